@@ -1,0 +1,138 @@
+package ration.network;
+
+/**
+ * Darcy friction factor against Reynolds number and relative roughness. All laws are laminar, 64/Re, up to at least
+ * Re 2,000 and differ in what they do between there and 4,000, where small aircraft lines live.
+ */
+public enum FrictionLaw {
+
+    /**
+     * Ration's own: the turbulent branch (Colebrook, 3.7 and 2.51) from Re 2,300 up, reached from the laminar one by a
+     * smooth step between 2,000 and 2,300. Never less than the textbook blend, so margins are on the safe side.
+     */
+    CONSERVATIVE("turbulent branch through the transition") {
+        @Override
+        void at(double re, double rr, Drop out) {
+            if (re <= LAMINAR_END) {
+                laminar(re, out);
+            } else if (re >= BLEND_END) {
+                colebrook(re, rr, out);
+            } else {
+                colebrook(re, rr, out);
+                double s = (re - LAMINAR_END) / (BLEND_END - LAMINAR_END);
+                double step = s * s * (3 - 2 * s);
+                double stepSlope = 6 * s * (1 - s) / (BLEND_END - LAMINAR_END);
+                double rise = out.friction - 64 / re;
+                double riseSlope = out.frictionSlope + 64 / (re * re);
+                out.friction = 64 / re + step * rise;
+                out.frictionSlope = -64 / (re * re) + stepSlope * rise + step * riseSlope;
+            }
+        }
+    },
+
+    /** The common textbook blend: laminar to 2,300, a straight line to Colebrook at 4,000, Colebrook above. */
+    TEXTBOOK("straight line from 2,300 to 4,000") {
+        @Override
+        void at(double re, double rr, Drop out) {
+            if (re <= BLEND_END) {
+                laminar(re, out);
+            } else if (re >= TURBULENT) {
+                colebrook(re, rr, out);
+            } else {
+                colebrook(TURBULENT, rr, out);
+                double low = 64 / BLEND_END;
+                out.frictionSlope = (out.friction - low) / (TURBULENT - BLEND_END);
+                out.friction = low + out.frictionSlope * (re - BLEND_END);
+            }
+        }
+    },
+
+    /**
+     * The law of EPANET 2.2: Swamee and Jain above 4,000, Dunlop's cubic from 2,000 (formula as given in the reference
+     * data). For comparison with networks solved elsewhere.
+     */
+    EPANET("Swamee-Jain with Dunlop's cubic") {
+        @Override
+        void at(double re, double rr, Drop out) {
+            if (re <= LAMINAR_END) {
+                laminar(re, out);
+            } else if (re >= TURBULENT) {
+                double power = 5.74 / Math.pow(re, 0.9);
+                double y = rr / 3.7 + power;
+                double log = Math.log(y) / LN10;
+                out.friction = 0.25 / (log * log);
+                double ySlope = -0.9 * power / re;
+                out.frictionSlope = -2 * out.friction / log * ySlope / (y * LN10);
+            } else {
+                double r = re / 2000;
+                double y2 = rr / 3.7 + 5.74 / Math.pow(4000, 0.9);
+                double y3 = -2 / LN10 * Math.log(y2);
+                double fa = 1 / (y3 * y3);
+                double fb = fa * (2 - 0.00514215 / (y2 * y3));
+                double x1 = 7 * fa - fb;
+                double x2 = 0.128 - 17 * fa + 2.5 * fb;
+                double x3 = -0.128 + 13 * fa - 2 * fb;
+                double x4 = 0.032 - 3 * fa + 0.5 * fb;
+                out.friction = x1 + r * (x2 + r * (x3 + r * x4));
+                out.frictionSlope = (x2 + r * (2 * x3 + r * 3 * x4)) / 2000;
+            }
+        }
+    };
+
+    /** Reynolds number up to which flow in a line is taken as laminar. */
+    public static final double LAMINAR_END = 2000;
+    /** Reynolds number from which textbooks take flow as surely turbulent. */
+    public static final double TURBULENT = 4000;
+    private static final double BLEND_END = 2300;
+    private static final double LN10 = Math.log(10);
+
+    private final String words;
+
+    FrictionLaw(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    /** Writes the friction factor and its slope over Re. */
+    abstract void at(double re, double relativeRoughness, Drop out);
+
+    /**
+     * The Darcy friction factor.
+     *
+     * @param re                Reynolds number, positive
+     * @param relativeRoughness roughness over inside diameter, 0 to 0.05
+     */
+    public double factor(double re, double relativeRoughness) {
+        Drop out = new Drop();
+        at(re, relativeRoughness, out);
+        return out.friction;
+    }
+
+    private static void laminar(double re, Drop out) {
+        out.friction = 64 / re;
+        out.frictionSlope = -out.friction / re;
+    }
+
+    /** Colebrook by Newton on x = 1/sqrt(f), started from Haaland; two or three rounds reach rounding error. */
+    private static void colebrook(double re, double rr, Drop out) {
+        double a = rr / 3.7;
+        double b = 2.51 / re;
+        double x = -1.8 / LN10 * Math.log(Math.pow(a, 1.11) + 6.9 / re);
+        double k = 2 / LN10;
+        double inner = a + b * x;
+        for (int i = 0; i < 6; i++) {
+            double step = (x + k * Math.log(inner)) / (1 + k * b / inner);
+            x -= step;
+            inner = a + b * x;
+            if (Math.abs(step) < 1e-7 * x) {
+                break;
+            }
+        }
+        double xSlope = k * b * x / re / inner / (1 + k * b / inner);
+        out.friction = 1 / (x * x);
+        out.frictionSlope = -2 * out.friction / x * xSlope;
+    }
+}

@@ -1,0 +1,461 @@
+package ration.network;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import ration.network.NetworkProblem.Boundary;
+import ration.network.NetworkProblem.Link;
+import ration.network.NetworkProblem.Node;
+import ration.network.NetworkSolution.Evidence;
+import ration.network.NetworkSolution.LinkState;
+import ration.network.NetworkSolution.Status;
+
+/**
+ * A problem with indices in place of names, ready to be solved; immutable, so it may be solved from several threads.
+ */
+public final class Network {
+
+    /** Slope of the reverse branch of a one-way element while its state is still sought, Pa per m3/s. */
+    private static final double REVERSE_SLOPE = 1e13;
+    /** A held-shut valve opens when pressed by this much more than it needs, Pa. */
+    private static final double OPENING_SLACK = 1e-4;
+    /** An open valve shuts when its flow is this far reversed, m3/s. */
+    private static final double SHUTTING_SLACK = 1e-12;
+    /** A valve that passes less than this, m3/s, is first tried shut: what lies behind it may be cut off. */
+    private static final double NO_FLOW = 1e-13;
+
+    private final NetworkProblem problem;
+    private final int nodeCount;
+    private final int linkCount;
+    private final int[] from;
+    private final int[] to;
+    private final Characteristic[] laws;
+    private final boolean[] oneWay;
+    private final boolean[] shut;
+    private final boolean[] held;
+    private final double[] demand;
+    private final double[] fixedPressure;
+    private final double[] hydrostatic;
+    private final double[] firstFlow;
+    private final boolean anyOneWay;
+
+    private Network(NetworkProblem problem) {
+        this.problem = problem;
+        List<Node> nodes = problem.nodes();
+        List<Link> links = problem.links();
+        nodeCount = nodes.size();
+        linkCount = links.size();
+        Map<String, Integer> index = new HashMap<>(2 * nodeCount);
+        held = new boolean[nodeCount];
+        demand = new double[nodeCount];
+        fixedPressure = new double[nodeCount];
+        hydrostatic = new double[nodeCount];
+        for (int i = 0; i < nodeCount; i++) {
+            Node node = nodes.get(i);
+            index.put(node.id(), i);
+            hydrostatic[i] = problem.fluid().density() * problem.gravity() * node.height();
+            if (node.boundary() instanceof Boundary.Pressure fixed) {
+                held[i] = true;
+                fixedPressure[i] = fixed.gauge() + hydrostatic[i];
+            } else if (node.boundary() instanceof Boundary.Demand asked) {
+                demand[i] = asked.flow();
+            }
+        }
+        from = new int[linkCount];
+        to = new int[linkCount];
+        laws = new Characteristic[linkCount];
+        oneWay = new boolean[linkCount];
+        shut = new boolean[linkCount];
+        firstFlow = new double[linkCount];
+        boolean any = false;
+        for (int e = 0; e < linkCount; e++) {
+            Link link = links.get(e);
+            from[e] = index.get(link.from());
+            to[e] = index.get(link.to());
+            laws[e] = link.element().prepare(problem.fluid(), problem.law());
+            oneWay[e] = link.element().oneWay();
+            shut[e] = link.element().shut();
+            any |= oneWay[e];
+            firstFlow[e] = link.element() instanceof Element.Pipe pipe ? 0.25 * pipe.bore() * pipe.bore() : 1e-5;
+        }
+        anyOneWay = any;
+    }
+
+    public static Network of(NetworkProblem problem) {
+        return new Network(problem);
+    }
+
+    public NetworkSolution solve() {
+        return solve(SolverSettings.USUAL);
+    }
+
+    /** Solves; a failure is an answer with its reason, never an exception. */
+    public NetworkSolution solve(SolverSettings settings) {
+        return new Run(settings).solve();
+    }
+
+    /** One solve: the state that changes. */
+    private final class Run {
+
+        private final SolverSettings settings;
+        private final double[] q = firstFlow.clone();
+        private final double[] next = new double[linkCount];
+        private final double[] loss = new double[linkCount];
+        private final double[] slope = new double[linkCount];
+        private final double[] pressure = fixedPressure.clone();
+        private final boolean[] out = shut.clone();
+        private final boolean[] pinned = new boolean[nodeCount];
+        private final boolean[] cutOff = new boolean[nodeCount];
+        private final Drop drop = new Drop();
+        private boolean steepReverse = true;
+        private int iterations;
+
+        Run(SolverSettings settings) {
+            this.settings = settings;
+        }
+
+        NetworkSolution solve() {
+            String hungry = pinIslands();
+            if (hungry != null) {
+                return failed(Status.NO_SUPPLY, hungry);
+            }
+            if (!newton()) {
+                return failed(Status.ITERATION_LIMIT, "The flow through " + worstLink() + " did not settle.");
+            }
+            if (!anyOneWay || allFlowForward()) {
+                return answer();
+            }
+            return settleValves();
+        }
+
+        private boolean allFlowForward() {
+            for (int e = 0; e < linkCount; e++) {
+                if (oneWay[e] && !out[e] && q[e] < NO_FLOW) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        /** Shuts exactly what the steep branch held back, solves the rest, turns over what disagrees. */
+        private NetworkSolution settleValves() {
+            steepReverse = false;
+            for (int e = 0; e < linkCount; e++) {
+                out[e] |= oneWay[e] && q[e] < NO_FLOW;
+            }
+            for (int round = 0; round < 2 * linkCount + 20; round++) {
+                for (int e = 0; e < linkCount; e++) {
+                    q[e] = out[e] ? 0 : q[e] == 0 ? firstFlow[e] : q[e];
+                }
+                String hungry = pinIslands();
+                if (hungry != null) {
+                    return failed(Status.NO_SUPPLY, hungry);
+                }
+                if (!newton()) {
+                    return failed(Status.ITERATION_LIMIT, "The flow through " + worstLink() + " did not settle.");
+                }
+                int wrong = worstDisagreement();
+                if (wrong < 0) {
+                    return answer();
+                }
+                out[wrong] = !out[wrong];
+            }
+            return failed(Status.ITERATION_LIMIT, "The valves did not settle into open and shut.");
+        }
+
+        /** The one-way link furthest on the wrong side, or -1. */
+        private int worstDisagreement() {
+            int worst = -1;
+            double most = 0;
+            for (int e = 0; e < linkCount; e++) {
+                if (!oneWay[e] || shut[e]) {
+                    continue;
+                }
+                double excess;
+                if (out[e]) {
+                    laws[e].at(0, drop);
+                    boolean known = !cutOff[from[e]] && !cutOff[to[e]];
+                    double press = pressure[from[e]] - pressure[to[e]] - drop.loss;
+                    excess = known && press > OPENING_SLACK ? press / drop.slope : 0;
+                } else {
+                    excess = q[e] < -SHUTTING_SLACK ? -q[e] : 0;
+                }
+                if (excess > most) {
+                    most = excess;
+                    worst = e;
+                }
+            }
+            return worst;
+        }
+
+        /**
+         * Finds groups of nodes that no open link joins to a held pressure. One node of each is pinned where it is so
+         * that the equations stay regular; returns a reason if such a group asks for fuel.
+         */
+        private String pinIslands() {
+            int[] group = new int[nodeCount];
+            Arrays.setAll(group, i -> i);
+            for (int e = 0; e < linkCount; e++) {
+                if (!out[e]) {
+                    int a = root(group, from[e]);
+                    int b = root(group, to[e]);
+                    group[Math.max(a, b)] = Math.min(a, b);
+                }
+            }
+            boolean[] supplied = new boolean[nodeCount];
+            double[] asked = new double[nodeCount];
+            double[] most = new double[nodeCount];
+            for (int i = 0; i < nodeCount; i++) {
+                int r = root(group, i);
+                supplied[r] |= held[i];
+                asked[r] += demand[i];
+                most[r] = Math.max(most[r], Math.abs(demand[i]));
+            }
+            for (int i = 0; i < nodeCount; i++) {
+                int r = root(group, i);
+                cutOff[i] = !supplied[r];
+                pinned[i] = !supplied[r] && r == i;
+                if (!supplied[r] && Math.abs(asked[r]) > 1e-12 * Math.max(most[r], 1e-6)
+                        && demand[i] != 0) {
+                    return "Nothing that is open brings fuel to " + problem.nodes().get(i).id() + ".";
+                }
+            }
+            return null;
+        }
+
+        private int root(int[] group, int i) {
+            int r = i;
+            while (group[r] != r) {
+                group[r] = group[group[r]];
+                r = group[r];
+            }
+            return r;
+        }
+
+        private boolean newton() {
+            int[] unknown = new int[nodeCount];
+            int unknowns = 0;
+            for (int i = 0; i < nodeCount; i++) {
+                unknown[i] = held[i] || pinned[i] ? -1 : unknowns++;
+            }
+            Equations equations = unknowns == 0 ? null : Equations.of(unknowns, unknown, from, to, out,
+                    unknowns >= settings.sparseFrom());
+            double[] right = new double[unknowns];
+            double[] solved = new double[unknowns];
+            evaluateAll(q);
+            boolean balanced = false;
+            double lastResidual = Double.MAX_VALUE;
+            while (iterations < settings.iterationLimit()) {
+                iterations++;
+                if (!step(equations, unknown, right, solved)) {
+                    return false;
+                }
+                if (balanced) {
+                    search();
+                } else {
+                    System.arraycopy(next, 0, q, 0, linkCount);
+                    evaluateAll(q);
+                    balanced = true;
+                }
+                double residual = residual();
+                if (residual <= 1 || residual < 1e6 && residual >= lastResidual && coarselyGood()) {
+                    return true;
+                }
+                lastResidual = residual;
+            }
+            return false;
+        }
+
+        /** Solves the linearised equations for new pressures and the flows that go with them; false if singular. */
+        private boolean step(Equations equations, int[] unknown, double[] right, double[] solved) {
+            if (equations != null) {
+                equations.clear();
+                for (int i = 0; i < nodeCount; i++) {
+                    if (unknown[i] >= 0) {
+                        right[unknown[i]] = -demand[i];
+                    }
+                }
+                for (int e = 0; e < linkCount; e++) {
+                    if (out[e]) {
+                        continue;
+                    }
+                    double g = 1 / slope[e];
+                    double carried = q[e] - loss[e] * g;
+                    int a = unknown[from[e]];
+                    int b = unknown[to[e]];
+                    equations.add(e, g);
+                    if (a >= 0) {
+                        right[a] -= carried - (b < 0 ? g * pressure[to[e]] : 0);
+                    }
+                    if (b >= 0) {
+                        right[b] += carried + (a < 0 ? g * pressure[from[e]] : 0);
+                    }
+                }
+                if (!equations.solve(right, solved)) {
+                    return false;
+                }
+                for (int i = 0; i < nodeCount; i++) {
+                    if (unknown[i] >= 0) {
+                        pressure[i] = solved[unknown[i]];
+                    }
+                }
+            }
+            for (int e = 0; e < linkCount; e++) {
+                next[e] = out[e] ? 0
+                        : q[e] + (pressure[from[e]] - pressure[to[e]] - loss[e]) / slope[e];
+            }
+            return true;
+        }
+
+        /**
+         * Moves along the step. The derivative of the convex content along it, which only grows, says where the lowest
+         * point lies; the full step is taken unless it goes far past that.
+         */
+        private void search() {
+            double start = along(0);
+            double end = along(1);
+            double t = 1;
+            if (end > 0.5 * Math.abs(start) && start < 0) {
+                double low = 0;
+                double high = 1;
+                double atHigh = end;
+                for (int i = 0; i < 60 && atHigh > 0.1 * Math.abs(start) && high - low > 1e-15; i++) {
+                    double middle = (low + high) / 2;
+                    double value = along(middle);
+                    if (value >= 0) {
+                        high = middle;
+                        atHigh = value;
+                    } else {
+                        low = middle;
+                    }
+                }
+                t = high;
+            }
+            for (int e = 0; e < linkCount; e++) {
+                q[e] = t == 1 ? next[e] : q[e] + t * (next[e] - q[e]);
+            }
+            evaluateAll(q);
+        }
+
+        private double along(double t) {
+            double sum = 0;
+            for (int e = 0; e < linkCount; e++) {
+                double change = next[e] - q[e];
+                if (!out[e] && change != 0) {
+                    evaluate(e, q[e] + t * change);
+                    sum += change * (drop.loss - pressure[from[e]] + pressure[to[e]]);
+                }
+            }
+            return sum;
+        }
+
+        private void evaluateAll(double[] flows) {
+            for (int e = 0; e < linkCount; e++) {
+                if (!out[e]) {
+                    evaluate(e, flows[e]);
+                    loss[e] = drop.loss;
+                    slope[e] = drop.slope;
+                }
+            }
+        }
+
+        private void evaluate(int e, double flow) {
+            if (steepReverse && oneWay[e] && flow < 0) {
+                laws[e].at(0, drop);
+                drop.loss += REVERSE_SLOPE * flow;
+                drop.slope = REVERSE_SLOPE;
+            } else {
+                laws[e].at(flow, drop);
+            }
+        }
+
+        /** Worst pressure error over what is wanted: a billionth of the largest loss, which Newton reaches at once. */
+        private double residual() {
+            double largest = 0;
+            double worst = 0;
+            for (int e = 0; e < linkCount; e++) {
+                if (!out[e]) {
+                    largest = Math.max(largest, Math.abs(loss[e]));
+                    worst = Math.max(worst, Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]));
+                }
+            }
+            return worst / (1e-9 * largest + 1e-9);
+        }
+
+        /** Within a thousandth of the pressure tolerance, and no flow in doubt by a tenth of the mass tolerance. */
+        private boolean coarselyGood() {
+            for (int e = 0; e < linkCount; e++) {
+                double error = out[e] ? 0 : Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]);
+                if (error > 1e-3 * SolverSettings.PRESSURE_TOLERANCE
+                        || error / slope[e] > 0.1 * SolverSettings.MASS_TOLERANCE) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        private String worstLink() {
+            int worst = 0;
+            for (int e = 1; e < linkCount; e++) {
+                if (pressureError(e) > pressureError(worst)) {
+                    worst = e;
+                }
+            }
+            return problem.links().get(worst).id();
+        }
+
+        private double pressureError(int e) {
+            return out[e] ? 0 : Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]);
+        }
+
+        private double massError(double[] balance) {
+            for (int i = 0; i < nodeCount; i++) {
+                balance[i] = held[i] ? 0 : demand[i];
+            }
+            for (int e = 0; e < linkCount; e++) {
+                balance[from[e]] += q[e];
+                balance[to[e]] -= q[e];
+            }
+            double worst = 0;
+            for (int i = 0; i < nodeCount; i++) {
+                worst = held[i] ? worst : Math.max(worst, Math.abs(balance[i]));
+            }
+            return worst;
+        }
+
+        private NetworkSolution answer() {
+            for (int e = 0; e < linkCount; e++) {
+                q[e] = out[e] ? 0 : q[e];
+            }
+            double mass = massError(new double[nodeCount]);
+            String worst = linkCount == 0 ? "" : worstLink();
+            double error = 0;
+            for (int e = 0; e < linkCount; e++) {
+                error = Math.max(error, pressureError(e));
+            }
+            Evidence evidence = new Evidence(iterations, mass, error, worst);
+            if (!(mass <= SolverSettings.MASS_TOLERANCE) || !(error <= SolverSettings.PRESSURE_TOLERANCE)) {
+                return new NetworkSolution(Status.ITERATION_LIMIT,
+                        "The answer at " + worst + " is not within the tolerances.", evidence, Map.of(), Map.of());
+            }
+            Map<String, NetworkSolution.LinkAnswer> links = new LinkedHashMap<>(2 * linkCount);
+            for (int e = 0; e < linkCount; e++) {
+                LinkState state = shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT : LinkState.OPEN;
+                links.put(problem.links().get(e).id(), new NetworkSolution.LinkAnswer(q[e], state));
+            }
+            Map<String, NetworkSolution.NodeAnswer> nodes = new LinkedHashMap<>(2 * nodeCount);
+            for (int i = 0; i < nodeCount; i++) {
+                nodes.put(problem.nodes().get(i).id(), new NetworkSolution.NodeAnswer(
+                        pressure[i] - hydrostatic[i], pressure[i], !cutOff[i]));
+            }
+            return new NetworkSolution(Status.CONVERGED, "", evidence, links, nodes);
+        }
+
+        private NetworkSolution failed(Status status, String reason) {
+            String worst = status == Status.ITERATION_LIMIT && linkCount > 0 ? worstLink() : "";
+            return new NetworkSolution(status, reason, new Evidence(iterations, 0, 0, worst), Map.of(), Map.of());
+        }
+    }
+}

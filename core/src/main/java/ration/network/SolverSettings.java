@@ -1,0 +1,27 @@
+package ration.network;
+
+/**
+ * When an answer counts.
+ *
+ * @param iterationLimit      Newton steps in all; random networks of hundreds of links stay under 60
+ * @param sparseFrom          number of unknown pressures from which the sparse equations are used
+ */
+public record SolverSettings(int iterationLimit, int sparseFrom) {
+
+    /** Largest mass imbalance at a node of an accepted answer, m3/s: 1/30,000 of a small engine's idle flow. */
+    public static final double MASS_TOLERANCE = 1e-9;
+    /** Largest error of an element's pressure drop in an accepted answer, Pa: a tenth of a millimetre of fuel. */
+    public static final double PRESSURE_TOLERANCE = 1.0;
+
+    public static final SolverSettings USUAL = new SolverSettings(400, 24);
+
+    public SolverSettings {
+        if (iterationLimit < 1 || sparseFrom < 0) {
+            throw new IllegalArgumentException("Settings must be positive");
+        }
+    }
+
+    public SolverSettings withSparseFrom(int unknowns) {
+        return new SolverSettings(iterationLimit, unknowns);
+    }
+}

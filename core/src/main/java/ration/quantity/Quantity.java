@@ -1,0 +1,110 @@
+package ration.quantity;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A finite number with the unit it was written in.
+ *
+ * @param value the number as written, finite
+ * @param unit  the unit as written
+ */
+public record Quantity(double value, Unit unit) {
+
+    /** Largest magnitude accepted from people and files; far outside anything an aircraft holds. */
+    public static final double LIMIT = 1e9;
+
+    private static final Pattern WRITTEN = Pattern.compile(
+            "\\s*([+\\-\u2212]?)\\s*(?:(\\d+)[\\s-]+(\\d+)\\s*/\\s*(\\d+)|(\\d+)\\s*/\\s*(\\d+)"
+                    + "|(\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(.*?)\\s*");
+
+    public Quantity {
+        Objects.requireNonNull(unit, "unit");
+        if (!Double.isFinite(value)) {
+            throw new IllegalArgumentException("A quantity must be a finite number, not " + value);
+        }
+    }
+
+    public static Quantity of(double value, Unit unit) {
+        return new Quantity(value, unit);
+    }
+
+    public static Quantity ofSi(double si, Unit unit) {
+        return new Quantity(unit.fromSi(si), unit);
+    }
+
+    /** The value in SI; see {@link Unit} for the bases. */
+    public double si() {
+        return unit.toSi(value);
+    }
+
+    /** The same quantity written in another unit of the same dimension. */
+    public Quantity in(Unit other) {
+        if (other.dimension() != unit.dimension()) {
+            throw new IllegalArgumentException(unit + " does not convert to " + other);
+        }
+        return other == unit ? this : ofSi(si(), other);
+    }
+
+    /**
+     * Reads what people write: {@code 3/8}, {@code 52 1/2}, {@code 7.7 mm}, {@code 1,5 L}.
+     *
+     * @param text     what was written
+     * @param fallback the unit meant when none is written; also fixes the dimension
+     * @throws QuantityFormatException with a sentence for the writer if it is not such a quantity
+     */
+    public static Quantity parse(String text, Unit fallback) {
+        Matcher m = WRITTEN.matcher(text == null ? "" : text);
+        if (text == null || text.isBlank() || text.length() > 60 || !m.matches()) {
+            throw new QuantityFormatException(text, fallback);
+        }
+        double magnitude;
+        if (m.group(2) != null) {
+            magnitude = number(m.group(2)) + fraction(m.group(3), m.group(4), text, fallback);
+        } else if (m.group(5) != null) {
+            magnitude = fraction(m.group(5), m.group(6), text, fallback);
+        } else {
+            magnitude = number(m.group(7));
+        }
+        double value = m.group(1).isEmpty() || m.group(1).equals("+") ? magnitude : -magnitude;
+        Unit unit = m.group(8).isEmpty() ? fallback
+                : Unit.named(m.group(8)).orElseThrow(() -> new QuantityFormatException(text, fallback));
+        if (unit.dimension() != fallback.dimension() || Math.abs(value) > LIMIT) {
+            throw new QuantityFormatException(text, fallback);
+        }
+        return new Quantity(value, unit);
+    }
+
+    private static double fraction(String over, String under, String text, Unit fallback) {
+        double divisor = number(under);
+        if (divisor == 0) {
+            throw new QuantityFormatException(text, fallback);
+        }
+        return number(over) / divisor;
+    }
+
+    private static double number(String digits) {
+        return Double.parseDouble(digits.replace(',', '.'));
+    }
+
+    /** The number as short as it can be written without loss, then the unit: {@code 52.5 in}. */
+    public String text() {
+        String number = BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+        return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+    }
+
+    /** Symbols a writer may use for this dimension, for messages and help. */
+    static List<String> symbols(Dimension dimension) {
+        List<String> symbols = new ArrayList<>();
+        for (Unit unit : Unit.values()) {
+            if (unit.dimension() == dimension && !unit.symbol().isEmpty()) {
+                symbols.add(unit.symbol());
+            }
+        }
+        return symbols;
+    }
+}

@@ -1,0 +1,72 @@
+package ration.quantity;
+
+import java.util.Locale;
+
+/** The set of units results are shown in; one switch for the whole window, never mixed. */
+public enum UnitSystem {
+    US("in, gal", Unit.INCH, Unit.GALLON, Unit.GALLON_PER_HOUR, Unit.PSI),
+    METRIC("mm, L", Unit.MILLIMETRE, Unit.LITRE, Unit.LITRE_PER_HOUR, Unit.KILOPASCAL);
+
+    private final String label;
+    private final Unit length;
+    private final Unit volume;
+    private final Unit flow;
+    private final Unit pressure;
+
+    UnitSystem(String label, Unit length, Unit volume, Unit flow, Unit pressure) {
+        this.label = label;
+        this.length = length;
+        this.volume = volume;
+        this.flow = flow;
+        this.pressure = pressure;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** The unit a result of this dimension is shown in. */
+    public Unit unit(Dimension dimension) {
+        return switch (dimension) {
+            case LENGTH -> length;
+            case VOLUME -> volume;
+            case FLOW -> flow;
+            case PRESSURE -> pressure;
+            case ANGLE -> Unit.DEGREE;
+            case TEMPERATURE -> Unit.CELSIUS;
+            case DENSITY -> this == US ? Unit.POUND_PER_GALLON : Unit.KILOGRAM_PER_LITRE;
+            case KINEMATIC_VISCOSITY -> Unit.SQUARE_MILLIMETRE_PER_SECOND;
+            case POWER -> this == US ? Unit.HORSEPOWER : Unit.KILOWATT;
+            case SPECIFIC_CONSUMPTION ->
+                    this == US ? Unit.POUND_PER_HORSEPOWER_HOUR : Unit.GRAM_PER_KILOWATT_HOUR;
+            case SPEED -> Unit.KNOT;
+            case NUMBER -> Unit.ONE;
+        };
+    }
+
+    /** An SI value as a bare figure in this system's unit, with the unit's usual decimals. */
+    public String figure(double si, Dimension dimension) {
+        Unit unit = unit(dimension);
+        int decimals = dimension == Dimension.LENGTH && this == US ? 1
+                : dimension == Dimension.LENGTH ? 0
+                : dimension == Dimension.VOLUME ? 1
+                : dimension == Dimension.PRESSURE && this == METRIC ? 2 : unit.decimals();
+        return figure(unit.fromSi(si), decimals);
+    }
+
+    /** The figure followed by its unit. */
+    public String text(double si, Dimension dimension) {
+        String symbol = unit(dimension).symbol();
+        return figure(si, dimension) + (dimension == Dimension.ANGLE ? "" : " ") + symbol;
+    }
+
+    /** A number with fixed decimals, a real minus sign and a thin gap between thousands. */
+    public static String figure(double value, int decimals) {
+        String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value).replace(',', ' ');
+        boolean zero = plain.chars().noneMatch(c -> c >= '1' && c <= '9');
+        if (zero) {
+            return plain.replace("-", "");
+        }
+        return plain.replace('-', '\u2212');
+    }
+}
