@@ -79,6 +79,19 @@ public record Quantity(double value, Unit unit) {
         return new Quantity(value, unit);
     }
 
+    /**
+     * Reads a quantity that must carry its unit, as in files.
+     *
+     * @param sample any unit of the dimension wanted
+     */
+    public static Quantity parseWithUnit(String text, Unit sample) {
+        Matcher m = WRITTEN.matcher(text == null ? "" : text);
+        if (sample != Unit.ONE && m.matches() && m.group(8).isEmpty()) {
+            throw new QuantityFormatException(text, sample);
+        }
+        return parse(text, sample);
+    }
+
     private static double fraction(String over, String under, String text, Unit fallback) {
         double divisor = number(under);
         if (divisor == 0) {

@@ -1,0 +1,146 @@
+package ration.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.Ledger;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.model.Problem;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** {@code ration check FILE [--json]}. */
+@Command(name = "check", mixinStandardHelpOptions = true,
+        description = "Prints ledger, findings and the case matrix of a document. Exit code 0: nothing Short; "
+                + "1: something Short; 2: the file cannot be used.")
+final class CheckCommand implements Callable<Integer> {
+
+    /** The demo of this version. */
+    private static final String DEMO = "corrie-b1";
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or 'demo'.")
+    private String file;
+
+    @Option(names = "--json", description = "Print as JSON, SI units.")
+    private boolean json;
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Project project;
+        try {
+            project = file.equals("demo") && !Files.exists(Path.of(file)) ? ProjectFile.demo(DEMO)
+                    : ProjectFile.open(Path.of(file));
+        } catch (ProjectFileException e) {
+            err.println("ration: " + e.fullText());
+            return 2;
+        }
+        Assessment assessment = Assessment.of(project);
+        if (assessment.problems().stream().anyMatch(Problem::blocks)) {
+            err.println("ration: " + file + " cannot be computed as it stands. Mend this:");
+            assessment.problems().stream().filter(Problem::blocks).forEach(p -> err.println("  " + p));
+            return 2;
+        }
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(json ? asJson(assessment) : asText(assessment));
+        boolean anyShort = assessment.findings().stream().anyMatch(f -> f.verdict() == Verdict.SHORT);
+        return anyShort ? 1 : 0;
+    }
+
+    private static String asText(Assessment a) {
+        StringBuilder out = new StringBuilder(a.project().name()).append("\n\nLedger\n");
+        for (Ledger.Entry e : Ledger.of(a, UnitSystem.US).entries()) {
+            out.append(String.format(Locale.ROOT, "  %-12s %8s  %-12s %-10s %s%n", e.title(), e.figure(), e.need(),
+                    e.verdict().word(), e.detail()));
+        }
+        out.append("\nFindings\n");
+        for (Finding f : a.findings()) {
+            out.append(String.format(Locale.ROOT, "  %-10s %s%n             %s%n", f.verdict().word(), f.title(),
+                    f.detail()));
+            if (!f.remedy().isEmpty()) {
+                out.append("             ").append(f.remedy()).append('\n');
+            }
+            out.append("             ").append(f.source()).append('\n');
+        }
+        out.append("\nCases, gph: at the minimum inlet pressure, with the line open, margin over take-off demand\n");
+        for (CaseAnswer c : a.cases()) {
+            out.append(String.format(Locale.ROOT, "  %-42s %6.1f %6.1f  %5.2f\u00d7 %s%n",
+                    c.label(a.project().system(), UnitSystem.US), gph(c.capacity().inletFlow()),
+                    gph(c.openLine().inletFlow()), c.margin(), c.verdict().word()));
+        }
+        out.append("\nA computed pass is no permission to fly. Prove flow on the aircraft; the inspector decides.\n");
+        return out.toString();
+    }
+
+    private static double gph(double si) {
+        return Unit.GALLON_PER_HOUR.fromSi(si);
+    }
+
+    private static String asJson(Assessment a) {
+        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+        ObjectNode root = mapper.createObjectNode();
+        root.put("name", a.project().name());
+        root.put("demand_m3_s", a.project().brief().demand());
+        root.put("factor", a.project().brief().delivery().factor());
+        ArrayNode ledger = root.putArray("ledger");
+        for (Ledger.Entry e : Ledger.of(a, UnitSystem.US).entries()) {
+            ledger.addObject().put("title", e.title()).put("figure", e.figure()).put("need", e.need())
+                    .put("verdict", e.verdict().word()).put("ratio", e.ratio()).put("detail", e.detail());
+        }
+        ArrayNode findings = root.putArray("findings");
+        for (Finding f : a.findings()) {
+            findings.addObject().put("id", f.id()).put("title", f.title()).put("item", f.item())
+                    .put("verdict", f.verdict().word()).put("detail", f.detail()).put("source", f.source())
+                    .put("remedy", f.remedy());
+        }
+        ArrayNode cases = root.putArray("cases");
+        for (CaseAnswer c : a.cases()) {
+            ObjectNode node = cases.addObject().put("attitude", c.condition().attitude().name())
+                    .put("pitch_deg", c.condition().attitude().pitchDegrees())
+                    .put("tilt_deg", c.condition().attitude().tiltDegrees()).put("contents", c.contents());
+            ObjectNode positions = node.putObject("positions");
+            c.condition().positions().forEach(positions::put);
+            ObjectNode volumes = node.putObject("contents_m3");
+            c.condition().contents().forEach(volumes::put);
+            node.put("capacity_m3_s", c.capacity().inletFlow()).put("open_line_m3_s", c.openLine().inletFlow())
+                    .put("margin", c.margin()).put("verdict", c.verdict().word())
+                    .put("obstacle", c.obstacle(a.project().system()));
+            OptionalDouble left = c.inletPressureAtDemand(a.project().system());
+            if (left.isPresent()) {
+                node.put("inlet_pressure_at_demand_Pa", left.getAsDouble());
+            }
+            if (c.capacity().usable()) {
+                node.put("iterations", c.capacity().solution().evidence().iterations())
+                        .put("mass_residual_m3_s", c.capacity().solution().evidence().massResidual())
+                        .put("pressure_residual_Pa", c.capacity().solution().evidence().pressureResidual());
+            }
+        }
+        try {
+            return mapper.writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The result could not be written as JSON", e);
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package ration.cli;
+
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** Entry of the command line. */
+@Command(name = "ration", mixinStandardHelpOptions = true, version = "Ration 0.1.0",
+        header = "Fuel systems of experimental aircraft: flow margin, unusable fuel, vapor.",
+        customSynopsis = {"ration demo               open the window with the demo aircraft",
+            "       ration FILE               open the window with a document",
+            "       ration check FILE         ledger, findings and case matrix on the command line",
+            "       ration prove [DIR]        solve networks with known answers and compare"},
+        footer = {"", "A computed pass is no permission to fly: the inspector, the authority and the makers'",
+            "instructions decide. Prove flow on the aircraft, on the ground, before flight."},
+        subcommands = {CheckCommand.class, ProveCommand.class})
+public final class Main {
+
+    private Main() {
+    }
+
+    public static void main(String[] args) {
+        PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
+        PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
+        System.exit(run(out, err, args));
+    }
+
+    /** Runs one command; returns its exit code: 0 good, 1 short or disproved, 2 cannot be used. */
+    static int run(PrintWriter out, PrintWriter err, String... args) {
+        CommandLine commands = new CommandLine(new Main()).setOut(out).setErr(err);
+        commands.setExecutionExceptionHandler((e, line, parsed) -> {
+            err.println("ration: " + e.getMessage());
+            return 2;
+        });
+        int code = args.length == 0 ? usage(commands) : commands.execute(args);
+        out.flush();
+        err.flush();
+        return code;
+    }
+
+    private static int usage(CommandLine commands) {
+        commands.usage(commands.getOut());
+        return 0;
+    }
+}

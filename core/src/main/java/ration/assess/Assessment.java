@@ -1,0 +1,135 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.condition.Contents;
+import ration.flow.FlowModel;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.project.Brief;
+import ration.project.Project;
+
+/**
+ * Everything computed from one project.
+ *
+ * @param project   what was assessed
+ * @param problems  what is wrong or missing in the layout
+ * @param cases     every case of the matrix; empty while a problem blocks
+ * @param governing the case with the least margin
+ * @param findings  everything checked, worst first
+ */
+public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
+        Optional<CaseAnswer> governing, List<Finding> findings) {
+
+    public Assessment {
+        problems = List.copyOf(problems);
+        cases = List.copyOf(cases);
+        findings = List.copyOf(findings);
+    }
+
+    /** Assesses a project; never fails: what cannot be computed is Not shown and says why. */
+    public static Assessment of(Project project) {
+        List<Problem> problems = Validation.of(project.system());
+        if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
+                || project.system().tanks().isEmpty()) {
+            return new Assessment(project, problems, List.of(), Optional.empty(),
+                    Checks.of(project, problems, List.of()));
+        }
+        FlowModel.Basis basis = basis(project);
+        List<CaseAnswer> cases = new ArrayList<>();
+        for (Map<String, String> position : positions(project.system())) {
+            for (Attitude attitude : project.brief().envelope().flown()) {
+                for (Contents contents : Contents.values()) {
+                    Condition condition = new Condition(attitude, fill(project, contents), position, Set.of(),
+                            Set.of(), project.brief().fuelKelvin());
+                    cases.add(CaseAnswer.of(basis, project.brief(), condition, contents.label()));
+                }
+            }
+        }
+        Optional<CaseAnswer> governing = cases.stream().min(Comparator.comparingDouble(CaseAnswer::margin));
+        return new Assessment(project, problems, cases, governing, Checks.of(project, problems, cases));
+    }
+
+    private static FlowModel.Basis basis(Project project) {
+        return new FlowModel.Basis(project.system(), project.brief().fuel(),
+                project.brief().choices().friction().law());
+    }
+
+    /** Answers any condition of this project; empty while a problem blocks. */
+    public Optional<CaseAnswer> look(Condition condition) {
+        return cases.isEmpty() ? Optional.empty()
+                : Optional.of(CaseAnswer.of(basis(project), project.brief(), condition, "Set"));
+    }
+
+    /** Whether anything can be computed. */
+    public boolean blocked() {
+        return cases.isEmpty();
+    }
+
+    public Verdict flowVerdict() {
+        return governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
+    }
+
+    /** Findings that are not yet good: Short and Not shown. */
+    public long open() {
+        return findings.stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                .count();
+    }
+
+    public List<Finding> findingsOn(String item) {
+        return findings.stream().filter(f -> f.item().equals(item)).toList();
+    }
+
+    /** A condition to start looking from: level, full, first position, everything on. */
+    public static Condition start(Project project) {
+        Brief brief = project.brief();
+        return new Condition(Attitude.ofDegrees("Level", 0, 0), fill(project, Contents.FULL),
+                positions(project.system()).get(0), Set.of(), Set.of(), brief.fuelKelvin());
+    }
+
+    /** Every tank filled alike, m3 by tank id; tanks whose shape does not close are left out. */
+    public static Map<String, Double> fill(Project project, Contents contents) {
+        Map<String, Double> volumes = new HashMap<>();
+        for (Item.Tank tank : project.system().tanks()) {
+            try {
+                volumes.put(tank.id(), contents.volume(tank.shape().solid().volume(), tank.unusable().si(),
+                        project.brief().lowFuel().si()));
+            } catch (IllegalArgumentException e) {
+                volumes.put(tank.id(), 0.0);
+            }
+        }
+        return volumes;
+    }
+
+    /** Every combination of handle positions with the engine fed: OFF is left out. */
+    static List<Map<String, String>> positions(FuelSystem system) {
+        List<Map<String, String>> all = new ArrayList<>();
+        all.add(Map.of());
+        for (Item.Selector selector : system.selectors()) {
+            List<Map<String, String>> next = new ArrayList<>();
+            for (Map<String, String> so : all) {
+                for (Item.Position p : selector.positions()) {
+                    if (!p.off()) {
+                        Map<String, String> more = new LinkedHashMap<>(so);
+                        more.put(selector.id(), p.name());
+                        next.add(more);
+                    }
+                }
+            }
+            all = next.isEmpty() ? all : next;
+        }
+        return all;
+    }
+}

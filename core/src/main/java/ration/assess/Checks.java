@@ -1,0 +1,188 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.condition.Contents;
+import ration.flow.FlowAnswer;
+import ration.flow.PathStep;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Problem;
+import ration.network.FrictionLaw;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** The checks of this version, each a typed function from the assessed cases to findings. */
+final class Checks {
+
+    private static final String PRACTICE = "Common practice, no source";
+
+    private final Project project;
+    private final FuelSystem system;
+    private final List<CaseAnswer> cases;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private Checks(Project project, List<CaseAnswer> cases) {
+        this.project = project;
+        this.system = project.system();
+        this.cases = cases;
+    }
+
+    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases) {
+        Checks checks = new Checks(project, cases);
+        problems.forEach(checks::layout);
+        if (cases.isEmpty()) {
+            checks.findings.add(new Finding("flow.margin", "Flow margin", "", Verdict.NOT_SHOWN,
+                    "Nothing can be computed before the layout is mended.",
+                    project.brief().choices().basis().cite(project.brief().delivery()),
+                    "See the points marked in the layout."));
+        } else {
+            checks.margins();
+            checks.overflow();
+            checks.minimumPressureAtDemand();
+            checks.transition();
+            checks.shutOffPlace();
+        }
+        checks.findings.sort(Comparator.comparing(Finding::verdict).reversed());
+        return List.copyOf(checks.findings);
+    }
+
+    private void layout(Problem p) {
+        findings.add(new Finding("layout." + p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
+                Verdict.NOT_SHOWN, p.message(), PRACTICE, p.remedy()));
+    }
+
+    /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
+    private void margins() {
+        Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
+        for (CaseAnswer c : cases) {
+            worst.merge(c.condition().positions(), c, (a, b) -> a.margin() <= b.margin() ? a : b);
+        }
+        for (CaseAnswer c : worst.values()) {
+            String position = String.join(", ", c.condition().positions().values());
+            String obstacle = c.obstacle(system);
+            String detail = String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: %.1f of %.1f gph."
+                    + " %s. %s", c.margin(), c.factor(), gph(c.capacity().inletFlow()), gph(c.need() * c.factor()),
+                    c.label(system, UnitSystem.US), obstacle).strip();
+            findings.add(new Finding("flow.margin" + (position.isEmpty() ? "" : "." + position),
+                    "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), detail,
+                    project.brief().choices().basis().cite(project.brief().delivery()),
+                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)));
+        }
+    }
+
+    private String largestLoss(CaseAnswer c) {
+        return c.capacity().path().stream().max(Comparator.comparingDouble(PathStep::loss)).map(PathStep::item)
+                .orElse("");
+    }
+
+    private String remedy(CaseAnswer c) {
+        Optional<Item> item = system.item(largestLoss(c));
+        if (item.isEmpty()) {
+            return "Bring fuel to the engine in this case, or placard against it.";
+        }
+        if (item.get() instanceof Item.Run run && run.size().nextUp().isPresent()) {
+            return run.name() + " costs the most here. Try " + run.size().nextUp().get().shortName() + ".";
+        }
+        return item.get().name() + " costs the most here. Try one that costs less, or a larger line elsewhere.";
+    }
+
+    /** 23.957(a): interconnected tanks must not overflow each other. */
+    private void overflow() {
+        for (CaseAnswer c : cases) {
+            if (!c.contents().equals(Contents.FULL.label()) || !c.demand().usable()) {
+                continue;
+            }
+            for (Item.Tank tank : system.tanks()) {
+                double filling = -c.demand().outflow(tank);
+                if (filling > FlowAnswer.NO_FLOW) {
+                    findings.add(new Finding("flow.overflow." + tank.id(), "No overflow between tanks", tank.id(),
+                            Verdict.SHORT, String.format(Locale.ROOT, "%s fills at %.1f gph while full: it runs over"
+                                    + " its vent. %s.", tank.name(), gph(filling), c.label(system, UnitSystem.US)),
+                            "14 CFR 23.957(a) before 2017 (from memory), as a guide",
+                            "Feed from one tank at a time, or keep fuel from running back with a check valve."));
+                    return;
+                }
+            }
+        }
+    }
+
+    /** Pressure at the inlet at take-off demand, in the case with the least. */
+    private void minimumPressureAtDemand() {
+        system.inlet().ifPresent(inlet -> cases.stream()
+                .filter(c -> c.inletPressureAtDemand(system).isPresent())
+                .min(Comparator.comparingDouble(c -> c.inletPressureAtDemand(system).getAsDouble()))
+                .ifPresent(c -> {
+                    double left = c.inletPressureAtDemand(system).getAsDouble();
+                    double least = inlet.minimumPressure().si();
+                    Verdict verdict = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
+                    findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", inlet.id(),
+                            verdict, String.format(Locale.ROOT, "%.2f psi against %.2f psi. %s.",
+                            Unit.PSI.fromSi(left), Unit.PSI.fromSi(least), c.label(system, UnitSystem.US)),
+                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
+                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head."));
+                }));
+    }
+
+    /** Says where friction is least certain: a note, never worse than Holds. */
+    private void transition() {
+        for (Item.Run run : system.runs()) {
+            double low = Double.MAX_VALUE;
+            double high = 0;
+            for (CaseAnswer c : cases) {
+                double re = c.capacity().usable() ? c.capacity().reynolds(run) : 0;
+                if (re > FrictionLaw.LAMINAR_END && re < FrictionLaw.TURBULENT) {
+                    low = Math.min(low, re);
+                    high = Math.max(high, re);
+                }
+            }
+            if (high > 0) {
+                String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
+                        : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
+                findings.add(new Finding("flow.transition." + run.id(), "Between laminar and turbulent", run.id(),
+                        Verdict.HOLDS, "Re " + range + " in some cases, where friction is least certain; computed on"
+                        + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
+                        "Moody chart, transition zone (from memory)", ""));
+            }
+        }
+    }
+
+    /** 23.995(b): no shut-off on the engine side of the firewall. */
+    private void shutOffPlace() {
+        system.firewall().ifPresent(wall -> {
+            for (Item item : system.items()) {
+                boolean valve = item instanceof Item.Selector || item instanceof Item.ShutOff;
+                if (valve && item instanceof Item.Fitted fitted) {
+                    boolean behind = engineSide(fitted, wall) <= 0;
+                    findings.add(new Finding("build.shut-off." + item.id(), "Shut-off behind the firewall", item.id(),
+                            behind ? Verdict.HOLDS : Verdict.SHORT, item.name() + (behind ? " is" : " is not")
+                            + " on the cabin side: station "
+                            + UnitSystem.US.text(fitted.place().point().x(), Dimension.LENGTH) + ", firewall "
+                            + UnitSystem.US.text(wall.station().si(), Dimension.LENGTH) + ".",
+                            "14 CFR 23.995(b) before 2017 (from memory), as a guide",
+                            behind ? "" : "Move the valve behind the firewall."));
+                }
+            }
+        });
+    }
+
+    /** Positive on the engine's side of the firewall, whichever way the engine faces. */
+    private double engineSide(Item.Fitted item, Firewall wall) {
+        double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
+        return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
+    }
+
+    private static double gph(double si) {
+        return Unit.GALLON_PER_HOUR.fromSi(si);
+    }
+}

@@ -1,0 +1,47 @@
+package ration.assess;
+
+import java.util.List;
+import ration.check.Verdict;
+import ration.quantity.UnitSystem;
+
+/** The four figures that are always in view, as the window and the command line both show them. */
+public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
+
+    /**
+     * One figure.
+     *
+     * @param title   of the figure
+     * @param need    what it is held against, in words
+     * @param figure  the result, or a dash where nothing is shown
+     * @param verdict on it
+     * @param ratio   result over need for the notch bar; 0 where nothing is shown
+     * @param detail  the case that governs, or why nothing is shown
+     */
+    public record Entry(String title, String need, String figure, Verdict verdict, double ratio, String detail) {
+    }
+
+    public static Ledger of(Assessment a, UnitSystem units) {
+        String need = "needs " + UnitSystem.figure(a.project().brief().delivery().factor(), 2) + "\u00d7";
+        Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
+                c.verdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
+                notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
+        long open = a.open();
+        long shortOnes = a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        Verdict worst = a.findings().stream().map(ration.check.Finding::verdict)
+                .reduce(Verdict.HOLDS, Verdict::worse);
+        double good = a.findings().isEmpty() ? 0 : (a.findings().size() - open) / (double) a.findings().size();
+        Entry openEntry = new Entry("Open", "", open + " of " + a.findings().size(), worst,
+                worst == Verdict.HOLDS || worst == Verdict.THIN ? 1.2 : good,
+                shortOnes + " short, " + (open - shortOnes) + " not shown");
+        return new Ledger(flow, notShown("Unusable", "", "Not computed in this version"),
+                notShown("Vapor", "", "Not computed in this version"), openEntry);
+    }
+
+    private static Entry notShown(String title, String need, String why) {
+        return new Entry(title, need, "\u2013", Verdict.NOT_SHOWN, 0, why);
+    }
+
+    public List<Entry> entries() {
+        return List.of(flow, unusable, vapor, open);
+    }
+}

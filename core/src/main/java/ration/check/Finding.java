@@ -1,0 +1,16 @@
+package ration.check;
+
+/**
+ * One thing checked.
+ *
+ * @param id      stable id of the check, with what it was asked of
+ * @param title   what was checked
+ * @param item    id of the item it concerns, or empty
+ * @param verdict how it stands
+ * @param detail  value against limit with units, and the case
+ * @param source  where the requirement comes from
+ * @param remedy  what to do, or empty when it holds
+ */
+public record Finding(String id, String title, String item, Verdict verdict, String detail, String source,
+        String remedy) {
+}

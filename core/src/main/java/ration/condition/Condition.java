@@ -1,0 +1,70 @@
+package ration.condition;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * One case.
+ *
+ * @param attitude   of the aircraft
+ * @param contents   fuel in each tank, m3, by tank id; a tank not named is empty
+ * @param positions  handle position of each selector, by selector id
+ * @param shutValves ids of shut-offs that are closed
+ * @param stopped    ids of pumps that stand
+ * @param fuelKelvin fuel temperature
+ */
+public record Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
+        Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
+
+    public Condition {
+        contents = Map.copyOf(contents);
+        positions = Map.copyOf(positions);
+        shutValves = Set.copyOf(shutValves);
+        stopped = Set.copyOf(stopped);
+    }
+
+    public Condition with(Attitude other) {
+        return new Condition(other, contents, positions, shutValves, stopped, fuelKelvin);
+    }
+
+    public Condition withContents(Map<String, Double> other) {
+        return new Condition(attitude, other, positions, shutValves, stopped, fuelKelvin);
+    }
+
+    public Condition withContents(String tank, double volumeM3) {
+        Map<String, Double> changed = new HashMap<>(contents);
+        changed.put(tank, volumeM3);
+        return withContents(changed);
+    }
+
+    public Condition withPosition(String selector, String position) {
+        Map<String, String> changed = new HashMap<>(positions);
+        changed.put(selector, position);
+        return new Condition(attitude, contents, changed, shutValves, stopped, fuelKelvin);
+    }
+
+    public Condition withValve(String valve, boolean shut) {
+        return new Condition(attitude, contents, positions, changed(shutValves, valve, shut), stopped, fuelKelvin);
+    }
+
+    public Condition withPump(String pump, boolean running) {
+        return new Condition(attitude, contents, positions, shutValves, changed(stopped, pump, !running),
+                fuelKelvin);
+    }
+
+    public Condition withFuelKelvin(double kelvin) {
+        return new Condition(attitude, contents, positions, shutValves, stopped, kelvin);
+    }
+
+    private static Set<String> changed(Set<String> ids, String id, boolean in) {
+        Set<String> copy = new HashSet<>(ids);
+        if (in) {
+            copy.add(id);
+        } else {
+            copy.remove(id);
+        }
+        return copy;
+    }
+}

@@ -1,0 +1,174 @@
+package ration.file;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.StreamReadConstraints;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.util.DefaultIndenter;
+import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.List;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.project.Project;
+
+/** Opens and saves {@code *.ration} documents. */
+public final class ProjectFile {
+
+    public static final String FORMAT = "ration";
+    public static final int VERSION = 1;
+    public static final String ENDING = ".ration";
+    /** Larger files are refused unread; a large system is a few hundred kilobytes. */
+    public static final long LARGEST = 8L << 20;
+    private static final int MOST_ITEMS = 2000;
+
+    private static final ObjectMapper JSON = new ObjectMapper(JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder()
+                    .maxNestingDepth(40).maxNumberLength(60).maxStringLength(200_000).maxDocumentLength(LARGEST)
+                    .build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+
+    private ProjectFile() {
+    }
+
+    /** Opens a document. */
+    public static Project open(Path file) throws ProjectFileException {
+        try {
+            if (Files.isDirectory(file)) {
+                throw new ProjectFileException(file + " is a folder, not a document.");
+            }
+            long size = Files.size(file);
+            if (size > LARGEST) {
+                throw new ProjectFileException(String.format(java.util.Locale.ROOT,
+                        "%s is %d MB; a document is at most %d MB. It was not opened.", file.getFileName(),
+                        size >> 20, LARGEST >> 20));
+            }
+            return read(Files.readAllBytes(file), file.getFileName().toString());
+        } catch (NoSuchFileException e) {
+            throw new ProjectFileException("There is no file " + file + ".");
+        } catch (IOException e) {
+            throw new ProjectFileException(file + " cannot be read: " + e.getMessage() + ".");
+        }
+    }
+
+    /** A demo that ships with the program, by its file name without ending. */
+    public static Project demo(String name) throws ProjectFileException {
+        try (InputStream in = ProjectFile.class.getResourceAsStream("/demos/" + name + ENDING)) {
+            if (in == null || !name.matches("[a-z0-9-]+")) {
+                throw new ProjectFileException("There is no demo called " + name + ".");
+            }
+            return read(in.readAllBytes(), name + ENDING);
+        } catch (IOException e) {
+            throw new ProjectFileException("The demo " + name + " cannot be read: " + e.getMessage() + ".");
+        }
+    }
+
+    /**
+     * Reads a document from bytes.
+     *
+     * @param name for messages
+     */
+    public static Project read(byte[] bytes, String name) throws ProjectFileException {
+        JsonNode root;
+        try {
+            root = JSON.readTree(bytes);
+        } catch (JsonProcessingException e) {
+            String where = e.getLocation() == null ? ""
+                    : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+            throw new ProjectFileException(name + " is damaged or not a Ration document" + where + ": "
+                    + firstLine(e.getOriginalMessage()) + ". It was not changed.");
+        } catch (IOException e) {
+            throw new ProjectFileException(name + " cannot be read: " + e.getMessage() + ".");
+        }
+        if (root == null || !root.isObject() || !FORMAT.equals(root.path("format").asText())) {
+            throw new ProjectFileException(name
+                    + " is not a Ration document: it does not begin with \"format\": \"ration\". It was not changed.");
+        }
+        if (!root.path("version").isInt() || root.path("version").asInt() < 1) {
+            throw new ProjectFileException(name + " does not say which version of the format it is.");
+        }
+        if (root.path("version").asInt() > VERSION) {
+            throw new ProjectFileException(name + " was written by a newer Ration (format "
+                    + root.path("version").asInt() + "; this one reads up to " + VERSION
+                    + "). Open it with that one; it was not changed.");
+        }
+        if (root.path("system").path("items").size() > MOST_ITEMS) {
+            throw new ProjectFileException(name + " holds more than " + MOST_ITEMS + " items. It was not opened.");
+        }
+        List<String> problems = new ArrayList<>();
+        Project project = new ProjectReader(problems).read(root);
+        if (problems.isEmpty()) {
+            Validation.of(project.system()).stream().filter(Problem::breaksLayout).map(Problem::toString)
+                    .forEach(problems::add);
+        }
+        if (!problems.isEmpty()) {
+            throw new ProjectFileException(name + " cannot be used as it stands; it was not changed. Mend this:",
+                    problems);
+        }
+        return project;
+    }
+
+    private static String firstLine(String message) {
+        String line = message == null ? "" : message.lines().findFirst().orElse("");
+        return line.endsWith(".") ? line.substring(0, line.length() - 1) : line;
+    }
+
+    /** The document as text, the same for the same project. */
+    public static String text(Project project) {
+        DefaultPrettyPrinter printer = new DefaultPrettyPrinter()
+                .withObjectIndenter(new DefaultIndenter("  ", "\n"))
+                .withArrayIndenter(new DefaultIndenter("  ", "\n"));
+        try {
+            return JSON.writer(printer).writeValueAsString(new ProjectWriter(JSON, project.unknown()).write(project))
+                    + "\n";
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The document could not be written", e);
+        }
+    }
+
+    /**
+     * Saves safely: written beside, forced to disk, the previous copy kept as {@code name.ration.previous}, renamed.
+     */
+    public static void save(Project project, Path file) throws ProjectFileException {
+        Path target = file.toAbsolutePath();
+        Path beside = target.resolveSibling(target.getFileName() + ".saving");
+        try {
+            ByteBuffer bytes = ByteBuffer.wrap(text(project).getBytes(StandardCharsets.UTF_8));
+            try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.CREATE, StandardOpenOption.WRITE,
+                    StandardOpenOption.TRUNCATE_EXISTING)) {
+                while (bytes.hasRemaining()) {
+                    channel.write(bytes);
+                }
+                channel.force(true);
+            }
+            if (Files.exists(target)) {
+                Files.copy(target, target.resolveSibling(target.getFileName() + ".previous"),
+                        StandardCopyOption.REPLACE_EXISTING);
+            }
+            try {
+                Files.move(beside, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            } catch (AtomicMoveNotSupportedException e) {
+                Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
+            }
+        } catch (IOException e) {
+            throw new ProjectFileException("The document could not be saved to " + file + ": " + e.getMessage()
+                    + ". Save it elsewhere; nothing is lost in the window.");
+        }
+    }
+}

@@ -1,0 +1,225 @@
+package ration.file;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import ration.fluid.FuelGrade;
+import ration.model.Firewall;
+import ration.model.Fitting;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.project.Brief;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** From JSON to a project. */
+final class ProjectReader {
+
+    private static final LineSize FALLBACK_SIZE = LineSize.usual().get(0);
+
+    private final List<String> problems;
+    private final Map<String, String> unknown = new TreeMap<>();
+
+    ProjectReader(List<String> problems) {
+        this.problems = problems;
+    }
+
+    Project read(com.fasterxml.jackson.databind.JsonNode root) {
+        JsonObjectReader doc = new JsonObjectReader(root, "", problems, unknown);
+        doc.text("format");
+        doc.number("version", 1);
+        String name = doc.text("name");
+        String note = doc.text("note", "");
+        Brief brief = brief(doc.object("brief"));
+        FuelSystem system = system(doc.object("system"));
+        doc.keepUnknown();
+        return new Project(name, note, brief, system, unknown);
+    }
+
+    private Brief brief(JsonObjectReader in) {
+        JsonObjectReader e = in.object("envelope");
+        Brief.Envelope envelope = new Brief.Envelope(angle(e, "climb"), angle(e, "glide"), angle(e, "slip"),
+                angle(e, "parked"));
+        e.keepUnknown();
+        Measured power = positive(in, "power", Unit.HORSEPOWER);
+        Measured consumption = positive(in, "specificConsumption", Unit.POUND_PER_HORSEPOWER_HOUR);
+        Measured temperature = in.measured("fuelTemperature", Unit.CELSIUS);
+        if (temperature.si() < 220 || temperature.si() > 350) {
+            in.problem("fuelTemperature", "it must lie between \u221253 and 77 \u00b0C.");
+            temperature = Measured.of(15, Unit.CELSIUS);
+        }
+        Brief brief = new Brief(in.text("engine", ""),
+                choice(in, "delivery", Brief.Delivery.values()), power, consumption, envelope,
+                FuelGrade.labelled(in.text("fuel")).orElseGet(() -> {
+                    in.problem("fuel", "the grade is not known. Known: 100LL, Motor gasoline.");
+                    return FuelGrade.AVGAS_100LL;
+                }), temperature, in.measured("lowFuel", Unit.GALLON),
+                new Brief.Choices(choice(in, "basis", Brief.Basis.values()),
+                        choice(in, "friction", Brief.Friction.values())));
+        in.keepUnknown();
+        return brief;
+    }
+
+    private Measured angle(JsonObjectReader in, String field) {
+        Measured m = in.measured(field, Unit.DEGREE);
+        if (Math.abs(m.si()) > Math.toRadians(60)) {
+            in.problem(field, "an attitude lies within 60\u00b0.");
+            return Measured.of(0, Unit.DEGREE);
+        }
+        return m;
+    }
+
+    private Measured positive(JsonObjectReader in, String field, Unit unit) {
+        Measured m = in.measured(field, unit);
+        if (!(m.si() > 0)) {
+            in.problem(field, "it must be above zero.");
+            return Measured.of(1, unit);
+        }
+        return m;
+    }
+
+    private <E extends Enum<E>> E choice(JsonObjectReader in, String field, E[] values) {
+        String written = in.text(field);
+        for (E value : values) {
+            if (ProjectWriter.word(value).equals(written)) {
+                return value;
+            }
+        }
+        List<String> words = new ArrayList<>();
+        for (E value : values) {
+            words.add(ProjectWriter.word(value));
+        }
+        in.problem(field, "\u201c" + written + "\u201d is not known. Known: " + String.join(", ", words) + ".");
+        return values[0];
+    }
+
+    private FuelSystem system(JsonObjectReader in) {
+        Optional<Firewall> wall = in.optional("firewall", w -> {
+            Firewall f = new Firewall(w.measured("station", Unit.INCH), w.measured("top", Unit.INCH),
+                    w.measured("foot", Unit.INCH));
+            w.keepUnknown();
+            return f;
+        });
+        List<Item> items = in.list("items", this::item).stream().flatMap(Optional::stream).toList();
+        in.keepUnknown();
+        return new FuelSystem(items, wall);
+    }
+
+    private Optional<Item> item(JsonObjectReader in) {
+        Item item = switch (in.text("kind")) {
+            case "tank" -> tank(in);
+            case "selector" -> new Item.Selector(tag(in), in.texts("inlets"), in.list("positions", p -> {
+                Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
+                p.keepUnknown();
+                return position;
+            }), rated(in.object("loss")));
+            case "shut-off" -> new Item.ShutOff(tag(in), rated(in.object("loss")));
+            case "strainer" -> new Item.Strainer(tag(in), rated(in.object("loss")), in.flag("drain"));
+            case "check-valve" -> new Item.CheckValve(tag(in), in.measured("cracking", Unit.PSI),
+                    rated(in.object("loss")));
+            case "orifice" -> new Item.Orifice(tag(in), in.measured("bore", Unit.INCH),
+                    in.number("dischargeCoefficient", 0.65));
+            case "electric-pump" -> pump(in, Item.Drive.ELECTRIC);
+            case "engine-pump" -> pump(in, Item.Drive.ENGINE);
+            case "tee" -> new Item.Tee(tag(in), in.measured("bore", Unit.INCH));
+            case "float-carburettor" -> new Item.EngineInlet(tag(in), in.measured("seat", Unit.INCH),
+                    in.measured("minimumPressure", Unit.PSI));
+            case "run" -> run(in);
+            default -> {
+                in.problem("kind", "this kind of item is not known to this version.");
+                yield null;
+            }
+        };
+        in.keepUnknown();
+        return Optional.ofNullable(item);
+    }
+
+    private Item.Tag tag(JsonObjectReader in) {
+        return new Item.Tag(in.text("id"), in.text("name"), place(in.object("at")));
+    }
+
+    private Place place(JsonObjectReader in) {
+        Place place = new Place(in.measured("station", Unit.INCH), in.measured("buttLine", Unit.INCH),
+                in.measured("waterLine", Unit.INCH));
+        in.keepUnknown();
+        return place;
+    }
+
+    private Rated rated(JsonObjectReader in) {
+        Rated rated = new Rated(in.measured("flow", Unit.GALLON_PER_HOUR), in.measured("loss", Unit.PSI));
+        in.keepUnknown();
+        return rated;
+    }
+
+    private Item.Pump pump(JsonObjectReader in, Item.Drive drive) {
+        return new Item.Pump(tag(in), drive, in.list("curve", p -> {
+            Item.CurvePoint point = new Item.CurvePoint(p.measured("flow", Unit.GALLON_PER_HOUR),
+                    p.measured("pressure", Unit.PSI));
+            p.keepUnknown();
+            return point;
+        }), in.optional("off", this::rated));
+    }
+
+    private Item.Tank tank(JsonObjectReader in) {
+        return new Item.Tank(in.text("id"), in.text("name"), shape(in.object("shape")), in.list("outlets", o -> {
+            Item.Outlet outlet = new Item.Outlet(o.text("name"), place(o.object("at")), o.measured("bore", Unit.INCH),
+                    o.optional("screen", this::rated));
+            o.keepUnknown();
+            return outlet;
+        }), in.optional("vent", this::place), in.optional("drain", this::place),
+                in.measured("unusable", Unit.GALLON));
+    }
+
+    private TankShape shape(JsonObjectReader in) {
+        TankShape shape = switch (in.text("kind")) {
+            case "prism" -> new TankShape.Prism(in.list("corners", c -> {
+                TankShape.Corner corner = new TankShape.Corner(c.measured("station", Unit.INCH),
+                        c.measured("waterLine", Unit.INCH));
+                c.keepUnknown();
+                return corner;
+            }), in.measured("leftWall", Unit.INCH), in.measured("rightWall", Unit.INCH));
+            case "box" -> new TankShape.Box(place(in.object("corner")), in.measured("length", Unit.INCH),
+                    in.measured("width", Unit.INCH), in.measured("height", Unit.INCH));
+            default -> {
+                in.problem("kind", "this shape is not known to this version. Known: box, prism.");
+                yield new TankShape.Prism(List.of(), Measured.of(0, Unit.INCH), Measured.of(1, Unit.INCH));
+            }
+        };
+        in.keepUnknown();
+        return shape;
+    }
+
+    private Item.Run run(JsonObjectReader in) {
+        LineSize size = FALLBACK_SIZE;
+        try {
+            size = LineSize.parse(in.text("size"));
+        } catch (IllegalArgumentException e) {
+            in.problem("size", e.getMessage());
+        }
+        List<Fitting> fittings = new ArrayList<>();
+        for (String label : in.texts("fittings")) {
+            Fitting.labelled(label).ifPresentOrElse(fittings::add,
+                    () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
+        }
+        return new Item.Run(in.text("id"), in.text("name"), port(in, "from"), port(in, "to"), size,
+                in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings);
+    }
+
+    private PortRef port(JsonObjectReader in, String field) {
+        String written = in.text(field);
+        int dot = written.lastIndexOf('.');
+        if (dot <= 0 || dot == written.length() - 1) {
+            in.problem(field, "\u201c" + written + "\u201d is not a port. Write item.port.");
+            return new PortRef("nowhere", "none");
+        }
+        return new PortRef(written.substring(0, dot), written.substring(dot + 1));
+    }
+}

@@ -1,0 +1,247 @@
+package ration.file;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.BiConsumer;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.project.Brief;
+import ration.project.Project;
+
+/** From a project to JSON, putting unknown fields back where they stood. */
+final class ProjectWriter {
+
+    /** Stands between the object a kept field was in and its name. */
+    static final char KEPT = '\t';
+
+    private final ObjectMapper json;
+    private final Map<String, String> unknown;
+
+    ProjectWriter(ObjectMapper json, Map<String, String> unknown) {
+        this.json = json;
+        this.unknown = unknown;
+    }
+
+    /** The word a choice is written as. */
+    static String word(Enum<?> choice) {
+        return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    ObjectNode write(Project project) {
+        ObjectNode doc = json.createObjectNode();
+        doc.put("format", ProjectFile.FORMAT);
+        doc.put("version", ProjectFile.VERSION);
+        doc.put("name", project.name());
+        if (!project.note().isEmpty()) {
+            doc.put("note", project.note());
+        }
+        brief(doc.putObject("brief"), project.brief());
+        system(doc.putObject("system"), project.system());
+        restore(doc, "");
+        return doc;
+    }
+
+    private void brief(ObjectNode out, Brief brief) {
+        out.put("engine", brief.engine());
+        out.put("delivery", word(brief.delivery()));
+        measured(out, "brief", "power", brief.power());
+        measured(out, "brief", "specificConsumption", brief.consumption());
+        ObjectNode e = out.putObject("envelope");
+        measured(e, "brief.envelope", "climb", brief.envelope().climb());
+        measured(e, "brief.envelope", "glide", brief.envelope().glide());
+        measured(e, "brief.envelope", "slip", brief.envelope().slip());
+        measured(e, "brief.envelope", "parked", brief.envelope().parked());
+        restore(e, "brief.envelope");
+        out.put("fuel", brief.fuel().label());
+        measured(out, "brief", "fuelTemperature", brief.fuelTemperature());
+        measured(out, "brief", "lowFuel", brief.lowFuel());
+        out.put("basis", word(brief.choices().basis()));
+        out.put("friction", word(brief.choices().friction()));
+        restore(out, "brief");
+    }
+
+    private void system(ObjectNode out, FuelSystem system) {
+        system.firewall().ifPresent(w -> {
+            ObjectNode wall = out.putObject("firewall");
+            measured(wall, "system.firewall", "station", w.station());
+            measured(wall, "system.firewall", "top", w.top());
+            measured(wall, "system.firewall", "foot", w.foot());
+            restore(wall, "system.firewall");
+        });
+        ArrayNode items = out.putArray("items");
+        for (Item item : system.items()) {
+            String path = "system.items[" + item.id() + "]";
+            ObjectNode node = items.addObject();
+            item(node, path, item);
+            restore(node, path);
+        }
+        restore(out, "system");
+    }
+
+    private void item(ObjectNode out, String path, Item item) {
+        out.put("kind", kind(item));
+        out.put("id", item.id());
+        out.put("name", item.name());
+        if (item instanceof Item.Fitted fitted) {
+            place(out.putObject("at"), path + ".at", fitted.place());
+        }
+        if (item instanceof Item.Tank tank) {
+            tank(out, path, tank);
+        } else if (item instanceof Item.Selector selector) {
+            selector.inlets().forEach(out.putArray("inlets")::add);
+            objects(out, path, "positions", selector.positions(), Item.Position::name, (p, node) -> {
+                node.put("name", p.name());
+                ArrayNode joins = node.putArray("joins");
+                p.joins().forEach(group -> group.forEach(joins.addArray()::add));
+            });
+            rated(out, path, "loss", selector.loss());
+        } else if (item instanceof Item.ShutOff valve) {
+            rated(out, path, "loss", valve.loss());
+        } else if (item instanceof Item.Strainer strainer) {
+            rated(out, path, "loss", strainer.loss());
+            out.put("drain", strainer.drain());
+        } else if (item instanceof Item.CheckValve valve) {
+            measured(out, path, "cracking", valve.cracking());
+            rated(out, path, "loss", valve.loss());
+        } else if (item instanceof Item.Orifice orifice) {
+            measured(out, path, "bore", orifice.bore());
+            out.put("dischargeCoefficient", orifice.dischargeCoefficient());
+        } else if (item instanceof Item.Pump pump) {
+            int[] index = {0};
+            objects(out, path, "curve", pump.curve(), p -> String.valueOf(index[0]++), (p, node) -> {
+                measured(node, path + ".curve[" + (index[0] - 1) + "]", "flow", p.flow());
+                measured(node, path + ".curve[" + (index[0] - 1) + "]", "pressure", p.pressure());
+            });
+            pump.off().ifPresent(r -> rated(out, path, "off", r));
+        } else if (item instanceof Item.Tee tee) {
+            measured(out, path, "bore", tee.bore());
+        } else if (item instanceof Item.EngineInlet inlet) {
+            measured(out, path, "seat", inlet.seat());
+            measured(out, path, "minimumPressure", inlet.minimumPressure());
+        } else if (item instanceof Item.Run run) {
+            run(out, path, run);
+        }
+    }
+
+    private static String kind(Item item) {
+        if (item instanceof Item.Run) {
+            return "run";
+        }
+        return item.kind().toLowerCase(Locale.ROOT).replace(' ', '-');
+    }
+
+    private void tank(ObjectNode out, String path, Item.Tank tank) {
+        ObjectNode shape = out.putObject("shape");
+        String at = path + ".shape";
+        if (tank.shape() instanceof TankShape.Prism prism) {
+            shape.put("kind", "prism");
+            int[] index = {0};
+            objects(shape, at, "corners", prism.corners(), c -> String.valueOf(index[0]++), (c, node) -> {
+                String corner = at + ".corners[" + (index[0] - 1) + "]";
+                measured(node, corner, "station", c.station());
+                measured(node, corner, "waterLine", c.waterLine());
+            });
+            measured(shape, at, "leftWall", prism.leftWall());
+            measured(shape, at, "rightWall", prism.rightWall());
+        } else if (tank.shape() instanceof TankShape.Box box) {
+            shape.put("kind", "box");
+            place(shape.putObject("corner"), at + ".corner", box.corner());
+            measured(shape, at, "length", box.length());
+            measured(shape, at, "width", box.width());
+            measured(shape, at, "height", box.height());
+        }
+        restore(shape, at);
+        objects(out, path, "outlets", tank.outlets(), Item.Outlet::name, (o, node) -> {
+            String outlet = path + ".outlets[" + o.name() + "]";
+            node.put("name", o.name());
+            place(node.putObject("at"), outlet + ".at", o.place());
+            measured(node, outlet, "bore", o.bore());
+            o.screen().ifPresent(s -> rated(node, outlet, "screen", s));
+        });
+        tank.vent().ifPresent(v -> place(out.putObject("vent"), path + ".vent", v));
+        tank.drain().ifPresent(d -> place(out.putObject("drain"), path + ".drain", d));
+        measured(out, path, "unusable", tank.unusable());
+    }
+
+    private void run(ObjectNode out, String path, Item.Run run) {
+        out.put("from", run.from().toString());
+        out.put("to", run.to().toString());
+        out.put("size", run.size().label());
+        run.length().ifPresent(l -> measured(out, path, "length", l));
+        if (!run.points().isEmpty()) {
+            ArrayNode points = out.putArray("points");
+            for (int i = 0; i < run.points().size(); i++) {
+                place(points.addObject(), path + ".points[" + i + "]", run.points().get(i));
+            }
+        }
+        if (!run.fittings().isEmpty()) {
+            run.fittings().forEach(f -> out.withArray("fittings").add(f.label()));
+        }
+    }
+
+    private <T> void objects(ObjectNode out, String path, String field, List<T> list,
+            java.util.function.Function<T, String> mark, BiConsumer<T, ObjectNode> write) {
+        ArrayNode array = out.putArray(field);
+        for (T element : list) {
+            String at = path + "." + field + "[" + mark.apply(element) + "]";
+            ObjectNode node = array.addObject();
+            write.accept(element, node);
+            restore(node, at);
+        }
+    }
+
+    private void place(ObjectNode out, String path, Place place) {
+        measured(out, path, "station", place.station());
+        measured(out, path, "buttLine", place.buttLine());
+        measured(out, path, "waterLine", place.waterLine());
+        restore(out, path);
+    }
+
+    private void rated(ObjectNode out, String path, String field, Rated rated) {
+        ObjectNode node = out.putObject(field);
+        measured(node, path + "." + field, "flow", rated.flow());
+        measured(node, path + "." + field, "loss", rated.loss());
+        restore(node, path + "." + field);
+    }
+
+    private void measured(ObjectNode out, String path, String field, Measured m) {
+        String at = path + "." + field;
+        boolean more = unknown.keySet().stream().anyMatch(k -> parent(k).equals(at));
+        if (m.by().isEmpty() && !more) {
+            out.put(field, m.quantity().text());
+        } else {
+            ObjectNode node = out.putObject(field);
+            node.put("value", m.quantity().text());
+            if (!m.by().isEmpty()) {
+                node.put("by", m.by());
+            }
+            restore(node, at);
+        }
+    }
+
+    private void restore(ObjectNode node, String path) {
+        unknown.forEach((key, text) -> {
+            if (parent(key).equals(path)) {
+                try {
+                    node.set(key.substring(path.length() + 1), json.readTree(text));
+                } catch (JsonProcessingException e) {
+                    throw new IllegalStateException("A kept field is no longer JSON: " + key, e);
+                }
+            }
+        });
+    }
+
+    /** The object a kept field stood in. */
+    private static String parent(String key) {
+        return key.substring(0, key.lastIndexOf(KEPT));
+    }
+}

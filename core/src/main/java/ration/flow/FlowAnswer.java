@@ -1,0 +1,217 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import ration.flow.FlowModel.Wire;
+import ration.geometry.Point3;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.network.Element;
+import ration.network.NetworkProblem;
+import ration.network.NetworkSolution;
+
+/** The answer to one question, by the ids of the layout. Heights and heads in metres along apparent up. */
+public final class FlowAnswer {
+
+    /** Flows below this do not count as flowing, m3/s: 0.001 gph. */
+    public static final double NO_FLOW = 1e-9;
+
+    private final FlowModel model;
+    private final NetworkProblem problem;
+    private final NetworkSolution solution;
+    private final double weight;
+    private final List<String> airDrawn;
+
+    FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution) {
+        this.model = model;
+        this.problem = problem;
+        this.solution = solution;
+        this.weight = problem.fluid().density() * problem.gravity();
+        this.airDrawn = solution.converged() ? findAir() : List.of();
+    }
+
+    /** Whether figures may be read; otherwise {@link #reason} says why not. */
+    public boolean usable() {
+        return solution.converged();
+    }
+
+    public String reason() {
+        return solution.reason();
+    }
+
+    public NetworkSolution solution() {
+        return solution;
+    }
+
+    /** What the network solver was asked. */
+    public NetworkProblem problem() {
+        return problem;
+    }
+
+    /** Flow into the engine, m3/s; zero when air is drawn. */
+    public double inletFlow() {
+        if (!usable() || !airDrawn.isEmpty()) {
+            return 0;
+        }
+        Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
+        return last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+    }
+
+    /** Flow through a run from its start to its end, m3/s. */
+    public double flow(String run) {
+        return usable() ? solution.flow(run) : 0;
+    }
+
+    /** Net flow out of a tank, m3/s; negative when it fills. */
+    public double outflow(Item.Tank tank) {
+        double sum = 0;
+        for (Wire w : model.wires()) {
+            if (usable() && w.item().equals(tank.id())) {
+                sum += w.fromNode().startsWith(tank.id() + ".") ? -solution.flow(w.link()) : solution.flow(w.link());
+            }
+        }
+        return sum;
+    }
+
+    /** Gauge pressure at a port, Pa; empty if closed valves leave it undetermined. */
+    public OptionalDouble pressure(PortRef port) {
+        return usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
+    }
+
+    /** Height of the grade line over the aircraft datum at a port, m. */
+    public OptionalDouble head(PortRef port) {
+        if (!usable() || weight == 0) {
+            return OptionalDouble.empty();
+        }
+        OptionalDouble p = solution.piezometric(port.toString());
+        return p.isPresent() ? OptionalDouble.of(p.getAsDouble() / weight) : OptionalDouble.empty();
+    }
+
+    /** Height of a point along apparent up, m. */
+    public double height(Point3 point) {
+        return model.gravity().height(point);
+    }
+
+    public Map<String, TankLevel> levels() {
+        return model.levels();
+    }
+
+    /** Reynolds number in a run, 0 if it stands. */
+    public double reynolds(Item.Run run) {
+        return 4 * Math.abs(flow(run.id())) / (Math.PI * run.size().bore() * problem.fluid().viscosity());
+    }
+
+    /** Weight of the fuel per volume as felt, Pa per metre of height. */
+    public double weight() {
+        return weight;
+    }
+
+    /** Names of tank outlets through which air reaches the flowing line; empty in a healthy case. */
+    public List<String> airDrawn() {
+        return airDrawn;
+    }
+
+    /**
+     * The way the most fuel takes, from a tank surface to the engine inlet; empty if nothing flows. The losses add up
+     * to the head from the surface to the inlet, less what is left there.
+     */
+    public List<PathStep> path() {
+        if (!usable() || weight == 0 || model.inletNode().isEmpty()) {
+            return List.of();
+        }
+        Map<String, double[]> steps = new LinkedHashMap<>();
+        String node = model.inletNode().get();
+        Set<String> seen = new HashSet<>();
+        while (seen.add(node)) {
+            Wire feeding = null;
+            double most = NO_FLOW;
+            for (Wire w : model.wires()) {
+                double into = w.toNode().equals(node) ? solution.flow(w.link())
+                        : w.fromNode().equals(node) ? -solution.flow(w.link()) : 0;
+                if (into > most && !w.toNode().equals(FlowModel.BOWL)) {
+                    most = into;
+                    feeding = w;
+                }
+            }
+            if (feeding == null) {
+                break;
+            }
+            String before = feeding.toNode().equals(node) ? feeding.fromNode() : feeding.toNode();
+            double headIn = solution.piezometric(before).orElse(0) / weight;
+            double headOut = solution.piezometric(node).orElse(0) / weight;
+            double[] step = steps.computeIfAbsent(feeding.item(), k -> new double[] {headIn, headOut});
+            step[0] = headIn;
+            node = before;
+        }
+        List<PathStep> path = new ArrayList<>();
+        steps.forEach((item, h) -> path.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
+        Collections.reverse(path);
+        return path;
+    }
+
+    /** Head from the surface that feeds to the engine inlet, m; empty if nothing flows. */
+    public OptionalDouble headAvailable() {
+        List<PathStep> path = path();
+        return path.isEmpty() || model.inletHeight().isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(path.get(0).headIn() - model.inletHeight().getAsDouble());
+    }
+
+    /** Gauge pressure at the engine inlet as head, m. */
+    public OptionalDouble headLeft() {
+        if (!usable() || weight == 0 || model.inletNode().isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        OptionalDouble p = solution.pressure(model.inletNode().get());
+        return p.isPresent() ? OptionalDouble.of(p.getAsDouble() / weight) : p;
+    }
+
+    /**
+     * Follows the standing line behind each uncovered outlet to where fuel flows. Liquid in it stands at the height
+     * that balances the pressure there; if the whole way lies above that height, air gets through.
+     */
+    private List<String> findAir() {
+        List<String> through = new ArrayList<>();
+        for (TankLevel level : model.levels().values()) {
+            for (String outlet : level.uncovered()) {
+                String node = level.tank() + "." + outlet;
+                OptionalDouble p = solution.piezometric(node);
+                boolean still = Math.abs(solution.flow(node)) < NO_FLOW;
+                if (still && p.isPresent() && weight > 0
+                        && airReaches(node, p.getAsDouble() / weight, new HashSet<>())) {
+                    through.add(node);
+                }
+            }
+        }
+        return through;
+    }
+
+    private boolean airReaches(String node, double liquidStands, Set<String> seen) {
+        if (!seen.add(node) || model.nodeHeight(node) <= liquidStands + 1e-6) {
+            return false;
+        }
+        for (Wire w : model.wires()) {
+            boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
+            if (touches && Math.abs(solution.flow(w.link())) > NO_FLOW) {
+                return true;
+            }
+        }
+        for (Wire w : model.wires()) {
+            boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
+            if (touches && !w.element().shut() && !(w.element() instanceof Element.Uncovered)
+                    && w.lowest() > liquidStands) {
+                String other = w.fromNode().equals(node) ? w.toNode() : w.fromNode();
+                if (airReaches(other, liquidStands, seen)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,296 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import ration.condition.Condition;
+import ration.fluid.Fluid;
+import ration.fluid.FuelGrade;
+import ration.geometry.ApparentGravity;
+import ration.geometry.Point3;
+import ration.geometry.Solid;
+import ration.model.Fitting;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.network.Element;
+import ration.network.Element.Minor;
+import ration.network.FrictionLaw;
+import ration.network.Network;
+import ration.network.NetworkProblem;
+import ration.network.NetworkProblem.Boundary;
+import ration.network.PumpCurve;
+
+/** A system in a condition, mapped to nodes and elements. The system must have no blocking problem. */
+public final class FlowModel {
+
+    /** Node behind the engine inlet: the vented float bowl, or the open end of the line. */
+    static final String BOWL = "~bowl";
+
+    /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
+    private static final double TEE_THROUGH = 0.9;
+    private static final double TEE_BRANCH = 2.0;
+    /** Sharp entrance at a tank outlet (Crane TP-410, from memory). */
+    private static final double ENTRANCE = 0.5;
+
+    private final FuelSystem system;
+    private final Condition condition;
+    private final FlowQuestion question;
+    private final ApparentGravity gravity;
+    private final Fluid fluid;
+    private final Map<String, TankLevel> levels = new LinkedHashMap<>();
+    private final Map<String, NetworkProblem.Node> nodes = new LinkedHashMap<>();
+    private final List<Wire> wires = new ArrayList<>();
+
+    /** A link with the item it stands for and the lowest height along it, m. */
+    record Wire(String link, String item, String fromNode, String toNode, Element element, double lowest) {
+    }
+
+    /**
+     * What every question of one assessment shares.
+     *
+     * @param system  without blocking problems
+     * @param fuel    grade
+     * @param law     friction law
+     */
+    public record Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law) {
+
+        /** Asks one question. */
+        public FlowAnswer ask(Condition condition, FlowQuestion question) {
+            FlowModel model = new FlowModel(this, condition, question);
+            NetworkProblem problem = model.problem(law);
+            return new FlowAnswer(model, problem, Network.of(problem).solve());
+        }
+
+        /** Levels without asking for flow. */
+        public Map<String, TankLevel> levels(Condition condition) {
+            Map<String, TankLevel> levels = new LinkedHashMap<>();
+            for (Item.Tank tank : system.tanks()) {
+                levels.put(tank.id(), levelOf(tank, condition));
+            }
+            return levels;
+        }
+    }
+
+    private FlowModel(Basis basis, Condition condition, FlowQuestion question) {
+        this.system = basis.system();
+        this.condition = condition;
+        this.question = question;
+        this.gravity = condition.attitude().gravity();
+        this.fluid = basis.fuel().at(condition.fuelKelvin());
+        levels.putAll(basis.levels(condition));
+        for (Item item : system.items()) {
+            addNodes(item);
+        }
+        for (Item item : system.items()) {
+            addWires(item);
+        }
+    }
+
+    private static TankLevel levelOf(Item.Tank tank, Condition condition) {
+        Solid solid = tank.shape().solid();
+        Point3 up = condition.attitude().gravity().up();
+        double volume = Math.min(condition.contents().getOrDefault(tank.id(), 0.0), solid.volume());
+        double surface = solid.level(up, volume);
+        Set<String> uncovered = new HashSet<>();
+        for (Item.Outlet outlet : tank.outlets()) {
+            if (surface <= up.dot(outlet.place().point())) {
+                uncovered.add(outlet.name());
+            }
+        }
+        return new TankLevel(tank.id(), volume, surface, uncovered);
+    }
+
+    private NetworkProblem problem(FrictionLaw law) {
+        List<NetworkProblem.Link> links = new ArrayList<>();
+        for (Wire w : wires) {
+            links.add(new NetworkProblem.Link(w.link(), w.fromNode(), w.toNode(), w.element()));
+        }
+        return new NetworkProblem(fluid, gravity.magnitude(), law, List.copyOf(nodes.values()), links);
+    }
+
+    private void node(String id, double height, Boundary boundary) {
+        nodes.put(id, new NetworkProblem.Node(id, height, boundary));
+    }
+
+    private void wire(String link, String item, String from, String to, Element element) {
+        wire(link, item, from, to, element, Math.min(nodeHeight(from), nodeHeight(to)));
+    }
+
+    private void wire(String link, String item, String from, String to, Element element, double lowest) {
+        wires.add(new Wire(link, item, from, to, element, lowest));
+    }
+
+    private void addNodes(Item item) {
+        for (String port : item.ports()) {
+            PortRef ref = new PortRef(item.id(), port);
+            double height = gravity.height(system.point(ref).orElseThrow());
+            boolean takes = item instanceof Item.EngineInlet && question instanceof FlowQuestion.Demand;
+            node(ref.toString(), height, takes
+                    ? new Boundary.Demand(((FlowQuestion.Demand) question).flow()) : Boundary.NONE);
+        }
+    }
+
+    private void addWires(Item item) {
+        if (item instanceof Item.Tank tank) {
+            addTank(tank);
+        } else if (item instanceof Item.Selector selector) {
+            addSelector(selector);
+        } else if (item instanceof Item.Tee tee) {
+            addTee(tee);
+        } else if (item instanceof Item.EngineInlet inlet) {
+            addInlet(inlet);
+        } else if (item instanceof Item.Run run) {
+            addRun(run);
+        } else {
+            twoPort(item);
+        }
+    }
+
+    private void twoPort(Item item) {
+        wire(item.id(), item.id(), port(item, Item.IN), port(item, Item.OUT), element(item));
+    }
+
+    private Element element(Item item) {
+        if (item instanceof Item.ShutOff valve) {
+            return condition.shutValves().contains(valve.id()) ? new Element.Shut() : valve.loss().openBore();
+        }
+        if (item instanceof Item.Strainer strainer) {
+            return strainer.loss().screen();
+        }
+        if (item instanceof Item.CheckValve valve) {
+            return new Element.Check(valve.cracking().si(), valve.loss().openBore());
+        }
+        if (item instanceof Item.Orifice orifice) {
+            return new Element.Orifice(orifice.bore().si(), orifice.dischargeCoefficient());
+        }
+        if (item instanceof Item.Pump pump) {
+            if (!condition.stopped().contains(pump.id())) {
+                return new Element.Pump(Element.curve(pump.curve().stream()
+                        .map(p -> new PumpCurve.Point(p.flow().si(), p.pressure().si())).toList()));
+            }
+            return pump.off().map(r -> (Element) r.openBore()).orElseGet(Element.Shut::new);
+        }
+        throw new IllegalStateException("No element for a " + item.kind());
+    }
+
+    private void addTank(Item.Tank tank) {
+        TankLevel level = levels.get(tank.id());
+        String surface = tank.id() + "~surface";
+        node(surface, level.surface(), new Boundary.Pressure(0));
+        for (Item.Outlet outlet : tank.outlets()) {
+            String port = tank.id() + "." + outlet.name();
+            if (level.uncovered().contains(outlet.name())) {
+                String lip = tank.id() + "~lip-" + outlet.name();
+                node(lip, nodeHeight(port), new Boundary.Pressure(0));
+                wire(port, tank.id(), port, lip, new Element.Uncovered());
+            } else {
+                double area = Math.PI * outlet.bore().si() * outlet.bore().si() / 4;
+                double entrance = ENTRANCE * fluid.density() / (2 * area * area);
+                Element.Resistance screen = outlet.screen().map(s -> s.screen())
+                        .orElse(new Element.Resistance(0, 0));
+                wire(port, tank.id(), surface, port,
+                        new Element.Resistance(screen.linear(), screen.square() + entrance));
+            }
+        }
+    }
+
+    private void addSelector(Item.Selector selector) {
+        String chosen = condition.positions().getOrDefault(selector.id(), selector.positions().get(0).name());
+        List<List<String>> joins = selector.position(chosen).map(Item.Position::joins).orElse(List.of());
+        int body = 0;
+        for (List<String> group : joins) {
+            String centre = selector.id() + "~body" + body++;
+            node(centre, gravity.height(selector.place().point()), Boundary.NONE);
+            for (String port : group) {
+                boolean outlet = port.equals(Item.OUT);
+                String ref = port(selector, port);
+                wire(ref, selector.id(), outlet ? centre : ref, outlet ? ref : centre,
+                        outlet ? new Element.Joint() : selector.loss().openBore());
+            }
+        }
+    }
+
+    private void addTee(Item.Tee tee) {
+        String centre = tee.id() + "~body";
+        node(centre, gravity.height(tee.place().point()), Boundary.NONE);
+        for (String port : tee.ports()) {
+            double k = port.equals(Item.Tee.BRANCH) ? TEE_BRANCH - TEE_THROUGH / 2 : TEE_THROUGH / 2;
+            wire(port(tee, port), tee.id(), port(tee, port), centre,
+                    new Element.Pipe(tee.bore().si(), 0, 0, Minor.k(k), false));
+        }
+    }
+
+    private void addInlet(Item.EngineInlet inlet) {
+        if (question instanceof FlowQuestion.Demand) {
+            return;
+        }
+        String port = port(inlet, Item.IN);
+        node(BOWL, nodeHeight(port), new Boundary.Pressure(0));
+        wire(inlet.id(), inlet.id(), port, BOWL, question instanceof FlowQuestion.Capacity
+                ? new Element.NeedleSeat(inlet.minimumPressure().si(),
+                        new Element.Orifice(inlet.seat().si(), Item.EngineInlet.SEAT_DISCHARGE))
+                : openEnd(inlet));
+    }
+
+    /** One velocity head in the last line is lost as it pours out. */
+    private Element openEnd(Item.EngineInlet inlet) {
+        double area = system.runAt(new PortRef(inlet.id(), Item.IN)).map(r -> r.size().area())
+                .orElse(Math.PI * inlet.seat().si() * inlet.seat().si() / 4);
+        return new Element.Check(0, new Element.Resistance(0, fluid.density() / (2 * area * area)));
+    }
+
+    private void addRun(Item.Run run) {
+        Point3 start = system.point(run.from()).orElseThrow();
+        Point3 end = system.point(run.to()).orElseThrow();
+        Minor minor = Fitting.flaredEnd(run.size()).times(2);
+        for (Fitting f : run.fittings()) {
+            minor = minor.plus(f.loss(run.size().bore()));
+        }
+        double lowest = Math.min(gravity.height(start), gravity.height(end));
+        for (Place p : run.points()) {
+            lowest = Math.min(lowest, gravity.height(p.point()));
+        }
+        wire(run.id(), run.id(), run.from().toString(), run.to().toString(), new Element.Pipe(run.size().bore(),
+                run.lengthM(start, end), run.size().kind().roughness(), minor, false), lowest);
+    }
+
+    private static String port(Item item, String port) {
+        return item.id() + "." + port;
+    }
+
+    double nodeHeight(String node) {
+        return nodes.get(node).height();
+    }
+
+    double demandAsked() {
+        return question instanceof FlowQuestion.Demand d ? d.flow() : 0;
+    }
+
+    Optional<String> inletNode() {
+        return system.inlet().map(i -> port(i, Item.IN));
+    }
+
+    OptionalDouble inletHeight() {
+        return inletNode().map(n -> OptionalDouble.of(nodeHeight(n))).orElse(OptionalDouble.empty());
+    }
+
+    List<Wire> wires() {
+        return wires;
+    }
+
+    Map<String, TankLevel> levels() {
+        return new HashMap<>(levels);
+    }
+
+    ApparentGravity gravity() {
+        return gravity;
+    }
+}

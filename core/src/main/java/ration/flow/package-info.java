@@ -1,0 +1,13 @@
+/**
+ * From what was laid out and a condition to a network, and back to answers by the user's own ids.
+ *
+ * <p>{@link ration.flow.FlowModel} maps once: ports become nodes at their height along apparent up, runs and items
+ * become elements. {@link ration.flow.FlowAnswer} gives flow by run, pressure by port, levels by tank, the path the
+ * fuel takes and what each item on it costs. Three questions are asked of one network ({@link
+ * ration.flow.FlowQuestion}): what pressure is left when the engine takes its demand, what flows when the inlet is held
+ * at its least pressure, and what an open line would pour.
+ *
+ * <p>An outlet that stands clear of the fuel lets nothing in. If the pressure at the junction behind it cannot hold
+ * liquid up in its line, the answer says that air is drawn through it; then the flow does not count.
+ */
+package ration.flow;

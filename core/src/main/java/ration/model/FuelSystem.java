@@ -1,0 +1,122 @@
+package ration.model;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import ration.geometry.Point3;
+
+/**
+ * Everything laid out. Immutable; every change gives a new system. Ids may still collide or point nowhere in a damaged
+ * system: {@link Validation} says so, nothing here throws for it.
+ */
+public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
+
+    public FuelSystem {
+        items = List.copyOf(items);
+    }
+
+    public Optional<Item> item(String id) {
+        return items.stream().filter(i -> i.id().equals(id)).findFirst();
+    }
+
+    public <T extends Item> Stream<T> all(Class<T> kind) {
+        return items.stream().filter(kind::isInstance).map(kind::cast);
+    }
+
+    public List<Item.Run> runs() {
+        return all(Item.Run.class).toList();
+    }
+
+    public List<Item.Tank> tanks() {
+        return all(Item.Tank.class).toList();
+    }
+
+    public List<Item.Selector> selectors() {
+        return all(Item.Selector.class).toList();
+    }
+
+    public Optional<Item.EngineInlet> inlet() {
+        return all(Item.EngineInlet.class).findFirst();
+    }
+
+    public boolean hasPump() {
+        return all(Item.Pump.class).findAny().isPresent();
+    }
+
+    /** The run at a port, if one is joined to it. */
+    public Optional<Item.Run> runAt(PortRef port) {
+        return runs().stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
+    }
+
+    /** Where a port is, in aircraft axes; empty if there is no such port. */
+    public Optional<Point3> point(PortRef port) {
+        return item(port.item()).flatMap(i -> {
+            if (!i.ports().contains(port.port())) {
+                return Optional.empty();
+            }
+            if (i instanceof Item.Tank tank) {
+                return tank.outlet(port.port()).map(o -> o.place().point());
+            }
+            return i instanceof Item.Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
+        });
+    }
+
+    /** Ports that no run reaches. */
+    public List<PortRef> openPorts() {
+        Set<PortRef> taken = new HashSet<>();
+        for (Item.Run run : runs()) {
+            taken.add(run.from());
+            taken.add(run.to());
+        }
+        List<PortRef> open = new ArrayList<>();
+        for (Item item : items) {
+            for (String port : item.ports()) {
+                PortRef ref = new PortRef(item.id(), port);
+                if (!taken.contains(ref)) {
+                    open.add(ref);
+                }
+            }
+        }
+        return open;
+    }
+
+    /** The item with the same id replaced. */
+    public FuelSystem replace(Item changed) {
+        return new FuelSystem(items.stream().map(i -> i.id().equals(changed.id()) ? changed : i).toList(), firewall);
+    }
+
+    public FuelSystem plus(Item... added) {
+        List<Item> all = new ArrayList<>(items);
+        all.addAll(List.of(added));
+        return new FuelSystem(all, firewall);
+    }
+
+    public FuelSystem minus(String... ids) {
+        Set<String> gone = Set.of(ids);
+        return new FuelSystem(items.stream().filter(i -> !gone.contains(i.id())).toList(), firewall);
+    }
+
+    /** An id not yet taken, made from a kind: strainer, strainer-2. */
+    public String freeId(String stem) {
+        String base = stem.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        String candidate = base.isEmpty() ? "item" : base;
+        for (int n = 2; item(candidate).isPresent(); n++) {
+            candidate = base + "-" + n;
+        }
+        return candidate;
+    }
+
+    /** Runs by the item they leave from, in layout order. */
+    public Map<String, List<Item.Run>> runsByStart() {
+        Map<String, List<Item.Run>> map = new LinkedHashMap<>();
+        for (Item.Run run : runs()) {
+            map.computeIfAbsent(run.from().item(), k -> new ArrayList<>()).add(run);
+        }
+        return map;
+    }
+}

@@ -1,0 +1,27 @@
+package ration.model;
+
+import ration.network.Element;
+import ration.quantity.Unit;
+
+/**
+ * What an item costs, as its maker or a bench test states it: this loss at this flow.
+ *
+ * <p>Away from the point the loss is taken to grow with the square of flow for open bores; for screens a quarter of it
+ * grows in proportion (common practice, no source: fine mesh is partly viscous at these flows).
+ */
+public record Rated(Measured flow, Measured loss) {
+
+    public static Rated of(double gph, double psi, String by) {
+        return new Rated(Measured.of(gph, Unit.GALLON_PER_HOUR, by), Measured.of(psi, Unit.PSI, by));
+    }
+
+    /** An open bore: valves, selectors. */
+    public Element.Resistance openBore() {
+        return Element.Resistance.rated(flow.si(), loss.si(), 0);
+    }
+
+    /** A screen: strainers, outlet screens. */
+    public Element.Resistance screen() {
+        return Element.Resistance.rated(flow.si(), loss.si(), 0.25);
+    }
+}

@@ -1,0 +1,259 @@
+package ration.model;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import ration.geometry.Point3;
+import ration.geometry.Solid;
+
+/** A checklist over a system that collects everything wrong or missing, each with what to do. */
+public final class Validation {
+
+    /** Nothing in an aircraft is further than this from its datum, m. */
+    private static final double FAR = 100;
+    /** No pressure in a light fuel system comes near this, Pa. */
+    private static final double MOST_PRESSURE = 6.9e6;
+
+    private final FuelSystem system;
+    private final List<Problem> problems = new ArrayList<>();
+
+    private Validation(FuelSystem system) {
+        this.system = system;
+    }
+
+    /** All problems, those that block first. */
+    public static List<Problem> of(FuelSystem system) {
+        Validation v = new Validation(system);
+        v.ids();
+        system.items().forEach(v::item);
+        v.ports();
+        v.whole();
+        v.problems.sort((a, b) -> Boolean.compare(b.blocks(), a.blocks()));
+        return List.copyOf(v.problems);
+    }
+
+    private void ids() {
+        Set<String> seen = new HashSet<>();
+        for (Item item : system.items()) {
+            if (!seen.add(item.id())) {
+                block(item.id(), Problem.ID, "Two items are called " + item.id() + ".", "Give one of them another id.");
+            }
+            if (!item.id().matches("[A-Za-z0-9][A-Za-z0-9-]{0,60}")) {
+                block(item.id(), Problem.ID, "The id may hold letters, digits and dashes only.", "Shorten or respell it.");
+            }
+            if (item.name().isBlank()) {
+                miss(item.id(), "Name", "It has no name.", "Name it as you would in the hangar.");
+            }
+        }
+    }
+
+    private void item(Item item) {
+        if (item instanceof Item.Fitted fitted) {
+            near(item.id(), "Place", fitted.place());
+        }
+        if (item instanceof Item.Tank tank) {
+            tank(tank);
+        } else if (item instanceof Item.Selector selector) {
+            selector(selector);
+        } else if (item instanceof Item.Run run) {
+            run(run);
+        } else if (item instanceof Item.Pump pump) {
+            pump(pump);
+        } else if (item instanceof Item.Strainer strainer) {
+            rated(strainer.id(), strainer.loss());
+        } else if (item instanceof Item.ShutOff valve) {
+            rated(valve.id(), valve.loss());
+        } else if (item instanceof Item.CheckValve valve) {
+            rated(valve.id(), valve.loss());
+            pressure(valve.id(), "Cracking pressure", valve.cracking());
+        } else if (item instanceof Item.Orifice orifice) {
+            bore(orifice.id(), "Bore", orifice.bore());
+            if (!(orifice.dischargeCoefficient() > 0 && orifice.dischargeCoefficient() <= 1)) {
+                block(orifice.id(), "Discharge coefficient", "It must lie between 0 and 1.", "0.6 to 0.8 is usual.");
+            }
+        } else if (item instanceof Item.Tee tee) {
+            bore(tee.id(), "Bore", tee.bore());
+        } else if (item instanceof Item.EngineInlet inlet) {
+            bore(inlet.id(), "Needle seat", inlet.seat());
+            pressure(inlet.id(), "Minimum inlet pressure", inlet.minimumPressure());
+        }
+    }
+
+    private void tank(Item.Tank tank) {
+        try {
+            Solid solid = tank.shape().solid();
+            if (!(solid.volume() < 50) || Math.abs(tank.shape().left()) > FAR || Math.abs(tank.shape().right()) > FAR
+                    || tank.shape().section().stream().anyMatch(p -> Math.abs(p.x()) > FAR || Math.abs(p.z()) > FAR)) {
+                block(tank.id(), "Shape", "The tank is larger or further away than any aircraft.",
+                        "Check the figures and their units.");
+            }
+            if (tank.unusable().si() < 0 || tank.unusable().si() >= solid.volume()) {
+                block(tank.id(), "Unusable fuel", "It must lie between nothing and the whole tank.",
+                        "Correct the placard figure or the shape.");
+            }
+        } catch (IllegalArgumentException e) {
+            block(tank.id(), "Shape", "The measures do not close a tank with a volume.",
+                    "Give at least three corners in order round the section, and two different walls.");
+        }
+        if (tank.outlets().isEmpty()) {
+            miss(tank.id(), "Outlet", "The tank has no outlet.", "Add one.");
+        }
+        if (tank.vent().isEmpty()) {
+            miss(tank.id(), "Vent", "No vent is laid out: air must come in as fuel goes out.",
+                    "Press V to add its vent.");
+        }
+        tank.vent().ifPresent(v -> near(tank.id(), "Vent", v));
+        tank.drain().ifPresent(d -> near(tank.id(), "Drain", d));
+        Set<String> names = new HashSet<>();
+        for (Item.Outlet outlet : tank.outlets()) {
+            near(tank.id(), "Outlet", outlet.place());
+            bore(tank.id(), "Outlet bore", outlet.bore());
+            outlet.screen().ifPresent(s -> rated(tank.id(), s));
+            if (!names.add(outlet.name())) {
+                block(tank.id(), "Outlet", "Two outlets are called " + outlet.name() + ".", "Rename one.");
+            }
+        }
+    }
+
+    private void selector(Item.Selector selector) {
+        rated(selector.id(), selector.loss());
+        if (selector.positions().isEmpty()) {
+            block(selector.id(), "Positions", "The selector has no positions.", "Add at least one and OFF.");
+        }
+        Set<String> names = new HashSet<>();
+        for (Item.Position p : selector.positions()) {
+            if (!names.add(p.name())) {
+                block(selector.id(), "Positions", "Two positions are called " + p.name() + ".", "Rename one.");
+            }
+            Set<String> joined = new HashSet<>();
+            for (List<String> group : p.joins()) {
+                for (String port : group) {
+                    if (!selector.ports().contains(port) || !joined.add(port)) {
+                        block(selector.id(), "Positions", "Position " + p.name() + " joins \u201c" + port
+                                + "\u201d, which is not one free port of it.", "Use its ports: "
+                                + String.join(", ", selector.ports()) + ".");
+                    }
+                }
+            }
+        }
+        if (selector.positions().stream().noneMatch(Item.Position::off)) {
+            miss(selector.id(), "Positions", "There is no OFF position.",
+                    "Add OFF, or a shut-off that the pilot can reach.");
+        }
+        if (new HashSet<>(selector.ports()).size() != selector.ports().size()) {
+            block(selector.id(), "Ports", "Two ports have one name.", "Rename one.");
+        }
+    }
+
+    private void run(Item.Run run) {
+        run.points().forEach(p -> near(run.id(), "Points", p));
+        run.length().ifPresent(l -> {
+            if (!(l.si() >= 0 && l.si() <= FAR)) {
+                block(run.id(), "Length", "A length lies between nothing and 100 m.", "Measure it again.");
+            }
+        });
+        for (PortRef end : List.of(run.from(), run.to())) {
+            if (system.point(end).isEmpty()) {
+                block(run.id(), Problem.ENDS, "It ends at " + end + ", and there is no such port.",
+                        "Join it to a port that exists, or remove it.");
+            }
+        }
+        if (run.from().equals(run.to())) {
+            block(run.id(), Problem.ENDS, "Both its ends are at one port.", "Join one end elsewhere.");
+        }
+        var start = system.point(run.from());
+        var end = system.point(run.to());
+        if (run.length().isPresent() && start.isPresent() && end.isPresent() && run.length().get().si() >= 0) {
+            double shortest = new Item.Run(run.id(), run.name(), run.from(), run.to(), run.size(),
+                    java.util.Optional.empty(), run.points(), List.of()).lengthM(start.get(), end.get());
+            if (run.length().get().si() < shortest - 0.026) {
+                miss(run.id(), "Length", String.format(java.util.Locale.ROOT,
+                        "%s is shorter than the way between its ends, %.1f in.",
+                        run.length().get().quantity().text(), shortest / 0.0254),
+                        "Measure the line again, or the places of its ends.");
+            }
+        }
+    }
+
+    private void pump(Item.Pump pump) {
+        pump.off().ifPresent(r -> rated(pump.id(), r));
+        boolean falls = pump.curve().size() >= 2 && pump.curve().get(0).flow().si() >= 0;
+        for (Item.CurvePoint p : pump.curve()) {
+            pressure(pump.id(), "Curve", p.pressure());
+            falls &= p.flow().si() < 1;
+        }
+        for (int i = 1; i < pump.curve().size(); i++) {
+            falls &= pump.curve().get(i).flow().si() > pump.curve().get(i - 1).flow().si()
+                    && pump.curve().get(i).pressure().si() <= pump.curve().get(i - 1).pressure().si();
+        }
+        if (!falls) {
+            block(pump.id(), "Curve", "The curve needs two points or more, flow rising and pressure not.",
+                    "Give the dead-head pressure at no flow first, then rated points.");
+        }
+    }
+
+    private void ports() {
+        Map<PortRef, String> taken = new HashMap<>();
+        for (Item.Run run : system.runs()) {
+            for (PortRef end : List.of(run.from(), run.to())) {
+                String other = taken.putIfAbsent(end, run.name());
+                if (other != null) {
+                    block(run.id(), Problem.ENDS, "Port " + end + " already carries " + other + ".",
+                            "Put a tee there, or join it elsewhere.");
+                }
+            }
+        }
+        for (PortRef open : system.openPorts()) {
+            system.item(open.item()).ifPresent(i -> miss(i.id(), "Ports",
+                    "Nothing is joined to its " + open.port() + " port.", "Pick it and press A to add what follows."));
+        }
+    }
+
+    private void whole() {
+        long inlets = system.all(Item.EngineInlet.class).count();
+        if (inlets != 1) {
+            block("", "Engine inlet", inlets == 0 ? "There is no engine inlet." : "There are several engine inlets.",
+                    "A system feeds one engine inlet in this version.");
+        }
+        if (system.tanks().isEmpty()) {
+            miss("", "Tanks", "There is no tank yet.", "Pick the engine inlet and press A to lay out what feeds it.");
+        }
+    }
+
+    private void rated(String item, Rated rated) {
+        if (!(rated.flow().si() > 1e-8 && rated.flow().si() < 1)) {
+            block(item, "Rated flow", "A rated point needs a flow above zero.", "Give the flow the loss was taken at.");
+        }
+        pressure(item, "Rated loss", rated.loss());
+    }
+
+    private void near(String item, String field, Place place) {
+        Point3 p = place.point();
+        if (Math.abs(p.x()) > FAR || Math.abs(p.y()) > FAR || Math.abs(p.z()) > FAR) {
+            block(item, field, "It lies more than 100 m from the datum.", "Check the figures and their units.");
+        }
+    }
+
+    private void bore(String item, String field, Measured bore) {
+        if (!(bore.si() > 1e-4 && bore.si() < 0.2)) {
+            block(item, field, "A bore lies between 0.004 and 8 in.", "Measure it again.");
+        }
+    }
+
+    private void pressure(String item, String field, Measured m) {
+        if (!(m.si() >= 0 && m.si() < MOST_PRESSURE)) {
+            block(item, field, "It lies between nothing and 1,000 psi.", "Correct it.");
+        }
+    }
+
+    private void block(String item, String field, String message, String remedy) {
+        problems.add(new Problem(item, field, message, remedy, true));
+    }
+
+    private void miss(String item, String field, String message, String remedy) {
+        problems.add(new Problem(item, field, message, remedy, false));
+    }
+}

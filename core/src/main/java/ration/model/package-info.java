@@ -1,0 +1,13 @@
+/**
+ * What the user lays out: items with ports, and the runs that join them.
+ *
+ * <p>Everything here is as measured and as written: a {@link ration.model.Measured} keeps its unit and how it was
+ * measured, a {@link ration.model.Place} its station, butt line and water line. The sealed family {@link
+ * ration.model.Item} holds every kind of item; {@link ration.model.FuelSystem} is the whole, immutable, and knows what
+ * joins what. {@link ration.model.Validation} collects everything wrong or missing at once; a half-described system
+ * is a normal state here, not an error. Nothing in this package computes a flow.
+ *
+ * <p>Sizes of tube, hose and fittings are in {@link ration.model.LineSize} and {@link ration.model.Fitting} with
+ * their sources.
+ */
+package ration.model;

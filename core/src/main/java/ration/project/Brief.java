@@ -1,0 +1,195 @@
+package ration.project;
+
+import java.util.List;
+import ration.condition.Attitude;
+import ration.fluid.FuelGrade;
+import ration.model.Measured;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/**
+ * The job: engine and demand, the attitudes flown, fuel, and what it is judged by.
+ *
+ * @param engine      how the builder calls it
+ * @param delivery    what brings the fuel to the engine; decides the factor
+ * @param power       take-off power
+ * @param consumption specific consumption at take-off, full rich
+ * @param envelope    attitudes
+ * @param fuel        grade
+ * @param fuelTemperature of the fuel in the tanks
+ * @param lowFuel     what each tank holds above its unusable fuel in the low-fuel cases
+ * @param choices     basis and practice
+ */
+public record Brief(String engine, Delivery delivery, Measured power, Measured consumption, Envelope envelope,
+        FuelGrade fuel, Measured fuelTemperature, Measured lowFuel, Choices choices) {
+
+    /** What brings the fuel to the engine. */
+    public enum Delivery {
+        GRAVITY("Gravity", 1.50, "23.955(b)"), PUMP("Pump", 1.25, "23.955(c)");
+
+        private final String label;
+        private final double factor;
+        private final String paragraph;
+
+        Delivery(String label, double factor, String paragraph) {
+            this.label = label;
+            this.factor = factor;
+            this.paragraph = paragraph;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** Flow wanted over take-off consumption. */
+        public double factor() {
+            return factor;
+        }
+
+        public String paragraph() {
+            return paragraph;
+        }
+    }
+
+    /** Attitudes flown and parked, as angles. */
+    public record Envelope(Measured climb, Measured glide, Measured slip, Measured parked) {
+
+        /** Every preset, in the order of the buttons. */
+        public List<Attitude> attitudes() {
+            double slipDeg = degrees(slip);
+            return List.of(Attitude.ofDegrees(PARKED, degrees(parked), 0), Attitude.ofDegrees("Level", 0, 0),
+                    Attitude.ofDegrees("Climb", degrees(climb), 0), Attitude.ofDegrees("Glide", degrees(glide), 0),
+                    Attitude.ofDegrees("Slip left", 0, -slipDeg), Attitude.ofDegrees("Slip right", 0, slipDeg));
+        }
+
+        /** The presets with the engine at work. */
+        public List<Attitude> flown() {
+            return attitudes().stream().filter(a -> !a.name().equals(PARKED)).toList();
+        }
+
+        private static final String PARKED = "Parked";
+
+        private static double degrees(Measured angle) {
+            return Math.toDegrees(angle.si());
+        }
+    }
+
+    /** Written standard and practice the result is judged by. */
+    public record Choices(Basis basis, Friction friction) {
+    }
+
+    /** Which written standard is taken as the yardstick. All ask for the same flow; they differ in paragraphs. */
+    public enum Basis {
+        PART_23("14 CFR Part 23 before 2017, as a guide", "14 CFR "),
+        AC_90_89("AC 90-89 flight-test handbook", "AC 90-89, beside "),
+        CS_VLA("CS-VLA, as a guide", "CS-VLA, as ");
+
+        private final String label;
+        private final String prefix;
+
+        Basis(String label, String prefix) {
+            this.label = label;
+            this.prefix = prefix;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** How a requirement is cited under this basis. */
+        public String cite(Delivery delivery) {
+            return prefix + delivery.paragraph() + " (from memory)";
+        }
+    }
+
+    /** Which branch friction takes between laminar and turbulent. */
+    public enum Friction {
+        CONSERVATIVE("Turbulent branch", ration.network.FrictionLaw.CONSERVATIVE),
+        TEXTBOOK("Textbook blend", ration.network.FrictionLaw.TEXTBOOK);
+
+        private final String label;
+        private final ration.network.FrictionLaw law;
+
+        Friction(String label, ration.network.FrictionLaw law) {
+            this.label = label;
+            this.law = law;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public ration.network.FrictionLaw law() {
+            return law;
+        }
+    }
+
+    /** Fuel weight the demand is worked out with, kg/m3: the grade's at 15 C. */
+    public double demandDensity() {
+        return fuel.density(288.15);
+    }
+
+    /** Take-off demand, m3/s: power x specific consumption / fuel weight (AC 90-89, from memory). */
+    public double demand() {
+        return power.si() * consumption.si() / demandDensity();
+    }
+
+    /** Flow wanted, m3/s. */
+    public double needed() {
+        return demand() * delivery.factor();
+    }
+
+    public double fuelKelvin() {
+        return fuelTemperature.si();
+    }
+
+    /** A usual starting point: 100 hp, gravity, avgas. */
+    public static Brief usual() {
+        return new Brief("", Delivery.GRAVITY, Measured.of(100, Unit.HORSEPOWER),
+                Measured.of(0.55, Unit.POUND_PER_HORSEPOWER_HOUR),
+                new Envelope(Measured.of(15, Unit.DEGREE), Measured.of(-6, Unit.DEGREE), Measured.of(6, Unit.DEGREE),
+                        Measured.of(0, Unit.DEGREE)),
+                FuelGrade.AVGAS_100LL, Measured.of(15, Unit.CELSIUS), Measured.of(1, Unit.GALLON),
+                new Choices(Basis.PART_23, Friction.CONSERVATIVE));
+    }
+
+    public Brief withEngine(String other) {
+        return new Brief(other, delivery, power, consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
+    }
+
+    public Brief withDelivery(Delivery other) {
+        return new Brief(engine, other, power, consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
+    }
+
+    public Brief withPower(Quantity q) {
+        return new Brief(engine, delivery, power.with(q), consumption, envelope, fuel, fuelTemperature, lowFuel,
+                choices);
+    }
+
+    public Brief withConsumption(Quantity q) {
+        return new Brief(engine, delivery, power, consumption.with(q), envelope, fuel, fuelTemperature, lowFuel,
+                choices);
+    }
+
+    public Brief withEnvelope(Envelope other) {
+        return new Brief(engine, delivery, power, consumption, other, fuel, fuelTemperature, lowFuel, choices);
+    }
+
+    public Brief withFuel(FuelGrade other) {
+        return new Brief(engine, delivery, power, consumption, envelope, other, fuelTemperature, lowFuel, choices);
+    }
+
+    public Brief withFuelTemperature(Quantity q) {
+        return new Brief(engine, delivery, power, consumption, envelope, fuel, fuelTemperature.with(q), lowFuel,
+                choices);
+    }
+
+    public Brief withLowFuel(Quantity q) {
+        return new Brief(engine, delivery, power, consumption, envelope, fuel, fuelTemperature, lowFuel.with(q),
+                choices);
+    }
+
+    public Brief withChoices(Choices other) {
+        return new Brief(engine, delivery, power, consumption, envelope, fuel, fuelTemperature, lowFuel, other);
+    }
+}

@@ -1,0 +1,8 @@
+/**
+ * The document: what the builder said about engine, envelope and fuel, and the system laid out.
+ *
+ * <p>{@link ration.project.Project} is immutable; an {@link ration.project.Edit} is a name and a function from one
+ * project to the next. Layout edits that touch several items at once (insert into a run, branch, remove and join
+ * again) are in {@link ration.project.LayoutEdits}.
+ */
+package ration.project;
