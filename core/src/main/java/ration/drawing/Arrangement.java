@@ -1,0 +1,403 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.condition.Attitude;
+import ration.drawing.Mark.Spot;
+import ration.geometry.ApparentGravity;
+import ration.geometry.Point2;
+import ration.geometry.Point3;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.PortRef;
+
+/** Where everything stands: true heights, and an order from tanks to engine across. */
+final class Arrangement {
+
+    static final double RULER = 46;
+    static final double SELECTOR_RADIUS = 18;
+    private static final double BAY = 226;
+    private static final double USUAL_SCALE = 8 / 0.0254;
+
+    /** Which side of a symbol a port is on. */
+    enum Side { LEFT, RIGHT, TOP, BOTTOM }
+
+    private final SchematicSubject subject;
+    private final SchematicView view;
+    private final FuelSystem system;
+    private final ApparentGravity gravity;
+    private final Point3 reference;
+    private final Map<String, Double> centres = new LinkedHashMap<>();
+    private final Map<PortRef, Side> sides = new HashMap<>();
+    private double scale;
+    private double zeroY;
+    private double firewallX;
+
+    Arrangement(SchematicSubject subject, SchematicView view) {
+        this.subject = subject;
+        this.view = view;
+        this.system = subject.system();
+        this.gravity = subject.condition().attitude().gravity();
+        this.reference = system.inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
+        fitHeights();
+        placeAcross();
+        assignSides();
+    }
+
+    // heights
+
+    private void fitHeights() {
+        double low = -0.1;
+        double high = 0.2;
+        List<Attitude> all = new ArrayList<>(subject.presets());
+        all.add(subject.condition().attitude());
+        for (Attitude a : all) {
+            for (Point3 p : everyPoint()) {
+                double h = a.gravity().height(p.minus(reference));
+                low = Math.min(low, h);
+                high = Math.max(high, h);
+            }
+        }
+        double room = view.height() - 96;
+        double fit = Math.min(2 * USUAL_SCALE, room / (high - low));
+        scale = fit * view.zoom();
+        double spare = view.height() - fit * (high - low);
+        double fittedZero = spare * 0.42 + fit * high;
+        zeroY = view.height() / 2 + (fittedZero - view.height() / 2) * view.zoom() + view.panY();
+    }
+
+    private List<Point3> everyPoint() {
+        List<Point3> points = new ArrayList<>();
+        for (Item item : system.items()) {
+            if (item instanceof Item.Tank tank) {
+                for (Point2 p : section(tank)) {
+                    points.add(new Point3(p.x(), sectionButtLine(tank), p.z()));
+                }
+                tank.vent().map(Place::point).ifPresent(points::add);
+            } else if (item instanceof Item.Fitted fitted) {
+                points.add(fitted.place().point());
+            } else if (item instanceof Item.Run run) {
+                run.points().forEach(p -> points.add(p.point()));
+            }
+        }
+        return points;
+    }
+
+    static List<Point2> section(Item.Tank tank) {
+        return tank.shape().section();
+    }
+
+    static double sectionButtLine(Item.Tank tank) {
+        return tank.outlets().isEmpty() ? (tank.shape().left() + tank.shape().right()) / 2
+                : tank.outlets().get(0).place().point().y();
+    }
+
+    double scale() {
+        return scale;
+    }
+
+    /** y of a height over the engine inlet, m. */
+    double y(double height) {
+        return zeroY - height * scale;
+    }
+
+    double heightAt(double y) {
+        return (zeroY - y) / scale;
+    }
+
+    /** Height over the engine inlet, m, of a point in aircraft axes. */
+    double height(Point3 p) {
+        return gravity.height(p.minus(reference));
+    }
+
+    double y(Point3 p) {
+        return y(height(p));
+    }
+
+    /** Height of the engine inlet over the datum along up, m. */
+    double referenceHeight() {
+        return gravity.height(reference);
+    }
+
+    // across
+
+    private void placeAcross() {
+        Optional<Firewall> wall = system.firewall();
+        List<Item.Fitted> order = inOrder();
+        List<Item.Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
+                .filter(i -> !(i instanceof Item.EngineInlet)).toList();
+        List<Item.Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
+                .filter(i -> !(i instanceof Item.EngineInlet)).toList();
+        double right = view.width() - RULER;
+        firewallX = right - BAY - 88 * bay.size();
+        double engineX = right - 109;
+        spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
+        double first = RULER + Math.min(292, (firewallX - RULER) * 0.54);
+        spread(cabin, first, firewallX - 84);
+        system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
+        firewallX = zoomX(firewallX);
+        placeTanks(zoomX(first));
+        subject.shifts().forEach((id, shift) -> centres.computeIfPresent(id, (k, x) -> x + shift * view.zoom()));
+    }
+
+    private void spread(List<Item.Fitted> items, double from, double to) {
+        for (int i = 0; i < items.size(); i++) {
+            double x = items.size() == 1 ? from : from + (to - from) * i / (items.size() - 1);
+            centres.put(items.get(i).id(), zoomX(x));
+        }
+    }
+
+    private double zoomX(double x) {
+        return view.width() / 2 + (x - view.width() / 2) * view.zoom() + view.panX();
+    }
+
+    private double engineSide(Item.Fitted item, Firewall wall) {
+        double engine = reference.x() - wall.station().si();
+        return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
+    }
+
+    /** Items from tanks to engine: by the longest way of runs that leads to them. */
+    private List<Item.Fitted> inOrder() {
+        Map<String, Integer> rank = new HashMap<>();
+        system.items().forEach(i -> rank.put(i.id(), 0));
+        for (int round = 0; round < system.items().size(); round++) {
+            for (Item.Run run : system.runs()) {
+                Integer from = rank.get(run.from().item());
+                Integer to = rank.get(run.to().item());
+                if (from != null && to != null && to < from + 1) {
+                    rank.put(run.to().item(), from + 1);
+                }
+            }
+        }
+        return system.all(Item.Fitted.class)
+                .sorted(Comparator.comparing((Item.Fitted i) -> rank.get(i.id()))).toList();
+    }
+
+    /** The highest tank stands straight over the port it feeds; lower ones step to the left. */
+    private void placeTanks(double firstX) {
+        List<Item.Tank> tanks = new ArrayList<>(system.tanks());
+        tanks.sort(Comparator.comparingDouble((Item.Tank t) -> -outletHeightLevel(t)));
+        List<double[]> taken = new ArrayList<>();
+        int step = 0;
+        for (Item.Tank tank : tanks) {
+            double over = fedItem(tank).map(centres::get).orElse(firstX);
+            double x = over - 98 * view.zoom() * step;
+            double[] box = extent(tank, x);
+            for (double[] other : taken) {
+                if (box[0] < other[1] + 16 && other[0] < box[1] + 16 && box[2] < other[3] + 10
+                        && other[2] < box[3] + 10) {
+                    x -= box[1] + 24 - other[0];
+                    box = extent(tank, x);
+                }
+            }
+            double spill = RULER + 14 - box[0];
+            if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
+                x += spill;
+                box = extent(tank, x);
+            }
+            taken.add(box);
+            centres.put(tank.id(), x);
+            step++;
+        }
+    }
+
+    private double outletHeightLevel(Item.Tank tank) {
+        return tank.outlets().isEmpty() ? 0 : tank.outlets().get(0).place().point().z();
+    }
+
+    private Optional<String> fedItem(Item.Tank tank) {
+        return tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
+                .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
+                .filter(centres::containsKey).findFirst();
+    }
+
+    /** Left, right, top, bottom of a tank over every preset, so that tilting moves no tank sideways. */
+    private double[] extent(Item.Tank tank, double outletX) {
+        double[] box = {Double.MAX_VALUE, -Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE};
+        List<Attitude> all = new ArrayList<>(subject.presets());
+        all.add(subject.condition().attitude());
+        Point3 origin = outletPoint(tank);
+        for (Attitude a : all) {
+            for (Point2 p : section(tank)) {
+                Point3 at = new Point3(p.x(), sectionButtLine(tank), p.z());
+                double x = outletX - aft(a, at.minus(origin)) * scale;
+                double y = zeroY - a.gravity().height(at.minus(reference)) * scale;
+                box[0] = Math.min(box[0], x);
+                box[1] = Math.max(box[1], x);
+                box[2] = Math.min(box[2], y);
+                box[3] = Math.max(box[3], y);
+            }
+        }
+        return box;
+    }
+
+    private static Point3 outletPoint(Item.Tank tank) {
+        if (tank.outlets().isEmpty()) {
+            Point2 p = tank.shape().section().get(0);
+            return new Point3(p.x(), sectionButtLine(tank), p.z());
+        }
+        return tank.outlets().get(0).place().point();
+    }
+
+    /** How far aft a displacement leads, seen level, m. */
+    private static double aft(Attitude a, Point3 d) {
+        return d.x() * Math.cos(a.pitchRad()) + d.z() * Math.sin(a.pitchRad());
+    }
+
+    /** Where a point of a tank is drawn; nose to the right. */
+    Spot inTank(Item.Tank tank, Point3 p) {
+        Point3 origin = outletPoint(tank);
+        return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * scale, y(p));
+    }
+
+    double firewallX() {
+        return firewallX;
+    }
+
+    boolean placed(String item) {
+        return centres.containsKey(item);
+    }
+
+    /** Centre of an item's symbol; for a tank its first outlet. */
+    Spot centre(Item item) {
+        if (item instanceof Item.Tank tank) {
+            return inTank(tank, outletPoint(tank));
+        }
+        Item.Fitted fitted = (Item.Fitted) item;
+        return new Spot(centres.get(item.id()), y(fitted.place().point()));
+    }
+
+    // ports
+
+    private void assignSides() {
+        for (Item item : system.items()) {
+            if (item instanceof Item.Selector selector) {
+                int others = 0;
+                for (String inlet : selector.inlets()) {
+                    PortRef ref = new PortRef(selector.id(), inlet);
+                    Optional<Double> source = otherEnd(ref).map(centres::get);
+                    boolean above = source.isPresent()
+                            && Math.abs(source.get() - centres.get(selector.id())) < 1
+                            && selector.inlets().stream().noneMatch(
+                                    i -> sides.get(new PortRef(selector.id(), i)) == Side.TOP);
+                    sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
+                }
+                sides.put(new PortRef(selector.id(), Item.OUT), Side.RIGHT);
+            } else if (item instanceof Item.Tee tee) {
+                sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
+                sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
+                PortRef branch = new PortRef(tee.id(), Item.Tee.BRANCH);
+                boolean up = otherEnd(branch).flatMap(system::item).map(i -> centre(i).y() <= centre(tee).y())
+                        .orElse(true);
+                sides.put(branch, up ? Side.TOP : Side.BOTTOM);
+            }
+        }
+    }
+
+    private Optional<String> otherEnd(PortRef port) {
+        return system.runAt(port).map(r -> r.from().equals(port) ? r.to().item() : r.from().item())
+                .filter(centres::containsKey);
+    }
+
+    Side side(PortRef port) {
+        if (system.item(port.item()).filter(Item.Tank.class::isInstance).isPresent()) {
+            return Side.BOTTOM;
+        }
+        return sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
+    }
+
+    /** Where a port is drawn, on the edge of its symbol. */
+    Optional<Spot> port(PortRef port) {
+        Optional<Item> item = system.item(port.item()).filter(i -> centres.containsKey(i.id()));
+        if (item.isEmpty() || !item.get().ports().contains(port.port())) {
+            return Optional.empty();
+        }
+        if (item.get() instanceof Item.Tank tank) {
+            return tank.outlet(port.port()).map(o -> inTank(tank, o.place().point()));
+        }
+        Spot c = centre(item.get());
+        double dx = Symbols.halfWidth(item.get());
+        double dy = Symbols.halfHeight(item.get());
+        return Optional.of(switch (side(port)) {
+            case LEFT -> new Spot(c.x() - dx, c.y());
+            case RIGHT -> new Spot(c.x() + dx, c.y());
+            case TOP -> new Spot(c.x(), c.y() - dy);
+            case BOTTOM -> new Spot(c.x(), c.y() + dy);
+        });
+    }
+
+    /** Corners of a run, orthogonal: drop first then level, or level then rise; measured points at their heights. */
+    List<Spot> way(Item.Run run) {
+        Optional<Spot> start = port(run.from());
+        Optional<Spot> end = port(run.to());
+        if (start.isEmpty() || end.isEmpty()) {
+            return List.of();
+        }
+        boolean startUpright = upright(run.from());
+        boolean endUpright = upright(run.to());
+        List<Double> levels = new ArrayList<>();
+        levels.add(start.get().y());
+        run.points().forEach(p -> levels.add(y(p.point())));
+        levels.add(end.get().y());
+        List<Spot> spots = new ArrayList<>();
+        spots.add(start.get());
+        double x0 = start.get().x();
+        double x1 = end.get().x();
+        int changes = levels.size() - 1;
+        for (int i = 1; i <= changes; i++) {
+            boolean last = i == changes;
+            boolean falls = levels.get(i) > levels.get(i - 1);
+            double along = changes == 1 ? (falls ? 0.62 : 0.5) : (i - 0.5) / changes;
+            double turn = x0 + (x1 - x0) * along;
+            if (i == 1 && startUpright) {
+                turn = x0;
+            } else if (last && endUpright) {
+                turn = x1;
+            } else if (last && !falls) {
+                turn = x1 - Math.min(38, Math.abs(x1 - x0) / 2) * Math.signum(x1 - x0);
+            }
+            spots.add(new Spot(turn, levels.get(i - 1)));
+            spots.add(new Spot(turn, levels.get(i)));
+        }
+        spots.add(end.get());
+        return tidy(spots);
+    }
+
+    private boolean upright(PortRef port) {
+        Side side = side(port);
+        return side == Side.TOP || side == Side.BOTTOM;
+    }
+
+    /** Without doubled spots and corners that are none. */
+    private static List<Spot> tidy(List<Spot> spots) {
+        List<Spot> out = new ArrayList<>();
+        for (Spot s : spots) {
+            if (!out.isEmpty() && near(out.get(out.size() - 1), s)) {
+                continue;
+            }
+            int n = out.size();
+            if (n >= 2 && straight(out.get(n - 2), out.get(n - 1), s)) {
+                out.set(n - 1, s);
+            } else {
+                out.add(s);
+            }
+        }
+        return out;
+    }
+
+    private static boolean near(Spot a, Spot b) {
+        return Math.abs(a.x() - b.x()) < 0.5 && Math.abs(a.y() - b.y()) < 0.5;
+    }
+
+    private static boolean straight(Spot a, Spot b, Spot c) {
+        return Math.abs(a.x() - b.x()) < 0.5 && Math.abs(b.x() - c.x()) < 0.5
+                || Math.abs(a.y() - b.y()) < 0.5 && Math.abs(b.y() - c.y()) < 0.5;
+    }
+}

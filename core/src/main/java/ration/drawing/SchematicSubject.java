@@ -1,0 +1,30 @@
+package ration.drawing;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.assess.CaseAnswer;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.model.FuelSystem;
+import ration.quantity.UnitSystem;
+
+/**
+ * What is drawn.
+ *
+ * @param system    the layout
+ * @param presets   attitudes the range of heights must cover, so that tilting never changes the scale
+ * @param condition the case looked at
+ * @param answer    its answer; empty while nothing can be computed
+ * @param picked    id of the picked item, or empty
+ * @param shifts    sideways shifts the user gave, pixels by item id
+ * @param units     for figures
+ */
+public record SchematicSubject(FuelSystem system, List<Attitude> presets, Condition condition,
+        Optional<CaseAnswer> answer, String picked, Map<String, Double> shifts, UnitSystem units) {
+
+    public SchematicSubject {
+        presets = List.copyOf(presets);
+        shifts = Map.copyOf(shifts);
+    }
+}

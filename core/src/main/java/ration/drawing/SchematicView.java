@@ -1,0 +1,23 @@
+package ration.drawing;
+
+/**
+ * How the drawing is looked at.
+ *
+ * @param width  pixels
+ * @param height pixels
+ * @param zoom   1 fits every preset attitude
+ * @param panX   pixels
+ * @param panY   pixels
+ * @param layers which optional layers are drawn
+ */
+public record SchematicView(double width, double height, double zoom, double panX, double panY, Layers layers) {
+
+    /** Optional layers. */
+    public record Layers(boolean headLine, boolean vents, boolean drains) {
+        public static final Layers ALL = new Layers(true, true, true);
+    }
+
+    public static SchematicView of(double width, double height) {
+        return new SchematicView(width, height, 1, 0, 0, Layers.ALL);
+    }
+}

@@ -1,0 +1,181 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import ration.condition.Condition;
+import ration.drawing.Mark.Box;
+import ration.drawing.Mark.Disc;
+import ration.drawing.Mark.Path;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.model.Item;
+import ration.model.PortRef;
+
+/** The symbol of each kind of item, round its centre; flow runs left to right. */
+final class Symbols {
+
+    private static final Pen OUTLINE = Pen.of(Ink.INK, 2);
+    private static final Pen NO_PEN = Pen.of(Ink.NONE, 0);
+
+    private Symbols() {
+    }
+
+    static double halfWidth(Item item) {
+        if (item instanceof Item.Selector) {
+            return 18;
+        }
+        if (item instanceof Item.Strainer) {
+            return 21;
+        }
+        if (item instanceof Item.EngineInlet) {
+            return 31;
+        }
+        if (item instanceof Item.Pump) {
+            return 15;
+        }
+        return item instanceof Item.Tee ? 4 : 12;
+    }
+
+    static double halfHeight(Item item) {
+        if (item instanceof Item.Strainer) {
+            return 8;
+        }
+        return item instanceof Item.EngineInlet ? 20 : item instanceof Item.CheckValve || item instanceof Item.Orifice
+                ? 9 : halfWidth(item);
+    }
+
+    /** How far below its centre a symbol reaches. */
+    static double depth(Item item) {
+        return item instanceof Item.Strainer ? 50 : item instanceof Item.EngineInlet ? 26
+                : item instanceof Item.Pump ? 22 : halfHeight(item);
+    }
+
+    static List<Mark> of(Item item, Spot c, Condition condition, Arrangement arrangement) {
+        if (item instanceof Item.Selector selector) {
+            return selector(selector, c, condition, arrangement);
+        }
+        if (item instanceof Item.ShutOff valve) {
+            boolean shut = condition.shutValves().contains(valve.id());
+            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE),
+                    shut ? line(c.x(), c.y() - 11, c.x(), c.y() + 11, 5) : line(c.x() - 8, c.y(), c.x() + 8, c.y(), 3));
+        }
+        if (item instanceof Item.Strainer strainer) {
+            return strainer(strainer, c);
+        }
+        if (item instanceof Item.CheckValve) {
+            return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
+                    line(c.x() - 4, c.y() - 8, c.x() - 4, c.y() + 8, 1.6), new Disc(new Spot(c.x() + 3, c.y()), 4.5,
+                            Ink.INK, NO_PEN));
+        }
+        if (item instanceof Item.Orifice) {
+            return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
+                    line(c.x(), c.y() - 9, c.x(), c.y() - 3, 3), line(c.x(), c.y() + 3, c.x(), c.y() + 9, 3));
+        }
+        if (item instanceof Item.Pump pump) {
+            return pump(pump, c, !condition.stopped().contains(pump.id()));
+        }
+        if (item instanceof Item.Tee) {
+            return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
+        }
+        return item instanceof Item.EngineInlet ? carburettor(c) : List.of();
+    }
+
+    private static List<Mark> selector(Item.Selector selector, Spot c, Condition condition, Arrangement arrangement) {
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Disc(c, 18, Ink.PANEL, OUTLINE));
+        String chosen = condition.positions().getOrDefault(selector.id(), selector.positions().isEmpty() ? ""
+                : selector.positions().get(0).name());
+        List<List<String>> joins = selector.position(chosen).map(Item.Position::joins).orElse(List.of());
+        Set<String> open = new java.util.HashSet<>();
+        joins.forEach(open::addAll);
+        Spot beak = new Spot(c.x(), c.y() + 11);
+        for (String port : selector.ports()) {
+            Spot at = arrangement.port(new PortRef(selector.id(), port)).orElse(c);
+            if (open.contains(port)) {
+                marks.add(new Path(List.of(toward(c, at, 17), c), false, Ink.NONE, Pen.of(Ink.FUEL, 6), 0));
+                beak = port.equals(Item.OUT) ? beak : toward(c, at, 12);
+            } else {
+                boolean sideways = Math.abs(at.x() - c.x()) > 1;
+                Spot m = toward(c, at, 15.5);
+                marks.add(sideways ? line(m.x(), m.y() - 7, m.x(), m.y() + 7, 3.5)
+                        : line(m.x() - 7, m.y(), m.x() + 7, m.y(), 3.5));
+            }
+        }
+        marks.add(new Disc(c, 6, Ink.INK, NO_PEN));
+        double nx = (beak.y() - c.y()) / 12 * 5;
+        double ny = -(beak.x() - c.x()) / 12 * 5;
+        marks.add(new Path(List.of(beak, new Spot(c.x() + nx, c.y() + ny), new Spot(c.x() - nx, c.y() - ny)), true,
+                Ink.INK, NO_PEN, 0));
+        return marks;
+    }
+
+    private static Spot toward(Spot from, Spot to, double distance) {
+        double d = Math.hypot(to.x() - from.x(), to.y() - from.y());
+        return d == 0 ? from : new Spot(from.x() + (to.x() - from.x()) / d * distance,
+                from.y() + (to.y() - from.y()) / d * distance);
+    }
+
+    private static List<Mark> strainer(Item.Strainer strainer, Spot c) {
+        List<Mark> marks = new ArrayList<>();
+        double x = c.x();
+        double y = c.y() + 8;
+        marks.add(new Path(List.of(new Spot(x - 15, y), new Spot(x + 15, y), new Spot(x + 15, y + 14),
+                new Spot(x + 10, y + 22), new Spot(x - 10, y + 22), new Spot(x - 15, y + 14)), true, Ink.FUEL_TINT,
+                OUTLINE, 4));
+        marks.add(new Path(List.of(new Spot(x - 8, y), new Spot(x - 8, y + 12), new Spot(x + 8, y + 12),
+                new Spot(x + 8, y)), false, Ink.NONE, Pen.of(Ink.INK, 1.4, 2.0, 2.0), 0));
+        marks.add(new Box(x - 21, c.y() - 8, 42, 16, 2, Ink.PANEL, OUTLINE));
+        if (strainer.drain()) {
+            marks.addAll(drain(new Spot(x, y + 23)));
+        }
+        return marks;
+    }
+
+    /** A teal stub with a solid head, downwards from a spot. */
+    static List<Mark> drain(Spot top) {
+        double y = top.y();
+        return List.of(new Path(List.of(top, new Spot(top.x(), y + 14)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
+                new Path(List.of(new Spot(top.x() - 5, y + 12), new Spot(top.x() + 5, y + 12),
+                        new Spot(top.x(), y + 21)), true, Ink.TEAL, NO_PEN, 0));
+    }
+
+    private static List<Mark> pump(Item.Pump pump, Spot c, boolean running) {
+        List<Mark> marks = new ArrayList<>();
+        if (pump.drive() == Item.Drive.ELECTRIC) {
+            marks.add(line(c.x() - 5, c.y() - 14, c.x() - 5, c.y() - 22, 2));
+            marks.add(line(c.x() + 5, c.y() - 14, c.x() + 5, c.y() - 22, 2));
+        } else {
+            marks.add(new Box(c.x() - 6, c.y() + 14, 12, 8, 0, Ink.INK, NO_PEN));
+        }
+        marks.add(new Disc(c, 15, Ink.PANEL, OUTLINE));
+        marks.add(new Path(List.of(new Spot(c.x() - 6, c.y() - 9), new Spot(c.x() + 10, c.y()),
+                new Spot(c.x() - 6, c.y() + 9)), true, running ? Ink.FUEL : Ink.PANEL,
+                Pen.of(running ? Ink.FUEL : Ink.INK, 1.6), 0));
+        return marks;
+    }
+
+    private static List<Mark> carburettor(Spot c) {
+        double x = c.x();
+        double y = c.y();
+        return List.of(
+                line(x + 5, y - 14, x + 5, y - 34, 2), line(x + 23, y - 14, x + 23, y - 34, 2),
+                line(x + 14, y - 22, x + 14, y - 38, 1.6),
+                new Path(List.of(new Spot(x + 10, y - 33), new Spot(x + 14, y - 39), new Spot(x + 18, y - 33)), false,
+                        Ink.NONE, Pen.of(Ink.SOFT, 1.6), 0),
+                new Box(x - 31, y - 14, 62, 40, 4, Ink.PANEL, OUTLINE),
+                new Box(x - 30, y + 6, 60, 19, 3, Ink.FUEL_TINT, NO_PEN),
+                line(x - 30, y + 6, x + 30, y + 6, 1.6, Ink.FUEL),
+                line(x - 25, y - 4, x - 10, y + 3, 1.6),
+                new Disc(new Spot(x - 25, y - 4), 2.6, Ink.INK, NO_PEN),
+                new Box(x - 14, y + 1, 22, 9, 4.5, Ink.PANEL, Pen.of(Ink.INK, 1.6)));
+    }
+
+    private static Mark line(double x1, double y1, double x2, double y2, double width) {
+        return line(x1, y1, x2, y2, width, Ink.INK);
+    }
+
+    private static Mark line(double x1, double y1, double x2, double y2, double width, Ink ink) {
+        return new Path(List.of(new Spot(x1, y1), new Spot(x2, y2)), false, Ink.NONE, Pen.of(ink, width), 0);
+    }
+}

@@ -1,0 +1,267 @@
+package ration.project;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/**
+ * Edits that touch several items at once. Each gives the new system and the item to pick next, and keeps whatever was
+ * joined joined.
+ */
+public final class LayoutEdits {
+
+    private static final LineSize USUAL = LineSize.parse("3/8 x 0.035 tube");
+    private static final double INCH = 0.0254;
+
+    private LayoutEdits() {
+    }
+
+    /** A new system and what to pick in it. */
+    public record Outcome(FuelSystem system, String picked) {
+    }
+
+    /** Where something can be added, in words for the chooser. */
+    public enum Spot { IN_RUN, DOWNSTREAM, UPSTREAM, BRANCH }
+
+    /** What A does at an item: follow it, insert in a run, or feed it where it still needs feeding. */
+    public static Optional<Spot> addingAt(FuelSystem system, String picked) {
+        Optional<Item> item = system.item(picked);
+        if (item.isEmpty()) {
+            return Optional.empty();
+        }
+        if (item.get() instanceof Item.Run) {
+            return Optional.of(Spot.IN_RUN);
+        }
+        if (item.get() instanceof Item.EngineInlet) {
+            return Optional.of(Spot.UPSTREAM);
+        }
+        return Optional.of(freeInlet(system, item.get()).isPresent() && !outletFree(system, item.get())
+                ? Spot.UPSTREAM : Spot.DOWNSTREAM);
+    }
+
+    private static boolean outletFree(FuelSystem system, Item item) {
+        return outlet(item).filter(p -> system.runAt(p).isEmpty()).isPresent();
+    }
+
+    private static Optional<PortRef> outlet(Item item) {
+        if (item instanceof Item.Tank tank) {
+            return tank.outlets().stream().findFirst().map(o -> new PortRef(tank.id(), o.name()));
+        }
+        return item.ports().contains(Item.OUT) ? Optional.of(new PortRef(item.id(), Item.OUT)) : Optional.empty();
+    }
+
+    private static Optional<PortRef> freeInlet(FuelSystem system, Item item) {
+        if (item instanceof Item.Tank) {
+            return Optional.empty();
+        }
+        return item.ports().stream().filter(p -> !p.equals(Item.OUT)).map(p -> new PortRef(item.id(), p))
+                .filter(p -> system.runAt(p).isEmpty()).findFirst();
+    }
+
+    /** What may be added at a spot. */
+    public static List<NewItem> offers(FuelSystem system, String picked, Spot spot) {
+        List<NewItem> offers = new ArrayList<>(List.of(NewItem.values()));
+        boolean occupied = system.item(picked).map(i -> i instanceof Item.EngineInlet
+                && system.runAt(new PortRef(i.id(), Item.IN)).isPresent()).orElse(false);
+        if (spot == Spot.IN_RUN || spot == Spot.DOWNSTREAM || spot == Spot.UPSTREAM && occupied) {
+            offers.remove(NewItem.TANK);
+        }
+        if (spot == Spot.BRANCH) {
+            offers.remove(NewItem.TEE);
+            offers.remove(NewItem.TANK);
+            offers.add(0, NewItem.TANK);
+        } else if (spot == Spot.UPSTREAM && !occupied) {
+            offers.remove(NewItem.TANK);
+            offers.add(0, NewItem.TANK);
+        }
+        return offers;
+    }
+
+    /** Adds at a spot. */
+    public static Optional<Outcome> add(FuelSystem system, String picked, Spot spot, NewItem kind) {
+        Optional<Item> item = system.item(picked);
+        if (item.isEmpty()) {
+            return Optional.empty();
+        }
+        return switch (spot) {
+            case IN_RUN -> item.filter(Item.Run.class::isInstance).flatMap(r -> insert(system, (Item.Run) r, kind));
+            case BRANCH -> item.filter(Item.Run.class::isInstance).flatMap(r -> branch(system, (Item.Run) r, kind));
+            case DOWNSTREAM -> follow(system, item.get(), kind);
+            case UPSTREAM -> feed(system, item.get(), kind);
+        };
+    }
+
+    private static Optional<Outcome> follow(FuelSystem system, Item item, NewItem kind) {
+        Optional<PortRef> out = outlet(item);
+        if (out.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Item.Run> run = system.runAt(out.get());
+        if (run.isPresent()) {
+            return insert(system, run.get(), kind);
+        }
+        Point3 at = system.point(out.get()).orElse(new Point3(0, 0, 0)).plus(new Point3(-6 * INCH, 0, -4 * INCH));
+        Item added = kind.make(system, at);
+        return Optional.of(joined(system.plus(added), out.get(), inlet(added), added));
+    }
+
+    private static Optional<Outcome> feed(FuelSystem system, Item item, NewItem kind) {
+        Optional<PortRef> free = freeInlet(system, item);
+        if (free.isEmpty()) {
+            return system.runAt(new PortRef(item.id(), Item.IN)).flatMap(r -> insert(system, r, kind));
+        }
+        Point3 at = system.point(free.get()).orElse(new Point3(0, 0, 0))
+                .plus(new Point3(8 * INCH, 0, kind == NewItem.TANK ? 24 * INCH : 4 * INCH));
+        Item added = kind.make(system, at);
+        PortRef from = outlet(added).orElseThrow();
+        return Optional.of(joined(system.plus(added), from, free.get(), added));
+    }
+
+    private static Outcome joined(FuelSystem system, PortRef from, PortRef to, Item pick) {
+        Item.Run run = new Item.Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
+                List.of());
+        return new Outcome(system.plus(run), pick.id());
+    }
+
+    private static PortRef inlet(Item item) {
+        String port = item.ports().stream().filter(p -> !p.equals(Item.OUT)).findFirst().orElse(Item.IN);
+        return new PortRef(item.id(), port);
+    }
+
+    /** Splits a run at half its length and puts the item there. */
+    private static Optional<Outcome> insert(FuelSystem system, Item.Run run, NewItem kind) {
+        if (kind == NewItem.TANK) {
+            return Optional.empty();
+        }
+        Point3 start = system.point(run.from()).orElse(new Point3(0, 0, 0));
+        Point3 end = system.point(run.to()).orElse(start);
+        int half = run.points().size() / 2;
+        Point3 at = run.points().isEmpty() ? start.toward(end, 0.5)
+                : start.toward(run.points().get(half).point(), 0.5);
+        Item added = kind.make(system, at);
+        double length = run.lengthM(start, end);
+        Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
+        Measured first = halfLength(length, unit);
+        Item.Run before = new Item.Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
+                List.of(), run.fittings());
+        FuelSystem split = system.replace(before).plus(added);
+        Item.Run after = new Item.Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
+                run.to(), run.size(), Optional.of(first), run.points(), List.of());
+        return Optional.of(new Outcome(split.plus(after), added.id()));
+    }
+
+    private static Measured halfLength(double metres, Unit unit) {
+        return new Measured(Quantity.of(Math.round(unit.fromSi(metres / 2) * 100) / 100.0, unit), "estimate");
+    }
+
+    private static Optional<Outcome> branch(FuelSystem system, Item.Run run, NewItem kind) {
+        Optional<Outcome> tee = insert(system, run, NewItem.TEE);
+        if (tee.isEmpty() || kind == NewItem.TEE) {
+            return tee;
+        }
+        FuelSystem with = tee.get().system();
+        PortRef branch = new PortRef(tee.get().picked(), Item.Tee.BRANCH);
+        Point3 at = with.point(branch).orElse(new Point3(0, 0, 0))
+                .plus(new Point3(10 * INCH, 0, kind == NewItem.TANK ? 20 * INCH : -6 * INCH));
+        Item added = kind.make(with, at);
+        FuelSystem more = with.plus(added);
+        return Optional.of(added instanceof Item.Tank ? joined(more, outlet(added).orElseThrow(), branch, added)
+                : joined(more, branch, inlet(added), added));
+    }
+
+    /**
+     * Removes an item. Where exactly two lines met at it they become one, with both lengths; otherwise its lines go
+     * with it.
+     */
+    public static Optional<Outcome> remove(FuelSystem system, String id) {
+        Optional<Item> item = system.item(id);
+        if (item.isEmpty() || item.get() instanceof Item.EngineInlet) {
+            return Optional.empty();
+        }
+        if (item.get() instanceof Item.Run run) {
+            return Optional.of(new Outcome(system.minus(id), run.from().item()));
+        }
+        List<Item.Run> lines = system.runs().stream()
+                .filter(r -> r.from().item().equals(id) || r.to().item().equals(id)).toList();
+        List<Item.Run> in = lines.stream().filter(r -> r.to().item().equals(id)).toList();
+        List<Item.Run> out = lines.stream().filter(r -> r.from().item().equals(id)).toList();
+        if (in.size() == 1 && out.size() == 1 && !(item.get() instanceof Item.Tank)) {
+            Item.Run a = in.get(0);
+            Item.Run b = out.get(0);
+            List<Place> points = new ArrayList<>(a.points());
+            points.addAll(b.points());
+            List<ration.model.Fitting> fittings = new ArrayList<>(a.fittings());
+            fittings.addAll(b.fittings());
+            Item.Run one = new Item.Run(a.id(), a.name(), a.from(), b.to(), a.size(), sum(system, a, b), points,
+                    fittings);
+            return Optional.of(new Outcome(system.minus(id, b.id()).replace(one), one.id()));
+        }
+        String[] gone = new String[lines.size() + 1];
+        for (int i = 0; i < lines.size(); i++) {
+            gone[i] = lines.get(i).id();
+        }
+        gone[lines.size()] = id;
+        String next = lines.isEmpty() ? "" : lines.get(0).from().item().equals(id) ? lines.get(0).to().item()
+                : lines.get(0).from().item();
+        return Optional.of(new Outcome(system.minus(gone), next));
+    }
+
+    private static Optional<Measured> sum(FuelSystem system, Item.Run a, Item.Run b) {
+        double total = 0;
+        for (Item.Run r : List.of(a, b)) {
+            Point3 start = system.point(r.from()).orElse(new Point3(0, 0, 0));
+            total += r.lengthM(start, system.point(r.to()).orElse(start));
+        }
+        Unit unit = a.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
+        String by = a.length().map(Measured::by).orElse("estimate");
+        return Optional.of(new Measured(Quantity.of(Math.round(unit.fromSi(total) * 100) / 100.0, unit), by));
+    }
+
+    /** Adds a vent to a tank, its tip 6 in over the highest point of the tank. */
+    public static Optional<Outcome> addVent(FuelSystem system, String picked) {
+        return system.item(picked).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast)
+                .filter(t -> t.vent().isEmpty()).map(t -> {
+                    Point3 up = new Point3(0, 0, 1);
+                    double top = t.shape().solid().highest(up) + 6 * INCH;
+                    double x = t.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
+                    Point3 tip = new Point3(x, (t.shape().left() + t.shape().right()) / 2, top);
+                    return new Outcome(system.replace(t.withVent(Optional.of(Place.estimated(tip)))), picked);
+                });
+    }
+
+    /** Adds a drain to a tank at its lowest point, or to a strainer. */
+    public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
+        Optional<Item> item = system.item(picked);
+        if (item.isPresent() && item.get() instanceof Item.Strainer s && !s.drain()) {
+            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), true)), picked));
+        }
+        return item.filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast).filter(t -> t.drain().isEmpty())
+                .map(t -> {
+                    var low = t.shape().section().stream().min((a, b) -> Double.compare(a.z(), b.z())).orElseThrow();
+                    Point3 at = new Point3(low.x() + INCH, (t.shape().left() + t.shape().right()) / 2, low.z());
+                    return new Outcome(system.replace(t.withDrain(Optional.of(Place.estimated(at)))), picked);
+                });
+    }
+
+    private static String freeRunId(FuelSystem system) {
+        return system.freeId(freeRunName(system));
+    }
+
+    private static String freeRunName(FuelSystem system) {
+        for (int n = 1; ; n++) {
+            String name = "R" + n;
+            if (system.runs().stream().noneMatch(r -> r.name().equals(name))) {
+                return name;
+            }
+        }
+    }
+}

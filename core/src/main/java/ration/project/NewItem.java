@@ -1,0 +1,84 @@
+package ration.project;
+
+import java.util.List;
+import java.util.Optional;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Item.Tag;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.quantity.Unit;
+
+/** What can be added, named in trade terms, with the usual sizes; every figure is marked as an estimate. */
+public enum NewItem {
+    STRAINER("Strainer", "bowl with a drain, 0.06 psi at 20 gph"),
+    SHUT_OFF("Shut-off", "open or shut, 0.02 psi at 20 gph"),
+    SELECTOR("Selector", "LEFT, RIGHT, OFF; 0.05 psi at 20 gph"),
+    CHECK_VALVE("Check valve", "opens at 0.02 psi"),
+    ORIFICE("Orifice", "0.125 in bore"),
+    ELECTRIC_PUMP("Electric pump", "6 psi shut off, 30 gph free"),
+    ENGINE_PUMP("Engine pump", "6 psi shut off, 40 gph free"),
+    TEE("Tee", "joins a third line"),
+    TANK("Tank", "box of 10 gal, vent and screen to be laid out");
+
+    private static final String BY = "estimate";
+
+    private final String label;
+    private final String usual;
+
+    NewItem(String label, String usual) {
+        this.label = label;
+        this.usual = usual;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** The usual size, in words. */
+    public String usual() {
+        return usual;
+    }
+
+    /** A new item of this kind near a point. */
+    Item make(FuelSystem system, Point3 near) {
+        String id = system.freeId(label);
+        String name = id.matches(".*-\\d+") ? label + " " + id.substring(id.lastIndexOf('-') + 1) : label;
+        Tag tag = new Tag(id, name, Place.estimated(near));
+        return switch (this) {
+            case STRAINER -> new Item.Strainer(tag, Rated.of(20, 0.06, BY), true);
+            case SHUT_OFF -> new Item.ShutOff(tag, Rated.of(20, 0.02, BY));
+            case SELECTOR -> new Item.Selector(tag, List.of("left", "right"), List.of(
+                    new Item.Position("LEFT", List.of(List.of("left", Item.OUT))),
+                    new Item.Position("RIGHT", List.of(List.of("right", Item.OUT))),
+                    new Item.Position("OFF", List.of())), Rated.of(20, 0.05, BY));
+            case CHECK_VALVE -> new Item.CheckValve(tag, Measured.of(0.02, Unit.PSI, BY), Rated.of(20, 0.05, BY));
+            case ORIFICE -> new Item.Orifice(tag, Measured.of(0.125, Unit.INCH, BY), 0.65);
+            case ELECTRIC_PUMP -> pump(tag, Item.Drive.ELECTRIC, 30);
+            case ENGINE_PUMP -> pump(tag, Item.Drive.ENGINE, 40);
+            case TEE -> new Item.Tee(tag, Measured.of(0.297, Unit.INCH, BY));
+            case TANK -> tank(tag, near);
+        };
+    }
+
+    private static Item.Pump pump(Tag tag, Item.Drive drive, double free) {
+        return new Item.Pump(tag, drive, List.of(
+                new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR, BY), Measured.of(6, Unit.PSI, BY)),
+                new Item.CurvePoint(Measured.of(free * 0.7, Unit.GALLON_PER_HOUR, BY), Measured.of(4, Unit.PSI, BY)),
+                new Item.CurvePoint(Measured.of(free, Unit.GALLON_PER_HOUR, BY), Measured.of(0, Unit.PSI, BY))),
+                Optional.of(Rated.of(20, 0.3, BY)));
+    }
+
+    private static Item.Tank tank(Tag tag, Point3 near) {
+        double inch = 0.0254;
+        Point3 corner = near.plus(new Point3(-10 * inch, -8.25 * inch, 0));
+        TankShape shape = new TankShape.Box(Place.estimated(corner), Measured.of(20, Unit.INCH, BY),
+                Measured.of(16.5, Unit.INCH, BY), Measured.of(7, Unit.INCH, BY));
+        return new Item.Tank(tag.id(), tag.name(), shape, List.of(new Item.Outlet("outlet",
+                Place.estimated(near.plus(new Point3(4 * inch, 0, 0))), Measured.of(0.305, Unit.INCH, BY),
+                Optional.empty())), Optional.empty(), Optional.empty(), Measured.of(0.5, Unit.GALLON, BY));
+    }
+}
