@@ -34,9 +34,6 @@ import ration.quantity.UnitSystem;
                 + "1: something Short; 2: the file cannot be used.")
 final class CheckCommand implements Callable<Integer> {
 
-    /** The demo of this version. */
-    private static final String DEMO = "corrie-b1";
-
     @Spec
     private CommandSpec spec;
 
@@ -51,7 +48,7 @@ final class CheckCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         Project project;
         try {
-            project = file.equals("demo") && !Files.exists(Path.of(file)) ? ProjectFile.demo(DEMO)
+            project = file.equals("demo") && !Files.exists(Path.of(file)) ? ProjectFile.demo(ProjectFile.DEMO)
                     : ProjectFile.open(Path.of(file));
         } catch (ProjectFileException e) {
             err.println("ration: " + e.fullText());

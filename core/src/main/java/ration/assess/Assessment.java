@@ -99,6 +99,26 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
                 positions(project.system()).get(0), Set.of(), Set.of(), brief.fuelKelvin());
     }
 
+    /**
+     * A condition for a changed project: what still exists stays as set, new tanks are full, new handles stand at their
+     * first position.
+     */
+    public static Condition adapt(Condition before, Project project) {
+        Condition fresh = start(project);
+        Map<String, Double> contents = new HashMap<>(fresh.contents());
+        before.contents().forEach((tank, volume) -> contents.computeIfPresent(tank, (k, v) -> volume));
+        Map<String, String> positions = new HashMap<>(fresh.positions());
+        before.positions().forEach((id, name) -> project.system().item(id)
+                .filter(i -> i instanceof Item.Selector s && s.position(name).isPresent())
+                .ifPresent(i -> positions.put(id, name)));
+        return new Condition(before.attitude(), contents, positions, known(before.shutValves(), project),
+                known(before.stopped(), project), before.fuelKelvin());
+    }
+
+    private static Set<String> known(Set<String> ids, Project project) {
+        return Set.copyOf(ids.stream().filter(id -> project.system().item(id).isPresent()).toList());
+    }
+
     /** Every tank filled alike, m3 by tank id; tanks whose shape does not close are left out. */
     public static Map<String, Double> fill(Project project, Contents contents) {
         Map<String, Double> volumes = new HashMap<>();

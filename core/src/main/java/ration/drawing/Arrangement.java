@@ -144,7 +144,6 @@ final class Arrangement {
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
         firewallX = zoomX(firewallX);
         placeTanks(zoomX(first));
-        subject.shifts().forEach((id, shift) -> centres.computeIfPresent(id, (k, x) -> x + shift * view.zoom()));
     }
 
     private void spread(List<Item.Fitted> items, double from, double to) {

@@ -63,6 +63,15 @@ public final class Schematic {
         return new Schematic(subject, view, measure).draw();
     }
 
+    /** The symbol of an item alone, as drawn in the schematic, for cards and lists. */
+    public static Picture icon(Item item) {
+        List<Mark> marks = item instanceof Item.Fitted fitted ? Symbols.alone(fitted, new Spot(24, 22))
+                : item instanceof Item.Run run ? List.of(line(4, 22, 44, 22, Pen.of(Ink.FUEL, width(run))))
+                : List.of(new Path(List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)), true,
+                        Ink.FUEL_TINT, Pen.of(Ink.INK, 2), 0));
+        return new Picture(48, 48, List.of(new Piece(item.id(), Kind.SYMBOL, item.kind(), marks)));
+    }
+
     private Picture draw() {
         ground();
         pickedGuide();

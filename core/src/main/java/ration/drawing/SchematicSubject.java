@@ -1,7 +1,6 @@
 package ration.drawing;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import ration.assess.CaseAnswer;
 import ration.condition.Attitude;
@@ -17,14 +16,12 @@ import ration.quantity.UnitSystem;
  * @param condition the case looked at
  * @param answer    its answer; empty while nothing can be computed
  * @param picked    id of the picked item, or empty
- * @param shifts    sideways shifts the user gave, pixels by item id
  * @param units     for figures
  */
 public record SchematicSubject(FuelSystem system, List<Attitude> presets, Condition condition,
-        Optional<CaseAnswer> answer, String picked, Map<String, Double> shifts, UnitSystem units) {
+        Optional<CaseAnswer> answer, String picked, UnitSystem units) {
 
     public SchematicSubject {
         presets = List.copyOf(presets);
-        shifts = Map.copyOf(shifts);
     }
 }

@@ -81,6 +81,22 @@ final class Symbols {
         return item instanceof Item.EngineInlet ? carburettor(c) : List.of();
     }
 
+    /** Without a condition: as it looks at rest. */
+    static List<Mark> alone(Item.Fitted item, Spot c) {
+        if (item instanceof Item.Selector) {
+            return List.of(new Disc(c, 18, Ink.PANEL, OUTLINE), line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
+                    new Disc(c, 6, Ink.INK, NO_PEN));
+        }
+        Spot centre = item instanceof Item.Strainer ? new Spot(c.x(), c.y() - 8) : c;
+        Condition rest = new Condition(new ration.condition.Attitude("Level", 0, 0), java.util.Map.of(),
+                java.util.Map.of(), Set.of(), Set.of(), 288.15);
+        return item instanceof Item.Strainer s ? strainer(new Item.Strainer(s.tag(), s.loss(), false), centre)
+                : item instanceof Item.EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
+                        new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL,
+                                Pen.of(Ink.INK, 1.6)))
+                : of(item, centre, rest, null);
+    }
+
     private static List<Mark> selector(Item.Selector selector, Spot c, Condition condition, Arrangement arrangement) {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Disc(c, 18, Ink.PANEL, OUTLINE));

@@ -32,6 +32,8 @@ public final class ProjectFile {
     public static final String FORMAT = "ration";
     public static final int VERSION = 1;
     public static final String ENDING = ".ration";
+    /** Name of the demo that is opened when none is named. */
+    public static final String DEMO = "corrie-b1";
     /** Larger files are refused unread; a large system is a few hundred kilobytes. */
     public static final long LARGEST = 8L << 20;
     private static final int MOST_ITEMS = 2000;

@@ -1,11 +1,17 @@
 package ration.desktop;
 
-/** Entry of the window. */
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Application;
+
+/** Entry of the window; not an Application itself, so that a plain class path serves. */
 public final class Launch {
+
     private Launch() {
     }
 
     public static void main(String[] args) {
-        System.out.println("soon");
+        Logger.getLogger("javafx").setLevel(Level.SEVERE);
+        Application.launch(RationApp.class, args);
     }
 }

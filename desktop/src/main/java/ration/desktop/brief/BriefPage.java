@@ -1,0 +1,316 @@
+package ration.desktop.brief;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.transform.Rotate;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Silhouette;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.fluid.FuelGrade;
+import ration.model.Measured;
+import ration.project.Brief;
+import ration.project.Edit;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
+public final class BriefPage extends ScrollPane {
+
+    private final Session session;
+    private final List<Runnable> updates = new ArrayList<>();
+    private final Label trouble = Ui.wrapped("", "wrong-text");
+
+    public BriefPage(Session session) {
+        this.session = session;
+        setId("brief");
+        setFitToWidth(true);
+        trouble.setId("brief-trouble");
+        HBox first = new HBox(12, engineTile(), demandTile());
+        HBox second = new HBox(12, envelopeTile());
+        HBox third = new HBox(12, fuelTile(), basisTile());
+        VBox body = new VBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, cautions());
+        body.setPadding(new Insets(12, 16, 16, 16));
+        setContent(body);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        update();
+    }
+
+    private void update() {
+        updates.forEach(Runnable::run);
+    }
+
+    private Brief brief() {
+        return session.shown().get().project().brief();
+    }
+
+    private void change(String name, UnaryOperator<Brief> edit) {
+        session.apply(Edit.of(name, p -> p.with(edit.apply(p.brief()))));
+    }
+
+    private static VBox tile(String title, Node... content) {
+        VBox tile = new VBox(10, Ui.label(title, "group-title"));
+        tile.getChildren().addAll(content);
+        tile.getStyleClass().add("tile");
+        HBox.setHgrow(tile, Priority.ALWAYS);
+        return tile;
+    }
+
+    // engine and demand
+
+    private Node engineTile() {
+        QuantityField<String> name = new QuantityField<String>("aircraft-name", "Name of the aircraft", t -> {
+            if (t.isBlank() || t.length() > 60) {
+                throw new IllegalArgumentException("Give the aircraft a name of 1 to 60 letters.");
+            }
+            return t.strip();
+        }, t -> t).onTrouble(trouble::setText)
+                .onValue(t -> session.apply(Edit.of("Name the aircraft", p -> p.withName(t))));
+        updates.add(() -> name.update(session.shown().get().project().name()));
+        QuantityField<String> engine = new QuantityField<String>("engine-name", "Engine", String::strip, t -> t)
+                .onValue(t -> change("Name the engine", b -> b.withEngine(t)));
+        updates.add(() -> engine.update(brief().engine()));
+        HBox delivery = choices("delivery", List.of(Brief.Delivery.values()), Brief.Delivery::label,
+                Brief::delivery, (b, d) -> b.withDelivery(d));
+        Label why = Ui.wrapped("", "soft");
+        updates.add(() -> why.setText(brief().delivery() == Brief.Delivery.GRAVITY
+                ? "Gravity must bring 150 % of what the engine takes at take-off."
+                : "Each pump must bring 125 % of what the engine takes at take-off."));
+        VBox tile = tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery),
+                why);
+        tile.setPrefWidth(400);
+        tile.setMinWidth(360);
+        return tile;
+    }
+
+    private static HBox row(String label, Node node) {
+        Label words = Ui.label(label);
+        words.setMinWidth(72);
+        HBox box = new HBox(8, words, node);
+        box.setAlignment(Pos.CENTER_LEFT);
+        if (node instanceof TextField field) {
+            field.getStyleClass().add("left-field");
+            HBox.setHgrow(field, Priority.ALWAYS);
+        }
+        return box;
+    }
+
+    /** The demand as a sum whose figures are the fields. */
+    private Node demandTile() {
+        QuantityField<Quantity> power = measured("power", "Take-off power", Brief::power, Unit.HORSEPOWER,
+                (b, q) -> b.withPower(positive(q)));
+        QuantityField<Quantity> consumption = measured("consumption", "Specific consumption", Brief::consumption,
+                Unit.POUND_PER_HORSEPOWER_HOUR, (b, q) -> b.withConsumption(positive(q)));
+        power.setPrefWidth(92);
+        consumption.setPrefWidth(124);
+        Label weight = Ui.label("", "name");
+        Label demand = Ui.label("", "main-result");
+        demand.setId("demand");
+        Label needed = Ui.label("", "name");
+        needed.setId("needed");
+        HBox sum = new HBox(8, column(power, "take-off power"), sign("\u00d7"),
+                column(consumption, "specific consumption"), sign("\u00f7"), column(weight, "fuel weight at 15 \u00b0C"),
+                sign("="), column(demand, "take-off demand"));
+        sum.setAlignment(Pos.CENTER_LEFT);
+        Label times = Ui.wrapped("");
+        updates.add(() -> {
+            Brief b = brief();
+            UnitSystem u = session.units().get();
+            weight.setText(u.text(b.demandDensity(), Dimension.DENSITY));
+            Unit flow = u.unit(Dimension.FLOW);
+            demand.setText(UnitSystem.figure(flow.fromSi(b.demand()), 2) + " " + flow.symbol());
+            times.setText("\u00d7 " + UnitSystem.figure(b.delivery().factor(), 2) + " for "
+                    + b.delivery().label().toLowerCase(java.util.Locale.ROOT) + " =");
+            needed.setText(u.text(b.needed(), Dimension.FLOW) + " must reach the engine in every case");
+        });
+        HBox need = new HBox(8, times, needed);
+        need.setAlignment(Pos.CENTER_LEFT);
+        return tile("Demand", sum, need, Ui.wrapped("0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
+                + "engine maker's figure where there is one.", "soft"));
+    }
+
+    private static VBox column(Node node, String under) {
+        if (node instanceof TextField) {
+            node.getStyleClass().add("sum-field");
+        }
+        VBox box = new VBox(2, node, Ui.label(under, "soft"));
+        box.setAlignment(Pos.CENTER);
+        return box;
+    }
+
+    private static Label sign(String text) {
+        Label label = Ui.label(text, "sum-sign");
+        label.setPadding(new Insets(0, 0, 16, 0));
+        return label;
+    }
+
+    private static Quantity positive(Quantity q) {
+        if (!(q.si() > 0)) {
+            throw new IllegalArgumentException("It must be above zero.");
+        }
+        return q;
+    }
+
+    private interface Setter {
+        Brief set(Brief brief, Quantity quantity);
+    }
+
+    private QuantityField<Quantity> measured(String id, String words, Function<Brief, Measured> get, Unit unit,
+            Setter set) {
+        QuantityField<Quantity> field = new QuantityField<Quantity>("brief-" + id, words, text -> {
+            Quantity q = Quantity.parse(text, get.apply(brief()).quantity().unit());
+            set.set(brief(), q);
+            return q;
+        }, Quantity::text).onTrouble(trouble::setText)
+                .onValue(q -> change("Set " + words.toLowerCase(java.util.Locale.ROOT), b -> set.set(b, q)));
+        updates.add(() -> field.update(get.apply(brief()).quantity()));
+        field.setPrefWidth(90);
+        return field;
+    }
+
+    // envelope
+
+    private Node envelopeTile() {
+        HBox tiles = new HBox(28,
+                attitude("climb", "Climb", "highest deck angle, nose up", false, e -> e.climb(),
+                        (e, m) -> new Brief.Envelope(m, e.glide(), e.slip(), e.parked())),
+                attitude("glide", "Glide", "steepest, nose down is below zero", false, e -> e.glide(),
+                        (e, m) -> new Brief.Envelope(e.climb(), m, e.slip(), e.parked())),
+                attitude("slip", "Slip", "either way, as the fuel feels it", true, e -> e.slip(),
+                        (e, m) -> new Brief.Envelope(e.climb(), e.glide(), m, e.parked())),
+                attitude("parked", "Parked", "on its wheels, nose up", false, e -> e.parked(),
+                        (e, m) -> new Brief.Envelope(e.climb(), e.glide(), e.slip(), m)));
+        return tile("Envelope", tiles, Ui.wrapped("A coordinated turn makes fuel heavier and does not tilt it; a slip "
+                + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest climb angle expected; no "
+                + "rule gives a number of degrees.", "soft"));
+    }
+
+    private interface EnvelopeSetter {
+        Brief.Envelope set(Brief.Envelope envelope, Measured angle);
+    }
+
+    private Node attitude(String id, String name, String hint, boolean behind, Function<Brief.Envelope, Measured> get,
+            EnvelopeSetter set) {
+        Group plane = behind ? Silhouette.behind() : Silhouette.side();
+        Rotate tilt = new Rotate(0, Silhouette.WIDTH / 2, Silhouette.HEIGHT / 2);
+        plane.getTransforms().setAll(tilt);
+        Pane stand = new Pane(plane);
+        stand.setMinSize(Silhouette.WIDTH, 52);
+        stand.setMaxSize(Silhouette.WIDTH, 52);
+        plane.setLayoutY(8);
+        QuantityField<Quantity> field = measured(id, name + " angle", b -> get.apply(b.envelope()), Unit.DEGREE,
+                (b, q) -> {
+                    if (Math.abs(q.si()) > Math.toRadians(60)) {
+                        throw new IllegalArgumentException("An attitude lies within 60\u00b0.");
+                    }
+                    return b.withEnvelope(set.set(b.envelope(), get.apply(b.envelope()).with(q)));
+                });
+        field.setPrefWidth(64);
+        updates.add(() -> tilt.setAngle((behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
+        VBox words = new VBox(3, Ui.label(name, "bold"), field, Ui.label(hint, "soft"));
+        HBox box = new HBox(10, stand, words);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    // fuel, basis
+
+    private Node fuelTile() {
+        HBox grades = choices("fuel", List.of(FuelGrade.values()), FuelGrade::label, Brief::fuel,
+                (b, g) -> b.withFuel(g));
+        QuantityField<Quantity> temperature = measured("fuel-temperature", "Fuel temperature", Brief::fuelTemperature,
+                Unit.CELSIUS, (b, q) -> {
+                    if (q.si() < 220 || q.si() > 350) {
+                        throw new IllegalArgumentException("Fuel temperature lies between \u221253 and 77 \u00b0C.");
+                    }
+                    return b.withFuelTemperature(q);
+                });
+        QuantityField<Quantity> low = measured("low-fuel", "Low fuel over unusable", Brief::lowFuel, Unit.GALLON,
+                (b, q) -> {
+                    if (q.si() < 0) {
+                        throw new IllegalArgumentException("It must not be below zero.");
+                    }
+                    return b.withLowFuel(q);
+                });
+        Label figures = Ui.wrapped("", "soft");
+        updates.add(() -> {
+            UnitSystem u = session.units().get();
+            var fluid = brief().fuel().at(brief().fuelKelvin());
+            figures.setText(u.text(fluid.density(), Dimension.DENSITY) + ", "
+                    + u.text(fluid.viscosity(), Dimension.KINEMATIC_VISCOSITY)
+                    + " at this temperature. Density: ASTM D1250 gasolines; viscosity: usual values with wide scatter; "
+                    + "both from memory.");
+        });
+        VBox tile = tile("Fuel", row("Grade", grades), row("Fuel at", temperature), figures,
+                row("Low fuel", low), Ui.wrapped("What each tank holds above its unusable fuel when it counts as low.",
+                        "soft"));
+        tile.setPrefWidth(400);
+        tile.setMinWidth(360);
+        return tile;
+    }
+
+    private Node basisTile() {
+        HBox basis = choices("basis", List.of(Brief.Basis.values()), Brief.Basis::label, b -> b.choices().basis(),
+                (b, v) -> b.withChoices(new Brief.Choices(v, b.choices().friction())));
+        HBox friction = choices("friction", List.of(Brief.Friction.values()), Brief.Friction::label,
+                b -> b.choices().friction(), (b, v) -> b.withChoices(new Brief.Choices(b.choices().basis(), v)));
+        VBox stacked = new VBox(4);
+        stacked.getChildren().addAll(new ArrayList<>(basis.getChildren()));
+        return tile("Judged by", row("Basis", stacked), Ui.wrapped("No standard binds an amateur-built aircraft; these "
+                + "are good practice, cited from memory. Open the paragraph before you rely on it.", "soft"),
+                row("Friction", friction), Ui.wrapped("Small lines run between laminar and turbulent, where friction is "
+                + "least certain. The turbulent branch is on the safe side.", "soft"));
+    }
+
+    private interface ChoiceSetter<T> {
+        Brief set(Brief brief, T choice);
+    }
+
+    private <T extends Enum<T>> HBox choices(String id, List<T> values, Function<T, String> label,
+            Function<Brief, T> get, ChoiceSetter<T> set) {
+        HBox box = new HBox(3);
+        ToggleGroup group = new ToggleGroup();
+        for (T value : values) {
+            ToggleButton button = new ToggleButton(label.apply(value));
+            button.setId(id + "-" + value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            button.setToggleGroup(group);
+            button.setMnemonicParsing(false);
+            button.setOnAction(e -> {
+                button.setSelected(true);
+                change("Choose " + label.apply(value), b -> set.set(b, value));
+            });
+            updates.add(() -> button.setSelected(get.apply(brief()) == value));
+            box.getChildren().add(button);
+        }
+        return box;
+    }
+
+    private static Node cautions() {
+        VBox box = new VBox(2, Ui.label("Before any test with fuel", "bold"),
+                Ui.wrapped("Ventilate. No ignition source near. Extinguisher at hand. Bond aircraft, can and funnel. "
+                        + "Approved containers; drained fuel is hazardous waste. Chocks, brakes and a rig that holds "
+                        + "before the nose goes up."),
+                Ui.wrapped("A computed pass is no permission to fly: your inspector, the authority and the makers' "
+                        + "instructions decide.", "soft"));
+        box.getStyleClass().add("caution");
+        return box;
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * Small controls used by several pages.
+ */
+package ration.desktop.control;

@@ -1,0 +1,314 @@
+package ration.desktop.frame;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.VBox;
+import javafx.scene.transform.Rotate;
+import ration.assess.Assessment;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.condition.Contents;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Silhouette;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.model.Item;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** The case looked at. Groups stand here only if the aircraft has the part. Nothing here changes the project. */
+final class ConditionsBar extends HBox {
+
+    private static final String BY_HAND = "Set by hand";
+
+    private final Session session;
+    private final HBox groups = new HBox(14);
+    private final Map<String, ToggleButton> presets = new HashMap<>();
+    private final Map<String, ContentsGauge> gauges = new HashMap<>();
+    private final Map<String, javafx.scene.control.Label> volumes = new HashMap<>();
+    private final Map<String, ToggleButton> contents = new HashMap<>();
+    private final Map<String, ToggleButton> positions = new HashMap<>();
+    private final Map<String, ToggleButton> switches = new HashMap<>();
+    private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
+    private final QuantityField<Double> bank = angle("bank", "Bank, right side down, degrees");
+    private final QuantityField<Double> temperature = new QuantityField<>("fuel-temperature", "Fuel temperature",
+            text -> {
+                double kelvin = Quantity.parse(text, Unit.CELSIUS).si();
+                if (kelvin < 220 || kelvin > 350) {
+                    throw new IllegalArgumentException("Fuel lies between \u221253 and 77 \u00b0C here.");
+                }
+                return kelvin;
+            }, k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 0) + " \u00b0C");
+    private final Rotate tilt = new Rotate();
+    private Object structure = "";
+
+    ConditionsBar(Session session) {
+        this.session = session;
+        getStyleClass().add("conditions");
+        setPrefHeight(84);
+        setMinHeight(84);
+        getChildren().add(groups);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        for (QuantityField<Double> field : List.of(pitch, bank, temperature)) {
+            field.setPrefWidth(62);
+            field.onTrouble(m -> {
+                if (!m.isEmpty()) {
+                    session.say(m);
+                }
+            });
+        }
+        pitch.onValue(v -> session.look(attitude(v, session.condition().attitude().tiltRad())));
+        bank.onValue(v -> session.look(attitude(session.condition().attitude().pitchRad(), v)));
+        temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
+        update();
+    }
+
+    private static QuantityField<Double> angle(String id, String words) {
+        return new QuantityField<>(id, words, text -> {
+            double rad = Quantity.parse(text, Unit.DEGREE).si();
+            if (Math.abs(rad) > Math.toRadians(60)) {
+                throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
+            }
+            return rad;
+        }, rad -> signed(Math.toDegrees(rad)));
+    }
+
+    private static String signed(double degrees) {
+        String text = UnitSystem.figure(degrees, 1) + "\u00b0";
+        return Math.round(degrees * 10) > 0 ? "+" + text : text;
+    }
+
+    /** The preset at these angles, if there is one. */
+    private Attitude attitude(double pitchRad, double tiltRad) {
+        for (Attitude a : session.project().brief().envelope().attitudes()) {
+            if (Math.abs(a.pitchRad() - pitchRad) < 1e-6 && Math.abs(a.tiltRad() - tiltRad) < 1e-6) {
+                return a;
+            }
+        }
+        return new Attitude(BY_HAND, pitchRad, tiltRad);
+    }
+
+    /** Tilts by degrees from where it is, within the limits. */
+    void nudge(double pitchDegrees, double tiltDegrees) {
+        Attitude now = session.condition().attitude();
+        double limit = Math.toRadians(60);
+        double p = Math.max(-limit, Math.min(limit, now.pitchRad() + Math.toRadians(pitchDegrees)));
+        double t = Math.max(-limit, Math.min(limit, now.tiltRad() + Math.toRadians(tiltDegrees)));
+        session.look(attitude(p, t));
+    }
+
+    private void update() {
+        Project project = session.shown().get().project();
+        Object now = List.of(project.brief().envelope(), project.system().tanks().stream().map(Item.Tank::id).toList(),
+                project.system().items().stream().filter(i -> i instanceof Item.Selector).toList(),
+                switchable(project).stream().map(i -> i.id() + i.name()).toList(),
+                project.system().tanks().stream().map(Item.Tank::name).toList());
+        if (!now.equals(structure)) {
+            structure = now;
+            build(project);
+        }
+        Condition c = session.shown().get().condition();
+        presets.forEach((name, b) -> b.setSelected(name.equals(c.attitude().name())));
+        pitch.update(c.attitude().pitchRad());
+        bank.update(c.attitude().tiltRad());
+        temperature.update(c.fuelKelvin());
+        tilt.setAngle(-c.attitude().pitchDegrees());
+        for (Item.Tank tank : project.system().tanks()) {
+            showContents(tank, c);
+        }
+        for (Contents k : Contents.values()) {
+            contents.get(k.name()).setSelected(Assessment.fill(project, k).entrySet().stream().allMatch(
+                    e -> Math.abs(c.contents().getOrDefault(e.getKey(), -1.0) - e.getValue()) < 1e-7));
+        }
+        positions.forEach((key, b) -> b.setSelected(
+                key.equals(key.substring(0, key.indexOf('\n') + 1)
+                        + c.positions().get(key.substring(0, key.indexOf('\n'))))));
+        switches.forEach((id, b) -> b.setSelected(!c.shutValves().contains(id) && !c.stopped().contains(id)));
+    }
+
+    private void showContents(Item.Tank tank, Condition c) {
+        try {
+            double capacity = tank.shape().solid().volume();
+            double volume = Math.min(capacity, c.contents().getOrDefault(tank.id(), 0.0));
+            String text = UnitSystem.figure(session.units().get().unit(Dimension.VOLUME).fromSi(volume), 1);
+            gauges.get(tank.id()).show(volume / capacity, tank.name() + " contents, " + text);
+            volumes.get(tank.id()).setText(text);
+        } catch (IllegalArgumentException e) {
+            volumes.get(tank.id()).setText("\u2013");
+        }
+    }
+
+    private static List<Item> switchable(Project project) {
+        return project.system().items().stream().filter(i -> i instanceof Item.Pump || i instanceof Item.ShutOff)
+                .toList();
+    }
+
+    private void build(Project project) {
+        groups.getChildren().clear();
+        presets.clear();
+        gauges.clear();
+        volumes.clear();
+        contents.clear();
+        positions.clear();
+        switches.clear();
+        add("Attitude", attitudes(project));
+        add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
+        for (Item.Selector s : project.system().selectors()) {
+            add(s.name(), selector(s));
+        }
+        if (!switchable(project).isEmpty()) {
+            add("Pumps and valves", switches(project));
+        }
+        add("Fuel", new VBox(temperature));
+    }
+
+    private void add(String title, Node content) {
+        if (!groups.getChildren().isEmpty()) {
+            groups.getChildren().add(Ui.tallRule());
+        }
+        groups.getChildren().add(new VBox(3, Ui.label(title, "soft"), content));
+    }
+
+    private Node attitudes(Project project) {
+        GridPane grid = new GridPane();
+        grid.setHgap(3);
+        grid.setVgap(3);
+        int i = 0;
+        for (Attitude a : project.brief().envelope().attitudes()) {
+            ToggleButton button = toggle(a.name(), "attitude-" + a.name().toLowerCase().replace(' ', '-'));
+            button.setPrefWidth(72);
+            button.setOnAction(e -> session.look(a));
+            presets.put(a.name(), button);
+            grid.add(button, i % 3, i / 3);
+            i++;
+        }
+        GridPane fields = new GridPane();
+        fields.setHgap(6);
+        fields.setVgap(3);
+        fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
+        fields.addRow(1, Ui.label("Bank", "soft"), bank, steps("bank", 0, 1));
+        Group plane = Silhouette.side();
+        tilt.setPivotX(Silhouette.WIDTH / 2);
+        tilt.setPivotY(Silhouette.HEIGHT / 2);
+        plane.getTransforms().setAll(tilt);
+        Pane stand = new Pane(plane);
+        stand.setPrefSize(Silhouette.WIDTH, 50);
+        plane.setLayoutY(6);
+        HBox box = new HBox(8, grid, fields, stand);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private Node steps(String what, double p, double t) {
+        VBox box = new VBox(
+                Ui.named(Ui.button("\u25b2", what + "-up", () -> nudge(p, t), "step"), what + "-up", what + " up"),
+                Ui.named(Ui.button("\u25bc", what + "-down", () -> nudge(-p, -t), "step"), what + "-down",
+                        what + " down"));
+        box.getChildren().forEach(n -> n.setFocusTraversable(false));
+        return box;
+    }
+
+    private Node contents(Project project) {
+        HBox box = new HBox(10);
+        VBox states = new VBox(1);
+        for (Contents c : Contents.values()) {
+            ToggleButton button = toggle(c.label(), "contents-" + c.label().toLowerCase());
+            button.getStyleClass().add("chip");
+            button.setMinHeight(17);
+            button.setPrefHeight(17);
+            button.setStyle("-fx-padding: 0 6 1 6;");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAccessibleText("Every tank " + c.label());
+            button.setOnAction(e -> session.look(session.condition()
+                    .withContents(Assessment.fill(session.project(), c))));
+            contents.put(c.name(), button);
+            states.getChildren().add(button);
+        }
+        box.getChildren().add(states);
+        for (Item.Tank tank : project.system().tanks()) {
+            ContentsGauge gauge = new ContentsGauge("contents-of-" + tank.id(), f ->
+                    session.look(session.condition().withContents(tank.id(), f * capacity(tank.id()))));
+            gauges.put(tank.id(), gauge);
+            javafx.scene.control.Label volume = Ui.label("", "figure");
+            volume.setId("volume-of-" + tank.id());
+            volumes.put(tank.id(), volume);
+            VBox words = new VBox(Ui.label(tank.name().replace(" tank", ""), "soft"), volume);
+            words.setAlignment(Pos.CENTER_LEFT);
+            HBox one = new HBox(6, gauge, words);
+            one.setAlignment(Pos.CENTER_LEFT);
+            box.getChildren().add(one);
+        }
+        return box;
+    }
+
+    private double capacity(String tank) {
+        return Assessment.fill(session.project(), Contents.FULL).getOrDefault(tank, 0.0);
+    }
+
+    private Node selector(Item.Selector s) {
+        GridPane grid = new GridPane();
+        grid.setHgap(3);
+        grid.setVgap(3);
+        List<Item.Position> all = new ArrayList<>(s.positions());
+        for (int i = 0; i < all.size(); i++) {
+            String name = all.get(i).name();
+            ToggleButton button = toggle(name, "position-" + s.id() + "-" + name.toLowerCase().replace(' ', '-'));
+            button.setPrefWidth(88);
+            button.setOnAction(e -> session.look(session.condition().withPosition(s.id(), name)));
+            positions.put(s.id() + "\n" + name, button);
+            grid.add(button, i % 2, i / 2);
+        }
+        return grid;
+    }
+
+    private Node switches(Project project) {
+        GridPane grid = new GridPane();
+        grid.setHgap(3);
+        grid.setVgap(3);
+        int i = 0;
+        for (Item item : switchable(project)) {
+            ToggleButton button = toggle(item.name(), "switch-" + item.id());
+            button.setPrefWidth(96);
+            button.setOnAction(e -> operate(item));
+            switches.put(item.id(), button);
+            grid.add(button, i / 2, i % 2);
+            i++;
+        }
+        return grid;
+    }
+
+    /** Turns a selector on, opens or shuts a valve, starts or stops a pump. */
+    void operate(Item item) {
+        Condition c = session.condition();
+        if (item instanceof Item.Selector s) {
+            List<String> names = s.positions().stream().map(Item.Position::name).toList();
+            int next = (names.indexOf(c.positions().getOrDefault(s.id(), names.get(0))) + 1) % names.size();
+            session.look(c.withPosition(s.id(), names.get(next)));
+        } else if (item instanceof Item.ShutOff) {
+            session.look(c.withValve(item.id(), !c.shutValves().contains(item.id())));
+        } else if (item instanceof Item.Pump) {
+            session.look(c.withPump(item.id(), c.stopped().contains(item.id())));
+        }
+    }
+
+    private static ToggleButton toggle(String text, String id) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setMnemonicParsing(false);
+        button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        return button;
+    }
+}

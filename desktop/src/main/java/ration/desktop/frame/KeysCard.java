@@ -1,0 +1,50 @@
+package ration.desktop.frame;
+
+import javafx.geometry.Pos;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import ration.desktop.control.Ui;
+
+/** Every key, on one card. */
+final class KeysCard extends StackPane {
+
+    private static final String[][] KEYS = {
+        {"Arrow right, left", "walk downstream, upstream"},
+        {"Arrow up, down", "walk between branches"},
+        {"Enter", "open the item's card"},
+        {"A", "add the next item downstream"},
+        {"I", "insert an item in the picked run"},
+        {"B", "branch off the picked run"},
+        {"V", "add a vent to the picked tank"},
+        {"D", "add a drain to the picked tank or strainer"},
+        {"Delete", "remove, and join the line again"},
+        {"Space", "operate the picked selector, valve or pump"},
+        {"[  ]", "nose down, nose up by 1\u00b0"},
+        {",  .", "left side down, right side down by 1\u00b0"},
+        {"G", "go to the governing case"},
+        {"+  \u2212  0", "zoom in, zoom out, fit"},
+        {"Escape", "pick nothing"},
+        {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
+        {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
+        {"Ctrl+1, Ctrl+4", "governing case, open findings"},
+        {"?", "this card"}};
+
+    KeysCard(Runnable close) {
+        setId("keys-card");
+        GridPane grid = new GridPane();
+        grid.setHgap(24);
+        grid.setVgap(6);
+        for (int i = 0; i < KEYS.length; i++) {
+            grid.addRow(i, Ui.label(KEYS[i][0], "bold"), Ui.label(KEYS[i][1]));
+        }
+        VBox card = new VBox(12, Ui.label("Keys", "page-title"), grid, Ui.button("Close", "keys-close", close));
+        card.getStyleClass().add("overlay-card");
+        card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getChildren().add(card);
+        setAlignment(Pos.CENTER);
+        setOnMouseClicked(e -> close.run());
+        setFocusTraversable(true);
+    }
+}

@@ -1,0 +1,118 @@
+package ration.desktop.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import ration.assess.Ledger;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+
+/** The four figures that are always in view. */
+final class LedgerBar extends HBox {
+
+    private static final Duration EFFECT = Duration.seconds(4);
+    private static final List<String> IDS = List.of("ledger-flow", "ledger-unusable", "ledger-vapor", "ledger-open");
+
+    private final Session session;
+    private final List<Cell> cells = new ArrayList<>();
+    private final PauseTransition effect = new PauseTransition(EFFECT);
+
+    LedgerBar(Session session, Runnable openFlow, Runnable openFindings) {
+        this.session = session;
+        List<Runnable> actions = java.util.Arrays.asList(openFlow, null, null, openFindings);
+        for (int i = 0; i < IDS.size(); i++) {
+            Cell cell = new Cell(IDS.get(i), actions.get(i));
+            cells.add(cell);
+            HBox.setHgrow(cell, Priority.ALWAYS);
+            cell.setMaxWidth(Double.MAX_VALUE);
+            getChildren().add(cell);
+        }
+        effect.setOnFinished(e -> update(false));
+        session.shown().addListener((o, was, now) -> {
+            boolean edited = was != null && was.assessment() != now.assessment() && session.before().get() != null;
+            update(edited);
+            if (edited) {
+                effect.playFromStart();
+            }
+        });
+        session.units().addListener((o, was, now) -> update(false));
+        update(false);
+    }
+
+    void current(boolean flow) {
+        cells.get(0).getStyleClass().remove("current");
+        if (flow) {
+            cells.get(0).getStyleClass().add("current");
+        }
+    }
+
+    private void update(boolean withEffect) {
+        List<Ledger.Entry> now = Ledger.of(session.shown().get().assessment(), session.units().get()).entries();
+        List<Ledger.Entry> before = withEffect && session.before().get() != null
+                ? Ledger.of(session.before().get(), session.units().get()).entries() : now;
+        for (int i = 0; i < cells.size(); i++) {
+            cells.get(i).show(now.get(i), before.get(i).figure());
+        }
+    }
+
+    /** One figure; a button where it leads somewhere. */
+    private static final class Cell extends Button {
+
+        private final Label title = Ui.label("", "bold");
+        private final Label need = Ui.label("", "soft");
+        private final Label verdict = Ui.label("", "verdict");
+        private final Label figure = Ui.label("", "ledger-figure");
+        private final Label was = Ui.label("", "soft");
+        private final NotchBar bar = new NotchBar(106, 10);
+        private final Label detail = Ui.label("", "small");
+
+        Cell(String id, Runnable action) {
+            setId(id);
+            figure.setId(id + "-figure");
+            verdict.setId(id + "-verdict");
+            detail.setId(id + "-case");
+            was.setId(id + "-was");
+            getStyleClass().setAll("ledger-cell");
+            if (action == null) {
+                setFocusTraversable(false);
+                setMouseTransparent(true);
+            } else {
+                getStyleClass().add("link");
+                setOnAction(e -> action.run());
+            }
+            HBox top = new HBox(6, title, need, Ui.spring(), verdict);
+            top.setAlignment(Pos.BASELINE_LEFT);
+            HBox middle = new HBox(6, figure, was, Ui.spring(), bar);
+            middle.setAlignment(Pos.CENTER_LEFT);
+            figure.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            VBox box = new VBox(-1, top, middle, detail);
+            box.setMaxWidth(Double.MAX_VALUE);
+            box.prefWidthProperty().bind(widthProperty().subtract(26));
+            setGraphic(box);
+            setMinHeight(63);
+            setPrefHeight(63);
+            setPrefWidth(255);
+            setMinWidth(200);
+        }
+
+        void show(Ledger.Entry entry, String before) {
+            title.setText(entry.title());
+            need.setText(entry.need());
+            Ui.verdict(verdict, entry.verdict());
+            figure.setText(entry.figure());
+            was.setText(before.equals(entry.figure()) ? "" : "was " + before);
+            bar.show(entry.ratio(), entry.verdict());
+            detail.setText(entry.detail());
+            setAccessibleText(entry.title() + ", " + entry.figure() + ", " + entry.need() + ", "
+                    + entry.verdict().word() + ". " + entry.detail());
+        }
+    }
+}

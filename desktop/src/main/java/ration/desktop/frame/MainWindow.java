@@ -1,0 +1,344 @@
+package ration.desktop.frame;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.geometry.Side;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import ration.desktop.brief.BriefPage;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Ui;
+import ration.desktop.layout.LayoutPage;
+import ration.desktop.session.Home;
+import ration.desktop.session.Session;
+import ration.desktop.style.Tokens;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.project.Brief;
+import ration.project.Project;
+
+/** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
+public final class MainWindow {
+
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private final Stage stage;
+    private final Session session;
+    private final FileDialogs dialogs;
+    private final BorderPane content = new BorderPane();
+    private final StackPane root = new StackPane();
+    private final MessageBar messages = new MessageBar();
+    private final Rail rail;
+    private final LedgerBar ledger;
+    private final ConditionsBar conditions;
+    private final LayoutPage layout;
+    private final BriefPage brief;
+    private final KeysCard keys = new KeysCard(this::hideKeys);
+    private final Label aircraft = Ui.label("", "aircraft");
+    private final Label subtitle = Ui.label("", "soft");
+    private Page page = Page.LAYOUT;
+
+    public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
+        Tokens.loadFonts();
+        this.stage = stage;
+        this.session = session;
+        this.dialogs = dialogs;
+        conditions = new ConditionsBar(session);
+        layout = new LayoutPage(session, conditions::operate);
+        brief = new BriefPage(session);
+        rail = new Rail(session, this::go);
+        ledger = new LedgerBar(session, this::showGoverning, this::showFindings);
+        Button title = titleCell();
+        HBox strip = new HBox(title, ledger);
+        strip.getStyleClass().add("strip");
+        strip.setPrefHeight(64);
+        strip.setMinHeight(64);
+        HBox.setHgrow(ledger, Priority.ALWAYS);
+        BorderPane middle = new BorderPane();
+        middle.setCenter(content);
+        middle.setBottom(conditions);
+        BorderPane frame = new BorderPane();
+        frame.setTop(new VBox(strip, messages));
+        frame.setLeft(rail);
+        frame.setCenter(middle);
+        root.getChildren().addAll(frame, keys);
+        keys.setVisible(false);
+        Scene scene = new Scene(root, WIDTH, HEIGHT);
+        scene.getStylesheets().add(Tokens.sheet());
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        scene.addEventFilter(KeyEvent.KEY_TYPED, this::keyTyped);
+        stage.setScene(scene);
+        stage.setMinWidth(1080);
+        stage.setMinHeight(700);
+        stage.setOnCloseRequest(e -> {
+            e.consume();
+            leave(() -> {
+                session.giveUp();
+                stage.hide();
+            });
+        });
+        session.message().addListener((o, was, now) -> {
+            if (now.isEmpty()) {
+                messages.hide();
+            } else {
+                messages.tell(now, session::hush);
+            }
+        });
+        session.shown().addListener((o, was, now) -> titles());
+        session.changed().addListener((o, was, now) -> titles());
+        session.file().addListener((o, was, now) -> titles());
+        titles();
+        go(Page.LAYOUT);
+    }
+
+    public void show() {
+        stage.show();
+        layout.focusDrawing();
+    }
+
+    // the document
+
+    private Button titleCell() {
+        VBox words = new VBox(aircraft, subtitle);
+        Button cell = Ui.button("", "document-menu", () -> { });
+        cell.setGraphic(words);
+        cell.getStyleClass().setAll("title-cell");
+        cell.setAccessibleText("Document menu");
+        cell.setMinWidth(236);
+        cell.setPrefWidth(236);
+        cell.setMaxWidth(236);
+        cell.setMaxHeight(Double.MAX_VALUE);
+        cell.setAlignment(Pos.CENTER_LEFT);
+        cell.setOnAction(e -> menu().show(cell, Side.BOTTOM, 12, -6));
+        return cell;
+    }
+
+    private ContextMenu menu() {
+        ContextMenu menu = new ContextMenu();
+        menu.getItems().addAll(
+                item("New", "menu-new", "Ctrl+N", this::startNew),
+                item("Open\u2026", "menu-open", "Ctrl+O", this::askOpen),
+                item("Open the demo", "menu-demo", null, this::openDemo));
+        for (Path recent : session.home().recent()) {
+            menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
+                    () -> leave(() -> session.open(recent))));
+        }
+        menu.getItems().addAll(new SeparatorMenuItem(),
+                item("Save", "menu-save", "Ctrl+S", this::save),
+                item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", this::saveAs),
+                new SeparatorMenuItem(),
+                item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
+                item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
+                new SeparatorMenuItem(), item("Keys", "menu-keys", null, this::showKeys));
+        return menu;
+    }
+
+    private static String named(String what, String edit) {
+        return edit.isEmpty() ? what : what + ": " + edit;
+    }
+
+    private static MenuItem item(String text, String id, String keys, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setId(id);
+        item.setMnemonicParsing(false);
+        if (keys != null) {
+            item.setAccelerator(KeyCombination.keyCombination(keys));
+        }
+        item.setOnAction(e -> action.run());
+        return item;
+    }
+
+    private void titles() {
+        Project p = session.shown().get().project();
+        aircraft.setText(p.name() + (session.changed().get() ? " \u2022" : ""));
+        subtitle.setText(p.brief().engine().isBlank() ? p.brief().delivery().label() + " feed"
+                : p.brief().engine() + ", " + p.brief().delivery().label().toLowerCase(java.util.Locale.ROOT)
+                + (p.brief().delivery() == Brief.Delivery.GRAVITY ? " feed" : " fed"));
+        Path file = session.file().get();
+        stage.setTitle(p.name() + (session.changed().get() ? " (not saved)" : "")
+                + (file == null ? "" : " \u2013 " + file.getFileName()) + " \u2013 Ration");
+    }
+
+    /** Goes on only once unsaved work is saved or given up. */
+    private void leave(Runnable then) {
+        if (!session.changed().get()) {
+            then.run();
+            return;
+        }
+        messages.ask(session.project().name() + " has changes that are not saved.", new MessageBar.Choice("Save first",
+                "leave-save", () -> {
+            save();
+            if (!session.changed().get()) {
+                then.run();
+            }
+        }), new MessageBar.Choice("Give them up", "leave-discard", then), new MessageBar.Choice("Stay", "leave-stay",
+                () -> { }));
+    }
+
+    private void startNew() {
+        leave(() -> session.show(Project.empty(), null));
+    }
+
+    private void openDemo() {
+        leave(() -> {
+            try {
+                session.show(ProjectFile.demo(ProjectFile.DEMO), null);
+            } catch (ProjectFileException e) {
+                session.say(e.fullText());
+            }
+        });
+    }
+
+    private void askOpen() {
+        leave(() -> dialogs.toOpen().ifPresent(this::open));
+    }
+
+    public void open(Path path) {
+        session.open(path);
+    }
+
+    private void save() {
+        if (session.file().get() == null) {
+            saveAs();
+        } else {
+            session.save(session.file().get());
+        }
+    }
+
+    private void saveAs() {
+        String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        dialogs.toSave(name + ProjectFile.ENDING).ifPresent(path -> session.save(
+                path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
+    }
+
+    /** Offers work that a crash left behind. */
+    public void offerRecovery() {
+        Optional<Home.Recovered> work = session.home().recovered();
+        work.ifPresent(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found.",
+                new MessageBar.Choice("Bring it back", "recover", () -> session.resume(w)),
+                new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
+    }
+
+    // pages
+
+    private void go(Page to) {
+        page = to;
+        content.setCenter(to == Page.LAYOUT ? layout : brief);
+        rail.current(to);
+        ledger.current(to == Page.LAYOUT);
+        if (to == Page.LAYOUT) {
+            layout.focusDrawing();
+        }
+    }
+
+    private void showGoverning() {
+        session.shown().get().assessment().governing().ifPresent(c -> session.look(c.condition()));
+        go(Page.LAYOUT);
+    }
+
+    private void showFindings() {
+        session.picked().set("");
+        go(Page.LAYOUT);
+        layout.focusFindings();
+    }
+
+    // keys
+
+    private void showKeys() {
+        keys.setVisible(true);
+        keys.requestFocus();
+    }
+
+    private void hideKeys() {
+        keys.setVisible(false);
+        layout.focusDrawing();
+    }
+
+    private boolean writing() {
+        return stage.getScene().getFocusOwner() instanceof TextInputControl;
+    }
+
+    private void keyPressed(KeyEvent e) {
+        if (keys.isVisible()) {
+            if (e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER) {
+                hideKeys();
+                e.consume();
+            }
+            return;
+        }
+        if (e.isShortcutDown()) {
+            command(e);
+        } else if (!writing() && page == Page.LAYOUT) {
+            layout.key(e);
+        }
+    }
+
+    private void command(KeyEvent e) {
+        Node owner = stage.getScene().getFocusOwner();
+        boolean typing = owner instanceof QuantityField<?> field && field.dirty();
+        Runnable action = null;
+        if (combination(e, KeyCode.Z, true) || combination(e, KeyCode.Y, false)) {
+            action = typing ? null : session::redo;
+        } else if (combination(e, KeyCode.Z, false)) {
+            action = typing ? null : session::undo;
+        } else if (combination(e, KeyCode.S, true)) {
+            action = this::saveAs;
+        } else if (combination(e, KeyCode.S, false)) {
+            root.requestFocus();
+            action = this::save;
+        } else if (combination(e, KeyCode.O, false)) {
+            action = this::askOpen;
+        } else if (combination(e, KeyCode.N, false)) {
+            action = this::startNew;
+        } else if (combination(e, KeyCode.DIGIT1, false)) {
+            action = this::showGoverning;
+        } else if (combination(e, KeyCode.DIGIT4, false)) {
+            action = this::showFindings;
+        }
+        if (action != null) {
+            e.consume();
+            action.run();
+        }
+    }
+
+    private static boolean combination(KeyEvent e, KeyCode code, boolean shift) {
+        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN,
+                shift ? KeyCombination.SHIFT_DOWN : KeyCombination.SHIFT_ANY).match(e);
+    }
+
+    private void keyTyped(KeyEvent e) {
+        if (writing() || keys.isVisible() || e.isShortcutDown()) {
+            return;
+        }
+        switch (e.getCharacter()) {
+            case "[" -> conditions.nudge(-1, 0);
+            case "]" -> conditions.nudge(1, 0);
+            case "," -> conditions.nudge(0, -1);
+            case "." -> conditions.nudge(0, 1);
+            case "g", "G" -> showGoverning();
+            case "?" -> showKeys();
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+}

@@ -1,0 +1,16 @@
+package ration.desktop.frame;
+
+/** The pages of this version, in the order of the job. */
+public enum Page {
+    BRIEF("Brief"), LAYOUT("Layout");
+
+    private final String label;
+
+    Page(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

@@ -1,0 +1,97 @@
+package ration.desktop.frame;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.quantity.UnitSystem;
+
+/** The job in the order people work, and the unit switch. */
+final class Rail extends VBox {
+
+    private final Session session;
+    private final Map<Page, Button> rows = new LinkedHashMap<>();
+    private final Map<Page, NotchBar> bars = new LinkedHashMap<>();
+
+    Rail(Session session, Consumer<Page> go) {
+        this.session = session;
+        getStyleClass().add("rail");
+        setPrefWidth(132);
+        setMinWidth(132);
+        for (Page page : Page.values()) {
+            NotchBar bar = new NotchBar(24, 6);
+            bars.put(page, bar);
+            Button row = Ui.button("", "rail-" + page.name().toLowerCase(java.util.Locale.ROOT), () -> go.accept(page));
+            HBox content = new HBox(Ui.label(page.label()), Ui.spring(), bar);
+            content.setAlignment(Pos.CENTER_LEFT);
+            content.setPrefWidth(108);
+            row.setGraphic(content);
+            row.getStyleClass().setAll("rail-row");
+            rows.put(page, row);
+            getChildren().add(row);
+        }
+        Region gap = new Region();
+        VBox.setVgrow(gap, Priority.ALWAYS);
+        Region rule = Ui.rule();
+        VBox.setMargin(rule, new Insets(0, 12, 8, 12));
+        HBox switches = unitSwitch();
+        VBox.setMargin(switches, new Insets(0, 12, 0, 12));
+        getChildren().addAll(gap, rule, switches);
+        session.shown().addListener((o, was, now) -> update());
+        update();
+    }
+
+    private HBox unitSwitch() {
+        HBox box = new HBox();
+        ToggleGroup group = new ToggleGroup();
+        for (UnitSystem system : UnitSystem.values()) {
+            ToggleButton button = new ToggleButton(system.label());
+            button.setId("units-" + system.name().toLowerCase(java.util.Locale.ROOT));
+            button.setAccessibleText("Show results in " + system.label());
+            button.setToggleGroup(group);
+            button.setSelected(session.units().get() == system);
+            button.setOnAction(e -> {
+                button.setSelected(true);
+                session.units().set(system);
+            });
+            button.getStyleClass().add("chip");
+            HBox.setHgrow(button, Priority.ALWAYS);
+            button.setMaxWidth(Double.MAX_VALUE);
+            box.getChildren().add(button);
+        }
+        return box;
+    }
+
+    void current(Page page) {
+        rows.forEach((p, row) -> {
+            row.getStyleClass().remove("current");
+            if (p == page) {
+                row.getStyleClass().add("current");
+            }
+        });
+    }
+
+    private void update() {
+        Assessment a = session.shown().get().assessment();
+        boolean mended = a.problems().isEmpty();
+        bars.get(Page.BRIEF).show(1.2, a.project().brief().demand() > 0 ? Verdict.HOLDS : Verdict.NOT_SHOWN);
+        Verdict layout = a.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
+        double ratio = layout == Verdict.SHORT ? a.governing().map(c -> Math.min(0.95, c.ratio())).orElse(0.5) : 1.2;
+        bars.get(Page.LAYOUT).show(ratio, mended || layout == Verdict.SHORT ? layout : Verdict.NOT_SHOWN);
+        rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
+    }
+}

@@ -1,0 +1,430 @@
+package ration.desktop.layout;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.desktop.style.PictureNodes;
+import ration.drawing.Schematic;
+import ration.flow.FlowAnswer;
+import ration.flow.PathStep;
+import ration.flow.TankLevel;
+import ration.model.Fitting;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.PortRef;
+import ration.project.Edit;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.UnitSystem;
+
+/**
+ * The picked item: what was measured, edited in place; what is computed now; what the checks say. With nothing picked,
+ * the case looked at: its figures, where the head goes, and all findings.
+ */
+final class ItemCard extends ScrollPane {
+
+    private final Session session;
+    private final VBox body = new VBox(8);
+    private final Map<String, QuantityField<Quantity>> figures = new LinkedHashMap<>();
+    private final Label trouble = Ui.wrapped("", "wrong-text");
+    private final VBox now = new VBox(4);
+    private final VBox findings = new VBox(8);
+    private QuantityField<LineSize> size;
+    private String shape = "";
+
+    ItemCard(Session session) {
+        this.session = session;
+        getStyleClass().add("card");
+        setId("card");
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        setPrefWidth(288);
+        setMinWidth(288);
+        body.getStyleClass().add("card-body");
+        trouble.setId("card-trouble");
+        now.setId("card-now");
+        findings.setId("card-findings");
+        setContent(body);
+        session.shown().addListener((o, was, n) -> update());
+        session.picked().addListener((o, was, n) -> {
+            setVvalue(0);
+            update();
+        });
+        session.units().addListener((o, was, n) -> update());
+        update();
+    }
+
+    /** Puts the writing mark in the first figure. */
+    void focusFirst() {
+        if (size != null) {
+            size.requestFocus();
+        } else {
+            figures.values().stream().findFirst().ifPresent(Node::requestFocus);
+        }
+    }
+
+    private Optional<Item> item() {
+        return session.shown().get().project().system().item(session.picked().get());
+    }
+
+    private void update() {
+        Optional<Item> item = item();
+        String wanted = item.map(this::structure).orElse("");
+        if (!wanted.equals(shape) || body.getChildren().isEmpty()) {
+            shape = wanted;
+            item.ifPresentOrElse(this::build, this::buildCase);
+        }
+        item.ifPresentOrElse(this::fill, this::fillCase);
+    }
+
+    /** What decides which rows the card has; while it stays the same only figures change. */
+    private String structure(Item item) {
+        StringBuilder words = new StringBuilder(item.id()).append(item.kind());
+        ItemFields.of(item).forEach(f -> words.append('|').append(f.label()));
+        return words.toString();
+    }
+
+    // the picked item
+
+    private void build(Item item) {
+        figures.clear();
+        size = null;
+        trouble.setText("");
+        GridPane measured = grid();
+        int row = 0;
+        if (item instanceof Item.Run run) {
+            row = runRows(run, measured);
+        }
+        for (ItemFields.Field field : ItemFields.of(item)) {
+            measured.addRow(row++, Ui.label(field.label()), figure(item, field), by(item, field));
+        }
+        body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
+        if (item instanceof Item.Run) {
+            body.getChildren().add(sizes());
+            body.getChildren().add(fittings());
+        }
+        HBox actions = new HBox(8);
+        if (!(item instanceof Item.EngineInlet)) {
+            actions.getChildren().add(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)));
+        }
+        body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
+    }
+
+    private Node header(Item item) {
+        TextField name = new QuantityField<String>("item-name", "Name", text -> {
+            if (text.isBlank() || text.length() > 60) {
+                throw new IllegalArgumentException("Give it a name of 1 to 60 letters.");
+            }
+            return text.strip();
+        }, t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
+        name.getStyleClass().addAll("card-field", "name-field");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        VBox words = new VBox(name, Ui.label(item.kind(), "soft"));
+        words.getChildren().get(1).setTranslateX(5);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox box = new HBox(8, PictureNodes.picture(Schematic.icon(item)), words);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private static Node heading(String title, String right) {
+        HBox box = new HBox(Ui.label(title, "group-title"), Ui.spring(), Ui.label(right, "soft"));
+        box.setAlignment(Pos.BASELINE_LEFT);
+        return box;
+    }
+
+    private static GridPane grid() {
+        GridPane grid = new GridPane();
+        grid.setHgap(4);
+        grid.setVgap(1);
+        ColumnConstraints label = new ColumnConstraints();
+        label.setHgrow(Priority.ALWAYS);
+        ColumnConstraints figure = new ColumnConstraints(86);
+        ColumnConstraints by = new ColumnConstraints(62);
+        grid.getColumnConstraints().addAll(label, figure, by);
+        return grid;
+    }
+
+    private Node figure(Item item, ItemFields.Field field) {
+        String id = "field-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
+                t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::text)
+                .onTrouble(trouble::setText)
+                .onValue(q -> set(field.label(), m -> m.with(q)));
+        text.getStyleClass().add("card-field");
+        figures.put(field.label(), text);
+        return text;
+    }
+
+    private Node by(Item item, ItemFields.Field field) {
+        QuantityField<String> how = new QuantityField<String>(
+                "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                "How " + field.label() + " of " + item.name() + " was measured", String::strip, t -> t)
+                .onValue(b -> set(field.label(), m -> new Measured(m.quantity(), b)));
+        how.update(field.value().by());
+        how.getStyleClass().addAll("card-field", "soft");
+        return how;
+    }
+
+    /** Sets one figure of the item as it is now. */
+    private void set(String label, java.util.function.UnaryOperator<Measured> change) {
+        change("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
+                .item(session.picked().get()).map(Item::name).orElse(""), i -> ItemFields.of(i).stream()
+                .filter(f -> f.label().equals(label)).findFirst().map(f -> f.set().apply(change.apply(f.value())))
+                .orElse(i));
+    }
+
+    private void change(String name, java.util.function.UnaryOperator<Item> edit) {
+        String id = shape.isEmpty() ? "" : session.picked().get();
+        session.apply(Edit.of(name, p -> p.system().item(id)
+                .map(i -> p.with(p.system().replace(edit.apply(i)))).orElse(p)));
+    }
+
+    private void changeRun(String name, java.util.function.UnaryOperator<Item.Run> edit) {
+        change(name, i -> i instanceof Item.Run run ? edit.apply(run) : i);
+    }
+
+    private int runRows(Item.Run run, GridPane grid) {
+        size = new QuantityField<LineSize>("field-size", "Size of " + run.name(), LineSize::parse, LineSize::label)
+                .onTrouble(trouble::setText)
+                .onValue(s -> changeRun("Set size of " + run.name(), r -> r.withSize(s)));
+        size.getStyleClass().add("card-field");
+        grid.add(Ui.label("Size"), 0, 0);
+        grid.add(size, 1, 0, 2, 1);
+        return 1;
+    }
+
+    /** The usual sizes, one press each. */
+    private Node sizes() {
+        FlowPane pane = new FlowPane(3, 3);
+        for (LineSize s : LineSize.usual()) {
+            Button button = Ui.button(s.kind() == LineSize.Kind.TUBE ? s.shortName() : s.label(),
+                    "size-" + s.label().replaceAll("[^0-9a-z]+", "-"),
+                    () -> changeRun("Set size to " + s.shortName(), r -> r.withSize(s)), "chip");
+            button.setAccessibleText("Size " + s.label());
+            pane.getChildren().add(button);
+        }
+        return pane;
+    }
+
+    private Node fittings() {
+        GridPane grid = new GridPane();
+        grid.setHgap(6);
+        grid.setVgap(2);
+        ColumnConstraints grow = new ColumnConstraints();
+        grow.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().add(grow);
+        int row = 0;
+        for (Fitting f : Fitting.values()) {
+            Label count = Ui.label("", "bold");
+            count.setId("count-" + f.name().toLowerCase(java.util.Locale.ROOT));
+            Button less = Ui.button("\u2212", "less-" + f.name(), () -> changeRun("Take a " + f.label() + " out",
+                    r -> r.withFittings(without(r.fittings(), f))), "chip");
+            Button more = Ui.button("+", "more-" + f.name(), () -> changeRun("Add a " + f.label(), r -> {
+                List<Fitting> list = new ArrayList<>(r.fittings());
+                list.add(f);
+                return r.withFittings(list);
+            }), "chip");
+            less.setAccessibleText("One " + f.label() + " less");
+            more.setAccessibleText("One " + f.label() + " more");
+            grid.addRow(row++, Ui.label(f.label()), count, less, more);
+        }
+        return grid;
+    }
+
+    private static List<Fitting> without(List<Fitting> fittings, Fitting one) {
+        List<Fitting> list = new ArrayList<>(fittings);
+        list.remove(one);
+        return list;
+    }
+
+    private void fill(Item item) {
+        name().update(item.name());
+        for (ItemFields.Field f : ItemFields.of(item)) {
+            figures.get(f.label()).update(f.value().quantity());
+        }
+        if (item instanceof Item.Run run) {
+            size.update(run.size());
+            for (Fitting f : Fitting.values()) {
+                ((Label) body.lookup("#count-" + f.name().toLowerCase(java.util.Locale.ROOT)))
+                        .setText(String.valueOf(run.count(f)));
+            }
+        }
+        Session.Shown shown = session.shown().get();
+        now.getChildren().setAll(heading("Now", shown.condition().attitude().label()
+                + String.join("", shown.condition().positions().values().stream().map(p -> ", " + p).toList())));
+        shown.look().ifPresentOrElse(l -> itemNow(item, l), () -> now.getChildren().add(
+                Ui.wrapped("Nothing is computed before the layout is mended.", "soft")));
+        showFindings(shown.assessment().findingsOn(item.id()), false);
+    }
+
+    @SuppressWarnings("unchecked")
+    private QuantityField<String> name() {
+        return (QuantityField<String>) body.lookup("#item-name");
+    }
+
+    private void itemNow(Item item, CaseAnswer look) {
+        FlowAnswer flow = look.capacity();
+        UnitSystem units = session.units().get();
+        if (item instanceof Item.Run run) {
+            row("Flow", units.text(Math.abs(flow.flow(run.id())), Dimension.FLOW));
+            row("Bore", units == UnitSystem.US ? UnitSystem.figure(run.size().bore() / 0.0254, 3) + " in"
+                    : UnitSystem.figure(run.size().bore() * 1000, 2) + " mm");
+            row("Reynolds number", UnitSystem.figure(flow.reynolds(run), 0));
+            loss(item.id(), flow, units);
+        } else if (item instanceof Item.Tank tank) {
+            TankLevel level = flow.levels().get(tank.id());
+            row("Capacity", units.text(tank.shape().solid().volume(), Dimension.VOLUME));
+            row("Contents", units.text(level.volume(), Dimension.VOLUME));
+            row("Flow out", units.text(flow.outflow(tank), Dimension.FLOW));
+            row("Outlet", level.uncovered().isEmpty() ? "covered" : "stands clear of the fuel");
+            loss(item.id(), flow, units);
+        } else if (item instanceof Item.EngineInlet inlet) {
+            row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
+            row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
+            row("Take-off demand", units.text(look.need(), Dimension.FLOW));
+            OptionalDouble left = look.inletPressureAtDemand(session.project().system());
+            left.ifPresent(p -> row("Left at demand", units.text(p, Dimension.PRESSURE)));
+            now.getChildren().add(Ui.wrapped("An open line on the ground pours more than the engine gets at its least "
+                    + "inlet pressure: judge the margin by the first figure.", "soft"));
+        } else if (item instanceof Item.Fitted fitted) {
+            session.project().system().inlet().ifPresent(i -> row("Height over inlet", units.text(
+                    flow.height(fitted.place().point().minus(i.place().point())), Dimension.LENGTH)));
+            pressure("Pressure in", flow, new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN
+                    : fitted.ports().get(0)), units);
+            pressure("Pressure out", flow, new PortRef(item.id(), Item.OUT), units);
+            loss(item.id(), flow, units);
+        }
+    }
+
+    private void pressure(String label, FlowAnswer flow, PortRef port, UnitSystem units) {
+        OptionalDouble p = flow.pressure(port);
+        row(label, p.isPresent() ? units.text(p.getAsDouble(), Dimension.PRESSURE) : "cut off");
+    }
+
+    private void loss(String id, FlowAnswer flow, UnitSystem units) {
+        flow.path().stream().filter(s -> s.item().equals(id)).findFirst().ifPresent(s -> {
+            row("Head lost", units.text(s.headIn() - s.headOut(), Dimension.LENGTH));
+        });
+    }
+
+    private void row(String label, String figure) {
+        Label value = Ui.label(figure, "figure");
+        value.setId("now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+        now.getChildren().add(new HBox(Ui.label(label), Ui.spring(), value));
+    }
+
+    private void showFindings(List<Finding> list, boolean links) {
+        findings.getChildren().clear();
+        if (list.isEmpty()) {
+            findings.getChildren().add(Ui.wrapped("Nothing to say about it.", "soft"));
+        }
+        for (Finding f : list) {
+            NotchBar bar = new NotchBar(24, 6);
+            bar.show(f.verdict() == Verdict.SHORT ? 0.7 : f.verdict() == Verdict.THIN ? 1.03 : 1.3, f.verdict());
+            Label verdict = Ui.label("", "verdict", "small");
+            Ui.verdict(verdict, f.verdict());
+            VBox words = new VBox(1, new HBox(6, Ui.label(f.title(), "bold"), Ui.spring(), verdict),
+                    Ui.wrapped(f.detail()));
+            if (!f.remedy().isEmpty()) {
+                words.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
+            }
+            words.getChildren().add(Ui.wrapped(f.source(), "soft"));
+            if (links && !f.item().isEmpty()) {
+                session.project().system().item(f.item()).ifPresent(i -> words.getChildren().add(Ui.button(
+                        "Go to " + i.name(), "go-to-" + i.id(), () -> session.picked().set(i.id()), "chip")));
+            }
+            HBox.setHgrow(words, Priority.ALWAYS);
+            findings.getChildren().add(new HBox(8, bar, words));
+        }
+    }
+
+    // nothing picked: the case
+
+    private void buildCase() {
+        figures.clear();
+        size = null;
+        body.getChildren().setAll(now, Ui.rule(), Ui.label("Findings", "group-title"), findings);
+    }
+
+    private void fillCase() {
+        Session.Shown shown = session.shown().get();
+        UnitSystem units = session.units().get();
+        now.getChildren().setAll(Ui.label("Case looked at", "page-title"));
+        shown.look().ifPresentOrElse(l -> caseNow(l, shown, units), () -> now.getChildren().add(Ui.wrapped(
+                "Nothing can be computed yet. " + shown.assessment().problems().stream().findFirst()
+                .map(p -> p.message() + " " + p.remedy()).orElse(""), "soft")));
+        showFindings(shown.assessment().findings(), true);
+    }
+
+    private void caseNow(CaseAnswer look, Session.Shown shown, UnitSystem units) {
+        Assessment a = shown.assessment();
+        now.getChildren().add(Ui.wrapped(look.label(a.project().system(), units), "soft"));
+        row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
+        row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
+        row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW));
+        row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7");
+        String obstacle = look.obstacle(a.project().system());
+        if (!obstacle.isEmpty()) {
+            now.getChildren().add(Ui.wrapped(obstacle, "wrong-text"));
+        }
+        List<PathStep> path = look.capacity().path();
+        OptionalDouble available = look.capacity().headAvailable();
+        OptionalDouble left = look.capacity().headLeft();
+        if (path.isEmpty() || available.isEmpty() || left.isEmpty()) {
+            return;
+        }
+        now.getChildren().add(new Label());
+        now.getChildren().add(heading("Where the head goes", units.unit(Dimension.LENGTH).symbol()));
+        row("Surface to inlet", units.figure(available.getAsDouble(), Dimension.LENGTH));
+        for (PathStep step : path) {
+            String name = a.project().system().item(step.item()).map(Item::name).orElse(step.item());
+            budgetRow(name, step.headIn() - step.headOut(), available.getAsDouble(), units);
+        }
+        row("Left at the inlet", units.figure(left.getAsDouble(), Dimension.LENGTH));
+        now.getChildren().add(Ui.wrapped("Losses and what is left add up to the head from the fuel surface to the "
+                + "inlet. Friction: Darcy-Weisbach, Colebrook, "
+                + a.project().brief().choices().friction().label().toLowerCase(java.util.Locale.ROOT) + ".", "soft"));
+    }
+
+    private void budgetRow(String name, double loss, double available, UnitSystem units) {
+        javafx.scene.layout.Region bar = new javafx.scene.layout.Region();
+        bar.getStyleClass().add("gauge-fuel");
+        bar.setMinSize(Math.max(1, 96 * Math.abs(loss) / available), 9);
+        bar.setMaxSize(Math.max(1, 96 * Math.abs(loss) / available), 9);
+        HBox track = new HBox(bar);
+        track.setMinWidth(100);
+        track.setAlignment(Pos.CENTER_LEFT);
+        Label label = Ui.label(name);
+        label.setMinWidth(96);
+        label.setMaxWidth(96);
+        HBox box = new HBox(6, label, track, Ui.spring(), Ui.label(units.figure(loss, Dimension.LENGTH), "figure"));
+        box.setAlignment(Pos.CENTER_LEFT);
+        now.getChildren().add(box);
+    }
+}

@@ -1,0 +1,154 @@
+package ration.desktop.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.quantity.Unit;
+
+/** The measured figures of each kind of item: how they are called, read and set. */
+final class ItemFields {
+
+    /**
+     * One figure on the card.
+     *
+     * @param label of the row, unique on the card
+     * @param value now
+     * @param unit  meant when none is written
+     * @param set   the item with another figure
+     */
+    record Field(String label, Measured value, Unit unit, Function<Measured, Item> set) {
+    }
+
+    private final List<Field> fields = new ArrayList<>();
+
+    private ItemFields() {
+    }
+
+    static List<Field> of(Item item) {
+        ItemFields f = new ItemFields();
+        if (item instanceof Item.Fitted fitted) {
+            f.place("", fitted.place(), p -> fitted.with(new Item.Tag(fitted.id(), fitted.name(), p)));
+        }
+        if (item instanceof Item.Tank tank) {
+            f.tank(tank);
+        } else if (item instanceof Item.Selector s) {
+            f.rated("Rated", s.loss(), s::withLoss);
+        } else if (item instanceof Item.ShutOff v) {
+            f.rated("Rated", v.loss(), r -> new Item.ShutOff(v.tag(), r));
+        } else if (item instanceof Item.Strainer s) {
+            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.drain()));
+        } else if (item instanceof Item.CheckValve v) {
+            f.add("Cracking pressure", v.cracking(), Unit.PSI, m -> new Item.CheckValve(v.tag(), m, v.loss()));
+            f.rated("Rated", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));
+        } else if (item instanceof Item.Orifice o) {
+            f.add("Bore", o.bore(), Unit.INCH, m -> new Item.Orifice(o.tag(), m, o.dischargeCoefficient()));
+        } else if (item instanceof Item.Pump p) {
+            f.pump(p);
+        } else if (item instanceof Item.Tee t) {
+            f.add("Bore", t.bore(), Unit.INCH, m -> new Item.Tee(t.tag(), m));
+        } else if (item instanceof Item.EngineInlet e) {
+            f.add("Needle seat", e.seat(), Unit.INCH, m -> new Item.EngineInlet(e.tag(), m, e.minimumPressure()));
+            f.add("Least pressure", e.minimumPressure(), Unit.PSI, m -> new Item.EngineInlet(e.tag(), e.seat(), m));
+        } else if (item instanceof Item.Run run) {
+            run.length().ifPresent(l -> f.add("Length", l, Unit.INCH, run::withLength));
+            for (int i = 0; i < run.points().size(); i++) {
+                int at = i;
+                f.place("Point " + (i + 1) + " ", run.points().get(i), p -> run.withPoints(changed(run.points(), at, p)));
+            }
+        }
+        return f.fields;
+    }
+
+    private static <T> List<T> changed(List<T> list, int at, T value) {
+        List<T> copy = new ArrayList<>(list);
+        copy.set(at, value);
+        return copy;
+    }
+
+    private void add(String label, Measured value, Unit unit, Function<Measured, Item> set) {
+        fields.add(new Field(label, value, unit, set));
+    }
+
+    private void place(String prefix, Place place, Function<Place, Item> set) {
+        add(title(prefix, "Station"), place.station(), Unit.INCH,
+                m -> set.apply(new Place(m, place.buttLine(), place.waterLine())));
+        add(title(prefix, "Butt line"), place.buttLine(), Unit.INCH,
+                m -> set.apply(new Place(place.station(), m, place.waterLine())));
+        add(title(prefix, "Water line"), place.waterLine(), Unit.INCH,
+                m -> set.apply(new Place(place.station(), place.buttLine(), m)));
+    }
+
+    private static String title(String prefix, String name) {
+        return prefix.isEmpty() ? name : prefix + name.toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private void rated(String prefix, Rated rated, Function<Rated, Item> set) {
+        add(prefix + " flow", rated.flow(), Unit.GALLON_PER_HOUR, m -> set.apply(new Rated(m, rated.loss())));
+        add(prefix + " loss", rated.loss(), Unit.PSI, m -> set.apply(new Rated(rated.flow(), m)));
+    }
+
+    private void pump(Item.Pump p) {
+        for (int i = 0; i < p.curve().size(); i++) {
+            int at = i;
+            Item.CurvePoint point = p.curve().get(i);
+            UnaryOperator<String> name = what -> "Curve " + (at + 1) + " " + what;
+            add(name.apply("flow"), point.flow(), Unit.GALLON_PER_HOUR, m -> new Item.Pump(p.tag(), p.drive(),
+                    changed(p.curve(), at, new Item.CurvePoint(m, point.pressure())), p.off()));
+            add(name.apply("pressure"), point.pressure(), Unit.PSI, m -> new Item.Pump(p.tag(), p.drive(),
+                    changed(p.curve(), at, new Item.CurvePoint(point.flow(), m)), p.off()));
+        }
+        p.off().ifPresent(r -> rated("Off", r, o -> new Item.Pump(p.tag(), p.drive(), p.curve(), Optional.of(o))));
+    }
+
+    private void tank(Item.Tank tank) {
+        add("Unusable", tank.unusable(), Unit.GALLON, tank::withUnusable);
+        for (int i = 0; i < tank.outlets().size(); i++) {
+            int at = i;
+            Item.Outlet o = tank.outlets().get(i);
+            String prefix = tank.outlets().size() == 1 ? "Outlet " : "Outlet " + (i + 1) + " ";
+            Function<Item.Outlet, Item> set = changed -> tank.withOutlets(changed(tank.outlets(), at, changed));
+            place(prefix, o.place(), p -> set.apply(new Item.Outlet(o.name(), p, o.bore(), o.screen())));
+            add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(new Item.Outlet(o.name(), o.place(), m, o.screen())));
+            o.screen().ifPresent(s -> rated(prefix + "screen", s, r -> set.apply(
+                    new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)))));
+        }
+        shape(tank);
+        tank.vent().ifPresent(v -> place("Vent tip ", v, p -> tank.withVent(Optional.of(p))));
+        tank.drain().ifPresent(d -> place("Drain ", d, p -> tank.withDrain(Optional.of(p))));
+    }
+
+    private void shape(Item.Tank tank) {
+        if (tank.shape() instanceof TankShape.Box box) {
+            add("Length", box.length(), Unit.INCH,
+                    m -> tank.withShape(new TankShape.Box(box.corner(), m, box.width(), box.height())));
+            add("Width", box.width(), Unit.INCH,
+                    m -> tank.withShape(new TankShape.Box(box.corner(), box.length(), m, box.height())));
+            add("Height", box.height(), Unit.INCH,
+                    m -> tank.withShape(new TankShape.Box(box.corner(), box.length(), box.width(), m)));
+            place("Corner ", box.corner(),
+                    p -> tank.withShape(new TankShape.Box(p, box.length(), box.width(), box.height())));
+        } else if (tank.shape() instanceof TankShape.Prism prism) {
+            add("Left wall", prism.leftWall(), Unit.INCH,
+                    m -> tank.withShape(new TankShape.Prism(prism.corners(), m, prism.rightWall())));
+            add("Right wall", prism.rightWall(), Unit.INCH,
+                    m -> tank.withShape(new TankShape.Prism(prism.corners(), prism.leftWall(), m)));
+            for (int i = 0; i < prism.corners().size(); i++) {
+                int at = i;
+                TankShape.Corner c = prism.corners().get(i);
+                Function<TankShape.Corner, Item> set = other -> tank.withShape(new TankShape.Prism(
+                        changed(prism.corners(), at, other), prism.leftWall(), prism.rightWall()));
+                add("Corner " + (i + 1) + " station", c.station(), Unit.INCH,
+                        m -> set.apply(new TankShape.Corner(m, c.waterLine())));
+                add("Corner " + (i + 1) + " water line", c.waterLine(), Unit.INCH,
+                        m -> set.apply(new TankShape.Corner(c.station(), m)));
+            }
+        }
+    }
+}

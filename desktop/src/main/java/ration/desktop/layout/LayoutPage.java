@@ -1,0 +1,184 @@
+package ration.desktop.layout;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Line;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.Tokens;
+import ration.drawing.Ink;
+import ration.drawing.SchematicView;
+import ration.model.Item;
+import ration.project.LayoutEdits;
+import ration.project.LayoutEdits.Spot;
+
+/** The drawing, its keys, and the card. */
+public final class LayoutPage extends BorderPane {
+
+    private final Session session;
+    private final Consumer<Item> operate;
+    private final SchematicPane drawing;
+    private final ItemCard card;
+    private final Chooser chooser = new Chooser();
+    private final ToggleButton headLine = layer("Head left", Ink.INK, "layer-head", 6.0, 4.0);
+    private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
+    private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
+
+    public LayoutPage(Session session, Consumer<Item> operate) {
+        this.session = session;
+        this.operate = operate;
+        card = new ItemCard(session);
+        drawing = new SchematicPane(session, id -> session.picked().set(id));
+        StackPane stack = new StackPane(drawing, chooser);
+        StackPane.setAlignment(chooser, Pos.CENTER);
+        BorderPane left = new BorderPane(stack);
+        left.setTop(head());
+        setCenter(left);
+        setRight(card);
+    }
+
+    private HBox head() {
+        Label title = Ui.label("Layout", "page-title");
+        title.setMinWidth(70);
+        HBox head = new HBox(3, title, legend("Flowing", Ink.FUEL, 5), legend("Standing", Ink.FUEL_STANDING, 5),
+                legend("Below ambient", Ink.PLUM, 5), headLine, vents, drains, Ui.spring(),
+                Ui.button("Insert", "insert-item", this::insert), Ui.button("Branch", "branch-item", this::branch),
+                Ui.button("+ Add item", "add-item", this::add));
+        head.getStyleClass().add("page-head");
+        for (ToggleButton b : new ToggleButton[] {headLine, vents, drains}) {
+            b.setSelected(true);
+            b.setOnAction(e -> drawing.show(new SchematicView.Layers(headLine.isSelected(), vents.isSelected(),
+                    drains.isSelected())));
+        }
+        return head;
+    }
+
+    private static HBox legend(String text, Ink ink, double width) {
+        Line line = line(ink, width);
+        if (ink == Ink.FUEL_STANDING) {
+            line.setEffect(new javafx.scene.effect.InnerShadow(1.2, Tokens.color(Ink.FUEL)));
+        }
+        HBox box = new HBox(6, line, Ui.label(text, "small"));
+        box.getStyleClass().add("legend");
+        box.setMinWidth(Region.USE_PREF_SIZE);
+        return box;
+    }
+
+    private static ToggleButton layer(String text, Ink ink, String id, Double... dashes) {
+        ToggleButton button = new ToggleButton(text);
+        Line line = line(ink, 2);
+        line.getStrokeDashArray().setAll(dashes);
+        button.setGraphic(line);
+        button.setId(id);
+        button.setAccessibleText("Show " + text);
+        button.getStyleClass().addAll("chip", "layer");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    private static Line line(Ink ink, double width) {
+        Line line = new Line(0, 0, 18, 0);
+        line.setStroke(Tokens.color(ink));
+        line.setStrokeWidth(width);
+        line.setStrokeLineCap(javafx.scene.shape.StrokeLineCap.BUTT);
+        return line;
+    }
+
+    public void focusDrawing() {
+        drawing.requestFocus();
+    }
+
+    public void focusFindings() {
+        card.setVvalue(0);
+        card.requestFocus();
+    }
+
+    // keys
+
+    /** A key pressed anywhere on the page but in a text. */
+    public void key(KeyEvent e) {
+        if (chooser.isVisible()) {
+            return;
+        }
+        boolean onDrawing = drawing.isFocused();
+        Runnable action = switch (e.getCode()) {
+            case A -> this::add;
+            case I -> this::insert;
+            case B -> this::branch;
+            case V -> () -> LayoutActions.vent(session);
+            case D -> () -> LayoutActions.drain(session);
+            case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
+            case ESCAPE -> () -> session.picked().set("");
+            case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
+            case MINUS, SUBTRACT -> () -> drawing.zoomBy(false);
+            case DIGIT0, NUMPAD0 -> drawing::fit;
+            default -> onDrawing ? onDrawing(e.getCode()) : null;
+        };
+        if (action != null) {
+            e.consume();
+            action.run();
+        }
+    }
+
+    private Runnable onDrawing(KeyCode code) {
+        Walk walk = new Walk(session.project().system());
+        String at = session.picked().get();
+        return switch (code) {
+            case RIGHT -> () -> to(at.isEmpty() ? Optional.of(walk.first()) : walk.downstream(at));
+            case LEFT -> () -> to(at.isEmpty() ? session.project().system().inlet().map(Item::id) : walk.upstream(at));
+            case UP -> () -> to(walk.beside(at, -1));
+            case DOWN -> () -> to(walk.beside(at, 1));
+            case ENTER -> card::focusFirst;
+            case SPACE -> () -> session.project().system().item(at).ifPresent(operate);
+            default -> null;
+        };
+    }
+
+    private void to(Optional<String> id) {
+        id.ifPresent(session.picked()::set);
+    }
+
+    // adding
+
+    private void add() {
+        if (session.picked().get().isEmpty()) {
+            session.project().system().inlet().ifPresent(i -> session.picked().set(i.id()));
+        }
+        LayoutEdits.addingAt(session.project().system(), session.picked().get()).ifPresent(this::choose);
+    }
+
+    private void insert() {
+        pickedRun().ifPresentOrElse(r -> choose(Spot.IN_RUN),
+                () -> session.say("Pick a run first: an item is inserted in a line."));
+    }
+
+    private void branch() {
+        pickedRun().ifPresentOrElse(r -> choose(Spot.BRANCH),
+                () -> session.say("Pick a run first: a branch leaves a line."));
+    }
+
+    private Optional<Item> pickedRun() {
+        return session.project().system().item(session.picked().get()).filter(Item.Run.class::isInstance);
+    }
+
+    private void choose(Spot spot) {
+        String name = session.project().system().item(session.picked().get()).map(Item::name).orElse("");
+        String question = switch (spot) {
+            case IN_RUN -> "What goes into " + name + "?";
+            case BRANCH -> "What joins " + name + " by a tee?";
+            case DOWNSTREAM -> "What follows " + name + "?";
+            case UPSTREAM -> "What feeds " + name + "?";
+        };
+        chooser.open(question, LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
+                kind -> LayoutActions.add(session, spot, kind), this::focusDrawing);
+    }
+}

@@ -1,0 +1,144 @@
+package ration.desktop.layout;
+
+import java.util.function.Consumer;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
+import ration.desktop.session.Session;
+import ration.desktop.style.PictureNodes;
+import ration.desktop.style.Tokens;
+import ration.drawing.Picture;
+import ration.drawing.Schematic;
+import ration.drawing.SchematicSubject;
+import ration.drawing.SchematicView;
+import ration.drawing.TextMeasure;
+
+/** Shows the schematic: pick by click, zoom by wheel, pan by dragging. */
+final class SchematicPane extends Pane {
+
+    private static final double MOST_ZOOM = 6;
+    private static final double ZOOM_STEP = 1.25;
+
+    private final Session session;
+    private final TextMeasure measure = Tokens.measure();
+    private final Group drawing = new Group();
+    private final Consumer<String> onPick;
+    private double zoom = 1;
+    private double panX;
+    private double panY;
+    private double dragX;
+    private double dragY;
+    private boolean dragged;
+    private SchematicView.Layers layers = SchematicView.Layers.ALL;
+    private Picture picture;
+
+    SchematicPane(Session session, Consumer<String> onPick) {
+        this.session = session;
+        this.onPick = onPick;
+        setId("schematic");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        setMinSize(300, 200);
+        drawing.setManaged(false);
+        getChildren().add(drawing);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        widthProperty().addListener((o, was, now) -> redraw());
+        heightProperty().addListener((o, was, now) -> redraw());
+        session.shown().addListener((o, was, now) -> redraw());
+        session.picked().addListener((o, was, now) -> redraw());
+        session.units().addListener((o, was, now) -> redraw());
+        setOnMousePressed(e -> {
+            requestFocus();
+            dragX = e.getX();
+            dragY = e.getY();
+            dragged = false;
+        });
+        setOnMouseDragged(e -> {
+            if (dragged || Math.hypot(e.getX() - dragX, e.getY() - dragY) > 5) {
+                dragged = true;
+                panX += e.getX() - dragX;
+                panY += e.getY() - dragY;
+                dragX = e.getX();
+                dragY = e.getY();
+                redraw();
+            }
+        });
+        setOnMouseClicked(e -> {
+            if (!dragged) {
+                onPick.accept(itemAt(e.getPickResult().getIntersectedNode()));
+            }
+        });
+        setOnScroll(e -> {
+            if (e.getDeltaY() != 0) {
+                zoomAbout(e.getX(), e.getY(), e.getDeltaY() > 0 ? ZOOM_STEP : 1 / ZOOM_STEP);
+            }
+        });
+    }
+
+    private String itemAt(Node node) {
+        for (Node n = node; n != null && n != this; n = n.getParent()) {
+            if (n.getUserData() instanceof String id && !id.isEmpty()) {
+                return id;
+            }
+        }
+        return "";
+    }
+
+    void zoomBy(boolean in) {
+        zoomAbout(getWidth() / 2, getHeight() / 2, in ? ZOOM_STEP : 1 / ZOOM_STEP);
+    }
+
+    void fit() {
+        zoom = 1;
+        panX = 0;
+        panY = 0;
+        redraw();
+    }
+
+    private void zoomAbout(double x, double y, double factor) {
+        double next = Math.max(1, Math.min(MOST_ZOOM, zoom * factor));
+        double change = next / zoom;
+        panX = (x - getWidth() / 2) * (1 - change) + panX * change;
+        panY = (y - getHeight() / 2) * (1 - change) + panY * change;
+        zoom = next;
+        if (zoom == 1) {
+            panX = 0;
+            panY = 0;
+        }
+        redraw();
+    }
+
+    void show(SchematicView.Layers chosen) {
+        layers = chosen;
+        redraw();
+    }
+
+    Picture picture() {
+        return picture;
+    }
+
+    private void redraw() {
+        if (getWidth() < 50 || getHeight() < 50) {
+            return;
+        }
+        Session.Shown shown = session.shown().get();
+        picture = Schematic.draw(new SchematicSubject(shown.project().system(),
+                shown.project().brief().envelope().attitudes(), shown.condition(), shown.look(),
+                session.picked().get(), session.units().get()),
+                new SchematicView(getWidth(), getHeight(), zoom, panX, panY, layers), measure);
+        drawing.getChildren().clear();
+        StringBuilder words = new StringBuilder("Schematic");
+        for (Picture.Piece piece : picture.pieces()) {
+            drawing.getChildren().add(PictureNodes.group(piece));
+            if (!piece.words().isEmpty()) {
+                words.append(". ").append(piece.words());
+            }
+        }
+        setAccessibleText(words.toString());
+    }
+}

@@ -1,0 +1,95 @@
+package ration.desktop.style;
+
+import javafx.scene.AccessibleRole;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
+import ration.check.Verdict;
+import ration.drawing.Ink;
+
+/**
+ * Result over need on a scale from 0 to 1.5; the notch, always at two thirds, is the need. Holds is solid, Thin lighter
+ * with a tick, Short hatched and short of the notch, Not shown dotted.
+ */
+public final class NotchBar extends Pane {
+
+    static final double ABOVE = 5;
+    private static final double SHORT_GAP = 3;
+
+    private final double length;
+    private final double height;
+
+    public NotchBar(double length, double height) {
+        this.length = length;
+        this.height = height;
+        setMinSize(length, height + ABOVE + 3);
+        setPrefSize(length, height + ABOVE + 3);
+        setMaxSize(length, height + ABOVE + 3);
+        setAccessibleRole(AccessibleRole.PROGRESS_INDICATOR);
+        show(0, Verdict.NOT_SHOWN);
+    }
+
+    public void show(double ratio, Verdict verdict) {
+        getChildren().clear();
+        double notch = Math.round(length * 2 / 3);
+        Rectangle frame = new Rectangle(0.5, ABOVE + 0.5, length - 1, height - 1);
+        frame.setFill(Tokens.color(Ink.PANEL));
+        frame.setStroke(Tokens.color(Ink.EDGE));
+        getChildren().add(frame);
+        double end = Math.max(0, Math.min(1.5, ratio)) / 1.5 * length;
+        Color ink = Tokens.color(Ink.INK);
+        switch (verdict) {
+            case NOT_SHOWN -> {
+                frame.setStroke(Tokens.color(Ink.SOFT));
+                frame.getStrokeDashArray().setAll(1.5, 2.0);
+            }
+            case SHORT -> hatch(Math.min(end, notch - SHORT_GAP));
+            default -> fill(end, verdict);
+        }
+        boolean solid = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
+        Color mark = verdict == Verdict.NOT_SHOWN ? Tokens.color(Ink.SOFT) : ink;
+        if (verdict != Verdict.NOT_SHOWN) {
+            Line line = new Line(notch, ABOVE + 1, notch, ABOVE + height - 1);
+            line.setStrokeWidth(1.4);
+            line.setStroke(solid ? Tokens.color(Ink.PANEL) : ink);
+            getChildren().add(line);
+        }
+        double half = height < 8 ? 2.5 : 3.5;
+        Polygon triangle = new Polygon(notch - half, ABOVE - half - 1, notch + half, ABOVE - half - 1, notch, ABOVE);
+        triangle.setFill(mark);
+        getChildren().add(triangle);
+        setAccessibleText(verdict.word() + (verdict == Verdict.NOT_SHOWN ? ""
+                : ", " + Math.round(ratio * 100) + " percent of what is needed"));
+    }
+
+    private void fill(double end, Verdict verdict) {
+        Rectangle bar = new Rectangle(0, ABOVE, end, height);
+        bar.setFill(Tokens.color(verdict == Verdict.THIN ? Ink.OLIVE : Ink.DEEP));
+        getChildren().add(bar);
+        if (verdict == Verdict.THIN) {
+            Rectangle tick = new Rectangle(end - 1, ABOVE + 1, 2, height + 2);
+            tick.setFill(Tokens.color(Ink.INK));
+            getChildren().add(tick);
+        }
+    }
+
+    private void hatch(double end) {
+        if (end <= 1) {
+            return;
+        }
+        Pane stripes = new Pane();
+        for (double x = -height; x < end; x += 4) {
+            Line stripe = new Line(x, ABOVE + height, x + height, ABOVE);
+            stripe.setStroke(Tokens.color(Ink.RUST));
+            stripe.setStrokeWidth(1.6);
+            stripes.getChildren().add(stripe);
+        }
+        stripes.setClip(new Rectangle(0, ABOVE, end, height));
+        Rectangle outline = new Rectangle(0.5, ABOVE + 0.5, end - 1, height - 1);
+        outline.setFill(null);
+        outline.setStroke(Tokens.color(Ink.RUST));
+        getChildren().addAll(stripes, outline);
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * Tokens, fonts and how a core picture becomes JavaFX shapes.
+ */
+package ration.desktop.style;
