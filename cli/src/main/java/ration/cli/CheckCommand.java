@@ -75,7 +75,7 @@ final class CheckCommand implements Callable<Integer> {
         out.append("\nFindings\n");
         for (Finding f : a.findings()) {
             out.append(String.format(Locale.ROOT, "  %-10s %s%n             %s%n", f.verdict().word(), f.title(),
-                    f.detail()));
+                    f.detail().in(UnitSystem.US)));
             if (!f.remedy().isEmpty()) {
                 out.append("             ").append(f.remedy()).append('\n');
             }
@@ -109,7 +109,7 @@ final class CheckCommand implements Callable<Integer> {
         ArrayNode findings = root.putArray("findings");
         for (Finding f : a.findings()) {
             findings.addObject().put("id", f.id()).put("title", f.title()).put("item", f.item())
-                    .put("verdict", f.verdict().word()).put("detail", f.detail()).put("source", f.source())
+                    .put("verdict", f.verdict().word()).put("detail", f.detail().in(UnitSystem.US)).put("source", f.source())
                     .put("remedy", f.remedy());
         }
         ArrayNode cases = root.putArray("cases");

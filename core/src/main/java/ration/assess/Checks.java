@@ -19,8 +19,6 @@ import ration.model.Problem;
 import ration.network.FrictionLaw;
 import ration.project.Project;
 import ration.quantity.Dimension;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
 
 /** The checks of this version, each a typed function from the assessed cases to findings. */
 final class Checks {
@@ -43,7 +41,7 @@ final class Checks {
         problems.forEach(checks::layout);
         if (cases.isEmpty()) {
             checks.findings.add(new Finding("flow.margin", "Flow margin", "", Verdict.NOT_SHOWN,
-                    "Nothing can be computed before the layout is mended.",
+                    u -> "Nothing can be computed before the layout is mended.",
                     project.brief().choices().basis().cite(project.brief().delivery()),
                     "See the points marked in the layout."));
         } else {
@@ -59,7 +57,7 @@ final class Checks {
 
     private void layout(Problem p) {
         findings.add(new Finding("layout." + p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
-                Verdict.NOT_SHOWN, p.message(), PRACTICE, p.remedy()));
+                Verdict.NOT_SHOWN, u -> p.message(), PRACTICE, p.remedy()));
     }
 
     /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
@@ -71,9 +69,9 @@ final class Checks {
         for (CaseAnswer c : worst.values()) {
             String position = String.join(", ", c.condition().positions().values());
             String obstacle = c.obstacle(system);
-            String detail = String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: %.1f of %.1f gph."
-                    + " %s. %s", c.margin(), c.factor(), gph(c.capacity().inletFlow()), gph(c.need() * c.factor()),
-                    c.label(system, UnitSystem.US), obstacle).strip();
+            Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
+                    + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
+                    u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
             findings.add(new Finding("flow.margin" + (position.isEmpty() ? "" : "." + position),
                     "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
@@ -107,8 +105,8 @@ final class Checks {
                 double filling = -c.demand().outflow(tank);
                 if (filling > FlowAnswer.NO_FLOW) {
                     findings.add(new Finding("flow.overflow." + tank.id(), "No overflow between tanks", tank.id(),
-                            Verdict.SHORT, String.format(Locale.ROOT, "%s fills at %.1f gph while full: it runs over"
-                                    + " its vent. %s.", tank.name(), gph(filling), c.label(system, UnitSystem.US)),
+                            Verdict.SHORT, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
+                            + " while full: it runs over its vent. " + c.label(system, u) + ".",
                             "14 CFR 23.957(a) before 2017 (from memory), as a guide",
                             "Feed from one tank at a time, or keep fuel from running back with a check valve."));
                     return;
@@ -127,8 +125,8 @@ final class Checks {
                     double least = inlet.minimumPressure().si();
                     Verdict verdict = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
                     findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", inlet.id(),
-                            verdict, String.format(Locale.ROOT, "%.2f psi against %.2f psi. %s.",
-                            Unit.PSI.fromSi(left), Unit.PSI.fromSi(least), c.label(system, UnitSystem.US)),
+                            verdict, u -> u.text(left, Dimension.PRESSURE) + " against "
+                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + ".",
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head."));
                 }));
@@ -150,7 +148,7 @@ final class Checks {
                 String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
                         : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
                 findings.add(new Finding("flow.transition." + run.id(), "Between laminar and turbulent", run.id(),
-                        Verdict.HOLDS, "Re " + range + " in some cases, where friction is least certain; computed on"
+                        Verdict.HOLDS, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
                         + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
                         "Moody chart, transition zone (from memory)", ""));
             }
@@ -165,10 +163,10 @@ final class Checks {
                 if (valve && item instanceof Item.Fitted fitted) {
                     boolean behind = engineSide(fitted, wall) <= 0;
                     findings.add(new Finding("build.shut-off." + item.id(), "Shut-off behind the firewall", item.id(),
-                            behind ? Verdict.HOLDS : Verdict.SHORT, item.name() + (behind ? " is" : " is not")
+                            behind ? Verdict.HOLDS : Verdict.SHORT, u -> item.name() + (behind ? " is" : " is not")
                             + " on the cabin side: station "
-                            + UnitSystem.US.text(fitted.place().point().x(), Dimension.LENGTH) + ", firewall "
-                            + UnitSystem.US.text(wall.station().si(), Dimension.LENGTH) + ".",
+                            + u.text(fitted.place().point().x(), Dimension.LENGTH) + ", firewall "
+                            + u.text(wall.station().si(), Dimension.LENGTH) + ".",
                             "14 CFR 23.995(b) before 2017 (from memory), as a guide",
                             behind ? "" : "Move the valve behind the firewall."));
                 }
@@ -180,9 +178,5 @@ final class Checks {
     private double engineSide(Item.Fitted item, Firewall wall) {
         double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
         return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
-    }
-
-    private static double gph(double si) {
-        return Unit.GALLON_PER_HOUR.fromSi(si);
     }
 }

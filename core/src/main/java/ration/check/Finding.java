@@ -1,5 +1,7 @@
 package ration.check;
 
+import ration.quantity.UnitSystem;
+
 /**
  * One thing checked.
  *
@@ -11,6 +13,12 @@ package ration.check;
  * @param source  where the requirement comes from
  * @param remedy  what to do, or empty when it holds
  */
-public record Finding(String id, String title, String item, Verdict verdict, String detail, String source,
+public record Finding(String id, String title, String item, Verdict verdict, Wording detail, String source,
         String remedy) {
+
+    /** A sentence whose figures follow the units the reader chose. */
+    @FunctionalInterface
+    public interface Wording {
+        String in(UnitSystem units);
+    }
 }

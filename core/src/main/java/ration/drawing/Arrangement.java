@@ -139,7 +139,7 @@ final class Arrangement {
         firewallX = right - BAY - 88 * bay.size();
         double engineX = right - 109;
         spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
-        double first = RULER + Math.min(292, (firewallX - RULER) * 0.54);
+        double first = RULER + Math.min(330, (firewallX - RULER) * 0.60);
         spread(cabin, first, firewallX - 84);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
         firewallX = zoomX(firewallX);

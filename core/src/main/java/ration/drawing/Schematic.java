@@ -91,6 +91,7 @@ public final class Schematic {
         outletScreens();
         labels();
         engine();
+        teach();
         rulers();
         pickedMarks();
         return new Picture(view.width(), view.height(), pieces);
@@ -232,14 +233,43 @@ public final class Schematic {
                 top = Math.min(top, s.y());
                 bottom = Math.max(bottom, s.y());
             }
-            ground.take(left, top, r, bottom);
+            double margin = tank.id().equals(subject.picked()) ? 10 : 0;
+            ground.take(left - margin, top - margin, r + margin, bottom + margin);
         }
+        takePicked();
         if (system.firewall().isPresent()) {
             ground.take(place.firewallX() - 6, 0, place.firewallX() + 6, view.height());
         }
         double engineTop = engineTop();
         ground.take(place.firewallX() + 20, engineTop, right(), engineTop + 134);
-        headSpots().forEach(s -> ground.take(s.x() - 6, s.y() - 6, s.x() + 6, s.y() + 6));
+        if (view.layers().headLine()) {
+            takeHeadLine();
+        }
+    }
+
+    /** The ground of the dimension from the picked item up to the head line. */
+    private void takePicked() {
+        picked().filter(i -> !(i instanceof Item.Tank) && i.ports().contains(Item.OUT)).ifPresent(i -> {
+            PortRef out = new PortRef(i.id(), Item.OUT);
+            OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
+            place.port(out).filter(p -> head.isPresent() && view.layers().headLine()).ifPresent(p ->
+                    ground.take(p.x() - 2, headY(head.getAsDouble()), p.x() + 8, p.y()));
+        });
+    }
+
+    private void takeHeadLine() {
+        List<Spot> spots = headSpots();
+        for (int i = 0; i < spots.size(); i++) {
+            Spot b = spots.get(i);
+            ground.take(b.x() - 4, b.y() - 4, b.x() + 4, b.y() + 4);
+            Spot a = spots.get(Math.max(0, i - 1));
+            int parts = (int) (Math.hypot(b.x() - a.x(), b.y() - a.y()) / 8) + 1;
+            for (int k = 1; k < parts; k++) {
+                double x = a.x() + (b.x() - a.x()) * k / parts;
+                double y = a.y() + (b.y() - a.y()) * k / parts;
+                ground.take(x - 3, y - 3, x + 3, y + 3);
+            }
+        }
     }
 
     private Optional<Spot> place(Place p, Item.Tank tank) {
@@ -354,7 +384,7 @@ public final class Schematic {
                     marks.add(new Path(List.of(new Spot(m - 5, surface - 9), new Spot(m + 5, surface - 9),
                             new Spot(m, surface - 1)), true, Ink.PANEL, Pen.of(Ink.FUEL, 1.2), 0));
                 }
-                if (b - a > 76) {
+                if (b - a > 112) {
                     String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
                     marks.add(new Label(b - 12, surface - 6, head, 12, false, Ink.INK, Anchor.END));
                 }
@@ -488,7 +518,11 @@ public final class Schematic {
             return;
         }
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Path(spots, false, Ink.NONE, Pen.of(Ink.GROUND, 5), 0));
+        for (int i = 1; i < spots.size(); i++) {
+            if (Math.abs(spots.get(i).x() - spots.get(i - 1).x()) > 2) {
+                marks.add(new Path(List.of(spots.get(i - 1), spots.get(i)), false, Ink.NONE, Pen.of(Ink.GROUND, 5), 0));
+            }
+        }
         marks.add(new Path(spots, false, Ink.NONE, Pen.of(Ink.INK, 1.6, 6.0, 4.0), 0));
         for (int i = 1; i < spots.size(); i++) {
             marks.add(new Disc(spots.get(i), 2.6, Ink.GROUND, Pen.of(Ink.INK, 1.4)));
@@ -684,9 +718,11 @@ public final class Schematic {
                 place.port(new PortRef(fitted.id(), Item.OUT)).ifPresent(port -> {
                     double y = headY(step.headOut());
                     put("", new TextBlock().line(TextBlock.body(units.text(step.headOut() - place.referenceHeight(),
-                            Dimension.LENGTH))), List.of(new Candidate(port.x() + 5, y - 19, Anchor.START),
-                            new Candidate(port.x() + 7, y + 4, Anchor.START),
-                            new Candidate(port.x() - 5, y - 19, Anchor.END)));
+                            Dimension.LENGTH))), List.of(new Candidate(port.x() + 6, y - 20, Anchor.START),
+                            new Candidate(port.x() + 8, y - 26, Anchor.START),
+                            new Candidate(port.x() - 8, y + 4, Anchor.END),
+                            new Candidate(port.x() - 8, y + 14, Anchor.END),
+                            new Candidate(port.x() + 8, y + 12, Anchor.START)));
                 });
             }
         }
@@ -703,7 +739,8 @@ public final class Schematic {
             double x = (a.x() + b.x()) / 2;
             double y = (a.y() + b.y()) / 2;
             put("", new TextBlock().line(TextBlock.soft("head left")), List.of(
-                    new Candidate(x - 10, y + 10, Anchor.MIDDLE), new Candidate(x + 12, y - 26, Anchor.MIDDLE)));
+                    new Candidate(x - 10, y + 12, Anchor.END), new Candidate(x - 34, y + 14, Anchor.END),
+                    new Candidate(x + 12, y - 26, Anchor.START), new Candidate(x + 20, y - 34, Anchor.START)));
         }
     }
 
@@ -754,6 +791,9 @@ public final class Schematic {
         if (Math.abs(a.x() - b.x()) > Math.abs(a.y() - b.y())) {
             out.add(new Candidate(mx, my - 10 - block.height(), Anchor.MIDDLE));
             out.add(new Candidate(mx, my + 9, Anchor.MIDDLE));
+            out.add(new Candidate(Math.min(a.x(), b.x()) + 4, my - 10 - block.height(), Anchor.START));
+            out.add(new Candidate(Math.max(a.x(), b.x()) - 4, my - 10 - block.height(), Anchor.END));
+            out.add(new Candidate(Math.min(a.x(), b.x()) + 4, my + 9, Anchor.START));
             out.add(new Candidate(Math.max(a.x(), b.x()), my + 9, Anchor.START));
         } else {
             boolean falls = b.y() > a.y();
@@ -849,6 +889,24 @@ public final class Schematic {
                     Anchor.START));
         }
         marks.add(line(left, y + 22, column, y + 22, Pen.of(Ink.INK, 1)));
+    }
+
+    /** An empty sheet says what to do first. */
+    private void teach() {
+        if (!system.tanks().isEmpty()) {
+            return;
+        }
+        double x = (RULER + place.firewallX()) / 2;
+        double y = view.height() / 2 - 40;
+        List<Mark> marks = new ArrayList<>(new TextBlock()
+                .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK)).at(x, y, Anchor.MIDDLE,
+                        measure));
+        marks.addAll(new TextBlock()
+                .line(TextBlock.body("Press A, choose a tank, and give its measures on the card at the right."))
+                .line(TextBlock.body("Then pick the line, press I, and put in the selector and the strainer."))
+                .line(TextBlock.soft("Heights are drawn true: every figure you measure moves something here."))
+                .at(x, y + 24, Anchor.MIDDLE, measure));
+        piece("", Kind.TEXT, "Lay out what feeds the engine: press A and choose a tank", marks);
     }
 
     // the picked item

@@ -107,7 +107,12 @@ public record Quantity(double value, Unit unit) {
     /** The number as short as it can be written without loss, then the unit: {@code 52.5 in}. */
     public String text() {
         String number = BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
-        return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+        return number + (unit == Unit.DEGREE || unit == Unit.ONE ? "" : " ") + unit.symbol();
+    }
+
+    /** {@link #text} with a real minus sign, for the screen. */
+    public String shown() {
+        return text().replace('-', '\u2212');
     }
 
     /** Symbols a writer may use for this dimension, for messages and help. */

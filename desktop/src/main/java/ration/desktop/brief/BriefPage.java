@@ -36,13 +36,12 @@ public final class BriefPage extends ScrollPane {
 
     private final Session session;
     private final List<Runnable> updates = new ArrayList<>();
-    private final Label trouble = Ui.wrapped("", "wrong-text");
+    private final Label trouble = Ui.trouble("brief-trouble");
 
     public BriefPage(Session session) {
         this.session = session;
         setId("brief");
         setFitToWidth(true);
-        trouble.setId("brief-trouble");
         HBox first = new HBox(12, engineTile(), demandTile());
         HBox second = new HBox(12, envelopeTile());
         HBox third = new HBox(12, fuelTile(), basisTile());
@@ -96,8 +95,13 @@ public final class BriefPage extends ScrollPane {
                 : "Each pump must bring 125 % of what the engine takes at take-off."));
         VBox tile = tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery),
                 why);
+        return left(tile);
+    }
+
+    private static VBox left(VBox tile) {
         tile.setPrefWidth(400);
-        tile.setMinWidth(360);
+        tile.setMinWidth(400);
+        HBox.setHgrow(tile, Priority.NEVER);
         return tile;
     }
 
@@ -179,7 +183,7 @@ public final class BriefPage extends ScrollPane {
             Quantity q = Quantity.parse(text, get.apply(brief()).quantity().unit());
             set.set(brief(), q);
             return q;
-        }, Quantity::text).onTrouble(trouble::setText)
+        }, Quantity::shown).onTrouble(trouble::setText)
                 .onValue(q -> change("Set " + words.toLowerCase(java.util.Locale.ROOT), b -> set.set(b, q)));
         updates.add(() -> field.update(get.apply(brief()).quantity()));
         field.setPrefWidth(90);
@@ -262,9 +266,7 @@ public final class BriefPage extends ScrollPane {
         VBox tile = tile("Fuel", row("Grade", grades), row("Fuel at", temperature), figures,
                 row("Low fuel", low), Ui.wrapped("What each tank holds above its unusable fuel when it counts as low.",
                         "soft"));
-        tile.setPrefWidth(400);
-        tile.setMinWidth(360);
-        return tile;
+        return left(tile);
     }
 
     private Node basisTile() {

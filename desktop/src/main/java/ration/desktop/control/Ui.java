@@ -27,6 +27,14 @@ public final class Ui {
         return label;
     }
 
+    /** Where a page says why what was written cannot be read; takes no room while there is nothing to say. */
+    public static Label trouble(String id) {
+        Label label = wrapped("", "wrong-text");
+        label.setId(id);
+        label.managedProperty().bind(label.textProperty().isNotEmpty());
+        return label;
+    }
+
     /** A button with its name for assistive technology and tests. */
     public static Button button(String text, String id, Runnable action, String... styles) {
         Button button = new Button(text);

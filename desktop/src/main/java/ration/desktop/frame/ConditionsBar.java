@@ -189,7 +189,8 @@ final class ConditionsBar extends HBox {
         int i = 0;
         for (Attitude a : project.brief().envelope().attitudes()) {
             ToggleButton button = toggle(a.name(), "attitude-" + a.name().toLowerCase().replace(' ', '-'));
-            button.setPrefWidth(72);
+            button.setPrefWidth(74);
+            button.getStyleClass().add("preset");
             button.setOnAction(e -> session.look(a));
             presets.put(a.name(), button);
             grid.add(button, i % 3, i / 3);
@@ -226,10 +227,7 @@ final class ConditionsBar extends HBox {
         VBox states = new VBox(1);
         for (Contents c : Contents.values()) {
             ToggleButton button = toggle(c.label(), "contents-" + c.label().toLowerCase());
-            button.getStyleClass().add("chip");
-            button.setMinHeight(17);
-            button.setPrefHeight(17);
-            button.setStyle("-fx-padding: 0 6 1 6;");
+            button.getStyleClass().add("tiny");
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText("Every tank " + c.label());
             button.setOnAction(e -> session.look(session.condition()

@@ -39,6 +39,8 @@ public final class MainWindow {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    private static final double LEAST_WIDTH = 1120;
+    private static final double LEAST_HEIGHT = 680;
 
     private final Stage stage;
     private final Session session;
@@ -86,8 +88,6 @@ public final class MainWindow {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         scene.addEventFilter(KeyEvent.KEY_TYPED, this::keyTyped);
         stage.setScene(scene);
-        stage.setMinWidth(1080);
-        stage.setMinHeight(700);
         stage.setOnCloseRequest(e -> {
             e.consume();
             leave(() -> {
@@ -111,13 +111,17 @@ public final class MainWindow {
 
     public void show() {
         stage.show();
+        stage.setMinWidth(LEAST_WIDTH);
+        stage.setMinHeight(LEAST_HEIGHT);
         layout.focusDrawing();
     }
 
     // the document
 
     private Button titleCell() {
-        VBox words = new VBox(aircraft, subtitle);
+        HBox name = new HBox(6, aircraft, Ui.label("\u25be", "soft"));
+        name.setAlignment(Pos.CENTER_LEFT);
+        VBox words = new VBox(name, subtitle);
         Button cell = Ui.button("", "document-menu", () -> { });
         cell.setGraphic(words);
         cell.getStyleClass().setAll("title-cell");

@@ -51,7 +51,7 @@ final class ItemCard extends ScrollPane {
     private final Session session;
     private final VBox body = new VBox(8);
     private final Map<String, QuantityField<Quantity>> figures = new LinkedHashMap<>();
-    private final Label trouble = Ui.wrapped("", "wrong-text");
+    private final Label trouble = Ui.trouble("card-trouble");
     private final VBox now = new VBox(4);
     private final VBox findings = new VBox(8);
     private QuantityField<LineSize> size;
@@ -66,7 +66,6 @@ final class ItemCard extends ScrollPane {
         setPrefWidth(288);
         setMinWidth(288);
         body.getStyleClass().add("card-body");
-        trouble.setId("card-trouble");
         now.setId("card-now");
         findings.setId("card-findings");
         setContent(body);
@@ -164,8 +163,8 @@ final class ItemCard extends ScrollPane {
         grid.setVgap(1);
         ColumnConstraints label = new ColumnConstraints();
         label.setHgrow(Priority.ALWAYS);
-        ColumnConstraints figure = new ColumnConstraints(86);
-        ColumnConstraints by = new ColumnConstraints(62);
+        ColumnConstraints figure = new ColumnConstraints(74);
+        ColumnConstraints by = new ColumnConstraints(60);
         grid.getColumnConstraints().addAll(label, figure, by);
         return grid;
     }
@@ -173,7 +172,7 @@ final class ItemCard extends ScrollPane {
     private Node figure(Item item, ItemFields.Field field) {
         String id = "field-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
         QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
-                t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::text)
+                t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::shown)
                 .onTrouble(trouble::setText)
                 .onValue(q -> set(field.label(), m -> m.with(q)));
         text.getStyleClass().add("card-field");
@@ -350,7 +349,7 @@ final class ItemCard extends ScrollPane {
             Label verdict = Ui.label("", "verdict", "small");
             Ui.verdict(verdict, f.verdict());
             VBox words = new VBox(1, new HBox(6, Ui.label(f.title(), "bold"), Ui.spring(), verdict),
-                    Ui.wrapped(f.detail()));
+                    Ui.wrapped(f.detail().in(session.units().get())));
             if (!f.remedy().isEmpty()) {
                 words.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
             }

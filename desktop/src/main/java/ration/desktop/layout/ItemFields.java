@@ -2,6 +2,7 @@ package ration.desktop.layout;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -25,6 +26,9 @@ final class ItemFields {
      */
     record Field(String label, Measured value, Unit unit, Function<Measured, Item> set) {
     }
+
+    /** The trade's abbreviations, where a row names two things. */
+    private static final Map<String, String> SHORT = Map.of("Station", "sta", "Butt line", "BL", "Water line", "WL");
 
     private final List<Field> fields = new ArrayList<>();
 
@@ -86,7 +90,7 @@ final class ItemFields {
     }
 
     private static String title(String prefix, String name) {
-        return prefix.isEmpty() ? name : prefix + name.toLowerCase(java.util.Locale.ROOT);
+        return prefix.isEmpty() ? name : prefix + SHORT.get(name);
     }
 
     private void rated(String prefix, Rated rated, Function<Rated, Item> set) {
@@ -116,7 +120,7 @@ final class ItemFields {
             Function<Item.Outlet, Item> set = changed -> tank.withOutlets(changed(tank.outlets(), at, changed));
             place(prefix, o.place(), p -> set.apply(new Item.Outlet(o.name(), p, o.bore(), o.screen())));
             add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(new Item.Outlet(o.name(), o.place(), m, o.screen())));
-            o.screen().ifPresent(s -> rated(prefix + "screen", s, r -> set.apply(
+            o.screen().ifPresent(s -> rated("Screen", s, r -> set.apply(
                     new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)))));
         }
         shape(tank);
@@ -144,9 +148,9 @@ final class ItemFields {
                 TankShape.Corner c = prism.corners().get(i);
                 Function<TankShape.Corner, Item> set = other -> tank.withShape(new TankShape.Prism(
                         changed(prism.corners(), at, other), prism.leftWall(), prism.rightWall()));
-                add("Corner " + (i + 1) + " station", c.station(), Unit.INCH,
+                add("Corner " + (i + 1) + " sta", c.station(), Unit.INCH,
                         m -> set.apply(new TankShape.Corner(m, c.waterLine())));
-                add("Corner " + (i + 1) + " water line", c.waterLine(), Unit.INCH,
+                add("Corner " + (i + 1) + " WL", c.waterLine(), Unit.INCH,
                         m -> set.apply(new TankShape.Corner(c.station(), m)));
             }
         }

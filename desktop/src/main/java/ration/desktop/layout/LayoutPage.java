@@ -44,6 +44,12 @@ public final class LayoutPage extends BorderPane {
         left.setTop(head());
         setCenter(left);
         setRight(card);
+        session.picked().addListener((o, was, now) -> chooser.close());
+        session.shown().addListener((o, was, now) -> {
+            if (was.project() != now.project()) {
+                chooser.close();
+            }
+        });
     }
 
     private HBox head() {
@@ -70,6 +76,8 @@ public final class LayoutPage extends BorderPane {
         HBox box = new HBox(6, line, Ui.label(text, "small"));
         box.getStyleClass().add("legend");
         box.setMinWidth(Region.USE_PREF_SIZE);
+        box.setMaxHeight(23);
+        box.setAlignment(Pos.CENTER);
         return box;
     }
 

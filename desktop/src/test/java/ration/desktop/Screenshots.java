@@ -1,0 +1,148 @@
+package ration.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.animation.PauseTransition;
+import javafx.application.Application;
+import javafx.event.Event;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import ration.desktop.frame.FileDialogs;
+import ration.desktop.frame.MainWindow;
+import ration.desktop.session.Home;
+import ration.desktop.session.Session;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+
+/**
+ * Takes the pictures in docs/screenshots from the demo; not a test. Arguments: a folder, then the names of the pictures
+ * wanted (all if none).
+ */
+public final class Screenshots {
+
+    private static final Map<String, BiConsumer<Session, Scene>> SCENES = new LinkedHashMap<>();
+
+    static {
+        SCENES.put("layout", (s, scene) -> {
+            fire(scene, "#ledger-flow");
+            s.picked().set("strainer");
+        });
+        SCENES.put("layout-level", (s, scene) -> { });
+        SCENES.put("layout-run", (s, scene) -> {
+            fire(scene, "#ledger-flow");
+            s.picked().set("r3");
+        });
+        SCENES.put("layout-tank", (s, scene) -> {
+            s.look(s.project().brief().envelope().attitudes().get(3));
+            s.picked().set("fuselage");
+        });
+        SCENES.put("layout-add", (s, scene) -> {
+            s.picked().set("r3");
+            fire(scene, "#insert-item");
+        });
+        SCENES.put("layout-empty", (s, scene) -> s.show(ration.project.Project.empty(), null));
+        SCENES.put("brief", (s, scene) -> fire(scene, "#rail-brief"));
+        SCENES.put("layout-metric", (s, scene) -> {
+            s.units().set(ration.quantity.UnitSystem.METRIC);
+            s.look(s.project().brief().envelope().attitudes().get(0));
+        });
+        SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
+                KeyCode.UNDEFINED, true, false, false, false)));
+    }
+
+    public static void main(String[] args) {
+        Logger.getLogger("javafx").setLevel(Level.SEVERE);
+        Application.launch(Taker.class, args);
+    }
+
+    private static void fire(Scene scene, String id) {
+        ((Button) scene.lookup(id)).fire();
+    }
+
+    /** The application that shows and saves one scene after the other. */
+    public static final class Taker extends Application {
+
+        @Override
+        public void start(Stage stage) throws IOException {
+            List<String> args = getParameters().getRaw();
+            Path folder = Path.of(args.get(0));
+            Files.createDirectories(folder);
+            Deque<String> wanted = new ArrayDeque<>(args.size() > 1 ? args.subList(1, args.size())
+                    : List.copyOf(SCENES.keySet()));
+            Session session = new Session(new Home(Files.createTempDirectory("shots")));
+            MainWindow window = new MainWindow(stage, session, new FileDialogs() {
+                @Override
+                public Optional<Path> toOpen() {
+                    return Optional.empty();
+                }
+
+                @Override
+                public Optional<Path> toSave(String name) {
+                    return Optional.empty();
+                }
+            });
+            window.show();
+            next(stage, session, folder, wanted);
+        }
+
+        private void next(Stage stage, Session session, Path folder, Deque<String> wanted) {
+            if (wanted.isEmpty()) {
+                stage.hide();
+                return;
+            }
+            String name = wanted.poll();
+            try {
+                session.show(ProjectFile.demo(ProjectFile.DEMO), null);
+            } catch (ProjectFileException e) {
+                throw new IllegalStateException(e);
+            }
+            session.units().set(ration.quantity.UnitSystem.US);
+            fire(stage.getScene(), "#rail-layout");
+            SCENES.get(name).accept(session, stage.getScene());
+            PauseTransition settle = new PauseTransition(Duration.millis(700));
+            settle.setOnFinished(e -> {
+                save(stage.getScene(), folder.resolve(name + ".png"));
+                Arrays.stream(new String[] {"#keys-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())
+                        .forEach(n -> ((Button) n).fire());
+                next(stage, session, folder, wanted);
+            });
+            settle.play();
+        }
+
+        private static void save(Scene scene, Path file) {
+            WritableImage image = scene.snapshot(null);
+            int w = (int) image.getWidth();
+            int h = (int) image.getHeight();
+            BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+            for (int y = 0; y < h; y++) {
+                for (int x = 0; x < w; x++) {
+                    out.setRGB(x, y, image.getPixelReader().getArgb(x, y));
+                }
+            }
+            try {
+                ImageIO.write(out, "png", file.toFile());
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+}
