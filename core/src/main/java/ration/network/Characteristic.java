@@ -5,8 +5,8 @@ package ration.network;
  */
 interface Characteristic {
 
-    /** Least slope of any characteristic, Pa per m3/s: 0.0001 Pa at 1e-4 m3/s, far below every tolerance. */
-    double LEAST_SLOPE = 1.0;
+    /** Least slope of any characteristic, Pa per m3/s: 0.001 Pa at 1e-4 m3/s, far below every tolerance. */
+    double LEAST_SLOPE = 10;
 
     /** Below this flow, m3/s, a square law is rounded so that its slope does not vanish: 0.001 gph. */
     double ROUNDING_FLOW = 1e-9;

@@ -17,8 +17,11 @@ import ration.network.NetworkSolution.Status;
  */
 public final class Network {
 
-    /** Slope of the reverse branch of a one-way element while its state is still sought, Pa per m3/s. */
-    private static final double REVERSE_SLOPE = 1e13;
+    /**
+     * Slope of the reverse branch of a one-way element while its state is still sought, Pa per m3/s: a hundred times
+     * steeper than a fine line, and not so steep that the equations lose digits.
+     */
+    private static final double REVERSE_SLOPE = 1e11;
     /** A held-shut valve opens when pressed by this much more than it needs, Pa. */
     private static final double OPENING_SLACK = 1e-4;
     /** An open valve shuts when its flow is this far reversed, m3/s. */
@@ -124,19 +127,7 @@ public final class Network {
             if (!newton()) {
                 return failed(Status.ITERATION_LIMIT, "The flow through " + worstLink() + " did not settle.");
             }
-            if (!anyOneWay || allFlowForward()) {
-                return answer();
-            }
-            return settleValves();
-        }
-
-        private boolean allFlowForward() {
-            for (int e = 0; e < linkCount; e++) {
-                if (oneWay[e] && !out[e] && q[e] < NO_FLOW) {
-                    return false;
-                }
-            }
-            return true;
+            return anyOneWay ? settleValves() : answer();
         }
 
         /** Shuts exactly what the steep branch held back, solves the rest, turns over what disagrees. */
@@ -371,17 +362,24 @@ public final class Network {
             }
         }
 
-        /** Worst pressure error over what is wanted: a billionth of the largest loss, which Newton reaches at once. */
+        /**
+         * Worst pressure error over what is wanted: a billionth of the largest loss, which Newton reaches at once, and
+         * what rounding leaves of the largest pressure. Much less is wanted while only the valves' states are sought.
+         */
         private double residual() {
             double largest = 0;
             double worst = 0;
+            double pressures = 0;
             for (int e = 0; e < linkCount; e++) {
                 if (!out[e]) {
                     largest = Math.max(largest, Math.abs(loss[e]));
+                    pressures = Math.max(pressures, Math.abs(pressure[from[e]]));
                     worst = Math.max(worst, Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]));
                 }
             }
-            return worst / (1e-9 * largest + 1e-9);
+            double wanted = steepReverse && anyOneWay ? 1e-4 * largest + SolverSettings.PRESSURE_TOLERANCE
+                    : 1e-9 * largest + 1e-12 * pressures + 1e-9;
+            return worst / wanted;
         }
 
         /** Within a thousandth of the pressure tolerance, and no flow in doubt by a tenth of the mass tolerance. */
