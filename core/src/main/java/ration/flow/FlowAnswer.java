@@ -61,7 +61,8 @@ public final class FlowAnswer {
             return 0;
         }
         Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
-        return last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+        double arriving = last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+        return arriving < NO_FLOW ? 0 : arriving;
     }
 
     /** Flow through a run from its start to its end, m3/s. */

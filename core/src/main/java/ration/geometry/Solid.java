@@ -28,6 +28,9 @@ public final class Solid {
 
     /** A section in the station / water line plane, drawn from one butt line to another. */
     public static Solid prism(List<Point2> section, double fromButtLine, double toButtLine) {
+        if (section.size() < 3) {
+            throw new IllegalArgumentException("A section needs three corners or more");
+        }
         List<Point2> ring = signedArea(section) > 0 ? section : reversed(section);
         double right = Math.max(fromButtLine, toButtLine);
         double left = Math.min(fromButtLine, toButtLine);

@@ -1,0 +1,92 @@
+package ration;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** Small systems for tests; inches. The carburettor stands at the datum. */
+public final class Systems {
+
+    private Systems() {
+    }
+
+    public static Project corrie() {
+        try {
+            return ProjectFile.demo(ProjectFile.DEMO);
+        } catch (ProjectFileException e) {
+            throw new IllegalStateException(e.fullText(), e);
+        }
+    }
+
+    public static Measured in(double inches) {
+        return Measured.of(inches, Unit.INCH);
+    }
+
+    /** A box tank 20 x 10 x 10 in whose floor is at a height, its outlet in the middle of the floor. */
+    public static Item.Tank tank(String id, double station, double buttLine, double floor) {
+        TankShape box = new TankShape.Box(Place.inches(station - 10, buttLine - 5, floor), in(20), in(10), in(10));
+        return new Item.Tank(id, id, box, List.of(new Item.Outlet("outlet", Place.inches(station, buttLine, floor),
+                in(0.305), Optional.empty())), Optional.of(Place.inches(station, buttLine, floor + 14)),
+                Optional.empty(), Measured.of(0.3, Unit.GALLON));
+    }
+
+    public static Item.EngineInlet inlet() {
+        return new Item.EngineInlet(new Item.Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3),
+                Measured.of(0.05, Unit.PSI));
+    }
+
+    public static Item.Run run(String id, String from, String to, double lengthIn) {
+        return new Item.Run(id, id.toUpperCase(java.util.Locale.ROOT), port(from), port(to),
+                LineSize.parse("0.305 in bore"), Optional.of(in(lengthIn)), List.of(), List.of());
+    }
+
+    public static PortRef port(String text) {
+        int dot = text.indexOf('.');
+        return new PortRef(text.substring(0, dot), text.substring(dot + 1));
+    }
+
+    /** One tank 24 in over the carburettor, one line. */
+    public static FuelSystem oneLine() {
+        return new FuelSystem(List.of(tank("tank", 10, 0, 24), inlet(), run("r1", "tank.outlet", "carburettor.in", 40)),
+                Optional.empty());
+    }
+
+    /** Two tanks at heights on a selector with LEFT, RIGHT, BOTH and OFF. */
+    public static FuelSystem twoTanks(double leftFloor, double rightFloor) {
+        Item.Selector selector = new Item.Selector(new Item.Tag("selector", "Selector", Place.inches(8, 0, -4)),
+                List.of("left", "right"), List.of(
+                new Item.Position("LEFT", List.of(List.of("left", "out"))),
+                new Item.Position("RIGHT", List.of(List.of("right", "out"))),
+                new Item.Position("BOTH", List.of(List.of("left", "right", "out"))),
+                new Item.Position("OFF", List.of())), Rated.of(20, 0.03, "bench"));
+        return new FuelSystem(List.of(tank("left", 10, -40, leftFloor), tank("right", 10, 40, rightFloor), selector,
+                inlet(), run("r1", "left.outlet", "selector.left", 60), run("r2", "right.outlet", "selector.right", 60),
+                run("r3", "selector.out", "carburettor.in", 12)), Optional.empty());
+    }
+
+    public static Project project(FuelSystem system) {
+        return Project.empty().withName("Test").with(system);
+    }
+
+    /** Level, every tank holding this many gallons. */
+    public static Condition level(FuelSystem system, double gallons) {
+        Map<String, Double> contents = new java.util.HashMap<>();
+        system.tanks().forEach(t -> contents.put(t.id(), Unit.GALLON.toSi(gallons)));
+        return new Condition(Attitude.ofDegrees("Level", 0, 0), contents, Map.of(), Set.of(), Set.of(), 288.15);
+    }
+}

@@ -1,0 +1,217 @@
+package ration.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import ration.Systems;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.condition.Contents;
+import ration.fluid.FuelGrade;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.project.Brief;
+import ration.project.Project;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+class AssessmentTest {
+
+    /**
+     * AC 90-89 (from memory): 0.55 lb/hp/h; 100 hp by gravity needs 13.75 gph, by pump 11.46. 150 hp takes 13.75 gph.
+     */
+    @ParameterizedTest
+    @CsvSource({"100, GRAVITY, 13.75", "100, PUMP, 11.458", "65, GRAVITY, 8.9375", "180, GRAVITY, 24.75",
+        "300, PUMP, 34.375"})
+    void neededFlowIsTheHandbooks(double hp, Brief.Delivery delivery, double gph) {
+        Brief brief = Brief.usual().withPower(Quantity.of(hp, Unit.HORSEPOWER)).withDelivery(delivery);
+        assertThat(Unit.GALLON_PER_HOUR.fromSi(brief.needed())).isCloseTo(gph, Percentage.withPercentage(0.01));
+    }
+
+    @Test
+    void verdictsHaveTheirBands() {
+        assertThat(Verdict.atLeast(1.49, 1.5)).isEqualTo(Verdict.SHORT);
+        assertThat(Verdict.atLeast(1.50, 1.5)).isEqualTo(Verdict.THIN);
+        assertThat(Verdict.atLeast(1.574, 1.5)).isEqualTo(Verdict.THIN);
+        assertThat(Verdict.atLeast(1.576, 1.5)).isEqualTo(Verdict.HOLDS);
+        assertThat(Verdict.HOLDS.worse(Verdict.NOT_SHOWN)).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(Verdict.SHORT.worse(Verdict.NOT_SHOWN)).isEqualTo(Verdict.SHORT);
+    }
+
+    @Test
+    void theDemoIsShortInClimbOnTheFuselageTankAndTheFixHolds() {
+        Project demo = Systems.corrie();
+        Assessment before = Assessment.of(demo);
+        CaseAnswer governing = before.governing().orElseThrow();
+        assertThat(governing.condition().attitude().name()).isEqualTo("Climb");
+        assertThat(governing.condition().positions()).containsEntry("selector", "FUSELAGE");
+        assertThat(governing.contents()).isEqualTo(Contents.LAST_USABLE.label());
+        assertThat(before.flowVerdict()).isEqualTo(Verdict.SHORT);
+        assertThat(before.findings().stream().filter(f -> f.verdict() == Verdict.SHORT)).singleElement()
+                .satisfies(f -> {
+                    assertThat(f.item()).isEqualTo("r3");
+                    assertThat(f.remedy()).contains("3/8");
+                });
+        Item.Run r3 = (Item.Run) demo.system().item("r3").orElseThrow();
+        Assessment after = Assessment.of(demo.with(demo.system().replace(
+                r3.withSize(LineSize.parse("3/8 x 0.035 tube")))));
+        assertThat(after.flowVerdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(after.findings()).noneMatch(f -> f.verdict() == Verdict.SHORT);
+    }
+
+    @Test
+    void theMatrixGoesThroughEveryFlownCase() {
+        Assessment a = Assessment.of(Systems.corrie());
+        assertThat(a.cases()).hasSize(5 * 2 * 3);
+        assertThat(a.cases()).noneMatch(c -> c.condition().attitude().name().equals("Parked"));
+        assertThat(a.cases()).noneMatch(c -> c.condition().positions().containsValue("OFF"));
+        assertThat(a.cases()).allMatch(c -> c.capacity().usable() && c.demand().usable());
+        double least = a.cases().stream().mapToDouble(CaseAnswer::margin).min().orElseThrow();
+        assertThat(a.governing().orElseThrow().margin()).isEqualTo(least);
+    }
+
+    /** Left and right slips of a symmetric aircraft are the same case seen from two sides. */
+    @Test
+    void symmetricSlipsGiveTheSameMargin() {
+        Assessment a = Assessment.of(Systems.corrie());
+        for (Contents contents : Contents.values()) {
+            List<CaseAnswer> slips = a.cases().stream().filter(c -> c.contents().equals(contents.label())
+                    && c.condition().attitude().name().startsWith("Slip")
+                    && c.condition().positions().containsValue("UPPER")).toList();
+            assertThat(slips).hasSize(2);
+            assertThat(slips.get(0).margin()).isCloseTo(slips.get(1).margin(), Offset.offset(1e-6));
+        }
+    }
+
+    @Test
+    void tanksThatOverflowEachOtherAreFound() {
+        Assessment a = Assessment.of(Systems.project(Systems.twoTanks(40, 12)));
+        assertThat(a.findings()).anySatisfy(f -> {
+            assertThat(f.id()).isEqualTo("flow.overflow.right");
+            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(f.detail().in(UnitSystem.METRIC)).contains("L/h").doesNotContain("gph");
+            assertThat(f.source()).contains("23.957").contains("from memory");
+        });
+        assertThat(Assessment.of(Systems.corrie()).findings())
+                .noneMatch(f -> f.id().startsWith("flow.overflow"));
+    }
+
+    @Test
+    void aBlockedLayoutIsNotShownAndSaysWhatToMend() {
+        Assessment a = Assessment.of(Project.empty());
+        assertThat(a.blocked()).isTrue();
+        assertThat(a.flowVerdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(a.look(Assessment.start(a.project()))).isEmpty();
+        Ledger ledger = Ledger.of(a, UnitSystem.US);
+        assertThat(ledger.flow().verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(ledger.entries()).allSatisfy(e -> assertThat(e.detail()).isNotBlank());
+    }
+
+    @Test
+    void unusableAndVaporAreNotShownUntilTheyExist() {
+        Ledger ledger = Ledger.of(Assessment.of(Systems.corrie()), UnitSystem.US);
+        assertThat(ledger.unusable().verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(ledger.vapor().verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(ledger.flow().figure()).endsWith("\u00d7");
+        assertThat(ledger.flow().detail()).startsWith("Climb 17\u00b0, FUSELAGE");
+    }
+
+    @Test
+    void theValveOnTheWrongSideOfTheFirewallIsFound() {
+        Project demo = Systems.corrie();
+        Item.Fitted selector = (Item.Fitted) demo.system().item("selector").orElseThrow();
+        Item moved = selector.with(new Item.Tag("selector", "Selector", ration.model.Place.inches(36, 0, 35)));
+        Assessment a = Assessment.of(demo.with(demo.system().replace(moved)));
+        assertThat(a.findingsOn("selector")).anySatisfy(f -> {
+            assertThat(f.id()).isEqualTo("build.shut-off.selector");
+            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        });
+    }
+
+    @Test
+    void frictionBetweenLaminarAndTurbulentIsReported() {
+        Project slow = Systems.project(Systems.oneLine());
+        Item.Run run = slow.system().runs().get(0);
+        Project small = slow.with(slow.system().replace(run.withSize(LineSize.parse("0.11 in bore"))));
+        assertThat(Assessment.of(small).findings()).extracting(Finding::id).contains("flow.transition.r1");
+    }
+
+    @Test
+    void thePracticeChoiceChangesFriction() {
+        Project demo = Systems.corrie();
+        Item.Run run = demo.system().runs().get(0);
+        Project small = demo.with(demo.system().replace(run.withSize(LineSize.parse("0.13 in bore"))));
+        double safe = margin(small, Brief.Friction.CONSERVATIVE);
+        double blend = margin(small, Brief.Friction.TEXTBOOK);
+        assertThat(blend).isGreaterThanOrEqualTo(safe);
+    }
+
+    private static double margin(Project project, Brief.Friction friction) {
+        Brief.Choices c = project.brief().choices();
+        return Assessment.of(project.with(project.brief().withChoices(new Brief.Choices(c.basis(), friction))))
+                .governing().orElseThrow().margin();
+    }
+
+    @Test
+    void lookingAtACaseGivesTheSameFiguresAsTheMatrix() {
+        Assessment a = Assessment.of(Systems.corrie());
+        CaseAnswer governing = a.governing().orElseThrow();
+        assertThat(a.look(governing.condition()).orElseThrow().margin()).isEqualTo(governing.margin());
+    }
+
+    @Test
+    void coldFuelFlowsLess() {
+        Assessment a = Assessment.of(Systems.project(Systems.oneLine()));
+        Condition warm = Assessment.start(a.project());
+        double at15 = a.look(warm).orElseThrow().margin();
+        double cold = a.look(warm.withFuelKelvin(253.15)).orElseThrow().margin();
+        assertThat(cold).isLessThan(at15);
+        assertThat(FuelGrade.AVGAS_100LL.viscosity(253.15)).isGreaterThan(FuelGrade.AVGAS_100LL.viscosity(288.15));
+    }
+
+    @Test
+    void anObstacleIsSaidInWords() {
+        FuelSystem system = Systems.twoTanks(24, 24);
+        Assessment a = Assessment.of(Systems.project(system));
+        Condition dry = Systems.level(system, 0).withPosition("selector", "LEFT");
+        CaseAnswer look = a.look(dry).orElseThrow();
+        assertThat(look.margin()).isZero();
+        assertThat(look.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(look.obstacle(system)).contains("left").contains("stands clear of the fuel");
+        assertThat(a.look(dry.withPosition("selector", "OFF")).orElseThrow().obstacle(system)).isNotBlank();
+    }
+
+    @Test
+    void aConditionIsCarriedOverToAChangedProject() {
+        Project demo = Systems.corrie();
+        Condition c = Assessment.start(demo).withPosition("selector", "FUSELAGE").withContents("upper", 0.01)
+                .with(Attitude.ofDegrees("Climb", 17, 0));
+        Project without = demo.with(demo.system().minus("upper", "r1"));
+        Condition adapted = Assessment.adapt(c, without);
+        assertThat(adapted.positions()).containsEntry("selector", "FUSELAGE");
+        assertThat(adapted.contents().keySet()).isEqualTo(Set.of("fuselage"));
+        assertThat(adapted.attitude().name()).isEqualTo("Climb");
+        assertThat(Assessment.adapt(adapted, demo).contents()).containsKey("upper");
+    }
+
+    @Test
+    void labelsSayTheCase() {
+        assertThat(Attitude.ofDegrees("Climb", 17, 0).label()).isEqualTo("Climb 17\u00b0");
+        assertThat(Attitude.ofDegrees("Slip left", 0, -6).label()).isEqualTo("Slip left, \u22126\u00b0 bank");
+        assertThat(Attitude.ofDegrees("Level", 0, 0).label()).isEqualTo("Level");
+        assertThat(Contents.LAST_USABLE.volume(10, 1, 2)).isEqualTo(3);
+        assertThat(Contents.LAST_USABLE.volume(2, 1, 2)).as("never more than the tank holds").isEqualTo(2);
+        assertThat(Measured.of(1, Unit.INCH, " tape ").by()).isEqualTo("tape");
+    }
+}

@@ -1,0 +1,110 @@
+package ration.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.quantity.Unit;
+
+class ValidationTest {
+
+    private static List<Problem> blocking(FuelSystem system) {
+        return Validation.of(system).stream().filter(Problem::blocks).toList();
+    }
+
+    private static FuelSystem with(Item... items) {
+        return new FuelSystem(List.of(items), Optional.empty());
+    }
+
+    @Test
+    void theDemoHasNoProblem() {
+        assertThat(Validation.of(Systems.corrie().system())).isEmpty();
+    }
+
+    @Test
+    void everythingWrongIsSaidAtOnce() {
+        Item.Tank flat = Systems.tank("flat", 0, 0, 10).withShape(new TankShape.Prism(List.of(), Systems.in(0),
+                Systems.in(1)));
+        Item.Strainer strainer = new Item.Strainer(new Item.Tag("strainer", "Strainer", Place.inches(0, 0, 0)),
+                Rated.of(0, -1, ""), false);
+        FuelSystem system = with(flat, strainer, Systems.inlet(), Systems.inlet(),
+                Systems.run("r1", "flat.outlet", "nowhere.in", 10));
+        assertThat(blocking(system)).extracting(Problem::field).contains("Shape", "Rated flow", "Rated loss", "Ends",
+                "Id", "Engine inlet");
+        assertThat(Validation.of(system)).allSatisfy(p -> {
+            assertThat(p.message()).endsWith(".");
+            assertThat(p.remedy()).isNotBlank();
+        });
+        assertThat(Validation.of(system).get(0).blocks()).as("blocking problems come first").isTrue();
+    }
+
+    @Test
+    void anOpenPortAndAMissingVentAreMissingNotBlocking() {
+        Item.Tank tank = Systems.tank("tank", 0, 0, 20).withVent(Optional.empty());
+        List<Problem> problems = Validation.of(with(tank, Systems.inlet()));
+        assertThat(problems).noneMatch(Problem::blocks);
+        assertThat(problems).extracting(Problem::field).contains("Vent", "Ports");
+        assertThat(problems).anySatisfy(p -> assertThat(p.remedy()).contains("press"));
+    }
+
+    @Test
+    void twoRunsCannotShareAPort() {
+        FuelSystem system = with(Systems.tank("tank", 0, 0, 20), Systems.tank("other", 0, 0, 20), Systems.inlet(),
+                Systems.run("r1", "tank.outlet", "carburettor.in", 40),
+                Systems.run("r2", "other.outlet", "carburettor.in", 40));
+        assertThat(blocking(system)).singleElement().satisfies(p -> {
+            assertThat(p.message()).contains("carburettor.in").contains("R1");
+            assertThat(p.breaksLayout()).isTrue();
+        });
+    }
+
+    @Test
+    void aLineShorterThanItsWayIsQuestioned() {
+        FuelSystem system = with(Systems.tank("tank", 0, 0, 24), Systems.inlet(),
+                Systems.run("r1", "tank.outlet", "carburettor.in", 12));
+        assertThat(Validation.of(system)).anySatisfy(p -> assertThat(p.message()).contains("shorter than the way"));
+    }
+
+    @Test
+    void selectorsAreChecked() {
+        Item.Selector s = new Item.Selector(new Item.Tag("s", "Selector", Place.inches(0, 0, 0)), List.of("a"),
+                List.of(new Item.Position("ON", List.of(List.of("a", "b"))), new Item.Position("ON", List.of())),
+                Rated.of(20, 0.1, ""));
+        assertThat(blocking(with(Systems.inlet(), s))).extracting(Problem::message)
+                .anyMatch(m -> m.contains("\u201cb\u201d")).anyMatch(m -> m.contains("Two positions"));
+        Item.Selector noOff = new Item.Selector(s.tag(), List.of("a"),
+                List.of(new Item.Position("ON", List.of(List.of("a", "out")))), Rated.of(20, 0.1, ""));
+        assertThat(Validation.of(with(Systems.inlet(), noOff))).extracting(Problem::message)
+                .anyMatch(m -> m.contains("no OFF"));
+    }
+
+    @Test
+    void figuresFarOutsideAnyAircraftAreRefused() {
+        Item.Run far = Systems.run("r1", "tank.outlet", "carburettor.in", 1e7);
+        Item.Tank huge = Systems.tank("tank", 0, 0, 1e6);
+        assertThat(blocking(with(huge, Systems.inlet(), far))).extracting(Problem::field)
+                .contains("Length", "Shape", "Outlet");
+        Item.Pump pump = new Item.Pump(new Item.Tag("p", "Pump", Place.inches(0, 0, 0)), Item.Drive.ELECTRIC,
+                List.of(new Item.CurvePoint(Measured.of(10, Unit.GALLON_PER_HOUR), Measured.of(5, Unit.PSI)),
+                        new Item.CurvePoint(Measured.of(5, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI))),
+                Optional.empty());
+        assertThat(blocking(with(Systems.inlet(), pump))).extracting(Problem::field).contains("Curve");
+    }
+
+    @Test
+    void systemsAreImmutableAndFindTheirParts() {
+        List<Item> items = new ArrayList<>(Systems.oneLine().items());
+        FuelSystem system = new FuelSystem(items, Optional.empty());
+        items.clear();
+        assertThat(system.items()).hasSize(3);
+        assertThat(system.point(Systems.port("tank.outlet"))).isPresent();
+        assertThat(system.point(Systems.port("tank.side"))).isEmpty();
+        assertThat(system.freeId("Check valve")).isEqualTo("check-valve");
+        assertThat(system.freeId("tank")).isEqualTo("tank-2");
+        assertThat(system.minus("r1").openPorts()).containsExactlyInAnyOrder(Systems.port("tank.outlet"),
+                Systems.port("carburettor.in"));
+    }
+}

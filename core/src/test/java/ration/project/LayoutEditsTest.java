@@ -1,0 +1,124 @@
+package ration.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.project.LayoutEdits.Outcome;
+import ration.project.LayoutEdits.Spot;
+
+class LayoutEditsTest {
+
+    private static final FuelSystem DEMO = Systems.corrie().system();
+
+    @Test
+    void insertingSplitsTheLineAndKeepsItsLength() {
+        Outcome out = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
+        FuelSystem system = out.system();
+        assertThat(out.picked()).isEqualTo("strainer-2");
+        Item.Run before = (Item.Run) system.item("r3").orElseThrow();
+        Item.Run after = system.runAt(Systems.port("strainer-2.out")).orElseThrow();
+        assertThat(before.to()).isEqualTo(Systems.port("strainer-2.in"));
+        assertThat(after.to()).isEqualTo(Systems.port("strainer.in"));
+        assertThat(before.length().get().si() + after.length().get().si()).isCloseTo(16 * 0.0254, Offset.offset(1e-9));
+        assertThat(after.name()).isEqualTo("R5");
+        assertThat(Validation.of(system)).noneMatch(Problem::blocks);
+        assertThat(Assessment.of(Systems.corrie().with(system)).governing().orElseThrow().margin())
+                .isLessThan(Assessment.of(Systems.corrie()).governing().orElseThrow().margin());
+    }
+
+    @Test
+    void removingJoinsTheLineAgain() {
+        Outcome inserted = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
+        Outcome removed = LayoutEdits.remove(inserted.system(), inserted.picked()).orElseThrow();
+        assertThat(removed.picked()).isEqualTo("r3");
+        Item.Run joined = (Item.Run) removed.system().item("r3").orElseThrow();
+        Item.Run first = (Item.Run) DEMO.item("r3").orElseThrow();
+        assertThat(joined.from()).isEqualTo(first.from());
+        assertThat(joined.to()).isEqualTo(first.to());
+        assertThat(joined.fittings()).containsExactlyElementsOf(first.fittings());
+        assertThat(joined.length().get().si()).isCloseTo(first.length().get().si(), Offset.offset(1e-6));
+        assertThat(removed.system().items()).hasSameSizeAs(DEMO.items());
+    }
+
+    @Test
+    void aTankGoesWithItsLine() {
+        FuelSystem without = LayoutEdits.remove(DEMO, "upper").orElseThrow().system();
+        assertThat(without.item("upper")).isEmpty();
+        assertThat(without.item("r1")).isEmpty();
+        assertThat(LayoutEdits.remove(DEMO, "carburettor")).as("the engine inlet stays").isEmpty();
+        assertThat(LayoutEdits.remove(DEMO, "nothing")).isEmpty();
+    }
+
+    @Test
+    void anEmptySheetGrowsToAWorkingSystem() {
+        FuelSystem empty = Project.empty().system();
+        assertThat(LayoutEdits.addingAt(empty, "carburettor")).contains(Spot.UPSTREAM);
+        assertThat(LayoutEdits.offers(empty, "carburettor", Spot.UPSTREAM).get(0)).isEqualTo(NewItem.TANK);
+        Outcome tank = LayoutEdits.add(empty, "carburettor", Spot.UPSTREAM, NewItem.TANK).orElseThrow();
+        Item.Run line = tank.system().runs().get(0);
+        FuelSystem system = LayoutEdits.add(tank.system(), line.id(), Spot.IN_RUN, NewItem.SHUT_OFF).orElseThrow()
+                .system();
+        system = LayoutEdits.addVent(system, tank.picked()).orElseThrow().system();
+        system = LayoutEdits.addDrain(system, tank.picked()).orElseThrow().system();
+        assertThat(Validation.of(system)).isEmpty();
+        assertThat(Assessment.of(Project.empty().with(system)).blocked()).isFalse();
+        assertThat(LayoutEdits.addVent(system, tank.picked())).as("one vent is enough").isEmpty();
+    }
+
+    @Test
+    void aBranchBringsAThirdTank() {
+        Outcome out = LayoutEdits.add(DEMO, "r3", Spot.BRANCH, NewItem.TANK).orElseThrow();
+        assertThat(out.system().tanks()).hasSize(3);
+        assertThat(out.system().all(Item.Tee.class)).hasSize(1);
+        assertThat(out.system().openPorts()).isEmpty();
+        assertThat(Validation.of(out.system())).noneMatch(Problem::blocks);
+    }
+
+    @Test
+    void aFreeSelectorPortIsFed() {
+        Outcome selector = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.SELECTOR).orElseThrow();
+        assertThat(LayoutEdits.addingAt(selector.system(), selector.picked())).contains(Spot.UPSTREAM);
+        Outcome fed = LayoutEdits.add(selector.system(), selector.picked(), Spot.UPSTREAM, NewItem.TANK).orElseThrow();
+        assertThat(fed.system().openPorts()).isEmpty();
+    }
+
+    /** Whatever is added and removed in whatever order, the layout never contradicts itself and always computes. */
+    @Property(tries = 150)
+    void anyOrderOfEditsLeavesASoundLayout(@ForAll long seed) {
+        Random random = new Random(seed);
+        FuelSystem system = random.nextBoolean() ? DEMO : Project.empty().system();
+        for (int i = 0; i < 12; i++) {
+            List<Item> items = system.items();
+            String picked = items.get(random.nextInt(items.size())).id();
+            Optional<Outcome> outcome;
+            if (random.nextInt(4) == 0) {
+                outcome = LayoutEdits.remove(system, picked);
+            } else {
+                Spot spot = random.nextInt(4) == 0 ? Spot.BRANCH
+                        : LayoutEdits.addingAt(system, picked).orElseThrow();
+                List<NewItem> offers = LayoutEdits.offers(system, picked, spot);
+                outcome = LayoutEdits.add(system, picked, spot, offers.get(random.nextInt(offers.size())));
+            }
+            system = outcome.map(Outcome::system).orElse(system);
+        }
+        assertThat(Validation.of(system)).as(system.toString()).noneMatch(Problem::breaksLayout);
+        Assessment a = Assessment.of(Systems.project(system));
+        assertThat(a.cases()).allSatisfy(c -> {
+            assertThat(c.margin()).isFinite().isNotNegative();
+            assertThat(c.capacity().solution().status()).isNotEqualTo(
+                    ration.network.NetworkSolution.Status.ITERATION_LIMIT);
+        });
+    }
+}
