@@ -632,6 +632,13 @@ public final class Schematic {
                 new Candidate(r + 14, top, Anchor.START),
                 new Candidate(r + 14, (top + bottom) / 2, Anchor.START),
                 new Candidate(left - 12, bottom - 30, Anchor.END),
+                new Candidate(left - 12, leftY + 24, Anchor.END),
+                new Candidate(left + 20, bottom - 10, Anchor.END),
+                new Candidate(left, top - 86, Anchor.START),
+                new Candidate(left - 40, top - 64, Anchor.START),
+                new Candidate(left - 70, top - 44, Anchor.START),
+                new Candidate(r + 14, top - 40, Anchor.START),
+                new Candidate(r + 14, bottom - 20, Anchor.START),
                 new Candidate(left, bottom + 28, Anchor.START)));
         for (Item.Outlet outlet : tank.outlets()) {
             flow.map(f -> f.pressure(new PortRef(tank.id(), outlet.name()))).filter(OptionalDouble::isPresent)

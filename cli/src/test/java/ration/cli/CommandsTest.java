@@ -1,0 +1,121 @@
+package ration.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import ration.assess.Assessment;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.project.Project;
+
+class CommandsTest {
+
+    @TempDir
+    Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    private int run(String... args) {
+        out.getBuffer().setLength(0);
+        err.getBuffer().setLength(0);
+        return Main.run(new PrintWriter(out), new PrintWriter(err), args);
+    }
+
+    private Path saved(Project project) throws ProjectFileException {
+        Path file = folder.resolve("test.ration");
+        ProjectFile.save(project, file);
+        return file;
+    }
+
+    private static Project fixed(Project demo) {
+        Item.Run r3 = (Item.Run) demo.system().item("r3").orElseThrow();
+        return demo.with(demo.system().replace(r3.withSize(LineSize.parse("3/8 x 0.035 tube"))));
+    }
+
+    @Test
+    void checkSaysShortByExitCodeAndWords() throws ProjectFileException {
+        Project demo = ProjectFile.demo(ProjectFile.DEMO);
+        assertThat(run("check", "demo")).isEqualTo(1);
+        assertThat(out.toString()).contains("Ledger", "Flow margin", "Short", "Climb 17\u00b0, FUSELAGE", "Not shown",
+                "no permission to fly", "from memory");
+        assertThat(run("check", saved(fixed(demo)).toString())).isZero();
+        assertThat(out.toString()).contains("Holds").doesNotContain("Short ");
+    }
+
+    @Test
+    void checkPrintsTheSameFiguresAsJson() throws IOException, ProjectFileException {
+        Assessment assessment = Assessment.of(ProjectFile.demo(ProjectFile.DEMO));
+        assertThat(run("check", "demo", "--json")).isEqualTo(1);
+        JsonNode root = new ObjectMapper().readTree(out.toString());
+        assertThat(root.path("cases").size()).isEqualTo(assessment.cases().size());
+        for (int i = 0; i < assessment.cases().size(); i++) {
+            assertThat(root.path("cases").path(i).path("margin").asDouble())
+                    .isCloseTo(assessment.cases().get(i).margin(), Offset.offset(1e-12));
+            assertThat(root.path("cases").path(i).path("mass_residual_m3_s").asDouble()).isLessThan(1e-9);
+        }
+        assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("Short");
+        assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Short");
+    }
+
+    @Test
+    void aFileThatCannotBeUsedIsToldOnStandardError() throws IOException, ProjectFileException {
+        assertThat(run("check", folder.resolve("none.ration").toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("There is no file");
+        assertThat(out.toString()).isEmpty();
+        Path broken = Files.writeString(folder.resolve("broken.ration"), "{\"format\":\"ration\",");
+        assertThat(run("check", broken.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("damaged").contains("broken.ration");
+        Project noInlet = ProjectFile.demo(ProjectFile.DEMO);
+        Path half = saved(noInlet.with(noInlet.system().minus("carburettor", "r4")));
+        assertThat(run("check", half.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("no engine inlet");
+    }
+
+    @Test
+    void proveComparesTheOwnCases() throws IOException {
+        assertThat(run("prove")).isZero();
+        assertThat(out.toString()).contains("ok     c01", "ok     c20", "10 of 10", "laminar throughout");
+        assertThat(run("prove", "--json")).isZero();
+        JsonNode cases = new ObjectMapper().readTree(out.toString()).path("cases");
+        assertThat(cases.size()).isEqualTo(10);
+        cases.forEach(c -> assertThat(c.path("reference_law_difference").asDouble()).isLessThan(1e-4));
+    }
+
+    @Test
+    void proveReadsAnyFolderAndFailsOnADifference() throws IOException {
+        String c01 = new String(getClass().getResourceAsStream("/reference/network/c01.json").readAllBytes(),
+                java.nio.charset.StandardCharsets.UTF_8);
+        Files.writeString(folder.resolve("good.json"), c01);
+        Files.writeString(folder.resolve("timing.json"), "{\"rows\":[]}");
+        assertThat(run("prove", folder.toString())).isZero();
+        assertThat(out.toString()).contains("1 of 1");
+        Files.writeString(folder.resolve("other.json"), c01.replace("\"length_m\": 1.8", "\"length_m\": 1.9"));
+        assertThat(run("prove", folder.toString())).isEqualTo(1);
+        assertThat(out.toString()).contains("FAILS");
+        Files.writeString(folder.resolve("bad.json"), "{\"nodes\": 3");
+        assertThat(run("prove", folder.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("bad.json is not JSON");
+        assertThat(run("prove", folder.resolve("nowhere").toString())).isEqualTo(2);
+    }
+
+    @Test
+    void helpNamesTheCommandsAndTheCaution() {
+        assertThat(run("--help")).isZero();
+        assertThat(out.toString()).contains("ration demo", "ration check", "ration prove", "no permission to fly");
+        assertThat(run()).isZero();
+        assertThat(run("check")).isEqualTo(2);
+        assertThat(run("fly")).isEqualTo(2);
+    }
+}
