@@ -11,7 +11,7 @@ import java.util.Optional;
  * inside a grade is larger than the difference between them.
  */
 public enum FuelGrade {
-    AVGAS_100LL("100LL", 718.96),
+    AVGAS_100LL("100LL", 6.0 * 0.45359237 / 3.785411784e-3),
     MOTOR_GASOLINE("Motor gasoline", 745.0);
 
     private static final double REFERENCE_K = 288.15;

@@ -1,0 +1,427 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import ration.assess.Assessment;
+import ration.assess.Ledger;
+import ration.desktop.frame.FileDialogs;
+import ration.desktop.frame.MainWindow;
+import ration.desktop.session.Home;
+import ration.desktop.session.Session;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+
+/** The user's main journeys in the real window, by clicks and keys. */
+@ExtendWith(ApplicationExtension.class)
+class WindowTest {
+
+    /** Answers for the file choosers, which cannot be driven. */
+    private static final class Answers implements FileDialogs {
+        private Path open;
+        private Path save;
+
+        @Override
+        public Optional<Path> toOpen() {
+            return Optional.ofNullable(open);
+        }
+
+        @Override
+        public Optional<Path> toSave(String suggestedName) {
+            return Optional.ofNullable(save);
+        }
+    }
+
+    private final Answers answers = new Answers();
+    private Session session;
+    private MainWindow window;
+    private Path folder;
+    private FxRobot robot;
+
+    @Start
+    void start(Stage stage) throws IOException {
+        folder = Files.createTempDirectory("ration-test");
+        session = new Session(new Home(folder.resolve("home")));
+        window = new MainWindow(stage, session, answers);
+        window.show();
+        stage.setX(20);
+        stage.setY(20);
+    }
+
+    @BeforeEach
+    void openTheDemo(FxRobot given) {
+        robot = given;
+        robot.clickOn("#document-menu").clickOn("#menu-demo");
+        until(() -> figure().equals("1.41\u00d7"));
+        robot.clickOn("#layer-drains").clickOn("#layer-drains");
+        focusDrawing();
+    }
+
+    private void focusDrawing() {
+        robot.interact(() -> node("#schematic").requestFocus());
+    }
+
+    private void until(BooleanSupplier condition) {
+        try {
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> {
+                WaitForAsyncUtils.waitForFxEvents();
+                return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
+            });
+        } catch (TimeoutException e) {
+            throw new AssertionError("It did not come to pass; the window shows " + texts(), e);
+        }
+    }
+
+    private Node node(String id) {
+        return robot.lookup(id).query();
+    }
+
+    private String label(String id) {
+        return ((Label) node(id)).getText();
+    }
+
+    private String figure() {
+        return label("#ledger-flow-figure");
+    }
+
+    /** Every text of the drawing. */
+    private Set<String> texts() {
+        return node("#schematic").lookupAll("Text").stream().filter(Text.class::isInstance)
+                .map(n -> ((Text) n).getText()).collect(Collectors.toSet());
+    }
+
+    private void keys(KeyCode... codes) {
+        for (KeyCode code : codes) {
+            robot.press(code).release(code);
+        }
+    }
+
+    private void control(KeyCode... codes) {
+        robot.press(KeyCode.CONTROL);
+        for (KeyCode code : codes) {
+            robot.press(code);
+        }
+        for (KeyCode code : codes) {
+            robot.release(code);
+        }
+        robot.release(KeyCode.CONTROL);
+    }
+
+    private void fill(String id, String text) {
+        robot.clickOn(id);
+        control(KeyCode.A);
+        robot.write(text);
+        keys(KeyCode.ENTER);
+    }
+
+    @Test
+    void tiltToTheClimbByKeyAndSeeTheCase() {
+        assertThat(label("#ledger-flow-case")).startsWith("Climb 17\u00b0, FUSELAGE");
+        for (int i = 0; i < 17; i++) {
+            robot.write("]");
+        }
+        until(() -> ((ToggleButton) node("#attitude-climb")).isSelected());
+        until(() -> texts().contains("heights in Climb 17\u00b0, nose to the right"));
+        robot.write("[");
+        until(() -> !((ToggleButton) node("#attitude-climb")).isSelected());
+        assertThat(((TextField) node("#pitch")).getText()).isEqualTo("+16.0\u00b0");
+        robot.write("g");
+        until(() -> texts().contains("Short") && texts().contains("on FUSELAGE"));
+        assertThat(((ToggleButton) node("#contents-low")).isSelected()).isTrue();
+    }
+
+    @Test
+    void changeATubeAndSeeMarginAndHeadLineChange() {
+        robot.write("g");
+        until(() -> texts().contains("Short"));
+        Set<String> before = texts();
+        keys(KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT);
+        until(() -> session.picked().get().equals("r3"));
+        keys(KeyCode.ENTER);
+        until(() -> node("#field-size").isFocused());
+        control(KeyCode.A);
+        robot.write("3/8 x 0.035 tube");
+        keys(KeyCode.ENTER);
+        until(() -> figure().equals("1.59\u00d7"));
+        assertThat(label("#ledger-flow-verdict")).isEqualTo("Holds");
+        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.41\u00d7");
+        until(() -> texts().contains("Holds"));
+        Set<String> after = texts();
+        assertThat(after).as("heads along the line").isNotEqualTo(before);
+        assertThat(after).anyMatch(t -> t.startsWith("3/8 \u00b7 16 in"));
+        control(KeyCode.Z);
+        until(() -> figure().equals("1.41\u00d7"));
+        control(KeyCode.SHIFT, KeyCode.Z);
+        until(() -> figure().equals("1.59\u00d7"));
+    }
+
+    @Test
+    void insertAStrainerAndUndo() {
+        robot.interact(() -> session.picked().set("r3"));
+        keys(KeyCode.I);
+        until(() -> node("#chooser").isVisible());
+        keys(KeyCode.ENTER);
+        until(() -> texts().contains("Strainer 2"));
+        assertThat(session.picked().get()).isEqualTo("strainer-2");
+        until(() -> !figure().equals("1.41\u00d7"));
+        control(KeyCode.Z);
+        until(() -> figure().equals("1.41\u00d7") && !texts().contains("Strainer 2"));
+        assertThat(session.changed().get()).as("back at what was opened").isFalse();
+    }
+
+    @Test
+    void removeByKeyAndBranchByButton() {
+        robot.interact(() -> session.picked().set("strainer"));
+        focusDrawing();
+        keys(KeyCode.DELETE);
+        until(() -> !texts().contains("Strainer"));
+        assertThat(session.picked().get()).isEqualTo("r3");
+        robot.clickOn("#branch-item");
+        until(() -> node("#chooser").isVisible());
+        keys(KeyCode.DOWN, KeyCode.UP, KeyCode.ENTER);
+        until(() -> texts().contains("Tank"));
+        keys(KeyCode.V, KeyCode.D);
+        until(() -> session.project().system().tanks().stream().allMatch(t -> t.vent().isPresent()
+                && t.drain().isPresent()));
+    }
+
+    @Test
+    void saveReopenTheSame() throws ProjectFileException {
+        robot.interact(() -> session.picked().set("r1"));
+        fill("#field-length", "60 1/2");
+        until(() -> session.changed().get());
+        answers.save = folder.resolve("mine");
+        control(KeyCode.S);
+        until(() -> !session.changed().get());
+        Path file = folder.resolve("mine.ration");
+        assertThat(file).exists();
+        Project saved = session.project();
+        assertThat(ProjectFile.open(file)).isEqualTo(saved);
+        control(KeyCode.N);
+        until(() -> texts().contains("Lay out what feeds the engine"));
+        answers.open = file;
+        control(KeyCode.O);
+        until(() -> session.project().equals(saved));
+        assertThat(robot.lookup("#document-menu").queryLabeled()).isNotNull();
+        robot.interact(() -> session.picked().set("r1"));
+        until(() -> ((TextField) node("#field-length")).getText().equals("60.5 in"));
+    }
+
+    @Test
+    void aBrokenFileIsToldAndNothingIsLost() throws IOException {
+        Project before = session.project();
+        answers.open = Files.writeString(folder.resolve("broken.ration"), "{\"format\":\"ration\",");
+        control(KeyCode.O);
+        until(() -> node("#message").isVisible() && label("#message").contains("broken.ration is damaged"));
+        assertThat(session.project()).isSameAs(before);
+        robot.clickOn("#message-close");
+        until(() -> label("#message").isEmpty());
+    }
+
+    @Test
+    void unsavedWorkIsAskedForBeforeItIsLeft() {
+        robot.interact(() -> session.picked().set("r1"));
+        fill("#field-length", "70 in");
+        until(() -> session.changed().get());
+        focusDrawing();
+        control(KeyCode.N);
+        until(() -> label("#message").contains("not saved"));
+        robot.clickOn("#leave-stay");
+        assertThat(session.project().name()).isEqualTo("Corrie B1");
+        control(KeyCode.N);
+        until(() -> label("#message").contains("not saved"));
+        robot.clickOn("#leave-discard");
+        until(() -> session.project().name().equals("New aircraft"));
+    }
+
+    @Test
+    void workLeftByACrashIsOffered() throws IOException {
+        Path home = folder.resolve("home");
+        Files.createDirectories(home);
+        Files.writeString(home.resolve("unsaved-999999999.ration"),
+                ProjectFile.text(session.project().withName("Lost work")));
+        robot.interact(window::offerRecovery);
+        until(() -> label("#message").contains("Lost work"));
+        robot.clickOn("#recover");
+        until(() -> session.project().name().equals("Lost work"));
+        assertThat(session.changed().get()).isTrue();
+        assertThat(home.resolve("unsaved-999999999.ration")).doesNotExist();
+    }
+
+    @Test
+    void anEmptySheetGrowsByKeyboard() {
+        control(KeyCode.N);
+        until(() -> texts().contains("Lay out what feeds the engine"));
+        assertThat(label("#ledger-flow-verdict")).isEqualTo("Not shown");
+        focusDrawing();
+        keys(KeyCode.A);
+        until(() -> node("#chooser").isVisible());
+        keys(KeyCode.ENTER);
+        until(() -> session.project().system().tanks().size() == 1);
+        until(() -> figure().endsWith("\u00d7"));
+        keys(KeyCode.V);
+        until(() -> session.project().system().tanks().get(0).vent().isPresent());
+        keys(KeyCode.RIGHT);
+        until(() -> session.picked().get().equals("r1"));
+        keys(KeyCode.I, KeyCode.DOWN, KeyCode.ENTER);
+        until(() -> texts().contains("Shut-off"));
+        focusDrawing();
+        keys(KeyCode.SPACE);
+        until(() -> texts().contains("shut"));
+        assertThat(((ToggleButton) node("#switch-shut-off")).isSelected()).isFalse();
+    }
+
+    @Test
+    void badWritingStaysAndSaysWhy() {
+        robot.interact(() -> session.picked().set("strainer"));
+        fill("#field-rated-loss", "lots");
+        until(() -> label("#card-trouble").contains("\u201clots\u201d is not a pressure"));
+        assertThat(((TextField) node("#field-rated-loss")).getText()).isEqualTo("lots");
+        assertThat(session.changed().get()).isFalse();
+        keys(KeyCode.ESCAPE);
+        until(() -> label("#card-trouble").isEmpty());
+        assertThat(((TextField) node("#field-rated-loss")).getText()).isEqualTo("0.05 psi");
+        fill("#item-name", "Gascolator");
+        until(() -> texts().contains("Gascolator"));
+    }
+
+    @Test
+    void theBriefSetsTheDemand() {
+        robot.clickOn("#rail-brief");
+        assertThat(label("#demand")).isEqualTo("13.75 gph");
+        fill("#brief-power", "128 hp");
+        until(() -> label("#demand").equals("11.73 gph"));
+        assertThat(label("#needed")).startsWith("17.6 gph");
+        robot.clickOn("#delivery-pump");
+        until(() -> label("#needed").startsWith("14.7 gph"));
+        fill("#brief-climb", "75");
+        until(() -> label("#brief-trouble").contains("60\u00b0"));
+        keys(KeyCode.ESCAPE);
+        fill("#brief-climb", "14");
+        until(() -> session.project().brief().envelope().climb().quantity().value() == 14);
+        robot.clickOn("#rail-layout");
+        robot.clickOn("#attitude-climb");
+        until(() -> texts().contains("heights in Climb 14\u00b0, nose to the right"));
+    }
+
+    @Test
+    void conditionsChangeTheCaseAndNotTheProject() {
+        Project before = session.project();
+        robot.clickOn("#position-selector-off");
+        until(() -> texts().contains("on OFF"));
+        assertThat(texts()).anyMatch(t -> t.startsWith("No fuel reaches the engine"));
+        robot.interact(() -> session.picked().set("selector"));
+        focusDrawing();
+        keys(KeyCode.SPACE);
+        until(() -> texts().contains("on UPPER"));
+        robot.clickOn("#contents-half");
+        until(() -> ((ToggleButton) node("#contents-half")).isSelected());
+        robot.clickOn("#contents-of-upper");
+        keys(KeyCode.DOWN);
+        until(() -> !((ToggleButton) node("#contents-half")).isSelected());
+        fill("#bank", "4");
+        until(() -> Math.abs(session.condition().attitude().tiltDegrees() - 4) < 1e-9);
+        fill("#fuel-temperature", "-10");
+        until(() -> Math.abs(session.condition().fuelKelvin() - 263.15) < 1e-9);
+        assertThat(session.project()).isSameAs(before);
+        assertThat(figure()).as("the ledger shows the governing case always").isEqualTo("1.41\u00d7");
+    }
+
+    @Test
+    void unitsSwitchTogether() {
+        robot.clickOn("#units-metric");
+        until(() -> label("#ledger-flow-case").contains("5.7 L left"));
+        assertThat(texts()).contains("mm", "kPa").doesNotContain("psi", "in");
+        assertThat(texts()).noneMatch(t -> t.contains(" gph") || t.endsWith(" psi") || t.endsWith(" in"));
+        robot.clickOn("#units-us");
+        until(() -> texts().contains("psi"));
+    }
+
+    @Test
+    void theWindowAndTheCommandLineAgree() {
+        Assessment assessment = Assessment.of(session.project());
+        Ledger ledger = Ledger.of(assessment, UnitSystem.US);
+        assertThat(figure()).isEqualTo(ledger.flow().figure());
+        assertThat(label("#ledger-flow-case")).isEqualTo(ledger.flow().detail());
+        assertThat(label("#ledger-open-figure")).isEqualTo(ledger.open().figure());
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Not shown");
+        assertThat(label("#ledger-vapor-verdict")).isEqualTo("Not shown");
+    }
+
+    @Test
+    void findingsLeadToTheItem() {
+        control(KeyCode.DIGIT4);
+        robot.clickOn("#go-to-r3");
+        until(() -> session.picked().get().equals("r3"));
+        robot.clickOn("#size-3-8-x-0-035-tube");
+        until(() -> figure().equals("1.59\u00d7"));
+        robot.clickOn("#more-ELBOW_90");
+        until(() -> label("#count-elbow_90").equals("1"));
+        robot.clickOn("#ledger-flow");
+        until(() -> texts().contains("heights in Climb 17\u00b0, nose to the right"));
+    }
+
+    @Test
+    void zoomPanAndPickByMouse() {
+        robot.moveTo("#schematic").scroll(2, javafx.geometry.VerticalDirection.UP);
+        keys(KeyCode.EQUALS, KeyCode.MINUS);
+        keys(KeyCode.DIGIT0);
+        robot.clickOn(node("#schematic").lookupAll("Text").stream().filter(n -> n instanceof Text t
+                && t.getText().equals("Selector")).findFirst().orElseThrow());
+        until(() -> session.picked().get().equals("selector"));
+        keys(KeyCode.LEFT);
+        until(() -> session.picked().get().equals("r1"));
+        keys(KeyCode.DOWN);
+        until(() -> session.picked().get().equals("r2"));
+        keys(KeyCode.LEFT);
+        until(() -> session.picked().get().equals("fuselage"));
+        keys(KeyCode.ESCAPE);
+        until(() -> session.picked().get().isEmpty());
+        robot.write("?");
+        until(() -> node("#keys-card").isVisible());
+        keys(KeyCode.ESCAPE);
+        until(() -> !node("#keys-card").isVisible());
+    }
+
+    /** Every control can be reached and has a name for assistive technology. */
+    @Test
+    void everyControlHasAName() {
+        for (String page : List.of("#rail-brief", "#rail-layout")) {
+            robot.clickOn(page);
+            robot.interact(() -> session.picked().set("r3"));
+            for (Node n : robot.lookup(x -> x.isFocusTraversable() && x.isVisible() && !(x instanceof Label))
+                    .queryAll()) {
+                String name = n.getAccessibleText() != null ? n.getAccessibleText()
+                        : n instanceof javafx.scene.control.Labeled l ? l.getText() : "";
+                boolean frame = n instanceof javafx.scene.control.ScrollPane || !(n instanceof Parent);
+                assertThat(frame || !name.isBlank()).as("name of " + n).isTrue();
+            }
+        }
+    }
+}
