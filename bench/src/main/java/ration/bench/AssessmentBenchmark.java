@@ -1,0 +1,74 @@
+package ration.bench;
+
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.condition.Condition;
+import ration.drawing.Picture;
+import ration.drawing.Schematic;
+import ration.drawing.SchematicSubject;
+import ration.drawing.SchematicView;
+import ration.drawing.TextMeasure;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.network.Network;
+import ration.network.NetworkSolution;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+
+/** What an edit costs: the whole assessment of the demo, one case, its network alone, the drawing. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+public class AssessmentBenchmark {
+
+    private Project demo;
+    private Assessment assessment;
+    private Condition condition;
+    private Optional<CaseAnswer> look;
+    private Network network;
+
+    @Setup
+    public void prepare() throws ProjectFileException {
+        demo = ProjectFile.demo(ProjectFile.DEMO);
+        assessment = Assessment.of(demo);
+        condition = assessment.governing().orElseThrow().condition();
+        look = assessment.look(condition);
+        network = Network.of(look.orElseThrow().capacity().problem());
+    }
+
+    @Benchmark
+    public Assessment wholeAssessment() {
+        return Assessment.of(demo);
+    }
+
+    @Benchmark
+    public Optional<CaseAnswer> oneCase() {
+        return assessment.look(condition);
+    }
+
+    @Benchmark
+    public NetworkSolution oneSolveOfTheDemo() {
+        return network.solve();
+    }
+
+    @Benchmark
+    public Picture drawing() {
+        return Schematic.draw(new SchematicSubject(demo.system(), demo.brief().envelope().attitudes(), condition, look,
+                "r3", UnitSystem.US), SchematicView.of(860, 612), TextMeasure.approximate());
+    }
+}
