@@ -31,9 +31,10 @@ public record CaseAnswer(Condition condition, String contents, FlowAnswer capaci
 
     /** Answers one condition of a system without blocking problems. */
     static CaseAnswer of(FlowModel.Basis basis, Brief brief, Condition condition, String contents) {
-        return new CaseAnswer(condition, contents, basis.ask(condition, new FlowQuestion.Capacity()),
-                basis.ask(condition, new FlowQuestion.OpenLine()),
-                basis.ask(condition, new FlowQuestion.Demand(brief.demand())), brief.demand(),
+        var levels = basis.levels(condition);
+        return new CaseAnswer(condition, contents, basis.ask(condition, levels, new FlowQuestion.Capacity()),
+                basis.ask(condition, levels, new FlowQuestion.OpenLine()),
+                basis.ask(condition, levels, new FlowQuestion.Demand(brief.demand())), brief.demand(),
                 brief.delivery().factor());
     }
 

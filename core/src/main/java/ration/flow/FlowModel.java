@@ -64,12 +64,17 @@ public final class FlowModel {
 
         /** Asks one question. */
         public FlowAnswer ask(Condition condition, FlowQuestion question) {
-            FlowModel model = new FlowModel(this, condition, question);
+            return ask(condition, levels(condition), question);
+        }
+
+        /** Asks one question where the levels are known: they depend on attitude and contents only. */
+        public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
+            FlowModel model = new FlowModel(this, condition, levels, question);
             NetworkProblem problem = model.problem(law);
             return new FlowAnswer(model, problem, Network.of(problem).solve());
         }
 
-        /** Levels without asking for flow. */
+        /** Levels of every tank. */
         public Map<String, TankLevel> levels(Condition condition) {
             Map<String, TankLevel> levels = new LinkedHashMap<>();
             for (Item.Tank tank : system.tanks()) {
@@ -79,13 +84,13 @@ public final class FlowModel {
         }
     }
 
-    private FlowModel(Basis basis, Condition condition, FlowQuestion question) {
+    private FlowModel(Basis basis, Condition condition, Map<String, TankLevel> known, FlowQuestion question) {
         this.system = basis.system();
         this.condition = condition;
         this.question = question;
         this.gravity = condition.attitude().gravity();
         this.fluid = basis.fuel().at(condition.fuelKelvin());
-        levels.putAll(basis.levels(condition));
+        levels.putAll(known);
         for (Item item : system.items()) {
             addNodes(item);
         }

@@ -190,6 +190,7 @@ interface Equations {
             if (!cholesky.decompose(matrix)) {
                 return false;
             }
+            cholesky.setStructureLocked(true);
             for (int i = 0; i < n; i++) {
                 work[place[i]] = right[i];
             }

@@ -2,13 +2,15 @@ package ration.network;
 
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.List;
 import java.util.Map;
 import ration.network.NetworkProblem.Boundary;
 import ration.network.NetworkProblem.Link;
 import ration.network.NetworkProblem.Node;
 import ration.network.NetworkSolution.Evidence;
+import ration.network.NetworkSolution.Figures;
 import ration.network.NetworkSolution.LinkState;
 import ration.network.NetworkSolution.Status;
 
@@ -43,6 +45,10 @@ public final class Network {
     private final double[] hydrostatic;
     private final double[] firstFlow;
     private final boolean anyOneWay;
+    private final Map<String, Integer> nodeIndex;
+    private final Map<String, Integer> linkIndex;
+    /** Equations of the network with its set valves shut, kept from solve to solve: finding their order is dear. */
+    private final Queue<Equations> idle = new ConcurrentLinkedQueue<>();
 
     private Network(NetworkProblem problem) {
         this.problem = problem;
@@ -50,14 +56,15 @@ public final class Network {
         List<Link> links = problem.links();
         nodeCount = nodes.size();
         linkCount = links.size();
-        Map<String, Integer> index = new HashMap<>(2 * nodeCount);
+        nodeIndex = new HashMap<>(2 * nodeCount);
+        linkIndex = new HashMap<>(2 * linkCount);
         held = new boolean[nodeCount];
         demand = new double[nodeCount];
         fixedPressure = new double[nodeCount];
         hydrostatic = new double[nodeCount];
         for (int i = 0; i < nodeCount; i++) {
             Node node = nodes.get(i);
-            index.put(node.id(), i);
+            nodeIndex.put(node.id(), i);
             hydrostatic[i] = problem.fluid().density() * problem.gravity() * node.height();
             if (node.boundary() instanceof Boundary.Pressure fixed) {
                 held[i] = true;
@@ -75,8 +82,9 @@ public final class Network {
         boolean any = false;
         for (int e = 0; e < linkCount; e++) {
             Link link = links.get(e);
-            from[e] = index.get(link.from());
-            to[e] = index.get(link.to());
+            from[e] = nodeIndex.get(link.from());
+            to[e] = nodeIndex.get(link.to());
+            linkIndex.put(link.id(), e);
             laws[e] = link.element().prepare(problem.fluid(), problem.law());
             oneWay[e] = link.element().oneWay();
             shut[e] = link.element().shut();
@@ -88,6 +96,14 @@ public final class Network {
 
     public static Network of(NetworkProblem problem) {
         return new Network(problem);
+    }
+
+    Map<String, Integer> nodeIndex() {
+        return nodeIndex;
+    }
+
+    Map<String, Integer> linkIndex() {
+        return linkIndex;
     }
 
     public NetworkSolution solve() {
@@ -105,6 +121,7 @@ public final class Network {
         private final SolverSettings settings;
         private final double[] q = firstFlow.clone();
         private final double[] next = new double[linkCount];
+        private final double[] before = new double[linkCount];
         private final double[] loss = new double[linkCount];
         private final double[] slope = new double[linkCount];
         private final double[] pressure = fixedPressure.clone();
@@ -231,8 +248,19 @@ public final class Network {
             for (int i = 0; i < nodeCount; i++) {
                 unknown[i] = held[i] || pinned[i] ? -1 : unknowns++;
             }
-            Equations equations = unknowns == 0 ? null : Equations.of(unknowns, unknown, from, to, out,
-                    unknowns >= settings.sparseFrom());
+            boolean usual = steepReverse && settings == SolverSettings.USUAL;
+            Equations equations = unknowns == 0 ? null : usual ? idle.poll() : null;
+            if (equations == null && unknowns > 0) {
+                equations = Equations.of(unknowns, unknown, from, to, out, unknowns >= settings.sparseFrom());
+            }
+            boolean settled = iterate(equations, unknown, unknowns);
+            if (usual && equations != null) {
+                idle.add(equations);
+            }
+            return settled;
+        }
+
+        private boolean iterate(Equations equations, int[] unknown, int unknowns) {
             double[] right = new double[unknowns];
             double[] solved = new double[unknowns];
             evaluateAll(q);
@@ -305,38 +333,43 @@ public final class Network {
          * point lies; the full step is taken unless it goes far past that.
          */
         private void search() {
-            double start = along(0);
-            double end = along(1);
-            double t = 1;
-            if (end > 0.5 * Math.abs(start) && start < 0) {
-                double low = 0;
-                double high = 1;
-                double atHigh = end;
-                for (int i = 0; i < 60 && atHigh > 0.1 * Math.abs(start) && high - low > 1e-15; i++) {
-                    double middle = (low + high) / 2;
-                    double value = along(middle);
-                    if (value >= 0) {
-                        high = middle;
-                        atHigh = value;
-                    } else {
-                        low = middle;
-                    }
-                }
-                t = high;
+            System.arraycopy(q, 0, before, 0, linkCount);
+            double start = along(loss);
+            System.arraycopy(next, 0, q, 0, linkCount);
+            evaluateAll(q);
+            double end = along(loss);
+            if (end <= 0.5 * Math.abs(start) || start >= 0) {
+                return;
             }
+            double low = 0;
+            double high = 1;
+            for (int i = 0; i < 60 && end > 0.1 * Math.abs(start) && high - low > 1e-15; i++) {
+                double middle = (low + high) / 2;
+                move(middle);
+                double value = along(loss);
+                if (value >= 0) {
+                    high = middle;
+                    end = value;
+                } else {
+                    low = middle;
+                }
+            }
+            move(high);
+        }
+
+        private void move(double t) {
             for (int e = 0; e < linkCount; e++) {
-                q[e] = t == 1 ? next[e] : q[e] + t * (next[e] - q[e]);
+                q[e] = before[e] + t * (next[e] - before[e]);
             }
             evaluateAll(q);
         }
 
-        private double along(double t) {
+        /** Derivative of the content along the step, at the flows these losses belong to. */
+        private double along(double[] losses) {
             double sum = 0;
             for (int e = 0; e < linkCount; e++) {
-                double change = next[e] - q[e];
-                if (!out[e] && change != 0) {
-                    evaluate(e, q[e] + t * change);
-                    sum += change * (drop.loss - pressure[from[e]] + pressure[to[e]]);
+                if (!out[e]) {
+                    sum += (next[e] - before[e]) * (losses[e] - pressure[from[e]] + pressure[to[e]]);
                 }
             }
             return sum;
@@ -435,25 +468,25 @@ public final class Network {
             }
             Evidence evidence = new Evidence(iterations, mass, error, worst);
             if (!(mass <= SolverSettings.MASS_TOLERANCE) || !(error <= SolverSettings.PRESSURE_TOLERANCE)) {
-                return new NetworkSolution(Status.ITERATION_LIMIT,
-                        "The answer at " + worst + " is not within the tolerances.", evidence, Map.of(), Map.of());
+                return new NetworkSolution(Status.ITERATION_LIMIT, "The answer at " + worst
+                        + " is not within the tolerances.", evidence, Network.this, Figures.NONE);
             }
-            Map<String, NetworkSolution.LinkAnswer> links = new LinkedHashMap<>(2 * linkCount);
+            LinkState[] states = new LinkState[linkCount];
             for (int e = 0; e < linkCount; e++) {
-                LinkState state = shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT : LinkState.OPEN;
-                links.put(problem.links().get(e).id(), new NetworkSolution.LinkAnswer(q[e], state));
+                states[e] = shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT : LinkState.OPEN;
             }
-            Map<String, NetworkSolution.NodeAnswer> nodes = new LinkedHashMap<>(2 * nodeCount);
+            double[] gauge = new double[nodeCount];
             for (int i = 0; i < nodeCount; i++) {
-                nodes.put(problem.nodes().get(i).id(), new NetworkSolution.NodeAnswer(
-                        pressure[i] - hydrostatic[i], pressure[i], !cutOff[i]));
+                gauge[i] = pressure[i] - hydrostatic[i];
             }
-            return new NetworkSolution(Status.CONVERGED, "", evidence, links, nodes);
+            return new NetworkSolution(Status.CONVERGED, "", evidence, Network.this,
+                    new Figures(q, states, gauge, pressure, cutOff));
         }
 
         private NetworkSolution failed(Status status, String reason) {
             String worst = status == Status.ITERATION_LIMIT && linkCount > 0 ? worstLink() : "";
-            return new NetworkSolution(status, reason, new Evidence(iterations, 0, 0, worst), Map.of(), Map.of());
+            return new NetworkSolution(status, reason, new Evidence(iterations, 0, 0, worst), Network.this,
+                    Figures.NONE);
         }
     }
 }

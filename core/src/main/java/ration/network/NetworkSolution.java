@@ -36,22 +36,31 @@ public final class NetworkSolution {
     private final Status status;
     private final String reason;
     private final Evidence evidence;
-    private final Map<String, LinkAnswer> links;
-    private final Map<String, NodeAnswer> nodes;
+    private final Map<String, Integer> links;
+    private final Map<String, Integer> nodes;
+    private final Figures figures;
 
-    record LinkAnswer(double flow, LinkState state) {
+    /**
+     * The figures by index; empty arrays if there is no answer.
+     *
+     * @param flows       m3/s by link
+     * @param states      by link
+     * @param gauge       Pa by node
+     * @param piezometric Pa by node
+     * @param cutOff      by node: nothing sets its pressure
+     */
+    record Figures(double[] flows, LinkState[] states, double[] gauge, double[] piezometric, boolean[] cutOff) {
+        static final Figures NONE = new Figures(new double[0], new LinkState[0], new double[0], new double[0],
+                new boolean[0]);
     }
 
-    record NodeAnswer(double gauge, double piezometric, boolean determined) {
-    }
-
-    NetworkSolution(Status status, String reason, Evidence evidence,
-            Map<String, LinkAnswer> links, Map<String, NodeAnswer> nodes) {
+    NetworkSolution(Status status, String reason, Evidence evidence, Network network, Figures figures) {
         this.status = status;
         this.reason = reason;
         this.evidence = evidence;
-        this.links = links;
-        this.nodes = nodes;
+        this.links = network.linkIndex();
+        this.nodes = network.nodeIndex();
+        this.figures = figures;
     }
 
     public Status status() {
@@ -73,40 +82,36 @@ public final class NetworkSolution {
 
     /** Flow from start to end, m3/s. */
     public double flow(String link) {
-        return link(link).flow();
+        return figures.flows[index(links, link)];
     }
 
     public LinkState state(String link) {
-        return link(link).state();
+        return figures.states[index(links, link)];
     }
 
     /** Gauge pressure, Pa; empty where closed valves cut the node off from everything that would set it. */
     public OptionalDouble pressure(String node) {
-        NodeAnswer answer = node(node);
-        return answer.determined() ? OptionalDouble.of(answer.gauge()) : OptionalDouble.empty();
+        return unlessCutOff(node, figures.gauge);
     }
 
     /** Pressure plus density x gravity x height, Pa; empty like {@link #pressure}. */
     public OptionalDouble piezometric(String node) {
-        NodeAnswer answer = node(node);
-        return answer.determined() ? OptionalDouble.of(answer.piezometric()) : OptionalDouble.empty();
+        return unlessCutOff(node, figures.piezometric);
     }
 
-    private LinkAnswer link(String id) {
-        return found(links.get(id), id);
+    private OptionalDouble unlessCutOff(String node, double[] values) {
+        int i = index(nodes, node);
+        return figures.cutOff[i] ? OptionalDouble.empty() : OptionalDouble.of(values[i]);
     }
 
-    private NodeAnswer node(String id) {
-        return found(nodes.get(id), id);
-    }
-
-    private <T> T found(T answer, String id) {
+    private int index(Map<String, Integer> names, String id) {
         if (!converged()) {
             throw new IllegalStateException("No answer: " + reason);
         }
-        if (answer == null) {
+        Integer i = names.get(id);
+        if (i == null) {
             throw new NoSuchElementException("The network has no " + id);
         }
-        return answer;
+        return i;
     }
 }
