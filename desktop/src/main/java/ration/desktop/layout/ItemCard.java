@@ -33,13 +33,16 @@ import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.flow.TankLevel;
 import ration.model.Fitting;
+import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.PortRef;
 import ration.project.Edit;
+import ration.project.ItemEdits;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
+import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
@@ -55,7 +58,9 @@ final class ItemCard extends ScrollPane {
     private final VBox now = new VBox(4);
     private final VBox findings = new VBox(8);
     private QuantityField<LineSize> size;
-    private String shape = "";
+    private final FlowPane more = new FlowPane(3, 3);
+    private String structure = "";
+    private String shown = "";
 
     ItemCard(Session session) {
         this.session = session;
@@ -94,8 +99,9 @@ final class ItemCard extends ScrollPane {
     private void update() {
         Optional<Item> item = item();
         String wanted = item.map(this::structure).orElse("");
-        if (!wanted.equals(shape) || body.getChildren().isEmpty()) {
-            shape = wanted;
+        if (!wanted.equals(structure) || body.getChildren().isEmpty()) {
+            structure = wanted;
+            shown = item.map(Item::id).orElse("");
             item.ifPresentOrElse(this::build, this::buildCase);
         }
         item.ifPresentOrElse(this::fill, this::fillCase);
@@ -104,7 +110,10 @@ final class ItemCard extends ScrollPane {
     /** What decides which rows the card has; while it stays the same only figures change. */
     private String structure(Item item) {
         StringBuilder words = new StringBuilder(item.id()).append(item.kind());
-        ItemFields.of(item).forEach(f -> words.append('|').append(f.label()));
+        fields(item).forEach(f -> words.append('|').append(f.label()));
+        if (item instanceof Item.Selector s) {
+            s.positions().forEach(p -> words.append('|').append(p.name()));
+        }
         return words.toString();
     }
 
@@ -119,14 +128,17 @@ final class ItemCard extends ScrollPane {
         if (item instanceof Item.Run run) {
             row = runRows(run, measured);
         }
-        for (ItemFields.Field field : ItemFields.of(item)) {
+        for (ItemFields.Field field : fields(item)) {
             measured.addRow(row++, Ui.label(field.label()), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
         if (item instanceof Item.Run) {
             body.getChildren().add(sizes());
             body.getChildren().add(fittings());
+        } else if (item instanceof Item.Selector selector) {
+            body.getChildren().add(positions(selector));
         }
+        body.getChildren().add(more);
         HBox actions = new HBox(8);
         if (!(item instanceof Item.EngineInlet)) {
             actions.getChildren().add(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)));
@@ -193,15 +205,22 @@ final class ItemCard extends ScrollPane {
     /** Sets one figure of the item as it is now. */
     private void set(String label, java.util.function.UnaryOperator<Measured> change) {
         change("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
-                .item(session.picked().get()).map(Item::name).orElse(""), i -> ItemFields.of(i).stream()
-                .filter(f -> f.label().equals(label)).findFirst().map(f -> f.set().apply(change.apply(f.value())))
-                .orElse(i));
+                .item(session.picked().get()).map(Item::name).orElse(""), (s, i) -> ItemFields.of(i, s).stream()
+                .filter(f -> f.label().equals(label)).findFirst().map(f -> f.set().apply(change.apply(f.value()))
+                .apply(s)).orElse(s));
+    }
+
+    private List<ItemFields.Field> fields(Item item) {
+        return ItemFields.of(item, session.shown().get().project().system());
     }
 
     private void change(String name, java.util.function.UnaryOperator<Item> edit) {
-        String id = shape.isEmpty() ? "" : session.picked().get();
-        session.apply(Edit.of(name, p -> p.system().item(id)
-                .map(i -> p.with(p.system().replace(edit.apply(i)))).orElse(p)));
+        change(name, (s, i) -> s.replace(edit.apply(i)));
+    }
+
+    private void change(String name, java.util.function.BiFunction<FuelSystem, Item, FuelSystem> edit) {
+        String id = shown;
+        session.apply(Edit.of(name, p -> p.system().item(id).map(i -> p.with(edit.apply(p.system(), i))).orElse(p)));
     }
 
     private void changeRun(String name, java.util.function.UnaryOperator<Item.Run> edit) {
@@ -256,6 +275,45 @@ final class ItemCard extends ScrollPane {
         return grid;
     }
 
+    /** Names of the handle positions, as on the placard. */
+    private Node positions(Item.Selector selector) {
+        GridPane grid = grid();
+        for (int n = 0; n < selector.positions().size(); n++) {
+            int at = n;
+            Item.Position position = selector.positions().get(n);
+            QuantityField<String> name = new QuantityField<String>("field-position-" + (n + 1),
+                    "Name of position " + (n + 1), text -> {
+                if (text.isBlank() || text.length() > 20
+                        || selector.positions().stream().anyMatch(p -> p.name().equals(text.strip()))) {
+                    throw new IllegalArgumentException("Give the position a name of its own, 20 letters at most.");
+                }
+                return text.strip();
+            }, t -> t).onTrouble(trouble::setText).onValue(text -> change("Name position " + text, i -> {
+                Item.Selector s = (Item.Selector) i;
+                List<Item.Position> list = new ArrayList<>(s.positions());
+                list.set(at, new Item.Position(text, list.get(at).joins()));
+                return s.withPorts(s.inlets(), list);
+            }));
+            name.update(position.name());
+            name.getStyleClass().add("card-field");
+            grid.add(Ui.label("Position " + (n + 1)), 0, n);
+            grid.add(name, 1, n, 2, 1);
+        }
+        return grid;
+    }
+
+    /** What can be added to the item or taken from it. */
+    private void showMore(Item item) {
+        more.getChildren().clear();
+        for (ItemEdits.Offer offer : ItemEdits.of(session.shown().get().project().system(), item.id())) {
+            more.getChildren().add(Ui.button(offer.label(),
+                    "do-" + offer.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                    () -> session.apply(Edit.of(offer.label() + ", " + item.name(), p -> p.with(offer.result()))),
+                    "chip"));
+        }
+        more.setManaged(!more.getChildren().isEmpty());
+    }
+
     private static List<Fitting> without(List<Fitting> fittings, Fitting one) {
         List<Fitting> list = new ArrayList<>(fittings);
         list.remove(one);
@@ -264,7 +322,8 @@ final class ItemCard extends ScrollPane {
 
     private void fill(Item item) {
         name().update(item.name());
-        for (ItemFields.Field f : ItemFields.of(item)) {
+        showMore(item);
+        for (ItemFields.Field f : fields(item)) {
             figures.get(f.label()).update(f.value().quantity());
         }
         if (item instanceof Item.Run run) {
@@ -387,7 +446,13 @@ final class ItemCard extends ScrollPane {
         row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
         row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
         row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW));
+        row("Take-off demand", units.text(look.need(), Dimension.FLOW));
         row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7");
+        Unit flow = units.unit(Dimension.FLOW);
+        now.getChildren().add(Ui.wrapped(UnitSystem.figure(look.margin(), 2) + " = "
+                + UnitSystem.figure(flow.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
+                + UnitSystem.figure(flow.fromSi(look.need()), 2) + " " + flow.symbol() + "; the first is what arrives "
+                + "with the inlet held at its least pressure, or what the open needle seat lets through.", "soft"));
         String obstacle = look.obstacle(a.project().system());
         if (!obstacle.isEmpty()) {
             now.getChildren().add(Ui.wrapped(obstacle, "wrong-text"));

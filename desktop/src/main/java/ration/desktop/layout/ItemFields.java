@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
@@ -22,9 +24,9 @@ final class ItemFields {
      * @param label of the row, unique on the card
      * @param value now
      * @param unit  meant when none is written
-     * @param set   the item with another figure
+     * @param set   the system with another figure
      */
-    record Field(String label, Measured value, Unit unit, Function<Measured, Item> set) {
+    record Field(String label, Measured value, Unit unit, Function<Measured, UnaryOperator<FuelSystem>> set) {
     }
 
     /** The trade's abbreviations, where a row names two things. */
@@ -35,7 +37,7 @@ final class ItemFields {
     private ItemFields() {
     }
 
-    static List<Field> of(Item item) {
+    static List<Field> of(Item item, FuelSystem system) {
         ItemFields f = new ItemFields();
         if (item instanceof Item.Fitted fitted) {
             f.place("", fitted.place(), p -> fitted.with(new Item.Tag(fitted.id(), fitted.name(), p)));
@@ -60,6 +62,7 @@ final class ItemFields {
         } else if (item instanceof Item.EngineInlet e) {
             f.add("Needle seat", e.seat(), Unit.INCH, m -> new Item.EngineInlet(e.tag(), m, e.minimumPressure()));
             f.add("Least pressure", e.minimumPressure(), Unit.PSI, m -> new Item.EngineInlet(e.tag(), e.seat(), m));
+            system.firewall().ifPresent(f::firewall);
         } else if (item instanceof Item.Run run) {
             run.length().ifPresent(l -> f.add("Length", l, Unit.INCH, run::withLength));
             for (int i = 0; i < run.points().size(); i++) {
@@ -70,6 +73,16 @@ final class ItemFields {
         return f.fields;
     }
 
+    private void firewall(Firewall w) {
+        addWall("Firewall sta", w.station(), m -> new Firewall(m, w.top(), w.foot()));
+        addWall("Firewall top", w.top(), m -> new Firewall(w.station(), m, w.foot()));
+        addWall("Firewall foot", w.foot(), m -> new Firewall(w.station(), w.top(), m));
+    }
+
+    private void addWall(String label, Measured value, Function<Measured, Firewall> set) {
+        fields.add(new Field(label, value, Unit.INCH, m -> s -> new FuelSystem(s.items(), Optional.of(set.apply(m)))));
+    }
+
     private static <T> List<T> changed(List<T> list, int at, T value) {
         List<T> copy = new ArrayList<>(list);
         copy.set(at, value);
@@ -77,7 +90,7 @@ final class ItemFields {
     }
 
     private void add(String label, Measured value, Unit unit, Function<Measured, Item> set) {
-        fields.add(new Field(label, value, unit, set));
+        fields.add(new Field(label, value, unit, m -> s -> s.replace(set.apply(m))));
     }
 
     private void place(String prefix, Place place, Function<Place, Item> set) {

@@ -1,0 +1,165 @@
+package ration.project;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.geometry.Point2;
+import ration.geometry.Point3;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.TankShape;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/**
+ * What can be added to or taken from one item beside its figures: measured points of a run, corners, outlets and
+ * screens of a tank, positions of a selector, the firewall. New figures are marked as estimates, to be measured.
+ */
+public final class ItemEdits {
+
+    private static final String BY = "estimate";
+    private static final double INCH = 0.0254;
+
+    private final FuelSystem system;
+    private final List<Offer> offers = new ArrayList<>();
+
+    private ItemEdits(FuelSystem system) {
+        this.system = system;
+    }
+
+    /** One change on offer: what it is called and what comes of it. */
+    public record Offer(String label, FuelSystem result) {
+    }
+
+    /** What the card of an item offers. */
+    public static List<Offer> of(FuelSystem system, String id) {
+        ItemEdits edits = new ItemEdits(system);
+        system.item(id).ifPresent(edits::offer);
+        return List.copyOf(edits.offers);
+    }
+
+    private void offer(Item item) {
+        if (item instanceof Item.Run run) {
+            run(run);
+        } else if (item instanceof Item.Tank tank) {
+            tank(tank);
+        } else if (item instanceof Item.Selector selector) {
+            selector(selector);
+        } else if (item instanceof Item.EngineInlet inlet) {
+            firewall(inlet);
+        }
+    }
+
+    private void add(String label, Item changed) {
+        offers.add(new Offer(label, system.replace(changed)));
+    }
+
+    private void run(Item.Run run) {
+        Point3 start = system.point(run.from()).orElse(new Point3(0, 0, 0));
+        Point3 end = system.point(run.to()).orElse(start);
+        Point3 last = run.points().isEmpty() ? start : run.points().get(run.points().size() - 1).point();
+        List<Place> more = new ArrayList<>(run.points());
+        more.add(Place.estimated(last.toward(end, 0.5)));
+        add("Add point", run.withPoints(more));
+        if (!run.points().isEmpty()) {
+            add("Remove point", run.withPoints(run.points().subList(0, run.points().size() - 1)));
+        }
+        if (run.length().isEmpty()) {
+            double inches = Unit.INCH.fromSi(run.lengthM(start, end));
+            add("Give a length", run.withLength(Measured.of(Math.round(inches * 10) / 10.0, Unit.INCH, BY)));
+        } else if (!run.points().isEmpty()) {
+            add("Length from points", new Item.Run(run.id(), run.name(), run.from(), run.to(), run.size(),
+                    Optional.empty(), run.points(), run.fittings()));
+        }
+    }
+
+    private void tank(Item.Tank tank) {
+        if (tank.shape() instanceof TankShape.Box box) {
+            List<TankShape.Corner> corners = new ArrayList<>();
+            for (Point2 p : box.section()) {
+                corners.add(corner(p.x(), p.z(), box.corner().station().by()));
+            }
+            add("Draw by corners", tank.withShape(new TankShape.Prism(corners, box.corner().buttLine(),
+                    inches(box.right(), box.width().by()))));
+        } else if (tank.shape() instanceof TankShape.Prism prism) {
+            List<TankShape.Corner> more = new ArrayList<>(prism.corners());
+            if (more.size() > 1) {
+                Point2 a = prism.section().get(more.size() - 1);
+                Point2 b = prism.section().get(0);
+                more.add(corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, BY));
+                add("Add corner", tank.withShape(new TankShape.Prism(more, prism.leftWall(), prism.rightWall())));
+            }
+            if (prism.corners().size() > 3) {
+                add("Remove corner", tank.withShape(new TankShape.Prism(
+                        prism.corners().subList(0, prism.corners().size() - 1), prism.leftWall(),
+                        prism.rightWall())));
+            }
+        }
+        outlets(tank);
+    }
+
+    private static TankShape.Corner corner(double x, double z, String by) {
+        return new TankShape.Corner(inches(x, by), inches(z, by));
+    }
+
+    private static Measured inches(double metres, String by) {
+        return new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(metres) * 100) / 100.0, Unit.INCH), by);
+    }
+
+    private void outlets(Item.Tank tank) {
+        for (int i = 0; i < tank.outlets().size(); i++) {
+            Item.Outlet o = tank.outlets().get(i);
+            if (o.screen().isEmpty()) {
+                List<Item.Outlet> changed = new ArrayList<>(tank.outlets());
+                changed.set(i, new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(Rated.of(20, 0.012, BY))));
+                add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(changed));
+            }
+        }
+        if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {
+            Item.Outlet first = tank.outlets().get(0);
+            List<Item.Outlet> more = new ArrayList<>(tank.outlets());
+            more.add(new Item.Outlet("outlet-" + (more.size() + 1),
+                    Place.estimated(first.place().point().plus(new Point3(-3 * INCH, 0, 0))), first.bore(),
+                    Optional.empty()));
+            add("Add outlet", tank.withOutlets(more));
+        }
+    }
+
+    private void selector(Item.Selector s) {
+        if (s.inlets().size() > 1 && s.position("BOTH").isEmpty()) {
+            List<Item.Position> positions = new ArrayList<>(s.positions());
+            positions.add(Math.max(0, positions.size() - 1), new Item.Position("BOTH", List.of(s.ports())));
+            add("Add BOTH", s.withPorts(s.inlets(), positions));
+        }
+        if (s.inlets().size() < 5) {
+            String port = "tank-" + (s.inlets().size() + 1);
+            List<String> inlets = new ArrayList<>(s.inlets());
+            inlets.add(port);
+            List<Item.Position> positions = new ArrayList<>(s.positions());
+            positions.add(Math.max(0, positions.size() - 1),
+                    new Item.Position("TANK " + inlets.size(), List.of(List.of(port, Item.OUT))));
+            if (!s.ports().contains(port) && s.position("TANK " + inlets.size()).isEmpty()) {
+                add("Add port", s.withPorts(inlets, positions));
+            }
+        }
+    }
+
+    /** Four inches behind the inlet, on the side the tanks are. */
+    private void firewall(Item.EngineInlet inlet) {
+        if (system.firewall().isPresent()) {
+            offers.add(new Offer("Remove firewall", new FuelSystem(system.items(), Optional.empty())));
+            return;
+        }
+        Point3 p = inlet.place().point();
+        double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream())
+                .mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
+        double side = tanks < p.x() ? -1 : 1;
+        offers.add(new Offer("Add firewall", new FuelSystem(system.items(), Optional.of(new Firewall(
+                inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY),
+                inches(p.z() - 12 * INCH, BY))))));
+    }
+}
