@@ -409,6 +409,27 @@ class WindowTest {
         until(() -> !node("#keys-card").isVisible());
     }
 
+    @Test
+    void pointsPositionsAndFirewallAreSetOnTheCard() {
+        robot.interact(() -> session.picked().set("r3"));
+        robot.clickOn("#do-add-point");
+        until(() -> robot.lookup("#field-point-1-wl").tryQuery().isPresent());
+        fill("#field-point-1-wl", "25");
+        until(() -> session.project().system().runs().stream().anyMatch(r -> r.id().equals("r3")
+                && r.points().get(0).waterLine().quantity().value() == 25));
+        robot.interact(() -> session.picked().set("selector"));
+        fill("#field-position-2", "BELLY");
+        until(() -> robot.lookup("#position-selector-belly").tryQuery().isPresent());
+        robot.clickOn("#position-selector-belly");
+        until(() -> texts().contains("on BELLY"));
+        robot.interact(() -> session.picked().set("carburettor"));
+        until(() -> robot.lookup("#field-firewall-sta").tryQuery().isPresent());
+        fill("#field-firewall-sta", "39");
+        until(() -> session.project().system().firewall().orElseThrow().station().quantity().value() == 39);
+        robot.clickOn("#do-remove-firewall");
+        until(() -> !texts().contains("Firewall"));
+    }
+
     /** Every control can be reached and has a name for assistive technology. */
     @Test
     void everyControlHasAName() {

@@ -1,0 +1,101 @@
+package ration.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.project.ItemEdits.Offer;
+
+class ItemEditsTest {
+
+    private static FuelSystem take(FuelSystem system, String id, String label) {
+        return ItemEdits.of(system, id).stream().filter(o -> o.label().equals(label)).map(Offer::result).findFirst()
+                .orElseThrow(() -> new AssertionError(label + " is not offered on " + id + ": "
+                        + ItemEdits.of(system, id).stream().map(Offer::label).toList()));
+    }
+
+    @Test
+    void aRunGetsMeasuredPointsAndTakesItsLengthFromThem() {
+        FuelSystem system = take(take(Systems.oneLine(), "r1", "Add point"), "r1", "Add point");
+        Item.Run run = system.runs().get(0);
+        assertThat(run.points()).hasSize(2);
+        assertThat(run.points().get(0).waterLine().by()).isEqualTo("estimate");
+        FuelSystem byPoints = take(system, "r1", "Length from points");
+        assertThat(byPoints.runs().get(0).length()).isEmpty();
+        FuelSystem again = take(byPoints, "r1", "Give a length");
+        double straight = 26 * 0.0254;
+        assertThat(again.runs().get(0).length().orElseThrow().si()).isCloseTo(straight, Percentage.withPercentage(0.3));
+        assertThat(take(again, "r1", "Remove point").runs().get(0).points()).hasSize(1);
+    }
+
+    @Test
+    void aBoxDrawnByCornersHoldsTheSame() {
+        FuelSystem system = Systems.oneLine();
+        double before = system.tanks().get(0).shape().solid().volume();
+        FuelSystem corners = take(system, "tank", "Draw by corners");
+        assertThat(corners.tanks().get(0).shape().solid().volume()).isCloseTo(before, Percentage.withPercentage(1e-6));
+        FuelSystem five = take(corners, "tank", "Add corner");
+        assertThat(five.tanks().get(0).shape().solid().volume()).isCloseTo(before, Percentage.withPercentage(1e-6));
+        assertThat(take(five, "tank", "Remove corner").tanks().get(0).shape()).isEqualTo(
+                corners.tanks().get(0).shape());
+    }
+
+    @Test
+    void aTankGetsScreensAndOutlets() {
+        FuelSystem system = take(take(Systems.oneLine(), "tank", "Add screen"), "tank", "Add outlet");
+        Item.Tank tank = system.tanks().get(0);
+        assertThat(tank.outlets()).hasSize(2);
+        assertThat(tank.outlets().get(0).screen()).isPresent();
+        assertThat(Validation.of(system)).noneMatch(Problem::blocks)
+                .anySatisfy(p -> assertThat(p.message()).contains("outlet-2"));
+    }
+
+    @Test
+    void aSelectorGetsBothAndAThirdPort() {
+        FuelSystem system = take(Systems.corrie().system(), "selector", "Add BOTH");
+        Item.Selector s = system.selectors().get(0);
+        assertThat(s.positions()).extracting(Item.Position::name).containsExactly("UPPER", "FUSELAGE", "BOTH", "OFF");
+        assertThat(ItemEdits.of(system, "selector")).extracting(Offer::label).doesNotContain("Add BOTH");
+        assertThat(Assessment.of(Systems.corrie().with(system)).findings())
+                .as("the upper tank runs over the fuselage tank's vent")
+                .anyMatch(f -> f.id().equals("flow.overflow.fuselage"));
+        FuelSystem three = take(system, "selector", "Add port");
+        assertThat(three.selectors().get(0).inlets()).hasSize(3);
+        assertThat(Validation.of(three)).noneMatch(Problem::blocks);
+    }
+
+    @Test
+    void theFirewallStandsOnTheTanksSideOfTheInlet() {
+        FuelSystem system = take(Systems.oneLine(), "carburettor", "Add firewall");
+        assertThat(system.firewall().orElseThrow().station().si()).isPositive();
+        assertThat(take(system, "carburettor", "Remove firewall")).isEqualTo(Systems.oneLine());
+    }
+
+    /** Every offer on every item leaves a layout that can be saved, read and computed. */
+    @Property(tries = 40)
+    void everyOfferLeavesASoundLayout(@ForAll long seed) throws ProjectFileException {
+        java.util.Random random = new java.util.Random(seed);
+        FuelSystem system = random.nextBoolean() ? Systems.corrie().system() : Systems.twoTanks(24, 24);
+        for (int i = 0; i < 10; i++) {
+            String id = system.items().get(random.nextInt(system.items().size())).id();
+            List<Offer> offers = ItemEdits.of(system, id);
+            system = offers.isEmpty() ? system : offers.get(random.nextInt(offers.size())).result();
+        }
+        Project project = Systems.corrie().with(system);
+        assertThat(Validation.of(system)).noneMatch(Problem::breaksLayout);
+        assertThat(ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x"))
+                .isEqualTo(project);
+        assertThat(Assessment.of(project).cases()).allSatisfy(c -> assertThat(c.margin()).isFinite());
+    }
+}
