@@ -1,0 +1,120 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import ration.assess.CaseAnswer;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Label;
+import ration.drawing.Mark.Notch;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.model.Item;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** The result at the engine, with the sum of heads; on an empty sheet, what to do first. */
+final class EngineBlock extends SchematicPart {
+
+    EngineBlock(SchematicPart sheet) {
+        super(sheet);
+    }
+
+    void engine() {
+        if (system.inlet().isEmpty()) {
+            return;
+        }
+        Item.EngineInlet inlet = system.inlet().get();
+        Spot c = place.centre(inlet);
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Label(right() - 6, place.y(0) - 6, "engine inlet", 11, false, Ink.SOFT, Anchor.END));
+        double left = place.firewallX() + 28;
+        double r = right() - 16;
+        double top = engineTop();
+        marks.add(new Label(left, top + 12, inlet.name(), 13, true, Ink.INK, Anchor.START));
+        if (answer.isEmpty()) {
+            marks.add(new Label(r, top + 12, "Not shown", 12, true, Ink.SOFT, Anchor.END));
+            marks.add(new Notch(left, top + 52, r - left, 13, 0, ration.check.Verdict.NOT_SHOWN));
+            piece(inlet.id(), Kind.TEXT, inlet.name() + ", Not shown", marks);
+            return;
+        }
+        CaseAnswer a = answer.get();
+        Ink verdictInk = switch (a.verdict()) {
+            case SHORT -> Ink.RUST_TEXT;
+            case NOT_SHOWN -> Ink.SOFT;
+            default -> Ink.DEEP;
+        };
+        marks.add(new Label(r, top + 12, a.verdict().word(), 13, true, verdictInk, Anchor.END));
+        Unit gph = units.unit(Dimension.FLOW);
+        String figure = UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1);
+        marks.add(new Label(left, top + 44, figure, 22, true, Ink.INK, Anchor.START));
+        marks.add(new Label(left + measure.width(figure, 22, true) + 6, top + 44, gph.symbol(), 12, false, Ink.SOFT,
+                Anchor.START));
+        marks.add(new Label(r, top + 44, "needs " + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1), 12, false,
+                Ink.SOFT, Anchor.END));
+        marks.add(new Notch(left, top + 54, r - left, 13, a.ratio(), a.verdict()));
+        headSum(marks, a, left, top + 88);
+        piece(inlet.id(), Kind.TEXT, inlet.name() + ", " + figure + " " + gph.symbol() + ", " + a.verdict().word(),
+                marks);
+        piece(inlet.id(), Kind.TEXT, "", new TextBlock().line(TextBlock.body("open line "),
+                TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW))).at(
+                        Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
+    }
+
+    private void headSum(List<Mark> marks, CaseAnswer a, double left, double y) {
+        OptionalDouble available = a.capacity().headAvailable();
+        OptionalDouble leftAtInlet = a.capacity().headLeft();
+        Unit unit = units.unit(Dimension.LENGTH);
+        int decimals = units == UnitSystem.US ? 1 : 0;
+        double column = left + 30;
+        if (available.isEmpty() || leftAtInlet.isEmpty()) {
+            String obstacle = a.obstacle(system);
+            int cut = obstacle.lastIndexOf(' ', 32);
+            marks.add(new Label(left, y, obstacle.length() > 32 && cut > 0 ? obstacle.substring(0, cut) : obstacle, 11,
+                    false, Ink.RUST_TEXT, Anchor.START));
+            if (obstacle.length() > 32 && cut > 0) {
+                String rest = obstacle.substring(cut + 1);
+                int again = rest.length() > 32 ? rest.lastIndexOf(' ', 32) : -1;
+                marks.add(new Label(left, y + 16, again > 0 ? rest.substring(0, again) : rest, 11, false, Ink.RUST_TEXT,
+                        Anchor.START));
+                if (again > 0) {
+                    marks.add(new Label(left, y + 32, rest.substring(again + 1), 11, false, Ink.RUST_TEXT,
+                            Anchor.START));
+                }
+            }
+            return;
+        }
+        double[] values = {available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(),
+            leftAtInlet.getAsDouble()};
+        String[] words = {unit.symbol() + " of head at the tank", "lost on the way", "left at the inlet"};
+        for (int i = 0; i < 3; i++) {
+            boolean sum = i == 2;
+            double line = y + 17 * i + (sum ? 4 : 0);
+            marks.add(new Label(column, line, UnitSystem.figure(unit.fromSi(values[i]), decimals), 12, sum, Ink.INK,
+                    Anchor.END));
+            marks.add(new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT,
+                    Anchor.START));
+        }
+        marks.add(line(left, y + 22, column, y + 22, Pen.of(Ink.INK, 1)));
+    }
+
+    /** An empty sheet says what to do first. */
+    void teach() {
+        if (!system.tanks().isEmpty()) {
+            return;
+        }
+        double x = (RULER + place.firewallX()) / 2;
+        double y = view.height() / 2 - 40;
+        List<Mark> marks = new ArrayList<>(new TextBlock()
+                .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK)).at(x, y, Anchor.MIDDLE,
+                        measure));
+        marks.addAll(new TextBlock()
+                .line(TextBlock.body("Press A, choose a tank, and give its measures on the card at the right."))
+                .line(TextBlock.body("Then pick the line, press I, and put in the selector and the strainer."))
+                .line(TextBlock.soft("Heights are drawn true: every figure you measure moves something here."))
+                .at(x, y + 24, Anchor.MIDDLE, measure));
+        piece("", Kind.TEXT, "Lay out what feeds the engine: press A and choose a tank", marks);
+    }
+}

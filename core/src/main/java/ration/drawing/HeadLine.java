@@ -1,0 +1,79 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Disc;
+import ration.drawing.Mark.Path;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.flow.PathStep;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.quantity.Dimension;
+
+/** The head left along the path, and its figures after items. */
+final class HeadLine extends SchematicPart {
+
+    HeadLine(SchematicPart sheet) {
+        super(sheet);
+    }
+
+    void headLine() {
+        List<Spot> spots = headSpots();
+        if (spots.size() < 2) {
+            return;
+        }
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 1; i < spots.size(); i++) {
+            if (Math.abs(spots.get(i).x() - spots.get(i - 1).x()) > 2) {
+                marks.add(new Path(List.of(spots.get(i - 1), spots.get(i)), false, Ink.NONE, Pen.of(Ink.GROUND, 5), 0));
+            }
+        }
+        marks.add(new Path(spots, false, Ink.NONE, Pen.of(Ink.INK, 1.6, 6.0, 4.0), 0));
+        for (int i = 1; i < spots.size(); i++) {
+            marks.add(new Disc(spots.get(i), 2.6, Ink.GROUND, Pen.of(Ink.INK, 1.4)));
+        }
+        piece("", Kind.HEAD_LINE, "Head left along the path", marks);
+    }
+
+    /** Heights of the head line after items, the steps a builder can change. */
+    void headFigures() {
+        if (!view.layers().headLine() || flow.isEmpty()) {
+            return;
+        }
+        for (PathStep step : flow.get().path()) {
+            Optional<Item> item = system.item(step.item());
+            if (item.isPresent() && item.get() instanceof Item.Fitted fitted && !(fitted instanceof Item.Tee)
+                    && fitted.ports().contains(Item.OUT)) {
+                place.port(new PortRef(fitted.id(), Item.OUT)).ifPresent(port -> {
+                    double y = headY(step.headOut());
+                    put("", new TextBlock().line(TextBlock.body(units.text(step.headOut() - place.referenceHeight(),
+                            Dimension.LENGTH))), List.of(new Candidate(port.x() + 6, y - 20, Anchor.START),
+                            new Candidate(port.x() + 8, y - 26, Anchor.START),
+                            new Candidate(port.x() - 8, y + 4, Anchor.END),
+                            new Candidate(port.x() - 8, y + 14, Anchor.END),
+                            new Candidate(port.x() + 8, y + 12, Anchor.START)));
+                });
+            }
+        }
+        List<Spot> spots = headSpots();
+        int longest = 1;
+        for (int i = 1; i < spots.size(); i++) {
+            if (spots.get(i).x() - spots.get(i - 1).x() > spots.get(longest).x() - spots.get(longest - 1).x()) {
+                longest = i;
+            }
+        }
+        if (spots.size() > 2) {
+            Spot a = spots.get(longest - 1);
+            Spot b = spots.get(longest);
+            double x = (a.x() + b.x()) / 2;
+            double y = (a.y() + b.y()) / 2;
+            put("", new TextBlock().line(TextBlock.soft("head left")), List.of(
+                    new Candidate(x - 10, y + 12, Anchor.END), new Candidate(x - 34, y + 14, Anchor.END),
+                    new Candidate(x + 12, y - 26, Anchor.START), new Candidate(x + 20, y - 34, Anchor.START)));
+        }
+    }
+}

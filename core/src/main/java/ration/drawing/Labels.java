@@ -1,0 +1,190 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Box;
+import ration.drawing.Mark.Label;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.flow.FlowAnswer;
+import ration.geometry.Point3;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.quantity.Dimension;
+
+/** Names, figures and pills, each at the first free place. */
+final class Labels extends SchematicPart {
+
+    Labels(SchematicPart sheet) {
+        super(sheet);
+    }
+
+    void labels(HeadLine headLine) {
+        firewall();
+        system.tanks().forEach(this::tankLabel);
+        for (Item.Fitted item : system.all(Item.Fitted.class).toList()) {
+            if (!(item instanceof Item.EngineInlet)) {
+                itemLabel(item);
+            }
+        }
+        headLine.headFigures();
+        system.runs().forEach(this::runLabel);
+    }
+
+    private void firewall() {
+        system.firewall().ifPresent(w -> {
+            double top = place.y(place.height(new Point3(w.station().si(), 0, w.top().si())));
+            double foot = place.y(place.height(new Point3(w.station().si(), 0, w.foot().si())));
+            double x = place.firewallX();
+            List<Mark> marks = new ArrayList<>();
+            marks.add(new Box(x - 4, top, 8, foot - top, 0, Ink.PANEL, Pen.of(Ink.SOFT, 1)));
+            for (double y = top + 1; y + 7 <= foot; y += 6) {
+                marks.add(line(x - 4, y + 7, x + 4, y, Pen.of(Ink.SOFT, 1)));
+            }
+            marks.add(new Label(x - 11, top + 10, "Firewall", 11, false, Ink.SOFT, Anchor.END));
+            ground.take(x - 64, top - 2, x + 4, top + 16);
+            piece("", Kind.GROUND, "", marks);
+        });
+    }
+
+    private void tankLabel(Item.Tank tank) {
+        List<Spot> outline = outline(tank);
+        double left = outline.stream().mapToDouble(Spot::x).min().orElse(0);
+        double r = outline.stream().mapToDouble(Spot::x).max().orElse(0);
+        double top = outline.stream().mapToDouble(Spot::y).min().orElse(0);
+        double bottom = outline.stream().mapToDouble(Spot::y).max().orElse(0);
+        double leftY = outline.stream().min((a, b) -> Double.compare(a.x(), b.x())).orElseThrow().y();
+        TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.body(contents(tank)));
+        put(tank.id(), block, List.of(
+                new Candidate(left - 12, leftY - 16, Anchor.END),
+                new Candidate(left - 12, top, Anchor.END),
+                new Candidate(left, top - 42, Anchor.START),
+                new Candidate(left, top - 66, Anchor.START),
+                new Candidate(r + 14, top, Anchor.START),
+                new Candidate(r + 14, (top + bottom) / 2, Anchor.START),
+                new Candidate(left - 12, bottom - 30, Anchor.END),
+                new Candidate(left - 12, leftY + 24, Anchor.END),
+                new Candidate(left + 20, bottom - 10, Anchor.END),
+                new Candidate(left, top - 86, Anchor.START),
+                new Candidate(left - 40, top - 64, Anchor.START),
+                new Candidate(left - 70, top - 44, Anchor.START),
+                new Candidate(r + 14, top - 40, Anchor.START),
+                new Candidate(r + 14, bottom - 20, Anchor.START),
+                new Candidate(left, bottom + 28, Anchor.START)));
+        for (Item.Outlet outlet : tank.outlets()) {
+            flow.map(f -> f.pressure(new PortRef(tank.id(), outlet.name()))).filter(OptionalDouble::isPresent)
+                    .filter(p -> system.runAt(new PortRef(tank.id(), outlet.name()))
+                            .filter(run -> Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW).isPresent())
+                    .ifPresent(p -> {
+                        Spot at = place.inTank(tank, outlet.place().point());
+                        pill(tank.id(), p.getAsDouble(), List.of(new Spot(at.x() + 46, at.y() + 14),
+                                new Spot(at.x() + 46, at.y() + 40), new Spot(at.x() - 46, at.y() + 14)));
+                    });
+        }
+    }
+
+    private void itemLabel(Item.Fitted item) {
+        Spot c = place.centre(item);
+        double half = Symbols.halfWidth(item);
+        TextBlock block = new TextBlock().line(TextBlock.name(item.name()));
+        String state = state(item);
+        if (!state.isEmpty()) {
+            block.line(TextBlock.soft(state));
+        }
+        double below = c.y() + Symbols.depth(item) + 5;
+        List<Candidate> candidates = new ArrayList<>();
+        if (item instanceof Item.Strainer) {
+            candidates.add(new Candidate(c.x() - half - 17, c.y() + 12, Anchor.END));
+            candidates.add(new Candidate(c.x() + half + 17, c.y() + 12, Anchor.START));
+        }
+        candidates.add(new Candidate(c.x(), below, Anchor.MIDDLE));
+        candidates.add(new Candidate(c.x() + 8, below, Anchor.START));
+        candidates.add(new Candidate(c.x() - 8, below, Anchor.END));
+        candidates.add(new Candidate(c.x(), c.y() - Symbols.halfHeight(item) - 8 - block.height(), Anchor.MIDDLE));
+        candidates.add(new Candidate(c.x() + half + 8, c.y() + 10, Anchor.START));
+        candidates.add(new Candidate(c.x() - half - 8, c.y() + 10, Anchor.END));
+        put(item.id(), block, candidates);
+        if (!item.id().equals(subject.picked()) && item.ports().contains(Item.OUT)
+                && !(item instanceof Item.Strainer) && !(item instanceof Item.Tee)) {
+            flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT))).filter(OptionalDouble::isPresent)
+                    .ifPresent(p -> pill(item.id(), p.getAsDouble(), List.of(
+                            new Spot(c.x(), below + block.height() + 10),
+                            new Spot(c.x() + half + 34, c.y() + 22), new Spot(c.x() - half - 34, c.y() + 22))));
+        }
+    }
+
+    private String state(Item.Fitted item) {
+        if (item instanceof Item.Selector) {
+            return "on " + position(item);
+        }
+        if (item instanceof Item.ShutOff) {
+            return subject.condition().shutValves().contains(item.id()) ? "shut" : "open";
+        }
+        if (item instanceof Item.Pump) {
+            return subject.condition().stopped().contains(item.id()) ? "off" : "on";
+        }
+        return "";
+    }
+
+    private void runLabel(Item.Run run) {
+        List<Spot> way = place.way(run);
+        if (way.size() < 2) {
+            return;
+        }
+        double length = run.length().map(l -> l.si()).orElseGet(() -> run.lengthM(
+                system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow()));
+        TextBlock block = new TextBlock().line(TextBlock.bold(run.name() + "  "),
+                TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
+                        .replace(".0 ", " ")));
+        double through = flow.map(f -> f.flow(run.id())).orElse(0.0);
+        boolean end = system.item(run.from().item()).filter(Item.Tank.class::isInstance).isPresent()
+                || system.item(run.to().item()).filter(Item.EngineInlet.class::isInstance).isPresent();
+        if (Math.abs(through) <= FlowAnswer.NO_FLOW) {
+            block.line(TextBlock.soft("no flow"));
+        } else if (end) {
+            block.line(TextBlock.flow(units.text(Math.abs(through), Dimension.FLOW)));
+        }
+        int longest = 1;
+        for (int i = 1; i < way.size(); i++) {
+            if (span(way, i) > span(way, longest)) {
+                longest = i;
+            }
+        }
+        List<Candidate> candidates = new ArrayList<>();
+        besideStraight(candidates, way, longest, block);
+        for (int i = 1; i < way.size(); i++) {
+            if (i != longest) {
+                besideStraight(candidates, way, i, block);
+            }
+        }
+        put(run.id(), block, candidates);
+    }
+
+    /** Above a level straight, left of a falling one, right of a rising one; the mirrored sides after. */
+    private static void besideStraight(List<Candidate> out, List<Spot> way, int i, TextBlock block) {
+        Spot a = way.get(i - 1);
+        Spot b = way.get(i);
+        double mx = (a.x() + b.x()) / 2;
+        double my = (a.y() + b.y()) / 2;
+        if (Math.abs(a.x() - b.x()) > Math.abs(a.y() - b.y())) {
+            out.add(new Candidate(mx, my - 10 - block.height(), Anchor.MIDDLE));
+            out.add(new Candidate(mx, my + 9, Anchor.MIDDLE));
+            out.add(new Candidate(Math.min(a.x(), b.x()) + 4, my - 10 - block.height(), Anchor.START));
+            out.add(new Candidate(Math.max(a.x(), b.x()) - 4, my - 10 - block.height(), Anchor.END));
+            out.add(new Candidate(Math.min(a.x(), b.x()) + 4, my + 9, Anchor.START));
+            out.add(new Candidate(Math.max(a.x(), b.x()), my + 9, Anchor.START));
+        } else {
+            boolean falls = b.y() > a.y();
+            for (double t : new double[] {0, -50, 50}) {
+                out.add(new Candidate(mx - 14, my - block.height() / 2 + t, Anchor.END));
+                out.add(new Candidate(mx + 14, my - block.height() / 2 + t, Anchor.START));
+            }
+            if (!falls) {
+                out.add(0, out.remove(1));
+            }
+        }
+    }
+}

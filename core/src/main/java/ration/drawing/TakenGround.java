@@ -1,0 +1,79 @@
+package ration.drawing;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import ration.drawing.Mark.Spot;
+import ration.model.Item;
+import ration.model.PortRef;
+
+/** Marks the ground that symbols, lines and the head line stand on, before labels look for room. */
+final class TakenGround extends SchematicPart {
+
+    TakenGround(SchematicPart sheet) {
+        super(sheet);
+    }
+
+    void takeGround() {
+        ground.take(0, 0, RULER, view.height());
+        ground.take(right(), 0, view.width(), view.height());
+        for (Item.Fitted item : system.all(Item.Fitted.class).toList()) {
+            Spot c = place.centre(item);
+            ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,
+                    c.x() + Symbols.halfWidth(item) + 2, c.y() + Symbols.depth(item) + 2);
+            if (item instanceof Item.EngineInlet) {
+                ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
+            }
+        }
+        for (Item.Run run : system.runs()) {
+            ground.takeWay(place.way(run), width(run));
+        }
+        for (Item.Tank tank : system.tanks()) {
+            double left = Double.MAX_VALUE;
+            double r = -Double.MAX_VALUE;
+            double top = Double.MAX_VALUE;
+            double bottom = -Double.MAX_VALUE;
+            for (Spot s : outline(tank)) {
+                left = Math.min(left, s.x());
+                r = Math.max(r, s.x());
+                top = Math.min(top, s.y());
+                bottom = Math.max(bottom, s.y());
+            }
+            double margin = tank.id().equals(subject.picked()) ? 10 : 0;
+            ground.take(left - margin, top - margin, r + margin, bottom + margin);
+        }
+        takePicked();
+        if (system.firewall().isPresent()) {
+            ground.take(place.firewallX() - 6, 0, place.firewallX() + 6, view.height());
+        }
+        double engineTop = engineTop();
+        ground.take(place.firewallX() + 20, engineTop, right(), engineTop + 134);
+        if (view.layers().headLine()) {
+            takeHeadLine();
+        }
+    }
+
+    /** The ground of the dimension from the picked item up to the head line. */
+    private void takePicked() {
+        picked().filter(i -> !(i instanceof Item.Tank) && i.ports().contains(Item.OUT)).ifPresent(i -> {
+            PortRef out = new PortRef(i.id(), Item.OUT);
+            OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
+            place.port(out).filter(p -> head.isPresent() && view.layers().headLine()).ifPresent(p ->
+                    ground.take(p.x() - 2, headY(head.getAsDouble()), p.x() + 8, p.y()));
+        });
+    }
+
+    private void takeHeadLine() {
+        List<Spot> spots = headSpots();
+        for (int i = 0; i < spots.size(); i++) {
+            Spot b = spots.get(i);
+            ground.take(b.x() - 4, b.y() - 4, b.x() + 4, b.y() + 4);
+            Spot a = spots.get(Math.max(0, i - 1));
+            int parts = (int) (Math.hypot(b.x() - a.x(), b.y() - a.y()) / 8) + 1;
+            for (int k = 1; k < parts; k++) {
+                double x = a.x() + (b.x() - a.x()) * k / parts;
+                double y = a.y() + (b.y() - a.y()) * k / parts;
+                ground.take(x - 3, y - 3, x + 3, y + 3);
+            }
+        }
+    }
+}

@@ -1,0 +1,137 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Box;
+import ration.drawing.Mark.Label;
+import ration.drawing.Mark.Path;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.flow.TankLevel;
+import ration.model.Item;
+import ration.model.Place;
+import ration.quantity.Dimension;
+
+/** Tanks as true sections with their fuel, vents, drains and outlet screens. */
+final class Tanks extends SchematicPart {
+
+    Tanks(SchematicPart sheet) {
+        super(sheet);
+    }
+
+    private Optional<Spot> place(Place p, Item.Tank tank) {
+        return Optional.of(place.inTank(tank, p.point()));
+    }
+
+    private Optional<TankLevel> level(Item.Tank tank) {
+        return answer.map(a -> a.capacity().levels().get(tank.id()));
+    }
+
+    void tank(Item.Tank tank) {
+        List<Spot> outline = outline(tank);
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Path(outline, true, Ink.PANEL, NO_PEN, 0));
+        Optional<TankLevel> level = level(tank);
+        level.ifPresent(l -> {
+            double surface = place.y(l.surface() - place.referenceHeight());
+            List<Spot> wet = below(outline, surface);
+            if (wet.size() > 2 && l.volume() > 0) {
+                marks.add(new Path(wet, true, Ink.FUEL_TINT, NO_PEN, 0));
+                double a = wet.stream().filter(s -> Math.abs(s.y() - surface) < 0.5).mapToDouble(Spot::x).min()
+                        .orElse(0);
+                double b = wet.stream().filter(s -> Math.abs(s.y() - surface) < 0.5).mapToDouble(Spot::x).max()
+                        .orElse(0);
+                marks.add(line(a, surface, b, surface, Pen.of(Ink.FUEL, 1.8)));
+                if (b - a > 30) {
+                    double m = a + Math.min(20, (b - a) / 4);
+                    marks.add(new Path(List.of(new Spot(m - 5, surface - 9), new Spot(m + 5, surface - 9),
+                            new Spot(m, surface - 1)), true, Ink.PANEL, Pen.of(Ink.FUEL, 1.2), 0));
+                }
+                if (b - a > 112) {
+                    String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
+                    marks.add(new Label(b - 12, surface - 6, head, 12, false, Ink.INK, Anchor.END));
+                }
+            }
+        });
+        marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
+        piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank), marks);
+    }
+
+    /** The part of an outline at and under y. */
+    private static List<Spot> below(List<Spot> outline, double y) {
+        List<Spot> wet = new ArrayList<>();
+        for (int i = 0; i < outline.size(); i++) {
+            Spot a = outline.get(i);
+            Spot b = outline.get((i + 1) % outline.size());
+            if (a.y() >= y) {
+                wet.add(a);
+            }
+            if (a.y() >= y != b.y() >= y) {
+                double t = (y - a.y()) / (b.y() - a.y());
+                wet.add(new Spot(a.x() + t * (b.x() - a.x()), y));
+            }
+        }
+        return wet;
+    }
+
+    void vent(Item.Tank tank) {
+        tank.vent().flatMap(v -> place(v, tank)).ifPresent(tip -> {
+            double top = outline(tank).stream().mapToDouble(Spot::y).min().orElse(tip.y());
+            double x = tip.x();
+            double start = outlineTopAt(tank, x).orElse(top);
+            double y = Math.min(tip.y(), start - 6);
+            Pen dashed = Pen.of(Ink.AIR, 1.8, 4.0, 3.0);
+            Pen lip = Pen.of(Ink.AIR, 1.8);
+            List<Mark> marks = new ArrayList<>();
+            marks.add(new Path(List.of(new Spot(x, start), new Spot(x, y), new Spot(x + 20, y)), false, Ink.NONE,
+                    dashed, 6));
+            marks.add(line(x + 22, y - 4, x + 28, y - 4, lip));
+            marks.add(line(x + 22, y + 4, x + 28, y + 4, lip));
+            marks.add(new Label(x + 34, y + 4, "vent", 11, false, Ink.SOFT, Anchor.START));
+            ground.take(x - 2, y - 8, x + 62, start);
+            piece(tank.id(), Kind.VENT, "", marks);
+        });
+    }
+
+    /** Height on the picture of a tank's upper wall at x. */
+    private OptionalDouble outlineTopAt(Item.Tank tank, double x) {
+        List<Spot> outline = outline(tank);
+        double top = Double.MAX_VALUE;
+        for (int i = 0; i < outline.size(); i++) {
+            Spot a = outline.get(i);
+            Spot b = outline.get((i + 1) % outline.size());
+            if (a.x() <= x != b.x() <= x) {
+                top = Math.min(top, a.y() + (x - a.x()) / (b.x() - a.x()) * (b.y() - a.y()));
+            }
+        }
+        return top == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(top);
+    }
+
+    void drain(Item.Tank tank) {
+        tank.drain().flatMap(d -> place(d, tank)).ifPresent(at -> {
+            ground.take(at.x() - 7, at.y(), at.x() + 7, at.y() + 24);
+            piece(tank.id(), Kind.DRAIN, "", Symbols.drain(at));
+        });
+    }
+
+    void outletScreens() {
+        for (Item.Tank tank : system.tanks()) {
+            for (Item.Outlet outlet : tank.outlets()) {
+                if (outlet.screen().isPresent()) {
+                    Spot at = place.inTank(tank, outlet.place().point());
+                    List<Mark> marks = new ArrayList<>();
+                    marks.add(new Box(at.x() - 4.5, at.y() - 15, 9, 15, 4, Ink.PANEL, Pen.of(Ink.INK, 1.4)));
+                    for (int i = 1; i <= 3; i++) {
+                        marks.add(line(at.x() - 4, at.y() - 2 - 3 * i, at.x() + 4, at.y() - 2 - 3 * i,
+                                Pen.of(Ink.INK, 1)));
+                    }
+                    piece(tank.id(), Kind.SYMBOL, "", marks);
+                }
+            }
+        }
+    }
+}
