@@ -36,7 +36,7 @@ prepare_build() { # JDK 17 or later, and Maven
 prepare_display() { # libraries the window needs
   local missing=() p
   command -v dpkg-query >/dev/null 2>&1 || return 0
-  for p in libgtk-3-0 libgl1 libxtst6; do has_package "$p" || has_package "${p}t64" || missing+=("$p"); done
+  for p in libgtk-3-0 libgl1 libxtst6 fonts-dejavu-core; do has_package "$p" || has_package "${p}t64" || missing+=("$p"); done
   need_packages ${missing[@]+"${missing[@]}"}
 }
 

@@ -106,7 +106,7 @@ final class EngineBlock extends SchematicPart {
             return;
         }
         double x = (RULER + place.firewallX()) / 2;
-        double y = view.height() / 2 - 40;
+        double y = place.y(0) - 120;
         List<Mark> marks = new ArrayList<>(new TextBlock()
                 .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK)).at(x, y, Anchor.MIDDLE,
                         measure));

@@ -208,7 +208,7 @@ public final class Validation {
         }
         for (PortRef open : system.openPorts()) {
             system.item(open.item()).ifPresent(i -> miss(i.id(), "Ports",
-                    "Nothing is joined to its " + open.port() + " port.", "Pick it and press A to add what follows."));
+                    "Nothing is joined to the " + open.port() + " port of " + i.name() + ".", "Pick it and press A to add what follows."));
         }
     }
 

@@ -46,7 +46,6 @@ public final class Screenshots {
             fire(scene, "#ledger-flow");
             s.picked().set("strainer");
         });
-        SCENES.put("layout-level", (s, scene) -> { });
         SCENES.put("layout-run", (s, scene) -> {
             fire(scene, "#ledger-flow");
             s.picked().set("r3");

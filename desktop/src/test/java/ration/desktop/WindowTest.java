@@ -379,6 +379,10 @@ class WindowTest {
         control(KeyCode.DIGIT4);
         robot.clickOn("#go-to-r3");
         until(() -> session.picked().get().equals("r3"));
+        robot.clickOn("#try-r3");
+        until(() -> figure().equals("1.59\u00d7"));
+        control(KeyCode.Z);
+        until(() -> figure().equals("1.41\u00d7"));
         robot.clickOn("#size-3-8-x-0-035-tube");
         until(() -> figure().equals("1.59\u00d7"));
         robot.clickOn("#more-ELBOW_90");

@@ -112,7 +112,7 @@ final class ConditionsBar extends HBox {
 
     private void update() {
         Project project = session.shown().get().project();
-        Object now = List.of(project.brief().envelope(), project.system().tanks().stream().map(Item.Tank::id).toList(),
+        Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Item.Tank::id).toList(),
                 project.system().items().stream().filter(i -> i instanceof Item.Selector).toList(),
                 switchable(project).stream().map(i -> i.id() + i.name()).toList(),
                 project.system().tanks().stream().map(Item.Tank::name).toList());
@@ -129,7 +129,7 @@ final class ConditionsBar extends HBox {
         for (Item.Tank tank : project.system().tanks()) {
             showContents(tank, c);
         }
-        for (Contents k : Contents.values()) {
+        for (Contents k : project.system().tanks().isEmpty() ? new Contents[0] : Contents.values()) {
             contents.get(k.name()).setSelected(Assessment.fill(project, k).entrySet().stream().allMatch(
                     e -> Math.abs(c.contents().getOrDefault(e.getKey(), -1.0) - e.getValue()) < 1e-7));
         }
@@ -165,7 +165,9 @@ final class ConditionsBar extends HBox {
         positions.clear();
         switches.clear();
         add("Attitude", attitudes(project));
-        add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
+        if (!project.system().tanks().isEmpty()) {
+            add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
+        }
         for (Item.Selector s : project.system().selectors()) {
             add(s.name(), selector(s));
         }

@@ -413,9 +413,20 @@ final class ItemCard extends ScrollPane {
                 words.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
             }
             words.getChildren().add(Ui.wrapped(f.source(), "soft"));
-            if (links && !f.item().isEmpty()) {
-                session.project().system().item(f.item()).ifPresent(i -> words.getChildren().add(Ui.button(
-                        "Go to " + i.name(), "go-to-" + i.id(), () -> session.picked().set(i.id()), "chip")));
+            HBox steps = new HBox(4);
+            session.project().system().item(f.item()).ifPresent(i -> {
+                if (links) {
+                    steps.getChildren().add(Ui.button("Go to " + i.name(), "go-to-" + i.id(),
+                            () -> session.picked().set(i.id()), "chip"));
+                }
+                if (f.verdict() == Verdict.SHORT && i instanceof Item.Run run) {
+                    run.size().nextUp().ifPresent(s -> steps.getChildren().add(Ui.button("Try " + s.shortName(),
+                            "try-" + run.id(), () -> session.apply(Edit.replace("Try " + s.shortName() + " for "
+                                    + run.name(), run.withSize(s))), "chip")));
+                }
+            });
+            if (!steps.getChildren().isEmpty()) {
+                words.getChildren().add(steps);
             }
             HBox.setHgrow(words, Priority.ALWAYS);
             findings.getChildren().add(new HBox(8, bar, words));
@@ -446,7 +457,6 @@ final class ItemCard extends ScrollPane {
         row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
         row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
         row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW));
-        row("Take-off demand", units.text(look.need(), Dimension.FLOW));
         row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7");
         Unit flow = units.unit(Dimension.FLOW);
         now.getChildren().add(Ui.wrapped(UnitSystem.figure(look.margin(), 2) + " = "

@@ -1,0 +1,63 @@
+package ration.desktop.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import ration.assess.Assessment;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.project.Project;
+
+@ExtendWith(ApplicationExtension.class)
+class AnalystTest {
+
+    @Start
+    void start(Stage stage) {
+        stage.setTitle("no window needed");
+    }
+
+    @Test
+    void theNewestAnswerIsDeliveredLastOnTheInterfaceThread() throws ProjectFileException, InterruptedException {
+        Analyst analyst = new Analyst();
+        Project demo = ProjectFile.demo(ProjectFile.DEMO);
+        Condition start = Assessment.start(demo);
+        List<Double> delivered = Collections.synchronizedList(new ArrayList<>());
+        List<Boolean> threads = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch last = new CountDownLatch(1);
+        for (int pitch = 0; pitch <= 30; pitch++) {
+            double degrees = pitch;
+            analyst.ask(demo, start.with(Attitude.ofDegrees("Any", pitch, 0)), r -> {
+                delivered.add(r.condition().attitude().pitchDegrees());
+                threads.add(Platform.isFxApplicationThread());
+                assertThat(r.assessment().project()).isSameAs(demo);
+                if (degrees == 30) {
+                    last.countDown();
+                }
+            });
+        }
+        assertThat(last.await(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(delivered).isSorted();
+        assertThat(delivered.get(delivered.size() - 1)).isCloseTo(30, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(threads).doesNotContain(false);
+    }
+
+    @Test
+    void anAnswerIsGivenAtOnceWhereItIsWanted() throws ProjectFileException {
+        Project demo = ProjectFile.demo(ProjectFile.DEMO);
+        Analyst.Result result = new Analyst().now(demo, Assessment.start(demo));
+        assertThat(result.look()).isPresent();
+        assertThat(result.assessment().cases()).isNotEmpty();
+    }
+}
