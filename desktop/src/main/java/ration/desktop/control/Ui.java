@@ -42,6 +42,7 @@ public final class Ui {
         button.setOnAction(e -> action.run());
         button.getStyleClass().addAll(styles);
         button.setMnemonicParsing(false);
+        button.setMinWidth(Region.USE_PREF_SIZE);
         return button;
     }
 

@@ -39,7 +39,7 @@ public final class MainWindow {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final double LEAST_WIDTH = 1120;
+    private static final double LEAST_WIDTH = 1250;
     private static final double LEAST_HEIGHT = 680;
 
     private final Stage stage;
@@ -111,8 +111,13 @@ public final class MainWindow {
 
     public void show() {
         stage.show();
+        // some window managers take the least size for the size wanted, so say the latter again
+        double width = stage.getWidth();
+        double height = stage.getHeight();
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
+        stage.setWidth(width);
+        stage.setHeight(height);
         layout.focusDrawing();
     }
 

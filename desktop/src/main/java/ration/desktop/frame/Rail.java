@@ -38,7 +38,7 @@ final class Rail extends VBox {
             Button row = Ui.button("", "rail-" + page.name().toLowerCase(java.util.Locale.ROOT), () -> go.accept(page));
             HBox content = new HBox(Ui.label(page.label()), Ui.spring(), bar);
             content.setAlignment(Pos.CENTER_LEFT);
-            content.setPrefWidth(108);
+            content.setPrefWidth(100);
             row.setGraphic(content);
             row.getStyleClass().setAll("rail-row");
             rows.put(page, row);
