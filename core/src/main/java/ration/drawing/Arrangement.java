@@ -24,6 +24,10 @@ final class Arrangement {
     static final double RULER = 46;
     static final double SELECTOR_RADIUS = 18;
     private static final double BAY = 226;
+    /** Room an item and its name want across. */
+    private static final double COLUMN = 84;
+    private static final double LEAST_COLUMN = 50;
+    private static final double LEAST_SHARE = 0.5;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     /** Which side of a symbol a port is on. */
@@ -39,6 +43,7 @@ final class Arrangement {
     private double scale;
     private double zeroY;
     private double firewallX;
+    private boolean crowded;
 
     Arrangement(SchematicSubject subject, SchematicView view) {
         this.subject = subject;
@@ -46,14 +51,21 @@ final class Arrangement {
         this.system = subject.system();
         this.gravity = subject.condition().attitude().gravity();
         this.reference = system.inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
-        fitHeights();
-        placeAcross();
+        double share = 1;
+        do {
+            centres.clear();
+            crowded = false;
+            fitHeights(share);
+            placeAcross();
+            share *= 0.9;
+        } while (crowded && share > LEAST_SHARE);
         assignSides();
     }
 
     // heights
 
-    private void fitHeights() {
+    /** Fits the heights of every preset into a share of the picture: less where tanks would not fit side by side. */
+    private void fitHeights(double share) {
         double low = -0.1;
         double high = 0.2;
         List<Attitude> all = new ArrayList<>(subject.presets());
@@ -66,7 +78,7 @@ final class Arrangement {
             }
         }
         double room = view.height() - 96;
-        double fit = Math.min(2 * USUAL_SCALE, room / (high - low));
+        double fit = share * Math.min(2 * USUAL_SCALE, room / (high - low));
         scale = fit * view.zoom();
         double spare = view.height() - fit * (high - low);
         double fittedZero = spare * 0.42 + fit * high;
@@ -139,11 +151,26 @@ final class Arrangement {
         firewallX = right - BAY - 88 * bay.size();
         double engineX = right - 109;
         spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
-        double first = RULER + Math.min(330, (firewallX - RULER) * 0.60);
-        spread(cabin, first, firewallX - 84);
+        double last = firewallX - 84;
+        double usual = RULER + Math.min(330, (firewallX - RULER) * 0.60);
+        double first = Math.max(RULER + tankZone(), Math.min(usual, last - COLUMN * (cabin.size() - 1)));
+        crowded = cabin.size() > 1 && (last - first) / (cabin.size() - 1) < LEAST_COLUMN;
+        spread(cabin, Math.min(first, last - 30), last);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
         firewallX = zoomX(firewallX);
         placeTanks(zoomX(first));
+    }
+
+    /** Room that all tanks but the highest take side by side, at no zoom. */
+    private double tankZone() {
+        List<Item.Tank> tanks = new ArrayList<>(system.tanks());
+        tanks.sort(Comparator.comparingDouble((Item.Tank t) -> -outletHeightLevel(t)));
+        double sum = 60;
+        for (Item.Tank tank : tanks.subList(Math.min(1, tanks.size()), tanks.size())) {
+            double[] box = extent(tank, 0);
+            sum += (box[1] - box[0]) / view.zoom() + 26;
+        }
+        return sum;
     }
 
     private void spread(List<Item.Fitted> items, double from, double to) {

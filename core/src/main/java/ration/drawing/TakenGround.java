@@ -22,6 +22,7 @@ final class TakenGround extends SchematicPart {
                     c.x() + Symbols.halfWidth(item) + 2, c.y() + Symbols.depth(item) + 2);
             if (item instanceof Item.EngineInlet) {
                 ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
+                ground.take(c.x() - 22, c.y() + 42, c.x() + 112, c.y() + 62);
             }
         }
         for (Item.Run run : system.runs()) {

@@ -201,6 +201,7 @@ final class ConditionsBar extends HBox {
         GridPane fields = new GridPane();
         fields.setHgap(6);
         fields.setVgap(3);
+        fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
         fields.addRow(1, Ui.label("Bank", "soft"), bank, steps("bank", 0, 1));
         Group plane = Silhouette.side();
@@ -210,7 +211,7 @@ final class ConditionsBar extends HBox {
         Pane stand = new Pane(plane);
         stand.setPrefSize(Silhouette.WIDTH, 50);
         plane.setLayoutY(6);
-        HBox box = new HBox(8, grid, fields, stand);
+        HBox box = switchable(project).isEmpty() ? new HBox(8, grid, fields, stand) : new HBox(8, grid, fields);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -245,7 +246,9 @@ final class ConditionsBar extends HBox {
             javafx.scene.control.Label volume = Ui.label("", "figure");
             volume.setId("volume-of-" + tank.id());
             volumes.put(tank.id(), volume);
-            VBox words = new VBox(Ui.label(tank.name().replace(" tank", ""), "soft"), volume);
+            javafx.scene.control.Label name = Ui.label(tank.name().replace(" tank", ""), "soft");
+            name.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            VBox words = new VBox(name, volume);
             words.setAlignment(Pos.CENTER_LEFT);
             HBox one = new HBox(6, gauge, words);
             one.setAlignment(Pos.CENTER_LEFT);
@@ -281,7 +284,7 @@ final class ConditionsBar extends HBox {
         int i = 0;
         for (Item item : switchable(project)) {
             ToggleButton button = toggle(item.name(), "switch-" + item.id());
-            button.setPrefWidth(96);
+            button.setMinWidth(96);
             button.setOnAction(e -> operate(item));
             switches.put(item.id(), button);
             grid.add(button, i / 2, i % 2);
