@@ -116,7 +116,7 @@ final class ProjectReader {
     private Optional<Item> item(JsonObjectReader in) {
         Item item = switch (in.text("kind")) {
             case "tank" -> tank(in);
-            case "selector" -> new Item.Selector(tag(in), in.texts("inlets"), in.list("positions", p -> {
+            case "selector" -> new Item.Selector(tag(in), inlets(in), in.list("positions", p -> {
                 Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
                 p.keepUnknown();
                 return position;
@@ -142,8 +142,25 @@ final class ProjectReader {
         return Optional.ofNullable(item);
     }
 
+    /** A text that other parts of the document refer to: never empty. */
+    private String mark(JsonObjectReader in, String field) {
+        String text = in.text(field);
+        if (text.isBlank()) {
+            in.problem(field, "it must not be empty.");
+        }
+        return text;
+    }
+
+    private List<String> inlets(JsonObjectReader in) {
+        List<String> inlets = in.texts("inlets");
+        if (inlets.stream().anyMatch(String::isBlank)) {
+            in.problem("inlets", "a port must have a name.");
+        }
+        return inlets;
+    }
+
     private Item.Tag tag(JsonObjectReader in) {
-        return new Item.Tag(in.text("id"), in.text("name"), place(in.object("at")));
+        return new Item.Tag(mark(in, "id"), in.text("name"), place(in.object("at")));
     }
 
     private Place place(JsonObjectReader in) {
@@ -169,8 +186,8 @@ final class ProjectReader {
     }
 
     private Item.Tank tank(JsonObjectReader in) {
-        return new Item.Tank(in.text("id"), in.text("name"), shape(in.object("shape")), in.list("outlets", o -> {
-            Item.Outlet outlet = new Item.Outlet(o.text("name"), place(o.object("at")), o.measured("bore", Unit.INCH),
+        return new Item.Tank(mark(in, "id"), in.text("name"), shape(in.object("shape")), in.list("outlets", o -> {
+            Item.Outlet outlet = new Item.Outlet(mark(o, "name"), place(o.object("at")), o.measured("bore", Unit.INCH),
                     o.optional("screen", this::rated));
             o.keepUnknown();
             return outlet;
@@ -209,14 +226,14 @@ final class ProjectReader {
             Fitting.labelled(label).ifPresentOrElse(fittings::add,
                     () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
         }
-        return new Item.Run(in.text("id"), in.text("name"), port(in, "from"), port(in, "to"), size,
+        return new Item.Run(mark(in, "id"), in.text("name"), port(in, "from"), port(in, "to"), size,
                 in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings);
     }
 
     private PortRef port(JsonObjectReader in, String field) {
         String written = in.text(field);
         int dot = written.lastIndexOf('.');
-        if (dot <= 0 || dot == written.length() - 1) {
+        if (dot < 0 || written.substring(0, dot).isBlank() || written.substring(dot + 1).isBlank()) {
             in.problem(field, "\u201c" + written + "\u201d is not a port. Write item.port.");
             return new PortRef("nowhere", "none");
         }
