@@ -41,7 +41,7 @@ final class Checks {
         problems.forEach(checks::layout);
         if (cases.isEmpty()) {
             checks.findings.add(new Finding("flow.margin", "Flow margin", "", Verdict.NOT_SHOWN,
-                    u -> "Nothing can be computed before the layout is mended.",
+                    Finding.MISSED, u -> "Nothing can be computed before the layout is mended.",
                     project.brief().choices().basis().cite(project.brief().delivery()),
                     "See the points marked in the layout."));
         } else {
@@ -51,13 +51,13 @@ final class Checks {
             checks.transition();
             checks.shutOffPlace();
         }
-        checks.findings.sort(Comparator.comparing(Finding::verdict).reversed());
+        checks.findings.sort(Comparator.comparing(Finding::verdict).reversed().thenComparingDouble(Finding::ratio));
         return List.copyOf(checks.findings);
     }
 
     private void layout(Problem p) {
         findings.add(new Finding("layout." + p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
-                Verdict.NOT_SHOWN, u -> p.message(), PRACTICE, p.remedy()));
+                Verdict.NOT_SHOWN, Finding.MISSED, u -> p.message(), PRACTICE, p.remedy()));
     }
 
     /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
@@ -73,7 +73,8 @@ final class Checks {
                     + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
                     u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
             findings.add(new Finding("flow.margin" + (position.isEmpty() ? "" : "." + position),
-                    "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), detail,
+                    "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
+                    detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
                     c.verdict() == Verdict.HOLDS ? "" : remedy(c)));
         }
@@ -105,7 +106,7 @@ final class Checks {
                 double filling = -c.demand().outflow(tank);
                 if (filling > FlowAnswer.NO_FLOW) {
                     findings.add(new Finding("flow.overflow." + tank.id(), "No overflow between tanks", tank.id(),
-                            Verdict.SHORT, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
+                            Verdict.SHORT, Finding.MISSED, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
                             + " while full: it runs over its vent. " + c.label(system, u) + ".",
                             "14 CFR 23.957(a) before 2017 (from memory), as a guide",
                             "Feed from one tank at a time, or keep fuel from running back with a check valve."));
@@ -125,7 +126,7 @@ final class Checks {
                     double least = inlet.minimumPressure().si();
                     Verdict verdict = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
                     findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", inlet.id(),
-                            verdict, u -> u.text(left, Dimension.PRESSURE) + " against "
+                            verdict, least > 0 ? Math.max(0, left / least) : Finding.MET, u -> u.text(left, Dimension.PRESSURE) + " against "
                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + ".",
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head."));
@@ -148,7 +149,7 @@ final class Checks {
                 String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
                         : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
                 findings.add(new Finding("flow.transition." + run.id(), "Between laminar and turbulent", run.id(),
-                        Verdict.HOLDS, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
+                        Verdict.HOLDS, Finding.MET, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
                         + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
                         "Moody chart, transition zone (from memory)", ""));
             }
@@ -163,7 +164,8 @@ final class Checks {
                 if (valve && item instanceof Item.Fitted fitted) {
                     boolean behind = engineSide(fitted, wall) <= 0;
                     findings.add(new Finding("build.shut-off." + item.id(), "Shut-off behind the firewall", item.id(),
-                            behind ? Verdict.HOLDS : Verdict.SHORT, u -> item.name() + (behind ? " is" : " is not")
+                            behind ? Verdict.HOLDS : Verdict.SHORT,
+                            behind ? Finding.MET : Finding.MISSED, u -> item.name() + (behind ? " is" : " is not")
                             + " on the cabin side: station "
                             + u.text(fitted.place().point().x(), Dimension.LENGTH) + ", firewall "
                             + u.text(wall.station().si(), Dimension.LENGTH) + ".",

@@ -1,6 +1,7 @@
 package ration.assess;
 
 import java.util.List;
+import ration.check.Finding;
 import ration.check.Verdict;
 import ration.quantity.UnitSystem;
 
@@ -27,11 +28,11 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
         long open = a.open();
         long shortOnes = a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT).count();
-        Verdict worst = a.findings().stream().map(ration.check.Finding::verdict)
+        Verdict worst = a.findings().stream().map(Finding::verdict)
                 .reduce(Verdict.HOLDS, Verdict::worse);
         double good = a.findings().isEmpty() ? 0 : (a.findings().size() - open) / (double) a.findings().size();
         Entry openEntry = new Entry("Open", "", open + " of " + a.findings().size(), worst,
-                worst == Verdict.HOLDS || worst == Verdict.THIN ? 1.2 : good,
+                worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         return new Ledger(flow, notShown("Unusable", "", "Not computed in this version"),
                 notShown("Vapor", "", "Not computed in this version"), openEntry);

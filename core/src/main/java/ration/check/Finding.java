@@ -9,12 +9,18 @@ import ration.quantity.UnitSystem;
  * @param title   what was checked
  * @param item    id of the item it concerns, or empty
  * @param verdict how it stands
+ * @param ratio   result over need, for the notch bar; {@link #MET} or {@link #MISSED} where it is yes or no
  * @param detail  value against limit with units, and the case
  * @param source  where the requirement comes from
  * @param remedy  what to do, or empty when it holds
  */
-public record Finding(String id, String title, String item, Verdict verdict, Wording detail, String source,
-        String remedy) {
+public record Finding(String id, String title, String item, Verdict verdict, double ratio, Wording detail,
+        String source, String remedy) {
+
+    /** A full notch bar: a yes-or-no check that is met. */
+    public static final double MET = 1.5;
+    /** An empty one. */
+    public static final double MISSED = 0;
 
     /** A sentence whose figures follow the units the reader chose. */
     @FunctionalInterface

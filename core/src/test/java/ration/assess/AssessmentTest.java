@@ -170,6 +170,24 @@ class AssessmentTest {
         assertThat(a.look(governing.condition()).orElseThrow().margin()).isEqualTo(governing.margin());
     }
 
+    /** The bar beside a finding is its result over its need, past the notch exactly when it is not Short. */
+    @Test
+    void everyFindingCarriesItsOwnRatio() {
+        for (Project p : List.of(Systems.corrie(), Systems.project(Systems.twoTanks(40, 12)), Project.empty())) {
+            Assessment a = Assessment.of(p);
+            assertThat(a.findings()).allSatisfy(f -> {
+                assertThat(f.ratio()).isFinite().isNotNegative();
+                if (f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.THIN) {
+                    assertThat(f.ratio()).as(f.id()).isGreaterThanOrEqualTo(1);
+                } else {
+                    assertThat(f.ratio()).as(f.id()).isLessThan(1);
+                }
+            });
+        }
+        Assessment demo = Assessment.of(Systems.corrie());
+        assertThat(demo.findings().get(0).ratio()).isEqualTo(demo.governing().orElseThrow().ratio());
+    }
+
     @Test
     void coldFuelFlowsLess() {
         Assessment a = Assessment.of(Systems.project(Systems.oneLine()));

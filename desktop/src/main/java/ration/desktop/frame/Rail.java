@@ -87,11 +87,11 @@ final class Rail extends VBox {
 
     private void update() {
         Assessment a = session.shown().get().assessment();
-        boolean mended = a.problems().isEmpty();
-        bars.get(Page.BRIEF).show(1.2, a.project().brief().demand() > 0 ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-        Verdict layout = a.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
-        double ratio = layout == Verdict.SHORT ? a.governing().map(c -> Math.min(0.95, c.ratio())).orElse(0.5) : 1.2;
-        bars.get(Page.LAYOUT).show(ratio, mended || layout == Verdict.SHORT ? layout : Verdict.NOT_SHOWN);
+        boolean demand = a.project().brief().demand() > 0;
+        bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
+        a.findings().stream().findFirst().ifPresentOrElse(
+                worst -> bars.get(Page.LAYOUT).show(worst.ratio(), worst.verdict()),
+                () -> bars.get(Page.LAYOUT).show(Finding.MISSED, Verdict.NOT_SHOWN));
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 }

@@ -404,7 +404,7 @@ final class ItemCard extends ScrollPane {
         }
         for (Finding f : list) {
             NotchBar bar = new NotchBar(24, 6);
-            bar.show(f.verdict() == Verdict.SHORT ? 0.7 : f.verdict() == Verdict.THIN ? 1.03 : 1.3, f.verdict());
+            bar.show(f.ratio(), f.verdict());
             Label verdict = Ui.label("", "verdict", "small");
             Ui.verdict(verdict, f.verdict());
             VBox words = new VBox(1, new HBox(6, Ui.label(f.title(), "bold"), Ui.spring(), verdict),

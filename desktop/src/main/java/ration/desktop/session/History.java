@@ -6,12 +6,12 @@ import java.util.Optional;
 import ration.project.Edit;
 import ration.project.Project;
 
-/** Snapshots to go back to. Edits in a row with one merge mark are one step. */
+/** Snapshots to go back to, a step an edit: fields give their value once, so typing needs no merging. */
 final class History {
 
     private static final int DEPTH = 500;
 
-    private record Step(String name, String merge, Project before, Project after) {
+    private record Step(String name, Project before, Project after) {
     }
 
     private final Deque<Step> done = new ArrayDeque<>();
@@ -19,13 +19,7 @@ final class History {
 
     void record(Edit edit, Project before, Project after) {
         undone.clear();
-        Step last = done.peek();
-        if (last != null && !edit.merge().isEmpty() && last.merge.equals(edit.merge())) {
-            done.pop();
-            done.push(new Step(edit.name(), edit.merge(), last.before, after));
-        } else {
-            done.push(new Step(edit.name(), edit.merge(), before, after));
-        }
+        done.push(new Step(edit.name(), before, after));
         if (done.size() > DEPTH) {
             done.removeLast();
         }

@@ -22,33 +22,23 @@ class SessionPartsTest {
         return Project.empty().withName(name);
     }
 
-    private static Edit edit(String name, String merge) {
-        return new Edit(name, merge, p -> p.withName(name));
+    private static Edit edit(String name) {
+        return Edit.of(name, p -> p.withName(name));
     }
 
     @Test
     void undoAndRedoWalkTheSnapshots() {
         History history = new History();
-        history.record(edit("b", ""), named("a"), named("b"));
-        history.record(edit("c", ""), named("b"), named("c"));
+        history.record(edit("b"), named("a"), named("b"));
+        history.record(edit("c"), named("b"), named("c"));
         assertThat(history.undoName()).isEqualTo("c");
         assertThat(history.undo().orElseThrow().name()).isEqualTo("b");
         assertThat(history.redoName()).isEqualTo("c");
         assertThat(history.undo().orElseThrow().name()).isEqualTo("a");
         assertThat(history.undo()).isEmpty();
         assertThat(history.redo().orElseThrow().name()).isEqualTo("b");
-        history.record(edit("d", ""), named("b"), named("d"));
+        history.record(edit("d"), named("b"), named("d"));
         assertThat(history.redo()).as("a new edit forgets what was undone").isEmpty();
-    }
-
-    @Test
-    void typingInOneFieldIsOneStep() {
-        History history = new History();
-        history.record(edit("1", "name"), named("a"), named("1"));
-        history.record(edit("12", "name"), named("1"), named("12"));
-        history.record(edit("x", "other"), named("12"), named("x"));
-        assertThat(history.undo().orElseThrow().name()).isEqualTo("12");
-        assertThat(history.undo().orElseThrow().name()).isEqualTo("a");
     }
 
     @Test
