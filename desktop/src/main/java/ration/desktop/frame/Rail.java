@@ -64,6 +64,7 @@ final class Rail extends VBox {
             button.setAccessibleText("Show results in " + system.label());
             button.setToggleGroup(group);
             button.setSelected(session.units().get() == system);
+            session.units().addListener((o, was, now) -> button.setSelected(now == system));
             button.setOnAction(e -> {
                 button.setSelected(true);
                 session.units().set(system);
