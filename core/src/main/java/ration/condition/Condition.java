@@ -14,9 +14,22 @@ import java.util.Set;
  * @param shutValves ids of shut-offs that are closed
  * @param stopped    ids of pumps that stand
  * @param fuelKelvin fuel temperature
+ * @param engine     how hard the engine works, and how dirty its filters are
  */
 public record Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
-        Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
+        Set<String> shutValves, Set<String> stopped, double fuelKelvin, Engine engine) {
+
+    /** The engine's power and whether every filter is fouled. */
+    public record Engine(Power power, boolean fouled) {
+        /** Take-off power, filters clean. */
+        public static final Engine TAKE_OFF = new Engine(Power.TAKE_OFF, false);
+    }
+
+    /** At take-off power with clean filters. */
+    public Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
+            Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
+        this(attitude, contents, positions, shutValves, stopped, fuelKelvin, Engine.TAKE_OFF);
+    }
 
     public Condition {
         contents = Map.copyOf(contents);
@@ -26,11 +39,11 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Map<Str
     }
 
     public Condition with(Attitude other) {
-        return new Condition(other, contents, positions, shutValves, stopped, fuelKelvin);
+        return new Condition(other, contents, positions, shutValves, stopped, fuelKelvin, engine);
     }
 
     public Condition withContents(Map<String, Double> other) {
-        return new Condition(attitude, other, positions, shutValves, stopped, fuelKelvin);
+        return new Condition(attitude, other, positions, shutValves, stopped, fuelKelvin, engine);
     }
 
     public Condition withContents(String tank, double volumeM3) {
@@ -42,20 +55,35 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Map<Str
     public Condition withPosition(String selector, String position) {
         Map<String, String> changed = new HashMap<>(positions);
         changed.put(selector, position);
-        return new Condition(attitude, contents, changed, shutValves, stopped, fuelKelvin);
+        return new Condition(attitude, contents, changed, shutValves, stopped, fuelKelvin, engine);
     }
 
     public Condition withValve(String valve, boolean shut) {
-        return new Condition(attitude, contents, positions, changed(shutValves, valve, shut), stopped, fuelKelvin);
+        return new Condition(attitude, contents, positions, changed(shutValves, valve, shut), stopped, fuelKelvin, engine);
     }
 
     public Condition withPump(String pump, boolean running) {
         return new Condition(attitude, contents, positions, shutValves, changed(stopped, pump, !running),
-                fuelKelvin);
+                fuelKelvin, engine);
+    }
+
+    /** With these pumps standing and all others running. */
+    public Condition withStopped(Set<String> pumps) {
+        return new Condition(attitude, contents, positions, shutValves, pumps, fuelKelvin, engine);
+    }
+
+    public Condition with(Power power) {
+        return new Condition(attitude, contents, positions, shutValves, stopped, fuelKelvin,
+                new Engine(power, engine.fouled));
+    }
+
+    public Condition withFouled(boolean fouled) {
+        return new Condition(attitude, contents, positions, shutValves, stopped, fuelKelvin,
+                new Engine(engine.power, fouled));
     }
 
     public Condition withFuelKelvin(double kelvin) {
-        return new Condition(attitude, contents, positions, shutValves, stopped, kelvin);
+        return new Condition(attitude, contents, positions, shutValves, stopped, kelvin, engine);
     }
 
     private static Set<String> changed(Set<String> ids, String id, boolean in) {

@@ -6,15 +6,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import ration.fluid.FuelGrade;
+import ration.model.Construction;
 import ration.model.Firewall;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.JointEnd;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Rated;
+import ration.model.RunBuild;
 import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Project;
@@ -116,13 +119,27 @@ final class ProjectReader {
     private Optional<Item> item(JsonObjectReader in) {
         Item item = switch (in.text("kind")) {
             case "tank" -> tank(in);
-            case "selector" -> new Item.Selector(tag(in), inlets(in), in.list("positions", p -> {
-                Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
-                p.keepUnknown();
-                return position;
-            }), rated(in.object("loss")));
+            case "selector" -> new Item.Selector(tag(in), inlets(in, "inlets"),
+                    in.has("returnPorts") ? inlets(in, "returnPorts") : List.of(), in.list("positions", p -> {
+                        Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
+                        p.keepUnknown();
+                        return position;
+                    }), rated(in.object("loss")));
             case "shut-off" -> new Item.ShutOff(tag(in), rated(in.object("loss")));
-            case "strainer" -> new Item.Strainer(tag(in), rated(in.object("loss")), in.flag("drain"));
+            case "strainer" -> new Item.Strainer(tag(in), rated(in.object("loss")),
+                    in.optional("fouled", this::rated), in.flag("drain"));
+            case "filter" -> new Item.Filter(tag(in), in.list("rated", this::rated),
+                    in.optional("fouled", this::rated));
+            case "check-valve-block" -> new Item.CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
+                    rated(in.object("loss")));
+            case "flow-sender" -> new Item.FlowSender(tag(in), rated(in.object("loss")));
+            case "quick-disconnect" -> new Item.QuickDisconnect(tag(in), rated(in.object("loss")));
+            case "bypass-regulator" -> regulator(in, Item.Regulator.Style.BYPASS);
+            case "in-line-regulator" -> regulator(in, Item.Regulator.Style.IN_LINE);
+            case "jet-pump" -> new Item.JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.number("flowRatio", 2),
+                    in.number("headRatio", 0.2));
+            case "header-tank" -> new Item.Header(tag(in), in.measured("capacity", Unit.GALLON),
+                    in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), inlets(in, "inlets"));
             case "check-valve" -> new Item.CheckValve(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
             case "orifice" -> new Item.Orifice(tag(in), in.measured("bore", Unit.INCH),
@@ -130,8 +147,9 @@ final class ProjectReader {
             case "electric-pump" -> pump(in, Item.Drive.ELECTRIC);
             case "engine-pump" -> pump(in, Item.Drive.ENGINE);
             case "tee" -> new Item.Tee(tag(in), in.measured("bore", Unit.INCH));
-            case "float-carburettor" -> new Item.EngineInlet(tag(in), in.measured("seat", Unit.INCH),
-                    in.measured("minimumPressure", Unit.PSI));
+            case "float-carburettor" -> inlet(in, Item.EngineInlet.Style.FLOAT);
+            case "injection-servo" -> inlet(in, Item.EngineInlet.Style.SERVO);
+            case "injection-rail" -> inlet(in, Item.EngineInlet.Style.RAIL);
             case "run" -> run(in);
             default -> {
                 in.problem("kind", "this kind of item is not known to this version.");
@@ -151,10 +169,56 @@ final class ProjectReader {
         return text;
     }
 
-    private List<String> inlets(JsonObjectReader in) {
-        List<String> inlets = in.texts("inlets");
+    private Item.Regulator regulator(JsonObjectReader in, Item.Regulator.Style style) {
+        return new Item.Regulator(tag(in), style, choice(in, "reference", Item.Regulator.Reference.values()),
+                in.measured("setting", Unit.PSI), rated(in.object("loss")));
+    }
+
+    private Item.EngineInlet inlet(JsonObjectReader in, Item.EngineInlet.Style style) {
+        Measured seat = style == Item.EngineInlet.Style.FLOAT ? in.measured("seat", Unit.INCH)
+                : in.optionalMeasured("seat", Unit.INCH).orElse(Measured.of(0.25, Unit.INCH, "estimate"));
+        return new Item.EngineInlet(tag(in), style, seat, in.measured("minimumPressure", Unit.PSI),
+                in.optionalMeasured("maximumPressure", Unit.PSI), in.flag("returns"));
+    }
+
+    private RunBuild build(JsonObjectReader in) {
+        RunBuild build = RunBuild.NONE.with(in.has("construction")
+                ? Optional.of(choice(in, "construction", Construction.values())) : Optional.empty());
+        for (RunBuild.Figure figure : RunBuild.Figure.values()) {
+            build = build.with(figure, in.optionalMeasured(ProjectWriter.word(figure),
+                    figure == RunBuild.Figure.TORQUE ? Unit.POUND_INCH : Unit.INCH));
+        }
+        build = build.with(new RunBuild.Marks(in.flag("sleeved"), in.flag("moving"), in.flag("temporary")))
+                .withStart(in.optional("start", this::end).orElse(RunBuild.End.NONE))
+                .withEnd(in.optional("end", this::end).orElse(RunBuild.End.NONE));
+        in.keepUnknown();
+        return build;
+    }
+
+    private RunBuild.End end(JsonObjectReader in) {
+        RunBuild.End end = new RunBuild.End(joint(in, "fitting"), joint(in, "port"), in.has("family")
+                ? Optional.of(choice(in, "family", Construction.values())) : Optional.empty(),
+                in.text("adapter", ""), in.text("sealant", ""));
+        in.keepUnknown();
+        return end;
+    }
+
+    private Optional<JointEnd> joint(JsonObjectReader in, String field) {
+        if (!in.has(field)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(JointEnd.parse(in.text(field)));
+        } catch (IllegalArgumentException e) {
+            in.problem(field, e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private List<String> inlets(JsonObjectReader in, String field) {
+        List<String> inlets = in.texts(field);
         if (inlets.stream().anyMatch(String::isBlank)) {
-            in.problem("inlets", "a port must have a name.");
+            in.problem(field, "a port must have a name.");
         }
         return inlets;
     }
@@ -182,7 +246,8 @@ final class ProjectReader {
                     p.measured("pressure", Unit.PSI));
             p.keepUnknown();
             return point;
-        }), in.optional("off", this::rated));
+        }), in.optional("off", this::rated), new Item.Pump.Build(in.optionalMeasured("relief", Unit.PSI),
+                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve")));
     }
 
     private Item.Tank tank(JsonObjectReader in) {
@@ -191,7 +256,11 @@ final class ProjectReader {
                     o.optional("screen", this::rated));
             o.keepUnknown();
             return outlet;
-        }), in.optional("vent", this::place), in.optional("drain", this::place),
+        }), in.has("returns") ? in.list("returns", r -> {
+            Item.Entry entry = new Item.Entry(mark(r, "name"), place(r.object("at")));
+            r.keepUnknown();
+            return entry;
+        }) : List.of(), in.optional("vent", this::place), in.optional("drain", this::place),
                 in.measured("unusable", Unit.GALLON));
     }
 
@@ -227,7 +296,8 @@ final class ProjectReader {
                     () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
         }
         return new Item.Run(mark(in, "id"), in.text("name"), port(in, "from"), port(in, "to"), size,
-                in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings);
+                in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings,
+                in.optional("build", this::build).orElse(RunBuild.NONE));
     }
 
     private PortRef port(JsonObjectReader in, String field) {

@@ -13,6 +13,7 @@ import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
+import ration.model.RunBuild;
 import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Project;
@@ -98,6 +99,9 @@ final class ProjectWriter {
             tank(out, path, tank);
         } else if (item instanceof Item.Selector selector) {
             selector.inlets().forEach(out.putArray("inlets")::add);
+            if (selector.duplex()) {
+                selector.returns().forEach(out.putArray("returnPorts")::add);
+            }
             objects(out, path, "positions", selector.positions(), Item.Position::name, (p, node) -> {
                 node.put("name", p.name());
                 ArrayNode joins = node.putArray("joins");
@@ -108,6 +112,7 @@ final class ProjectWriter {
             rated(out, path, "loss", valve.loss());
         } else if (item instanceof Item.Strainer strainer) {
             rated(out, path, "loss", strainer.loss());
+            strainer.fouled().ifPresent(r -> rated(out, path, "fouled", r));
             out.put("drain", strainer.drain());
         } else if (item instanceof Item.CheckValve valve) {
             measured(out, path, "cracking", valve.cracking());
@@ -122,14 +127,89 @@ final class ProjectWriter {
                 measured(node, path + ".curve[" + (index[0] - 1) + "]", "pressure", p.pressure());
             });
             pump.off().ifPresent(r -> rated(out, path, "off", r));
+            pump.build().relief().ifPresent(r -> measured(out, path, "relief", r));
+            pump.build().current().ifPresent(r -> measured(out, path, "current", r));
+            if (pump.build().checked()) {
+                out.put("checkValve", true);
+            }
         } else if (item instanceof Item.Tee tee) {
             measured(out, path, "bore", tee.bore());
         } else if (item instanceof Item.EngineInlet inlet) {
             measured(out, path, "seat", inlet.seat());
             measured(out, path, "minimumPressure", inlet.minimumPressure());
+            inlet.maximumPressure().ifPresent(m -> measured(out, path, "maximumPressure", m));
+            if (inlet.returns()) {
+                out.put("returns", true);
+            }
+        } else if (item instanceof Item.Filter || item instanceof Item.Header || item instanceof Item.CheckBlock
+                || item instanceof Item.FlowSender || item instanceof Item.QuickDisconnect
+                || item instanceof Item.Regulator || item instanceof Item.JetPump) {
+            fittedWithPump(out, path, item);
         } else if (item instanceof Item.Run run) {
             run(out, path, run);
         }
+    }
+
+    private void fittedWithPump(ObjectNode out, String path, Item item) {
+        if (item instanceof Item.Filter filter) {
+            int[] index = {0};
+            objects(out, path, "rated", filter.points(), p -> String.valueOf(index[0]++), (p, node) -> {
+                measured(node, path + ".rated[" + (index[0] - 1) + "]", "flow", p.flow());
+                measured(node, path + ".rated[" + (index[0] - 1) + "]", "loss", p.loss());
+            });
+            filter.fouled().ifPresent(r -> rated(out, path, "fouled", r));
+        } else if (item instanceof Item.CheckBlock block) {
+            measured(out, path, "cracking", block.cracking());
+            rated(out, path, "loss", block.loss());
+        } else if (item instanceof Item.FlowSender sender) {
+            rated(out, path, "loss", sender.loss());
+        } else if (item instanceof Item.QuickDisconnect coupling) {
+            rated(out, path, "loss", coupling.loss());
+        } else if (item instanceof Item.Regulator regulator) {
+            out.put("reference", word(regulator.reference()));
+            measured(out, path, "setting", regulator.setting());
+            rated(out, path, "loss", regulator.loss());
+        } else if (item instanceof Item.JetPump jet) {
+            measured(out, path, "nozzle", jet.nozzle());
+            out.put("flowRatio", jet.flowRatio());
+            out.put("headRatio", jet.headRatio());
+        } else if (item instanceof Item.Header header) {
+            measured(out, path, "capacity", header.capacity());
+            measured(out, path, "height", header.height());
+            measured(out, path, "inletRise", header.inletRise());
+            header.inlets().forEach(out.putArray("inlets")::add);
+        }
+    }
+
+    private void build(ObjectNode run, String path, RunBuild build) {
+        if (build.equals(RunBuild.NONE)) {
+            return;
+        }
+        ObjectNode out = run.putObject("build");
+        String at = path + ".build";
+        build.construction().ifPresent(c -> out.put("construction", word(c)));
+        for (RunBuild.Figure figure : RunBuild.Figure.values()) {
+            build.figure(figure).ifPresent(m -> measured(out, at, word(figure), m));
+        }
+        out.put("sleeved", build.marks().sleeved());
+        out.put("moving", build.marks().moving());
+        out.put("temporary", build.marks().temporary());
+        end(out, at, "start", build.start());
+        end(out, at, "end", build.end());
+        restore(out, at);
+    }
+
+    private void end(ObjectNode build, String path, String field, RunBuild.End end) {
+        if (end.equals(RunBuild.End.NONE)) {
+            return;
+        }
+        ObjectNode out = build.putObject(field);
+        end.fitting().ifPresent(f -> out.put("fitting", f.text()));
+        end.port().ifPresent(f -> out.put("port", f.text()));
+        end.family().ifPresent(c -> out.put("family", word(c)));
+        out.put("adapter", end.adapter());
+        out.put("sealant", end.sealant());
+        restore(out, path + "." + field);
     }
 
     private static String kind(Item item) {
@@ -167,6 +247,12 @@ final class ProjectWriter {
             measured(node, outlet, "bore", o.bore());
             o.screen().ifPresent(s -> rated(node, outlet, "screen", s));
         });
+        if (!tank.returns().isEmpty()) {
+            objects(out, path, "returns", tank.returns(), Item.Entry::name, (r, node) -> {
+                node.put("name", r.name());
+                place(node.putObject("at"), path + ".returns[" + r.name() + "].at", r.place());
+            });
+        }
         tank.vent().ifPresent(v -> place(out.putObject("vent"), path + ".vent", v));
         tank.drain().ifPresent(d -> place(out.putObject("drain"), path + ".drain", d));
         measured(out, path, "unusable", tank.unusable());
@@ -186,6 +272,7 @@ final class ProjectWriter {
         if (!run.fittings().isEmpty()) {
             run.fittings().forEach(f -> out.withArray("fittings").add(f.label()));
         }
+        build(out, path, run.build());
     }
 
     private <T> void objects(ObjectNode out, String path, String field, List<T> list,

@@ -62,7 +62,27 @@ public final class FlowAnswer {
         }
         Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
         double arriving = last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
-        return arriving < NO_FLOW ? 0 : arriving;
+        double borrowed = model.headers().dry().stream().mapToDouble(h -> Math.max(0, drawn(h))).sum();
+        double lasting = arriving - borrowed;
+        return lasting < NO_FLOW ? 0 : lasting;
+    }
+
+    /** What a header loses for good, m3/s: more drawn than comes in. */
+    private double drawn(String header) {
+        double sum = 0;
+        for (Wire w : model.wires()) {
+            if (w.item().equals(header)) {
+                String body = header + "~body";
+                sum += w.fromNode().equals(body) ? solution.flow(w.link())
+                        : w.toNode().equals(body) ? -solution.flow(w.link()) : 0;
+            }
+        }
+        return sum;
+    }
+
+    /** Ids of headers that empty because more is taken than comes in. */
+    public Set<String> dryHeaders() {
+        return usable() ? model.headers().dry() : Set.of();
     }
 
     /** Flow through a run from its start to its end, m3/s. */

@@ -20,6 +20,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Rated;
 import ration.network.Element;
 import ration.network.Element.Minor;
 import ration.network.FrictionLaw;
@@ -37,12 +38,15 @@ public final class FlowModel {
     /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
     private static final double TEE_THROUGH = 0.9;
     private static final double TEE_BRANCH = 2.0;
+    /** Fouled over clean where nobody gave a fouled figure; common practice, no source. */
+    private static final double FOULED = 2;
     /** Sharp entrance at a tank outlet (Crane TP-410, from memory). */
     private static final double ENTRANCE = 0.5;
 
     private final FuelSystem system;
     private final Condition condition;
     private final FlowQuestion question;
+    private final HeaderStates headers;
     private final ApparentGravity gravity;
     private final Fluid fluid;
     private final Map<String, TankLevel> levels = new LinkedHashMap<>();
@@ -69,7 +73,22 @@ public final class FlowModel {
 
         /** Asks one question where the levels are known: they depend on attitude and contents only. */
         public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-            FlowModel model = new FlowModel(this, condition, levels, question);
+            HeaderStates headers = HeaderStates.NONE;
+            FlowAnswer answer = ask(condition, levels, question, headers);
+            for (int pass = 0; pass < 6 && answer.usable(); pass++) {
+                HeaderStates next = headers.after(answer, system);
+                if (next.equals(headers)) {
+                    break;
+                }
+                headers = next;
+                answer = ask(condition, levels, question, headers);
+            }
+            return answer;
+        }
+
+        private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
+                HeaderStates headers) {
+            FlowModel model = new FlowModel(this, condition, levels, question, headers);
             NetworkProblem problem = model.problem(law);
             return new FlowAnswer(model, problem, Network.of(problem).solve());
         }
@@ -84,7 +103,9 @@ public final class FlowModel {
         }
     }
 
-    private FlowModel(Basis basis, Condition condition, Map<String, TankLevel> known, FlowQuestion question) {
+    private FlowModel(Basis basis, Condition condition, Map<String, TankLevel> known, FlowQuestion question,
+            HeaderStates headers) {
+        this.headers = headers;
         this.system = basis.system();
         this.condition = condition;
         this.question = question;
@@ -137,7 +158,8 @@ public final class FlowModel {
         for (String port : item.ports()) {
             PortRef ref = new PortRef(item.id(), port);
             double height = gravity.height(system.point(ref).orElseThrow());
-            boolean takes = item instanceof Item.EngineInlet && question instanceof FlowQuestion.Demand;
+            boolean takes = item instanceof Item.EngineInlet && port.equals(Item.IN)
+                    && question instanceof FlowQuestion.Demand;
             node(ref.toString(), height, takes
                     ? new Boundary.Demand(((FlowQuestion.Demand) question).flow()) : Boundary.NONE);
         }
@@ -154,6 +176,12 @@ public final class FlowModel {
             addInlet(inlet);
         } else if (item instanceof Item.Run run) {
             addRun(run);
+        } else if (item instanceof Item.Header header) {
+            addHeader(header);
+        } else if (item instanceof Item.CheckBlock block) {
+            addCheckBlock(block);
+        } else if (item instanceof Item.JetPump jet) {
+            addJet(jet);
         } else {
             twoPort(item);
         }
@@ -168,7 +196,25 @@ public final class FlowModel {
             return condition.shutValves().contains(valve.id()) ? new Element.Shut() : valve.loss().openBore();
         }
         if (item instanceof Item.Strainer strainer) {
-            return strainer.loss().screen();
+            return !condition.engine().fouled() ? strainer.loss().screen()
+                    : strainer.fouled().orElseGet(() -> strainer.loss().times(FOULED)).screen();
+        }
+        if (item instanceof Item.Filter filter) {
+            return !condition.engine().fouled() ? Rated.through(filter.points()) : filter.fouled().map(Rated::screen)
+                    .orElseGet(() -> Rated.through(filter.points().stream().map(r -> r.times(FOULED)).toList()));
+        }
+        if (item instanceof Item.FlowSender sender) {
+            return sender.loss().openBore();
+        }
+        if (item instanceof Item.QuickDisconnect coupling) {
+            return coupling.loss().openBore();
+        }
+        if (item instanceof Item.Regulator r) {
+            double reference = r.reference() == Item.Regulator.Reference.MANIFOLD
+                    ? condition.engine().power().manifoldPa() : 0;
+            return new Element.Regulator(r.style() == Item.Regulator.Style.BYPASS
+                    ? Element.Regulator.Holds.UPSTREAM : Element.Regulator.Holds.DOWNSTREAM,
+                    r.setting().si() + reference, r.loss().openBore());
         }
         if (item instanceof Item.CheckValve valve) {
             return new Element.Check(valve.cracking().si(), valve.loss().openBore());
@@ -177,13 +223,102 @@ public final class FlowModel {
             return new Element.Orifice(orifice.bore().si(), orifice.dischargeCoefficient());
         }
         if (item instanceof Item.Pump pump) {
-            if (!condition.stopped().contains(pump.id())) {
-                return new Element.Pump(Element.curve(pump.curve().stream()
-                        .map(p -> new PumpCurve.Point(p.flow().si(), p.pressure().si())).toList()));
-            }
-            return pump.off().map(r -> (Element) r.openBore()).orElseGet(Element.Shut::new);
+            return pump(pump);
         }
         throw new IllegalStateException("No element for a " + item.kind());
+    }
+
+    /** A running pump by its curve, cut off at its relief; what an engine drives moves flow in step with its speed. */
+    private Element pump(Item.Pump pump) {
+        if (condition.stopped().contains(pump.id())) {
+            return pump.off().map(r -> pump.build().checked() ? new Element.Check(0, r.openBore()) : r.openBore())
+                    .orElseGet(Element.Shut::new);
+        }
+        double speed = pump.drive() == Item.Drive.ENGINE ? condition.engine().power().speedShare() : 1;
+        List<PumpCurve.Point> points = new ArrayList<>(pump.curve().stream()
+                .map(p -> new PumpCurve.Point(p.flow().si() * speed, p.pressure().si())).toList());
+        return new Element.Pump(Element.curve(pump.build().relief()
+                .map(r -> relieved(points, r.si())).orElse(points)));
+    }
+
+    /** The part of a curve above the relief is flat: the pump bypasses within itself. */
+    private static List<PumpCurve.Point> relieved(List<PumpCurve.Point> points, double relief) {
+        if (points.get(0).rise() <= relief) {
+            return points;
+        }
+        List<PumpCurve.Point> cut = new ArrayList<>();
+        cut.add(new PumpCurve.Point(points.get(0).flow(), relief));
+        for (int i = 1; i < points.size(); i++) {
+            PumpCurve.Point a = points.get(i - 1);
+            PumpCurve.Point b = points.get(i);
+            if (a.rise() > relief && b.rise() < relief) {
+                double q = a.flow() + (a.rise() - relief) / (a.rise() - b.rise()) * (b.flow() - a.flow());
+                if (q > cut.get(cut.size() - 1).flow() && q < b.flow()) {
+                    cut.add(new PumpCurve.Point(q, relief));
+                }
+            }
+            if (b.rise() < relief) {
+                cut.add(b);
+            }
+        }
+        if (cut.size() < 2) {
+            PumpCurve.Point last = points.get(points.size() - 1);
+            cut.add(new PumpCurve.Point(last.flow(), relief));
+        }
+        return cut;
+    }
+
+    /**
+     * A header: one body at a level that follows from the balance. Its ports are level with their lips: fuel that comes in
+     * over the level falls free, fuel leaves by the vent only once it stands there, and a body that is drawn lower than
+     * its outlet is held at the outlet's lip, which is what air does to it.
+     */
+    private void addHeader(Item.Header header) {
+        String body = header.id() + "~body";
+        node(body, gravity.height(header.place().point()), headers.dry().contains(header.id())
+                ? new Boundary.Pressure(0) : Boundary.NONE);
+        wire(port(header, Item.OUT), header.id(), body, port(header, Item.OUT), new Element.Joint());
+        for (String inlet : header.inlets()) {
+            String ref = port(header, inlet);
+            wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());
+        }
+        String vent = port(header, Item.Header.VENT);
+        String mouth = header.id() + "~mouth";
+        if (headers.falling().contains(vent)) {
+            node(mouth, nodeHeight(vent), Boundary.NONE);
+            wire(vent + "~lip", header.id(), body, mouth, new Element.Joint());
+            wire(vent, header.id(), mouth, vent, FREE_FALL);
+        } else {
+            wire(vent, header.id(), body, vent, new Element.Check(0, new Element.Resistance(0, 0)));
+        }
+    }
+
+    /** Holds its upper side at ambient: fuel falling free, or running over a lip. */
+    private static final Element FREE_FALL = new Element.Regulator(Element.Regulator.Holds.UPSTREAM, 0,
+            new Element.Resistance(0, 0));
+
+    private void addCheckBlock(Item.CheckBlock block) {
+        String centre = block.id() + "~body";
+        node(centre, gravity.height(block.place().point()), Boundary.NONE);
+        for (String in : List.of(Item.IN, Item.CheckBlock.SECOND)) {
+            wire(port(block, in), block.id(), port(block, in), centre,
+                    new Element.Check(block.cracking().si(), block.loss().openBore()));
+        }
+        wire(port(block, Item.OUT), block.id(), centre, port(block, Item.OUT), new Element.Joint());
+    }
+
+    private void addJet(Item.JetPump jet) {
+        String nozzle = port(jet, Item.IN);
+        String out = port(jet, Item.OUT);
+        wire(nozzle, jet.id(), nozzle, out, new Element.Check(0, resistance(new Element.Orifice(jet.nozzle().si(),
+                Item.JetPump.NOZZLE_DISCHARGE))));
+        wire(port(jet, Item.JetPump.SUCTION), jet.id(), port(jet, Item.JetPump.SUCTION), out,
+                new Element.Jet(nozzle, jet.flowRatio(), jet.headRatio()));
+    }
+
+    private Element.Resistance resistance(Element.Orifice o) {
+        double effective = o.dischargeCoefficient() * Math.PI * o.bore() * o.bore() / 4;
+        return new Element.Resistance(0, fluid.density() / (2 * effective * effective));
     }
 
     private void addTank(Item.Tank tank) {
@@ -205,6 +340,16 @@ public final class FlowModel {
                         new Element.Resistance(screen.linear(), screen.square() + entrance));
             }
         }
+        for (Item.Entry entry : tank.returns()) {
+            String port = tank.id() + "." + entry.name();
+            if (level.surface() > nodeHeight(port)) {
+                wire(port, tank.id(), port, surface, new Element.Joint());
+            } else {
+                String lip = tank.id() + "~lip-" + entry.name();
+                node(lip, nodeHeight(port), new Boundary.Pressure(0));
+                wire(port, tank.id(), port, lip, new Element.Uncovered());
+            }
+        }
     }
 
     private void addSelector(Item.Selector selector) {
@@ -215,7 +360,7 @@ public final class FlowModel {
             String centre = selector.id() + "~body" + body++;
             node(centre, gravity.height(selector.place().point()), Boundary.NONE);
             for (String port : group) {
-                boolean outlet = port.equals(Item.OUT);
+                boolean outlet = port.equals(Item.OUT) || selector.returns().contains(port);
                 String ref = port(selector, port);
                 wire(ref, selector.id(), outlet ? centre : ref, outlet ? ref : centre,
                         outlet ? new Element.Joint() : selector.loss().openBore());
@@ -234,15 +379,24 @@ public final class FlowModel {
     }
 
     private void addInlet(Item.EngineInlet inlet) {
+        String port = port(inlet, Item.IN);
+        if (inlet.returns() && !(question instanceof FlowQuestion.OpenLine)) {
+            wire(inlet.id() + "~rail", inlet.id(), port, port(inlet, Item.EngineInlet.RETURN), new Element.Joint());
+        }
         if (question instanceof FlowQuestion.Demand) {
             return;
         }
-        String port = port(inlet, Item.IN);
         node(BOWL, nodeHeight(port), new Boundary.Pressure(0));
-        wire(inlet.id(), inlet.id(), port, BOWL, question instanceof FlowQuestion.Capacity
+        wire(inlet.id(), inlet.id(), port, BOWL, question instanceof FlowQuestion.Capacity ? wideOpen(inlet)
+                : openEnd(inlet));
+    }
+
+    /** The inlet taking all it can get at its least pressure; a float carburettor no more than its seat passes. */
+    private static Element wideOpen(Item.EngineInlet inlet) {
+        return inlet.style() == Item.EngineInlet.Style.FLOAT
                 ? new Element.NeedleSeat(inlet.minimumPressure().si(),
                         new Element.Orifice(inlet.seat().si(), Item.EngineInlet.SEAT_DISCHARGE))
-                : openEnd(inlet));
+                : new Element.Check(inlet.minimumPressure().si(), new Element.Resistance(0, 0));
     }
 
     /** One velocity head in the last line is lost as it pours out. */
@@ -293,6 +447,10 @@ public final class FlowModel {
 
     Map<String, TankLevel> levels() {
         return new HashMap<>(levels);
+    }
+
+    HeaderStates headers() {
+        return headers;
     }
 
     ApparentGravity gravity() {

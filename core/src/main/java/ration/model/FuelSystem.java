@@ -48,6 +48,33 @@ public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
         return all(Item.Pump.class).findAny().isPresent();
     }
 
+    /** Pumps that bring fuel to the engine, in layout order: from them a way leads downstream to the inlet. */
+    public List<Item.Pump> feedPumps() {
+        Set<String> feeding = new HashSet<>();
+        inlet().ifPresent(i -> upstream(i.id(), feeding));
+        return all(Item.Pump.class).filter(p -> feeding.contains(p.id())).toList();
+    }
+
+    private void upstream(String id, Set<String> seen) {
+        if (seen.add(id) && item(id).filter(i -> !(i instanceof Item.Tank)).isPresent()) {
+            for (Item.Run run : runs()) {
+                if (run.to().item().equals(id) && !returnPort(run.to())) {
+                    upstream(run.from().item(), seen);
+                }
+            }
+        }
+    }
+
+    private boolean returnPort(PortRef port) {
+        return item(port.item()).filter(i -> i instanceof Item.Selector s
+                && (port.port().equals(Item.Selector.RETURN) || s.returns().contains(port.port()))).isPresent();
+    }
+
+    /** Whether anything in it clogs. */
+    public boolean hasFilter() {
+        return items.stream().anyMatch(i -> i instanceof Item.Strainer || i instanceof Item.Filter);
+    }
+
     /** The run at a port, if one is joined to it. */
     public Optional<Item.Run> runAt(PortRef port) {
         return runs().stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
@@ -60,7 +87,10 @@ public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
                 return Optional.empty();
             }
             if (i instanceof Item.Tank tank) {
-                return tank.outlet(port.port()).map(o -> o.place().point());
+                return tank.placeOf(port.port()).map(Place::point);
+            }
+            if (i instanceof Item.Header header) {
+                return Optional.of(header.place().point().plus(new Point3(0, 0, header.rise(port.port()))));
             }
             return i instanceof Item.Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
         });

@@ -71,14 +71,22 @@ public sealed interface Item {
      * A tank.
      *
      * @param outlets  at least one for a tank that feeds
+     * @param returns  ports that fuel comes back through: returns, overflows, transfers, vents of headers
      * @param vent     tip of its vent line
      * @param drain    its sump drain
      * @param unusable the placard's unusable fuel
      */
-    record Tank(String id, String name, TankShape shape, List<Outlet> outlets, Optional<Place> vent,
-            Optional<Place> drain, Measured unusable) implements Item {
+    record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
+            Optional<Place> vent, Optional<Place> drain, Measured unusable) implements Item {
         public Tank {
             outlets = List.copyOf(outlets);
+            returns = List.copyOf(returns);
+        }
+
+        /** A tank that nothing comes back to. */
+        public Tank(String id, String name, TankShape shape, List<Outlet> outlets, Optional<Place> vent,
+                Optional<Place> drain, Measured unusable) {
+            this(id, name, shape, outlets, List.of(), vent, drain, unusable);
         }
 
         @Override
@@ -88,12 +96,23 @@ public sealed interface Item {
 
         @Override
         public Tank renamed(String other) {
-            return new Tank(id, other, shape, outlets, vent, drain, unusable);
+            return new Tank(id, other, shape, outlets, returns, vent, drain, unusable);
         }
 
         @Override
         public List<String> ports() {
-            return outlets.stream().map(Outlet::name).toList();
+            return java.util.stream.Stream.concat(outlets.stream().map(Outlet::name), returns.stream().map(Entry::name))
+                    .toList();
+        }
+
+        /** Where a port of either kind is. */
+        public Optional<Place> placeOf(String port) {
+            return outlet(port).map(Outlet::place).or(() -> returns.stream().filter(r -> r.name().equals(port))
+                    .map(Entry::place).findFirst());
+        }
+
+        public Tank withReturns(List<Entry> other) {
+            return new Tank(id, name, shape, outlets, other, vent, drain, unusable);
         }
 
         public Optional<Outlet> outlet(String port) {
@@ -101,23 +120,23 @@ public sealed interface Item {
         }
 
         public Tank withShape(TankShape other) {
-            return new Tank(id, name, other, outlets, vent, drain, unusable);
+            return new Tank(id, name, other, outlets, returns, vent, drain, unusable);
         }
 
         public Tank withOutlets(List<Outlet> other) {
-            return new Tank(id, name, shape, other, vent, drain, unusable);
+            return new Tank(id, name, shape, other, returns, vent, drain, unusable);
         }
 
         public Tank withVent(Optional<Place> tip) {
-            return new Tank(id, name, shape, outlets, tip, drain, unusable);
+            return new Tank(id, name, shape, outlets, returns, tip, drain, unusable);
         }
 
         public Tank withDrain(Optional<Place> at) {
-            return new Tank(id, name, shape, outlets, vent, at, unusable);
+            return new Tank(id, name, shape, outlets, returns, vent, at, unusable);
         }
 
         public Tank withUnusable(Measured other) {
-            return new Tank(id, name, shape, outlets, vent, drain, other);
+            return new Tank(id, name, shape, outlets, returns, vent, drain, other);
         }
     }
 
@@ -125,17 +144,38 @@ public sealed interface Item {
     record Outlet(String name, Place place, Measured bore, Optional<Rated> screen) {
     }
 
+    /** A port that fuel comes back into a tank through. */
+    record Entry(String name, Place place) {
+    }
+
     /**
      * A selector: one body, several ports, positions that join some of them.
      *
      * @param inlets    names of the tank ports
+     * @param returns   names of the ports to the tanks on the return side of a duplex body; empty for a simple one
      * @param positions in the order the handle turns
      * @param loss      of an open path
      */
-    record Selector(Tag tag, List<String> inlets, List<Position> positions, Rated loss) implements Fitted {
+    record Selector(Tag tag, List<String> inlets, List<String> returns, List<Position> positions, Rated loss)
+            implements Fitted {
+
+        /** The port the common return comes in at. */
+        public static final String RETURN = "return";
+
         public Selector {
             inlets = List.copyOf(inlets);
+            returns = List.copyOf(returns);
             positions = List.copyOf(positions);
+        }
+
+        /** A selector without a return side. */
+        public Selector(Tag tag, List<String> inlets, List<Position> positions, Rated loss) {
+            this(tag, inlets, List.of(), positions, loss);
+        }
+
+        /** Whether feed and return move together. */
+        public boolean duplex() {
+            return !returns.isEmpty();
         }
 
         @Override
@@ -145,21 +185,25 @@ public sealed interface Item {
 
         @Override
         public Selector with(Tag other) {
-            return new Selector(other, inlets, positions, loss);
+            return new Selector(other, inlets, returns, positions, loss);
         }
 
         public Selector withLoss(Rated other) {
-            return new Selector(tag, inlets, positions, other);
+            return new Selector(tag, inlets, returns, positions, other);
         }
 
         public Selector withPorts(List<String> newInlets, List<Position> newPositions) {
-            return new Selector(tag, newInlets, newPositions, loss);
+            return new Selector(tag, newInlets, returns, newPositions, loss);
         }
 
         @Override
         public List<String> ports() {
             List<String> all = new ArrayList<>(inlets);
             all.add(OUT);
+            if (duplex()) {
+                all.add(RETURN);
+                all.addAll(returns);
+            }
             return all;
         }
 
@@ -197,8 +241,19 @@ public sealed interface Item {
         }
     }
 
-    /** A strainer or filter. */
-    record Strainer(Tag tag, Rated loss, boolean drain) implements Fitted {
+    /**
+     * A strainer with a bowl.
+     *
+     * @param loss   clean
+     * @param fouled as dirty as it may become before it is cleaned; twice the clean loss if not given
+     */
+    record Strainer(Tag tag, Rated loss, Optional<Rated> fouled, boolean drain) implements Fitted {
+
+        /** A strainer whose fouled loss nobody gave. */
+        public Strainer(Tag tag, Rated loss, boolean drain) {
+            this(tag, loss, Optional.empty(), drain);
+        }
+
         @Override
         public String kind() {
             return "Strainer";
@@ -206,7 +261,189 @@ public sealed interface Item {
 
         @Override
         public Strainer with(Tag other) {
-            return new Strainer(other, loss, drain);
+            return new Strainer(other, loss, fouled, drain);
+        }
+    }
+
+    /**
+     * A filter in the line.
+     *
+     * @param points rated points when clean, one or more
+     * @param fouled as dirty as it may become before it is changed; twice the clean loss if not given
+     */
+    record Filter(Tag tag, List<Rated> points, Optional<Rated> fouled) implements Fitted {
+        public Filter {
+            points = List.copyOf(points);
+        }
+
+        @Override
+        public String kind() {
+            return "Filter";
+        }
+
+        @Override
+        public Filter with(Tag other) {
+            return new Filter(other, points, fouled);
+        }
+    }
+
+    /** Two one-way valves in one body: two pumps in, one line out, neither pushing back through the other. */
+    record CheckBlock(Tag tag, Measured cracking, Rated loss) implements Fitted {
+        /** The second inlet. */
+        public static final String SECOND = "in-2";
+
+        @Override
+        public String kind() {
+            return "Check-valve block";
+        }
+
+        @Override
+        public CheckBlock with(Tag other) {
+            return new CheckBlock(other, cracking, loss);
+        }
+
+        @Override
+        public List<String> ports() {
+            return List.of(IN, SECOND, OUT);
+        }
+    }
+
+    /** A flow sender with its loss, the rotor free. */
+    record FlowSender(Tag tag, Rated loss) implements Fitted {
+        @Override
+        public String kind() {
+            return "Flow sender";
+        }
+
+        @Override
+        public FlowSender with(Tag other) {
+            return new FlowSender(other, loss);
+        }
+    }
+
+    /** A coupling that can be parted without tools. */
+    record QuickDisconnect(Tag tag, Rated loss) implements Fitted {
+        @Override
+        public String kind() {
+            return "Quick disconnect";
+        }
+
+        @Override
+        public QuickDisconnect with(Tag other) {
+            return new QuickDisconnect(other, loss);
+        }
+    }
+
+    /**
+     * A pressure regulator.
+     *
+     * @param style     what it holds
+     * @param reference what its spring side feels
+     * @param setting   pressure over the reference
+     * @param loss      when open to the stop
+     */
+    record Regulator(Tag tag, Style style, Reference reference, Measured setting, Rated loss) implements Fitted {
+
+        /** What a regulator holds. */
+        public enum Style {
+            /** Holds the line before it, spilling to a return. */
+            BYPASS("Bypass regulator"),
+            /** Holds the line behind it. */
+            IN_LINE("In-line regulator");
+
+            private final String label;
+
+            Style(String label) {
+                this.label = label;
+            }
+
+            public String label() {
+                return label;
+            }
+        }
+
+        /** What a regulator's spring side feels. */
+        public enum Reference { AMBIENT, MANIFOLD }
+
+        @Override
+        public String kind() {
+            return style.label();
+        }
+
+        @Override
+        public Regulator with(Tag other) {
+            return new Regulator(other, style, reference, setting, loss);
+        }
+    }
+
+    /**
+     * A jet pump: what flows through its nozzle draws fuel in at the suction port.
+     *
+     * @param nozzle    bore
+     * @param flowRatio most suction flow over nozzle flow
+     * @param headRatio most lift over nozzle pressure drop
+     */
+    record JetPump(Tag tag, Measured nozzle, double flowRatio, double headRatio) implements Fitted {
+        /** Where fuel is drawn in. */
+        public static final String SUCTION = "suction";
+        /** Discharge coefficient of a rounded nozzle; textbook, from memory. */
+        public static final double NOZZLE_DISCHARGE = 0.95;
+
+        @Override
+        public String kind() {
+            return "Jet pump";
+        }
+
+        @Override
+        public JetPump with(Tag other) {
+            return new JetPump(other, nozzle, flowRatio, headRatio);
+        }
+
+        @Override
+        public List<String> ports() {
+            return List.of(IN, SUCTION, OUT);
+        }
+    }
+
+    /**
+     * A header or collector tank. It stands at its outlet; its level is not given but follows from what runs in and out.
+     * Small, so its ports are taken to stand straight over each other.
+     *
+     * @param capacity  to the vent
+     * @param height    of the vent port over the outlet
+     * @param inletRise of the inlets over the outlet
+     * @param inlets    names of the ports that fuel comes in at
+     */
+    record Header(Tag tag, Measured capacity, Measured height, Measured inletRise, List<String> inlets)
+            implements Fitted {
+        /** The vent or overflow at its top. */
+        public static final String VENT = "vent";
+
+        public Header {
+            inlets = List.copyOf(inlets);
+        }
+
+        @Override
+        public String kind() {
+            return "Header tank";
+        }
+
+        @Override
+        public Header with(Tag other) {
+            return new Header(other, capacity, height, inletRise, inlets);
+        }
+
+        @Override
+        public List<String> ports() {
+            List<String> all = new ArrayList<>(inlets);
+            all.add(OUT);
+            all.add(VENT);
+            return all;
+        }
+
+        /** Height of a port over the outlet, m. */
+        public double rise(String port) {
+            return port.equals(OUT) ? 0 : port.equals(VENT) ? height.si() : inletRise.si();
         }
     }
 
@@ -242,10 +479,41 @@ public sealed interface Item {
      * @param drive electric or by the engine
      * @param curve flow and pressure points, flow rising
      * @param off   what it costs to draw through it when it stands; empty if it blocks
+     * @param build what else is known of it
      */
-    record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated> off) implements Fitted {
+    record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated> off, Build build) implements Fitted {
+
+        /**
+         * How a pump is built.
+         *
+         * @param relief  pressure rise at which it bypasses within itself; empty if its curve already says so
+         * @param current it draws, electric pumps
+         * @param checked whether a check valve inside keeps fuel from running back through it
+         */
+        public record Build(Optional<Measured> relief, Optional<Measured> current, boolean checked) {
+            /** Nothing known beyond the curve; fuel may run back through it when it stands. */
+            public static final Build PLAIN = new Build(Optional.empty(), Optional.empty(), false);
+        }
+
         public Pump {
             curve = List.copyOf(curve);
+        }
+
+        /** A pump of which only the curve is known. */
+        public Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated> off) {
+            this(tag, drive, curve, off, Build.PLAIN);
+        }
+
+        public Pump withCurve(List<CurvePoint> other) {
+            return new Pump(tag, drive, other, off, build);
+        }
+
+        public Pump withOff(Rated other) {
+            return new Pump(tag, drive, curve, Optional.of(other), build);
+        }
+
+        public Pump withBuild(Build other) {
+            return new Pump(tag, drive, curve, off, other);
         }
 
         @Override
@@ -255,7 +523,7 @@ public sealed interface Item {
 
         @Override
         public Pump with(Tag other) {
-            return new Pump(other, drive, curve, off);
+            return new Pump(other, drive, curve, off, build);
         }
     }
 
@@ -288,29 +556,67 @@ public sealed interface Item {
     }
 
     /**
-     * The inlet of a float carburettor.
+     * Where the engine takes its fuel.
      *
-     * @param seat            bore of the needle seat
+     * @param style           how
+     * @param seat            bore of the needle seat, float carburettors
      * @param minimumPressure the maker's least inlet pressure, gauge
+     * @param maximumPressure the maker's most
+     * @param returns         whether what the engine does not take goes on to a return line, rails
      */
-    record EngineInlet(Tag tag, Measured seat, Measured minimumPressure) implements Fitted {
+    record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumPressure,
+            Optional<Measured> maximumPressure, boolean returns) implements Fitted {
 
         /** Discharge coefficient of a needle seat held open; common practice, no source. */
         public static final double SEAT_DISCHARGE = 0.62;
+        /** Where a rail gives back what is not burnt. */
+        public static final String RETURN = "return";
+
+        /** How an engine takes fuel. */
+        public enum Style {
+            FLOAT("Float carburettor"), SERVO("Injection servo"), RAIL("Injection rail");
+
+            private final String label;
+
+            Style(String label) {
+                this.label = label;
+            }
+
+            public String label() {
+                return label;
+            }
+        }
+
+        /** A float carburettor without a stated greatest pressure. */
+        public EngineInlet(Tag tag, Measured seat, Measured minimumPressure) {
+            this(tag, Style.FLOAT, seat, minimumPressure, Optional.empty(), false);
+        }
 
         @Override
         public String kind() {
-            return "Float carburettor";
+            return style.label();
         }
 
         @Override
         public EngineInlet with(Tag other) {
-            return new EngineInlet(other, seat, minimumPressure);
+            return new EngineInlet(other, style, seat, minimumPressure, maximumPressure, returns);
+        }
+
+        public EngineInlet withSeat(Measured other) {
+            return new EngineInlet(tag, style, other, minimumPressure, maximumPressure, returns);
+        }
+
+        public EngineInlet withPressures(Measured least, Optional<Measured> most) {
+            return new EngineInlet(tag, style, seat, least, most, returns);
+        }
+
+        public EngineInlet withStyle(Style other, boolean returning) {
+            return new EngineInlet(tag, other, seat, minimumPressure, maximumPressure, returning);
         }
 
         @Override
         public List<String> ports() {
-            return List.of(IN);
+            return returns ? List.of(IN, RETURN) : List.of(IN);
         }
     }
 
@@ -321,12 +627,27 @@ public sealed interface Item {
      * @param length   as taped along the line; if absent it follows from the points
      * @param points   measured points between its ends
      * @param fittings bends and elbows, each as often as there are
+     * @param build    how it is made up
      */
     record Run(String id, String name, PortRef from, PortRef to, LineSize size, Optional<Measured> length,
-            List<Place> points, List<Fitting> fittings) implements Item {
+            List<Place> points, List<Fitting> fittings, RunBuild build) implements Item {
         public Run {
             points = List.copyOf(points);
             fittings = List.copyOf(fittings);
+        }
+
+        /** A run whose make-up is not recorded. */
+        public Run(String id, String name, PortRef from, PortRef to, LineSize size, Optional<Measured> length,
+                List<Place> points, List<Fitting> fittings) {
+            this(id, name, from, to, size, length, points, fittings, RunBuild.NONE);
+        }
+
+        public Run with(RunBuild other) {
+            return new Run(id, name, from, to, size, length, points, fittings, other);
+        }
+
+        public Run withLength(Optional<Measured> other) {
+            return new Run(id, name, from, to, size, other, points, fittings, build);
         }
 
         @Override
@@ -336,7 +657,7 @@ public sealed interface Item {
 
         @Override
         public Run renamed(String other) {
-            return new Run(id, other, from, to, size, length, points, fittings);
+            return new Run(id, other, from, to, size, length, points, fittings, build);
         }
 
         @Override
@@ -345,23 +666,23 @@ public sealed interface Item {
         }
 
         public Run withSize(LineSize other) {
-            return new Run(id, name, from, to, other, length, points, fittings);
+            return new Run(id, name, from, to, other, length, points, fittings, build);
         }
 
         public Run withLength(Measured other) {
-            return new Run(id, name, from, to, size, Optional.of(other), points, fittings);
+            return new Run(id, name, from, to, size, Optional.of(other), points, fittings, build);
         }
 
         public Run withPoints(List<Place> other) {
-            return new Run(id, name, from, to, size, length, other, fittings);
+            return new Run(id, name, from, to, size, length, other, fittings, build);
         }
 
         public Run withFittings(List<Fitting> other) {
-            return new Run(id, name, from, to, size, length, points, other);
+            return new Run(id, name, from, to, size, length, points, other, build);
         }
 
         public Run between(PortRef newFrom, PortRef newTo) {
-            return new Run(id, name, newFrom, newTo, size, length, points, fittings);
+            return new Run(id, name, newFrom, newTo, size, length, points, fittings, build);
         }
 
         public long count(Fitting fitting) {

@@ -64,6 +64,31 @@ public final class Validation {
             pump(pump);
         } else if (item instanceof Item.Strainer strainer) {
             rated(strainer.id(), strainer.loss());
+            strainer.fouled().ifPresent(r -> rated(strainer.id(), r));
+        } else if (item instanceof Item.Filter filter) {
+            filter.points().forEach(r -> rated(filter.id(), r));
+            filter.fouled().ifPresent(r -> rated(filter.id(), r));
+            if (filter.points().isEmpty()) {
+                block(filter.id(), "Rated points", "It has no rated point.", "Give its loss at one flow or more.");
+            }
+        } else if (item instanceof Item.CheckBlock block) {
+            rated(block.id(), block.loss());
+            pressure(block.id(), "Cracking pressure", block.cracking());
+        } else if (item instanceof Item.FlowSender sender) {
+            rated(sender.id(), sender.loss());
+        } else if (item instanceof Item.QuickDisconnect coupling) {
+            rated(coupling.id(), coupling.loss());
+        } else if (item instanceof Item.Regulator regulator) {
+            rated(regulator.id(), regulator.loss());
+            pressure(regulator.id(), "Setting", regulator.setting());
+        } else if (item instanceof Item.JetPump jet) {
+            bore(jet.id(), "Nozzle", jet.nozzle());
+            if (!(jet.flowRatio() > 0 && jet.flowRatio() <= 20 && jet.headRatio() > 0 && jet.headRatio() <= 2)) {
+                block(jet.id(), "Ratios", "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its"
+                        + " drop.", "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
+            }
+        } else if (item instanceof Item.Header header) {
+            header(header);
         } else if (item instanceof Item.ShutOff valve) {
             rated(valve.id(), valve.loss());
         } else if (item instanceof Item.CheckValve valve) {
@@ -77,8 +102,24 @@ public final class Validation {
         } else if (item instanceof Item.Tee tee) {
             bore(tee.id(), "Bore", tee.bore());
         } else if (item instanceof Item.EngineInlet inlet) {
-            bore(inlet.id(), "Needle seat", inlet.seat());
+            if (inlet.style() == Item.EngineInlet.Style.FLOAT) {
+                bore(inlet.id(), "Needle seat", inlet.seat());
+            }
+            inlet.maximumPressure().ifPresent(m -> pressure(inlet.id(), "Greatest inlet pressure", m));
             pressure(inlet.id(), "Minimum inlet pressure", inlet.minimumPressure());
+        }
+    }
+
+    private void header(Item.Header header) {
+        near(header.id(), "Place", header.place());
+        boolean sized = header.capacity().si() > 0 && header.capacity().si() < 1 && header.height().si() > 0
+                && header.height().si() < 5;
+        if (!sized || !(header.inletRise().si() >= 0 && header.inletRise().si() <= header.height().si())) {
+            block(header.id(), "Shape", "A header needs a capacity, a height, and inlets between its outlet and its top.",
+                    "Measure them again.");
+        }
+        if (header.inlets().isEmpty() || new HashSet<>(header.ports()).size() != header.ports().size()) {
+            block(header.id(), "Ports", "A header needs inlets with names of their own.", "Name them in, in-2.");
         }
     }
 
@@ -114,6 +155,12 @@ public final class Validation {
             outlet.screen().ifPresent(s -> rated(tank.id(), s));
             if (!names.add(outlet.name())) {
                 block(tank.id(), "Outlet", "Two outlets are called " + outlet.name() + ".", "Rename one.");
+            }
+        }
+        for (Item.Entry entry : tank.returns()) {
+            near(tank.id(), "Return", entry.place());
+            if (!names.add(entry.name())) {
+                block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
             }
         }
     }
@@ -180,6 +227,12 @@ public final class Validation {
 
     private void pump(Item.Pump pump) {
         pump.off().ifPresent(r -> rated(pump.id(), r));
+        pump.build().relief().ifPresent(r -> {
+            pressure(pump.id(), "Relief", r);
+            if (!(r.si() > 0)) {
+                block(pump.id(), "Relief", "A relief opens above nothing.", "Correct it, or leave it out.");
+            }
+        });
         boolean falls = pump.curve().size() >= 2 && pump.curve().get(0).flow().si() >= 0;
         for (Item.CurvePoint p : pump.curve()) {
             pressure(pump.id(), "Curve", p.pressure());

@@ -211,6 +211,60 @@ public sealed interface Element {
         }
     }
 
+    /**
+     * A pressure regulator. A bypass regulator stands between the line it holds and a return: it opens as far as it must
+     * so that the pressure before it does not rise over its setting. An in-line regulator closes as far as it must so
+     * that the pressure behind it does not. Neither passes backwards. Open to the stop, it costs its resistance.
+     *
+     * @param holds the end whose pressure it holds
+     * @param gauge pressure held there, Pa; the reference (ambient or manifold) already added
+     * @param open  resistance when open to the stop
+     */
+    record Regulator(Holds holds, double gauge, Resistance open) implements Element {
+
+        /** Which end is held. */
+        public enum Holds { UPSTREAM, DOWNSTREAM }
+
+        public Regulator {
+            require(Double.isFinite(gauge) && Math.abs(gauge) < 1e8, "A regulator holds a finite pressure");
+        }
+
+        @Override
+        public boolean oneWay() {
+            return true;
+        }
+
+        @Override
+        public Characteristic prepare(Fluid fluid, FrictionLaw law) {
+            return open.prepare(fluid, law);
+        }
+    }
+
+    /**
+     * The suction side of a jet pump: lifts {@code headRatio x nozzle drop} at no suction flow, and nothing at
+     * {@code flowRatio x nozzle flow}; in proportion between (the linear law of textbook jet pumps, from memory).
+     *
+     * @param nozzle    id of the link that is the driving nozzle
+     * @param flowRatio most suction flow over nozzle flow
+     * @param headRatio most lift over the nozzle's pressure drop
+     */
+    record Jet(String nozzle, double flowRatio, double headRatio) implements Element {
+
+        public Jet {
+            require(flowRatio > 0 && flowRatio < 100 && headRatio > 0 && headRatio < 100, "Jet ratios are above zero");
+        }
+
+        @Override
+        public boolean oneWay() {
+            return true;
+        }
+
+        @Override
+        public Characteristic prepare(Fluid fluid, FrictionLaw law) {
+            return Characteristic.polynomial(0, 0);
+        }
+    }
+
     /** A shut valve, a selector port not chosen, a stopped pump that blocks. */
     record Shut() implements Element {
         @Override

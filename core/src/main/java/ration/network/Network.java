@@ -45,6 +45,7 @@ public final class Network {
     private final double[] hydrostatic;
     private final double[] firstFlow;
     private final boolean anyOneWay;
+    private final boolean adjusted;
     private final Map<String, Integer> nodeIndex;
     private final Map<String, Integer> linkIndex;
     /** Equations of the network with its set valves shut, kept from solve to solve: finding their order is dear. */
@@ -92,6 +93,8 @@ public final class Network {
             firstFlow[e] = link.element() instanceof Element.Pipe pipe ? 0.25 * pipe.bore() * pipe.bore() : 1e-5;
         }
         anyOneWay = any;
+        adjusted = links.stream().map(Link::element)
+                .anyMatch(x -> x instanceof Element.Regulator || x instanceof Element.Jet);
     }
 
     public static Network of(NetworkProblem problem) {
@@ -112,14 +115,169 @@ public final class Network {
 
     /** Solves; a failure is an answer with its reason, never an exception. */
     public NetworkSolution solve(SolverSettings settings) {
-        return new Run(settings).solve();
+        return adjusted ? new Adjustment(settings).solve() : new Run(settings, Setting.NONE, firstFlow).solve();
+    }
+
+    /** Pressure added to the loss of each link beside its own law, and that added per flow; empty if none. */
+    private record Setting(double[] pressure, double[] slope) {
+        static final Setting NONE = new Setting(null, null);
+    }
+
+    /**
+     * Regulators and jets depend on pressures elsewhere. Each is given a fixed pressure of its own, which keeps the
+     * network solvable; that pressure is then sought, one element after the other, until all agree. For a regulator it
+     * lies between nothing (open to the stop) and what shuts it, and the held pressure rises or falls with it.
+     */
+    private final class Adjustment {
+
+        /** How near a regulator holds its setting, Pa. */
+        private static final double HELD = 0.02;
+        private static final int CYCLES = 60;
+        private static final int TRIES = 60;
+
+        private final SolverSettings settings;
+        private final double[] extra = new double[linkCount];
+        private final double[] extraSlope = new double[linkCount];
+        private final List<Integer> links = new java.util.ArrayList<>();
+        private double[] flows = firstFlow.clone();
+        private NetworkSolution last;
+        private int steps;
+
+        Adjustment(SolverSettings settings) {
+            this.settings = settings;
+            for (int e = 0; e < linkCount; e++) {
+                Element element = problem.links().get(e).element();
+                if (element instanceof Element.Regulator r) {
+                    links.add(e);
+                    double rise = hydrostatic[from[e]] - hydrostatic[to[e]];
+                    extra[e] = r.holds() == Element.Regulator.Holds.UPSTREAM ? Math.max(0, r.gauge() + rise) : 0;
+                } else if (element instanceof Element.Jet) {
+                    links.add(e);
+                    extraSlope[e] = 1e9;
+                }
+            }
+        }
+
+        NetworkSolution solve() {
+            if (!run()) {
+                return last;
+            }
+            for (int cycle = 0; cycle < CYCLES; cycle++) {
+                boolean moved = false;
+                for (int e : links) {
+                    boolean off = problem.links().get(e).element() instanceof Element.Jet ? drive(e) : adjust(e);
+                    if (!last.converged()) {
+                        return last;
+                    }
+                    moved |= off;
+                }
+                if (!moved) {
+                    return finished();
+                }
+            }
+            return last.failed("The regulators and jet pumps did not settle against each other.");
+        }
+
+        private boolean run() {
+            Run run = new Run(settings, new Setting(extra, extraSlope), flows);
+            last = run.solve();
+            steps += run.iterations;
+            if (last.converged()) {
+                for (int e = 0; e < linkCount; e++) {
+                    flows[e] = run.q[e] == 0 ? firstFlow[e] : run.q[e];
+                }
+            }
+            return last.converged();
+        }
+
+        private NetworkSolution finished() {
+            return last.withRegulators(extra, steps);
+        }
+
+        /** Over the setting positive: it must open further (upstream held) or close further (downstream held). */
+        private double error(int e) {
+            Element.Regulator r = (Element.Regulator) problem.links().get(e).element();
+            boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
+            return last.gauge(upstream ? from[e] : to[e]) - r.gauge();
+        }
+
+        private boolean good(int e) {
+            Element.Regulator r = (Element.Regulator) problem.links().get(e).element();
+            double error = error(e);
+            boolean passes = last.flow(e) > NO_FLOW;
+            boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
+            if (Math.abs(error) <= HELD || last.cutOff(upstream ? from[e] : to[e])) {
+                return true;
+            }
+            if (upstream) {
+                return error > 0 && extra[e] == 0 || error < 0 && !passes;
+            }
+            return error < 0 && extra[e] == 0 || error > 0 && !passes;
+        }
+
+        /** Brings one regulator to its setting with the others as they are; whether it had to move. */
+        private boolean adjust(int e) {
+            if (good(e)) {
+                return false;
+            }
+            Element.Regulator r = (Element.Regulator) problem.links().get(e).element();
+            double sense = r.holds() == Element.Regulator.Holds.UPSTREAM ? 1 : -1;
+            double low = 0;
+            double high = Double.POSITIVE_INFINITY;
+            double lastAt = Double.NaN;
+            double lastError = 0;
+            double stretch = 1;
+            for (int i = 0; i < TRIES && !good(e); i++) {
+                double at = extra[e];
+                double error = sense * error(e);
+                if (error > 0) {
+                    high = at;
+                } else {
+                    low = at;
+                }
+                double slope = Double.isNaN(lastAt) || at == lastAt ? 1 : (error - lastError) / (at - lastAt);
+                double next = at - stretch * error / Math.max(Math.min(slope, 1.5), 0.02);
+                lastAt = at;
+                lastError = error;
+                if (!(next > low && next < high)) {
+                    next = high == Double.POSITIVE_INFINITY ? Math.max(2 * at, at + 2 * Math.abs(error))
+                            : at == low && error > 0 ? 0 : next <= low && low == 0 ? 0 : (low + high) / 2;
+                } else if (i > 6 && high < Double.POSITIVE_INFINITY) {
+                    next = i % 2 == 0 ? next : (low + high) / 2;
+                }
+                extra[e] = Math.max(0, next);
+                if (!run()) {
+                    return true;
+                }
+            }
+            return true;
+        }
+
+        /** Gives a jet the lift its nozzle now makes; whether that was new. */
+        private boolean drive(int e) {
+            Element.Jet jet = (Element.Jet) problem.links().get(e).element();
+            int nozzle = linkIndex.get(jet.nozzle());
+            double flow = Math.max(0, last.flow(nozzle));
+            double drop = Math.max(0, last.piezometric(from[nozzle]) - last.piezometric(to[nozzle]));
+            double lift = flow > NO_FLOW ? -jet.headRatio() * drop : 0;
+            double slope = flow > NO_FLOW ? Math.max(-lift / (jet.flowRatio() * flow), Characteristic.LEAST_SLOPE) : 1e9;
+            if (Math.abs(lift - extra[e]) <= HELD && Math.abs(slope - extraSlope[e]) <= 1e-6 * slope) {
+                return false;
+            }
+            extra[e] = lift;
+            extraSlope[e] = slope;
+            run();
+            return true;
+        }
     }
 
     /** One solve: the state that changes. */
     private final class Run {
 
         private final SolverSettings settings;
-        private final double[] q = firstFlow.clone();
+        private final double[] extra;
+        private final double[] extraSlope;
+        private final double[] q;
         private final double[] next = new double[linkCount];
         private final double[] before = new double[linkCount];
         private final double[] loss = new double[linkCount];
@@ -132,8 +290,11 @@ public final class Network {
         private boolean steepReverse = true;
         private int iterations;
 
-        Run(SolverSettings settings) {
+        Run(SolverSettings settings, Setting setting, double[] start) {
             this.settings = settings;
+            this.extra = setting.pressure();
+            this.extraSlope = setting.slope();
+            this.q = start.clone();
         }
 
         NetworkSolution solve() {
@@ -183,7 +344,7 @@ public final class Network {
                 }
                 double excess;
                 if (out[e]) {
-                    laws[e].at(0, drop);
+                    law(e, 0);
                     boolean known = !cutOff[from[e]] && !cutOff[to[e]];
                     double press = pressure[from[e]] - pressure[to[e]] - drop.loss;
                     excess = known && press > OPENING_SLACK ? press / drop.slope : 0;
@@ -387,11 +548,19 @@ public final class Network {
 
         private void evaluate(int e, double flow) {
             if (steepReverse && oneWay[e] && flow < 0) {
-                laws[e].at(0, drop);
+                law(e, 0);
                 drop.loss += REVERSE_SLOPE * flow;
                 drop.slope = REVERSE_SLOPE;
             } else {
-                laws[e].at(flow, drop);
+                law(e, flow);
+            }
+        }
+
+        private void law(int e, double flow) {
+            laws[e].at(flow, drop);
+            if (extra != null) {
+                drop.loss += extra[e] + extraSlope[e] * flow;
+                drop.slope += extraSlope[e];
             }
         }
 

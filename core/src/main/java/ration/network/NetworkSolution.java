@@ -26,7 +26,9 @@ public final class NetworkSolution {
         /** Passes one way only and is held shut by the pressures. */
         HELD_SHUT,
         /** Shut by its setting. */
-        SHUT
+        SHUT,
+        /** A regulator between shut and open to the stop: its setting is held. */
+        REGULATING
     }
 
     /** Evidence: Newton steps, worst mass imbalance in m3/s, worst pressure error in Pa, and where. */
@@ -55,12 +57,51 @@ public final class NetworkSolution {
     }
 
     NetworkSolution(Status status, String reason, Evidence evidence, Network network, Figures figures) {
+        this(status, reason, evidence, network.linkIndex(), network.nodeIndex(), figures);
+    }
+
+    private NetworkSolution(Status status, String reason, Evidence evidence, Map<String, Integer> links,
+            Map<String, Integer> nodes, Figures figures) {
         this.status = status;
         this.reason = reason;
         this.evidence = evidence;
-        this.links = network.linkIndex();
-        this.nodes = network.nodeIndex();
+        this.links = links;
+        this.nodes = nodes;
         this.figures = figures;
+    }
+
+    double flow(int link) {
+        return figures.flows[link];
+    }
+
+    double gauge(int node) {
+        return figures.gauge[node];
+    }
+
+    boolean cutOff(int node) {
+        return figures.cutOff[node];
+    }
+
+    double piezometric(int node) {
+        return figures.piezometric[node];
+    }
+
+    /** The same answer, with what each regulator does and all steps counted. */
+    NetworkSolution withRegulators(double[] extra, int steps) {
+        LinkState[] states = figures.states.clone();
+        for (int e = 0; e < states.length; e++) {
+            if (states[e] == LinkState.OPEN && extra[e] > 0) {
+                states[e] = LinkState.REGULATING;
+            }
+        }
+        Evidence all = new Evidence(steps, evidence.massResidual, evidence.pressureResidual, evidence.worst);
+        return new NetworkSolution(status, reason, all, links, nodes,
+                new Figures(figures.flows, states, figures.gauge, figures.piezometric, figures.cutOff));
+    }
+
+    /** The same network, not answered. */
+    NetworkSolution failed(String why) {
+        return new NetworkSolution(Status.ITERATION_LIMIT, why, evidence, links, nodes, Figures.NONE);
     }
 
     public Status status() {

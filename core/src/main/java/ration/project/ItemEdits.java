@@ -72,8 +72,7 @@ public final class ItemEdits {
             double inches = Unit.INCH.fromSi(run.lengthM(start, end));
             add("Give a length", run.withLength(Measured.of(Math.round(inches * 10) / 10.0, Unit.INCH, BY)));
         } else if (!run.points().isEmpty()) {
-            add("Length from points", new Item.Run(run.id(), run.name(), run.from(), run.to(), run.size(),
-                    Optional.empty(), run.points(), run.fittings()));
+            add("Length from points", run.withLength(Optional.empty()));
         }
     }
 

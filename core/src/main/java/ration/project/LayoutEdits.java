@@ -152,10 +152,11 @@ public final class LayoutEdits {
         Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
         Measured first = halfLength(length, unit);
         Item.Run before = new Item.Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
-                List.of(), run.fittings());
+                List.of(), run.fittings(), run.build().withEnd(ration.model.RunBuild.End.NONE));
         FuelSystem split = system.replace(before).plus(added);
         Item.Run after = new Item.Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
-                run.to(), run.size(), Optional.of(first), run.points(), List.of());
+                run.to(), run.size(), Optional.of(first), run.points(), List.of(),
+                run.build().withStart(ration.model.RunBuild.End.NONE));
         return Optional.of(new Outcome(split.plus(after), added.id()));
     }
 
@@ -202,7 +203,7 @@ public final class LayoutEdits {
             List<ration.model.Fitting> fittings = new ArrayList<>(a.fittings());
             fittings.addAll(b.fittings());
             Item.Run one = new Item.Run(a.id(), a.name(), a.from(), b.to(), a.size(), sum(system, a, b), points,
-                    fittings);
+                    fittings, a.build().withEnd(b.build().end()));
             return Optional.of(new Outcome(system.minus(id, b.id()).replace(one), one.id()));
         }
         String[] gone = new String[lines.size() + 1];
@@ -242,7 +243,7 @@ public final class LayoutEdits {
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);
         if (item.isPresent() && item.get() instanceof Item.Strainer s && !s.drain()) {
-            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), true)), picked));
+            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), s.fouled(), true)), picked));
         }
         return item.filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast).filter(t -> t.drain().isEmpty())
                 .map(t -> {

@@ -13,6 +13,8 @@ public enum Dimension {
     POWER("a power"),
     SPECIFIC_CONSUMPTION("a specific consumption"),
     SPEED("a speed"),
+    TORQUE("a torque"),
+    CURRENT("an electric current"),
     NUMBER("a number");
 
     private final String words;

@@ -40,6 +40,8 @@ public enum UnitSystem {
             case SPECIFIC_CONSUMPTION ->
                     this == US ? Unit.POUND_PER_HORSEPOWER_HOUR : Unit.GRAM_PER_KILOWATT_HOUR;
             case SPEED -> Unit.KNOT;
+            case TORQUE -> this == US ? Unit.POUND_INCH : Unit.NEWTON_METRE;
+            case CURRENT -> Unit.AMPERE;
             case NUMBER -> Unit.ONE;
         };
     }

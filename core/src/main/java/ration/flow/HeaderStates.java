@@ -1,0 +1,52 @@
+package ration.flow;
+
+import java.util.HashSet;
+import java.util.OptionalDouble;
+import java.util.Set;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+
+/**
+ * What is found out about headers while an answer is sought.
+ *
+ * @param falling ports at which fuel falls free or runs over a lip: the level stands under them
+ * @param dry     ids of headers that are drawn lower than they are filled, held at the lip of their outlet
+ */
+record HeaderStates(Set<String> falling, Set<String> dry) {
+
+    static final HeaderStates NONE = new HeaderStates(Set.of(), Set.of());
+    /** Pressure under ambient that tells a drawn-down level from rounding, Pa. */
+    private static final double UNDER = -0.5;
+
+    HeaderStates {
+        falling = Set.copyOf(falling);
+        dry = Set.copyOf(dry);
+    }
+
+    /** What an answer under these states tells beyond them; the same if it agrees with them. */
+    HeaderStates after(FlowAnswer answer, FuelSystem system) {
+        Set<String> falls = new HashSet<>(falling);
+        Set<String> empty = new HashSet<>(dry);
+        system.all(Item.Header.class).forEach(h -> {
+            OptionalDouble level = answer.pressure(new PortRef(h.id(), Item.OUT));
+            if (level.isEmpty()) {
+                return;
+            }
+            double bottom = level.getAsDouble();
+            for (String port : h.ports()) {
+                boolean out = port.equals(Item.OUT);
+                double there = answer.pressure(new PortRef(h.id(), port)).orElse(0);
+                boolean moves = answer.solution().flow(h.id() + "." + port) > FlowAnswer.NO_FLOW;
+                if (!out && moves && there < UNDER) {
+                    falls.add(h.id() + "." + port);
+                }
+            }
+            boolean supplies = answer.solution().flow(h.id() + "." + Item.OUT) > FlowAnswer.NO_FLOW;
+            if (supplies && bottom < UNDER) {
+                empty.add(h.id());
+            }
+        });
+        return new HeaderStates(falls, empty);
+    }
+}

@@ -1,0 +1,113 @@
+package ration.model;
+
+import java.util.Optional;
+
+/**
+ * How a run is made up and held, as the runs sheet records it. Everything may still be unknown.
+ *
+ * @param construction what it is made as
+ * @param supplied     length of the hose or tube at hand
+ * @param tightest     radius of its tightest bend
+ * @param spacing      longest stretch between supports
+ * @param torque       the flare nuts are done up to, as lb-in
+ * @param heat         distance to the nearest hot part
+ * @param chafe        clearance to what it could rub on
+ * @param marks        yes-or-no points
+ * @param start        its end where it leaves
+ * @param end          its end where it arrives
+ */
+public record RunBuild(Optional<Construction> construction, Optional<Measured> supplied, Optional<Measured> tightest,
+        Optional<Measured> spacing, Optional<Measured> torque, Optional<Measured> heat, Optional<Measured> chafe,
+        Marks marks, End start, End end) {
+
+    /** Nothing known yet. */
+    public static final RunBuild NONE = new RunBuild(Optional.empty(), Optional.empty(), Optional.empty(),
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), new Marks(false, false, false),
+            End.NONE, End.NONE);
+
+    /**
+     * Yes-or-no points.
+     *
+     * @param sleeved   in fire sleeve
+     * @param moving    its two ends move against each other
+     * @param temporary fitted for ground runs only
+     */
+    public record Marks(boolean sleeved, boolean moving, boolean temporary) {
+    }
+
+    /**
+     * One end of a run and what it meets.
+     *
+     * @param fitting on the run
+     * @param port    of the item it meets
+     * @param family  the construction the hose fitting is made for
+     * @param adapter between the two, in words; empty if none
+     * @param sealant on the joint, in words; empty if none
+     */
+    public record End(Optional<JointEnd> fitting, Optional<JointEnd> port, Optional<Construction> family,
+            String adapter, String sealant) {
+        public static final End NONE = new End(Optional.empty(), Optional.empty(), Optional.empty(), "", "");
+
+        public End {
+            adapter = adapter.strip();
+            sealant = sealant.strip();
+        }
+
+        public End withFitting(Optional<JointEnd> other) {
+            return new End(other, port, family, adapter, sealant);
+        }
+
+        public End withPort(Optional<JointEnd> other) {
+            return new End(fitting, other, family, adapter, sealant);
+        }
+
+        public End withFamily(Optional<Construction> other) {
+            return new End(fitting, port, other, adapter, sealant);
+        }
+
+        public End withAdapter(String other) {
+            return new End(fitting, port, family, other, sealant);
+        }
+
+        public End withSealant(String other) {
+            return new End(fitting, port, family, adapter, other);
+        }
+    }
+
+    /** The measured figures that may be given, by name. */
+    public enum Figure { SUPPLIED, TIGHTEST, SPACING, TORQUE, HEAT, CHAFE }
+
+    public Optional<Measured> figure(Figure which) {
+        return switch (which) {
+            case SUPPLIED -> supplied;
+            case TIGHTEST -> tightest;
+            case SPACING -> spacing;
+            case TORQUE -> torque;
+            case HEAT -> heat;
+            case CHAFE -> chafe;
+        };
+    }
+
+    public RunBuild with(Figure which, Optional<Measured> m) {
+        return new RunBuild(construction, which == Figure.SUPPLIED ? m : supplied,
+                which == Figure.TIGHTEST ? m : tightest, which == Figure.SPACING ? m : spacing,
+                which == Figure.TORQUE ? m : torque, which == Figure.HEAT ? m : heat,
+                which == Figure.CHAFE ? m : chafe, marks, start, end);
+    }
+
+    public RunBuild with(Optional<Construction> other) {
+        return new RunBuild(other, supplied, tightest, spacing, torque, heat, chafe, marks, start, end);
+    }
+
+    public RunBuild with(Marks other) {
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, other, start, end);
+    }
+
+    public RunBuild withStart(End other) {
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, other, end);
+    }
+
+    public RunBuild withEnd(End other) {
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, start, other);
+    }
+}
