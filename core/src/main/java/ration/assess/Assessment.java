@@ -14,6 +14,7 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.flow.FlowModel;
+import ration.flow.TankLevel;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
@@ -45,21 +46,43 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, List.of(), Optional.empty(),
-                    Checks.of(project, problems, List.of()));
+                    Checks.of(project, problems, List.of(), null));
         }
         FlowModel.Basis basis = basis(project);
-        List<CaseAnswer> cases = new ArrayList<>();
+        List<CaseAnswer> cases = conditions(project, basis).parallelStream()
+                .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
+        Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
+                .min(Comparator.comparingDouble(CaseAnswer::ratio));
+        return new Assessment(project, problems, cases, governing, Checks.of(project, problems, cases, basis));
+    }
+
+    /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
+    private static List<CaseAnswer.Setting> conditions(Project project, FlowModel.Basis basis) {
+        List<CaseAnswer.Setting> all = new ArrayList<>();
+        record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {
+        }
+        List<Level> levels = new ArrayList<>();
+        for (Attitude attitude : project.brief().envelope().flown()) {
+            for (Contents contents : Contents.values()) {
+                Condition c = new Condition(attitude, fill(project, contents), Map.of(), Set.of(), Set.of(),
+                        project.brief().fuelKelvin());
+                levels.add(new Level(c, contents, basis.levels(c)));
+            }
+        }
+        List<Boolean> states = project.system().hasFilter() ? List.of(false, true) : List.of(false);
+        List<PumpSet> pumpSets = PumpSet.of(project.system());
         for (Map<String, String> position : positions(project.system())) {
-            for (Attitude attitude : project.brief().envelope().flown()) {
-                for (Contents contents : Contents.values()) {
-                    Condition condition = new Condition(attitude, fill(project, contents), position, Set.of(),
-                            Set.of(), project.brief().fuelKelvin());
-                    cases.add(CaseAnswer.of(basis, project.brief(), condition, contents.label()));
+            for (PumpSet pumps : pumpSets) {
+                for (boolean fouled : states) {
+                    for (Level level : levels) {
+                        all.add(new CaseAnswer.Setting(level.condition().withPositions(position)
+                                .withStopped(pumps.stopped()).withFouled(fouled), level.contents().label(), pumps,
+                                level.levels()));
+                    }
                 }
             }
         }
-        Optional<CaseAnswer> governing = cases.stream().min(Comparator.comparingDouble(CaseAnswer::margin));
-        return new Assessment(project, problems, cases, governing, Checks.of(project, problems, cases));
+        return all;
     }
 
     private static FlowModel.Basis basis(Project project) {
@@ -70,7 +93,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     /** Answers any condition of this project; empty while a problem blocks. */
     public Optional<CaseAnswer> look(Condition condition) {
         return cases.isEmpty() ? Optional.empty()
-                : Optional.of(CaseAnswer.of(basis(project), project.brief(), condition, "Set"));
+                : Optional.of(new CaseAnswer(basis(project), project.brief(), condition, "Set"));
     }
 
     /** Whether anything can be computed. */
@@ -112,7 +135,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
                 .filter(i -> i instanceof Item.Selector s && s.position(name).isPresent())
                 .ifPresent(i -> positions.put(id, name)));
         return new Condition(before.attitude(), contents, positions, known(before.shutValves(), project),
-                known(before.stopped(), project), before.fuelKelvin());
+                known(before.stopped(), project), before.fuelKelvin(), before.engine());
     }
 
     private static Set<String> known(Set<String> ids, Project project) {

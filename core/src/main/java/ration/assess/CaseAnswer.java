@@ -1,5 +1,6 @@
 package ration.assess;
 
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import ration.check.Verdict;
@@ -8,34 +9,110 @@ import ration.condition.Contents;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowModel;
 import ration.flow.FlowQuestion;
+import ration.flow.TankLevel;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.network.NetworkSolution;
 import ration.project.Brief;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /**
- * One condition answered.
- *
- * @param condition what was asked
- * @param contents  how the tanks were filled in words: Full, Half, Low or Set
- * @param capacity  the flow with the inlet at its least pressure
- * @param openLine  the flow with the line off, as the ground test measures it
- * @param demand    the pressures when the engine takes its take-off demand
- * @param need      take-off demand, m3/s
- * @param factor    flow wanted over demand
+ * One condition answered: the flow with the inlet at its least pressure, the pressures when the engine takes its
+ * demand, and, worked out when first asked for, what an open line would pour. Immutable to its users.
  */
-public record CaseAnswer(Condition condition, String contents, FlowAnswer capacity, FlowAnswer openLine,
-        FlowAnswer demand, double need, double factor) {
+public final class CaseAnswer {
+
+    private final FlowModel.Basis basis;
+    private final Condition condition;
+    private final String contents;
+    private final PumpSet pumps;
+    private final FlowAnswer capacity;
+    private final FlowAnswer demand;
+    private final double need;
+    private final double factor;
+    private final boolean judged;
+    private volatile FlowAnswer openLine;
 
     /** Answers one condition of a system without blocking problems. */
-    static CaseAnswer of(FlowModel.Basis basis, Brief brief, Condition condition, String contents) {
-        var levels = basis.levels(condition);
-        return new CaseAnswer(condition, contents, basis.ask(condition, levels, new FlowQuestion.Capacity()),
-                basis.ask(condition, levels, new FlowQuestion.OpenLine()),
-                basis.ask(condition, levels, new FlowQuestion.Demand(brief.demand())), brief.demand(),
-                brief.delivery().factor());
+    CaseAnswer(FlowModel.Basis basis, Brief brief, Condition condition, String contents) {
+        this(basis, brief, new Setting(condition, contents, PumpSet.of(basis.system(), condition.stopped()),
+                basis.levels(condition)));
+    }
+
+    /** A condition with what is known of it beforehand. */
+    record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
+    }
+
+    /** Answers one condition whose levels and pump set are known. */
+    CaseAnswer(FlowModel.Basis basis, Brief brief, Setting setting) {
+        Condition condition = setting.condition();
+        Map<String, TankLevel> levels = setting.levels();
+        this.basis = basis;
+        this.condition = condition;
+        this.contents = setting.contents();
+        this.need = brief.demand() * condition.engine().power().demandShare();
+        this.pumps = setting.pumps();
+        this.capacity = basis.ask(condition, levels, new FlowQuestion.Capacity());
+        this.demand = basis.ask(condition, levels, new FlowQuestion.Demand(need));
+        this.factor = condition.engine().fouled() ? FOULED_FACTOR : brief.delivery().factor();
+        this.judged = brief.delivery() != Brief.Delivery.PUMP || pumps.running() > 0;
+    }
+
+    /** Flow wanted over demand with every filter fouled: the engine still runs. Common practice, no source. */
+    private static final double FOULED_FACTOR = 1.0;
+
+    public Condition condition() {
+        return condition;
+    }
+
+    /** How the tanks were filled in words: Full, Half, Low or Set. */
+    public String contents() {
+        return contents;
+    }
+
+    /** Which pumps ran. */
+    public PumpSet pumps() {
+        return pumps;
+    }
+
+    /** With the inlet held at its least pressure. */
+    public FlowAnswer capacity() {
+        return capacity;
+    }
+
+    /** With the line off, as the ground test measures it. */
+    public FlowAnswer openLine() {
+        if (openLine == null) {
+            openLine = basis.ask(condition, new FlowQuestion.OpenLine());
+        }
+        return openLine;
+    }
+
+    /** With the engine taking its demand at this power. */
+    public FlowAnswer demand() {
+        return demand;
+    }
+
+    /** With the engine taking this flow, m3/s. */
+    public FlowAnswer at(double flow) {
+        return basis.ask(condition, new FlowQuestion.Demand(flow));
+    }
+
+    /** Demand at this power, m3/s. */
+    public double need() {
+        return need;
+    }
+
+    /** Flow wanted over demand: the basis's with clean filters, 1 with fouled ones. */
+    public double factor() {
+        return factor;
+    }
+
+    /** Whether anything is asked of this case: a pump-fed engine is not expected to run with no pump. */
+    public boolean judged() {
+        return judged;
     }
 
     /** Capacity over take-off demand; 0 where nothing arrives. */
@@ -44,7 +121,13 @@ public record CaseAnswer(Condition condition, String contents, FlowAnswer capaci
     }
 
     public Verdict verdict() {
-        return capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
+        return !judged || !answered() ? Verdict.NOT_SHOWN
+                : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
+    }
+
+    /** Whether the solver came to an end: an answer, or the certainty that nothing arrives. */
+    public boolean answered() {
+        return capacity.usable() || capacity.solution().status() == NetworkSolution.Status.NO_SUPPLY;
     }
 
     /** Margin over what is needed, for the notch bar. */
@@ -65,6 +148,10 @@ public record CaseAnswer(Condition condition, String contents, FlowAnswer capaci
         if (!capacity.airDrawn().isEmpty()) {
             return "Air is drawn through " + capacity.airDrawn().stream().map(o -> outletName(system, o))
                     .collect(Collectors.joining(" and ")) + ", which stands clear of the fuel.";
+        }
+        if (!demand.dryHeaders().isEmpty()) {
+            return demand.dryHeaders().stream().map(h -> system.item(h).map(Item::name).orElse(h))
+                    .collect(Collectors.joining(" and ")) + " runs dry: less comes in than the engine takes.";
         }
         if (capacity.inletFlow() < FlowAnswer.NO_FLOW) {
             String dry = capacity.levels().values().stream().filter(l -> !l.uncovered().isEmpty())
@@ -90,6 +177,13 @@ public record CaseAnswer(Condition condition, String contents, FlowAnswer capaci
             }
         }
         words.append(", ").append(contentsWords(system, units));
+        if (!pumps.label().isEmpty() && basis.system().feedPumps().size() > 1 || pumps.running() == 0
+                && !pumps.label().isEmpty()) {
+            words.append(", ").append(pumps.label().toLowerCase(java.util.Locale.ROOT));
+        }
+        if (condition.engine().fouled()) {
+            words.append(", filters fouled");
+        }
         return words.toString();
     }
 

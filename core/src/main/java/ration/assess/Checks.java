@@ -11,6 +11,7 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
+import ration.flow.FlowModel;
 import ration.flow.PathStep;
 import ration.model.Firewall;
 import ration.model.FuelSystem;
@@ -28,16 +29,18 @@ final class Checks {
     private final Project project;
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
+    private final FlowModel.Basis basis;
     private final List<Finding> findings = new ArrayList<>();
 
-    private Checks(Project project, List<CaseAnswer> cases) {
+    private Checks(Project project, List<CaseAnswer> cases, FlowModel.Basis basis) {
         this.project = project;
         this.system = project.system();
         this.cases = cases;
+        this.basis = basis;
     }
 
-    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases) {
-        Checks checks = new Checks(project, cases);
+    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowModel.Basis basis) {
+        Checks checks = new Checks(project, cases, basis);
         problems.forEach(checks::layout);
         if (cases.isEmpty()) {
             checks.findings.add(new Finding("flow.margin", "Flow margin", "", Verdict.NOT_SHOWN,
@@ -46,10 +49,12 @@ final class Checks {
                     "See the points marked in the layout."));
         } else {
             checks.margins();
+            checks.unanswered();
             checks.overflow();
             checks.minimumPressureAtDemand();
             checks.transition();
             checks.shutOffPlace();
+            PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
         }
         checks.findings.sort(Comparator.comparing(Finding::verdict).reversed().thenComparingDouble(Finding::ratio));
         return List.copyOf(checks.findings);
@@ -64,10 +69,12 @@ final class Checks {
     private void margins() {
         Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
         for (CaseAnswer c : cases) {
-            worst.merge(c.condition().positions(), c, (a, b) -> a.margin() <= b.margin() ? a : b);
+            if (c.judged() && c.answered()) {
+                worst.merge(c.condition().positions(), c, (a, b) -> a.ratio() <= b.ratio() ? a : b);
+            }
         }
         for (CaseAnswer c : worst.values()) {
-            String position = String.join(", ", c.condition().positions().values());
+            String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
             String obstacle = c.obstacle(system);
             Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
                     + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
@@ -77,6 +84,18 @@ final class Checks {
                     detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
                     c.verdict() == Verdict.HOLDS ? "" : remedy(c)));
+        }
+    }
+
+    /** Cases the solver could not settle are said, and never count as good. */
+    private void unanswered() {
+        List<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.answered()).toList();
+        if (!open.isEmpty()) {
+            CaseAnswer c = open.get(0);
+            findings.add(new Finding("flow.unanswered", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
+                    u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
+                    + c.obstacle(system), PRACTICE,
+                    "Regulators or jet pumps work against each other: look at the parts named."));
         }
     }
 
@@ -118,7 +137,7 @@ final class Checks {
 
     /** Pressure at the inlet at take-off demand, in the case with the least. */
     private void minimumPressureAtDemand() {
-        system.inlet().ifPresent(inlet -> cases.stream()
+        system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                 .filter(c -> c.inletPressureAtDemand(system).isPresent())
                 .min(Comparator.comparingDouble(c -> c.inletPressureAtDemand(system).getAsDouble()))
                 .ifPresent(c -> {

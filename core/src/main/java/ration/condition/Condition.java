@@ -55,6 +55,10 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Map<Str
     public Condition withPosition(String selector, String position) {
         Map<String, String> changed = new HashMap<>(positions);
         changed.put(selector, position);
+        return withPositions(changed);
+    }
+
+    public Condition withPositions(Map<String, String> changed) {
         return new Condition(attitude, contents, changed, shutValves, stopped, fuelKelvin, engine);
     }
 

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
 import ration.geometry.ApparentGravity;
@@ -26,8 +28,8 @@ final class Arrangement {
     private static final double BAY = 226;
     /** Room an item and its name want across. */
     private static final double COLUMN = 84;
-    private static final double LEAST_COLUMN = 50;
-    private static final double LEAST_SHARE = 0.5;
+    private static final double LEAST_COLUMN = 58;
+    private static final double LEAST_SHARE = 0.45;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     /** Which side of a symbol a port is on. */
@@ -93,8 +95,12 @@ final class Arrangement {
                     points.add(new Point3(p.x(), sectionButtLine(tank), p.z()));
                 }
                 tank.vent().map(Place::point).ifPresent(points::add);
+                tank.returns().forEach(r -> points.add(r.place().point()));
             } else if (item instanceof Item.Fitted fitted) {
                 points.add(fitted.place().point());
+                if (fitted instanceof Item.Header header) {
+                    points.add(fitted.place().point().plus(new Point3(0, 0, header.height().si())));
+                }
             } else if (item instanceof Item.Run run) {
                 run.points().forEach(p -> points.add(p.point()));
             }
@@ -142,23 +148,73 @@ final class Arrangement {
 
     private void placeAcross() {
         Optional<Firewall> wall = system.firewall();
-        List<Item.Fitted> order = inOrder();
+        Set<String> back = returnItems();
+        List<Item.Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id())).toList();
         List<Item.Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
                 .filter(i -> !(i instanceof Item.EngineInlet)).toList();
         List<Item.Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
                 .filter(i -> !(i instanceof Item.EngineInlet)).toList();
         double right = view.width() - RULER;
-        firewallX = right - BAY - 88 * bay.size();
+        firewallX = right - BAY - 46 * bay.size();
         double engineX = right - 109;
         spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
         double last = firewallX - 84;
         double usual = RULER + Math.min(330, (firewallX - RULER) * 0.60);
         double first = Math.max(RULER + tankZone(), Math.min(usual, last - COLUMN * (cabin.size() - 1)));
-        crowded = cabin.size() > 1 && (last - first) / (cabin.size() - 1) < LEAST_COLUMN;
-        spread(cabin, Math.min(first, last - 30), last);
+        double start = Math.max(RULER + 90, Math.min(first, last - LEAST_COLUMN * Math.max(0.6, cabin.size() - 1.0)));
+        first = start;
+        spread(cabin, start, last);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
         firewallX = zoomX(firewallX);
         placeTanks(zoomX(first));
+        placeBack(back);
+    }
+
+    /** Items on return, overflow and vent lines: what fuel only passes on its way back to a tank. */
+    private Set<String> returnItems() {
+        Set<String> back = new LinkedHashSet<>();
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Item.Run run : system.runs()) {
+                Optional<Item> to = system.item(run.to().item());
+                boolean ends = to.isEmpty() || to.get() instanceof Item.Tank || to.get() instanceof Item.Selector
+                        || to.get() instanceof Item.Header || to.get() instanceof Item.EngineInlet;
+                if (goesBack(run, back) && !ends) {
+                    more |= back.add(run.to().item());
+                }
+            }
+        }
+        return back;
+    }
+
+    private boolean goesBack(Item.Run run, Set<String> back) {
+        Optional<Item> from = system.item(run.from().item());
+        String port = run.from().port();
+        return back.contains(run.from().item()) || from.isPresent() && (from.get() instanceof Item.EngineInlet
+                || from.get() instanceof Item.Header && port.equals(Item.Header.VENT)
+                || from.get() instanceof Item.Regulator r && r.style() == Item.Regulator.Style.BYPASS
+                || from.get() instanceof Item.Selector s && s.returns().contains(port));
+    }
+
+    /** Between the things they join, clear of other symbols. */
+    private void placeBack(Set<String> back) {
+        int n = 0;
+        for (String id : back) {
+            Item.Fitted item = (Item.Fitted) system.item(id).orElseThrow();
+            double x = firewallX - 40 - 70 * n++;
+            double y = y(item.place().point());
+            for (int tries = 0; tries < 12 && hits(x, y); tries++) {
+                x -= 22;
+            }
+            centres.put(id, x);
+        }
+    }
+
+    private boolean hits(double x, double y) {
+        return centres.entrySet().stream().anyMatch(e -> system.item(e.getKey())
+                .filter(i -> i instanceof Item.Fitted f && Math.abs(e.getValue() - x) < 46
+                        && Math.abs(y(f.place().point()) - y) < 44).isPresent());
     }
 
     /** Room that all tanks but the highest take side by side, at no zoom. */
@@ -166,11 +222,29 @@ final class Arrangement {
         List<Item.Tank> tanks = new ArrayList<>(system.tanks());
         tanks.sort(Comparator.comparingDouble((Item.Tank t) -> -outletHeightLevel(t)));
         double sum = 60;
-        for (Item.Tank tank : tanks.subList(Math.min(1, tanks.size()), tanks.size())) {
+        int over = !tanks.isEmpty() && beside(tanks.get(0)) ? 0 : 1;
+        for (Item.Tank tank : tanks.subList(Math.min(over, tanks.size()), tanks.size())) {
             double[] box = extent(tank, 0);
             sum += (box[1] - box[0]) / view.zoom() + 26;
         }
         return sum;
+    }
+
+    /** Whether a tank reaches down to the item it feeds in some attitude, so that it cannot stand over it. */
+    private boolean beside(Item.Tank tank) {
+        Optional<Item> fed = tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
+                .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
+                .findFirst().flatMap(system::item);
+        if (fed.isEmpty() || !(fed.get() instanceof Item.Fitted item)) {
+            return false;
+        }
+        List<Attitude> all = new ArrayList<>(subject.presets());
+        all.add(subject.condition().attitude());
+        return all.stream().anyMatch(a -> {
+            double itemTop = a.gravity().height(item.place().point()) * scale + 26;
+            return section(tank).stream().anyMatch(p -> a.gravity().height(new Point3(p.x(), sectionButtLine(tank),
+                    p.z())) * scale < itemTop);
+        });
     }
 
     private void spread(List<Item.Fitted> items, double from, double to) {
@@ -197,7 +271,9 @@ final class Arrangement {
             for (Item.Run run : system.runs()) {
                 Integer from = rank.get(run.from().item());
                 Integer to = rank.get(run.to().item());
-                if (from != null && to != null && to < from + 1) {
+                if (from != null && to != null && to < from + 1 && !goesBack(run, Set.of())
+                        && !(system.item(run.to().item()).orElse(null) instanceof Item.Selector s
+                        && run.to().port().equals(Item.Selector.RETURN))) {
                     rank.put(run.to().item(), from + 1);
                 }
             }
@@ -216,6 +292,10 @@ final class Arrangement {
             double over = fedItem(tank).map(centres::get).orElse(firstX);
             double x = over - 98 * view.zoom() * step;
             double[] box = extent(tank, x);
+            if (beside(tank) && box[1] > over - 34) {
+                x -= box[1] - (over - 34);
+                box = extent(tank, x);
+            }
             for (double[] other : taken) {
                 if (box[0] < other[1] + 16 && other[0] < box[1] + 16 && box[2] < other[3] + 10
                         && other[2] < box[3] + 10) {
@@ -224,6 +304,7 @@ final class Arrangement {
                 }
             }
             double spill = RULER + 14 - box[0];
+            crowded |= spill > 40;
             if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
                 x += spill;
                 box = extent(tank, x);
@@ -287,6 +368,11 @@ final class Arrangement {
         return firewallX;
     }
 
+    /** Whether there is too much in the picture to write everything beside it. */
+    boolean busy() {
+        return system.runs().size() > 7;
+    }
+
     boolean placed(String item) {
         return centres.containsKey(item);
     }
@@ -333,7 +419,21 @@ final class Arrangement {
     }
 
     Side side(PortRef port) {
-        if (system.item(port.item()).filter(Item.Tank.class::isInstance).isPresent()) {
+        Item item = system.item(port.item()).orElse(null);
+        if (item instanceof Item.Tank tank) {
+            return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
+        }
+        if (item instanceof Item.Header) {
+            return port.port().equals(Item.OUT) ? Side.BOTTOM : port.port().equals(Item.Header.VENT) ? Side.TOP
+                    : Side.LEFT;
+        }
+        if (item instanceof Item.EngineInlet && port.port().equals(Item.EngineInlet.RETURN)) {
+            return Side.TOP;
+        }
+        boolean lower = port.port().equals(Item.CheckBlock.SECOND) || port.port().equals(Item.JetPump.SUCTION)
+                || item instanceof Item.Selector s && s.duplex()
+                && (port.port().equals(Item.Selector.RETURN) || s.returns().contains(port.port()));
+        if (lower) {
             return Side.BOTTOM;
         }
         return sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
@@ -346,9 +446,19 @@ final class Arrangement {
             return Optional.empty();
         }
         if (item.get() instanceof Item.Tank tank) {
-            return tank.outlet(port.port()).map(o -> inTank(tank, o.place().point()));
+            return tank.placeOf(port.port()).map(p -> inTank(tank, p.point()));
         }
         Spot c = centre(item.get());
+        if (item.get() instanceof Item.Header header) {
+            double level = c.y() - header.rise(port.port()) * scale;
+            return Optional.of(new Spot(port.port().equals(Item.OUT) ? c.x()
+                    : port.port().equals(Item.Header.VENT) ? c.x() + 8 : c.x() - 17, level));
+        }
+        if (item.get() instanceof Item.Selector s && s.duplex() && side(port) == Side.BOTTOM
+                && !s.inlets().contains(port.port())) {
+            int at = s.returns().indexOf(port.port());
+            return Optional.of(new Spot(c.x() + (at < 0 ? 12 : 4 - 8.0 * (at + 1)), c.y() + (at < 0 ? 13.4 : 17)));
+        }
         double dx = Symbols.halfWidth(item.get());
         double dy = Symbols.halfHeight(item.get());
         return Optional.of(switch (side(port)) {

@@ -86,6 +86,10 @@ final class EngineBlock extends SchematicPart {
             }
             return;
         }
+        if (a.capacity().pumped() > 0) {
+            pumpSum(marks, a, available.getAsDouble(), leftAtInlet.getAsDouble(), left, y);
+            return;
+        }
         double[] values = {available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(),
             leftAtInlet.getAsDouble()};
         String[] words = {unit.symbol() + " of head at the tank", "lost on the way", "left at the inlet"};
@@ -98,6 +102,26 @@ final class EngineBlock extends SchematicPart {
                     Anchor.START));
         }
         marks.add(line(left, y + 22, column, y + 22, Pen.of(Ink.INK, 1)));
+    }
+
+    /** With pumps on the way: in pressures, four lines. */
+    private void pumpSum(List<Mark> marks, CaseAnswer a, double available, double leftAtInlet, double left, double y) {
+        double weight = a.capacity().weight();
+        double pumped = a.capacity().pumped();
+        double[] values = {available * weight, pumped, (available - leftAtInlet) * weight + pumped,
+            leftAtInlet * weight};
+        String unit = units.unit(Dimension.PRESSURE).symbol();
+        String[] words = {unit + " from the tank's height", "from pumps", "lost on the way", "left at the inlet"};
+        double column = left + 38;
+        for (int i = 0; i < 4; i++) {
+            boolean sum = i == 3;
+            double line = y - 2 + 15 * i + (sum ? 3 : 0);
+            marks.add(new Label(column, line, units.figure(values[i], Dimension.PRESSURE), 12, sum, Ink.INK,
+                    Anchor.END));
+            marks.add(new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT,
+                    Anchor.START));
+        }
+        marks.add(line(left, y + 33, column, y + 33, Pen.of(Ink.INK, 1)));
     }
 
     /** An empty sheet says what to do first. */

@@ -27,6 +27,34 @@ final class HeadLine extends SchematicPart {
             return;
         }
         List<Mark> marks = new ArrayList<>();
+        for (List<Spot> part : inside(spots)) {
+            part(marks, part);
+        }
+        piece("", Kind.HEAD_LINE, "Head left along the path", marks);
+    }
+
+    /** The stretches that stand on the picture: what pumps add may lie far over it. */
+    private List<List<Spot>> inside(List<Spot> spots) {
+        List<List<Spot>> parts = new ArrayList<>();
+        List<Spot> part = new ArrayList<>();
+        for (Spot s : spots) {
+            if (onPicture(s.y())) {
+                part.add(s);
+            } else if (!part.isEmpty()) {
+                parts.add(part);
+                part = new ArrayList<>();
+            }
+        }
+        parts.add(part);
+        parts.removeIf(p -> p.size() < 2);
+        return parts;
+    }
+
+    private boolean onPicture(double y) {
+        return y > 6 && y < view.height() - 6;
+    }
+
+    private static void part(List<Mark> marks, List<Spot> spots) {
         for (int i = 1; i < spots.size(); i++) {
             if (Math.abs(spots.get(i).x() - spots.get(i - 1).x()) > 2) {
                 marks.add(new Path(List.of(spots.get(i - 1), spots.get(i)), false, Ink.NONE, Pen.of(Ink.GROUND, 5), 0));
@@ -36,12 +64,11 @@ final class HeadLine extends SchematicPart {
         for (int i = 1; i < spots.size(); i++) {
             marks.add(new Disc(spots.get(i), 2.6, Ink.GROUND, Pen.of(Ink.INK, 1.4)));
         }
-        piece("", Kind.HEAD_LINE, "Head left along the path", marks);
     }
 
     /** Heights of the head line after items, the steps a builder can change. */
     void headFigures() {
-        if (!view.layers().headLine() || flow.isEmpty()) {
+        if (!view.layers().headLine() || flow.isEmpty() || place.busy()) {
             return;
         }
         for (PathStep step : flow.get().path()) {
@@ -50,6 +77,9 @@ final class HeadLine extends SchematicPart {
                     && fitted.ports().contains(Item.OUT)) {
                 place.port(new PortRef(fitted.id(), Item.OUT)).ifPresent(port -> {
                     double y = headY(step.headOut());
+                    if (!onPicture(y)) {
+                        return;
+                    }
                     put("", new TextBlock().line(TextBlock.body(units.text(step.headOut() - place.referenceHeight(),
                             Dimension.LENGTH))), List.of(new Candidate(port.x() + 6, y - 20, Anchor.START),
                             new Candidate(port.x() + 8, y - 26, Anchor.START),
@@ -66,7 +96,7 @@ final class HeadLine extends SchematicPart {
                 longest = i;
             }
         }
-        if (spots.size() > 2) {
+        if (spots.size() > 2 && flow.get().pumped() == 0) {
             Spot a = spots.get(longest - 1);
             Spot b = spots.get(longest);
             double x = (a.x() + b.x()) / 2;

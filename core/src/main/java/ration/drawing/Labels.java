@@ -91,7 +91,7 @@ final class Labels extends SchematicPart {
         double half = Symbols.halfWidth(item);
         TextBlock block = new TextBlock().line(TextBlock.name(item.name()));
         String state = state(item);
-        if (!state.isEmpty()) {
+        if (!state.isEmpty() && (!place.busy() || !state.equals("on") && !state.equals("open"))) {
             block.line(TextBlock.soft(state));
         }
         double below = c.y() + Symbols.depth(item) + 5;
@@ -108,7 +108,8 @@ final class Labels extends SchematicPart {
         candidates.add(new Candidate(c.x() - half - 8, c.y() + 10, Anchor.END));
         put(item.id(), block, candidates);
         if (!item.id().equals(subject.picked()) && item.ports().contains(Item.OUT)
-                && !(item instanceof Item.Strainer) && !(item instanceof Item.Tee)) {
+                && !(item instanceof Item.Strainer) && !(item instanceof Item.Tee)
+                && (!place.busy() || item instanceof Item.Pump)) {
             flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT))).filter(OptionalDouble::isPresent)
                     .ifPresent(p -> pill(item.id(), p.getAsDouble(), List.of(
                             new Spot(c.x(), below + block.height() + 10),
@@ -136,14 +137,16 @@ final class Labels extends SchematicPart {
         }
         double length = run.length().map(l -> l.si()).orElseGet(() -> run.lengthM(
                 system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow()));
-        TextBlock block = new TextBlock().line(TextBlock.bold(run.name() + "  "),
-                TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
+        TextBlock block = place.busy() ? new TextBlock().line(TextBlock.bold(run.name()))
+                : new TextBlock().line(TextBlock.bold(run.name() + "  "), TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
                         .replace(".0 ", " ")));
         double through = flow.map(f -> f.flow(run.id())).orElse(0.0);
         boolean end = system.item(run.from().item()).filter(Item.Tank.class::isInstance).isPresent()
                 || system.item(run.to().item()).filter(Item.EngineInlet.class::isInstance).isPresent();
         if (Math.abs(through) <= FlowAnswer.NO_FLOW) {
-            block.line(TextBlock.soft("no flow"));
+            if (!place.busy()) {
+                block.line(TextBlock.soft("no flow"));
+            }
         } else if (end) {
             block.line(TextBlock.flow(units.text(Math.abs(through), Dimension.FLOW)));
         }

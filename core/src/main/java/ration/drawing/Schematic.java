@@ -62,9 +62,18 @@ public final class Schematic {
         return new Picture(48, 48, List.of(new Piece(item.id(), Kind.SYMBOL, item.kind(), marks)));
     }
 
+    /** True in height, with its level where the answer tells it. */
+    private static List<Mark> header(SchematicPart sheet, Item.Header header, Spot c) {
+        double wet = sheet.flow.map(f -> f.pressure(new PortRef(header.id(), Item.OUT)))
+                .filter(OptionalDouble::isPresent).map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
+                .orElse(0.0);
+        return Symbols.header(c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale());
+    }
+
     private static void symbol(SchematicPart sheet, Item.Fitted item) {
         Spot c = sheet.place.centre(item);
-        List<Mark> marks = new ArrayList<>(Symbols.of(item, c, sheet.subject.condition(), sheet.place));
+        List<Mark> marks = new ArrayList<>(item instanceof Item.Header header ? header(sheet, header, c)
+                : Symbols.of(item, c, sheet.subject.condition(), sheet.place));
         String words = item.name() + ", " + item.kind();
         if (item instanceof Item.Selector) {
             words += ", on " + sheet.position(item);

@@ -34,6 +34,9 @@ final class Symbols {
         if (item instanceof Item.Pump) {
             return 15;
         }
+        if (item instanceof Item.Header || item instanceof Item.Filter || item instanceof Item.CheckBlock) {
+            return 17;
+        }
         return item instanceof Item.Tee ? 4 : 12;
     }
 
@@ -42,7 +45,8 @@ final class Symbols {
             return 8;
         }
         return item instanceof Item.EngineInlet ? 20 : item instanceof Item.CheckValve || item instanceof Item.Orifice
-                ? 9 : halfWidth(item);
+                || item instanceof Item.QuickDisconnect || item instanceof Item.Filter ? 9
+                : item instanceof Item.Header ? 2 : item instanceof Item.CheckBlock ? 15 : halfWidth(item);
     }
 
     /** How far below its centre a symbol reaches. */
@@ -78,7 +82,74 @@ final class Symbols {
         if (item instanceof Item.Tee) {
             return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
         }
-        return item instanceof Item.EngineInlet ? carburettor(c) : List.of();
+        if (item instanceof Item.EngineInlet inlet) {
+            return inlet.style() == Item.EngineInlet.Style.FLOAT ? carburettor(c) : injection(c);
+        }
+        return lineItem(item, c);
+    }
+
+    private static List<Mark> lineItem(Item item, Spot c) {
+        double x = c.x();
+        double y = c.y();
+        Mark box = new Box(x - 12, y - 12, 24, 24, 4, Ink.PANEL, OUTLINE);
+        if (item instanceof Item.Filter) {
+            return List.of(new Box(x - 17, y - 9, 34, 18, 9, Ink.PANEL, OUTLINE), new Path(List.of(new Spot(x, y - 8),
+                    new Spot(x, y + 8)), false, Ink.NONE, Pen.of(Ink.INK, 1.6, 2.0, 2.0), 0));
+        }
+        if (item instanceof Item.CheckBlock) {
+            return List.of(new Box(x - 17, y - 15, 34, 30, 4, Ink.PANEL, OUTLINE),
+                    line(x - 6, y - 12, x - 6, y - 2, 1.6), new Disc(new Spot(x, y - 7), 4, Ink.INK, NO_PEN),
+                    line(x - 6, y + 2, x - 6, y + 12, 1.6), new Disc(new Spot(x, y + 7), 4, Ink.INK, NO_PEN));
+        }
+        if (item instanceof Item.FlowSender) {
+            return List.of(box, new Path(List.of(new Spot(x - 7, y + 3), new Spot(x - 6, y - 3), new Spot(x, y - 6),
+                    new Spot(x + 6, y - 3), new Spot(x + 7, y + 3)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 3),
+                    line(x, y + 3, x + 4, y - 3, 1.8));
+        }
+        if (item instanceof Item.QuickDisconnect) {
+            return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
+                    new Box(x + 1, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE));
+        }
+        if (item instanceof Item.Regulator) {
+            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE), line(x - 7, y + 4, x + 7, y + 4, 1.6),
+                    new Path(List.of(new Spot(x, y - 20), new Spot(x, y - 10), new Spot(x - 4, y - 7),
+                            new Spot(x + 4, y - 4), new Spot(x - 4, y - 1), new Spot(x, y + 2)), false, Ink.NONE,
+                            Pen.of(Ink.INK, 1.6), 0));
+        }
+        if (item instanceof Item.JetPump) {
+            return List.of(box, new Path(List.of(new Spot(x - 9, y - 5), new Spot(x, y - 2), new Spot(x, y + 2),
+                    new Spot(x - 9, y + 5)), true, Ink.INK, NO_PEN, 0), new Path(List.of(new Spot(x + 1, y - 4),
+                    new Spot(x + 10, y - 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0), new Path(List.of(
+                    new Spot(x + 1, y + 4), new Spot(x + 10, y + 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
+        }
+        return item instanceof Item.Header ? header(c, 26, 26) : List.of();
+    }
+
+    /** A header standing on its outlet, filled to a height. */
+    static List<Mark> header(Spot outlet, double height, double filled) {
+        double x = outlet.x();
+        double y = outlet.y();
+        double wet = Math.max(0, Math.min(height, filled));
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Box(x - 17, y - height, 34, height, 6, Ink.PANEL, NO_PEN));
+        if (wet > 1) {
+            marks.add(new Box(x - 16, y - wet, 32, wet, 5, Ink.FUEL_TINT, NO_PEN));
+            marks.add(line(x - 16, y - wet, x + 16, y - wet, 1.8, Ink.FUEL));
+        }
+        marks.add(new Box(x - 17, y - height, 34, height, 6, Ink.NONE, OUTLINE));
+        return marks;
+    }
+
+    private static List<Mark> injection(Spot c) {
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Box(c.x() - 31, c.y() - 20, 62, 40, 4, Ink.PANEL, OUTLINE));
+        for (int i = -1; i <= 1; i++) {
+            double y = c.y() + 10 * i;
+            marks.add(line(c.x() - 18, y, c.x() + 12, y, 1.8, Ink.FUEL));
+            marks.add(new Path(List.of(new Spot(c.x() + 11, y - 4), new Spot(c.x() + 19, y), new Spot(c.x() + 11, y + 4)),
+                    true, Ink.FUEL, NO_PEN, 0));
+        }
+        return marks;
     }
 
     /** Without a condition: as it looks at rest. */
@@ -91,6 +162,8 @@ final class Symbols {
         Condition rest = new Condition(new ration.condition.Attitude("Level", 0, 0), java.util.Map.of(),
                 java.util.Map.of(), Set.of(), Set.of(), 288.15);
         return item instanceof Item.Strainer s ? strainer(new Item.Strainer(s.tag(), s.loss(), false), centre)
+                : item instanceof Item.Header ? header(new Spot(c.x(), c.y() + 14), 28, 20)
+                : item instanceof Item.EngineInlet e && e.style() != Item.EngineInlet.Style.FLOAT ? injection(c)
                 : item instanceof Item.EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
                         new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL,
                                 Pen.of(Ink.INK, 1.6)))
@@ -110,7 +183,7 @@ final class Symbols {
             Spot at = arrangement.port(new PortRef(selector.id(), port)).orElse(c);
             if (open.contains(port)) {
                 marks.add(new Path(List.of(toward(c, at, 17), c), false, Ink.NONE, Pen.of(Ink.FUEL, 6), 0));
-                beak = port.equals(Item.OUT) ? beak : toward(c, at, 12);
+                beak = port.equals(Item.OUT) || !selector.inlets().contains(port) ? beak : toward(c, at, 12);
             } else {
                 boolean sideways = Math.abs(at.x() - c.x()) > 1;
                 Spot m = toward(c, at, 15.5);

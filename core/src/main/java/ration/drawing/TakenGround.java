@@ -20,6 +20,9 @@ final class TakenGround extends SchematicPart {
             Spot c = place.centre(item);
             ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,
                     c.x() + Symbols.halfWidth(item) + 2, c.y() + Symbols.depth(item) + 2);
+            if (item instanceof Item.Header header) {
+                ground.take(c.x() - 19, c.y() - header.height().si() * place.scale() - 2, c.x() + 19, c.y() + 2);
+            }
             if (item instanceof Item.EngineInlet) {
                 ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
                 ground.take(c.x() - 22, c.y() + 42, c.x() + 112, c.y() + 62);

@@ -69,6 +69,23 @@ public final class ProjectFile {
         }
     }
 
+    /** Every demo that ships with the program, by its file name without ending; the first is the usual one. */
+    public static List<String> demos() {
+        return List.of(DEMO, "tansy-l3", "brindle-a2");
+    }
+
+    /** The demo somebody means by a name or the beginning of one, in any case: tansy, Tansy L3, tansy-l3. */
+    public static Project demoNamed(String written) throws ProjectFileException {
+        String wanted = written.strip().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        for (String name : demos()) {
+            if (!wanted.isEmpty() && name.startsWith(wanted)) {
+                return demo(name);
+            }
+        }
+        throw new ProjectFileException("There is no demo called " + written.strip() + ". There are: "
+                + String.join(", ", demos()) + ".");
+    }
+
     /** A demo that ships with the program, by its file name without ending. */
     public static Project demo(String name) throws ProjectFileException {
         try (InputStream in = ProjectFile.class.getResourceAsStream("/demos/" + name + ENDING)) {

@@ -136,8 +136,8 @@ final class ProjectReader {
             case "quick-disconnect" -> new Item.QuickDisconnect(tag(in), rated(in.object("loss")));
             case "bypass-regulator" -> regulator(in, Item.Regulator.Style.BYPASS);
             case "in-line-regulator" -> regulator(in, Item.Regulator.Style.IN_LINE);
-            case "jet-pump" -> new Item.JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.number("flowRatio", 2),
-                    in.number("headRatio", 0.2));
+            case "jet-pump" -> new Item.JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
+                    in.measured("headRatio", Unit.ONE));
             case "header-tank" -> new Item.Header(tag(in), in.measured("capacity", Unit.GALLON),
                     in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), inlets(in, "inlets"));
             case "check-valve" -> new Item.CheckValve(tag(in), in.measured("cracking", Unit.PSI),

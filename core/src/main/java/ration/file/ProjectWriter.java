@@ -171,8 +171,8 @@ final class ProjectWriter {
             rated(out, path, "loss", regulator.loss());
         } else if (item instanceof Item.JetPump jet) {
             measured(out, path, "nozzle", jet.nozzle());
-            out.put("flowRatio", jet.flowRatio());
-            out.put("headRatio", jet.headRatio());
+            measured(out, path, "flowRatio", jet.flowRatio());
+            measured(out, path, "headRatio", jet.headRatio());
         } else if (item instanceof Item.Header header) {
             measured(out, path, "capacity", header.capacity());
             measured(out, path, "height", header.height());

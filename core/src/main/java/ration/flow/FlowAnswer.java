@@ -150,7 +150,7 @@ public final class FlowAnswer {
         Map<String, double[]> steps = new LinkedHashMap<>();
         String node = model.inletNode().get();
         Set<String> seen = new HashSet<>();
-        while (seen.add(node)) {
+        while (seen.add(node) && !model.surface(node)) {
             Wire feeding = null;
             double most = NO_FLOW;
             for (Wire w : model.wires()) {
@@ -175,6 +175,11 @@ public final class FlowAnswer {
         steps.forEach((item, h) -> path.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
         Collections.reverse(path);
         return path;
+    }
+
+    /** What pumps on the path add, Pa. */
+    public double pumped() {
+        return path().stream().mapToDouble(s -> Math.max(0, -s.loss())).sum();
     }
 
     /** Head from the surface that feeds to the engine inlet, m; empty if nothing flows. */

@@ -35,6 +35,8 @@ public final class FlowModel {
     /** Node behind the engine inlet: the vented float bowl, or the open end of the line. */
     static final String BOWL = "~bowl";
 
+    private static final String SURFACE = "~surface";
+
     /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
     private static final double TEE_THROUGH = 0.9;
     private static final double TEE_BRANCH = 2.0;
@@ -82,6 +84,10 @@ public final class FlowModel {
                 }
                 headers = next;
                 answer = ask(condition, levels, question, headers);
+                if (!answer.usable()) {
+                    headers = headers.drained(system);
+                    answer = ask(condition, levels, question, headers);
+                }
             }
             return answer;
         }
@@ -313,7 +319,7 @@ public final class FlowModel {
         wire(nozzle, jet.id(), nozzle, out, new Element.Check(0, resistance(new Element.Orifice(jet.nozzle().si(),
                 Item.JetPump.NOZZLE_DISCHARGE))));
         wire(port(jet, Item.JetPump.SUCTION), jet.id(), port(jet, Item.JetPump.SUCTION), out,
-                new Element.Jet(nozzle, jet.flowRatio(), jet.headRatio()));
+                new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si()));
     }
 
     private Element.Resistance resistance(Element.Orifice o) {
@@ -323,7 +329,7 @@ public final class FlowModel {
 
     private void addTank(Item.Tank tank) {
         TankLevel level = levels.get(tank.id());
-        String surface = tank.id() + "~surface";
+        String surface = tank.id() + SURFACE;
         node(surface, level.surface(), new Boundary.Pressure(0));
         for (Item.Outlet outlet : tank.outlets()) {
             String port = tank.id() + "." + outlet.name();
@@ -427,6 +433,11 @@ public final class FlowModel {
 
     double nodeHeight(String node) {
         return nodes.get(node).height();
+    }
+
+    /** Whether a node is the surface of a tank: where a path begins. */
+    boolean surface(String node) {
+        return node.endsWith(SURFACE);
     }
 
     double demandAsked() {

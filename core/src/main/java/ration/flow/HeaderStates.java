@@ -24,6 +24,14 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
         dry = Set.copyOf(dry);
     }
 
+    /** The headers into which fuel falls free held at their lips: nothing else can give what is asked of them. */
+    HeaderStates drained(FuelSystem system) {
+        Set<String> empty = new HashSet<>(dry);
+        system.all(Item.Header.class).filter(h -> h.inlets().stream().anyMatch(i -> falling.contains(h.id() + "." + i)))
+                .forEach(h -> empty.add(h.id()));
+        return new HeaderStates(falling, empty);
+    }
+
     /** What an answer under these states tells beyond them; the same if it agrees with them. */
     HeaderStates after(FlowAnswer answer, FuelSystem system) {
         Set<String> falls = new HashSet<>(falling);
@@ -47,6 +55,7 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
                 empty.add(h.id());
             }
         });
-        return new HeaderStates(falls, empty);
+        // a level drawn down by a siphon that does not exist says nothing yet: break it first
+        return falls.equals(falling) ? new HeaderStates(falls, empty) : new HeaderStates(falls, dry);
     }
 }

@@ -14,14 +14,46 @@ import ration.geometry.Point3;
  * Everything laid out. Immutable; every change gives a new system. Ids may still collide or point nowhere in a damaged
  * system: {@link Validation} says so, nothing here throws for it.
  */
-public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
+public final class FuelSystem {
 
-    public FuelSystem {
-        items = List.copyOf(items);
+    private final List<Item> items;
+    private final Optional<Firewall> firewall;
+    private final Map<String, Item> byId = new java.util.HashMap<>();
+    private final List<Item.Run> runs;
+
+    public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
+        this.items = List.copyOf(items);
+        this.firewall = firewall;
+        this.items.forEach(i -> byId.putIfAbsent(i.id(), i));
+        this.runs = all(Item.Run.class).toList();
     }
 
+    public List<Item> items() {
+        return items;
+    }
+
+    public Optional<Firewall> firewall() {
+        return firewall;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof FuelSystem s && items.equals(s.items) && firewall.equals(s.firewall);
+    }
+
+    @Override
+    public int hashCode() {
+        return java.util.Objects.hash(items, firewall);
+    }
+
+    @Override
+    public String toString() {
+        return "FuelSystem" + items + firewall;
+    }
+
+    /** The item with this id; the first, should a damaged system have two. */
     public Optional<Item> item(String id) {
-        return items.stream().filter(i -> i.id().equals(id)).findFirst();
+        return Optional.ofNullable(byId.get(id));
     }
 
     public <T extends Item> Stream<T> all(Class<T> kind) {
@@ -29,7 +61,7 @@ public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
     }
 
     public List<Item.Run> runs() {
-        return all(Item.Run.class).toList();
+        return runs;
     }
 
     public List<Item.Tank> tanks() {
@@ -77,7 +109,7 @@ public record FuelSystem(List<Item> items, Optional<Firewall> firewall) {
 
     /** The run at a port, if one is joined to it. */
     public Optional<Item.Run> runAt(PortRef port) {
-        return runs().stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
+        return runs.stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
     }
 
     /** Where a port is, in aircraft axes; empty if there is no such port. */

@@ -383,7 +383,7 @@ public sealed interface Item {
      * @param flowRatio most suction flow over nozzle flow
      * @param headRatio most lift over nozzle pressure drop
      */
-    record JetPump(Tag tag, Measured nozzle, double flowRatio, double headRatio) implements Fitted {
+    record JetPump(Tag tag, Measured nozzle, Measured flowRatio, Measured headRatio) implements Fitted {
         /** Where fuel is drawn in. */
         public static final String SUCTION = "suction";
         /** Discharge coefficient of a rounded nozzle; textbook, from memory. */

@@ -83,7 +83,8 @@ public final class Validation {
             pressure(regulator.id(), "Setting", regulator.setting());
         } else if (item instanceof Item.JetPump jet) {
             bore(jet.id(), "Nozzle", jet.nozzle());
-            if (!(jet.flowRatio() > 0 && jet.flowRatio() <= 20 && jet.headRatio() > 0 && jet.headRatio() <= 2)) {
+            if (!(jet.flowRatio().si() > 0 && jet.flowRatio().si() <= 20 && jet.headRatio().si() > 0
+                    && jet.headRatio().si() <= 2)) {
                 block(jet.id(), "Ratios", "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its"
                         + " drop.", "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
             }

@@ -92,6 +92,75 @@ interface Equations {
         }
     }
 
+    /**
+     * Which equation the balance at each node goes into, and which unknown its pressure is; -1 for none.
+     *
+     * @param row     by node
+     * @param unknown by node
+     * @param from    by link
+     * @param to      by link
+     */
+    record Ends(int[] row, int[] unknown, int[] from, int[] to) {
+    }
+
+    /** For systems in which some balances are handed on, so that the equations are not symmetric. */
+    final class General implements Equations {
+
+        private final int n;
+        private final Ends ends;
+        private final DMatrixRMaj matrix;
+        private final DMatrixRMaj rightSide;
+        private final DMatrixRMaj result;
+        private final LinearSolverDense<DMatrixRMaj> solver;
+
+        General(int n, Ends ends) {
+            this.n = n;
+            this.ends = ends;
+            matrix = new DMatrixRMaj(n, n);
+            rightSide = new DMatrixRMaj(n, 1);
+            result = new DMatrixRMaj(n, 1);
+            solver = LinearSolverFactory_DDRM.lu(n);
+        }
+
+        @Override
+        public void clear() {
+            Arrays.fill(matrix.data, 0);
+        }
+
+        @Override
+        public void add(int link, double g) {
+            int a = ends.from[link];
+            int b = ends.to[link];
+            leaves(ends.row[a], ends.unknown[a], ends.unknown[b], g);
+            leaves(ends.row[b], ends.unknown[b], ends.unknown[a], g);
+        }
+
+        private void leaves(int row, int here, int there, double g) {
+            if (row >= 0 && here >= 0) {
+                matrix.data[row * n + here] += g;
+            }
+            if (row >= 0 && there >= 0) {
+                matrix.data[row * n + there] -= g;
+            }
+        }
+
+        @Override
+        public boolean solve(double[] right, double[] solved) {
+            System.arraycopy(right, 0, rightSide.data, 0, n);
+            if (!solver.setA(matrix)) {
+                return false;
+            }
+            solver.solve(rightSide, result);
+            for (int i = 0; i < n; i++) {
+                if (!Double.isFinite(result.data[i])) {
+                    return false;
+                }
+            }
+            System.arraycopy(result.data, 0, solved, 0, n);
+            return true;
+        }
+    }
+
     /** For hundreds and thousands of pipes: fill-reducing order found once, structure kept from step to step. */
     final class Sparse implements Equations {
 

@@ -2,10 +2,14 @@ package ration.network;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.List;
 import java.util.Map;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.dense.row.CommonOps_DDRM;
 import ration.network.NetworkProblem.Boundary;
 import ration.network.NetworkProblem.Link;
 import ration.network.NetworkProblem.Node;
@@ -24,6 +28,8 @@ public final class Network {
      * steeper than a fine line, and not so steep that the equations lose digits.
      */
     private static final double REVERSE_SLOPE = 1e11;
+    /** The steepest such branch, for networks whose valves do not settle. */
+    private static final double STEEPEST = 1e14;
     /** A held-shut valve opens when pressed by this much more than it needs, Pa. */
     private static final double OPENING_SLACK = 1e-4;
     /** An open valve shuts when its flow is this far reversed, m3/s. */
@@ -46,6 +52,12 @@ public final class Network {
     private final double[] firstFlow;
     private final boolean anyOneWay;
     private final boolean adjusted;
+    /** For regulators: the node held, the node at the other end, and the piezometric pressure held; else -1. */
+    private final int[] heldNode;
+    private final int[] otherNode;
+    private final double[] setting;
+    /** For jets: the link of the driving nozzle; else -1. */
+    private final int[] nozzle;
     private final Map<String, Integer> nodeIndex;
     private final Map<String, Integer> linkIndex;
     /** Equations of the network with its set valves shut, kept from solve to solve: finding their order is dear. */
@@ -95,6 +107,21 @@ public final class Network {
         anyOneWay = any;
         adjusted = links.stream().map(Link::element)
                 .anyMatch(x -> x instanceof Element.Regulator || x instanceof Element.Jet);
+        heldNode = new int[linkCount];
+        otherNode = new int[linkCount];
+        setting = new double[linkCount];
+        nozzle = new int[linkCount];
+        for (int e = 0; e < linkCount; e++) {
+            Element element = links.get(e).element();
+            heldNode[e] = -1;
+            nozzle[e] = element instanceof Element.Jet jet ? linkIndex.getOrDefault(jet.nozzle(), -1) : -1;
+            if (element instanceof Element.Regulator r) {
+                boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
+                heldNode[e] = upstream ? from[e] : to[e];
+                otherNode[e] = upstream ? to[e] : from[e];
+                setting[e] = r.gauge() + hydrostatic[heldNode[e]];
+            }
+        }
     }
 
     public static Network of(NetworkProblem problem) {
@@ -115,7 +142,9 @@ public final class Network {
 
     /** Solves; a failure is an answer with its reason, never an exception. */
     public NetworkSolution solve(SolverSettings settings) {
-        return adjusted ? new Adjustment(settings).solve() : new Run(settings, Setting.NONE, firstFlow).solve();
+        Run run = new Run(settings, Setting.NONE, firstFlow);
+        NetworkSolution direct = run.solve();
+        return run.settled(direct) ? direct : new Adjustment(settings).solve();
     }
 
     /** Pressure added to the loss of each link beside its own law, and that added per flow; empty if none. */
@@ -124,16 +153,22 @@ public final class Network {
     }
 
     /**
-     * Regulators and jets depend on pressures elsewhere. Each is given a fixed pressure of its own, which keeps the
-     * network solvable; that pressure is then sought, one element after the other, until all agree. For a regulator it
-     * lies between nothing (open to the stop) and what shuts it, and the held pressure rises or falls with it.
+     * The slow way, for networks whose regulators and jets a {@link Run} does not settle. Each is given a fixed pressure
+     * of its own, which keeps the network solvable; that pressure is then sought, one element after the other, until all
+     * agree. For a regulator it lies between nothing (open to the stop) and what shuts it, and the held pressure rises or
+     * falls with it.
      */
     private final class Adjustment {
 
         /** How near a regulator holds its setting, Pa. */
         private static final double HELD = 0.02;
-        private static final int CYCLES = 60;
-        private static final int TRIES = 60;
+        private static final int CYCLES = 12;
+        /** A regulator that would have to take more than this holds nothing, Pa. */
+        private static final double BEYOND = 1.5e7;
+        /** By how much a slope is measured, and the largest step, Pa. */
+        private static final double PROBE = 20;
+        private static final double MOST_STEP = 2e5;
+        private static final int TRIES = 40;
 
         private final SolverSettings settings;
         private final double[] extra = new double[linkCount];
@@ -164,12 +199,22 @@ public final class Network {
             }
             for (int cycle = 0; cycle < CYCLES; cycle++) {
                 boolean moved = false;
+                if (cycle > 0) {
+                    together();
+                }
+                if (!last.converged()) {
+                    return last;
+                }
                 for (int e : links) {
                     boolean off = problem.links().get(e).element() instanceof Element.Jet ? drive(e) : adjust(e);
                     if (!last.converged()) {
                         return last;
                     }
                     moved |= off;
+                    if (extra[e] > BEYOND) {
+                        return last.refused("Nothing that is open brings fuel past " + problem.links().get(e).id()
+                                + ": the pressure it holds is not reached.");
+                    }
                 }
                 if (!moved) {
                     return finished();
@@ -215,6 +260,55 @@ public final class Network {
             return error < 0 && extra[e] == 0 || error > 0 && !passes;
         }
 
+        /**
+         * Regulators in one line act on the same flow, and one after the other they would approach each other slowly.
+         * Those that pass fuel are brought to their settings together, by Newton steps on measured slopes.
+         */
+        private void together() {
+            for (int round = 0; round < 12; round++) {
+                List<Integer> active = new java.util.ArrayList<>();
+                boolean off = false;
+                for (int e : links) {
+                    if (problem.links().get(e).element() instanceof Element.Regulator) {
+                        off |= !good(e);
+                        if (last.flow(e) > NO_FLOW && !(extra[e] == 0 && good(e))) {
+                            active.add(e);
+                        }
+                    }
+                }
+                if (!off || active.size() < 2) {
+                    return;
+                }
+                double[] kept = extra.clone();
+                DMatrixRMaj slopes = new DMatrixRMaj(active.size(), active.size());
+                DMatrixRMaj errors = new DMatrixRMaj(active.size(), 1);
+                for (int i = 0; i < active.size(); i++) {
+                    errors.set(i, 0, error(active.get(i)));
+                }
+                for (int j = 0; j < active.size(); j++) {
+                    extra[active.get(j)] += PROBE;
+                    if (!run()) {
+                        return;
+                    }
+                    for (int i = 0; i < active.size(); i++) {
+                        slopes.set(i, j, (error(active.get(i)) - errors.get(i, 0)) / PROBE + (i == j ? 1e-12 : 0));
+                    }
+                    System.arraycopy(kept, 0, extra, 0, linkCount);
+                }
+                DMatrixRMaj inverse = new DMatrixRMaj(active.size(), active.size());
+                DMatrixRMaj step = new DMatrixRMaj(active.size(), 1);
+                CommonOps_DDRM.pinv(slopes, inverse);
+                CommonOps_DDRM.mult(inverse, errors, step);
+                for (int i = 0; i < active.size(); i++) {
+                    int e = active.get(i);
+                    extra[e] = Math.max(0, kept[e] - Math.max(-MOST_STEP, Math.min(MOST_STEP, step.get(i, 0))));
+                }
+                if (!run()) {
+                    return;
+                }
+            }
+        }
+
         /** Brings one regulator to its setting with the others as they are; whether it had to move. */
         private boolean adjust(int e) {
             if (good(e)) {
@@ -227,7 +321,7 @@ public final class Network {
             double lastAt = Double.NaN;
             double lastError = 0;
             double stretch = 1;
-            for (int i = 0; i < TRIES && !good(e); i++) {
+            for (int i = 0; i < TRIES && !good(e) && extra[e] <= BEYOND; i++) {
                 double at = extra[e];
                 double error = sense * error(e);
                 if (error > 0) {
@@ -284,10 +378,16 @@ public final class Network {
         private final double[] slope = new double[linkCount];
         private final double[] pressure = fixedPressure.clone();
         private final boolean[] out = shut.clone();
+        /** Regulators that hold their setting: the node's pressure is known, the flow follows from its balance. */
+        private final boolean[] holding = new boolean[linkCount];
+        private final boolean[] heldByRegulator = new boolean[nodeCount];
+        private int holdings;
         private final boolean[] pinned = new boolean[nodeCount];
         private final boolean[] cutOff = new boolean[nodeCount];
         private final Drop drop = new Drop();
+        private final Drop nozzleDrop = new Drop();
         private boolean steepReverse = true;
+        private double reverseSlope = REVERSE_SLOPE;
         private int iterations;
 
         Run(SolverSettings settings, Setting setting, double[] start) {
@@ -305,7 +405,44 @@ public final class Network {
             if (!newton()) {
                 return failed(Status.ITERATION_LIMIT, "The flow through " + worstLink() + " did not settle.");
             }
-            return anyOneWay ? settleValves() : answer();
+            if (!anyOneWay) {
+                return answer();
+            }
+            NetworkSolution settled = settleValves();
+            return settled.status() == Status.ITERATION_LIMIT && (extra != null || !adjusted) ? holdSteep(settled) : settled;
+        }
+
+        /** Whether an answer stands: converged, or refused while every regulator stood open. */
+        boolean settled(NetworkSolution answer) {
+            if (!adjusted || answer.converged() || answer.status() == Status.IMPLAUSIBLE) {
+                return true;
+            }
+            boolean open = holdings == 0;
+            for (int e = 0; e < linkCount; e++) {
+                open &= heldNode[e] < 0 || !out[e];
+            }
+            return open && answer.status() == Status.NO_SUPPLY;
+        }
+
+        /**
+         * Where valves cut regions off from each other, what is open and what is shut may turn round and round. Then the
+         * steep branch is made so steep that what it lets back lies far under the mass tolerance.
+         */
+        private NetworkSolution holdSteep(NetworkSolution unsettled) {
+            System.arraycopy(shut, 0, out, 0, linkCount);
+            System.arraycopy(firstFlow, 0, q, 0, linkCount);
+            steepReverse = true;
+            for (double slope = REVERSE_SLOPE; slope <= STEEPEST; slope *= 30) {
+                reverseSlope = slope;
+                if (pinIslands() != null || !newton()) {
+                    return unsettled;
+                }
+            }
+            for (int e = 0; e < linkCount; e++) {
+                out[e] |= oneWay[e] && q[e] <= 0;
+            }
+            NetworkSolution held = answer();
+            return held.converged() ? held : unsettled;
         }
 
         /** Shuts exactly what the steep branch held back, solves the rest, turns over what disagrees. */
@@ -314,6 +451,7 @@ public final class Network {
             for (int e = 0; e < linkCount; e++) {
                 out[e] |= oneWay[e] && q[e] < NO_FLOW;
             }
+            Set<String> seen = new HashSet<>();
             for (int round = 0; round < 2 * linkCount + 20; round++) {
                 for (int e = 0; e < linkCount; e++) {
                     q[e] = out[e] ? 0 : q[e] == 0 ? firstFlow[e] : q[e];
@@ -329,7 +467,10 @@ public final class Network {
                 if (wrong < 0) {
                     return answer();
                 }
-                out[wrong] = !out[wrong];
+                turn(wrong);
+                if (adjusted && !seen.add(Arrays.toString(out) + Arrays.toString(holding))) {
+                    break;
+                }
             }
             return failed(Status.ITERATION_LIMIT, "The valves did not settle into open and shut.");
         }
@@ -342,21 +483,74 @@ public final class Network {
                 if (!oneWay[e] || shut[e]) {
                     continue;
                 }
-                double excess;
-                if (out[e]) {
-                    law(e, 0);
-                    boolean known = !cutOff[from[e]] && !cutOff[to[e]];
-                    double press = pressure[from[e]] - pressure[to[e]] - drop.loss;
-                    excess = known && press > OPENING_SLACK ? press / drop.slope : 0;
-                } else {
-                    excess = q[e] < -SHUTTING_SLACK ? -q[e] : 0;
-                }
+                double excess = extra == null && heldNode[e] >= 0 ? regulatorExcess(e) : valveExcess(e);
                 if (excess > most) {
                     most = excess;
                     worst = e;
                 }
             }
             return worst;
+        }
+
+        private double valveExcess(int e) {
+            if (!out[e]) {
+                return q[e] < -SHUTTING_SLACK ? -q[e] : 0;
+            }
+            law(e, 0);
+            boolean known = !cutOff[from[e]] && !cutOff[to[e]];
+            double press = pressure[from[e]] - pressure[to[e]] - drop.loss;
+            return known && press > OPENING_SLACK ? press / drop.slope : 0;
+        }
+
+        /** How far a regulator is from what its state says, as a flow. */
+        private double regulatorExcess(int e) {
+            if (!out[e] && q[e] < -SHUTTING_SLACK) {
+                return -q[e];
+            }
+            law(e, out[e] ? 0 : q[e]);
+            double slope = Math.max(drop.slope, 1e7);
+            double press = pressure[from[e]] - pressure[to[e]];
+            if (holding[e]) {
+                return Math.max(0, drop.loss - press - OPENING_SLACK) / slope;
+            }
+            if (cutOff[from[e]] || cutOff[to[e]]) {
+                return 0;
+            }
+            double over = pressure[heldNode[e]] - setting[e];
+            boolean upstream = heldNode[e] == from[e];
+            if (out[e]) {
+                return press > OPENING_SLACK ? Math.max(0, (upstream ? over : -over) - OPENING_SLACK) / slope : 0;
+            }
+            return Math.max(0, (upstream ? -over : over) - OPENING_SLACK) / slope;
+        }
+
+        /** Gives a link that disagrees its next state: valves open or shut, regulators hold, stand open or shut. */
+        private void turn(int e) {
+            if (extra != null || heldNode[e] < 0) {
+                out[e] = !out[e];
+            } else if (!out[e] && q[e] < -SHUTTING_SLACK) {
+                hold(e, false);
+                out[e] = true;
+            } else {
+                boolean holds = !holding[e];
+                out[e] = false;
+                hold(e, holds);
+            }
+        }
+
+        private void hold(int e, boolean holds) {
+            if (holding[e] != holds) {
+                holding[e] = holds;
+                holdings += holds ? 1 : -1;
+                heldByRegulator[heldNode[e]] = holds;
+                if (holds) {
+                    pressure[heldNode[e]] = setting[e];
+                }
+            }
+        }
+
+        private boolean carries(int e) {
+            return !out[e] && !holding[e];
         }
 
         /**
@@ -367,7 +561,7 @@ public final class Network {
             int[] group = new int[nodeCount];
             Arrays.setAll(group, i -> i);
             for (int e = 0; e < linkCount; e++) {
-                if (!out[e]) {
+                if (carries(e)) {
                     int a = root(group, from[e]);
                     int b = root(group, to[e]);
                     group[Math.max(a, b)] = Math.min(a, b);
@@ -378,7 +572,7 @@ public final class Network {
             double[] most = new double[nodeCount];
             for (int i = 0; i < nodeCount; i++) {
                 int r = root(group, i);
-                supplied[r] |= held[i];
+                supplied[r] |= held[i] || heldByRegulator[i];
                 asked[r] += demand[i];
                 most[r] = Math.max(most[r], Math.abs(demand[i]));
             }
@@ -391,7 +585,30 @@ public final class Network {
                     return "Nothing that is open brings fuel to " + problem.nodes().get(i).id() + ".";
                 }
             }
+            for (int e = 0; e < linkCount; e++) {
+                if (holding[e] && cutOff[otherNode[e]]) {
+                    return opened(group, e) ? pinIslands()
+                            : "Nothing that is open sets the pressure behind " + problem.links().get(e).id() + ".";
+                }
+            }
             return null;
+        }
+
+        /** Opens the valves through which what a regulator passes can come or go; whether there are any. */
+        private boolean opened(int[] group, int regulator) {
+            int region = root(group, otherNode[regulator]);
+            boolean leaves = otherNode[regulator] == to[regulator];
+            boolean any = false;
+            for (int e = 0; e < linkCount; e++) {
+                int inside = root(group, leaves ? from[e] : to[e]);
+                int outside = root(group, leaves ? to[e] : from[e]);
+                if (out[e] && !shut[e] && heldNode[e] < 0 && inside == region && outside != region) {
+                    out[e] = false;
+                    q[e] = firstFlow[e];
+                    any = true;
+                }
+            }
+            return any;
         }
 
         private int root(int[] group, int i) {
@@ -407,21 +624,55 @@ public final class Network {
             int[] unknown = new int[nodeCount];
             int unknowns = 0;
             for (int i = 0; i < nodeCount; i++) {
-                unknown[i] = held[i] || pinned[i] ? -1 : unknowns++;
+                unknown[i] = held[i] || pinned[i] || heldByRegulator[i] ? -1 : unknowns++;
+            }
+            int[] row = holdings == 0 ? unknown : balancedWith(unknown);
+            if (row == null) {
+                return false;
             }
             boolean usual = steepReverse && settings == SolverSettings.USUAL;
             Equations equations = unknowns == 0 ? null : usual ? idle.poll() : null;
             if (equations == null && unknowns > 0) {
-                equations = Equations.of(unknowns, unknown, from, to, out, unknowns >= settings.sparseFrom());
+                equations = row != unknown ? new Equations.General(unknowns, new Equations.Ends(row, unknown, from, to))
+                        : Equations.of(unknowns, unknown, from, to, out, unknowns >= settings.sparseFrom());
             }
-            boolean settled = iterate(equations, unknown, unknowns);
+            boolean settled = iterate(equations, row, unknown, unknowns);
             if (usual && equations != null) {
                 idle.add(equations);
             }
             return settled;
         }
 
-        private boolean iterate(Equations equations, int[] unknown, int unknowns) {
+        /**
+         * The equation each node's balance goes into: a node whose pressure a regulator holds hands its balance to the
+         * node at the regulator's other end. Null if two regulators contend for a node or hand on in a ring.
+         */
+        private int[] balancedWith(int[] unknown) {
+            int[] by = new int[nodeCount];
+            Arrays.fill(by, -1);
+            for (int e = 0; e < linkCount; e++) {
+                if (holding[e]) {
+                    if (by[heldNode[e]] >= 0 || held[heldNode[e]]) {
+                        return null;
+                    }
+                    by[heldNode[e]] = e;
+                }
+            }
+            int[] row = unknown.clone();
+            for (int i = 0; i < nodeCount; i++) {
+                int at = i;
+                for (int steps = 0; by[at] >= 0; steps++) {
+                    if (steps > holdings) {
+                        return null;
+                    }
+                    at = otherNode[by[at]];
+                }
+                row[i] = unknown[at];
+            }
+            return row;
+        }
+
+        private boolean iterate(Equations equations, int[] row, int[] unknown, int unknowns) {
             double[] right = new double[unknowns];
             double[] solved = new double[unknowns];
             evaluateAll(q);
@@ -429,7 +680,7 @@ public final class Network {
             double lastResidual = Double.MAX_VALUE;
             while (iterations < settings.iterationLimit()) {
                 iterations++;
-                if (!step(equations, unknown, right, solved)) {
+                if (!step(equations, row, unknown, right, solved)) {
                     return false;
                 }
                 if (balanced) {
@@ -449,28 +700,28 @@ public final class Network {
         }
 
         /** Solves the linearised equations for new pressures and the flows that go with them; false if singular. */
-        private boolean step(Equations equations, int[] unknown, double[] right, double[] solved) {
+        private boolean step(Equations equations, int[] row, int[] unknown, double[] right, double[] solved) {
             if (equations != null) {
                 equations.clear();
+                Arrays.fill(right, 0);
                 for (int i = 0; i < nodeCount; i++) {
-                    if (unknown[i] >= 0) {
-                        right[unknown[i]] = -demand[i];
+                    if (row[i] >= 0) {
+                        right[row[i]] -= demand[i];
                     }
                 }
                 for (int e = 0; e < linkCount; e++) {
-                    if (out[e]) {
+                    if (!carries(e)) {
                         continue;
                     }
                     double g = 1 / slope[e];
-                    double carried = q[e] - loss[e] * g;
-                    int a = unknown[from[e]];
-                    int b = unknown[to[e]];
+                    double known = q[e] - loss[e] * g + (unknown[from[e]] < 0 ? g * pressure[from[e]] : 0)
+                            - (unknown[to[e]] < 0 ? g * pressure[to[e]] : 0);
                     equations.add(e, g);
-                    if (a >= 0) {
-                        right[a] -= carried - (b < 0 ? g * pressure[to[e]] : 0);
+                    if (row[from[e]] >= 0) {
+                        right[row[from[e]]] -= known;
                     }
-                    if (b >= 0) {
-                        right[b] += carried + (a < 0 ? g * pressure[from[e]] : 0);
+                    if (row[to[e]] >= 0) {
+                        right[row[to[e]]] += known;
                     }
                 }
                 if (!equations.solve(right, solved)) {
@@ -483,10 +734,26 @@ public final class Network {
                 }
             }
             for (int e = 0; e < linkCount; e++) {
-                next[e] = out[e] ? 0
-                        : q[e] + (pressure[from[e]] - pressure[to[e]] - loss[e]) / slope[e];
+                next[e] = carries(e) ? q[e] + (pressure[from[e]] - pressure[to[e]] - loss[e]) / slope[e] : 0;
             }
+            balanceHeld(next);
             return true;
+        }
+
+        /** Gives regulators that hold what their node's balance leaves them. */
+        private void balanceHeld(double[] flows) {
+            for (int pass = 0; pass < holdings; pass++) {
+                for (int e = 0; e < linkCount; e++) {
+                    if (holding[e]) {
+                        int node = heldNode[e];
+                        double in = -demand[node];
+                        for (int k = 0; k < linkCount; k++) {
+                            in += k == e || out[k] ? 0 : to[k] == node ? flows[k] : from[k] == node ? -flows[k] : 0;
+                        }
+                        flows[e] = node == from[e] ? in : -in;
+                    }
+                }
+            }
         }
 
         /**
@@ -529,7 +796,7 @@ public final class Network {
         private double along(double[] losses) {
             double sum = 0;
             for (int e = 0; e < linkCount; e++) {
-                if (!out[e]) {
+                if (carries(e)) {
                     sum += (next[e] - before[e]) * (losses[e] - pressure[from[e]] + pressure[to[e]]);
                 }
             }
@@ -538,7 +805,7 @@ public final class Network {
 
         private void evaluateAll(double[] flows) {
             for (int e = 0; e < linkCount; e++) {
-                if (!out[e]) {
+                if (carries(e)) {
                     evaluate(e, flows[e]);
                     loss[e] = drop.loss;
                     slope[e] = drop.slope;
@@ -549,8 +816,8 @@ public final class Network {
         private void evaluate(int e, double flow) {
             if (steepReverse && oneWay[e] && flow < 0) {
                 law(e, 0);
-                drop.loss += REVERSE_SLOPE * flow;
-                drop.slope = REVERSE_SLOPE;
+                drop.loss += reverseSlope * flow;
+                drop.slope = reverseSlope;
             } else {
                 law(e, flow);
             }
@@ -561,7 +828,19 @@ public final class Network {
             if (extra != null) {
                 drop.loss += extra[e] + extraSlope[e] * flow;
                 drop.slope += extraSlope[e];
+            } else if (nozzle[e] >= 0) {
+                drive((Element.Jet) problem.links().get(e).element(), nozzle[e], flow);
             }
+        }
+
+        /** The lift of a jet at what its nozzle passes now. */
+        private void drive(Element.Jet jet, int by, double flow) {
+            double through = out[by] ? 0 : Math.max(0, q[by]);
+            laws[by].at(through, nozzleDrop);
+            double most = through > NO_FLOW ? jet.headRatio() * Math.max(0, nozzleDrop.loss) : 0;
+            double slope = through > NO_FLOW ? most / (jet.flowRatio() * through) : 1e9;
+            drop.loss += slope * flow - most;
+            drop.slope += slope;
         }
 
         /**
@@ -573,7 +852,7 @@ public final class Network {
             double worst = 0;
             double pressures = 0;
             for (int e = 0; e < linkCount; e++) {
-                if (!out[e]) {
+                if (carries(e)) {
                     largest = Math.max(largest, Math.abs(loss[e]));
                     pressures = Math.max(pressures, Math.abs(pressure[from[e]]));
                     worst = Math.max(worst, Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]));
@@ -587,7 +866,7 @@ public final class Network {
         /** Within a thousandth of the pressure tolerance, and no flow in doubt by a tenth of the mass tolerance. */
         private boolean coarselyGood() {
             for (int e = 0; e < linkCount; e++) {
-                double error = out[e] ? 0 : Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]);
+                double error = pressureError(e);
                 if (error > 1e-3 * SolverSettings.PRESSURE_TOLERANCE
                         || error / slope[e] > 0.1 * SolverSettings.MASS_TOLERANCE) {
                     return false;
@@ -607,7 +886,7 @@ public final class Network {
         }
 
         private double pressureError(int e) {
-            return out[e] ? 0 : Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]);
+            return carries(e) ? Math.abs(loss[e] - pressure[from[e]] + pressure[to[e]]) : 0;
         }
 
         private double massError(double[] balance) {
@@ -629,6 +908,10 @@ public final class Network {
             for (int e = 0; e < linkCount; e++) {
                 q[e] = out[e] ? 0 : q[e];
             }
+            String beyond = beyondBelief();
+            if (!beyond.isEmpty()) {
+                return failed(Status.IMPLAUSIBLE, beyond);
+            }
             double mass = massError(new double[nodeCount]);
             String worst = linkCount == 0 ? "" : worstLink();
             double error = 0;
@@ -642,7 +925,8 @@ public final class Network {
             }
             LinkState[] states = new LinkState[linkCount];
             for (int e = 0; e < linkCount; e++) {
-                states[e] = shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT : LinkState.OPEN;
+                states[e] = shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT
+                        : holding[e] ? LinkState.REGULATING : LinkState.OPEN;
             }
             double[] gauge = new double[nodeCount];
             for (int i = 0; i < nodeCount; i++) {
@@ -650,6 +934,19 @@ public final class Network {
             }
             return new NetworkSolution(Status.CONVERGED, "", evidence, Network.this,
                     new Figures(q, states, gauge, pressure, cutOff));
+        }
+
+        /** A sentence if the flow asked for takes more pressure than any line bears. */
+        private String beyondBelief() {
+            int worst = -1;
+            for (int e = 0; e < linkCount; e++) {
+                if (carries(e) && Math.abs(loss[e]) > SolverSettings.MOST_PRESSURE
+                        && (worst < 0 || Math.abs(loss[e]) > Math.abs(loss[worst]))) {
+                    worst = e;
+                }
+            }
+            return worst < 0 ? "" : "The flow asked for cannot pass " + problem.links().get(worst).id()
+                    + ": it would take more than 10,000 psi.";
         }
 
         private NetworkSolution failed(Status status, String reason) {

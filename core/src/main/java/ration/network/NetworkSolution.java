@@ -16,6 +16,8 @@ public final class NetworkSolution {
         CONVERGED,
         /** Something asks for fuel that no open path can bring. */
         NO_SUPPLY,
+        /** The flow asked for would take pressures no line bears; the element is named. */
+        IMPLAUSIBLE,
         /** Newton steps ran out; the worst element is named. */
         ITERATION_LIMIT
     }
@@ -97,6 +99,11 @@ public final class NetworkSolution {
         Evidence all = new Evidence(steps, evidence.massResidual, evidence.pressureResidual, evidence.worst);
         return new NetworkSolution(status, reason, all, links, nodes,
                 new Figures(figures.flows, states, figures.gauge, figures.piezometric, figures.cutOff));
+    }
+
+    /** The same network, asked for what it cannot give. */
+    NetworkSolution refused(String why) {
+        return new NetworkSolution(Status.NO_SUPPLY, why, evidence, links, nodes, Figures.NONE);
     }
 
     /** The same network, not answered. */

@@ -13,7 +13,10 @@ public record SolverSettings(int iterationLimit, int sparseFrom) {
     /** Largest error of an element's pressure drop in an accepted answer, Pa: a tenth of a millimetre of fuel. */
     public static final double PRESSURE_TOLERANCE = 1.0;
 
-    public static final SolverSettings USUAL = new SolverSettings(400, 24);
+    /** An answer that takes more pressure than this over one element is none, Pa: 10,000 psi. */
+    public static final double MOST_PRESSURE = 6.9e7;
+
+    public static final SolverSettings USUAL = new SolverSettings(400, 48);
 
     public SolverSettings {
         if (iterationLimit < 1 || sparseFrom < 0) {

@@ -20,7 +20,16 @@ public enum NewItem {
     CHECK_VALVE("Check valve", "opens at 0.02 psi"),
     ORIFICE("Orifice", "0.125 in bore"),
     ELECTRIC_PUMP("Electric pump", "6 psi shut off, 30 gph free"),
-    ENGINE_PUMP("Engine pump", "6 psi shut off, 40 gph free"),
+    ENGINE_PUMP("Engine pump", "6 psi shut off, 40 gph free, follows engine speed"),
+    PUMP_MODULE("Pump module", "in the tank: pump and check valve, 60 psi shut off, 45 gph free"),
+    CHECK_BLOCK("Check block", "two pumps in, one line out"),
+    FILTER("Filter", "0.08 psi at 20 gph clean, fouled 0.25"),
+    HEADER("Header", "2 gal, level found from what runs in and out"),
+    BYPASS_REGULATOR("Bypass regulator", "43.5 psi over ambient, spills to a return"),
+    IN_LINE_REGULATOR("In-line regulator", "3 psi over ambient"),
+    FLOW_SENDER("Flow sender", "0.3 psi at 20 gph"),
+    JET_PUMP("Jet pump", "0.06 in nozzle, draws twice its flow"),
+    QUICK_DISCONNECT("Quick disconnect", "0.05 psi at 20 gph"),
     TEE("Tee", "joins a third line"),
     TANK("Tank", "box of 10 gal, vent and screen to be laid out");
 
@@ -59,9 +68,28 @@ public enum NewItem {
             case ORIFICE -> new Item.Orifice(tag, Measured.of(0.125, Unit.INCH, BY), 0.65);
             case ELECTRIC_PUMP -> pump(tag, Item.Drive.ELECTRIC, 30);
             case ENGINE_PUMP -> pump(tag, Item.Drive.ENGINE, 40);
+            case PUMP_MODULE -> new Item.Pump(tag, Item.Drive.ELECTRIC, List.of(point(0, 60), point(30, 48), point(45, 0)),
+                    Optional.empty(), new Item.Pump.Build(Optional.empty(), Optional.of(Measured.of(5, Unit.AMPERE, BY)),
+                    true));
+            case CHECK_BLOCK -> new Item.CheckBlock(tag, Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY));
+            case FILTER -> new Item.Filter(tag, List.of(Rated.of(20, 0.08, BY)), Optional.of(Rated.of(20, 0.25, BY)));
+            case HEADER -> new Item.Header(tag, Measured.of(2, Unit.GALLON, BY), Measured.of(9, Unit.INCH, BY),
+                    Measured.of(8, Unit.INCH, BY), List.of(Item.IN));
+            case BYPASS_REGULATOR -> new Item.Regulator(tag, Item.Regulator.Style.BYPASS,
+                    Item.Regulator.Reference.AMBIENT, Measured.of(43.5, Unit.PSI, BY), Rated.of(30, 1, BY));
+            case IN_LINE_REGULATOR -> new Item.Regulator(tag, Item.Regulator.Style.IN_LINE,
+                    Item.Regulator.Reference.AMBIENT, Measured.of(3, Unit.PSI, BY), Rated.of(20, 0.3, BY));
+            case FLOW_SENDER -> new Item.FlowSender(tag, Rated.of(20, 0.3, BY));
+            case JET_PUMP -> new Item.JetPump(tag, Measured.of(0.06, Unit.INCH, BY),
+                    Measured.of(2, Unit.ONE, BY), Measured.of(0.2, Unit.ONE, BY));
+            case QUICK_DISCONNECT -> new Item.QuickDisconnect(tag, Rated.of(20, 0.05, BY));
             case TEE -> new Item.Tee(tag, Measured.of(0.297, Unit.INCH, BY));
             case TANK -> tank(tag, near);
         };
+    }
+
+    private static Item.CurvePoint point(double gph, double psi) {
+        return new Item.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR, BY), Measured.of(psi, Unit.PSI, BY));
     }
 
     private static Item.Pump pump(Tag tag, Item.Drive drive, double free) {

@@ -47,7 +47,7 @@ public enum Unit {
     KNOT(Dimension.SPEED, "kt", 1852.0 / 3600, 0, 0, "kts"),
     FOOT_PER_MINUTE(Dimension.SPEED, "fpm", 0.3048 / 60, 0, 0, "ft/min"),
     METRE_PER_SECOND(Dimension.SPEED, "m/s", 1, 0, 2),
-    POUND_INCH(Dimension.TORQUE, "lb-in", 0.45359237 * 9.80665 * 0.0254, 0, 0, "in-lb", "lbin", "inlb"),
+    POUND_INCH(Dimension.TORQUE, "in·lb", 0.45359237 * 9.80665 * 0.0254, 0, 0, "lb-in", "in-lb", "lbin", "inlb"),
     NEWTON_METRE(Dimension.TORQUE, "N m", 1, 0, 1, "nm"),
     AMPERE(Dimension.CURRENT, "A", 1, 0, 1, "amp", "amps"),
     ONE(Dimension.NUMBER, "", 1, 0, 2);

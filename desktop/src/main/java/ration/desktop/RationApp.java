@@ -21,16 +21,16 @@ public final class RationApp extends Application {
         List<String> args = getParameters().getRaw();
         window.show();
         if (!args.isEmpty() && args.get(0).equals("demo")) {
-            openDemo(session);
+            openDemo(session, args.size() > 1 ? args.get(1) : ProjectFile.DEMO);
         } else if (!args.isEmpty()) {
             window.open(Path.of(args.get(0)));
         }
         window.offerRecovery();
     }
 
-    private static void openDemo(Session session) {
+    private static void openDemo(Session session, String name) {
         try {
-            session.show(ProjectFile.demo(ProjectFile.DEMO), null);
+            session.show(ProjectFile.demoNamed(name), null);
         } catch (ProjectFileException e) {
             session.say(e.fullText());
         }

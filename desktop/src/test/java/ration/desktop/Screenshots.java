@@ -64,6 +64,8 @@ public final class Screenshots {
             s.units().set(ration.quantity.UnitSystem.METRIC);
             s.look(s.project().brief().envelope().attitudes().get(0));
         });
+        SCENES.put("layout-tansy", (s, scene) -> demo(s, "tansy-l3"));
+        SCENES.put("layout-brindle", (s, scene) -> demo(s, "brindle-a2"));
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }
@@ -71,6 +73,14 @@ public final class Screenshots {
     public static void main(String[] args) {
         Logger.getLogger("javafx").setLevel(Level.SEVERE);
         Application.launch(Taker.class, args);
+    }
+
+    private static void demo(Session session, String name) {
+        try {
+            session.show(ProjectFile.demo(name), null);
+        } catch (ProjectFileException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static void fire(Scene scene, String id) {

@@ -145,7 +145,10 @@ public final class MainWindow {
         menu.getItems().addAll(
                 item("New", "menu-new", "Ctrl+N", this::startNew),
                 item("Open\u2026", "menu-open", "Ctrl+O", this::askOpen),
-                item("Open the demo", "menu-demo", null, this::openDemo));
+                item("Open the demo", "menu-demo", null, () -> openDemo(ProjectFile.DEMO)));
+        for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
+            menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> openDemo(demo)));
+        }
         for (Path recent : session.home().recent()) {
             menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
                     () -> leave(() -> session.open(recent))));
@@ -206,10 +209,10 @@ public final class MainWindow {
         leave(() -> session.show(Project.empty(), null));
     }
 
-    private void openDemo() {
+    private void openDemo(String name) {
         leave(() -> {
             try {
-                session.show(ProjectFile.demo(ProjectFile.DEMO), null);
+                session.show(ProjectFile.demo(name), null);
             } catch (ProjectFileException e) {
                 session.say(e.fullText());
             }

@@ -49,7 +49,9 @@ final class ItemFields {
         } else if (item instanceof Item.ShutOff v) {
             f.rated("Rated", v.loss(), r -> new Item.ShutOff(v.tag(), r));
         } else if (item instanceof Item.Strainer s) {
-            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.drain()));
+            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.fouled(), s.drain()));
+            s.fouled().ifPresent(o -> f.rated("Fouled", o,
+                    r -> new Item.Strainer(s.tag(), s.loss(), Optional.of(r), s.drain())));
         } else if (item instanceof Item.CheckValve v) {
             f.add("Cracking pressure", v.cracking(), Unit.PSI, m -> new Item.CheckValve(v.tag(), m, v.loss()));
             f.rated("Rated", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));
@@ -57,11 +59,47 @@ final class ItemFields {
             f.add("Bore", o.bore(), Unit.INCH, m -> new Item.Orifice(o.tag(), m, o.dischargeCoefficient()));
         } else if (item instanceof Item.Pump p) {
             f.pump(p);
+        } else if (item instanceof Item.Filter x) {
+            for (int i = 0; i < x.points().size(); i++) {
+                int at = i;
+                f.rated(x.points().size() == 1 ? "Rated" : "Rated " + (i + 1), x.points().get(i),
+                        r -> new Item.Filter(x.tag(), changed(x.points(), at, r), x.fouled()));
+            }
+            x.fouled().ifPresent(o -> f.rated("Fouled", o, r -> new Item.Filter(x.tag(), x.points(), Optional.of(r))));
+        } else if (item instanceof Item.CheckBlock x) {
+            f.add("Cracking pressure", x.cracking(), Unit.PSI, m -> new Item.CheckBlock(x.tag(), m, x.loss()));
+            f.rated("Rated", x.loss(), r -> new Item.CheckBlock(x.tag(), x.cracking(), r));
+        } else if (item instanceof Item.FlowSender x) {
+            f.rated("Rated", x.loss(), r -> new Item.FlowSender(x.tag(), r));
+        } else if (item instanceof Item.QuickDisconnect x) {
+            f.rated("Rated", x.loss(), r -> new Item.QuickDisconnect(x.tag(), r));
+        } else if (item instanceof Item.Regulator x) {
+            f.add("Setting", x.setting(), Unit.PSI,
+                    m -> new Item.Regulator(x.tag(), x.style(), x.reference(), m, x.loss()));
+            f.rated("Open", x.loss(), r -> new Item.Regulator(x.tag(), x.style(), x.reference(), x.setting(), r));
+        } else if (item instanceof Item.JetPump x) {
+            f.add("Nozzle", x.nozzle(), Unit.INCH,
+                    m -> new Item.JetPump(x.tag(), m, x.flowRatio(), x.headRatio()));
+            f.add("Flow ratio", x.flowRatio(), Unit.ONE,
+                    m -> new Item.JetPump(x.tag(), x.nozzle(), m, x.headRatio()));
+            f.add("Head ratio", x.headRatio(), Unit.ONE,
+                    m -> new Item.JetPump(x.tag(), x.nozzle(), x.flowRatio(), m));
+        } else if (item instanceof Item.Header x) {
+            f.add("Capacity", x.capacity(), Unit.GALLON,
+                    m -> new Item.Header(x.tag(), m, x.height(), x.inletRise(), x.inlets()));
+            f.add("Height", x.height(), Unit.INCH,
+                    m -> new Item.Header(x.tag(), x.capacity(), m, x.inletRise(), x.inlets()));
+            f.add("Inlets over outlet", x.inletRise(), Unit.INCH,
+                    m -> new Item.Header(x.tag(), x.capacity(), x.height(), m, x.inlets()));
         } else if (item instanceof Item.Tee t) {
             f.add("Bore", t.bore(), Unit.INCH, m -> new Item.Tee(t.tag(), m));
         } else if (item instanceof Item.EngineInlet e) {
-            f.add("Needle seat", e.seat(), Unit.INCH, m -> new Item.EngineInlet(e.tag(), m, e.minimumPressure()));
-            f.add("Least pressure", e.minimumPressure(), Unit.PSI, m -> new Item.EngineInlet(e.tag(), e.seat(), m));
+            if (e.style() == Item.EngineInlet.Style.FLOAT) {
+                f.add("Needle seat", e.seat(), Unit.INCH, e::withSeat);
+            }
+            f.add("Least pressure", e.minimumPressure(), Unit.PSI, m -> e.withPressures(m, e.maximumPressure()));
+            e.maximumPressure().ifPresent(most -> f.add("Most pressure", most, Unit.PSI,
+                    m -> e.withPressures(e.minimumPressure(), Optional.of(m))));
             system.firewall().ifPresent(f::firewall);
         } else if (item instanceof Item.Run run) {
             run.length().ifPresent(l -> f.add("Length", l, Unit.INCH, run::withLength));
@@ -116,12 +154,16 @@ final class ItemFields {
             int at = i;
             Item.CurvePoint point = p.curve().get(i);
             UnaryOperator<String> name = what -> "Curve " + (at + 1) + " " + what;
-            add(name.apply("flow"), point.flow(), Unit.GALLON_PER_HOUR, m -> new Item.Pump(p.tag(), p.drive(),
-                    changed(p.curve(), at, new Item.CurvePoint(m, point.pressure())), p.off()));
-            add(name.apply("pressure"), point.pressure(), Unit.PSI, m -> new Item.Pump(p.tag(), p.drive(),
-                    changed(p.curve(), at, new Item.CurvePoint(point.flow(), m)), p.off()));
+            add(name.apply("flow"), point.flow(), Unit.GALLON_PER_HOUR, m -> p.withCurve(
+                    changed(p.curve(), at, new Item.CurvePoint(m, point.pressure()))));
+            add(name.apply("pressure"), point.pressure(), Unit.PSI, m -> p.withCurve(
+                    changed(p.curve(), at, new Item.CurvePoint(point.flow(), m))));
         }
-        p.off().ifPresent(r -> rated("Off", r, o -> new Item.Pump(p.tag(), p.drive(), p.curve(), Optional.of(o))));
+        p.off().ifPresent(r -> rated("Off", r, p::withOff));
+        p.build().relief().ifPresent(r -> add("Relief", r, Unit.PSI, m -> p.withBuild(new Item.Pump.Build(
+                Optional.of(m), p.build().current(), p.build().checked()))));
+        p.build().current().ifPresent(c -> add("Current", c, Unit.AMPERE, m -> p.withBuild(new Item.Pump.Build(
+                p.build().relief(), Optional.of(m), p.build().checked()))));
     }
 
     private void tank(Item.Tank tank) {
@@ -135,6 +177,12 @@ final class ItemFields {
             add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(new Item.Outlet(o.name(), o.place(), m, o.screen())));
             o.screen().ifPresent(s -> rated("Screen", s, r -> set.apply(
                     new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)))));
+        }
+        for (int i = 0; i < tank.returns().size(); i++) {
+            int at = i;
+            Item.Entry entry = tank.returns().get(i);
+            place(tank.returns().size() == 1 ? "Return " : "Return " + (i + 1) + " ", entry.place(),
+                    p -> tank.withReturns(changed(tank.returns(), at, new Item.Entry(entry.name(), p))));
         }
         shape(tank);
         tank.vent().ifPresent(v -> place("Vent tip ", v, p -> tank.withVent(Optional.of(p))));

@@ -1,0 +1,230 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.condition.Condition;
+import ration.condition.Power;
+import ration.flow.FlowAnswer;
+import ration.flow.FlowModel;
+import ration.flow.FlowQuestion;
+import ration.model.Construction;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.project.Brief;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+
+/** Checks on pressures from pumps and regulators: too much at the inlet, dead-headed lines, rails, headers, pumps. */
+final class PressureChecks {
+
+    private static final String PRACTICE = "Common practice, no source";
+    /** How far a rail may rise over its setting; common practice, no source. */
+    private static final double RAIL_RISE = 0.05;
+
+    private final Project project;
+    private final FlowModel.Basis basis;
+    private final List<CaseAnswer> cases;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private PressureChecks(Project project, FlowModel.Basis basis, List<CaseAnswer> cases) {
+        this.project = project;
+        this.basis = basis;
+        this.cases = cases;
+    }
+
+    static List<Finding> of(Project project, FlowModel.Basis basis, List<CaseAnswer> cases) {
+        PressureChecks checks = new PressureChecks(project, basis, cases);
+        checks.greatestInletPressure();
+        checks.deadHead();
+        checks.rail();
+        checks.headers();
+        checks.airFromTheOtherTank();
+        checks.pumpPower();
+        return checks.findings;
+    }
+
+    /** Level and full, all pumps running: where pressures are greatest. */
+    private List<Condition> allOn(Power power) {
+        Condition start = Assessment.start(project);
+        return Assessment.positions(basis.system()).stream().map(p -> new Condition(start.attitude(), start.contents(),
+                p, Set.of(), Set.of(), start.fuelKelvin()).with(power)).toList();
+    }
+
+    /** 23.955(c)(3): main and emergency pump together must not exceed what the inlet bears. */
+    private void greatestInletPressure() {
+        Optional<Item.EngineInlet> inlet = basis.system().inlet();
+        if (basis.system().feedPumps().isEmpty() || inlet.isEmpty()) {
+            return;
+        }
+        Item.EngineInlet i = inlet.get();
+        if (i.maximumPressure().isEmpty()) {
+            findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), Verdict.NOT_SHOWN,
+                    Finding.MISSED, u -> "The maker's greatest inlet pressure is not given.",
+                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", "Give it on the card of " + i.name()
+                    + "."));
+            return;
+        }
+        double most = Double.NEGATIVE_INFINITY;
+        Condition where = null;
+        for (Power power : List.of(Power.IDLE, Power.TAKE_OFF)) {
+            for (Condition c : allOn(power)) {
+                FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(
+                        project.brief().demand() * power.demandShare()));
+                OptionalDouble p = a.usable() ? a.pressure(new PortRef(i.id(), Item.IN)) : OptionalDouble.empty();
+                if (p.isPresent() && p.getAsDouble() > most) {
+                    most = p.getAsDouble();
+                    where = c;
+                }
+            }
+        }
+        if (where == null) {
+            return;
+        }
+        double limit = i.maximumPressure().get().si();
+        double found = most;
+        Condition at = where;
+        Verdict verdict = found <= 0 ? Verdict.HOLDS : Verdict.atLeast(limit, found);
+        findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), verdict,
+                found <= 0 ? Finding.MET : limit / found, u -> u.text(found, Dimension.PRESSURE) + " against "
+                + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
+                + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
+                + at.positions().values().stream().findFirst().map(p -> ", " + p).orElse("") + ".",
+                "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; figure from the maker",
+                verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : ""));
+    }
+
+    /** What a line stands when every pump pushes against a shut end, against what it is rated for. */
+    private void deadHead() {
+        List<Item.Pump> pumps = basis.system().feedPumps();
+        if (pumps.isEmpty()) {
+            return;
+        }
+        double sum = pumps.stream().mapToDouble(p -> Math.min(p.curve().isEmpty() ? 0 : p.curve().get(0).pressure().si(),
+                p.build().relief().map(r -> r.si()).orElse(Double.MAX_VALUE))).sum();
+        for (Item.Run run : basis.system().runs()) {
+            Optional<Double> rating = run.build().construction().flatMap(c -> rating(c, run));
+            if (rating.isPresent() && rating.get() < sum * (1 + Verdict.THIN_SHARE)) {
+                double limit = rating.get();
+                Verdict verdict = Verdict.atLeast(limit, sum);
+                findings.add(new Finding("build.dead-head." + run.id(), "Dead-head pressure of " + run.name(), run.id(),
+                        verdict, limit / sum, u -> u.text(sum, Dimension.PRESSURE)
+                        + " if every pump pushes against a shut end, against " + u.text(limit, Dimension.PRESSURE)
+                        + " for " + run.build().construction().get().label().toLowerCase(Locale.ROOT) + ".",
+                        "SAE J30 working pressures (from memory)",
+                        "Use a construction rated for it, or a relief."));
+            }
+        }
+    }
+
+    /** Working pressure, Pa, where it could matter: SAE J30 push-on hose 50 psi (from memory). */
+    private static Optional<Double> rating(Construction construction, Item.Run run) {
+        return construction == Construction.PUSH_ON && run.length().isPresent()
+                ? Optional.of(Unit.PSI.toSi(50)) : Optional.empty();
+    }
+
+    /** A rail's pressure from idle to take-off: the return must carry the whole spill, the pumps the whole demand. */
+    private void rail() {
+        for (Item.Regulator regulator : basis.system().all(Item.Regulator.class).toList()) {
+            double least = Double.MAX_VALUE;
+            double most = -Double.MAX_VALUE;
+            double spill = 0;
+            boolean unanswered = false;
+            boolean bypass = regulator.style() == Item.Regulator.Style.BYPASS;
+            for (Condition c : allOn(Power.TAKE_OFF)) {
+                for (double share : new double[] {Power.IDLE.demandShare(), 0.3, 0.5, 0.75, 1}) {
+                    FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * share));
+                    OptionalDouble p = a.usable() ? a.pressure(new PortRef(regulator.id(),
+                            bypass ? Item.IN : Item.OUT)) : OptionalDouble.empty();
+                    unanswered |= p.isEmpty();
+                    if (p.isPresent()) {
+                        least = Math.min(least, p.getAsDouble());
+                        most = Math.max(most, p.getAsDouble());
+                        spill = Math.max(spill, a.solution().flow(regulator.id()));
+                    }
+                }
+            }
+            if (most < least || unanswered) {
+                continue;
+            }
+            double set = regulator.setting().si();
+            double allowed = set * (1 + RAIL_RISE);
+            double lowest = least;
+            double highest = most;
+            double carried = spill;
+            boolean over = highest > allowed;
+            boolean under = lowest < set * (1 - RAIL_RISE);
+            findings.add(new Finding("flow.regulated." + regulator.id(), "Pressure held by " + regulator.name(),
+                    regulator.id(), over || under ? Verdict.SHORT : Verdict.HOLDS, over ? set / highest
+                    : under ? Math.max(0, lowest / set) : Finding.MET, u -> u.text(lowest, Dimension.PRESSURE) + " to "
+                    + u.text(highest, Dimension.PRESSURE) + " from idle to take-off demand, set to "
+                    + u.text(set, Dimension.PRESSURE) + (bypass ? "; at most " + u.text(carried, Dimension.FLOW)
+                    + " goes back." : "."), PRACTICE + ": within 5 % of the setting",
+                    over ? "The return cannot carry the spill: a larger return line." : under
+                    ? "The pumps do not reach the setting at take-off demand." : ""));
+        }
+    }
+
+    /** A header must stay wet at take-off demand in every judged case. */
+    private void headers() {
+        for (Item.Header header : basis.system().all(Item.Header.class).toList()) {
+            Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
+                    .filter(c -> c.demand().dryHeaders().contains(header.id()))
+                    .min(Comparator.comparingDouble(c -> c.demand().inletFlow()));
+            double minutes = header.capacity().si() / project.brief().demand() / 60;
+            findings.add(dry.map(c -> new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(),
+                    Verdict.SHORT, c.demand().inletFlow() / c.need(), u -> "It takes in "
+                    + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of " + u.text(c.need(), Dimension.FLOW)
+                    + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
+                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE,
+                    "A larger line into it, or more head.")).orElseGet(() -> new Finding("flow.header." + header.id(),
+                    header.name() + " stays wet", header.id(), Verdict.HOLDS, Finding.MET,
+                    u -> "It fills as fast as the engine takes fuel in every case. Full, it lasts "
+                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE, "")));
+        }
+    }
+
+    /** 23.951(b): a pump drawing from two tanks at once draws air from the empty one. */
+    private void airFromTheOtherTank() {
+        cases.stream().filter(c -> c.judged() && !c.demand().airDrawn().isEmpty())
+                .min(Comparator.comparingDouble(CaseAnswer::margin)).ifPresent(c -> findings.add(new Finding(
+                        "flow.air", "No air drawn from an empty tank", c.demand().airDrawn().get(0).split("\\.")[0],
+                        Verdict.SHORT, Finding.MISSED, u -> c.obstacle(basis.system()) + " The fuel in the other tank is"
+                        + " out of reach. " + c.label(basis.system(), u) + ".",
+                        "14 CFR 23.951(b) before 2017 (from memory), as a guide",
+                        "Feed from one tank at a time, or through a header.")));
+    }
+
+    /** 23.991(b): the second pump has a supply of its own; two electric pumps need two. */
+    private void pumpPower() {
+        List<Item.Pump> pumps = basis.system().feedPumps();
+        if (project.brief().delivery() != Brief.Delivery.PUMP || pumps.isEmpty()) {
+            return;
+        }
+        boolean engine = pumps.stream().anyMatch(p -> p.drive() == Item.Drive.ENGINE);
+        long electric = pumps.stream().filter(p -> p.drive() == Item.Drive.ELECTRIC).count();
+        boolean second = pumps.size() > 1;
+        String id = pumps.get(0).id();
+        Verdict verdict = !second ? Verdict.SHORT : engine ? Verdict.HOLDS : Verdict.NOT_SHOWN;
+        findings.add(new Finding("flow.second-pump", "A second pump with its own supply", id, verdict,
+                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> !second
+                ? "One pump feeds the engine: if it stops, so does the engine." : engine
+                ? "The engine drives one, the battery the other." : electric
+                + " electric pumps: nothing shows that each has a battery, switch and breaker of its own.",
+                "14 CFR 23.991(b) before 2017 (from memory), as a guide",
+                verdict == Verdict.HOLDS ? "" : second ? "Show it at the inspection." : "Add an emergency pump."));
+        double current = pumps.stream().flatMap(p -> p.build().current().stream()).mapToDouble(m -> m.si()).sum();
+        if (current > 0) {
+            findings.add(new Finding("electrical.draw", "Electric draw of the pumps", id, Verdict.HOLDS, Finding.MET,
+                    u -> u.text(current, Dimension.CURRENT) + " with all of them on; each its own switch and breaker.",
+                    PRACTICE, ""));
+        }
+    }
+}
