@@ -57,7 +57,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
-    private static List<CaseAnswer.Setting> conditions(Project project, FlowModel.Basis basis) {
+    static List<CaseAnswer.Setting> conditions(Project project, FlowModel.Basis basis) {
         List<CaseAnswer.Setting> all = new ArrayList<>();
         record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {
         }
@@ -85,7 +85,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         return all;
     }
 
-    private static FlowModel.Basis basis(Project project) {
+    static FlowModel.Basis basis(Project project) {
         return new FlowModel.Basis(project.system(), project.brief().fuel(),
                 project.brief().choices().friction().law());
     }

@@ -25,6 +25,7 @@ import ration.quantity.UnitSystem;
 public final class CaseAnswer {
 
     private final FlowModel.Basis basis;
+    private final Setting setting;
     private final Condition condition;
     private final String contents;
     private final PumpSet pumps;
@@ -42,13 +43,27 @@ public final class CaseAnswer {
     }
 
     /** A condition with what is known of it beforehand. */
-    record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
+    public record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
+        public Setting {
+            levels = Map.copyOf(levels);
+        }
+    }
+
+    /** Flow wanted over demand in a condition. */
+    static double factor(Brief brief, Condition condition) {
+        return condition.engine().fouled() ? FOULED_FACTOR : brief.delivery().factor();
+    }
+
+    /** Whether anything is asked of a case: a pump-fed engine is not expected to run with no pump. */
+    static boolean judged(Brief brief, PumpSet pumps) {
+        return brief.delivery() != Brief.Delivery.PUMP || pumps.running() > 0;
     }
 
     /** Answers one condition whose levels and pump set are known. */
     CaseAnswer(FlowModel.Basis basis, Brief brief, Setting setting) {
         Condition condition = setting.condition();
         Map<String, TankLevel> levels = setting.levels();
+        this.setting = setting;
         this.basis = basis;
         this.condition = condition;
         this.contents = setting.contents();
@@ -56,8 +71,8 @@ public final class CaseAnswer {
         this.pumps = setting.pumps();
         this.capacity = basis.ask(condition, levels, new FlowQuestion.Capacity());
         this.demand = basis.ask(condition, levels, new FlowQuestion.Demand(need));
-        this.factor = condition.engine().fouled() ? FOULED_FACTOR : brief.delivery().factor();
-        this.judged = brief.delivery() != Brief.Delivery.PUMP || pumps.running() > 0;
+        this.factor = factor(brief, condition);
+        this.judged = judged(brief, pumps);
     }
 
     /** Flow wanted over demand with every filter fouled: the engine still runs. Common practice, no source. */
@@ -65,6 +80,11 @@ public final class CaseAnswer {
 
     public Condition condition() {
         return condition;
+    }
+
+    /** The condition with all that was known of it beforehand. */
+    public Setting setting() {
+        return setting;
     }
 
     /** How the tanks were filled in words: Full, Half, Low or Set. */
@@ -138,6 +158,12 @@ public final class CaseAnswer {
     /** Pressure left at the inlet when the engine takes its take-off demand, Pa gauge. */
     public OptionalDouble inletPressureAtDemand(FuelSystem system) {
         return system.inlet().map(i -> demand.pressure(new PortRef(i.id(), Item.IN))).orElse(OptionalDouble.empty());
+    }
+
+    /** Gauge pressure the open inlet wants to pass a flow, Pa; empty if there is no inlet. */
+    public OptionalDouble pressureWanted(double flow) {
+        return basis.system().inlet().map(i -> OptionalDouble.of(FlowModel.wideOpen(i)
+                .loss(flow, capacity.problem().fluid(), capacity.problem().law()))).orElse(OptionalDouble.empty());
     }
 
     /** Why nothing arrives, or empty when something does. */

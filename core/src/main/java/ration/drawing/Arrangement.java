@@ -30,6 +30,7 @@ final class Arrangement {
     private static final double COLUMN = 84;
     private static final double LEAST_COLUMN = 58;
     private static final double LEAST_SHARE = 0.45;
+    private static final double LEAST_SQUEEZE = 0.42;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     /** Which side of a symbol a port is on. */
@@ -46,6 +47,8 @@ final class Arrangement {
     private double zeroY;
     private double firewallX;
     private boolean crowded;
+    /** Tanks drawn narrower than they are long, where several would not fit side by side; heights stay true. */
+    private double squeeze = 1 / 0.88;
 
     Arrangement(SchematicSubject subject, SchematicView view) {
         this.subject = subject;
@@ -57,9 +60,13 @@ final class Arrangement {
         do {
             centres.clear();
             crowded = false;
+            if (squeeze > LEAST_SQUEEZE) {
+                squeeze *= 0.88;
+            } else {
+                share *= 0.92;
+            }
             fitHeights(share);
             placeAcross();
-            share *= 0.9;
         } while (crowded && share > LEAST_SHARE);
         assignSides();
     }
@@ -334,7 +341,7 @@ final class Arrangement {
         for (Attitude a : all) {
             for (Point2 p : section(tank)) {
                 Point3 at = new Point3(p.x(), sectionButtLine(tank), p.z());
-                double x = outletX - aft(a, at.minus(origin)) * scale;
+                double x = outletX - aft(a, at.minus(origin)) * scale * squeeze;
                 double y = zeroY - a.gravity().height(at.minus(reference)) * scale;
                 box[0] = Math.min(box[0], x);
                 box[1] = Math.max(box[1], x);
@@ -361,7 +368,7 @@ final class Arrangement {
     /** Where a point of a tank is drawn; nose to the right. */
     Spot inTank(Item.Tank tank, Point3 p) {
         Point3 origin = outletPoint(tank);
-        return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * scale, y(p));
+        return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * scale * squeeze, y(p));
     }
 
     double firewallX() {

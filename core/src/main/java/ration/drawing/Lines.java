@@ -28,13 +28,12 @@ final class Lines extends SchematicPart {
         double width = width(run);
         double through = flow.map(f -> f.flow(run.id())).orElse(0.0);
         boolean flowing = Math.abs(through) > FlowAnswer.NO_FLOW;
-        boolean suction = lowestPressure(run).orElse(0) < SUCTION;
+        boolean suction = flowing && lowestPressure(run).orElse(0) < SUCTION;
         List<Mark> marks = new ArrayList<>();
         Ink ink = suction ? Ink.PLUM : Ink.FUEL;
         marks.add(new Path(way, false, Ink.NONE, Pen.of(ink, width), 10));
         if (!flowing) {
-            marks.add(new Path(way, false, Ink.NONE, Pen.of(suction ? Ink.PANEL : Ink.FUEL_STANDING,
-                    Math.max(1, width - 3)), 10));
+            marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.FUEL_STANDING, Math.max(1, width - 3)), 10));
         } else if (suction) {
             marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.PANEL, 1.4, 5.0, 6.0), 10));
         }

@@ -398,7 +398,7 @@ public final class FlowModel {
     }
 
     /** The inlet taking all it can get at its least pressure; a float carburettor no more than its seat passes. */
-    private static Element wideOpen(Item.EngineInlet inlet) {
+    public static Element wideOpen(Item.EngineInlet inlet) {
         return inlet.style() == Item.EngineInlet.Style.FLOAT
                 ? new Element.NeedleSeat(inlet.minimumPressure().si(),
                         new Element.Orifice(inlet.seat().si(), Item.EngineInlet.SEAT_DISCHARGE))

@@ -111,6 +111,14 @@ public sealed interface Item {
                     .map(Entry::place).findFirst());
         }
 
+        /** The whole tank higher by so much, m: shape, ports, vent and drain. */
+        public Tank raised(double metres) {
+            return new Tank(id, name, shape.raised(metres), outlets.stream().map(o -> new Outlet(o.name(),
+                    o.place().raised(metres), o.bore(), o.screen())).toList(), returns.stream().map(r -> new Entry(r.name(),
+                    r.place().raised(metres))).toList(), vent.map(v -> v.raised(metres)), drain.map(d -> d.raised(metres)),
+                    unusable);
+        }
+
         public Tank withReturns(List<Entry> other) {
             return new Tank(id, name, shape, outlets, other, vent, drain, unusable);
         }

@@ -1,6 +1,7 @@
 package ration.model;
 
 import java.util.Objects;
+import java.util.OptionalDouble;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -8,7 +9,8 @@ import ration.quantity.Unit;
  * A figure somebody measured or read.
  *
  * @param quantity as written
- * @param by       how: tape, level, tag, bench, maker; empty if not said
+ * @param by       how: tape, level, tag, bench, maker; may end in its tolerance, as in {@code tape \u00b11/8 in}; empty
+ *                 if not said
  */
 public record Measured(Quantity quantity, String by) {
 
@@ -27,6 +29,26 @@ public record Measured(Quantity quantity, String by) {
 
     public double si() {
         return quantity.si();
+    }
+
+    /** The tolerance written behind how it was measured, as a difference in SI; empty if none can be read there. */
+    public OptionalDouble statedTolerance() {
+        int at = Math.max(by.indexOf('\u00b1') + 1, by.indexOf("+/-") + (by.contains("+/-") ? 3 : 1));
+        if (at < 1) {
+            return OptionalDouble.empty();
+        }
+        try {
+            Quantity q = Quantity.parse(by.substring(at), quantity.unit());
+            return OptionalDouble.of(Math.abs(q.unit().differenceToSi(q.value())));
+        } catch (IllegalArgumentException e) {
+            return OptionalDouble.empty();
+        }
+    }
+
+    /** This figure and so much more, SI, in its own unit to four decimals. */
+    public Measured plus(double si) {
+        double value = Math.round(quantity.unit().fromSi(quantity.si() + si) * 1e4) / 1e4;
+        return with(Quantity.of(value, quantity.unit()));
     }
 
     /** A new figure measured the same way. */

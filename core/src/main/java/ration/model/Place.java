@@ -27,6 +27,11 @@ public record Place(Measured station, Measured buttLine, Measured waterLine) {
         return new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(metres) * 10) / 10.0, Unit.INCH), "estimate");
     }
 
+    /** The same place higher by so much, m. */
+    public Place raised(double metres) {
+        return new Place(station, buttLine, waterLine.plus(metres));
+    }
+
     /** In aircraft axes, metres. */
     public Point3 point() {
         return new Point3(station.si(), buttLine.si(), waterLine.si());

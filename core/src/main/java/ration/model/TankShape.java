@@ -75,6 +75,16 @@ public sealed interface TankShape {
         }
     }
 
+    /** The same shape higher by so much, m. */
+    default TankShape raised(double metres) {
+        if (this instanceof Box box) {
+            return new Box(box.corner.raised(metres), box.length, box.width, box.height);
+        }
+        Prism prism = (Prism) this;
+        return new Prism(prism.corners.stream().map(c -> new Corner(c.station, c.waterLine.plus(metres))).toList(),
+                prism.leftWall, prism.rightWall);
+    }
+
     /** A corner of a section as measured. */
     record Corner(Measured station, Measured waterLine) {
     }

@@ -43,11 +43,11 @@ public final class Screenshots {
 
     static {
         SCENES.put("layout", (s, scene) -> {
-            fire(scene, "#ledger-flow");
+            look(s);
             s.picked().set("strainer");
         });
         SCENES.put("layout-run", (s, scene) -> {
-            fire(scene, "#ledger-flow");
+            look(s);
             s.picked().set("r3");
         });
         SCENES.put("layout-tank", (s, scene) -> {
@@ -63,6 +63,15 @@ public final class Screenshots {
         SCENES.put("layout-metric", (s, scene) -> {
             s.units().set(ration.quantity.UnitSystem.METRIC);
             s.look(s.project().brief().envelope().attitudes().get(0));
+        });
+        SCENES.put("flow", (s, scene) -> fire(scene, "#ledger-flow"));
+        SCENES.put("flow-tansy", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#ledger-flow");
+        });
+        SCENES.put("flow-brindle", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#ledger-flow");
         });
         SCENES.put("layout-tansy", (s, scene) -> demo(s, "tansy-l3"));
         SCENES.put("layout-brindle", (s, scene) -> demo(s, "brindle-a2"));
@@ -81,6 +90,10 @@ public final class Screenshots {
         } catch (ProjectFileException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    private static void look(Session session) {
+        session.look(session.shown().get().assessment().governing().orElseThrow().condition());
     }
 
     private static void fire(Scene scene, String id) {
@@ -127,7 +140,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())

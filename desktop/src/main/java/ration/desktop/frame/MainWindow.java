@@ -25,6 +25,7 @@ import javafx.stage.Stage;
 import ration.desktop.brief.BriefPage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
+import ration.desktop.flow.FlowPage;
 import ration.desktop.layout.LayoutPage;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
@@ -53,6 +54,7 @@ public final class MainWindow {
     private final ConditionsBar conditions;
     private final LayoutPage layout;
     private final BriefPage brief;
+    private final FlowPage flow;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
@@ -66,6 +68,7 @@ public final class MainWindow {
         conditions = new ConditionsBar(session);
         layout = new LayoutPage(session, conditions::operate);
         brief = new BriefPage(session);
+        flow = new FlowPage(session, this::showItem);
         rail = new Rail(session, this::go);
         ledger = new LedgerBar(session, this::showGoverning, this::showFindings);
         Button title = titleCell();
@@ -253,17 +256,33 @@ public final class MainWindow {
 
     private void go(Page to) {
         page = to;
-        content.setCenter(to == Page.LAYOUT ? layout : brief);
+        content.setCenter(switch (to) {
+            case BRIEF -> brief;
+            case LAYOUT, RUNS -> layout;
+            case FLOW -> flow;
+        });
         rail.current(to);
-        ledger.current(to == Page.LAYOUT);
+        ledger.current(to == Page.FLOW);
         if (to == Page.LAYOUT) {
             layout.focusDrawing();
+        } else if (to == Page.FLOW) {
+            flow.requestFocus();
         }
     }
 
-    private void showGoverning() {
-        session.shown().get().assessment().governing().ifPresent(c -> session.look(c.condition()));
+    private void showItem(String id) {
+        session.picked().set(id);
         go(Page.LAYOUT);
+    }
+
+    /** The governing case on the Flow page. */
+    private void showGoverning() {
+        lookAtGoverning();
+        go(Page.FLOW);
+    }
+
+    private void lookAtGoverning() {
+        session.shown().get().assessment().governing().ifPresent(c -> session.look(c.condition()));
     }
 
     private void showFindings() {
@@ -345,7 +364,7 @@ public final class MainWindow {
             case "]" -> conditions.nudge(1, 0);
             case "," -> conditions.nudge(0, -1);
             case "." -> conditions.nudge(0, 1);
-            case "g", "G" -> showGoverning();
+            case "g", "G" -> lookAtGoverning();
             case "?" -> showKeys();
             default -> {
                 return;

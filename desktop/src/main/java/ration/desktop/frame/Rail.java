@@ -42,6 +42,11 @@ final class Rail extends VBox {
             row.setGraphic(content);
             row.getStyleClass().setAll("rail-row");
             rows.put(page, row);
+            if (page == Page.FLOW) {
+                Region rule = Ui.rule();
+                VBox.setMargin(rule, new Insets(6, 12, 6, 12));
+                getChildren().add(rule);
+            }
             getChildren().add(row);
         }
         Region gap = new Region();
@@ -90,9 +95,18 @@ final class Rail extends VBox {
         Assessment a = session.shown().get().assessment();
         boolean demand = a.project().brief().demand() > 0;
         bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-        a.findings().stream().findFirst().ifPresentOrElse(
-                worst -> bars.get(Page.LAYOUT).show(worst.ratio(), worst.verdict()),
-                () -> bars.get(Page.LAYOUT).show(Finding.MISSED, Verdict.NOT_SHOWN));
+        bars(a, Page.LAYOUT, f -> !f.id().startsWith("flow.") && !f.id().startsWith("build.")
+                || f.id().startsWith("build.shut-off"));
+        bars(a, Page.RUNS, f -> f.id().startsWith("build."));
+        bars(a, Page.FLOW, f -> f.id().startsWith("flow."));
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
+    }
+
+    /** The worst of some findings; a page without any holds. */
+    private void bars(Assessment a, Page page, java.util.function.Predicate<Finding> which) {
+        a.findings().stream().filter(which).findFirst().ifPresentOrElse(
+                worst -> bars.get(page).show(worst.ratio(), worst.verdict()),
+                () -> bars.get(page).show(a.blocked() ? Finding.MISSED : Finding.MET,
+                        a.blocked() ? Verdict.NOT_SHOWN : Verdict.HOLDS));
     }
 }

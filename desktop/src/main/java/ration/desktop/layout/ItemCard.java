@@ -40,6 +40,7 @@ import ration.model.Measured;
 import ration.model.PortRef;
 import ration.project.Edit;
 import ration.project.ItemEdits;
+import ration.project.ItemFigures;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -128,7 +129,7 @@ final class ItemCard extends ScrollPane {
         if (item instanceof Item.Run run) {
             row = runRows(run, measured);
         }
-        for (ItemFields.Field field : fields(item)) {
+        for (ItemFigures.Figure field : fields(item)) {
             measured.addRow(row++, Ui.label(field.label()), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
@@ -181,7 +182,7 @@ final class ItemCard extends ScrollPane {
         return grid;
     }
 
-    private Node figure(Item item, ItemFields.Field field) {
+    private Node figure(Item item, ItemFigures.Figure field) {
         String id = "field-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
         QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
                 t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::shown)
@@ -192,7 +193,7 @@ final class ItemCard extends ScrollPane {
         return text;
     }
 
-    private Node by(Item item, ItemFields.Field field) {
+    private Node by(Item item, ItemFigures.Figure field) {
         QuantityField<String> how = new QuantityField<String>(
                 "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
                 "How " + field.label() + " of " + item.name() + " was measured", String::strip, t -> t)
@@ -205,13 +206,13 @@ final class ItemCard extends ScrollPane {
     /** Sets one figure of the item as it is now. */
     private void set(String label, java.util.function.UnaryOperator<Measured> change) {
         change("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
-                .item(session.picked().get()).map(Item::name).orElse(""), (s, i) -> ItemFields.of(i, s).stream()
+                .item(session.picked().get()).map(Item::name).orElse(""), (s, i) -> ItemFigures.of(i, s).stream()
                 .filter(f -> f.label().equals(label)).findFirst().map(f -> f.set().apply(change.apply(f.value()))
                 .apply(s)).orElse(s));
     }
 
-    private List<ItemFields.Field> fields(Item item) {
-        return ItemFields.of(item, session.shown().get().project().system());
+    private List<ItemFigures.Figure> fields(Item item) {
+        return ItemFigures.of(item, session.shown().get().project().system());
     }
 
     private void change(String name, java.util.function.UnaryOperator<Item> edit) {
@@ -323,7 +324,7 @@ final class ItemCard extends ScrollPane {
     private void fill(Item item) {
         name().update(item.name());
         showMore(item);
-        for (ItemFields.Field f : fields(item)) {
+        for (ItemFigures.Figure f : fields(item)) {
             figures.get(f.label()).update(f.value().quantity());
         }
         if (item instanceof Item.Run run) {
@@ -474,30 +475,39 @@ final class ItemCard extends ScrollPane {
             return;
         }
         now.getChildren().add(new Label());
-        now.getChildren().add(heading("Where the head goes", units.unit(Dimension.LENGTH).symbol()));
-        row("Surface to inlet", units.figure(available.getAsDouble(), Dimension.LENGTH));
+        boolean pumped = look.capacity().pumped() > 0;
+        double weight = pumped ? look.capacity().weight() : 1;
+        Dimension as = pumped ? Dimension.PRESSURE : Dimension.LENGTH;
+        now.getChildren().add(heading("Where the " + (pumped ? "pressure" : "head") + " goes", units.unit(as).symbol()));
+        row("Surface to inlet", units.figure(available.getAsDouble() * weight, as));
+        double most = path.stream().mapToDouble(s -> Math.abs(s.headIn() - s.headOut())).max().orElse(1);
         for (PathStep step : path) {
             String name = a.project().system().item(step.item()).map(Item::name).orElse(step.item());
-            budgetRow(name, step.headIn() - step.headOut(), available.getAsDouble(), units);
+            double loss = step.headIn() - step.headOut();
+            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as));
         }
-        row("Left at the inlet", units.figure(left.getAsDouble(), Dimension.LENGTH));
+        row("Left at the inlet", units.figure(left.getAsDouble() * weight, as));
         now.getChildren().add(Ui.wrapped("Losses and what is left add up to the head from the fuel surface to the "
-                + "inlet. Friction: Darcy-Weisbach, Colebrook, "
+                + "inlet" + (pumped ? "; pumps add what stands with a minus" : "")
+                + ". Friction: Darcy-Weisbach, Colebrook, "
                 + a.project().brief().choices().friction().label().toLowerCase(java.util.Locale.ROOT) + ".", "soft"));
     }
 
-    private void budgetRow(String name, double loss, double available, UnitSystem units) {
+    private void budgetRow(String name, double share, String figure) {
         javafx.scene.layout.Region bar = new javafx.scene.layout.Region();
         bar.getStyleClass().add("gauge-fuel");
-        bar.setMinSize(Math.max(1, 96 * Math.abs(loss) / available), 9);
-        bar.setMaxSize(Math.max(1, 96 * Math.abs(loss) / available), 9);
+        double width = Math.max(1, Math.min(96, 96 * share));
+        bar.setMinSize(width, 9);
+        bar.setMaxSize(width, 9);
         HBox track = new HBox(bar);
         track.setMinWidth(100);
         track.setAlignment(Pos.CENTER_LEFT);
         Label label = Ui.label(name);
         label.setMinWidth(96);
         label.setMaxWidth(96);
-        HBox box = new HBox(6, label, track, Ui.spring(), Ui.label(units.figure(loss, Dimension.LENGTH), "figure"));
+        Label value = Ui.label(figure, "figure");
+        value.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        HBox box = new HBox(6, label, track, Ui.spring(), value);
         box.setAlignment(Pos.CENTER_LEFT);
         now.getChildren().add(box);
     }

@@ -12,6 +12,7 @@ import ration.file.ProjectFileException;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.project.ItemFigures;
 import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Project;
@@ -72,15 +73,15 @@ class WalkAndFieldsTest {
                     : LayoutEdits.Spot.IN_RUN, kind).map(LayoutEdits.Outcome::system).orElse(system);
         }
         for (Item item : system.items()) {
-            List<ItemFields.Field> fields = ItemFields.of(item, system);
+            List<ItemFigures.Figure> fields = ItemFigures.of(item, system);
             Set<String> labels = new HashSet<>();
-            for (ItemFields.Field field : fields) {
+            for (ItemFigures.Figure field : fields) {
                 assertThat(labels.add(field.label())).as(item.id() + " has two rows " + field.label()).isTrue();
                 assertThat(field.value().quantity().unit().dimension()).isEqualTo(field.unit().dimension());
                 Measured other = new Measured(Quantity.of(field.value().quantity().value() + 0.25,
                         field.value().quantity().unit()), "test");
                 FuelSystem changed = field.set().apply(other).apply(system);
-                Measured shown = ItemFields.of(changed.item(item.id()).orElseThrow(), changed).stream()
+                Measured shown = ItemFigures.of(changed.item(item.id()).orElseThrow(), changed).stream()
                         .filter(f -> f.label().equals(field.label())).findFirst().orElseThrow().value();
                 assertThat(shown).as(item.id() + " " + field.label()).isEqualTo(other);
                 List<Item> before = system.items();

@@ -1,4 +1,4 @@
-package ration.desktop.layout;
+package ration.project;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -15,30 +15,34 @@ import ration.model.Rated;
 import ration.model.TankShape;
 import ration.quantity.Unit;
 
-/** The measured figures of each kind of item: how they are called, read and set. */
-final class ItemFields {
+/**
+ * The measured figures of each kind of item: how they are called, read and set. Cards show them, and tolerances are
+ * sampled over them.
+ */
+public final class ItemFigures {
 
     /**
-     * One figure on the card.
+     * One figure of an item.
      *
-     * @param label of the row, unique on the card
+     * @param label unique for the item
      * @param value now
      * @param unit  meant when none is written
      * @param set   the system with another figure
      */
-    record Field(String label, Measured value, Unit unit, Function<Measured, UnaryOperator<FuelSystem>> set) {
+    public record Figure(String label, Measured value, Unit unit, Function<Measured, UnaryOperator<FuelSystem>> set) {
     }
 
     /** The trade's abbreviations, where a row names two things. */
     private static final Map<String, String> SHORT = Map.of("Station", "sta", "Butt line", "BL", "Water line", "WL");
 
-    private final List<Field> fields = new ArrayList<>();
+    private final List<Figure> fields = new ArrayList<>();
 
-    private ItemFields() {
+    private ItemFigures() {
     }
 
-    static List<Field> of(Item item, FuelSystem system) {
-        ItemFields f = new ItemFields();
+    /** Every figure of an item. */
+    public static List<Figure> of(Item item, FuelSystem system) {
+        ItemFigures f = new ItemFigures();
         if (item instanceof Item.Fitted fitted) {
             f.place("", fitted.place(), p -> fitted.with(new Item.Tag(fitted.id(), fitted.name(), p)));
         }
@@ -118,7 +122,7 @@ final class ItemFields {
     }
 
     private void addWall(String label, Measured value, Function<Measured, Firewall> set) {
-        fields.add(new Field(label, value, Unit.INCH, m -> s -> new FuelSystem(s.items(), Optional.of(set.apply(m)))));
+        fields.add(new Figure(label, value, Unit.INCH, m -> s -> new FuelSystem(s.items(), Optional.of(set.apply(m)))));
     }
 
     private static <T> List<T> changed(List<T> list, int at, T value) {
@@ -128,7 +132,7 @@ final class ItemFields {
     }
 
     private void add(String label, Measured value, Unit unit, Function<Measured, Item> set) {
-        fields.add(new Field(label, value, unit, m -> s -> s.replace(set.apply(m))));
+        fields.add(new Figure(label, value, unit, m -> s -> s.replace(set.apply(m))));
     }
 
     private void place(String prefix, Place place, Function<Place, Item> set) {

@@ -1,0 +1,62 @@
+package ration.assess;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import ration.check.Verdict;
+import ration.condition.Condition;
+import ration.flow.FlowModel;
+import ration.flow.FlowQuestion;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.project.Project;
+
+/**
+ * The least flow margin over the judged cases, and nothing else: for changes that are only tried.
+ *
+ * @param setting the case that governs
+ * @param margin  capacity over demand in it
+ * @param factor  what it should be
+ */
+public record LeastMargin(CaseAnswer.Setting setting, double margin, double factor) {
+
+    public Condition condition() {
+        return setting.condition();
+    }
+
+    public double ratio() {
+        return margin / factor;
+    }
+
+    public Verdict verdict() {
+        return Verdict.atLeast(margin, factor);
+    }
+
+    /** Of all cases of a project; empty while a problem blocks or nothing is judged. */
+    public static Optional<LeastMargin> of(Project project) {
+        if (Validation.of(project.system()).stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
+                || project.system().tanks().isEmpty()) {
+            return Optional.empty();
+        }
+        FlowModel.Basis basis = Assessment.basis(project);
+        return least(project, basis, Assessment.conditions(project, basis));
+    }
+
+    /**
+     * Of these cases only, their levels found anew: for small changes of figures, under which other cases stay far.
+     * Empty where one of them is not answered.
+     */
+    public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases) {
+        FlowModel.Basis basis = Assessment.basis(project);
+        return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
+                basis.levels(c.condition()))).toList());
+    }
+
+    private static Optional<LeastMargin> least(Project project, FlowModel.Basis basis, List<CaseAnswer.Setting> cases) {
+        return cases.stream().filter(c -> CaseAnswer.judged(project.brief(), c.pumps())).map(c -> {
+            double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
+            double need = project.brief().demand() * c.condition().engine().power().demandShare();
+            return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()));
+        }).min(Comparator.comparingDouble(LeastMargin::ratio));
+    }
+}

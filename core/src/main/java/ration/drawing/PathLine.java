@@ -1,0 +1,124 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import ration.flow.FlowAnswer;
+import ration.flow.PathStep;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+
+/** The path the fuel takes, unrolled: distance along it, height over the engine inlet, and the grade line. */
+final class PathLine {
+
+    /** Length an item that is no run takes up along the path, m. */
+    private static final double ITEM_LENGTH = 0.075;
+
+    /** A point of the line's own height. */
+    record At(double along, double height) {
+    }
+
+    /**
+     * One item on the path; heads and heights over the engine inlet, m.
+     *
+     * @param item    on the path
+     * @param way     its points, in the direction of flow
+     * @param headIn  grade line before it
+     * @param headOut after it
+     */
+    record Stretch(Item item, List<At> way, double headIn, double headOut) {
+        Stretch {
+            way = List.copyOf(way);
+        }
+
+        double start() {
+            return way.get(0).along();
+        }
+
+        double end() {
+            return way.get(way.size() - 1).along();
+        }
+    }
+
+    private PathLine() {
+    }
+
+    /** The stretches of the path of an answer, from the tank; empty if nothing flows. */
+    static List<Stretch> of(FuelSystem system, FlowAnswer answer) {
+        Optional<Point3> inlet = system.inlet().map(i -> i.place().point());
+        if (inlet.isEmpty()) {
+            return List.of();
+        }
+        double zero = answer.height(inlet.get());
+        List<Stretch> stretches = new ArrayList<>();
+        double along = 0;
+        List<PathStep> path = answer.path();
+        for (int i = 0; i < path.size(); i++) {
+            PathStep step = path.get(i);
+            Optional<Item> item = system.item(step.item());
+            if (item.isEmpty()) {
+                continue;
+            }
+            List<At> way = new ArrayList<>();
+            if (item.get() instanceof Item.Run run) {
+                along = unroll(system, answer, run, zero, along, way);
+            } else {
+                double in = portHeight(system, answer, path, i, -1).orElse(Double.NaN) - zero;
+                double out = portHeight(system, answer, path, i, 1).orElse(Double.NaN) - zero;
+                double from = Double.isNaN(in) ? out : in;
+                double to = Double.isNaN(out) ? in : out;
+                if (Double.isNaN(from)) {
+                    continue;
+                }
+                way.add(new At(along, from));
+                along += ITEM_LENGTH;
+                way.add(new At(along, to));
+            }
+            stretches.add(new Stretch(item.get(), way, step.headIn() - zero, step.headOut() - zero));
+        }
+        return stretches;
+    }
+
+    /** Height of the port through which the neighbouring run on the path joins this item. */
+    private static OptionalDouble portHeight(FuelSystem system, FlowAnswer answer, List<PathStep> path, int at, int side) {
+        int other = at + side;
+        if (other < 0 || other >= path.size()) {
+            return OptionalDouble.empty();
+        }
+        String here = path.get(at).item();
+        return system.item(path.get(other).item()).filter(Item.Run.class::isInstance).map(Item.Run.class::cast)
+                .map(r -> r.from().item().equals(here) ? r.from() : r.to()).filter(p -> p.item().equals(here))
+                .flatMap(system::point).map(p -> OptionalDouble.of(answer.height(p))).orElse(OptionalDouble.empty());
+    }
+
+    private static double unroll(FuelSystem system, FlowAnswer answer, Item.Run run, double zero, double along,
+            List<At> way) {
+        boolean forward = answer.flow(run.id()) >= 0;
+        PortRef first = forward ? run.from() : run.to();
+        PortRef last = forward ? run.to() : run.from();
+        List<Point3> points = new ArrayList<>();
+        system.point(first).ifPresent(points::add);
+        List<Point3> between = new ArrayList<>(run.points().stream().map(p -> p.point()).toList());
+        if (!forward) {
+            java.util.Collections.reverse(between);
+        }
+        points.addAll(between);
+        system.point(last).ifPresent(points::add);
+        double straight = 0;
+        for (int i = 1; i < points.size(); i++) {
+            straight += points.get(i - 1).distance(points.get(i));
+        }
+        double length = run.lengthM(points.get(0), points.get(points.size() - 1));
+        double stretch = straight > 0 ? length / straight : 1;
+        double at = along;
+        way.add(new At(at, answer.height(points.get(0)) - zero));
+        for (int i = 1; i < points.size(); i++) {
+            at += stretch * points.get(i - 1).distance(points.get(i));
+            way.add(new At(at, answer.height(points.get(i)) - zero));
+        }
+        return along + length;
+    }
+}

@@ -1,0 +1,127 @@
+package ration.remedy;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.LeastMargin;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.project.ItemFigures;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+
+/**
+ * How often the margin would be short if the measured figures are off by as much as they may be. Each sample draws every
+ * length, height, bore and loss once from a normal law cut at three deviations (a pump's pressures all together) and
+ * solves the cases that come nearest to short. Friction itself is not sampled: the turbulent branch already stands on the
+ * safe side.
+ *
+ * @param samples drawn
+ * @param shorts  of them, how many were short
+ * @param low     margin that one sample in twenty lies under
+ * @param middle  half of them lie under
+ * @param high    nineteen in twenty lie under
+ */
+public record Chance(int samples, int shorts, double low, double middle, double high) {
+
+    /** Enough to tell 90 from 95 %. */
+    public static final int USUAL_SAMPLES = 400;
+    /** A margin less sure than this counts as Thin. */
+    public static final double SURE = 0.90;
+    private static final int NEAREST_CASES = 4;
+
+    /** Share of samples that are short. */
+    public double share() {
+        return samples == 0 ? 0 : (double) shorts / samples;
+    }
+
+    /**
+     * Samples a project; the same seed gives the same answer, however many threads help.
+     *
+     * @return empty if nothing is computed or the task is cancelled
+     */
+    public static Optional<Chance> of(Assessment assessment, long seed, int samples, Task task) {
+        List<CaseAnswer.Setting> nearest = assessment.cases().stream().filter(c -> c.judged() && c.answered())
+                .sorted(Comparator.comparingDouble(CaseAnswer::ratio)).limit(NEAREST_CASES)
+                .map(CaseAnswer::setting).toList();
+        if (nearest.isEmpty()) {
+            return Optional.empty();
+        }
+        Project project = assessment.project();
+        double[] margins = new double[samples];
+        boolean[] isShort = new boolean[samples];
+        AtomicInteger done = new AtomicInteger();
+        IntStream.range(0, samples).parallel().forEach(i -> {
+            if (task.cancelled().getAsBoolean()) {
+                return;
+            }
+            SplittableRandom random = new SplittableRandom(seed + 0x9E3779B97F4A7C15L * i);
+            Optional<LeastMargin> m = LeastMargin.of(project.with(drawn(project.system(), random)), nearest);
+            margins[i] = m.map(LeastMargin::margin).orElse(0.0);
+            isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
+            task.progress().accept((double) done.incrementAndGet() / samples);
+        });
+        if (task.cancelled().getAsBoolean()) {
+            return Optional.empty();
+        }
+        Arrays.sort(margins);
+        int shorts = (int) IntStream.range(0, samples).filter(i -> isShort[i]).count();
+        return Optional.of(new Chance(samples, shorts, margins[(int) (0.05 * (samples - 1))],
+                margins[(samples - 1) / 2], margins[(int) (0.95 * (samples - 1))]));
+    }
+
+    /** The system with every figure drawn anew. */
+    static FuelSystem drawn(FuelSystem system, SplittableRandom random) {
+        FuelSystem out = system;
+        for (Item item : system.items()) {
+            if (item instanceof Item.Pump pump) {
+                out = out.replace(drawn(pump, random));
+            }
+            for (ItemFigures.Figure figure : ItemFigures.of(item, system)) {
+                Dimension dimension = figure.unit().dimension();
+                boolean loss = dimension == Dimension.PRESSURE && !(item instanceof Item.Pump);
+                if (dimension == Dimension.LENGTH || loss) {
+                    out = draw(out, item.id(), figure, random);
+                }
+            }
+        }
+        return out;
+    }
+
+    private static FuelSystem draw(FuelSystem system, String id, ItemFigures.Figure figure, SplittableRandom random) {
+        Optional<ItemFigures.Figure> now = system.item(id).flatMap(i -> ItemFigures.of(i, system).stream()
+                .filter(f -> f.label().equals(figure.label())).findFirst());
+        return now.map(f -> f.set().apply(drawn(f.value(), random)).apply(system)).orElse(system);
+    }
+
+    private static Measured drawn(Measured m, SplittableRandom random) {
+        double off = deviation(random) * Tolerances.of(m) / 2;
+        double si = m.si() + off;
+        boolean size = m.si() > 0;
+        return m.with(Quantity.ofSi(size ? Math.max(si, 0.05 * m.si()) : si, m.quantity().unit()));
+    }
+
+    private static Item drawn(Item.Pump pump, SplittableRandom random) {
+        double factor = pump.curve().isEmpty() || pump.curve().get(0).pressure().si() <= 0 ? 1
+                : 1 + deviation(random) * Tolerances.of(pump.curve().get(0).pressure()) / 2
+                / pump.curve().get(0).pressure().si();
+        List<Item.CurvePoint> curve = new ArrayList<>();
+        pump.curve().forEach(p -> curve.add(new Item.CurvePoint(p.flow(), p.pressure().with(Quantity.of(
+                p.pressure().quantity().value() * factor, p.pressure().quantity().unit())))));
+        return pump.withCurve(curve);
+    }
+
+    private static double deviation(SplittableRandom random) {
+        double d = Math.sqrt(-2 * Math.log(1 - random.nextDouble())) * Math.cos(2 * Math.PI * random.nextDouble());
+        return Math.max(-3, Math.min(3, d));
+    }
+}

@@ -1,0 +1,221 @@
+package ration.remedy;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.LeastMargin;
+import ration.flow.PathStep;
+import ration.model.Fitting;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.PortRef;
+import ration.model.Rated;
+import ration.project.Edit;
+import ration.project.Project;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** Single changes along the path that governs, each solved over every case and ranked. */
+public final class Remedies {
+
+    /** Ranked remedies at most this many. */
+    private static final int MOST = 8;
+    /** A change that brings less than this much margin is not worth a row. */
+    private static final double LEAST_GAIN = 0.005;
+    /** Loss of a coarser screen or a straighter bore over the present one; common practice, no source. */
+    private static final double EASIER = 0.5;
+    private static final double INCH = 0.0254;
+
+    private final Project project;
+    private final FuelSystem system;
+    private final List<Change> changes = new ArrayList<>();
+
+    /** One change to try. */
+    private record Change(String item, String title, String detail, UnaryOperator<FuelSystem> on) {
+    }
+
+    private record Solved(Change change, LeastMargin after) {
+    }
+
+    private Remedies(Project project) {
+        this.project = project;
+        this.system = project.system();
+    }
+
+    /**
+     * Best first; empty if nothing is computed, nothing helps, or the task is cancelled. Where two single changes on
+     * different items help, the best two together stand in the list too.
+     */
+    public static List<Remedy> of(Assessment assessment, Task task) {
+        Optional<CaseAnswer> governing = assessment.governing();
+        if (governing.isEmpty()) {
+            return List.of();
+        }
+        Remedies remedies = new Remedies(assessment.project());
+        remedies.collect(governing.get());
+        return remedies.solve(governing.get().margin(), task);
+    }
+
+    private void collect(CaseAnswer governing) {
+        Set<String> onPath = new LinkedHashSet<>();
+        governing.capacity().path().stream().map(PathStep::item).forEach(onPath::add);
+        if (onPath.isEmpty()) {
+            governing.condition().contents().keySet().forEach(onPath::add);
+        }
+        for (String id : onPath) {
+            system.item(id).ifPresent(this::on);
+        }
+        system.all(Item.Orifice.class).filter(o -> !onPath.contains(o.id())).forEach(this::throttle);
+    }
+
+    private void on(Item item) {
+        if (item instanceof Item.Run run) {
+            run(run);
+        } else if (item instanceof Item.Tank tank) {
+            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", s -> s.replace(
+                    tank.raised(INCH)));
+            for (int i = 0; i < tank.outlets().size(); i++) {
+                int at = i;
+                tank.outlets().get(i).screen().ifPresent(screen -> rated(item, "Outlet screen of " + tank.name()
+                        + ", coarser", screen, r -> {
+                    List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
+                    Item.Outlet o = outlets.get(at);
+                    outlets.set(at, new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)));
+                    return tank.withOutlets(outlets);
+                }));
+            }
+        } else if (item instanceof Item.Selector s) {
+            rated(item, s.name() + " with straighter bores", s.loss(), s::withLoss);
+        } else if (item instanceof Item.Strainer s) {
+            rated(item, s.name() + " with a coarser screen", s.loss(),
+                    r -> new Item.Strainer(s.tag(), r, s.fouled().map(f -> f.times(EASIER)), s.drain()));
+        } else if (item instanceof Item.Filter f) {
+            rated(item, f.name() + " twice as large", f.points().get(0), r -> new Item.Filter(f.tag(),
+                    f.points().stream().map(p -> p.times(EASIER)).toList(), f.fouled().map(p -> p.times(EASIER))));
+        } else if (item instanceof Item.ShutOff v) {
+            rated(item, v.name() + " with a full bore", v.loss(), r -> new Item.ShutOff(v.tag(), r));
+        } else if (item instanceof Item.CheckValve v) {
+            rated(item, v.name() + ", larger", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));
+        } else if (item instanceof Item.CheckBlock v) {
+            rated(item, v.name() + ", larger", v.loss(), r -> new Item.CheckBlock(v.tag(), v.cracking(), r));
+        } else if (item instanceof Item.FlowSender v) {
+            rated(item, v.name() + ", larger", v.loss(), r -> new Item.FlowSender(v.tag(), r));
+        } else if (item instanceof Item.QuickDisconnect v) {
+            rated(item, v.name() + ", larger", v.loss(), r -> new Item.QuickDisconnect(v.tag(), r));
+        } else if (item instanceof Item.Pump pump) {
+            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", s -> s.replace(
+                    pump.withCurve(pump.curve().stream().map(p -> new Item.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
+                            .toList())));
+        } else if (item instanceof Item.Header header) {
+            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", s -> s.replace(
+                    header.with(new Item.Tag(header.id(), header.name(), header.place().raised(INCH)))));
+        }
+    }
+
+    private void run(Item.Run run) {
+        run.size().nextUp().ifPresent(up -> change(run, "Run " + run.name() + ", " + plain(run.size()) + " \u2192 "
+                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run), s -> s.replace(run.withSize(up))));
+        List<Fitting> eased = run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
+                : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
+        if (!eased.equals(run.fittings())) {
+            change(run, "Bends in place of elbow fittings in " + run.name(), run.fittings().stream()
+                    .filter(f -> f == Fitting.ELBOW_90 || f == Fitting.ELBOW_45).count() + " elbow fittings out",
+                    s -> s.replace(run.withFittings(eased)));
+        }
+    }
+
+    private static String plain(LineSize size) {
+        return size.kind() == LineSize.Kind.HOSE ? size.label().replace(" hose", "") : size.shortName();
+    }
+
+    private String makes(Item.Run run) {
+        Optional<ration.geometry.Point3> a = system.point(run.from());
+        Optional<ration.geometry.Point3> b = system.point(run.to());
+        double length = a.isPresent() && b.isPresent() ? run.lengthM(a.get(), b.get()) : 0;
+        return UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in of " + run.kind().toLowerCase(Locale.ROOT)
+                + ", its ends and what they meet";
+    }
+
+    private void rated(Item item, String title, Rated now, java.util.function.Function<Rated, Item> make) {
+        if (now.loss().si() > 0) {
+            Rated eased = now.times(EASIER);
+            change(item, title, now.loss().quantity().shown() + " \u2192 " + UnitSystem.figure(
+                    eased.loss().quantity().value(), 3) + " " + eased.loss().quantity().unit().symbol() + " at "
+                    + now.flow().quantity().shown(), s -> s.replace(make.apply(eased)));
+        }
+    }
+
+    /** An orifice that sends fuel back: a smaller one leaves more for the engine. */
+    private void throttle(Item.Orifice orifice) {
+        boolean back = system.runAt(new PortRef(orifice.id(), Item.IN)).isPresent();
+        if (back) {
+            change(orifice, orifice.name() + " with a smaller bore", orifice.bore().quantity().shown() + " \u2192 "
+                    + UnitSystem.figure(orifice.bore().quantity().value() * 0.8, 3) + " "
+                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", s -> s.replace(
+                    new Item.Orifice(orifice.tag(), times(orifice.bore(), 0.8), orifice.dischargeCoefficient())));
+        }
+    }
+
+    private static Measured times(Measured m, double factor) {
+        return m.with(Quantity.of(Math.round(m.quantity().value() * factor * 1e6) / 1e6, m.quantity().unit()));
+    }
+
+    private static String inSentence(String name) {
+        return name.isEmpty() ? name : name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    }
+
+    private void change(Item item, String title, String detail, UnaryOperator<FuelSystem> on) {
+        changes.add(new Change(item.id(), title, detail, on));
+    }
+
+    private List<Remedy> solve(double now, Task task) {
+        List<Solved> solved = new ArrayList<>();
+        int done = 0;
+        for (Change change : changes) {
+            if (task.cancelled().getAsBoolean()) {
+                return List.of();
+            }
+            LeastMargin.of(project.with(change.on().apply(system))).filter(m -> m.margin() > now + LEAST_GAIN)
+                    .ifPresent(m -> solved.add(new Solved(change, m)));
+            task.progress().accept(++done / (changes.size() + 1.0));
+        }
+        solved.sort(Comparator.comparingDouble((Solved s) -> -s.after().ratio()));
+        List<Remedy> ranked = new ArrayList<>();
+        for (Solved s : solved.subList(0, Math.min(MOST, solved.size()))) {
+            ranked.add(remedy(s.change(), s.after()));
+        }
+        together(solved).ifPresent(r -> ranked.add(0, r));
+        task.progress().accept(1);
+        return ranked;
+    }
+
+    private Optional<Remedy> together(List<Solved> solved) {
+        Map<String, Change> best = new LinkedHashMap<>();
+        solved.forEach(s -> best.putIfAbsent(s.change().item(), s.change()));
+        if (best.size() < 2) {
+            return Optional.empty();
+        }
+        List<Change> two = best.values().stream().limit(2).toList();
+        Change both = new Change("", two.get(0).title() + " and " + inSentence(two.get(1).title()),
+                "together, solved as one", s -> two.get(1).on().apply(two.get(0).on().apply(s)));
+        return LeastMargin.of(project.with(both.on().apply(system)))
+                .filter(m -> m.ratio() > solved.get(0).after().ratio() + LEAST_GAIN).map(m -> remedy(both, m));
+    }
+
+    private static Remedy remedy(Change change, LeastMargin after) {
+        return new Remedy(change.title(), change.detail(), Edit.of("Try " + inSentence(change.title()),
+                p -> p.with(change.on().apply(p.system()))), after);
+    }
+}

@@ -1,0 +1,146 @@
+package ration.desktop.flow;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.check.Verdict;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.quantity.UnitSystem;
+import ration.remedy.Chance;
+import ration.remedy.Remedies;
+import ration.remedy.Remedy;
+
+/** What would buy margin, each with Try, and how sure the margin is; found in the background and stoppable. */
+final class AdvicePane extends VBox {
+
+    private static final long SEED = 20_250_704L;
+
+    private final Session session;
+    private final LongWork work = new LongWork("advice");
+    private final VBox rows = new VBox();
+    private final Label state = Ui.label("", "soft");
+    private final Label chance = Ui.wrapped("");
+    private final Label chanceVerdict = Ui.label("", "verdict");
+    private final ProgressBar progress = new ProgressBar();
+    private final Button stop = Ui.button("Stop", "advice-stop", this::stopped, "chip");
+    private final Button again = Ui.button("Work it out", "advice-again", () -> start(assessment()), "chip");
+    private Assessment done;
+
+    AdvicePane(Session session) {
+        super(6);
+        this.session = session;
+        setId("advice");
+        HBox head = new HBox(8, Ui.label("What would buy margin", "page-title"), Ui.spring(), state, progress, stop, again);
+        head.setAlignment(Pos.CENTER_LEFT);
+        progress.setPrefWidth(70);
+        progress.setId("advice-progress");
+        progress.progressProperty().bind(work.progress());
+        for (javafx.scene.Node n : List.of(progress, stop)) {
+            n.visibleProperty().bind(work.running());
+            n.managedProperty().bind(work.running());
+        }
+        again.setVisible(false);
+        again.managedProperty().bind(again.visibleProperty());
+        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        chance.setId("chance");
+        chanceVerdict.setId("chance-verdict");
+        Label title = Ui.label("How sure", "bold");
+        title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        chanceVerdict.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        HBox sure = new HBox(8, title, chance, chanceVerdict);
+        HBox.setHgrow(chance, Priority.ALWAYS);
+        getChildren().addAll(head, scroll, Ui.rule(), sure);
+    }
+
+    private Assessment assessment() {
+        return session.shown().get().assessment();
+    }
+
+    /** Works for the present assessment, unless that was done already. */
+    void update() {
+        Assessment a = assessment();
+        if (a != done) {
+            start(a);
+        }
+    }
+
+    private void start(Assessment a) {
+        done = a;
+        again.setVisible(false);
+        rows.getChildren().clear();
+        state.setText("");
+        chance.setText("");
+        chanceVerdict.setText("");
+        if (a.governing().isEmpty()) {
+            work.cancel();
+            rows.getChildren().add(Ui.wrapped("Nothing is computed yet.", "soft"));
+            return;
+        }
+        work.start(task -> Remedies.of(a, task), remedies -> {
+            show(remedies);
+            work.start(task -> Chance.of(a, SEED, Chance.USUAL_SAMPLES, task), c -> c.ifPresent(this::show));
+        });
+    }
+
+    private void stopped() {
+        work.cancel();
+        state.setText("Stopped");
+        again.setVisible(true);
+    }
+
+    private void show(List<Remedy> remedies) {
+        double now = done.governing().orElseThrow().margin();
+        state.setText("now " + UnitSystem.figure(now, 2) + "\u00d7");
+        if (remedies.isEmpty()) {
+            rows.getChildren().add(Ui.wrapped("No single change along the path that governs adds margin.", "soft"));
+        }
+        for (Remedy r : remedies) {
+            rows.getChildren().add(row(r, rows.getChildren().size()));
+        }
+    }
+
+    private HBox row(Remedy r, int n) {
+        NotchBar bar = new NotchBar(60, 8);
+        bar.show(r.after().ratio(), r.after().verdict());
+        Label figure = Ui.label(UnitSystem.figure(r.after().margin(), 2) + "\u00d7", "name");
+        figure.setMinWidth(46);
+        Label verdict = Ui.label("", "verdict", "small");
+        Ui.verdict(verdict, r.after().verdict());
+        Button take = Ui.button("Try", "try-" + n, () -> session.apply(r.edit()), "chip");
+        take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
+        String governs = r.after().condition().attitude().label();
+        VBox words = new VBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.detail() + "; then " + governs
+                + r.after().condition().positions().values().stream().map(p -> ", " + p).reduce("", String::concat)
+                + " governs", "soft"));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        VBox result = new VBox(-1, figure, verdict);
+        HBox row = new HBox(10, words, bar, result, take);
+        row.setId("remedy-" + n);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("remedy");
+        return row;
+    }
+
+    private void show(Chance c) {
+        boolean thin = c.share() > 1 - Chance.SURE;
+        Verdict governing = done.flowVerdict();
+        Ui.verdict(chanceVerdict, governing == Verdict.HOLDS && thin ? Verdict.THIN : governing);
+        chance.setText(String.format(Locale.ROOT, "short in %d of %d samples of the measured figures; nine in ten lie "
+                + "between %.2f\u00d7 and %.2f\u00d7", c.shorts(), c.samples(), c.low(), c.high()));
+    }
+}

@@ -1,0 +1,216 @@
+package ration.desktop.flow;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.desktop.style.Tokens;
+import ration.drawing.HeadBudget;
+import ration.drawing.PathProfile;
+import ration.drawing.Picture;
+import ration.drawing.TextMeasure;
+import ration.model.FuelSystem;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+
+/** Flow: which case governs, what happens along its path, where the head goes, what to change. */
+public final class FlowPage extends BorderPane {
+
+    private final Session session;
+    private final TextMeasure measure = Tokens.measure();
+    private final Label subtitle = Ui.label("", "soft");
+    private final FlowMatrix matrix;
+    private final VBox remarks = new VBox(4);
+    private final Label low = Ui.label("", "soft");
+    private final Label profileTitle = Ui.label("", "soft");
+    private final Label budgetTitle = Ui.label("", "page-title");
+    private final Label budgetCase = Ui.label("", "soft");
+    private final Label sentence = Ui.wrapped("", "sentence");
+    private final PicturePane profile;
+    private final PicturePane budget;
+    private final AdvicePane advice;
+    private boolean stale = true;
+
+    /** @param pick shows an item on the Layout page */
+    public FlowPage(Session session, Consumer<String> pick) {
+        this.session = session;
+        setId("flow-page");
+        setFocusTraversable(true);
+        matrix = new FlowMatrix(session);
+        advice = new AdvicePane(session);
+        profile = new PicturePane("path-profile", (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h,
+                measure)).orElse(new Picture(w, h, List.of())), pick);
+        budget = new PicturePane("head-budget", (w, h) -> look().map(l -> HeadBudget.draw(system(), l, units(), w, h))
+                .orElse(new Picture(w, h, List.of())), pick);
+        sentence.setId("budget-sentence");
+        budgetCase.setId("budget-case");
+        setCenter(left());
+        setRight(right());
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        sceneProperty().addListener((o, was, now) -> {
+            if (now != null && stale) {
+                update();
+            }
+        });
+    }
+
+    private VBox left() {
+        HBox head = new HBox(12, Ui.label("Flow", "page-title"), subtitle);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        ScrollPane scroll = new ScrollPane(matrix);
+        scroll.setFitToHeight(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setMinHeight(Region.USE_PREF_SIZE);
+        scroll.setFocusTraversable(false);
+        VBox cases = new VBox(8, head, scroll, legend(), remarks);
+        cases.getStyleClass().add("flow-cases");
+        HBox title = new HBox(12, Ui.label("Along the path", "page-title"), profileTitle);
+        title.setAlignment(Pos.BASELINE_LEFT);
+        title.getStyleClass().add("flow-title");
+        VBox.setVgrow(profile, Priority.ALWAYS);
+        VBox path = new VBox(title, profile);
+        path.getStyleClass().add("flow-path");
+        VBox.setVgrow(path, Priority.ALWAYS);
+        return new VBox(cases, Ui.rule(), path);
+    }
+
+    private HBox legend() {
+        Region box = new Region();
+        box.getStyleClass().add("governs-key");
+        box.setMinSize(18, 13);
+        box.setMaxSize(18, 13);
+        HBox legend = new HBox(8, box, Ui.label("governs", "soft"));
+        for (Verdict v : List.of(Verdict.HOLDS, Verdict.THIN, Verdict.SHORT, Verdict.NOT_SHOWN)) {
+            NotchBar bar = new NotchBar(32, 6);
+            bar.show(v == Verdict.HOLDS ? 1.4 : v == Verdict.THIN ? 1.03 : 0.8, v);
+            Label word = Ui.label(v.word(), "soft");
+            word.setMinWidth(Region.USE_PREF_SIZE);
+            legend.getChildren().addAll(bar, word);
+        }
+        legend.getChildren().addAll(Ui.spring(), low);
+        legend.setAlignment(Pos.CENTER_LEFT);
+        return legend;
+    }
+
+    private VBox right() {
+        HBox head = new HBox(8, budgetTitle, Ui.spring(), budgetCase);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        VBox.setVgrow(budget, Priority.ALWAYS);
+        budget.setPrefHeight(260);
+        VBox top = new VBox(6, head, budget, sentence);
+        top.getStyleClass().add("flow-side");
+        top.setPrefHeight(330);
+        top.setMinHeight(240);
+        advice.getStyleClass().add("flow-side");
+        VBox.setVgrow(advice, Priority.ALWAYS);
+        VBox.setVgrow(top, Priority.ALWAYS);
+        VBox right = new VBox(top, Ui.rule(), advice);
+        right.getStyleClass().add("card");
+        right.setPrefWidth(460);
+        right.setMinWidth(420);
+        return right;
+    }
+
+    private Optional<CaseAnswer> look() {
+        return session.shown().get().look();
+    }
+
+    private FuelSystem system() {
+        return session.shown().get().project().system();
+    }
+
+    private UnitSystem units() {
+        return session.units().get();
+    }
+
+    private void update() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
+        Assessment a = session.shown().get().assessment();
+        UnitSystem units = units();
+        subtitle.setText("times the take-off flow of " + units.text(a.project().brief().demand(), Dimension.FLOW) + "; "
+                + a.project().brief().delivery().label().toLowerCase(java.util.Locale.ROOT) + " feed needs "
+                + UnitSystem.figure(a.project().brief().delivery().factor(), 2) + "\u00d7, "
+                + (a.project().system().hasFilter() ? "1.00\u00d7 with filters fouled" : "every case"));
+        low.setText("Low: " + units.text(a.project().brief().lowFuel().si(), Dimension.VOLUME) + " over unusable");
+        matrix.update();
+        remarks(a);
+        profileTitle.setText(look().map(l -> PathProfile.title(l, units)).orElse(""));
+        profile.redraw();
+        budget.redraw();
+        boolean pumped = look().map(l -> l.capacity().pumped() > 0).orElse(false);
+        budgetTitle.setText(pumped ? "Where the pressure goes" : "Where the head goes");
+        budgetCase.setText(look().map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW)
+                + ", the most it passes").orElse(""));
+        sentence.setText(look().map(this::sentence).orElse(a.problems().stream().findFirst()
+                .map(p -> p.message() + " " + p.remedy()).orElse("")));
+        sentence.getStyleClass().remove("short");
+        look().filter(l -> l.verdict() == Verdict.SHORT).ifPresent(l -> sentence.getStyleClass().add("short"));
+        advice.update();
+    }
+
+    /** What else about flow is not good, worst first. */
+    private void remarks(Assessment a) {
+        remarks.getChildren().clear();
+        a.findings().stream().filter(f -> f.id().startsWith("flow.") && !f.id().startsWith("flow.margin")
+                && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)).limit(2).forEach(f -> {
+                    NotchBar bar = new NotchBar(24, 6);
+                    bar.show(f.ratio(), f.verdict());
+                    Label words = Ui.label(f.title() + ": " + f.detail().in(units()));
+                    words.setTooltip(new javafx.scene.control.Tooltip(f.detail().in(units()) + "\n" + f.remedy()));
+                    HBox row = new HBox(8, bar, verdictWord(f), words);
+                    row.setAlignment(Pos.CENTER_LEFT);
+                    row.getStyleClass().add("remark");
+                    remarks.getChildren().add(row);
+                });
+    }
+
+    private static Label verdictWord(Finding f) {
+        Label word = Ui.label("", "verdict");
+        Ui.verdict(word, f.verdict());
+        word.setMinWidth(Region.USE_PREF_SIZE);
+        return word;
+    }
+
+    /** What the flow needed would take on this path, and by how much it falls short or is met. */
+    private String sentence(CaseAnswer l) {
+        UnitSystem units = units();
+        String obstacle = l.obstacle(system());
+        if (!obstacle.isEmpty()) {
+            return obstacle;
+        }
+        double need = l.need() * l.factor();
+        ration.flow.FlowAnswer at = l.at(need);
+        OptionalDouble wanted = l.pressureWanted(need);
+        OptionalDouble left = at.usable() ? at.headLeft() : OptionalDouble.empty();
+        String flow = units.text(need, Dimension.FLOW);
+        if (wanted.isEmpty() || left.isEmpty()) {
+            return flow + " cannot be drawn along this path.";
+        }
+        double have = left.getAsDouble() * at.weight();
+        double gap = have - wanted.getAsDouble();
+        boolean pumped = l.capacity().pumped() > 0;
+        java.util.function.DoubleFunction<String> words = pa -> pumped ? units.text(pa, Dimension.PRESSURE)
+                : units.text(pa / at.weight(), Dimension.LENGTH);
+        return flow + " on this path leaves " + words.apply(have) + " at the inlet; it wants "
+                + words.apply(wanted.getAsDouble()) + (gap < 0 ? ": short by " : ": to spare ") + words.apply(Math.abs(gap)) + ".";
+    }
+}

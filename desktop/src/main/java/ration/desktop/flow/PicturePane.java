@@ -1,0 +1,55 @@
+package ration.desktop.flow;
+
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+import ration.desktop.style.PictureNodes;
+import ration.drawing.Picture;
+
+/** A picture that fills its pane and is drawn anew when the pane or what it shows changes. */
+final class PicturePane extends Pane {
+
+    private final Group drawing = new Group();
+    private final BiFunction<Double, Double, Picture> draw;
+
+    /**
+     * @param draw   the picture for a width and a height
+     * @param onPick told the id of a pressed item
+     */
+    PicturePane(String id, BiFunction<Double, Double, Picture> draw, Consumer<String> onPick) {
+        this.draw = draw;
+        setId(id);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        drawing.setManaged(false);
+        getChildren().add(drawing);
+        setMinSize(100, 60);
+        widthProperty().addListener((o, was, now) -> redraw());
+        heightProperty().addListener((o, was, now) -> redraw());
+        setOnMouseClicked(e -> {
+            for (Node n = e.getPickResult().getIntersectedNode(); n != null && n != this; n = n.getParent()) {
+                if (n.getUserData() instanceof String item && !item.isEmpty()) {
+                    onPick.accept(item);
+                    return;
+                }
+            }
+        });
+    }
+
+    void redraw() {
+        if (getWidth() < 60 || getHeight() < 40) {
+            return;
+        }
+        drawing.getChildren().clear();
+        StringBuilder words = new StringBuilder();
+        for (Picture.Piece piece : draw.apply(getWidth(), getHeight()).pieces()) {
+            drawing.getChildren().add(PictureNodes.group(piece));
+            if (!piece.words().isEmpty()) {
+                words.append(piece.words()).append(". ");
+            }
+        }
+        setAccessibleText(words.toString());
+    }
+}
