@@ -56,6 +56,7 @@ final class Checks {
             checks.shutOffPlace();
             PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
         }
+        BuildChecks.of(project).forEach(checks.findings::add);
         checks.findings.sort(Comparator.comparing(Finding::verdict).reversed().thenComparingDouble(Finding::ratio));
         return List.copyOf(checks.findings);
     }

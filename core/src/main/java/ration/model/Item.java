@@ -677,6 +677,14 @@ public sealed interface Item {
             return new Run(id, name, from, to, other, length, points, fittings, build);
         }
 
+        /**
+         * Made anew in another size: flare fittings on the line follow it, adapters no longer needed go, and what was
+         * recorded of the old piece (torque, supplied length) is dropped.
+         */
+        public Run resized(LineSize other) {
+            return with(build.resized(size, other)).withSize(other);
+        }
+
         public Run withLength(Measured other) {
             return new Run(id, name, from, to, size, Optional.of(other), points, fittings, build);
         }

@@ -59,6 +59,21 @@ public record JointEnd(Way way, String size, boolean female) {
         return new JointEnd(way, size, half.startsWith("f"));
     }
 
+    /** Whether the two halves go together. */
+    public boolean mates(JointEnd other) {
+        return way == other.way && size.equals(other.size) && female != other.female;
+    }
+
+    /** The same size and way, the other half. */
+    public JointEnd opposite() {
+        return new JointEnd(way, size, !female);
+    }
+
+    /** The adapter between a fitting and a port that do not mate, in words. */
+    public static String adapter(JointEnd fitting, JointEnd port) {
+        return port.opposite().text() + " to " + fitting.opposite().text();
+    }
+
     /** As {@link #parse} reads it. */
     public String text() {
         return size + " " + way.label() + (way == Way.BARB && !female ? "" : female ? " female" : " male");

@@ -109,6 +109,11 @@ public record LineSize(Kind kind, String label, double bore, double outer) {
         return USUAL.stream().filter(s -> s.kind == kind && s.bore > bore * 1.001).findFirst();
     }
 
+    /** Dash size: sixteenths of the tube's outside diameter, or of the tube a hose goes with; 0 for a plain bore. */
+    public int dash() {
+        return kind == Kind.BORE ? 0 : (int) Math.round(Unit.INCH.fromSi(outer) * 16);
+    }
+
     /** The area of the bore, m2. */
     public double area() {
         return Math.PI * bore * bore / 4;

@@ -53,6 +53,15 @@ public record RunBuild(Optional<Construction> construction, Optional<Measured> s
             sealant = sealant.strip();
         }
 
+        private End resized(LineSize from, LineSize to) {
+            Optional<JointEnd> other = fitting.map(f -> f.size().equals("-" + from.dash()) && to.dash() > 0
+                    ? new JointEnd(f.way(), "-" + to.dash(), f.female()) : f);
+            boolean mates = other.isPresent() && port.isPresent() && other.get().mates(port.get());
+            return new End(other, port, family.filter(c -> c.hose() == (to.kind() == LineSize.Kind.HOSE)),
+                    mates ? "" : other.equals(fitting) || adapter.isEmpty() ? adapter : JointEnd.adapter(other.get(),
+                    port.orElse(other.get())), sealant);
+        }
+
         public End withFitting(Optional<JointEnd> other) {
             return new End(other, port, family, adapter, sealant);
         }
@@ -72,6 +81,12 @@ public record RunBuild(Optional<Construction> construction, Optional<Measured> s
         public End withSealant(String other) {
             return new End(fitting, port, family, adapter, other);
         }
+    }
+
+    /** As made up for a line of another size; see {@link Item.Run#resized}. */
+    RunBuild resized(LineSize from, LineSize to) {
+        return new RunBuild(construction.filter(c -> c.hose() == (to.kind() == LineSize.Kind.HOSE)), Optional.empty(),
+                tightest, spacing, Optional.empty(), heat, chafe, marks, start.resized(from, to), end.resized(from, to));
     }
 
     /** The measured figures that may be given, by name. */

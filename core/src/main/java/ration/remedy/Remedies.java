@@ -126,7 +126,7 @@ public final class Remedies {
 
     private void run(Item.Run run) {
         run.size().nextUp().ifPresent(up -> change(run, "Run " + run.name() + ", " + plain(run.size()) + " \u2192 "
-                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run), s -> s.replace(run.withSize(up))));
+                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run), s -> s.replace(run.resized(up))));
         List<Fitting> eased = run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
                 : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
         if (!eased.equals(run.fittings())) {

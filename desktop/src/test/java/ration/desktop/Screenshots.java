@@ -65,6 +65,20 @@ public final class Screenshots {
             s.look(s.project().brief().envelope().attitudes().get(0));
         });
         SCENES.put("flow", (s, scene) -> fire(scene, "#ledger-flow"));
+        SCENES.put("runs", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-runs");
+        });
+        SCENES.put("joints", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-runs");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#view-joints")).fire();
+        });
+        SCENES.put("lists", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-runs");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#view-lists")).fire();
+        });
         SCENES.put("flow-tansy", (s, scene) -> {
             demo(s, "tansy-l3");
             fire(scene, "#ledger-flow");
@@ -113,12 +127,12 @@ public final class Screenshots {
             Session session = new Session(new Home(Files.createTempDirectory("shots")));
             MainWindow window = new MainWindow(stage, session, new FileDialogs() {
                 @Override
-                public Optional<Path> toOpen() {
+                public Optional<Path> toOpen(Kind kind) {
                     return Optional.empty();
                 }
 
                 @Override
-                public Optional<Path> toSave(String name) {
+                public Optional<Path> toSave(String name, Kind kind) {
                     return Optional.empty();
                 }
             });

@@ -48,12 +48,12 @@ class WindowTest {
         private Path save;
 
         @Override
-        public Optional<Path> toOpen() {
+        public Optional<Path> toOpen(Kind kind) {
             return Optional.ofNullable(open);
         }
 
         @Override
-        public Optional<Path> toSave(String suggestedName) {
+        public Optional<Path> toSave(String suggestedName, Kind kind) {
             return Optional.ofNullable(save);
         }
     }

@@ -6,7 +6,29 @@ import java.util.Optional;
 /** Asks for a file; behind an interface because native choosers cannot be driven by tests. */
 public interface FileDialogs {
 
-    Optional<Path> toOpen();
+    /** What is opened or saved. */
+    enum Kind {
+        DOCUMENT("Ration documents", ".ration"), TABLE("Tables, CSV", ".csv"), PDF("PDF", ".pdf"), SVG("Pictures, SVG", ".svg"),
+        NETWORK("EPANET networks, INP", ".inp");
 
-    Optional<Path> toSave(String suggestedName);
+        private final String label;
+        private final String ending;
+
+        Kind(String label, String ending) {
+            this.label = label;
+            this.ending = ending;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public String ending() {
+            return ending;
+        }
+    }
+
+    Optional<Path> toOpen(Kind kind);
+
+    Optional<Path> toSave(String suggestedName, Kind kind);
 }

@@ -24,9 +24,11 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import ration.desktop.brief.BriefPage;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.flow.FlowPage;
 import ration.desktop.layout.LayoutPage;
+import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
@@ -55,6 +57,7 @@ public final class MainWindow {
     private final LayoutPage layout;
     private final BriefPage brief;
     private final FlowPage flow;
+    private final RunsPage runs;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
@@ -69,6 +72,7 @@ public final class MainWindow {
         layout = new LayoutPage(session, conditions::operate);
         brief = new BriefPage(session);
         flow = new FlowPage(session, this::showItem);
+        runs = new RunsPage(session, new Exports(session, dialogs));
         rail = new Rail(session, this::go);
         ledger = new LedgerBar(session, this::showGoverning, this::showFindings);
         Button title = titleCell();
@@ -223,7 +227,7 @@ public final class MainWindow {
     }
 
     private void askOpen() {
-        leave(() -> dialogs.toOpen().ifPresent(this::open));
+        leave(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(this::open));
     }
 
     public void open(Path path) {
@@ -240,7 +244,7 @@ public final class MainWindow {
 
     private void saveAs() {
         String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        dialogs.toSave(name + ProjectFile.ENDING).ifPresent(path -> session.save(
+        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> session.save(
                 path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
     }
 
@@ -258,7 +262,8 @@ public final class MainWindow {
         page = to;
         content.setCenter(switch (to) {
             case BRIEF -> brief;
-            case LAYOUT, RUNS -> layout;
+            case LAYOUT -> layout;
+            case RUNS -> runs;
             case FLOW -> flow;
         });
         rail.current(to);
@@ -267,6 +272,8 @@ public final class MainWindow {
             layout.focusDrawing();
         } else if (to == Page.FLOW) {
             flow.requestFocus();
+        } else if (to == Page.RUNS) {
+            runs.focusSheet();
         }
     }
 
@@ -356,7 +363,8 @@ public final class MainWindow {
     }
 
     private void keyTyped(KeyEvent e) {
-        if (writing() || keys.isVisible() || e.isShortcutDown()) {
+        boolean sheet = stage.getScene().getFocusOwner() instanceof Sheet<?>;
+        if (writing() || sheet || keys.isVisible() || e.isShortcutDown()) {
             return;
         }
         switch (e.getCharacter()) {

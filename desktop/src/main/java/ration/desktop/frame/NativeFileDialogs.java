@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
-import ration.file.ProjectFile;
 
 /** The platform's own choosers. */
 public final class NativeFileDialogs implements FileDialogs {
@@ -16,22 +15,22 @@ public final class NativeFileDialogs implements FileDialogs {
         this.owner = owner;
     }
 
-    private static FileChooser chooser(String title) {
+    private static FileChooser chooser(String title, Kind kind) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Ration documents",
-                "*" + ProjectFile.ENDING));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label(),
+                "*" + kind.ending()));
         return chooser;
     }
 
     @Override
-    public Optional<Path> toOpen() {
-        return Optional.ofNullable(chooser("Open").showOpenDialog(owner)).map(File::toPath);
+    public Optional<Path> toOpen(Kind kind) {
+        return Optional.ofNullable(chooser("Open", kind).showOpenDialog(owner)).map(File::toPath);
     }
 
     @Override
-    public Optional<Path> toSave(String suggestedName) {
-        FileChooser chooser = chooser("Save as");
+    public Optional<Path> toSave(String suggestedName, Kind kind) {
+        FileChooser chooser = chooser("Save as", kind);
         chooser.setInitialFileName(suggestedName);
         return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }

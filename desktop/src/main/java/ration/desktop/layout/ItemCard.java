@@ -231,7 +231,7 @@ final class ItemCard extends ScrollPane {
     private int runRows(Item.Run run, GridPane grid) {
         size = new QuantityField<LineSize>("field-size", "Size of " + run.name(), LineSize::parse, LineSize::label)
                 .onTrouble(trouble::setText)
-                .onValue(s -> changeRun("Set size of " + run.name(), r -> r.withSize(s)));
+                .onValue(s -> changeRun("Set size of " + run.name(), r -> r.resized(s)));
         size.getStyleClass().add("card-field");
         grid.add(Ui.label("Size"), 0, 0);
         grid.add(size, 1, 0, 2, 1);
@@ -244,7 +244,7 @@ final class ItemCard extends ScrollPane {
         for (LineSize s : LineSize.usual()) {
             Button button = Ui.button(s.kind() == LineSize.Kind.TUBE ? s.shortName() : s.label(),
                     "size-" + s.label().replaceAll("[^0-9a-z]+", "-"),
-                    () -> changeRun("Set size to " + s.shortName(), r -> r.withSize(s)), "chip");
+                    () -> changeRun("Set size to " + s.shortName(), r -> r.resized(s)), "chip");
             button.setAccessibleText("Size " + s.label());
             pane.getChildren().add(button);
         }
@@ -423,7 +423,7 @@ final class ItemCard extends ScrollPane {
                 if (f.verdict() == Verdict.SHORT && i instanceof Item.Run run) {
                     run.size().nextUp().ifPresent(s -> steps.getChildren().add(Ui.button("Try " + s.shortName(),
                             "try-" + run.id(), () -> session.apply(Edit.replace("Try " + s.shortName() + " for "
-                                    + run.name(), run.withSize(s))), "chip")));
+                                    + run.name(), run.resized(s))), "chip")));
                 }
             });
             if (!steps.getChildren().isEmpty()) {

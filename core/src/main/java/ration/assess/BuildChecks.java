@@ -1,0 +1,221 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import ration.check.Finding;
+import ration.check.Finding.Wording;
+import ration.check.Verdict;
+import ration.model.Construction;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.RunBuild;
+import ration.plumbing.CutLength;
+import ration.plumbing.Joints;
+import ration.plumbing.LineRules;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** Checks on how the lines are made up and held, from the runs sheet. */
+final class BuildChecks {
+
+    private static final String PRACTICE = "Common practice, no source";
+
+    private static final ration.geometry.Point3 ORIGIN = new ration.geometry.Point3(0, 0, 0);
+
+    private final FuelSystem system;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private BuildChecks(FuelSystem system) {
+        this.system = system;
+    }
+
+    static List<Finding> of(Project project) {
+        BuildChecks checks = new BuildChecks(project.system());
+        if (!project.system().runs().isEmpty()) {
+            checks.joints();
+            project.system().runs().forEach(checks::run);
+            checks.sheet();
+        }
+        return checks.findings;
+    }
+
+    private void joints() {
+        List<Joints.Joint> joints = Joints.of(system);
+        long good = joints.stream().filter(j -> j.state() == Joints.State.GOOD).count();
+        for (Joints.Joint j : joints) {
+            if (j.state() == Joints.State.WRONG) {
+                add("build.joint." + j.id(), "Joint of " + j.run().name() + " at " + j.at(), j.run(), Verdict.SHORT,
+                        Finding.MISSED, u -> j.message(), "37\u00b0 flares, pipe threads and hose families: AC 43.13-1B"
+                        + " (from memory)", j.remedy());
+            }
+        }
+        if (good == joints.size()) {
+            findings.add(new Finding("build.joints", "Every joint goes together", "", Verdict.HOLDS, Finding.MET,
+                    u -> good + " joints: size, thread, half and sealant agree.", PRACTICE, ""));
+        }
+    }
+
+    /** One finding for all that is not yet written down. */
+    private void sheet() {
+        List<String> open = new ArrayList<>();
+        for (Item.Run run : system.runs()) {
+            RunBuild b = run.build();
+            boolean ends = b.start().fitting().isPresent() && b.start().port().isPresent()
+                    && b.end().fitting().isPresent() && b.end().port().isPresent();
+            boolean held = b.spacing().isPresent() || length(run) <= LineRules.farthestSupports(run).orElse(0);
+            if (b.construction().isEmpty() || !held || !ends) {
+                open.add(run.name());
+            }
+        }
+        if (!open.isEmpty()) {
+            findings.add(new Finding("build.sheet", "Runs sheet filled in", "", Verdict.NOT_SHOWN,
+                    (system.runs().size() - open.size()) / (double) system.runs().size(), u -> open.size() + " of "
+                    + system.runs().size() + " runs lack construction, supports or an end: " + String.join(", ", open) + ".",
+                    PRACTICE, "Fill them in on the Runs page."));
+        }
+    }
+
+    private double length(Item.Run run) {
+        return run.lengthM(system.point(run.from()).orElse(ORIGIN), system.point(run.to()).orElse(ORIGIN));
+    }
+
+    private void run(Item.Run run) {
+        RunBuild b = run.build();
+        boolean hose = LineRules.construction(run).hose();
+        String source = hose ? LineRules.HOSE_SOURCE : LineRules.TUBE_SOURCE;
+        atLeast("build.bend." + run.id(), "Tightest bend of " + run.name(), run, b.tightest(),
+                LineRules.leastRadius(run), source, "A wider bend, or an elbow fitting.");
+        b.spacing().ifPresent(s -> {
+            OptionalDouble most = LineRules.farthestSupports(run);
+            if (most.isPresent() && s.si() > 0) {
+                limit("build.supports." + run.id(), "Supports of " + run.name(), run, s.si(), most.getAsDouble(), source,
+                        "Another clamp between.");
+            }
+        });
+        b.torque().ifPresent(t -> torque(run, t));
+        b.heat().ifPresent(h -> {
+            if (!b.marks().sleeved()) {
+                atLeast("build.heat." + run.id(), "Heat beside " + run.name(), run, b.heat(),
+                        OptionalDouble.of(Unit.INCH.toSi(LineRules.HEAT)), "Practice, low confidence",
+                        "Sleeve or shield it, or lead it elsewhere.");
+            }
+        });
+        atLeast("build.chafe." + run.id(), "Clearance of " + run.name(), run, b.chafe(),
+                OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), PRACTICE, "A clamp, a grommet or another way.");
+        supplied(run);
+        kinds(run);
+    }
+
+    private void atLeast(String id, String title, Item.Run run, Optional<Measured> have, OptionalDouble least,
+            String source, String remedy) {
+        if (have.isPresent() && least.isPresent()) {
+            double is = have.get().si();
+            double wanted = least.getAsDouble();
+            Verdict verdict = Verdict.atLeast(is, wanted);
+            add(id, title, run, verdict, is / wanted, u -> u.text(is, Dimension.LENGTH) + " against at least "
+                    + u.text(wanted, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
+        }
+    }
+
+    private void limit(String id, String title, Item.Run run, double is, double most, String source, String remedy) {
+        Verdict verdict = is > most * (1 + 1e-9) ? Verdict.SHORT : Verdict.HOLDS;
+        add(id, title, run, verdict, Math.min(Finding.MET, most / is), u -> "Every " + u.text(is, Dimension.LENGTH)
+                + ", at most " + u.text(most, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
+    }
+
+    /** Wrong only outside both recalled series; the overlap is the target. */
+    private void torque(Item.Run run, Measured torque) {
+        LineRules.Torque table = LineRules.torque(run);
+        if (table == null) {
+            return;
+        }
+        double is = Unit.POUND_INCH.fromSi(torque.si());
+        boolean outside = is < table.lowest() || is > table.highest();
+        boolean off = is < table.low() || is > table.high();
+        Wording words = u -> torque.quantity().shown() + "; target " + figure(table.low()) + " to " + figure(table.high())
+                + " in\u00b7lb, which both published series allow.";
+        add("build.torque." + run.id(), "Torque of " + run.name(), run, outside ? Verdict.SHORT : off ? Verdict.THIN
+                : Verdict.HOLDS, outside ? Finding.MISSED : off ? 1.02 : Finding.MET, words, LineRules.TUBE_SOURCE
+                + "; two series recalled", outside ? is > table.highest() ? "Remake the joint: a flare is not cured by"
+                + " force." : "Do it up to the target and mark it." : "");
+    }
+
+    private static String figure(double value) {
+        return UnitSystem.figure(value, 0);
+    }
+
+    /** What is at hand against what its place needs: hose too long kinks, too short pulls. */
+    private void supplied(Item.Run run) {
+        if (run.build().supplied().isEmpty() || run.length().isEmpty()) {
+            return;
+        }
+        double have = run.build().supplied().get().si();
+        double way = run.length().get().si();
+        boolean hose = LineRules.construction(run).hose();
+        double least = hose ? way : CutLength.of(system, run).length();
+        double most = hose ? way * (1 + LineRules.MOST_SLACK) : Double.MAX_VALUE;
+        boolean tooShort = have < least - 1e-6;
+        boolean tooLong = have > most + 1e-6;
+        add("build.length." + run.id(), "Length supplied for " + run.name(), run, tooShort || tooLong ? Verdict.SHORT
+                : Verdict.HOLDS, tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
+                u -> u.text(have, Dimension.LENGTH) + " supplied, " + (hose ? u.text(least, Dimension.LENGTH) + " to "
+                + u.text(most, Dimension.LENGTH) : "at least " + u.text(least, Dimension.LENGTH)) + " needed"
+                + (tooLong ? ": it will kink." : tooShort ? ": it will pull." : "."),
+                hose ? LineRules.HOSE_SOURCE : PRACTICE, tooShort || tooLong ? "Have one made to "
+                + CutLength.of(system, run).text() + " cut length." : "");
+    }
+
+    /** Rigid where ends are fixed, hose where they move; hose forward of the firewall sleeved or PTFE; nothing temporary. */
+    private void kinds(Item.Run run) {
+        RunBuild b = run.build();
+        Construction made = LineRules.construction(run);
+        if (b.marks().moving() && !made.hose()) {
+            add("build.moving." + run.id(), "Movement of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
+                    u -> "Its ends move against each other, and it is " + made.label().toLowerCase(Locale.ROOT) + ".",
+                    "14 CFR 23.993 before 2017 (from memory), as a guide", "Use a hose assembly.");
+        }
+        if (b.marks().temporary()) {
+            add("build.temporary." + run.id(), "Nothing temporary flies", run, Verdict.SHORT, Finding.MISSED,
+                    u -> run.name() + " is marked as fitted for ground runs only.", PRACTICE,
+                    "Replace it before flight and take the mark off.");
+        }
+        if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE) && run.size().kind() != LineSize.Kind.BORE
+                && b.construction().isPresent()) {
+            add("build.kind." + run.id(), "Size and construction of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
+                    u -> made.label() + " with the size " + run.size().label() + ".", PRACTICE,
+                    "Give a tube size for tube and a dash for hose.");
+        }
+        forward(run, made);
+    }
+
+    /** 23.1183: lines on the engine's side of the firewall are fire resistant. */
+    private void forward(Item.Run run, Construction made) {
+        if (run.build().construction().isEmpty() || system.firewall().isEmpty() || system.inlet().isEmpty()) {
+            return;
+        }
+        double wall = system.firewall().get().station().si();
+        double engine = Math.signum(system.inlet().get().place().point().x() - wall);
+        boolean inBay = java.util.stream.Stream.of(run.from(), run.to()).flatMap(p -> system.point(p).stream())
+                .anyMatch(p -> (p.x() - wall) * engine > 1e-6);
+        if (!inBay) {
+            return;
+        }
+        boolean holds = made == Construction.STEEL || run.build().marks().sleeved();
+        add("build.fire." + run.id(), "Fire resistance of " + run.name(), run, holds ? Verdict.HOLDS : Verdict.SHORT,
+                holds ? Finding.MET : Finding.MISSED, u -> made.label() + (run.build().marks().sleeved()
+                ? " in fire sleeve." : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
+                "14 CFR 23.1183 before 2017 (from memory), as a guide", holds ? "" : "Sleeve it, or use stainless tube.");
+    }
+
+    private void add(String id, String title, Item.Run run, Verdict verdict, double ratio, Wording detail, String source,
+            String remedy) {
+        findings.add(new Finding(id, title, run.id(), verdict, ratio, detail, source, remedy));
+    }
+}

@@ -1,0 +1,70 @@
+package ration.plumbing;
+
+import java.util.Map;
+import ration.model.Construction;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.JointEnd;
+import ration.model.LineSize;
+import ration.model.RunBuild;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/**
+ * What to cut for a run. Tube: the measured way from seat to seat and, for each flare, what forming it takes up. Hose: the
+ * way with 5 % slack, less what each end fitting reaches beyond the hose. Allowances are common practice, no source:
+ * measure one of your own fittings before cutting.
+ *
+ * @param length m
+ * @param sum    how it came about, in inches
+ */
+public record CutLength(double length, String sum) {
+
+    /** What a 37 degree flare takes up, in, by dash. */
+    private static final Map<Integer, Double> FLARE = Map.of(3, 0.08, 4, 0.09, 5, 0.10, 6, 0.11, 8, 0.13, 10, 0.15,
+            12, 0.17, 16, 0.20);
+    /** What an end fitting adds to the hose, in, by dash. */
+    private static final Map<Integer, Double> HOSE_END = Map.of(3, 0.70, 4, 0.75, 5, 0.80, 6, 0.85, 8, 0.95, 10, 1.05,
+            12, 1.15, 16, 1.30);
+
+    /** The cut length of a run. */
+    public static CutLength of(FuelSystem system, Item.Run run) {
+        double way = system.point(run.from()).isPresent() && system.point(run.to()).isPresent()
+                ? run.lengthM(system.point(run.from()).get(), system.point(run.to()).get())
+                : run.length().map(l -> l.si()).orElse(0.0);
+        Construction c = LineRules.construction(run);
+        int dash = run.size().dash();
+        String measured = UnitSystem.figure(Unit.INCH.fromSi(way), 2);
+        if (run.size().kind() == LineSize.Kind.BORE) {
+            return new CutLength(way, measured);
+        }
+        if (c.hose()) {
+            double end = Unit.INCH.toSi(HOSE_END.getOrDefault(dash, 0.85));
+            double cut = way * (1 + LineRules.LEAST_SLACK) - 2 * end;
+            return new CutLength(Math.max(0, cut), measured + " + 5 % slack \u2212 2 \u00d7 "
+                    + UnitSystem.figure(Unit.INCH.fromSi(end), 2) + " end fittings");
+        }
+        int flares = flare(run.build().start()) + flare(run.build().end());
+        double each = Unit.INCH.toSi(FLARE.getOrDefault(dash, 0.11));
+        return new CutLength(way + flares * each, measured + " + " + flares + " \u00d7 "
+                + UnitSystem.figure(Unit.INCH.fromSi(each), 2) + " flares");
+    }
+
+    /** One unless the end is known to be something else than a flare. */
+    private static int flare(RunBuild.End end) {
+        return end.fitting().map(f -> f.way() == JointEnd.Way.FLARE || f.way() == JointEnd.Way.FLARE_45 ? 1 : 0).orElse(1);
+    }
+
+    /** In inches to a sixteenth, as a tape reads. */
+    public String text() {
+        long sixteenths = Math.round(Unit.INCH.fromSi(length) * 16);
+        long whole = sixteenths / 16;
+        long part = sixteenths % 16;
+        long divisor = 16;
+        while (part > 0 && part % 2 == 0) {
+            part /= 2;
+            divisor /= 2;
+        }
+        return part == 0 ? whole + " in" : (whole == 0 ? "" : whole + " ") + part + "/" + divisor + " in";
+    }
+}

@@ -1,0 +1,98 @@
+package ration.plumbing;
+
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import ration.model.Construction;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.quantity.Unit;
+
+/**
+ * Tables for lines, inches unless said. All from memory: AC 43.13-1B chapters 8 and 9 and the airframe handbook
+ * FAA-H-8083-31 for rigid tube, MIL-H-8794 for hose. Where two published series are recalled both are kept: a figure is
+ * wrong only outside both.
+ */
+public final class LineRules {
+
+    /** Where the tables for rigid tube come from. */
+    public static final String TUBE_SOURCE = "AC 43.13-1B and FAA-H-8083-31, tube tables (from memory)";
+    /** Where the tables for hose come from. */
+    public static final String HOSE_SOURCE = "AC 43.13-1B, flexible lines; MIL-H-8794 bend radii (from memory)";
+
+    /** Slack of hose over the way it goes, and at most (AC 43.13-1B, from memory). */
+    public static final double LEAST_SLACK = 0.05;
+    public static final double MOST_SLACK = 0.08;
+    /** Farthest between supports of hose, in (AC 43.13-1B, from memory). */
+    private static final double HOSE_SUPPORT = 24;
+    /** Least distance to exhaust and other hot parts without a shield; practice, low confidence. */
+    public static final double HEAT = 4;
+    /** Least clearance to what a line could rub on; common practice, no source. */
+    public static final double CHAFE = 0.5;
+
+    private record Tube(double aluminiumRadius, double steelRadius, double aluminiumSpan, double steelSpan) {
+    }
+
+    /** By outside diameter in sixteenths. */
+    private static final NavigableMap<Integer, Tube> TUBES = new TreeMap<>(Map.of(
+            2, new Tube(3 / 8.0, 0, 9.5, 11.5), 3, new Tube(7 / 16.0, 21 / 32.0, 12, 14),
+            4, new Tube(9 / 16.0, 7 / 8.0, 13.5, 16), 5, new Tube(3 / 4.0, 1.125, 15, 18),
+            6, new Tube(15 / 16.0, 1 + 5 / 16.0, 16.5, 20), 8, new Tube(1.25, 1.75, 19, 23),
+            10, new Tube(1.5, 2 + 3 / 16.0, 22, 25.5), 12, new Tube(1.75, 2.625, 24, 27.5),
+            16, new Tube(3, 3.5, 26.5, 30)));
+    private static final Map<Integer, Double> HOSE_RADIUS = Map.of(3, 3.0, 4, 3.0, 5, 3.38, 6, 4.0, 8, 4.63, 10, 5.5,
+            12, 6.5, 16, 7.38);
+
+    /**
+     * Torque of a flare nut, lb-in.
+     *
+     * @param lowest  of either series
+     * @param low     of what both allow: the target
+     * @param high    of what both allow
+     * @param highest of either series
+     */
+    public record Torque(double lowest, double low, double high, double highest) {
+    }
+
+    private static final Map<Integer, Torque> ALUMINIUM_TORQUE = Map.of(3, new Torque(25, 30, 35, 40),
+            4, new Torque(40, 50, 65, 65), 5, new Torque(60, 70, 80, 90), 6, new Torque(75, 110, 125, 130),
+            8, new Torque(150, 230, 250, 260), 10, new Torque(200, 330, 350, 360), 12, new Torque(300, 460, 500, 500),
+            16, new Torque(500, 500, 700, 700));
+    private static final Map<Integer, Torque> STEEL_TORQUE = Map.of(3, new Torque(95, 95, 105, 105),
+            4, new Torque(135, 135, 150, 150), 5, new Torque(170, 170, 200, 200), 6, new Torque(270, 270, 300, 300),
+            8, new Torque(450, 450, 500, 500), 10, new Torque(650, 650, 700, 700), 12, new Torque(900, 900, 1000, 1000),
+            16, new Torque(1200, 1200, 1400, 1400));
+
+    private LineRules() {
+    }
+
+    /** What a run is made as: as stated, else aluminium for tube and braided rubber for hose. */
+    public static Construction construction(Item.Run run) {
+        return run.build().construction().orElse(run.size().kind() == LineSize.Kind.HOSE ? Construction.BRAIDED
+                : Construction.ALUMINIUM);
+    }
+
+    /** Least bend radius, m: to the centreline for tube, to the inside of the bend for hose. */
+    public static OptionalDouble leastRadius(Item.Run run) {
+        Construction c = construction(run);
+        int dash = run.size().dash();
+        double inches = c.hose() ? HOSE_RADIUS.getOrDefault(dash, 0.0) : !TUBES.containsKey(dash) ? 0
+                : c == Construction.STEEL ? TUBES.get(dash).steelRadius : TUBES.get(dash).aluminiumRadius;
+        return inches == 0 ? OptionalDouble.empty() : OptionalDouble.of(Unit.INCH.toSi(inches));
+    }
+
+    /** Farthest between supports, m. */
+    public static OptionalDouble farthestSupports(Item.Run run) {
+        Construction c = construction(run);
+        int dash = run.size().dash();
+        double inches = c.hose() ? HOSE_SUPPORT : !TUBES.containsKey(dash) ? 0
+                : c == Construction.STEEL ? TUBES.get(dash).steelSpan : TUBES.get(dash).aluminiumSpan;
+        return inches == 0 ? OptionalDouble.empty() : OptionalDouble.of(Unit.INCH.toSi(inches));
+    }
+
+    /** Torque for the flare nuts of a run; null for a size without one. Hose ends are taken as steel-nutted tube. */
+    public static Torque torque(Item.Run run) {
+        return (construction(run) == Construction.STEEL ? STEEL_TORQUE : ALUMINIUM_TORQUE).get(run.size().dash());
+    }
+}

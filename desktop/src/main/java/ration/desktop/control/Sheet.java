@@ -1,0 +1,283 @@
+package ration.desktop.control;
+
+import java.util.List;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.scene.Node;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TablePosition;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * A table worked by keyboard like a sheet of paper: type to write over a cell, Enter or F2 to change it, Enter goes on to
+ * the next row, Tab to the next cell, Delete clears, Escape gives up. Values are set by whoever owns the rows; text that
+ * cannot be read stays in the cell, open, and is said by the owner.
+ *
+ * @param <R> a row
+ */
+public final class Sheet<R> extends TableView<R> {
+
+    /**
+     * A column.
+     *
+     * @param label   its head
+     * @param width   pixels
+     * @param text    of a row
+     * @param node    shown in place of the text, or null
+     * @param mayEdit whether the cell of a row can be written
+     */
+    public record Column<R>(String label, double width, Function<R, String> text, Function<R, Node> node,
+            Predicate<R> mayEdit) {
+        /** A column of words to read. */
+        public static <R> Column<R> reading(String label, double width, Function<R, String> text) {
+            return new Column<>(label, width, text, null, r -> false);
+        }
+
+        /** A column of words to write. */
+        public static <R> Column<R> writing(String label, double width, Function<R, String> text) {
+            return new Column<>(label, width, text, null, r -> true);
+        }
+    }
+
+    /** Takes what was written in a cell; false if it cannot be read. */
+    @FunctionalInterface
+    public interface Writer<R> {
+        boolean write(R row, int column, String text);
+    }
+
+    private final List<Column<R>> columns;
+    private final ObservableList<R> rows = FXCollections.observableArrayList();
+    private Writer<R> writer = (r, c, t) -> false;
+    private BiConsumer<Integer, Integer> onPaste = (r, c) -> { };
+    private String firstKey = "";
+    private int tabStart = -1;
+
+    public Sheet(String id, List<Column<R>> columns) {
+        this.columns = List.copyOf(columns);
+        setId(id);
+        getStyleClass().add("sheet");
+        setItems(rows);
+        setEditable(true);
+        setFixedCellSize(27);
+        getSelectionModel().setCellSelectionEnabled(true);
+        for (int i = 0; i < columns.size(); i++) {
+            Column<R> c = columns.get(i);
+            TableColumn<R, R> column = new TableColumn<>(c.label());
+            column.setPrefWidth(c.width());
+            column.setSortable(false);
+            column.setReorderable(false);
+            column.setEditable(true);
+            column.setCellValueFactory(d -> new javafx.beans.property.SimpleObjectProperty<>(d.getValue()));
+            int at = i;
+            column.setCellFactory(col -> new Cell(at));
+            getColumns().add(column);
+        }
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+    }
+
+    public Sheet<R> onWrite(Writer<R> action) {
+        writer = action;
+        return this;
+    }
+
+    /** Told row and column when a table is pasted. */
+    public Sheet<R> onPaste(BiConsumer<Integer, Integer> action) {
+        onPaste = action;
+        return this;
+    }
+
+    /** Told whenever another cell is chosen. */
+    public void onMove(Runnable action) {
+        javafx.beans.InvalidationListener moved = o -> action.run();
+        getFocusModel().focusedCellProperty().addListener(moved);
+    }
+
+    /** Shows these rows; the chosen cell stays chosen. */
+    public void show(List<R> now) {
+        TablePosition<?, ?> at = getFocusModel().getFocusedCell();
+        rows.setAll(now);
+        if (at != null && at.getRow() >= 0 && at.getColumn() >= 0) {
+            choose(Math.min(at.getRow(), now.size() - 1), at.getColumn());
+        }
+    }
+
+    /** Chooses a cell. */
+    public void choose(int row, int column) {
+        if (row < 0 || row >= rows.size() || column < 0 || column >= columns.size()) {
+            return;
+        }
+        getSelectionModel().clearAndSelect(row, getColumns().get(column));
+        getFocusModel().focus(row, getColumns().get(column));
+        scrollTo(Math.max(0, row - 3));
+        scrollToColumnIndex(column);
+    }
+
+    /** The row chosen, or -1. */
+    public int row() {
+        return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getRow();
+    }
+
+    private int column() {
+        return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getColumn();
+    }
+
+    private boolean editing() {
+        return getEditingCell() != null;
+    }
+
+    private void pressed(KeyEvent e) {
+        if (editing() || row() < 0) {
+            return;
+        }
+        if (e.isShortcutDown() && e.getCode() == KeyCode.V) {
+            onPaste.accept(row(), column());
+            e.consume();
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.C) {
+            ClipboardContent content = new ClipboardContent();
+            content.putString(columns.get(column()).text().apply(rows.get(row())));
+            Clipboard.getSystemClipboard().setContent(content);
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.F2) {
+            start("");
+            e.consume();
+        } else if (e.getCode() == KeyCode.DELETE && columns.get(column()).mayEdit().test(rows.get(row()))) {
+            writer.write(rows.get(row()), column(), "");
+            e.consume();
+        } else if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
+            int next = column() + (e.isShiftDown() ? -1 : 1);
+            if (next >= 0 && next < columns.size()) {
+                choose(row(), next);
+                e.consume();
+            }
+        }
+    }
+
+    private void typed(KeyEvent e) {
+        String text = e.getCharacter();
+        if (!editing() && row() >= 0 && !e.isShortcutDown() && !e.isAltDown() && text.length() == 1
+                && text.charAt(0) >= ' ' && text.charAt(0) != 127) {
+            start(text);
+            e.consume();
+        }
+    }
+
+    private void start(String text) {
+        if (columns.get(column()).mayEdit().test(rows.get(row()))) {
+            firstKey = text;
+            edit(row(), getColumns().get(column()));
+        }
+    }
+
+    private void goOn(int row, int column, KeyEvent e) {
+        if (e.getCode() == KeyCode.TAB) {
+            tabStart = tabStart < 0 ? column : tabStart;
+            int next = column + (e.isShiftDown() ? -1 : 1);
+            choose(row, Math.max(0, Math.min(columns.size() - 1, next)));
+        } else {
+            choose(Math.min(rows.size() - 1, row + 1), tabStart >= 0 ? tabStart : column);
+            tabStart = -1;
+        }
+        requestFocus();
+    }
+
+    /** A cell that turns into a field while it is written. */
+    private final class Cell extends TableCell<R, R> {
+
+        private final int at;
+        private TextField field;
+
+        Cell(int at) {
+            this.at = at;
+        }
+
+        @Override
+        protected void updateItem(R item, boolean empty) {
+            super.updateItem(item, empty);
+            if (empty || item == null) {
+                setText(null);
+                setGraphic(null);
+                return;
+            }
+            Column<R> c = columns.get(at);
+            setText(c.node() == null ? c.text().apply(item) : null);
+            setGraphic(c.node() == null ? null : c.node().apply(item));
+            setAccessibleText(c.label() + " " + c.text().apply(item));
+            getStyleClass().remove("reading");
+            if (!c.mayEdit().test(item)) {
+                getStyleClass().add("reading");
+            }
+        }
+
+        @Override
+        public void startEdit() {
+            if (getItem() == null || !columns.get(at).mayEdit().test(getItem())) {
+                return;
+            }
+            super.startEdit();
+            String before = columns.get(at).text().apply(getItem());
+            field = new TextField(firstKey.isEmpty() ? before : firstKey);
+            field.getStyleClass().add("sheet-field");
+            field.setAccessibleText(columns.get(at).label());
+            setText(null);
+            setGraphic(field);
+            field.requestFocus();
+            if (firstKey.isEmpty()) {
+                field.selectAll();
+            } else {
+                field.positionCaret(field.getLength());
+            }
+            field.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.TAB) {
+                    e.consume();
+                    take(e);
+                } else if (e.getCode() == KeyCode.ESCAPE) {
+                    e.consume();
+                    cancelEdit();
+                    Sheet.this.requestFocus();
+                }
+            });
+            field.focusedProperty().addListener((o, was, now) -> {
+                if (was && isEditing()) {
+                    leave();
+                }
+            });
+        }
+
+        /** Enter or Tab: the value goes in and the next cell is chosen, or the cell stays open. */
+        private void take(KeyEvent e) {
+            int row = getIndex();
+            if (write()) {
+                cancelEdit();
+                goOn(row, at, e);
+            }
+        }
+
+        /** The pointer went elsewhere: what can be read goes in, the rest is said and the old value stays. */
+        private void leave() {
+            write();
+            cancelEdit();
+        }
+
+        private boolean write() {
+            String text = field.getText();
+            return text.equals(columns.get(at).text().apply(getItem())) || writer.write(getItem(), at, text);
+        }
+
+        @Override
+        public void cancelEdit() {
+            super.cancelEdit();
+            field = null;
+            updateItem(getItem(), isEmpty());
+        }
+    }
+}

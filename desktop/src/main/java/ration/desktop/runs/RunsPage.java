@@ -1,0 +1,393 @@
+package ration.desktop.runs;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.Clipboard;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.Sheet;
+import ration.desktop.control.Sheet.Column;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.plumbing.CutLength;
+import ration.plumbing.Joints;
+import ration.plumbing.RunSheet;
+import ration.plumbing.SheetColumn;
+import ration.plumbing.ShoppingList;
+import ration.project.Edit;
+
+/** Runs: the sheet people keep by hand, checked as it is written. */
+public final class RunsPage extends BorderPane {
+
+    /** A row: a run, or the empty one at the foot that becomes a run once From and To are written. */
+    private record Row(Optional<String> run) {
+    }
+
+    /** What the page asks of the window. */
+    public interface Files {
+        void readTable(Consumer<String> text);
+
+        void writeTable(String suggested, String text);
+
+        void print();
+    }
+
+    private static final int CUT_AFTER = SheetColumn.LENGTH.ordinal();
+    private static final Map<SheetColumn, Double> WIDTHS = Map.of(SheetColumn.RUN, 56.0, SheetColumn.FROM, 150.0,
+            SheetColumn.TO, 150.0, SheetColumn.SIZE, 128.0, SheetColumn.CONSTRUCTION, 138.0, SheetColumn.BENDS, 128.0,
+            SheetColumn.TIGHTEST, 96.0);
+
+    private final Session session;
+    private final Files files;
+    private final Map<SheetColumn, String> draft = new EnumMap<>(SheetColumn.class);
+    private final Sheet<Row> runs;
+    private final Sheet<Joints.Joint> joints;
+    private final VBox lists = new VBox(4);
+    private final ToggleGroup views = new ToggleGroup();
+    private final Label said = Ui.wrapped("", "soft");
+    private final VBox side = new VBox(8);
+    private final List<SheetColumn> runColumns = new ArrayList<>();
+    private String sheetFor = "";
+
+    public RunsPage(Session session, Files files) {
+        this.session = session;
+        this.files = files;
+        setId("runs-page");
+        runs = new Sheet<>("runs-sheet", columns());
+        runs.onWrite(this::write).onPaste(this::paste);
+        joints = new Sheet<>("joints-sheet", jointColumns());
+        joints.onWrite(this::writeJoint);
+        said.setId("runs-said");
+        setTop(head());
+        setCenter(runs);
+        HBox foot = new HBox(said);
+        foot.getStyleClass().add("sheet-foot");
+        setBottom(foot);
+        side.getStyleClass().add("card-body");
+        side.setId("runs-side");
+        ScrollPane scroll = new ScrollPane(side);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("card");
+        scroll.setPrefWidth(288);
+        scroll.setMinWidth(288);
+        scroll.setFocusTraversable(false);
+        setRight(scroll);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        runs.onMove(this::aside);
+        joints.onMove(this::aside);
+        update();
+        say("Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a table. The last row adds a run.");
+    }
+
+    private HBox head() {
+        HBox head = new HBox(3, Ui.label("Runs", "page-title"));
+        ((Label) head.getChildren().get(0)).setMinWidth(70);
+        view(head, "Runs", "view-runs", runs).setSelected(true);
+        view(head, "Joints", "view-joints", joints);
+        ScrollPane scroll = new ScrollPane(lists);
+        scroll.setFitToWidth(true);
+        lists.getStyleClass().add("card-body");
+        lists.setId("lists");
+        view(head, "Cut and shopping lists", "view-lists", scroll);
+        head.getChildren().addAll(Ui.spring(),
+                Ui.button("Read CSV\u2026", "runs-read", () -> files.readTable(this::read)),
+                Ui.button("Write CSV\u2026", "runs-write", () -> files.writeTable("runs.csv",
+                        RunSheet.csv(session.project().system()))),
+                Ui.button("Print\u2026", "runs-print", files::print));
+        head.getStyleClass().add("page-head");
+        return head;
+    }
+
+    private ToggleButton view(HBox head, String text, String id, javafx.scene.Node shown) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(views);
+        button.getStyleClass().add("chip");
+        button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            setCenter(shown);
+            shown.requestFocus();
+            aside();
+        });
+        head.getChildren().add(button);
+        return button;
+    }
+
+    /** Puts the keys on the sheet. */
+    public void focusSheet() {
+        if (getCenter() == runs) {
+            runs.requestFocus();
+            if (runs.row() < 0) {
+                runs.choose(0, 1);
+            }
+        }
+    }
+
+    private void say(String text) {
+        said.setText(text);
+    }
+
+    // the runs
+
+    private List<Column<Row>> columns() {
+        List<Column<Row>> list = new ArrayList<>();
+        list.add(new Column<>("", 40, r -> verdict(r).map(f -> f.verdict().word()).orElse(""), this::bar, r -> false));
+        runColumns.add(null);
+        for (SheetColumn c : SheetColumn.ofRuns()) {
+            list.add(Column.writing(c.label(), WIDTHS.getOrDefault(c, 78.0), r -> text(r, c)));
+            runColumns.add(c);
+            if (c.ordinal() == CUT_AFTER) {
+                list.add(Column.reading("Cut length", 84, r -> run(r).map(x -> CutLength.of(system(), x).text()).orElse("")));
+                runColumns.add(null);
+            }
+        }
+        return list;
+    }
+
+    private FuelSystem system() {
+        return session.project().system();
+    }
+
+    private Optional<Item.Run> run(Row row) {
+        return row.run().flatMap(system()::item).filter(Item.Run.class::isInstance).map(Item.Run.class::cast);
+    }
+
+    private String text(Row row, SheetColumn column) {
+        return run(row).map(r -> column.text(system(), r)).orElseGet(() -> draft.getOrDefault(column, ""));
+    }
+
+    private Optional<Finding> verdict(Row row) {
+        return row.run().flatMap(id -> findings(id).stream().findFirst());
+    }
+
+    private List<Finding> findings(String run) {
+        return session.shown().get().assessment().findings().stream()
+                .filter(f -> f.item().equals(run) && f.id().startsWith("build.")).toList();
+    }
+
+    private javafx.scene.Node bar(Row row) {
+        if (row.run().isEmpty()) {
+            return Ui.label("+", "soft");
+        }
+        NotchBar bar = new NotchBar(24, 6);
+        Optional<Finding> worst = verdict(row);
+        bar.show(worst.map(Finding::ratio).orElse(0.0), worst.map(Finding::verdict).orElse(Verdict.NOT_SHOWN));
+        return bar;
+    }
+
+    private boolean write(Row row, int column, String text) {
+        SheetColumn c = runColumns.get(column);
+        if (c == null) {
+            return false;
+        }
+        return run(row).map(r -> set(r, c, text)).orElseGet(() -> writeDraft(c, text));
+    }
+
+    private boolean set(Item.Run run, SheetColumn column, String text) {
+        try {
+            FuelSystem next = column.set(system(), run, text);
+            session.apply(Edit.of("Set " + column.label().toLowerCase(java.util.Locale.ROOT) + " of " + run.name(),
+                    p -> p.with(next)));
+            say("");
+            refresh();
+            return true;
+        } catch (IllegalArgumentException e) {
+            say(column.label() + " of " + run.name() + ": " + e.getMessage());
+            return false;
+        }
+    }
+
+    private boolean writeDraft(SheetColumn column, String text) {
+        draft.put(column, text);
+        boolean both = !draft.getOrDefault(SheetColumn.FROM, "").isBlank()
+                && !draft.getOrDefault(SheetColumn.TO, "").isBlank();
+        if (both) {
+            try {
+                FuelSystem next = RunSheet.add(system(), draft);
+                String name = next.runs().get(next.runs().size() - 1).name();
+                draft.clear();
+                session.apply(Edit.of("Add run " + name, p -> p.with(next)));
+                say("Added " + name + ".");
+            } catch (IllegalArgumentException e) {
+                say("New run: " + e.getMessage());
+                draft.remove(column);
+                return false;
+            }
+        } else {
+            say("A run is made once From and To are written.");
+        }
+        refresh();
+        return true;
+    }
+
+    private void paste(int row, int column) {
+        String text = Clipboard.getSystemClipboard().getString();
+        SheetColumn at = null;
+        for (int i = column; at == null && i < runColumns.size(); i++) {
+            at = runColumns.get(i);
+        }
+        if (text == null || text.isBlank()) {
+            say("The clipboard holds no table.");
+        } else {
+            take(text, row, at == null ? SheetColumn.RUN : at, "Paste");
+        }
+    }
+
+    private void read(String text) {
+        take(text, system().runs().size(), SheetColumn.RUN, "Read a table");
+    }
+
+    private void take(String text, int row, SheetColumn column, String name) {
+        try {
+            RunSheet.Outcome outcome = RunSheet.paste(system(), RunSheet.table(text), row, column);
+            session.apply(Edit.of(name, p -> p.with(outcome.system())));
+            refresh();
+            String taken = outcome.changed() + (outcome.changed() == 1 ? " cell taken." : " cells taken.");
+            say(outcome.problems().isEmpty() ? taken : taken + " " + outcome.problems().size() + " not: "
+                    + String.join(" ", outcome.problems()));
+        } catch (IllegalArgumentException e) {
+            say(e.getMessage());
+        }
+    }
+
+    // the joints
+
+    private List<Column<Joints.Joint>> jointColumns() {
+        List<Column<Joints.Joint>> list = new ArrayList<>();
+        list.add(new Column<>("", 40, j -> j.state().name(), RunsPage::bar, j -> false));
+        list.add(Column.reading("Run", 56, j -> j.run().name()));
+        list.add(Column.reading("At", 160, Joints.Joint::at));
+        List<SheetColumn> start = SheetColumn.ofEnd(true);
+        double[] widths = {128, 128, 140, 190, 150};
+        String[] heads = {"On the run", "The port takes", "Fitting made for", "Adapter", "Sealant"};
+        for (int i = 0; i < start.size(); i++) {
+            int at = i;
+            list.add(Column.writing(heads[i], widths[i], j -> SheetColumn.ofEnd(j.start()).get(at).text(system(), current(j))));
+        }
+        list.add(Column.reading("Found", 420, j -> j.message() + (j.message().isEmpty() ? "" : " " + j.remedy())));
+        return list;
+    }
+
+    private Item.Run current(Joints.Joint joint) {
+        return (Item.Run) system().item(joint.run().id()).orElse(joint.run());
+    }
+
+    private static javafx.scene.Node bar(Joints.Joint joint) {
+        NotchBar bar = new NotchBar(24, 6);
+        bar.show(joint.state() == Joints.State.GOOD ? Finding.MET : Finding.MISSED, joint.state() == Joints.State.GOOD
+                ? Verdict.HOLDS : joint.state() == Joints.State.WRONG ? Verdict.SHORT : Verdict.NOT_SHOWN);
+        return bar;
+    }
+
+    private boolean writeJoint(Joints.Joint joint, int column, String text) {
+        int at = column - 3;
+        List<SheetColumn> end = SheetColumn.ofEnd(joint.start());
+        return at >= 0 && at < end.size() && set(current(joint), end.get(at), text);
+    }
+
+    // showing
+
+    private void update() {
+        if (!sheetFor.equals(session.shown().get().project().name())) {
+            sheetFor = session.shown().get().project().name();
+            draft.clear();
+        }
+        refresh();
+    }
+
+    private void refresh() {
+        List<Row> rows = new ArrayList<>();
+        system().runs().forEach(r -> rows.add(new Row(Optional.of(r.id()))));
+        rows.add(new Row(Optional.empty()));
+        if (runs.getEditingCell() == null) {
+            runs.show(rows);
+        }
+        if (joints.getEditingCell() == null) {
+            joints.show(Joints.of(system()));
+        }
+        fillLists();
+        aside();
+    }
+
+    private void fillLists() {
+        lists.getChildren().setAll(Ui.label("Cut list", "page-title"), Ui.label("Inches to a sixteenth. Allowances for"
+                + " flares and end fittings are common practice: measure one of your own first.", "soft"));
+        javafx.scene.layout.GridPane cut = grid();
+        int row = 0;
+        for (Item.Run r : system().runs()) {
+            CutLength length = CutLength.of(system(), r);
+            cut.addRow(row++, Ui.label(r.name(), "bold"), Ui.label(ration.plumbing.LineRules.construction(r).label() + ", "
+                    + r.size().label()), Ui.label(length.text(), "bold"), Ui.label(length.sum(), "soft"));
+        }
+        javafx.scene.layout.GridPane buy = grid();
+        row = 0;
+        for (ShoppingList.Line l : ShoppingList.of(system())) {
+            buy.addRow(row++, Ui.label(l.amount(), "bold"), Ui.label(l.what()), Ui.label(l.detail(), "soft"));
+        }
+        Label gap = new Label();
+        lists.getChildren().addAll(cut, gap, Ui.label("Shopping list", "page-title"), buy);
+    }
+
+    private static javafx.scene.layout.GridPane grid() {
+        javafx.scene.layout.GridPane grid = new javafx.scene.layout.GridPane();
+        grid.setHgap(18);
+        grid.setVgap(5);
+        return grid;
+    }
+
+    /** What the checks say of the run in hand. */
+    private void aside() {
+        side.getChildren().clear();
+        String id = getCenter() == joints ? joints.row() >= 0 && joints.row() < joints.getItems().size()
+                ? joints.getItems().get(joints.row()).run().id() : "" : runs.row() >= 0 && runs.row() < system().runs().size()
+                ? system().runs().get(runs.row()).id() : "";
+        Optional<Item> run = system().item(id);
+        if (run.isEmpty()) {
+            side.getChildren().addAll(Ui.label("New run", "name"), Ui.wrapped("From and To name an item and its port:"
+                    + " Strainer out, Left tank outlet. Still open:", "soft"));
+            system().openPorts().forEach(p -> side.getChildren().add(Ui.label(system().item(p.item()).map(Item::name)
+                    .orElse(p.item()) + " " + p.port())));
+            return;
+        }
+        side.getChildren().addAll(Ui.label(run.get().name(), "name"), Ui.label(run.get().kind() + ", "
+                + ((Item.Run) run.get()).size().label(), "soft"), Ui.rule());
+        List<Finding> found = findings(id);
+        if (found.isEmpty()) {
+            side.getChildren().add(Ui.wrapped("Nothing is checked yet: write construction, supports, bends and ends.",
+                    "soft"));
+        }
+        for (Finding f : found) {
+            NotchBar bar = new NotchBar(24, 6);
+            bar.show(f.ratio(), f.verdict());
+            Label verdict = Ui.label("", "verdict", "small");
+            Ui.verdict(verdict, f.verdict());
+            HBox top = new HBox(8, bar, Ui.wrapped(f.title(), "bold"), Ui.spring(), verdict);
+            verdict.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            top.setAlignment(Pos.TOP_LEFT);
+            VBox box = new VBox(1, top, Ui.wrapped(f.detail().in(session.units().get())));
+            if (!f.remedy().isEmpty()) {
+                box.getChildren().add(Ui.wrapped(f.remedy(), "bold"));
+            }
+            box.getChildren().add(Ui.wrapped(f.source(), "soft"));
+            side.getChildren().add(box);
+        }
+    }
+}
