@@ -6,8 +6,6 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
@@ -21,10 +19,6 @@ import ration.assess.CaseAnswer;
 import ration.assess.Ledger;
 import ration.check.Finding;
 import ration.check.Verdict;
-import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
-import ration.model.Problem;
-import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
@@ -37,7 +31,7 @@ final class CheckCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FILE", description = "A .ration document, or 'demo'.")
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name ('demo' for the first).")
     private String file;
 
     @Option(names = "--json", description = "Print as JSON, SI units.")
@@ -46,20 +40,11 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
-        Project project;
-        try {
-            project = file.equals("demo") && !Files.exists(Path.of(file)) ? ProjectFile.demo(ProjectFile.DEMO)
-                    : ProjectFile.open(Path.of(file));
-        } catch (ProjectFileException e) {
-            err.println("ration: " + e.fullText());
+        java.util.Optional<Assessment> found = Documents.assess(file, err);
+        if (found.isEmpty()) {
             return 2;
         }
-        Assessment assessment = Assessment.of(project);
-        if (assessment.problems().stream().anyMatch(Problem::blocks)) {
-            err.println("ration: " + file + " cannot be computed as it stands. Mend this:");
-            assessment.problems().stream().filter(Problem::blocks).forEach(p -> err.println("  " + p));
-            return 2;
-        }
+        Assessment assessment = found.get();
         PrintWriter out = spec.commandLine().getOut();
         out.print(json ? asJson(assessment) : asText(assessment));
         boolean anyShort = assessment.findings().stream().anyMatch(f -> f.verdict() == Verdict.SHORT);

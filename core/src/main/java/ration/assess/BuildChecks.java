@@ -119,8 +119,8 @@ final class BuildChecks {
             double is = have.get().si();
             double wanted = least.getAsDouble();
             Verdict verdict = Verdict.atLeast(is, wanted);
-            add(id, title, run, verdict, is / wanted, u -> u.text(is, Dimension.LENGTH) + " against at least "
-                    + u.text(wanted, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
+            add(id, title, run, verdict, is / wanted, u -> close(u, is) + " against at least "
+                    + close(u, wanted) + ".", source, verdict == Verdict.SHORT ? remedy : "");
         }
     }
 
@@ -145,6 +145,13 @@ final class BuildChecks {
                 : Verdict.HOLDS, outside ? Finding.MISSED : off ? 1.02 : Finding.MET, words, LineRules.TUBE_SOURCE
                 + "; two series recalled", outside ? is > table.highest() ? "Remake the joint: a flare is not cured by"
                 + " force." : "Do it up to the target and mark it." : "");
+    }
+
+    /** Short lengths to a hundredth of an inch. */
+    private static String close(UnitSystem u, double metres) {
+        Unit unit = u.unit(Dimension.LENGTH);
+        return u == UnitSystem.US && metres < 0.25 ? UnitSystem.figure(unit.fromSi(metres), 2) + " " + unit.symbol()
+                : u.text(metres, Dimension.LENGTH);
     }
 
     private static String figure(double value) {

@@ -1,6 +1,8 @@
 package ration.assess;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.quantity.UnitSystem;
@@ -26,12 +28,14 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
                 c.verdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
-        long open = a.open();
-        long shortOnes = a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        Map<String, Verdict> checks = new LinkedHashMap<>();
+        a.findings().forEach(f -> checks.merge(f.check(), f.verdict(), Verdict::worse));
+        long shortOnes = checks.values().stream().filter(v -> v == Verdict.SHORT).count();
+        long open = shortOnes + checks.values().stream().filter(v -> v == Verdict.NOT_SHOWN).count();
         Verdict worst = a.findings().stream().map(Finding::verdict)
                 .reduce(Verdict.HOLDS, Verdict::worse);
-        double good = a.findings().isEmpty() ? 0 : (a.findings().size() - open) / (double) a.findings().size();
-        Entry openEntry = new Entry("Open", "", open + " of " + a.findings().size(), worst,
+        double good = checks.isEmpty() ? 0 : (checks.size() - open) / (double) checks.size();
+        Entry openEntry = new Entry("Open", "", open + " of " + checks.size(), worst,
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         return new Ledger(flow, notShown("Unusable", "", "Not computed in this version"),

@@ -17,6 +17,13 @@ import ration.quantity.UnitSystem;
 public record Finding(String id, String title, String item, Verdict verdict, double ratio, Wording detail,
         String source, String remedy) {
 
+    /** The check it came from, without what it was asked of: flow.margin of flow.margin.LEFT. */
+    public String check() {
+        int first = id.indexOf('.');
+        int second = id.indexOf('.', first + 1);
+        return second < 0 ? id : id.substring(0, second);
+    }
+
     /** A full notch bar: a yes-or-no check that is met. */
     public static final double MET = 1.5;
     /** An empty one. */

@@ -127,7 +127,8 @@ public final class Sheet<R> extends TableView<R> {
         return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getRow();
     }
 
-    private int column() {
+    /** The column chosen, or -1. */
+    public int column() {
         return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getColumn();
     }
 

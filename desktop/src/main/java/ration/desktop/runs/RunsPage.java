@@ -135,7 +135,7 @@ public final class RunsPage extends BorderPane {
     public void focusSheet() {
         if (getCenter() == runs) {
             runs.requestFocus();
-            if (runs.row() < 0) {
+            if (runs.column() < 1) {
                 runs.choose(0, 1);
             }
         }

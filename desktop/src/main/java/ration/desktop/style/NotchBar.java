@@ -17,6 +17,8 @@ public final class NotchBar extends Pane {
 
     static final double ABOVE = 5;
     private static final double SHORT_GAP = 3;
+    /** A yes-or-no check that is missed has no fill of its own; so much hatch says Short all the same. */
+    private static final double LEAST_HATCH = 0.2;
 
     private final double length;
     private final double height;
@@ -45,7 +47,7 @@ public final class NotchBar extends Pane {
                 frame.setStroke(Tokens.color(Ink.SOFT));
                 frame.getStrokeDashArray().setAll(1.5, 2.0);
             }
-            case SHORT -> hatch(Math.min(end, notch - SHORT_GAP));
+            case SHORT -> hatch(Math.max(LEAST_HATCH * length, Math.min(end, notch - SHORT_GAP)));
             default -> fill(end, verdict);
         }
         boolean solid = verdict == Verdict.HOLDS || verdict == Verdict.THIN;

@@ -49,6 +49,8 @@ class StyleTest {
         }
         for (Ink ink : Ink.values()) {
             assertThat(Tokens.color(ink)).as(ink.name()).isNotNull();
+            assertThat(ink.hex().isEmpty() ? Color.TRANSPARENT : Color.web(ink.hex())).as(ink + " on paper")
+                    .isEqualTo(Tokens.color(ink));
         }
     }
 

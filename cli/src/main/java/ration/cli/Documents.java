@@ -1,0 +1,42 @@
+package ration.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import ration.assess.Assessment;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.model.Problem;
+import ration.project.Project;
+
+/** Opens what a command is given: a document, or a demo by name. */
+final class Documents {
+
+    private Documents() {
+    }
+
+    /** The document; empty, with the reason printed, if it cannot be used. */
+    static Optional<Project> open(String file, PrintWriter err) {
+        try {
+            boolean demo = !Files.exists(Path.of(file)) && (file.equals("demo") || ProjectFile.demos().stream()
+                    .anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
+            return Optional.of(!demo ? ProjectFile.open(Path.of(file))
+                    : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
+        } catch (ProjectFileException e) {
+            err.println("ration: " + e.fullText());
+            return Optional.empty();
+        }
+    }
+
+    /** The assessment; empty, with what to mend printed, if the layout cannot be computed. */
+    static Optional<Assessment> assess(String file, PrintWriter err) {
+        Optional<Assessment> assessment = open(file, err).map(Assessment::of);
+        if (assessment.isPresent() && assessment.get().problems().stream().anyMatch(Problem::blocks)) {
+            err.println("ration: " + file + " cannot be computed as it stands. Mend this:");
+            assessment.get().problems().stream().filter(Problem::blocks).forEach(p -> err.println("  " + p));
+            return Optional.empty();
+        }
+        return assessment;
+    }
+}

@@ -1,0 +1,101 @@
+package ration.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.CaseWords;
+import ration.drawing.TextMeasure;
+import ration.export.EpanetInp;
+import ration.export.MatrixCsv;
+import ration.export.PictureSvg;
+import ration.export.PrintedSheets;
+import ration.plumbing.RunSheet;
+import ration.quantity.UnitSystem;
+
+/** {@code ration export FILE TARGET}: by the target's ending, a network, a drawing, the runs sheet or a table. */
+@Command(name = "export", mixinStandardHelpOptions = true,
+        description = "Writes one case or the runs sheet for paper and other programs. What is written follows from the "
+                + "target's name: .inp the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and "
+                + "runs.csv the runs sheet, .csv the case matrix. Exit code 0: written; 1: the case has no answer; 2: "
+                + "something cannot be used.")
+final class ExportCommand implements Callable<Integer> {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    private String file;
+
+    @Parameters(index = "1", paramLabel = "TARGET", description = "The file to write.")
+    private Path target;
+
+    @Option(names = "--case", paramLabel = "WORDS", defaultValue = CaseWords.GOVERNING,
+            description = "The case, as in 'climb, fuselage, low'; the governing one if not given.")
+    private String words;
+
+    @Option(names = "--metric", description = "Figures in mm, L, kPa.")
+    private boolean metric;
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Optional<Assessment> found = Documents.assess(file, err);
+        if (found.isEmpty()) {
+            return 2;
+        }
+        Assessment a = found.get();
+        UnitSystem units = metric ? UnitSystem.METRIC : UnitSystem.US;
+        String name = target.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        try {
+            CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
+            if (look == null && !name.startsWith("runs.")) {
+                err.println("ration: nothing can be computed yet: there is no tank or no demand.");
+                return 2;
+            }
+            if (name.equals("runs.pdf")) {
+                Files.write(target, PrintedSheets.runsPdf(a.project()));
+            } else if (name.equals("runs.csv")) {
+                write(RunSheet.csv(a.project().system()));
+            } else if (name.endsWith(".csv")) {
+                write(MatrixCsv.of(a, units));
+            } else if (name.endsWith(".inp")) {
+                if (!look.capacity().usable()) {
+                    err.println("ration: this case has no answer to export: " + look.capacity().reason());
+                    return 1;
+                }
+                write(EpanetInp.of(look.capacity(), a.project().name() + ", " + look.label(a.project().system(), units)));
+            } else if (name.endsWith(".svg")) {
+                write(PictureSvg.of(PrintedSheets.drawing(a, look, units, TextMeasure.approximate()), a.project().name()
+                        + ", " + look.label(a.project().system(), units)));
+            } else if (name.endsWith(".pdf")) {
+                Files.write(target, PrintedSheets.drawingPdf(a, look, units));
+            } else {
+                err.println("ration: " + target + ": name a target that ends in .inp, .svg, .pdf or .csv.");
+                return 2;
+            }
+        } catch (IllegalArgumentException e) {
+            err.println("ration: " + e.getMessage());
+            return 2;
+        } catch (IOException e) {
+            err.println("ration: " + target + " cannot be written: " + e.getMessage());
+            return 2;
+        }
+        spec.commandLine().getOut().println("Written: " + target);
+        return 0;
+    }
+
+    private void write(String text) throws IOException {
+        Files.writeString(target, text, StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,259 @@
+package ration.export;
+
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import ration.drawing.Ink;
+import ration.drawing.Mark;
+import ration.drawing.NotchMarks;
+import ration.drawing.Picture;
+import ration.drawing.TextMeasure;
+
+/** A PDF drawn page by page in points, y down from the top left, in the program's typeface. */
+final class PdfSheet implements Closeable {
+
+    /** US letter, lying. */
+    static final double WIDTH = 792;
+    static final double HEIGHT = 612;
+    static final double MARGIN = 36;
+
+    private final PDDocument document = new PDDocument();
+    private final PDFont regular;
+    private final PDFont bold;
+    private PDPageContentStream page;
+
+    PdfSheet(String title) throws IOException {
+        regular = font("B612-Regular.ttf");
+        bold = font("B612-Bold.ttf");
+        document.getDocumentInformation().setTitle(title);
+        document.getDocumentInformation().setCreator("Ration");
+    }
+
+    private PDFont font(String file) throws IOException {
+        try (InputStream in = PdfSheet.class.getResourceAsStream(file)) {
+            return PDType0Font.load(document, in, true);
+        }
+    }
+
+    void newPage() throws IOException {
+        if (page != null) {
+            page.close();
+        }
+        PDPage sheet = new PDPage(new PDRectangle((float) WIDTH, (float) HEIGHT));
+        document.addPage(sheet);
+        page = new PDPageContentStream(document, sheet);
+    }
+
+    byte[] bytes() throws IOException {
+        if (page != null) {
+            page.close();
+            page = null;
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        document.save(out);
+        return out.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+
+    /** Characters the typeface lacks, in words it has. */
+    private String printable(String text) {
+        StringBuilder out = new StringBuilder();
+        text.codePoints().forEach(c -> {
+            String one = new String(Character.toChars(c));
+            if (c == 0x2192) {
+                out.append("to");
+            } else if (has(one)) {
+                out.append(one);
+            } else {
+                out.append(c == 0x2212 ? "-" : "?");
+            }
+        });
+        return out.toString();
+    }
+
+    private boolean has(String one) {
+        try {
+            regular.encode(one);
+            return true;
+        } catch (IOException | IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    double width(String text, double size, boolean strong) {
+        try {
+            return (strong ? bold : regular).getStringWidth(printable(text)) / 1000 * size;
+        } catch (IOException e) {
+            return TextMeasure.approximate().width(text, size, strong);
+        }
+    }
+
+    TextMeasure measure() {
+        return this::width;
+    }
+
+    void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
+        page.beginText();
+        page.setFont(strong ? bold : regular, (float) size);
+        page.setNonStrokingColor(color(ink));
+        page.setRenderingMode(RenderingMode.FILL);
+        page.newLineAtOffset((float) x, (float) (HEIGHT - y));
+        page.showText(printable(text));
+        page.endText();
+    }
+
+    void line(double x1, double y1, double x2, double y2, double width, Ink ink) throws IOException {
+        page.setStrokingColor(color(ink));
+        page.setLineWidth((float) width);
+        page.setLineDashPattern(new float[0], 0);
+        page.moveTo((float) x1, (float) (HEIGHT - y1));
+        page.lineTo((float) x2, (float) (HEIGHT - y2));
+        page.stroke();
+    }
+
+    private static java.awt.Color color(Ink ink) {
+        return java.awt.Color.decode(ink.hex());
+    }
+
+    /** A picture scaled into a place on the page. */
+    void picture(Picture picture, double x, double y, double scale) throws IOException {
+        Placed placed = new Placed(x, y, scale);
+        page.saveGraphicsState();
+        page.addRect((float) x, (float) (HEIGHT - y - picture.height() * scale), (float) (picture.width() * scale),
+                (float) (picture.height() * scale));
+        page.clip();
+        for (Picture.Piece piece : picture.pieces()) {
+            for (Mark mark : piece.marks()) {
+                draw(mark, placed);
+            }
+        }
+        page.restoreGraphicsState();
+    }
+
+    /** Where a picture stands on the page. */
+    private record Placed(double left, double top, double scale) {
+        float x(double v) {
+            return (float) (left + v * scale);
+        }
+
+        float y(double v) {
+            return (float) (HEIGHT - top - v * scale);
+        }
+    }
+
+    private void draw(Mark mark, Placed at) throws IOException {
+        if (mark instanceof Mark.Notch notch) {
+            for (Mark m : NotchMarks.of(notch)) {
+                draw(m, at);
+            }
+        } else if (mark instanceof Mark.Label label) {
+            double w = width(label.text(), label.size(), label.bold());
+            double x = label.x() - (label.anchor() == Mark.Anchor.START ? 0 : label.anchor() == Mark.Anchor.MIDDLE ? w / 2
+                    : w);
+            text(at.x(x), HEIGHT - at.y(label.y()), label.text(), label.size() * at.scale(), label.bold(), label.ink());
+        } else if (invisible(mark)) {
+            return;
+        } else if (mark instanceof Mark.Path path && !path.spots().isEmpty()) {
+            way(path, at);
+            paint(path.fill(), path.pen(), path.closed(), at);
+        } else if (mark instanceof Mark.Box box) {
+            page.addRect(at.x(box.x()), at.y(box.y() + Math.max(0, box.height())),
+                    (float) (Math.max(0, box.width()) * at.scale()), (float) (Math.max(0, box.height()) * at.scale()));
+            paint(box.fill(), box.pen(), true, at);
+        } else if (mark instanceof Mark.Disc disc) {
+            circle(disc, at);
+            paint(disc.fill(), disc.pen(), true, at);
+        }
+    }
+
+    /** Neither filled nor drawn: an unpainted path may not be left open in a PDF. */
+    private static boolean invisible(Mark mark) {
+        if (mark instanceof Mark.Path path) {
+            return !(path.closed() && path.fill() != Ink.NONE) && unseen(path.pen());
+        }
+        return mark instanceof Mark.Box box ? box.fill() == Ink.NONE && unseen(box.pen())
+                : mark instanceof Mark.Disc disc && disc.fill() == Ink.NONE && unseen(disc.pen());
+    }
+
+    private static boolean unseen(Mark.Pen pen) {
+        return pen.ink() == Ink.NONE || pen.width() == 0;
+    }
+
+    private void way(Mark.Path path, Placed at) throws IOException {
+        List<Mark.Spot> spots = path.spots();
+        page.moveTo(at.x(spots.get(0).x()), at.y(spots.get(0).y()));
+        Mark.Spot last = spots.get(0);
+        for (int i = 1; i < spots.size(); i++) {
+            Mark.Spot s = spots.get(i);
+            if (path.corner() > 0 && !path.closed() && i + 1 < spots.size()) {
+                PictureSvg.Corner c = PictureSvg.Corner.of(spots.get(i - 1), s, spots.get(i + 1), path.corner());
+                page.lineTo(at.x(c.in().x()), at.y(c.in().y()));
+                curve(c.in(), s, c.out(), at);
+                last = c.out();
+            } else {
+                page.lineTo(at.x(s.x()), at.y(s.y()));
+                last = s;
+            }
+        }
+        if (path.closed() && last != null) {
+            page.closePath();
+        }
+    }
+
+    /** A quadratic curve as the cubic it equals. */
+    private void curve(Mark.Spot a, Mark.Spot b, Mark.Spot c, Placed at) throws IOException {
+        page.curveTo(at.x(a.x() + (b.x() - a.x()) * 2 / 3), at.y(a.y() + (b.y() - a.y()) * 2 / 3),
+                at.x(c.x() + (b.x() - c.x()) * 2 / 3), at.y(c.y() + (b.y() - c.y()) * 2 / 3), at.x(c.x()), at.y(c.y()));
+    }
+
+    private void circle(Mark.Disc disc, Placed at) throws IOException {
+        double k = 0.5522847498 * disc.radius();
+        double r = disc.radius();
+        double x = disc.centre().x();
+        double y = disc.centre().y();
+        page.moveTo(at.x(x + r), at.y(y));
+        page.curveTo(at.x(x + r), at.y(y + k), at.x(x + k), at.y(y + r), at.x(x), at.y(y + r));
+        page.curveTo(at.x(x - k), at.y(y + r), at.x(x - r), at.y(y + k), at.x(x - r), at.y(y));
+        page.curveTo(at.x(x - r), at.y(y - k), at.x(x - k), at.y(y - r), at.x(x), at.y(y - r));
+        page.curveTo(at.x(x + k), at.y(y - r), at.x(x + r), at.y(y - k), at.x(x + r), at.y(y));
+        page.closePath();
+    }
+
+    private void paint(Ink fill, Mark.Pen pen, boolean closed, Placed at) throws IOException {
+        boolean filled = fill != Ink.NONE && closed;
+        boolean drawn = pen.ink() != Ink.NONE && pen.width() > 0;
+        if (filled) {
+            page.setNonStrokingColor(color(fill));
+        }
+        if (drawn) {
+            page.setStrokingColor(color(pen.ink()));
+            page.setLineWidth((float) (pen.width() * at.scale()));
+            page.setLineJoinStyle(1);
+            float[] dashes = new float[pen.dashes().size()];
+            for (int i = 0; i < dashes.length; i++) {
+                dashes[i] = (float) (pen.dashes().get(i) * at.scale());
+            }
+            page.setLineDashPattern(dashes, 0);
+        }
+        if (filled && drawn) {
+            page.fillAndStroke();
+        } else if (filled) {
+            page.fill();
+        } else if (drawn) {
+            page.stroke();
+        }
+    }
+}
