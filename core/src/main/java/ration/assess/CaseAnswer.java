@@ -171,8 +171,9 @@ public final class CaseAnswer {
         if (!capacity.usable()) {
             return capacity.reason();
         }
-        if (!capacity.airDrawn().isEmpty()) {
-            return "Air is drawn through " + capacity.airDrawn().stream().map(o -> outletName(system, o))
+        java.util.List<String> air = capacity.airDrawn().isEmpty() ? demand.airDrawn() : capacity.airDrawn();
+        if (!air.isEmpty()) {
+            return "Air is drawn through " + air.stream().map(o -> outletName(system, o))
                     .collect(Collectors.joining(" and ")) + ", which stands clear of the fuel.";
         }
         if (!demand.dryHeaders().isEmpty()) {

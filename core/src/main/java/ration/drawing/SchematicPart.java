@@ -27,6 +27,7 @@ import ration.quantity.UnitSystem;
 class SchematicPart {
 
     static final double RULER = Arrangement.RULER;
+    private static final double RESULT_HEIGHT = 150;
     static final Pen NO_PEN = Pen.of(Ink.NONE, 0);
     /** Pressure under ambient that counts as suction, Pa: 0.1 in of fuel. */
     static final double SUCTION = -18;
@@ -203,8 +204,17 @@ class SchematicPart {
         return Math.hypot(way.get(i).x() - way.get(i - 1).x(), way.get(i).y() - way.get(i - 1).y());
     }
 
+    /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */
     double engineTop() {
-        return Math.max(34, place.y(0) - 232);
+        boolean back = system.inlet().filter(Item.EngineInlet::returns).isPresent();
+        double over = place.y(0) - (back ? 266 : 232);
+        if (over >= 34) {
+            return over;
+        }
+        double lowest = system.all(Item.Fitted.class).filter(i -> place.centre(i).x() > place.firewallX())
+                .mapToDouble(i -> place.centre(i).y()).max().orElse(place.y(0));
+        double under = Math.max(lowest, place.y(0)) + 96;
+        return under + RESULT_HEIGHT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT_HEIGHT));
     }
 
     Optional<Item> picked() {

@@ -170,8 +170,7 @@ final class PdfSheet implements Closeable {
             way(path, at);
             paint(path.fill(), path.pen(), path.closed(), at);
         } else if (mark instanceof Mark.Box box) {
-            page.addRect(at.x(box.x()), at.y(box.y() + Math.max(0, box.height())),
-                    (float) (Math.max(0, box.width()) * at.scale()), (float) (Math.max(0, box.height()) * at.scale()));
+            rectangle(box, at);
             paint(box.fill(), box.pen(), true, at);
         } else if (mark instanceof Mark.Disc disc) {
             circle(disc, at);
@@ -217,6 +216,28 @@ final class PdfSheet implements Closeable {
     private void curve(Mark.Spot a, Mark.Spot b, Mark.Spot c, Placed at) throws IOException {
         page.curveTo(at.x(a.x() + (b.x() - a.x()) * 2 / 3), at.y(a.y() + (b.y() - a.y()) * 2 / 3),
                 at.x(c.x() + (b.x() - c.x()) * 2 / 3), at.y(c.y() + (b.y() - c.y()) * 2 / 3), at.x(c.x()), at.y(c.y()));
+    }
+
+    private void rectangle(Mark.Box box, Placed at) throws IOException {
+        double w = Math.max(0, box.width());
+        double h = Math.max(0, box.height());
+        double r = Math.min(box.corner(), Math.min(w, h) / 2);
+        if (r <= 0) {
+            page.addRect(at.x(box.x()), at.y(box.y() + h), (float) (w * at.scale()), (float) (h * at.scale()));
+            return;
+        }
+        List<Mark.Spot> corners = List.of(new Mark.Spot(box.x(), box.y()), new Mark.Spot(box.x() + w, box.y()),
+                new Mark.Spot(box.x() + w, box.y() + h), new Mark.Spot(box.x(), box.y() + h));
+        for (int i = 0; i < 4; i++) {
+            PictureSvg.Corner c = PictureSvg.Corner.of(corners.get((i + 3) % 4), corners.get(i), corners.get((i + 1) % 4), r);
+            if (i == 0) {
+                page.moveTo(at.x(c.in().x()), at.y(c.in().y()));
+            } else {
+                page.lineTo(at.x(c.in().x()), at.y(c.in().y()));
+            }
+            curve(c.in(), corners.get(i), c.out(), at);
+        }
+        page.closePath();
     }
 
     private void circle(Mark.Disc disc, Placed at) throws IOException {

@@ -60,11 +60,21 @@ public final class FlowAnswer {
         if (!usable() || !airDrawn.isEmpty()) {
             return 0;
         }
-        Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
-        double arriving = last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+        double arriving = arriving();
         double borrowed = model.headers().dry().stream().mapToDouble(h -> Math.max(0, drawn(h))).sum();
         double lasting = arriving - borrowed;
         return lasting < NO_FLOW ? 0 : lasting;
+    }
+
+    /** Flow through the inlet, lasting or not, m3/s. */
+    double arriving() {
+        Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
+        return last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+    }
+
+    /** Whether the inlet has its least pressure. */
+    boolean meetsLeastPressure() {
+        return model.inletNode().map(n -> solution.pressure(n).orElse(0) >= model.leastPressure()).orElse(false);
     }
 
     /** What a header loses for good, m3/s: more drawn than comes in. */
@@ -230,7 +240,8 @@ public final class FlowAnswer {
         }
         for (Wire w : model.wires()) {
             boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
-            if (touches && !w.element().shut() && !(w.element() instanceof Element.Uncovered)
+            boolean passes = !(w.element() instanceof Element.Uncovered) && !(w.element() instanceof Element.Jet);
+            if (touches && !w.element().shut() && passes
                     && w.lowest() > liquidStands) {
                 String other = w.fromNode().equals(node) ? w.toNode() : w.fromNode();
                 if (airReaches(other, liquidStands, seen)) {

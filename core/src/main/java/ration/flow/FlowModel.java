@@ -75,6 +75,35 @@ public final class FlowModel {
 
         /** Asks one question where the levels are known: they depend on attitude and contents only. */
         public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
+            FlowAnswer answer = settle(condition, levels, question);
+            boolean jets = system.all(Item.JetPump.class).findAny().isPresent();
+            boolean fed = answer.usable() && answer.dryHeaders().isEmpty() && answer.inletFlow() > FlowAnswer.NO_FLOW;
+            return jets && question instanceof FlowQuestion.Capacity && !fed
+                    ? lasting(condition, levels, answer) : answer;
+        }
+
+        /**
+         * A wide-open inlet takes the return that drives a jet, and the collector it fills runs dry. What the engine can
+         * take for good is then the largest demand under which every header stays wet.
+         */
+        private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels, FlowAnswer wideOpen) {
+            double low = 0;
+            double high = wideOpen.usable() ? Math.max(wideOpen.arriving(), 1e-5) : 1e-4;
+            FlowAnswer best = wideOpen;
+            for (int i = 0; i < 14; i++) {
+                double middle = (low + high) / 2;
+                FlowAnswer a = settle(condition, levels, new FlowQuestion.Demand(middle));
+                if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.meetsLeastPressure()) {
+                    low = middle;
+                    best = a;
+                } else {
+                    high = middle;
+                }
+            }
+            return best;
+        }
+
+        private FlowAnswer settle(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
             HeaderStates headers = HeaderStates.NONE;
             FlowAnswer answer = ask(condition, levels, question, headers);
             for (int pass = 0; pass < 6 && answer.usable(); pass++) {
@@ -438,6 +467,11 @@ public final class FlowModel {
     /** Whether a node is the surface of a tank: where a path begins. */
     boolean surface(String node) {
         return node.endsWith(SURFACE);
+    }
+
+    /** The maker's least pressure at the inlet, Pa. */
+    double leastPressure() {
+        return system.inlet().map(i -> i.minimumPressure().si()).orElse(0.0);
     }
 
     double demandAsked() {

@@ -6,8 +6,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.function.Consumer;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Session;
+import ration.desktop.style.Tokens;
+import ration.export.EpanetInp;
+import ration.export.MatrixCsv;
+import ration.export.PictureSvg;
+import ration.export.PrintedSheets;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files {
@@ -47,7 +54,52 @@ final class Exports implements RunsPage.Files {
 
     @Override
     public void print() {
-        session.say("Printing is not there yet.");
+        write(named("runs"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.runsPdf(session.project())));
+    }
+
+    void drawingPdf() {
+        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.drawingPdf(
+                assessment(), l, session.units().get()))));
+    }
+
+    void drawingSvg() {
+        look(l -> write(named("drawing"), FileDialogs.Kind.SVG, path -> Files.writeString(path, PictureSvg.of(
+                PrintedSheets.drawing(assessment(), l, session.units().get(), Tokens.measure()), label(l)),
+                StandardCharsets.UTF_8)));
+    }
+
+    void matrix() {
+        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, path -> Files.writeString(path, MatrixCsv.of(assessment(),
+                session.units().get()), StandardCharsets.UTF_8)));
+    }
+
+    void network() {
+        look(l -> {
+            try {
+                String text = EpanetInp.of(l.capacity(), label(l));
+                write(named("case"), FileDialogs.Kind.NETWORK, path -> Files.writeString(path, text, StandardCharsets.UTF_8));
+            } catch (IllegalArgumentException e) {
+                session.say(e.getMessage());
+            }
+        });
+    }
+
+    private Assessment assessment() {
+        return session.shown().get().assessment();
+    }
+
+    /** With the case looked at, or a word on why there is none. */
+    private void look(Consumer<CaseAnswer> then) {
+        session.shown().get().look().ifPresentOrElse(then, () -> session.say("Nothing is computed yet, so there is nothing"
+                + " to write."));
+    }
+
+    private String label(CaseAnswer l) {
+        return session.project().name() + ", " + l.label(session.project().system(), session.units().get());
+    }
+
+    private String named(String what) {
+        return session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-" + what;
     }
 
     /** Writes what cannot fail but for the disk. */

@@ -58,6 +58,7 @@ public final class MainWindow {
     private final BriefPage brief;
     private final FlowPage flow;
     private final RunsPage runs;
+    private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
@@ -72,7 +73,8 @@ public final class MainWindow {
         layout = new LayoutPage(session, conditions::operate);
         brief = new BriefPage(session);
         flow = new FlowPage(session, this::showItem);
-        runs = new RunsPage(session, new Exports(session, dialogs));
+        exports = new Exports(session, dialogs);
+        runs = new RunsPage(session, exports);
         rail = new Rail(session, this::go);
         ledger = new LedgerBar(session, this::showGoverning, this::showFindings);
         Button title = titleCell();
@@ -163,6 +165,12 @@ public final class MainWindow {
         menu.getItems().addAll(new SeparatorMenuItem(),
                 item("Save", "menu-save", "Ctrl+S", this::save),
                 item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", this::saveAs),
+                new SeparatorMenuItem(),
+                item("Drawing as PDF\u2026", "menu-drawing-pdf", null, exports::drawingPdf),
+                item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
+                item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
+                item("This case as EPANET network\u2026", "menu-network", null, exports::network),
+                item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
                 new SeparatorMenuItem(),
                 item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
                 item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
