@@ -135,10 +135,10 @@ final class EngineBlock extends SchematicPart {
                 .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK)).at(x, y, Anchor.MIDDLE,
                         measure));
         marks.addAll(new TextBlock()
-                .line(TextBlock.body("Press A, choose a tank, and give its measures on the card at the right."))
+                .line(TextBlock.body("Press P to start from a usual layout, or A to begin with a tank of your own."))
                 .line(TextBlock.body("Then pick the line, press I, and put in the selector and the strainer."))
                 .line(TextBlock.soft("Heights are drawn true: every figure you measure moves something here."))
                 .at(x, y + 24, Anchor.MIDDLE, measure));
-        piece("", Kind.TEXT, "Lay out what feeds the engine: press A and choose a tank", marks);
+        piece("", Kind.TEXT, "Lay out what feeds the engine: press P for a usual layout or A for a tank", marks);
     }
 }

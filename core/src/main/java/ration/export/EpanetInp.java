@@ -28,6 +28,8 @@ public final class EpanetInp {
     /** Diameter given to joints and valves without loss of their own, mm. */
     private static final double WIDE = 50;
     private static final int CURVE_POINTS = 9;
+    /** A standing line's two-K losses are taken at this Reynolds number. */
+    private static final double LEAST_REYNOLDS = 100;
 
     private final NetworkProblem problem;
     private final NetworkSolution solution;
@@ -35,6 +37,7 @@ public final class EpanetInp {
     private final double weight;
     private final Map<String, String> names = new LinkedHashMap<>();
     private final Map<String, Double> extraDemand = new LinkedHashMap<>();
+    private final StringBuilder sides = new StringBuilder();
     private final Set<String> notes = new LinkedHashSet<>();
     private final List<String> pipes = new ArrayList<>();
     private final List<String> valves = new ArrayList<>();
@@ -106,7 +109,7 @@ public final class EpanetInp {
                 notes.add("One-way elements are written as they stand in this case: open, or a closed pipe.");
             }
         } else if (element instanceof Element.Pipe pipe) {
-            double re = Math.max(pipe.reynolds(flow, fluid), 1);
+            double re = Math.max(pipe.reynolds(flow, fluid), LEAST_REYNOLDS);
             double k = pipe.minor().constant() + pipe.minor().perReynolds() / re;
             if (pipe.minor().perReynolds() > 0) {
                 notes.add("Two-K local losses are taken at this case's Reynolds numbers.");
@@ -178,7 +181,11 @@ public final class EpanetInp {
             return;
         }
         boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
-        valves.add(String.join("\t", id, from, to, "12", upstream ? "PSV" : "PRV", number(r.gauge() / weight), "0"));
+        String beside = name(id + "~side");
+        double height = problem.nodes().stream().filter(n -> name(n.id()).equals(to)).findFirst().orElseThrow().height();
+        sides.append(beside).append('\t').append(number(height)).append("\t0\n");
+        pipes.add(row(name(id + "~joint"), beside, to, 0.01, WIDE, 0.0015, 0, "Open"));
+        valves.add(String.join("\t", id, from, beside, "12", upstream ? "PSV" : "PRV", number(r.gauge() / weight), "0"));
         notes.add("Regulators that hold their setting are pressure-sustaining or pressure-reducing valves; free fall into a"
                 + " header is a pressure-sustaining valve set to nothing.");
     }
@@ -197,6 +204,7 @@ public final class EpanetInp {
                         .append(number(demand * 1000)).append('\n');
             }
         }
+        out.append(sides);
         out.append("\n[RESERVOIRS]\n;id\thead m\n").append(held);
         out.append("\n[PIPES]\n;id\tfrom\tto\tlength m\tdiameter mm\troughness mm\tK\tstatus\n");
         pipes.forEach(p -> out.append(p).append('\n'));

@@ -50,7 +50,70 @@ public final class ItemEdits {
         } else if (item instanceof Item.Selector selector) {
             selector(selector);
         } else if (item instanceof Item.EngineInlet inlet) {
+            inlet(inlet);
             firewall(inlet);
+        } else if (item instanceof Item.Header h) {
+            add("Add inlet", new Item.Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
+        } else if (item instanceof Item.Regulator r) {
+            boolean ambient = r.reference() == Item.Regulator.Reference.AMBIENT;
+            add(ambient ? "Refer to manifold" : "Refer to ambient", new Item.Regulator(r.tag(), r.style(), ambient
+                    ? Item.Regulator.Reference.MANIFOLD : Item.Regulator.Reference.AMBIENT, r.setting(), r.loss()));
+        } else if (item instanceof Item.Strainer s && s.fouled().isEmpty()) {
+            add("Add fouled figure", new Item.Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain()));
+        } else if (item instanceof Item.Filter f) {
+            filter(f);
+        } else if (item instanceof Item.Pump p) {
+            pump(p);
+        }
+    }
+
+    private static List<String> withAnother(List<String> inlets) {
+        List<String> more = new ArrayList<>(inlets);
+        int n = inlets.size() + 1;
+        while (more.contains("in-" + n)) {
+            n++;
+        }
+        more.add("in-" + n);
+        return more;
+    }
+
+    private void filter(Item.Filter f) {
+        Rated last = f.points().get(f.points().size() - 1);
+        List<Rated> more = new ArrayList<>(f.points());
+        more.add(new Rated(last.flow().with(Quantity.of(last.flow().quantity().value() * 2, last.flow().quantity().unit())),
+                last.times(3).loss()));
+        add("Add rated point", new Item.Filter(f.tag(), more, f.fouled()));
+        if (f.fouled().isEmpty()) {
+            add("Add fouled figure", new Item.Filter(f.tag(), f.points(), Optional.of(last.times(2))));
+        }
+    }
+
+    private void pump(Item.Pump p) {
+        Item.Pump.Build b = p.build();
+        if (b.relief().isEmpty() && !p.curve().isEmpty()) {
+            add("Add relief", p.withBuild(new Item.Pump.Build(Optional.of(p.curve().get(0).pressure()), b.current(),
+                    b.checked())));
+        }
+        if (b.current().isEmpty() && p.drive() == Item.Drive.ELECTRIC) {
+            add("Add current", p.withBuild(new Item.Pump.Build(b.relief(), Optional.of(Measured.of(2, Unit.AMPERE, BY)),
+                    b.checked())));
+        }
+        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(new Item.Pump.Build(b.relief(),
+                b.current(), !b.checked())));
+        add(p.off().isPresent() ? "Blocks when off" : "Passes when off", p.off().isPresent()
+                ? new Item.Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
+    }
+
+    private void inlet(Item.EngineInlet inlet) {
+        for (Item.EngineInlet.Style style : Item.EngineInlet.Style.values()) {
+            if (style != inlet.style()) {
+                add("Make it a " + style.label().toLowerCase(java.util.Locale.ROOT), inlet.withStyle(style,
+                        style != Item.EngineInlet.Style.FLOAT && inlet.returns()));
+            }
+        }
+        if (inlet.maximumPressure().isEmpty()) {
+            add("Give greatest pressure", inlet.withPressures(inlet.minimumPressure(),
+                    Optional.of(Measured.of(8, Unit.PSI, BY))));
         }
     }
 
@@ -129,12 +192,17 @@ public final class ItemEdits {
     }
 
     private void selector(Item.Selector s) {
+        if (!s.duplex() && s.inlets().size() > 1) {
+            add("Make it duplex", duplex(s));
+        }
         if (s.inlets().size() > 1 && s.position("BOTH").isEmpty()) {
             List<Item.Position> positions = new ArrayList<>(s.positions());
-            positions.add(Math.max(0, positions.size() - 1), new Item.Position("BOTH", List.of(s.ports())));
+            List<String> both = new ArrayList<>(s.inlets());
+            both.add(Item.OUT);
+            positions.add(Math.max(0, positions.size() - 1), new Item.Position("BOTH", List.of(both)));
             add("Add BOTH", s.withPorts(s.inlets(), positions));
         }
-        if (s.inlets().size() < 5) {
+        if (s.inlets().size() < 5 && !s.duplex()) {
             String port = "tank-" + (s.inlets().size() + 1);
             List<String> inlets = new ArrayList<>(s.inlets());
             inlets.add(port);
@@ -145,6 +213,18 @@ public final class ItemEdits {
                 add("Add port", s.withPorts(inlets, positions));
             }
         }
+    }
+
+    /** The same selector with a return side that turns with the feed: what is drawn from a tank goes back to it. */
+    private static Item.Selector duplex(Item.Selector s) {
+        List<Item.Position> positions = s.positions().stream().map(p -> {
+            List<List<String>> joins = new ArrayList<>(p.joins());
+            p.joins().stream().flatMap(List::stream).filter(s.inlets()::contains).findFirst()
+                    .ifPresent(inlet -> joins.add(List.of(Item.Selector.RETURN, inlet + "-return")));
+            return new Item.Position(p.name(), joins);
+        }).toList();
+        return new Item.Selector(s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions,
+                s.loss());
     }
 
     /** Four inches behind the inlet, on the side the tanks are. */

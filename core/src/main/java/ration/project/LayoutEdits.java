@@ -239,6 +239,90 @@ public final class LayoutEdits {
                 });
     }
 
+    /**
+     * Leads what an item gives back to a tank: the return of a rail or servo, the spill of a regulator, the vent of a
+     * header, a port of a duplex selector. It goes to a duplex selector's return side if that is free, else to the tank
+     * that feeds the item, through a new port at its top. Empty if the item has nothing to give back.
+     */
+    public static Optional<Outcome> addReturn(FuelSystem system, String picked) {
+        Optional<Item> item = system.item(picked);
+        if (item.isEmpty()) {
+            return Optional.empty();
+        }
+        FuelSystem with = item.get() instanceof Item.EngineInlet inlet && !inlet.returns()
+                && inlet.style() != Item.EngineInlet.Style.FLOAT ? system.replace(inlet.withStyle(inlet.style(), true))
+                : system;
+        Optional<PortRef> from = givesBack(with, with.item(picked).orElseThrow());
+        if (from.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Item.Selector> duplex = with.all(Item.Selector.class).filter(Item.Selector::duplex)
+                .filter(s -> !s.id().equals(picked))
+                .filter(s -> with.runAt(new PortRef(s.id(), Item.Selector.RETURN)).isEmpty()).findFirst();
+        if (duplex.isPresent()) {
+            return Optional.of(returned(with, from.get(), new PortRef(duplex.get().id(), Item.Selector.RETURN)));
+        }
+        Optional<Item.Tank> tank = tankFor(with, from.get());
+        return tank.map(t -> {
+            Item.Tank more = withEntry(t);
+            return returned(with.replace(more), from.get(), new PortRef(t.id(), more.returns().get(
+                    more.returns().size() - 1).name()));
+        });
+    }
+
+    private static Outcome returned(FuelSystem system, PortRef from, PortRef to) {
+        Item.Run run = new Item.Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
+                List.of());
+        return new Outcome(system.plus(run), run.id());
+    }
+
+    private static Optional<PortRef> givesBack(FuelSystem system, Item item) {
+        List<String> ports = item instanceof Item.EngineInlet ? List.of(Item.EngineInlet.RETURN)
+                : item instanceof Item.Header ? List.of(Item.Header.VENT)
+                : item instanceof Item.Selector s ? s.returns()
+                : item.ports().contains(Item.OUT) && !(item instanceof Item.Tank) ? List.of(Item.OUT) : List.of();
+        return ports.stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
+                .filter(p -> system.runAt(p).isEmpty()).findFirst();
+    }
+
+    /** The tank a duplex port is named after, else the one that feeds the item, else the first. */
+    private static Optional<Item.Tank> tankFor(FuelSystem system, PortRef from) {
+        if (system.item(from.item()).orElse(null) instanceof Item.Selector s && s.returns().contains(from.port())) {
+            String inlet = from.port().replace("-return", "");
+            Optional<Item.Tank> same = system.runAt(new PortRef(s.id(), inlet)).map(r -> r.from().item())
+                    .flatMap(system::item).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+            if (same.isPresent()) {
+                return same;
+            }
+        }
+        java.util.Deque<String> next = new java.util.ArrayDeque<>(List.of(from.item()));
+        java.util.Set<String> seen = new java.util.HashSet<>();
+        while (!next.isEmpty()) {
+            String id = next.poll();
+            if (system.item(id).orElse(null) instanceof Item.Tank tank) {
+                return Optional.of(tank);
+            }
+            if (seen.add(id)) {
+                system.runs().stream().filter(r -> r.to().item().equals(id)).forEach(r -> next.add(r.from().item()));
+            }
+        }
+        return system.tanks().stream().findFirst();
+    }
+
+    /** A port at the top of a tank for what comes back. */
+    static Item.Tank withEntry(Item.Tank tank) {
+        String name = "return";
+        for (int n = 2; tank.ports().contains(name); n++) {
+            name = "return-" + n;
+        }
+        double top = tank.shape().solid().highest(new Point3(0, 0, 1));
+        double x = tank.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
+        List<Item.Entry> entries = new ArrayList<>(tank.returns());
+        entries.add(new Item.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,
+                top - 0.5 * INCH))));
+        return tank.withReturns(entries);
+    }
+
     /** Adds a drain to a tank at its lowest point, or to a strainer. */
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);

@@ -138,8 +138,7 @@ public enum Pattern {
                     .system(WALL, 56, 12);
         }
     },
-    TRANSFER("Auxiliary tank with a transfer pump", "into the main tank, overflow back to the auxiliary; gravity to the"
-            + " carburettor") {
+    TRANSFER("Auxiliary tank with a transfer pump", "main tank runs over into the auxiliary; gravity to the engine") {
         @Override
         FuelSystem system() {
             return new PatternSheet().tank("Main tank", new At(60, 0, 62), new double[] {24, 24, 9}, new double[] {3},
@@ -154,11 +153,10 @@ public enum Pattern {
                     .run("strainer.out", "carburettor.in", HOSE, 20).system(WALL, 62, 24);
         }
     },
-    JET_COLLECTOR("A jet pump keeps the collector full", "electronic injection; the return drives the jet, which draws from"
-            + " the far end of the tank") {
+    JET_COLLECTOR("A jet pump keeps the collector full", "injection return drives it; it draws from the far end of the tank") {
         @Override
         FuelSystem system() {
-            return new PatternSheet().tank("Wing tank", new At(74, 0, 24), new double[] {26, 40, 9}, new double[] {-8, 10},
+            return new PatternSheet().tank("Wing tank", new At(74, 0, 24), new double[] {26, 24, 12}, new double[] {-8, 10},
                     "vent-back").header("Collector", new At(60, 0, 14), 1, 7, "in", "jet")
                     .shutOff(new At(56, 0, 13)).pumpPair(new At(52, 0, 13)).filter(new At(42, 0, 18))
                     .injection("Rail", INLET, RAIL, 40, 50, true)

@@ -161,8 +161,8 @@ final class PatternSheet {
 
     /** Two electric pumps side by side between a tee and a check-valve block, joined up: tee.in to check-block.out. */
     PatternSheet pumpPair(At at) {
-        return tee("Tee", at).pump("Pump one", at.plus(-3, -4, 0), Item.Drive.ELECTRIC, 65, 45, true)
-                .pump("Pump two", at.plus(-3, 4, 0), Item.Drive.ELECTRIC, 65, 45, true).checkBlock(at.plus(-7, 0, 1))
+        return tee("Tee", at).pump("Pump one", at.plus(-3, -4, 3), Item.Drive.ELECTRIC, 65, 45, true)
+                .pump("Pump two", at.plus(-3, 4, -4), Item.Drive.ELECTRIC, 65, 45, true).checkBlock(at.plus(-7, 0, 1))
                 .run("tee.out", "pump-one.in", HOSE, 6).run("tee.branch", "pump-two.in", HOSE, 6)
                 .run("pump-one.out", "check-block.in", HOSE, 6).run("pump-two.out", "check-block.in-2", HOSE, 6);
     }

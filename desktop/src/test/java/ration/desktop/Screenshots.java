@@ -59,6 +59,11 @@ public final class Screenshots {
             fire(scene, "#insert-item");
         });
         SCENES.put("layout-empty", (s, scene) -> s.show(ration.project.Project.empty(), null));
+        SCENES.put("patterns", (s, scene) -> {
+            s.show(ration.project.Project.empty(), null);
+            ((Button) scene.lookup("#start-pattern")).fire();
+        });
+        SCENES.put("layout-header", (s, scene) -> s.show(ration.project.Pattern.HEADER_TWO_PUMPS.project(), null));
         SCENES.put("brief", (s, scene) -> fire(scene, "#rail-brief"));
         SCENES.put("layout-metric", (s, scene) -> {
             s.units().set(ration.quantity.UnitSystem.METRIC);

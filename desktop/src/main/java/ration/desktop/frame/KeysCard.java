@@ -19,6 +19,8 @@ final class KeysCard extends StackPane {
         {"B", "branch off the picked run"},
         {"V", "add a vent to the picked tank"},
         {"D", "add a drain to the picked tank or strainer"},
+        {"R", "lead a return from the picked item to its tank"},
+        {"P", "start an empty sheet from a pattern"},
         {"Delete", "remove, and join the line again"},
         {"Space", "operate the picked selector, valve or pump"},
         {"[  ]", "nose down, nose up by 1\u00b0"},

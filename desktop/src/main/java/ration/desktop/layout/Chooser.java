@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.desktop.control.Ui;
 import ration.project.NewItem;
+import ration.project.Pattern;
 
 /** What can follow, named in trade terms, over the drawing. */
 final class Chooser extends VBox {
@@ -36,23 +37,39 @@ final class Chooser extends VBox {
         });
     }
 
+    /** Something to choose: its name in tests and for assistive technology, what it is called, what it is. */
+    record Option(String id, String label, String detail, Runnable chosen) {
+    }
+
     void open(String question, List<NewItem> offers, Consumer<NewItem> chosen, Runnable closed) {
+        show(question, "Enter adds it with these figures marked as estimates. Escape closes.", 360, offers.stream().map(
+                o -> new Option(o.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), o.label(), o.usual(),
+                () -> chosen.accept(o))).toList(), closed);
+    }
+
+    /** Layouts to start from. */
+    void patterns(Consumer<Pattern> chosen, Runnable closed) {
+        show("Start from which layout?", "Every figure in it is an estimate to be measured over. Escape closes.", 620,
+                java.util.Arrays.stream(Pattern.values()).map(p -> new Option(p.name().toLowerCase(java.util.Locale.ROOT)
+                .replace('_', '-'), p.label(), p.detail(), () -> chosen.accept(p))).toList(), closed);
+    }
+
+    private void show(String question, String foot, double width, List<Option> options, Runnable closed) {
         onClose = closed;
         getChildren().setAll(Ui.label(question, "group-title"));
-        for (NewItem offer : offers) {
-            Button button = Ui.button("", "offer-" + offer.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
-                    () -> {
-                        close();
-                        chosen.accept(offer);
-                    });
+        for (Option option : options) {
+            Button button = Ui.button("", "offer-" + option.id(), () -> {
+                close();
+                option.chosen().run();
+            });
             button.getStyleClass().setAll("offer");
-            HBox words = new HBox(10, Ui.label(offer.label(), "bold"), Ui.spring(), Ui.label(offer.usual(), "soft"));
-            words.setPrefWidth(330);
+            HBox words = new HBox(10, Ui.label(option.label(), "bold"), Ui.spring(), Ui.label(option.detail(), "soft"));
+            words.setPrefWidth(width);
             button.setGraphic(words);
-            button.setAccessibleText(offer.label() + ", " + offer.usual());
+            button.setAccessibleText(option.label() + ", " + option.detail());
             getChildren().add(button);
         }
-        getChildren().add(Ui.label("Enter adds it with these figures marked as estimates. Escape closes.", "soft"));
+        getChildren().add(Ui.label(foot, "soft"));
         setVisible(true);
         getChildren().get(1).requestFocus();
     }

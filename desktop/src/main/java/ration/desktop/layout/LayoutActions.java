@@ -9,6 +9,8 @@ import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Outcome;
 import ration.project.LayoutEdits.Spot;
 import ration.project.NewItem;
+import ration.project.Pattern;
+import ration.project.Project;
 
 /** Layout edits on the picked item, each one step to undo, then picks what comes next. */
 final class LayoutActions {
@@ -34,6 +36,21 @@ final class LayoutActions {
 
     static void drain(Session session) {
         take(session, "Add drain", LayoutEdits.addDrain(session.project().system(), session.picked().get()));
+    }
+
+    static void giveBack(Session session) {
+        Optional<Outcome> outcome = LayoutEdits.addReturn(session.project().system(), session.picked().get());
+        if (outcome.isEmpty()) {
+            session.say("A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
+        }
+        take(session, "Add return", outcome);
+    }
+
+    /** Starts the sheet from a pattern; one step to undo. */
+    static void start(Session session, Pattern pattern) {
+        Project from = pattern.project();
+        session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system()).with(from.brief())));
+        session.picked().set("");
     }
 
     private static void take(Session session, String name, Optional<Outcome> outcome) {

@@ -49,15 +49,21 @@ public final class LayoutPage extends BorderPane {
             if (was.project() != now.project()) {
                 chooser.close();
             }
+            offerStart();
         });
+        offerStart();
     }
+
+    private final javafx.scene.control.Button insert = Ui.button("Insert", "insert-item", this::insert);
+    private final javafx.scene.control.Button branch = Ui.button("Branch", "branch-item", this::branch);
+    private final javafx.scene.control.Button start = Ui.button("Start from a pattern", "start-pattern", this::patterns);
 
     private HBox head() {
         Label title = Ui.label("Layout", "page-title");
         title.setMinWidth(70);
         HBox head = new HBox(3, title, legend("Flowing", Ink.FUEL, 5), legend("Standing", Ink.FUEL_STANDING, 5),
                 legend("Below ambient", Ink.PLUM, 5), headLine, vents, drains, Ui.spring(),
-                Ui.button("Insert", "insert-item", this::insert), Ui.button("Branch", "branch-item", this::branch),
+                start, insert, branch,
                 Ui.button("+ Add item", "add-item", this::add));
         head.getStyleClass().add("page-head");
         for (ToggleButton b : new ToggleButton[] {headLine, vents, drains}) {
@@ -110,6 +116,14 @@ public final class LayoutPage extends BorderPane {
         card.requestFocus();
     }
 
+    private void offerStart() {
+        boolean empty = session.shown().get().project().system().tanks().isEmpty();
+        for (javafx.scene.control.Button b : new javafx.scene.control.Button[] {start, insert, branch}) {
+            b.setVisible(empty == (b == start));
+            b.setManaged(empty == (b == start));
+        }
+    }
+
     // keys
 
     /** A key pressed anywhere on the page but in a text. */
@@ -124,6 +138,8 @@ public final class LayoutPage extends BorderPane {
             case B -> this::branch;
             case V -> () -> LayoutActions.vent(session);
             case D -> () -> LayoutActions.drain(session);
+            case R -> () -> LayoutActions.giveBack(session);
+            case P -> this::patterns;
             case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
             case ESCAPE -> () -> session.picked().set("");
             case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
@@ -176,6 +192,15 @@ public final class LayoutPage extends BorderPane {
 
     private Optional<Item> pickedRun() {
         return session.project().system().item(session.picked().get()).filter(Item.Run.class::isInstance);
+    }
+
+    /** Layouts to start from, while the sheet is still empty. */
+    private void patterns() {
+        if (session.project().system().tanks().isEmpty()) {
+            chooser.patterns(p -> LayoutActions.start(session, p), this::focusDrawing);
+        } else {
+            session.say("Patterns start an empty sheet: press Ctrl+N first.");
+        }
     }
 
     private void choose(Spot spot) {
