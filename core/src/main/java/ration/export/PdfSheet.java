@@ -108,7 +108,7 @@ final class PdfSheet implements Closeable {
     void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
         page.beginText();
         page.setFont(strong ? bold : regular, (float) size);
-        page.setNonStrokingColor(color(ink));
+        fillWith(ink);
         page.setRenderingMode(RenderingMode.FILL);
         page.newLineAtOffset((float) x, (float) (HEIGHT - y));
         page.showText(printable(text));
@@ -116,7 +116,7 @@ final class PdfSheet implements Closeable {
     }
 
     void line(double x1, double y1, double x2, double y2, double width, Ink ink) throws IOException {
-        page.setStrokingColor(color(ink));
+        strokeWith(ink);
         page.setLineWidth((float) width);
         page.setLineDashPattern(new float[0], 0);
         page.moveTo((float) x1, (float) (HEIGHT - y1));
@@ -124,8 +124,16 @@ final class PdfSheet implements Closeable {
         page.stroke();
     }
 
-    private static java.awt.Color color(Ink ink) {
-        return java.awt.Color.decode(ink.hex());
+    private void fillWith(Ink ink) throws IOException {
+        page.setNonStrokingColor(part(ink, 1), part(ink, 3), part(ink, 5));
+    }
+
+    private void strokeWith(Ink ink) throws IOException {
+        page.setStrokingColor(part(ink, 1), part(ink, 3), part(ink, 5));
+    }
+
+    private static float part(Ink ink, int at) {
+        return Integer.parseInt(ink.hex().substring(at, at + 2), 16) / 255f;
     }
 
     /** A picture scaled into a place on the page. */
@@ -257,10 +265,10 @@ final class PdfSheet implements Closeable {
         boolean filled = fill != Ink.NONE && closed;
         boolean drawn = pen.ink() != Ink.NONE && pen.width() > 0;
         if (filled) {
-            page.setNonStrokingColor(color(fill));
+            fillWith(fill);
         }
         if (drawn) {
-            page.setStrokingColor(color(pen.ink()));
+            strokeWith(pen.ink());
             page.setLineWidth((float) (pen.width() * at.scale()));
             page.setLineJoinStyle(1);
             float[] dashes = new float[pen.dashes().size()];

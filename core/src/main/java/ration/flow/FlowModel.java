@@ -28,6 +28,7 @@ import ration.network.Network;
 import ration.network.NetworkProblem;
 import ration.network.NetworkProblem.Boundary;
 import ration.network.PumpCurve;
+import ration.network.SolverSettings;
 
 /** A system in a condition, mapped to nodes and elements. The system must have no blocking problem. */
 public final class FlowModel {
@@ -36,6 +37,8 @@ public final class FlowModel {
     static final String BOWL = "~bowl";
 
     private static final String SURFACE = "~surface";
+    /** More than any engine here takes, m3/s: 95 gph. */
+    private static final double MOST_FLOW = 1e-4;
 
     /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
     private static final double TEE_THROUGH = 0.9;
@@ -75,24 +78,26 @@ public final class FlowModel {
 
         /** Asks one question where the levels are known: they depend on attitude and contents only. */
         public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-            FlowAnswer answer = settle(condition, levels, question);
-            boolean jets = system.all(Item.JetPump.class).findAny().isPresent();
-            boolean fed = answer.usable() && answer.dryHeaders().isEmpty() && answer.inletFlow() > FlowAnswer.NO_FLOW;
-            return jets && question instanceof FlowQuestion.Capacity && !fed
-                    ? lasting(condition, levels, answer) : answer;
+            boolean jets = question instanceof FlowQuestion.Capacity && system.all(Item.JetPump.class).findAny().isPresent();
+            FlowAnswer lasting = jets ? lasting(condition, levels) : null;
+            return lasting != null ? lasting : settle(condition, levels, question);
         }
 
         /**
          * A wide-open inlet takes the return that drives a jet, and the collector it fills runs dry. What the engine can
-         * take for good is then the largest demand under which every header stays wet.
+         * take for good is then the largest demand under which every header stays wet; null if there is none.
          */
-        private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels, FlowAnswer wideOpen) {
+        private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels) {
+            FlowAnswer best = wet(condition, levels, new FlowQuestion.Capacity());
+            if (best.usable() && best.dryHeaders().isEmpty() && best.inletFlow() > FlowAnswer.NO_FLOW) {
+                return best;
+            }
             double low = 0;
-            double high = wideOpen.usable() ? Math.max(wideOpen.arriving(), 1e-5) : 1e-4;
-            FlowAnswer best = wideOpen;
+            double high = best.usable() ? Math.max(best.arriving(), MOST_FLOW) : MOST_FLOW;
+            best = null;
             for (int i = 0; i < 14; i++) {
                 double middle = (low + high) / 2;
-                FlowAnswer a = settle(condition, levels, new FlowQuestion.Demand(middle));
+                FlowAnswer a = wet(condition, levels, new FlowQuestion.Demand(middle));
                 if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.meetsLeastPressure()) {
                     low = middle;
                     best = a;
@@ -101,6 +106,21 @@ public final class FlowModel {
                 }
             }
             return best;
+        }
+
+        /** The answer with every header taken to stay wet; unusable or dry if it does not. */
+        private FlowAnswer wet(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
+            HeaderStates headers = HeaderStates.NONE;
+            FlowAnswer answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
+            for (int pass = 0; pass < 6 && answer.usable() && answer.dryHeaders().isEmpty(); pass++) {
+                HeaderStates next = headers.after(answer, system);
+                if (next.equals(headers)) {
+                    break;
+                }
+                headers = next;
+                answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
+            }
+            return answer;
         }
 
         private FlowAnswer settle(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
@@ -123,9 +143,14 @@ public final class FlowModel {
 
         private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
                 HeaderStates headers) {
+            return ask(condition, levels, question, headers, SolverSettings.USUAL);
+        }
+
+        private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
+                HeaderStates headers, SolverSettings settings) {
             FlowModel model = new FlowModel(this, condition, levels, question, headers);
             NetworkProblem problem = model.problem(law);
-            return new FlowAnswer(model, problem, Network.of(problem).solve());
+            return new FlowAnswer(model, problem, Network.of(problem).solve(settings));
         }
 
         /** Levels of every tank. */

@@ -144,7 +144,7 @@ public final class Network {
     public NetworkSolution solve(SolverSettings settings) {
         Run run = new Run(settings, Setting.NONE, firstFlow);
         NetworkSolution direct = run.solve();
-        return run.settled(direct) ? direct : new Adjustment(settings).solve();
+        return run.settled(direct) || !settings.thorough() ? direct : new Adjustment(settings).solve();
     }
 
     /** Pressure added to the loss of each link beside its own law, and that added per flow; empty if none. */
@@ -236,7 +236,13 @@ public final class Network {
         }
 
         private NetworkSolution finished() {
-            return last.withRegulators(extra, steps);
+            LinkState[] states = new LinkState[linkCount];
+            for (int e = 0; e < linkCount; e++) {
+                LinkState was = last.state(e);
+                states[e] = heldNode[e] < 0 || was != LinkState.OPEN ? was : last.flow(e) <= NO_FLOW ? LinkState.HELD_SHUT
+                        : extra[e] > 0 ? LinkState.REGULATING : LinkState.OPEN;
+            }
+            return last.withRegulators(states, steps);
         }
 
         /** Over the setting positive: it must open further (upstream held) or close further (downstream held). */

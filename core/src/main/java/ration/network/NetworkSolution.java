@@ -76,6 +76,10 @@ public final class NetworkSolution {
         return figures.flows[link];
     }
 
+    LinkState state(int link) {
+        return figures.states[link];
+    }
+
     double gauge(int node) {
         return figures.gauge[node];
     }
@@ -89,13 +93,7 @@ public final class NetworkSolution {
     }
 
     /** The same answer, with what each regulator does and all steps counted. */
-    NetworkSolution withRegulators(double[] extra, int steps) {
-        LinkState[] states = figures.states.clone();
-        for (int e = 0; e < states.length; e++) {
-            if (states[e] == LinkState.OPEN && extra[e] > 0) {
-                states[e] = LinkState.REGULATING;
-            }
-        }
+    NetworkSolution withRegulators(LinkState[] states, int steps) {
         Evidence all = new Evidence(steps, evidence.massResidual, evidence.pressureResidual, evidence.worst);
         return new NetworkSolution(status, reason, all, links, nodes,
                 new Figures(figures.flows, states, figures.gauge, figures.piezometric, figures.cutOff));

@@ -5,8 +5,10 @@ package ration.network;
  *
  * @param iterationLimit      Newton steps in all; random networks of hundreds of links stay under 60
  * @param sparseFrom          number of unknown pressures from which the sparse equations are used
+ * @param thorough            whether regulators and jets that do not settle at once are sought the slow way; without, such a
+ *                            network is refused
  */
-public record SolverSettings(int iterationLimit, int sparseFrom) {
+public record SolverSettings(int iterationLimit, int sparseFrom, boolean thorough) {
 
     /** Largest mass imbalance at a node of an accepted answer, m3/s: 1/30,000 of a small engine's idle flow. */
     public static final double MASS_TOLERANCE = 1e-9;
@@ -16,7 +18,7 @@ public record SolverSettings(int iterationLimit, int sparseFrom) {
     /** An answer that takes more pressure than this over one element is none, Pa: 10,000 psi. */
     public static final double MOST_PRESSURE = 6.9e7;
 
-    public static final SolverSettings USUAL = new SolverSettings(400, 48);
+    public static final SolverSettings USUAL = new SolverSettings(400, 48, true);
 
     public SolverSettings {
         if (iterationLimit < 1 || sparseFrom < 0) {
@@ -25,6 +27,11 @@ public record SolverSettings(int iterationLimit, int sparseFrom) {
     }
 
     public SolverSettings withSparseFrom(int unknowns) {
-        return new SolverSettings(iterationLimit, unknowns);
+        return new SolverSettings(iterationLimit, unknowns, thorough);
+    }
+
+    /** For tries of which most need no answer. */
+    public SolverSettings quick() {
+        return new SolverSettings(iterationLimit, sparseFrom, false);
     }
 }

@@ -157,12 +157,13 @@ public enum Pattern {
         @Override
         FuelSystem system() {
             return new PatternSheet().tank("Wing tank", new At(74, 0, 24), new double[] {26, 24, 12}, new double[] {-8, 10},
-                    "vent-back").header("Collector", new At(60, 0, 14), 1, 7, "in", "jet")
+                    "vent-back").header("Collector", new At(60, 0, 12), 1, 7, "in", "jet")
                     .shutOff(new At(56, 0, 13)).pumpPair(new At(52, 0, 13)).filter(new At(42, 0, 18))
                     .injection("Rail", INLET, RAIL, 40, 50, true)
                     .regulator(new At(32, 6, 42), Item.Regulator.Style.BYPASS, 43.5).jet(new At(62, 0, 20))
                     .check("Flapper", new At(64, 0, 22))
-                    .run("wing-tank.outlet", "flapper.in", HALF, 4).run("flapper.out", "collector.in", HALF, 6).run("collector.vent", "wing-tank.vent-back", THREE, 16)
+                    .run("wing-tank.outlet", "flapper.in", "5/8 x 0.035 tube", 4)
+                    .run("flapper.out", "collector.in", "5/8 x 0.035 tube", 6).run("collector.vent", "wing-tank.vent-back", THREE, 16)
                     .run("collector.out", "shut-off.in", HALF, 5).run("shut-off.out", "tee.in", HALF, 6)
                     .run("check-block.out", "filter.in", HOSE, 6)
                     .run("filter.out", "rail.in", HOSE, 24).run("rail.return", "regulator.in", HOSE, 8)

@@ -65,7 +65,7 @@ class AssessmentTest {
                 });
         Item.Run r3 = (Item.Run) demo.system().item("r3").orElseThrow();
         Assessment after = Assessment.of(demo.with(demo.system().replace(
-                r3.withSize(LineSize.parse("3/8 x 0.035 tube")))));
+                r3.resized(LineSize.parse("3/8 x 0.035 tube")))));
         assertThat(after.flowVerdict()).isEqualTo(Verdict.HOLDS);
         assertThat(after.findings()).noneMatch(f -> f.verdict() == Verdict.SHORT);
     }

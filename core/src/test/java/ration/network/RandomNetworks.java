@@ -13,8 +13,16 @@ final class RandomNetworks {
 
     private final Random random;
 
+    private final boolean regulated;
+
     RandomNetworks(long seed) {
-        random = new Random(seed);
+        this(seed, false);
+    }
+
+    /** With regulators of both kinds and jets among the elements if wanted. */
+    RandomNetworks(long seed, boolean regulated) {
+        this.random = new Random(seed);
+        this.regulated = regulated;
     }
 
     NetworkProblem next() {
@@ -34,6 +42,9 @@ final class RandomNetworks {
             if (a != b) {
                 links.add(link(links.size(), "n" + a, "n" + b));
             }
+        }
+        if (regulated) {
+            jet(links, count);
         }
         Fluid fluid = new Fluid(650 + 200 * random.nextDouble(), Math.pow(10, -6.5 + 2 * random.nextDouble()));
         FrictionLaw law = FrictionLaw.values()[random.nextInt(FrictionLaw.values().length)];
@@ -59,7 +70,22 @@ final class RandomNetworks {
         return random.nextBoolean() ? new Link("l" + n, a, b, element()) : new Link("l" + n, b, a, element());
     }
 
+    /** Now and then a jet beside one of the lines, driven by an orifice. */
+    private void jet(List<Link> links, int count) {
+        links.stream().filter(l -> l.element() instanceof Element.Orifice).findFirst().filter(l -> random.nextBoolean())
+                .ifPresent(nozzle -> {
+                    int at = random.nextInt(count);
+                    if (!nozzle.to().equals("n" + at)) {
+                        links.add(new Link("l" + links.size(), "n" + at, nozzle.to(), new Element.Jet(nozzle.id(), 2, 0.2)));
+                    }
+                });
+    }
+
     private Element element() {
+        if (regulated && random.nextInt(10) == 0) {
+            return new Element.Regulator(Element.Regulator.Holds.values()[random.nextInt(2)],
+                    30_000 * (random.nextDouble() - 0.1), new Element.Resistance(1e6, 1e12));
+        }
         double bore = 0.002 + 0.02 * random.nextDouble();
         return switch (random.nextInt(14)) {
             case 0 -> new Element.Shut();

@@ -1,0 +1,156 @@
+package ration.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.Document;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.CaseWords;
+import ration.drawing.TextMeasure;
+import ration.file.ProjectFile;
+import ration.plumbing.RunSheet;
+import ration.quantity.UnitSystem;
+
+class ExportTest {
+
+    private static Assessment demo(String name) {
+        try {
+            return Assessment.of(ProjectFile.demoNamed(name));
+        } catch (ration.file.ProjectFileException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static CaseAnswer look(Assessment a, String words) {
+        return a.look(CaseWords.parse(a, words)).orElseThrow();
+    }
+
+    private static String kept(String file) throws IOException {
+        try (InputStream in = ExportTest.class.getResourceAsStream("/epanet/" + file)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    /**
+     * EPANET (toolkit 2.3, npm epanet-js), run on the exported file by tools/epanet/make: its flows agree within 1 %. The
+     * kept file is the one exported now, so its answers belong to it.
+     */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"corrie-governing | corrie | governing",
+        "corrie-upper-full | corrie | level, upper, full", "tansy-both-pumps | tansy | climb, right, half, both pumps",
+        "tansy-boost-alone | tansy | level, left, low, boost pump alone, filters fouled",
+        "brindle-lift | brindle | level, full, lift pump alone"})
+    void epanetFindsTheSameFlows(String file, String name, String words) throws IOException {
+        Assessment a = demo(name);
+        CaseAnswer look = look(a, words);
+        String inp = EpanetInp.of(look.capacity(), a.project().name() + ", " + look.label(a.project().system(),
+                UnitSystem.US));
+        assertThat(inp).as("run tools/epanet/make again").isEqualTo(kept(file + ".inp"));
+        JsonNode epanet = new ObjectMapper().readTree(kept(file + ".json")).get("flows_L_s");
+        Map<String, Double> ours = EpanetInp.flows(look.capacity());
+        assertThat(ours).hasSizeGreaterThan(8);
+        double largest = ours.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
+        ours.forEach((id, flow) -> assertThat(epanet.get(id).asDouble()).as(id).isCloseTo(flow,
+                Offset.offset(0.01 * flow + 1e-3 * largest)));
+    }
+
+    @Test
+    void everyApproximationIsNotedAtTheHead() {
+        Assessment a = demo("brindle");
+        String inp = EpanetInp.of(look(a, "level, full, lift pump alone").capacity(), "Title");
+        assertThat(inp).startsWith("[TITLE]\nTitle\n; Friction").contains("; Gravity").contains("general-purpose valves")
+                .contains("pressure-sustaining valve set to nothing").contains("HEADLOSS D-W");
+    }
+
+    @Test
+    void aCaseWithoutAnAnswerIsRefused() {
+        Assessment a = demo("corrie");
+        CaseAnswer off = a.look(CaseWords.parse(a, "level").withPosition("selector", "OFF")).orElseThrow();
+        if (off.demand().usable()) {
+            throw new AssertionError("OFF cannot bring the demand");
+        }
+        assertThatThrownBy(() -> EpanetInp.of(off.demand(), "t")).hasMessageContaining("no answer to export");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie", "tansy", "brindle"})
+    void theDrawingIsWellFormedSvgWithEveryItem(String name) throws Exception {
+        Assessment a = demo(name);
+        String svg = PictureSvg.of(PrintedSheets.drawing(a, look(a, "governing"), UnitSystem.US,
+                TextMeasure.approximate()), "A <title> & more");
+        Document xml = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(
+                new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)));
+        assertThat(xml.getDocumentElement().getTagName()).isEqualTo("svg");
+        a.project().system().items().forEach(i -> assertThat(svg).contains("data-item=\"" + i.id() + "\""));
+        assertThat(svg).doesNotContain("NaN").doesNotContain("Infinity");
+    }
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(doc);
+        }
+    }
+
+    @Test
+    void theDrawingAsPdfKeepsItsTextAndTheCaution() throws IOException {
+        Assessment a = demo("corrie");
+        String text = text(PrintedSheets.drawingPdf(a, look(a, "governing"), UnitSystem.US));
+        assertThat(text).contains("Corrie B1").contains("Fuselage tank").contains("Carburettor").contains("Short")
+                .contains("no permission to fly");
+    }
+
+    @Test
+    void theRunsSheetAsPdfHoldsRunsJointsAndLists() throws IOException {
+        Assessment a = demo("tansy");
+        String text = text(PrintedSheets.runsPdf(a.project()));
+        a.project().system().runs().forEach(r -> assertThat(text).contains(r.name()));
+        assertThat(text).contains("Joints").contains("Cut list").contains("Shopping list").contains("46 1/4 in")
+                .contains("meets a 1/4 NPT");
+    }
+
+    @Test
+    void theMatrixAsCsvHasARowForEveryCase() {
+        Assessment a = demo("tansy");
+        List<List<String>> rows = RunSheet.table(MatrixCsv.of(a, UnitSystem.US));
+        assertThat(rows).hasSize(a.cases().size() + 1);
+        int margin = rows.get(0).indexOf("margin");
+        double least = rows.stream().skip(1).filter(r -> r.contains("clean") && !r.get(rows.get(0).indexOf("pumps"))
+                .equals("No pump")).mapToDouble(r -> Double.parseDouble(r.get(margin))).min().orElseThrow();
+        assertThat(least).isCloseTo(a.governing().orElseThrow().margin(), Offset.offset(1e-4));
+    }
+
+    // the case in words
+
+    @Test
+    void aCaseIsReadFromTheWordsItIsToldIn() {
+        Assessment a = demo("tansy");
+        var c = CaseWords.parse(a, "Climb, right, low, engine pump alone, filters fouled, cruise");
+        assertThat(c.attitude().name()).isEqualTo("Climb");
+        assertThat(c.positions()).containsEntry("selector", "RIGHT");
+        assertThat(c.stopped()).isEqualTo(Set.of("boost"));
+        assertThat(c.engine().fouled()).isTrue();
+        assertThat(CaseWords.parse(a, "pitch 12, bank -3").attitude().pitchDegrees()).isCloseTo(12, Offset.offset(1e-9));
+        assertThat(CaseWords.parse(a, "")).isEqualTo(a.governing().orElseThrow().condition());
+        assertThatThrownBy(() -> CaseWords.parse(a, "climb, sideways")).hasMessageContaining("sideways")
+                .hasMessageContaining("boost pump alone").hasMessageContaining("RIGHT");
+    }
+}

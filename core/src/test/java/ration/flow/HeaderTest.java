@@ -1,0 +1,101 @@
+package ration.flow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.Set;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.condition.Condition;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.PortRef;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** A header's level follows from what runs in and out. */
+class HeaderTest {
+
+    private static final Project HIGH = Pattern.HEADER_TWO_PUMPS.project();
+    private static final Project HULL = Pattern.HULL_AND_PYLON.project();
+
+    private static double gph(double si) {
+        return Unit.GALLON_PER_HOUR.fromSi(si);
+    }
+
+    private static CaseAnswer look(Project project, Condition c) {
+        return Assessment.of(project).look(c).orElseThrow();
+    }
+
+    /** Under high tanks the header stands full up its vent line, to the level of the fuel in the tank. */
+    @Test
+    void underHighTanksTheHeaderStandsFull() {
+        FlowAnswer a = look(HIGH, Assessment.start(HIGH)).demand();
+        double overOutlet = a.pressure(new PortRef("header", Item.OUT)).orElseThrow() / a.weight();
+        assertThat(overOutlet).isGreaterThan(Unit.INCH.toSi(50));
+        assertThat(a.dryHeaders()).isEmpty();
+    }
+
+    /** Lifted into: what the engine does not take runs over, and the level stands at the vent's lip. */
+    @Test
+    void whatIsLiftedTooMuchRunsOver() {
+        FlowAnswer a = look(HULL, Assessment.start(HULL)).demand();
+        double level = a.pressure(new PortRef("header", Item.OUT)).orElseThrow() / a.weight();
+        assertThat(level).isCloseTo(Unit.INCH.toSi(9), Offset.offset(Unit.INCH.toSi(0.3)));
+        double in = a.solution().flow("header.in");
+        double over = a.solution().flow("header.vent");
+        assertThat(over).isPositive();
+        assertThat(in).isCloseTo(over + look(HULL, Assessment.start(HULL)).need(), Offset.offset(2e-9));
+    }
+
+    /** No pump: the header is not filled, and says so; the engine has what the header holds and no longer. */
+    @Test
+    void withNoPumpTheHeaderRunsDry() {
+        CaseAnswer c = look(HULL, Assessment.start(HULL).withStopped(Set.of("lift-pump", "standby-pump")));
+        assertThat(c.capacity().inletFlow()).isZero();
+        assertThat(c.demand().dryHeaders()).containsExactly("header");
+        assertThat(c.obstacle(HULL.system())).contains("Header").contains("runs dry");
+    }
+
+    /** A line too small into the header: what lasts is what comes in, less than what the outlet would give for a while. */
+    @Test
+    void aSmallLineIntoTheHeaderIsWhatLasts() {
+        FuelSystem s = HIGH.system();
+        for (String id : new String[] {"r5", "r6"}) {
+            s = s.replace(((Item.Run) s.item(id).orElseThrow()).withSize(LineSize.parse("0.05 in bore")));
+        }
+        Project thin = HIGH.with(s);
+        CaseAnswer c = look(thin, Assessment.start(thin));
+        double in = c.capacity().solution().flow("header.in") + c.capacity().solution().flow("header.in-2");
+        assertThat(c.capacity().inletFlow()).isCloseTo(in, Offset.offset(1e-8));
+        assertThat(gph(in)).isLessThan(20);
+        assertThat(Assessment.of(thin).findings()).anyMatch(f -> f.id().equals("flow.header.header")
+                && f.verdict() == ration.check.Verdict.SHORT);
+    }
+
+    /** Pump modules with check valves inside keep an empty tank out of it. */
+    @Test
+    void checkValvesKeepAnEmptyTankOutOfIt() {
+        Project low = Pattern.PUMP_MODULES.project();
+        Map<String, Double> contents = Map.of("left-tank", Unit.GALLON.toSi(10), "right-tank", 0.0);
+        FlowAnswer a = look(low, Assessment.start(low).withContents(contents)).demand();
+        assertThat(a.airDrawn()).isEmpty();
+        assertThat(a.inletFlow()).isPositive();
+    }
+
+    /** The jet's collector: what the nozzle drives and what it draws come in, the rest goes back over the vent. */
+    @Test
+    void aJetKeepsItsCollectorFullOnTheFarOutlet() {
+        Project jet = Pattern.JET_COLLECTOR.project();
+        FlowAnswer a = look(jet, Assessment.start(jet)).demand();
+        double nozzle = a.solution().flow("jet-pump.in");
+        double drawn = a.solution().flow("jet-pump.suction");
+        assertThat(drawn).isPositive().isLessThanOrEqualTo(2 * nozzle);
+        assertThat(a.solution().flow("collector.jet")).isCloseTo(nozzle + drawn, Offset.offset(2e-9));
+        assertThat(a.dryHeaders()).isEmpty();
+    }
+}

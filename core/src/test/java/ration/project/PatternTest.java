@@ -1,0 +1,140 @@
+package ration.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.LeastMargin;
+import ration.assess.PumpSet;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.condition.Power;
+import ration.file.ProjectFile;
+import ration.flow.FlowAnswer;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Problem;
+import ration.model.Validation;
+import ration.network.NetworkSolution;
+
+/** Every layout people start from is complete, computes, and stays sound however it is flown and changed. */
+class PatternTest {
+
+    @ParameterizedTest
+    @EnumSource
+    void everyPatternIsCompleteAndHoldsItsFlow(Pattern pattern) {
+        Project project = pattern.project();
+        assertThat(Validation.of(project.system())).isEmpty();
+        Assessment a = Assessment.of(project);
+        assertThat(a.cases()).isNotEmpty().allMatch(CaseAnswer::answered);
+        assertThat(a.governing().orElseThrow().ratio()).isGreaterThan(1);
+        assertThat(LeastMargin.of(project).orElseThrow().margin()).isCloseTo(a.governing().get().margin(),
+                Offset.offset(1e-9));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyPatternSurvivesBeingSaved(Pattern pattern) throws Exception {
+        Project project = pattern.project();
+        java.nio.file.Path file = java.nio.file.Files.createTempFile("pattern", ProjectFile.ENDING);
+        ProjectFile.save(project, file);
+        assertThat(ProjectFile.open(file)).isEqualTo(project);
+    }
+
+    /**
+     * Any pattern, any sizes, tilted and filled and switched at random: an answer or a reason; what leaves the tanks
+     * goes into the engine; pumps and check valves never run backwards.
+     */
+    @Property(tries = 400)
+    void flownAnyhowItBalances(@ForAll long seed) {
+        Random random = new Random(seed);
+        Project project = resized(Pattern.values()[random.nextInt(Pattern.values().length)].project(), random);
+        Condition c = anyCondition(project, random);
+        CaseAnswer look = Assessment.of(project).look(c).orElseThrow();
+        for (FlowAnswer a : List.of(look.capacity(), look.demand(), look.openLine())) {
+            if (!a.usable()) {
+                assertThat(a.reason()).isNotBlank();
+                continue;
+            }
+            double left = project.system().tanks().stream().mapToDouble(a::outflow).sum();
+            double borrowed = a.dryHeaders().isEmpty() ? 0 : Double.NaN;
+            if (!Double.isNaN(borrowed) && a.airDrawn().isEmpty()) {
+                assertThat(left).as("out of the tanks, into the engine").isCloseTo(a.inletFlow(), Offset.offset(3e-9));
+            }
+            assertThat(a.inletFlow()).isNotNegative().isFinite();
+            for (Item item : project.system().items()) {
+                boolean oneWay = item instanceof Item.CheckValve || item instanceof Item.Pump
+                        && !c.stopped().contains(item.id());
+                if (oneWay) {
+                    assertThat(a.solution().flow(item.id())).as(item.name()).isGreaterThanOrEqualTo(-1e-9);
+                }
+            }
+        }
+    }
+
+    private static Project resized(Project project, Random random) {
+        FuelSystem s = project.system();
+        for (Item.Run run : s.runs()) {
+            if (random.nextInt(3) == 0) {
+                List<LineSize> usual = LineSize.usual();
+                s = s.replace(run.resized(usual.get(random.nextInt(usual.size()))));
+            }
+        }
+        return project.with(s);
+    }
+
+    private static Condition anyCondition(Project project, Random random) {
+        Condition c = Assessment.start(project).with(Attitude.ofDegrees("Any", 40 * random.nextDouble() - 15,
+                20 * random.nextDouble() - 10)).with(Power.values()[random.nextInt(3)]).withFouled(random.nextBoolean());
+        Map<String, Double> contents = new HashMap<>();
+        c.contents().forEach((tank, full) -> contents.put(tank, full * random.nextDouble()));
+        for (Item.Selector s : project.system().selectors()) {
+            c = c.withPosition(s.id(), s.positions().get(random.nextInt(s.positions().size())).name());
+        }
+        List<PumpSet> sets = PumpSet.of(project.system());
+        return c.withContents(contents).withStopped(sets.get(random.nextInt(sets.size())).stopped());
+    }
+
+    /** A duplex selector sends back to the tank it draws from: over every case the other tank neither gains nor loses. */
+    @ParameterizedTest
+    @EnumSource(names = {"BOOST_AND_ENGINE_PUMP", "TWO_PUMPS_PARALLEL"})
+    void aDuplexSelectorKeepsTheOtherTankOutOfIt(Pattern pattern) {
+        Assessment a = Assessment.of(pattern.project());
+        for (CaseAnswer c : a.cases()) {
+            if (!c.judged() || !c.demand().usable()) {
+                continue;
+            }
+            String used = c.condition().positions().get("selector").equals("LEFT") ? "left-tank" : "right-tank";
+            for (Item.Tank tank : a.project().system().tanks()) {
+                double out = c.demand().outflow(tank);
+                assertThat(out).as(tank.name()).isCloseTo(tank.id().equals(used) ? c.need() : 0, Offset.offset(2e-9));
+            }
+        }
+    }
+
+    /** R on a rail: a new port on the tank that feeds it; taken away again nothing is left joined to nothing. */
+    @ParameterizedTest
+    @EnumSource(names = {"TWO_PUMPS_PARALLEL", "PUMP_MODULES", "COLLECTOR_PER_TANK"})
+    void aReturnIsLedToTheTankThatFeeds(Pattern pattern) {
+        FuelSystem system = pattern.system();
+        LayoutEdits.Outcome out = LayoutEdits.addReturn(system, "rail").orElseThrow();
+        Item.Run run = (Item.Run) out.system().item(out.picked()).orElseThrow();
+        assertThat(run.from().toString()).isEqualTo("rail.return");
+        assertThat(out.system().item(run.to().item())).get().isInstanceOf(Item.Tank.class);
+        assertThat(Validation.of(out.system())).noneMatch(Problem::blocks);
+        assertThat(Assessment.of(Systems.project(out.system())).cases()).allSatisfy(c -> assertThat(
+                c.capacity().usable() || c.capacity().solution().status() != NetworkSolution.Status.CONVERGED).isTrue());
+        assertThat(LayoutEdits.addReturn(out.system(), "rail")).isEmpty();
+    }
+}

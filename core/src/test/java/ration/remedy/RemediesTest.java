@@ -1,0 +1,99 @@
+package ration.remedy;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.project.ItemFigures;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+class RemediesTest {
+
+    private static final Project CORRIE = Systems.corrie();
+    private static final Assessment NOW = Assessment.of(CORRIE);
+
+    /** What each row promises is what the whole assessment finds once the change is made. */
+    @Test
+    void everyPromiseIsKept() {
+        List<Remedy> remedies = Remedies.of(NOW, Task.QUIET);
+        assertThat(remedies).hasSizeGreaterThan(4);
+        for (Remedy r : remedies) {
+            Assessment after = Assessment.of(r.edit().change().apply(CORRIE));
+            assertThat(after.governing().orElseThrow().margin()).as(r.title()).isCloseTo(r.after().margin(),
+                    Offset.offset(1e-9)).isGreaterThan(NOW.governing().orElseThrow().margin());
+            assertThat(after.governing().get().condition()).isEqualTo(r.after().condition());
+        }
+    }
+
+    @Test
+    void theLargestLossIsTheBestSingleChangeAndTwoAreSolvedTogether() {
+        List<Remedy> remedies = Remedies.of(NOW, Task.QUIET);
+        assertThat(remedies.get(0).detail()).startsWith("together");
+        assertThat(remedies.get(1).title()).startsWith("Run R3, 5/16 \u2192 3/8");
+        List<Double> ratios = remedies.stream().map(r -> r.after().ratio()).toList();
+        assertThat(ratios).isSortedAccordingTo(Collections.reverseOrder());
+        double now = NOW.governing().orElseThrow().margin();
+        double first = remedies.get(1).after().margin() - now;
+        double second = remedies.get(2).after().margin() - now;
+        assertThat(remedies.get(0).after().margin() - now).isNotCloseTo(first + second, Offset.offset(1e-4));
+    }
+
+    @Test
+    void aCancelledSearchGivesNothingAndStops() {
+        AtomicInteger asked = new AtomicInteger();
+        List<Double> shares = new ArrayList<>();
+        assertThat(Remedies.of(NOW, new Task(shares::add, () -> asked.incrementAndGet() > 2))).isEmpty();
+        assertThat(shares).hasSize(2).isSorted();
+    }
+
+    // how sure
+
+    @Test
+    void theSameSeedGivesTheSameChanceHoweverManyThreadsHelp() throws Exception {
+        Chance usual = Chance.of(NOW, 7, 60, Task.QUIET).orElseThrow();
+        java.util.concurrent.ForkJoinPool alone = new java.util.concurrent.ForkJoinPool(1);
+        Chance single = alone.submit(() -> Chance.of(NOW, 7, 60, Task.QUIET).orElseThrow()).get();
+        alone.shutdown();
+        assertThat(single).isEqualTo(usual);
+        assertThat(Chance.of(NOW, 8, 60, Task.QUIET).orElseThrow()).isNotEqualTo(usual);
+        assertThat(usual.low()).isLessThan(usual.middle());
+        assertThat(usual.high()).isGreaterThan(usual.middle());
+    }
+
+    /** Figures without any doubt leave no spread: the sampled margin is the margin. */
+    @Test
+    void withoutToleranceThereIsNoSpread() {
+        FuelSystem s = CORRIE.system();
+        for (Item item : CORRIE.system().items()) {
+            for (int i = 0; i < ItemFigures.of(item, s).size(); i++) {
+                Item now = s.item(item.id()).orElseThrow();
+                ItemFigures.Figure f = ItemFigures.of(now, s).get(i);
+                s = f.set().apply(new Measured(f.value().quantity(), "tape \u00b10")).apply(s);
+            }
+        }
+        Assessment exact = Assessment.of(CORRIE.with(s));
+        Chance chance = Chance.of(exact, 3, 20, Task.QUIET).orElseThrow();
+        double margin = exact.governing().orElseThrow().margin();
+        assertThat(chance.low()).isCloseTo(margin, Offset.offset(1e-9));
+        assertThat(chance.high()).isCloseTo(margin, Offset.offset(1e-9));
+        assertThat(chance.shorts()).isEqualTo(20);
+    }
+
+    @Test
+    void aToleranceIsReadFromBehindHowItWasMeasured() {
+        assertThat(Tolerances.of(Measured.of(40, Unit.INCH, "tape \u00b11/8 in"))).isCloseTo(0.003175, Offset.offset(1e-9));
+        assertThat(Tolerances.of(Measured.of(40, Unit.INCH, "tape"))).isCloseTo(0.00635, Offset.offset(1e-9));
+        assertThat(Tolerances.of(Measured.of(0.1, Unit.PSI, "bench +/- 0.01 psi"))).isCloseTo(68.95, Offset.offset(0.01));
+        assertThat(Tolerances.of(Measured.of(20, Unit.CELSIUS, "gauge \u00b12 \u00b0C"))).isCloseTo(2, Offset.offset(1e-9));
+    }
+}
