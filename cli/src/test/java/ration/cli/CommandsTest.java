@@ -41,7 +41,7 @@ class CommandsTest {
 
     private static Project fixed(Project demo) {
         Item.Run r3 = (Item.Run) demo.system().item("r3").orElseThrow();
-        return demo.with(demo.system().replace(r3.withSize(LineSize.parse("3/8 x 0.035 tube"))));
+        return demo.with(demo.system().replace(r3.resized(LineSize.parse("3/8 x 0.035 tube"))));
     }
 
     @Test
@@ -108,6 +108,39 @@ class CommandsTest {
         assertThat(run("prove", folder.toString())).isEqualTo(2);
         assertThat(err.toString()).contains("bad.json is not JSON");
         assertThat(run("prove", folder.resolve("nowhere").toString())).isEqualTo(2);
+    }
+
+    @Test
+    void solveGivesEveryPressureAndFlowOfACase() throws IOException, ProjectFileException {
+        assertThat(run("solve", "corrie", "--case", "climb, fuselage, low", "--json")).isZero();
+        JsonNode root = new ObjectMapper().readTree(out.toString());
+        assertThat(root.path("status").asText()).isEqualTo("CONVERGED");
+        assertThat(root.path("evidence").path("pressure_residual_Pa").asDouble()).isLessThan(1);
+        double flow = root.path("inlet_m3_s").asDouble();
+        assertThat(flow).isCloseTo(Assessment.of(ProjectFile.demo(ProjectFile.DEMO)).governing().orElseThrow().capacity()
+                .inletFlow(), Offset.offset(1e-12));
+        assertThat(root.path("links").path("r3").path("flow_m3_s").asDouble()).isCloseTo(flow, Offset.offset(1e-9));
+        assertThat(root.path("links").path("selector.upper").isMissingNode()).as("the port not chosen").isTrue();
+        assertThat(root.path("nodes").path("strainer.in").path("gauge_Pa").isNumber()).isTrue();
+        assertThat(run("solve", "tansy", "--ask", "18 gph")).isZero();
+        assertThat(out.toString()).contains("Into the engine: 18.000 gph", "Pressures, psi gauge");
+        assertThat(run("solve", "corrie", "--case", "off, level", "--ask", "demand")).isEqualTo(1);
+        assertThat(out.toString()).contains("no supply");
+        assertThat(run("solve", "corrie", "--case", "upside down")).isEqualTo(2);
+        assertThat(err.toString()).contains("upside down").contains("FUSELAGE");
+    }
+
+    @Test
+    void exportWritesByTheNameOfItsTarget() throws IOException {
+        for (String name : new String[] {"case.inp", "case.svg", "case.pdf", "cases.csv", "runs.csv", "runs.pdf"}) {
+            Path target = folder.resolve(name);
+            assertThat(run("export", "tansy", target.toString())).as(name + err).isZero();
+            assertThat(Files.size(target)).isGreaterThan(1000);
+        }
+        assertThat(run("export", "tansy", folder.resolve("case.dwg").toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("case.dwg").contains(".inp, .svg, .pdf or .csv");
+        assertThat(run("export", "tansy", folder.resolve("none/case.svg").toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("cannot be written");
     }
 
     @Test

@@ -14,13 +14,12 @@ import ration.condition.Power;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowModel;
 import ration.flow.FlowQuestion;
-import ration.model.Construction;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.plumbing.LineRules;
 import ration.project.Brief;
 import ration.project.Project;
 import ration.quantity.Dimension;
-import ration.quantity.Unit;
 
 /** Checks on pressures from pumps and regulators: too much at the inlet, dead-headed lines, rails, headers, pumps. */
 final class PressureChecks {
@@ -101,7 +100,7 @@ final class PressureChecks {
                 verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : ""));
     }
 
-    /** What a line stands when every pump pushes against a shut end, against what it is rated for. */
+    /** What a line stands when every pump pushes against a shut end, against the lowest rating among the lines. */
     private void deadHead() {
         List<Item.Pump> pumps = basis.system().feedPumps();
         if (pumps.isEmpty()) {
@@ -109,25 +108,17 @@ final class PressureChecks {
         }
         double sum = pumps.stream().mapToDouble(p -> Math.min(p.curve().isEmpty() ? 0 : p.curve().get(0).pressure().si(),
                 p.build().relief().map(r -> r.si()).orElse(Double.MAX_VALUE))).sum();
-        for (Item.Run run : basis.system().runs()) {
-            Optional<Double> rating = run.build().construction().flatMap(c -> rating(c, run));
-            if (rating.isPresent() && rating.get() < sum * (1 + Verdict.THIN_SHARE)) {
-                double limit = rating.get();
-                Verdict verdict = Verdict.atLeast(limit, sum);
-                findings.add(new Finding("build.dead-head." + run.id(), "Dead-head pressure of " + run.name(), run.id(),
-                        verdict, limit / sum, u -> u.text(sum, Dimension.PRESSURE)
-                        + " if every pump pushes against a shut end, against " + u.text(limit, Dimension.PRESSURE)
-                        + " for " + run.build().construction().get().label().toLowerCase(Locale.ROOT) + ".",
-                        "SAE J30 working pressures (from memory)",
-                        "Use a construction rated for it, or a relief."));
-            }
-        }
-    }
-
-    /** Working pressure, Pa, where it could matter: SAE J30 push-on hose 50 psi (from memory). */
-    private static Optional<Double> rating(Construction construction, Item.Run run) {
-        return construction == Construction.PUSH_ON && run.length().isPresent()
-                ? Optional.of(Unit.PSI.toSi(50)) : Optional.empty();
+        basis.system().runs().stream().filter(r -> LineRules.rating(r).isPresent())
+                .min(Comparator.comparingDouble(r -> LineRules.rating(r).getAsDouble())).ifPresent(run -> {
+                    double limit = LineRules.rating(run).getAsDouble();
+                    Verdict verdict = Verdict.atLeast(limit, sum);
+                    findings.add(new Finding("build.dead-head", "Dead-head pressure", run.id(), verdict,
+                            Math.min(Finding.MET, limit / sum), u -> u.text(sum, Dimension.PRESSURE)
+                            + " if every pump pushes against a shut end; the weakest line is " + run.name() + ", "
+                            + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
+                            + u.text(limit, Dimension.PRESSURE) + ".", LineRules.RATING_SOURCE,
+                            verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
+                });
     }
 
     /** A rail's pressure from idle to take-off: the return must carry the whole spill, the pumps the whole demand. */

@@ -23,13 +23,12 @@ public enum Construction {
         return hose;
     }
 
-    /** The construction whose label or first word this is, in any case. */
+    /** The construction whose label or name begins with this, three letters or more, in any case: alu, PTFE, push-on. */
     public static Optional<Construction> labelled(String text) {
         String wanted = text.strip().toLowerCase(java.util.Locale.ROOT);
         for (Construction c : values()) {
-            String label = c.label.toLowerCase(java.util.Locale.ROOT);
-            if (!wanted.isEmpty() && (label.equals(wanted) || label.split(" ")[0].equals(wanted)
-                    || c.name().toLowerCase(java.util.Locale.ROOT).equals(wanted.replace('-', '_')))) {
+            if (wanted.length() >= 3 && (c.label.toLowerCase(java.util.Locale.ROOT).startsWith(wanted)
+                    || c.name().toLowerCase(java.util.Locale.ROOT).startsWith(wanted.replace('-', '_')))) {
                 return Optional.of(c);
             }
         }

@@ -91,6 +91,24 @@ public final class LineRules {
         return inches == 0 ? OptionalDouble.empty() : OptionalDouble.of(Unit.INCH.toSi(inches));
     }
 
+    /** Where working pressures come from. */
+    public static final String RATING_SOURCE = "MIL-H-8794 operating pressures; SAE J30 for push-on hose (from memory)";
+    /** Operating pressure of braided rubber hose, psi, by dash. */
+    private static final Map<Integer, Integer> HOSE_PSI = Map.of(3, 3000, 4, 3000, 5, 3000, 6, 2000, 8, 2000, 10, 1750,
+            12, 1750, 16, 800);
+    /** SAE J30 R6 and R7; injection hose to R9 stands twice that. */
+    private static final double PUSH_ON_PSI = 50;
+
+    /** Working pressure of a hose, Pa; empty for tube, whose joints stand far more than any fuel pump gives. */
+    public static OptionalDouble rating(Item.Run run) {
+        Construction c = construction(run);
+        if (!c.hose()) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(Unit.PSI.toSi(c == Construction.PUSH_ON ? PUSH_ON_PSI
+                : HOSE_PSI.getOrDefault(run.size().dash(), 800)));
+    }
+
     /** Torque for the flare nuts of a run; null for a size without one. Hose ends are taken as steel-nutted tube. */
     public static Torque torque(Item.Run run) {
         return (construction(run) == Construction.STEEL ? STEEL_TORQUE : ALUMINIUM_TORQUE).get(run.size().dash());

@@ -94,7 +94,7 @@ class WindowTest {
                 return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
             });
         } catch (TimeoutException e) {
-            throw new AssertionError("It did not come to pass; the window shows " + texts(), e);
+            throw new AssertionError("It did not come to pass; the window shows " + everyText(), e);
         }
     }
 
@@ -108,6 +108,11 @@ class WindowTest {
 
     private String figure() {
         return label("#ledger-flow-figure");
+    }
+
+    private Set<String> everyText() {
+        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream().map(n -> n instanceof Label l
+                ? l.getText() : ((Text) n).getText()).collect(Collectors.toSet());
     }
 
     /** Every text of the drawing. */
@@ -388,7 +393,7 @@ class WindowTest {
         robot.clickOn("#more-ELBOW_90");
         until(() -> label("#count-elbow_90").equals("1"));
         robot.clickOn("#ledger-flow");
-        until(() -> texts().contains("heights in Climb 17\u00b0, nose to the right"));
+        until(() -> ((ToggleButton) node("#attitude-climb")).isSelected() && node("#flow-page").isVisible());
     }
 
     @Test
@@ -434,10 +439,198 @@ class WindowTest {
         until(() -> !texts().contains("Firewall"));
     }
 
+    // Flow
+
+    private Set<String> textsOf(String id) {
+        Set<String> texts = node(id).lookupAll("Text").stream().filter(Text.class::isInstance).map(n -> ((Text) n).getText())
+                .collect(Collectors.toSet());
+        node(id).lookupAll(".label").stream().filter(Label.class::isInstance).forEach(n -> texts.add(((Label) n).getText()));
+        return texts;
+    }
+
+    private void demo(String name) {
+        robot.clickOn("#document-menu").clickOn("#menu-demo-" + name);
+        until(() -> session.project().name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-').equals(name));
+        until(() -> session.shown().get().project() == session.project());
+    }
+
+    @Test
+    void findTheGoverningCaseTryTheBestSuggestionAndUndo() {
+        control(KeyCode.DIGIT1);
+        until(() -> node("#flow-page").isVisible() && node("#cell-1-1-2").getStyleClass().contains("governs"));
+        assertThat(node("#cell-1-1-2").getAccessibleText()).contains("Climb 17\u00b0, FUSELAGE", "1.41", "Short", "governs");
+        assertThat(label("#budget-sentence")).startsWith("20.6 gph on this path leaves").contains("short by");
+        assertThat(textsOf("#head-budget")).contains("Run R3", "Head available", "Left at inlet", "4.1");
+        assertThat(textsOf("#path-profile")).contains("Selector", "short");
+        until(() -> robot.lookup("#try-1").tryQuery().isPresent());
+        assertThat(textsOf("#remedy-1")).contains("Run R3, 5/16 \u2192 3/8 tube", "1.59\u00d7");
+        until(() -> label("#chance").contains("400 samples"));
+        robot.clickOn("#try-1");
+        until(() -> figure().equals("1.59\u00d7"));
+        assertThat(label("#ledger-flow-verdict")).isEqualTo("Holds");
+        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.41\u00d7");
+        until(() -> textsOf("#head-budget").contains("3/8 \u00b7 16 in"));
+        control(KeyCode.Z);
+        until(() -> figure().equals("1.41\u00d7"));
+        until(() -> node("#cell-1-1-2").getStyleClass().contains("short"));
+        robot.clickOn("#cell-0-0-0");
+        until(() -> session.condition().attitude().name().equals("Level")
+                && session.condition().positions().containsValue("UPPER"));
+        until(() -> node("#cell-0-0-0").getStyleClass().contains("looked-at"));
+    }
+
+    @Test
+    void pumpSetsAndDirtyFiltersAreChosenOverTheMatrix() {
+        demo("tansy-l3");
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-pumps-no-pump").tryQuery().isPresent());
+        String worst = node("#cell-1-0-2").getAccessibleText();
+        assertThat(worst).contains("boost pump alone");
+        robot.clickOn("#flow-pumps-both-pumps");
+        until(() -> node("#cell-1-0-2").getAccessibleText().contains("both pumps"));
+        robot.clickOn("#flow-fouled");
+        until(() -> node("#cell-1-0-2").getAccessibleText().contains("filters fouled"));
+        robot.clickOn("#flow-pumps-no-pump");
+        until(() -> node("#cell-1-0-2").getAccessibleText().contains("Not shown"));
+        robot.clickOn("#flow-worst");
+        until(() -> node("#cell-1-0-2").getAccessibleText().equals(worst));
+        robot.clickOn("#cell-1-0-2");
+        until(() -> textsOf("#path-profile").contains("Boost pump"));
+        robot.clickOn("#power-idle");
+        until(() -> session.condition().engine().power().label().equals("Idle"));
+        robot.clickOn("#filters-fouled");
+        until(() -> session.condition().engine().fouled());
+    }
+
+    // Runs
+
+    private void writeRow(String... cells) {
+        for (int i = 0; i < cells.length; i++) {
+            robot.write(cells[i]);
+            keys(i == cells.length - 1 ? KeyCode.ENTER : KeyCode.TAB);
+        }
+    }
+
+    private ration.desktop.control.Sheet<?> sheet(String id) {
+        return (ration.desktop.control.Sheet<?>) node(id);
+    }
+
+    @Test
+    void enterSixRunsByKeyboard() {
+        Project tansy = session.project();
+        robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
+        robot.interact(() -> session.apply(ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3",
+                "r4", "r5").plus(new ration.model.Item.FlowSender(new ration.model.Item.Tag("sender", "Sender",
+                ration.model.Place.inches(36, 0, 34)), ration.model.Rated.of(20, 0.1, "maker")))))));
+        robot.clickOn("#rail-runs");
+        until(() -> sheet("#runs-sheet").getItems().size() == 1);
+        robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
+        robot.interact(() -> sheet("#runs-sheet").requestFocus());
+        writeRow("Left tank", "Tee in", "3/8 x 0.035 tube", "alu", "54 1/2");
+        until(() -> session.project().system().runs().size() == 1);
+        writeRow("Right tank", "Tee branch", "3/8 x 0.035 tube", "alu", "54");
+        writeRow("Tee out", "Shut-off", "3/8 x 0.035 tube", "alu", "10");
+        writeRow("Shut-off", "Strainer", "-6 hose", "ptfe", "14");
+        writeRow("Strainer", "Sender", "-6 hose", "ptfe", "12");
+        writeRow("Sender", "Carburettor", "-6 hose", "ptfe", "9");
+        until(() -> session.project().system().runs().size() == 6);
+        assertThat(session.project().system().openPorts()).isEmpty();
+        assertThat(session.project().system().runs()).extracting(ration.model.Item.Run::name)
+                .containsExactly("R1", "R2", "R3", "R4", "R5", "R6");
+        assertThat(session.project().system().runs().get(0).length().orElseThrow().quantity().value()).isEqualTo(54.5);
+        assertThat(session.project().system().runs().get(5).build().construction())
+                .contains(ration.model.Construction.PTFE);
+        until(() -> figure().endsWith("\u00d7"));
+        assertThat(tansy).isNotNull();
+    }
+
+    @Test
+    void aCellThatCannotBeReadStaysOpenAndSaysWhy() {
+        robot.clickOn("#rail-runs");
+        robot.interact(() -> sheet("#runs-sheet").choose(2, 6));
+        robot.write("far");
+        keys(KeyCode.ENTER);
+        until(() -> label("#runs-said").contains("\u201cfar\u201d is not a length"));
+        assertThat(sheet("#runs-sheet").getEditingCell()).isNotNull();
+        keys(KeyCode.ESCAPE);
+        until(() -> sheet("#runs-sheet").getEditingCell() == null);
+        assertThat(session.changed().get()).isFalse();
+        robot.write("17");
+        keys(KeyCode.ENTER);
+        until(() -> ((ration.model.Item.Run) session.project().system().item("r3").orElseThrow()).length().orElseThrow()
+                .quantity().value() == 17);
+    }
+
+    @Test
+    void pasteASheet() {
+        robot.clickOn("#rail-runs");
+        robot.interact(() -> {
+            javafx.scene.input.ClipboardContent content = new javafx.scene.input.ClipboardContent();
+            content.putString("Run\tSupports\tChafe gap\nR1\t14 in\t1/4\nR3\t20\tnear\n");
+            javafx.scene.input.Clipboard.getSystemClipboard().setContent(content);
+            sheet("#runs-sheet").choose(0, 1);
+            sheet("#runs-sheet").requestFocus();
+        });
+        control(KeyCode.V);
+        until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Chafe gap"));
+        until(() -> session.shown().get().assessment().findings().stream().anyMatch(f ->
+                f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.SHORT));
+        robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
+        until(() -> textsOf("#runs-side").contains("Supports of R3"));
+        control(KeyCode.Z);
+        until(() -> !session.changed().get());
+        robot.clickOn("#view-joints");
+        robot.interact(() -> sheet("#joints-sheet").choose(4, 6));
+        keys(KeyCode.DELETE);
+        until(() -> session.shown().get().assessment().findings().stream().anyMatch(f ->
+                f.id().equals("build.joint.r3.start")));
+        robot.clickOn("#view-lists");
+        until(() -> textsOf("#lists").contains("Shopping list"));
+    }
+
+    @Test
+    void theSheetGoesOutAndComesInAsCsvAndPdf() throws IOException {
+        robot.clickOn("#rail-runs");
+        answers.save = folder.resolve("sheet");
+        robot.clickOn("#runs-write");
+        until(() -> label("#message").contains("sheet.csv"));
+        answers.open = folder.resolve("sheet.csv");
+        Files.writeString(answers.open, Files.readString(answers.open).replace("58 in", "60 in"));
+        robot.clickOn("#runs-read");
+        until(() -> label("#runs-said").startsWith("1 cell taken."));
+        robot.clickOn("#runs-print");
+        until(() -> Files.exists(folder.resolve("sheet.pdf")));
+        for (String what : List.of("drawing-pdf", "drawing-svg", "matrix", "network")) {
+            answers.save = folder.resolve(what);
+            robot.clickOn("#document-menu").clickOn("#menu-" + what);
+        }
+        for (String file : List.of("drawing-pdf.pdf", "drawing-svg.svg", "matrix.csv", "network.inp")) {
+            until(() -> Files.exists(folder.resolve(file)));
+        }
+    }
+
+    @Test
+    void aPatternStartsAnEmptySheetAndAReturnIsLedBack() {
+        control(KeyCode.N);
+        until(() -> texts().contains("Lay out what feeds the engine"));
+        focusDrawing();
+        keys(KeyCode.P);
+        until(() -> node("#chooser").isVisible());
+        robot.clickOn("#offer-pump-modules");
+        until(() -> figure().endsWith("\u00d7") && texts().contains("Left module"));
+        robot.interact(() -> session.picked().set("rail"));
+        focusDrawing();
+        keys(KeyCode.R);
+        until(() -> session.project().system().tanks().stream().anyMatch(t -> !t.returns().isEmpty()));
+        control(KeyCode.Z);
+        control(KeyCode.Z);
+        until(() -> texts().contains("Lay out what feeds the engine"));
+    }
+
     /** Every control can be reached and has a name for assistive technology. */
     @Test
     void everyControlHasAName() {
-        for (String page : List.of("#rail-brief", "#rail-layout")) {
+        for (String page : List.of("#rail-brief", "#rail-layout", "#rail-runs", "#rail-flow")) {
             robot.clickOn(page);
             robot.interact(() -> session.picked().set("r3"));
             for (Node n : robot.lookup(x -> x.isFocusTraversable() && x.isVisible() && !(x instanceof Label))

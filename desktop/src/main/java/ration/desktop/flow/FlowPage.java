@@ -51,6 +51,7 @@ public final class FlowPage extends BorderPane {
         this.session = session;
         setId("flow-page");
         setFocusTraversable(true);
+        setAccessibleText("Flow page");
         matrix = new FlowMatrix(session);
         advice = new AdvicePane(session);
         profile = new PicturePane("path-profile", (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h,

@@ -17,6 +17,7 @@ import ration.assess.Assessment;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.condition.Power;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
@@ -51,6 +52,8 @@ final class ConditionsBar extends HBox {
                 }
                 return kelvin;
             }, k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 0) + " \u00b0C");
+    private final Map<Power, ToggleButton> powers = new java.util.EnumMap<>(Power.class);
+    private final ToggleButton fouled = toggle("Fouled", "filters-fouled");
     private final Rotate tilt = new Rotate();
     private Object structure = "";
 
@@ -115,7 +118,7 @@ final class ConditionsBar extends HBox {
         Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Item.Tank::id).toList(),
                 project.system().items().stream().filter(i -> i instanceof Item.Selector).toList(),
                 switchable(project).stream().map(i -> i.id() + i.name()).toList(),
-                project.system().tanks().stream().map(Item.Tank::name).toList());
+                project.system().tanks().stream().map(Item.Tank::name).toList(), project.system().hasFilter());
         if (!now.equals(structure)) {
             structure = now;
             build(project);
@@ -125,6 +128,8 @@ final class ConditionsBar extends HBox {
         pitch.update(c.attitude().pitchRad());
         bank.update(c.attitude().tiltRad());
         temperature.update(c.fuelKelvin());
+        powers.forEach((p, b) -> b.setSelected(p == c.engine().power()));
+        fouled.setSelected(c.engine().fouled());
         tilt.setAngle(-c.attitude().pitchDegrees());
         for (Item.Tank tank : project.system().tanks()) {
             showContents(tank, c);
@@ -174,7 +179,30 @@ final class ConditionsBar extends HBox {
         if (!switchable(project).isEmpty()) {
             add("Pumps and valves", switches(project));
         }
-        add("Fuel", new VBox(temperature));
+        add("Engine and fuel", engine(project));
+    }
+
+    /** Power, filters and fuel temperature. */
+    private Node engine(Project project) {
+        VBox powers = new VBox(1);
+        for (Power p : Power.values()) {
+            ToggleButton button = toggle(p.label(), "power-" + p.name().toLowerCase().replace('_', '-'));
+            button.getStyleClass().add("tiny");
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAccessibleText(p.label() + " power");
+            button.setOnAction(e -> session.look(session.condition().with(p)));
+            this.powers.put(p, button);
+            powers.getChildren().add(button);
+        }
+        fouled.setOnAction(e -> session.look(session.condition().withFouled(fouled.isSelected())));
+        fouled.setAccessibleText("Filters fouled");
+        fouled.getStyleClass().setAll("toggle-button", "tiny");
+        fouled.setMaxWidth(Double.MAX_VALUE);
+        VBox rest = new VBox(4, temperature);
+        if (project.system().hasFilter()) {
+            rest.getChildren().add(fouled);
+        }
+        return new HBox(6, powers, rest);
     }
 
     private void add(String title, Node content) {

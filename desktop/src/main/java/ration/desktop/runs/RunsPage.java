@@ -72,6 +72,8 @@ public final class RunsPage extends BorderPane {
         runs.onWrite(this::write).onPaste(this::paste);
         joints = new Sheet<>("joints-sheet", jointColumns());
         joints.onWrite(this::writeJoint);
+        runs.setAccessibleText("Runs sheet");
+        joints.setAccessibleText("Joints sheet");
         said.setId("runs-said");
         setTop(head());
         setCenter(runs);
