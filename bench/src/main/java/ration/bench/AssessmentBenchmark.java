@@ -1,5 +1,6 @@
 package ration.bench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -26,6 +27,10 @@ import ration.network.Network;
 import ration.network.NetworkSolution;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
+import ration.remedy.Chance;
+import ration.remedy.Remedies;
+import ration.remedy.Remedy;
+import ration.remedy.Task;
 
 /** What an edit costs: the whole assessment of the demo, one case, its network alone, the drawing. */
 @State(Scope.Benchmark)
@@ -41,6 +46,9 @@ public class AssessmentBenchmark {
     private Condition condition;
     private Optional<CaseAnswer> look;
     private Network network;
+    private Project largest;
+    private Project header;
+    private Assessment largestAssessment;
 
     @Setup
     public void prepare() throws ProjectFileException {
@@ -48,12 +56,39 @@ public class AssessmentBenchmark {
         assessment = Assessment.of(demo);
         condition = assessment.governing().orElseThrow().condition();
         look = assessment.look(condition);
+        largest = ProjectFile.demo("tansy-l3");
+        header = ProjectFile.demo("brindle-a2");
+        largestAssessment = Assessment.of(largest);
         network = Network.of(look.orElseThrow().capacity().problem());
     }
 
     @Benchmark
     public Assessment wholeAssessment() {
         return Assessment.of(demo);
+    }
+
+    /** 240 cases: two positions, four pump sets, clean and fouled, five attitudes, three contents. */
+    @Benchmark
+    public Assessment wholeAssessmentOfTheLargestDemo() {
+        return Assessment.of(largest);
+    }
+
+    /** 120 cases with a header whose level is unknown. */
+    @Benchmark
+    public Assessment wholeAssessmentWithAHeader() {
+        return Assessment.of(header);
+    }
+
+    /** Every single change along the path that governs, each over every case. */
+    @Benchmark
+    public List<Remedy> whatBuysMargin() {
+        return Remedies.of(largestAssessment, Task.QUIET);
+    }
+
+    /** 400 samples of every measured figure. */
+    @Benchmark
+    public Optional<Chance> howSure() {
+        return Chance.of(largestAssessment, 1, Chance.USUAL_SAMPLES, Task.QUIET);
     }
 
     @Benchmark

@@ -124,8 +124,12 @@ public final class FlowModel {
         }
 
         private FlowAnswer settle(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-            HeaderStates headers = HeaderStates.NONE;
-            FlowAnswer answer = ask(condition, levels, question, headers);
+            HeaderStates headers = HeaderStates.filling(system);
+            FlowAnswer answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
+            if (!answer.usable() || !headers.allFlow(answer)) {
+                headers = HeaderStates.NONE;
+                answer = ask(condition, levels, question, headers);
+            }
             for (int pass = 0; pass < 6 && answer.usable(); pass++) {
                 HeaderStates next = headers.after(answer, system);
                 if (next.equals(headers)) {

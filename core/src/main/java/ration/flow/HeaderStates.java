@@ -24,6 +24,18 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
         dry = Set.copyOf(dry);
     }
 
+    /** Every inlet of every header taken to let fuel fall in: right where fuel comes in by all of them. */
+    static HeaderStates filling(FuelSystem system) {
+        Set<String> falls = new HashSet<>();
+        system.all(Item.Header.class).forEach(h -> h.inlets().forEach(i -> falls.add(h.id() + "." + i)));
+        return falls.isEmpty() ? NONE : new HeaderStates(falls, Set.of());
+    }
+
+    /** Whether fuel comes in by every port taken to let it fall. */
+    boolean allFlow(FlowAnswer answer) {
+        return falling.stream().allMatch(port -> answer.solution().flow(port) > FlowAnswer.NO_FLOW);
+    }
+
     /** The headers into which fuel falls free held at their lips: nothing else can give what is asked of them. */
     HeaderStates drained(FuelSystem system) {
         Set<String> empty = new HashSet<>(dry);

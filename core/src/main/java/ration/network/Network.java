@@ -34,6 +34,8 @@ public final class Network {
     private static final double OPENING_SLACK = 1e-4;
     /** An open valve shuts when its flow is this far reversed, m3/s. */
     private static final double SHUTTING_SLACK = 1e-12;
+    /** Of a regulator and a valve in one line with one flow the wrong way, the regulator is turned over. */
+    private static final double REGULATORS_FIRST = 1.01;
     /** A valve that passes less than this, m3/s, is first tried shut: what lies behind it may be cut off. */
     private static final double NO_FLOW = 1e-13;
 
@@ -418,16 +420,19 @@ public final class Network {
             return settled.status() == Status.ITERATION_LIMIT && (extra != null || !adjusted) ? holdSteep(settled) : settled;
         }
 
-        /** Whether an answer stands: converged, or refused while every regulator stood open. */
+        /**
+         * Whether an answer stands: converged, or refused while every regulator stood open or held what lies before it. The
+         * latter passed more while it stood open, and that was what is asked behind it; holding, it passes less.
+         */
         boolean settled(NetworkSolution answer) {
             if (!adjusted || answer.converged() || answer.status() == Status.IMPLAUSIBLE) {
                 return true;
             }
-            boolean open = holdings == 0;
+            boolean certain = answer.status() == Status.NO_SUPPLY;
             for (int e = 0; e < linkCount; e++) {
-                open &= heldNode[e] < 0 || !out[e];
+                certain &= heldNode[e] < 0 || !out[e] && (!holding[e] || heldNode[e] == from[e]);
             }
-            return open && answer.status() == Status.NO_SUPPLY;
+            return certain;
         }
 
         /**
@@ -511,7 +516,7 @@ public final class Network {
         /** How far a regulator is from what its state says, as a flow. */
         private double regulatorExcess(int e) {
             if (!out[e] && q[e] < -SHUTTING_SLACK) {
-                return -q[e];
+                return -q[e] * REGULATORS_FIRST;
             }
             law(e, out[e] ? 0 : q[e]);
             double slope = Math.max(drop.slope, 1e7);
