@@ -35,7 +35,7 @@ interface Equations {
     }
 
     /** For small systems. */
-    final class Dense implements Equations {
+    class Dense implements Equations {
 
         private final int n;
         private final int[] row;
@@ -46,6 +46,10 @@ interface Equations {
         private final LinearSolverDense<DMatrixRMaj> solver;
 
         Dense(int n, int[] unknown, int[] from, int[] to) {
+            this(n, unknown, from, to, LinearSolverFactory_DDRM.chol(n));
+        }
+
+        Dense(int n, int[] unknown, int[] from, int[] to, LinearSolverDense<DMatrixRMaj> solver) {
             this.n = n;
             row = new int[from.length];
             column = new int[from.length];
@@ -56,12 +60,16 @@ interface Equations {
             matrix = new DMatrixRMaj(n, n);
             rightSide = new DMatrixRMaj(n, 1);
             result = new DMatrixRMaj(n, 1);
-            solver = LinearSolverFactory_DDRM.chol(n);
+            this.solver = solver;
         }
 
         @Override
         public void clear() {
             Arrays.fill(matrix.data, 0);
+        }
+
+        final void put(int r, int c, double g) {
+            matrix.data[r * n + c] += g;
         }
 
         @Override
@@ -87,7 +95,12 @@ interface Equations {
                 return false;
             }
             solver.solve(rightSide, result);
-            System.arraycopy(result.data, 0, solved, 0, n);
+            for (int i = 0; i < n; i++) {
+                solved[i] = result.data[i];
+                if (!Double.isFinite(solved[i])) {
+                    return false;
+                }
+            }
             return true;
         }
     }
@@ -104,27 +117,13 @@ interface Equations {
     }
 
     /** For systems in which some balances are handed on, so that the equations are not symmetric. */
-    final class General implements Equations {
+    final class General extends Dense {
 
-        private final int n;
         private final Ends ends;
-        private final DMatrixRMaj matrix;
-        private final DMatrixRMaj rightSide;
-        private final DMatrixRMaj result;
-        private final LinearSolverDense<DMatrixRMaj> solver;
 
         General(int n, Ends ends) {
-            this.n = n;
+            super(n, ends.unknown, ends.from, ends.to, LinearSolverFactory_DDRM.lu(n));
             this.ends = ends;
-            matrix = new DMatrixRMaj(n, n);
-            rightSide = new DMatrixRMaj(n, 1);
-            result = new DMatrixRMaj(n, 1);
-            solver = LinearSolverFactory_DDRM.lu(n);
-        }
-
-        @Override
-        public void clear() {
-            Arrays.fill(matrix.data, 0);
         }
 
         @Override
@@ -137,27 +136,11 @@ interface Equations {
 
         private void leaves(int row, int here, int there, double g) {
             if (row >= 0 && here >= 0) {
-                matrix.data[row * n + here] += g;
+                put(row, here, g);
             }
             if (row >= 0 && there >= 0) {
-                matrix.data[row * n + there] -= g;
+                put(row, there, -g);
             }
-        }
-
-        @Override
-        public boolean solve(double[] right, double[] solved) {
-            System.arraycopy(right, 0, rightSide.data, 0, n);
-            if (!solver.setA(matrix)) {
-                return false;
-            }
-            solver.solve(rightSide, result);
-            for (int i = 0; i < n; i++) {
-                if (!Double.isFinite(result.data[i])) {
-                    return false;
-                }
-            }
-            System.arraycopy(result.data, 0, solved, 0, n);
-            return true;
         }
     }
 
