@@ -26,11 +26,13 @@ final class Arrangement {
     static final double RULER = 46;
     static final double SELECTOR_RADIUS = 18;
     private static final double BAY = 226;
+    private static final double TIGHT_BAY = 200;
+    private static final double TIGHT_COLUMN = 44;
     /** Room an item and its name want across. */
     private static final double COLUMN = 84;
     private static final double LEAST_COLUMN = 58;
     private static final double LEAST_SHARE = 0.45;
-    private static final double LEAST_SQUEEZE = 0.42;
+    private static final double LEAST_SQUEEZE = 0.33;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     /** Which side of a symbol a port is on. */
@@ -43,10 +45,14 @@ final class Arrangement {
     private final Point3 reference;
     private final Map<String, Double> centres = new LinkedHashMap<>();
     private final Map<PortRef, Side> sides = new HashMap<>();
+    /** Steps from the tanks by the longest way. */
+    private final Map<String, Integer> rank = new HashMap<>();
     private double scale;
     private double zeroY;
     private double firewallX;
     private boolean crowded;
+    /** Where even narrow tanks find no room: everything else moves closer together. */
+    private boolean tight;
     /** Tanks drawn narrower than they are long, where several would not fit side by side; heights stay true. */
     private double squeeze = 1 / 0.88;
 
@@ -62,6 +68,8 @@ final class Arrangement {
             crowded = false;
             if (squeeze > LEAST_SQUEEZE) {
                 squeeze *= 0.88;
+            } else if (!tight) {
+                tight = true;
             } else {
                 share *= 0.92;
             }
@@ -162,13 +170,14 @@ final class Arrangement {
         List<Item.Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
                 .filter(i -> !(i instanceof Item.EngineInlet)).toList();
         double right = view.width() - RULER;
-        firewallX = right - BAY - 46 * bay.size();
+        firewallX = right - (tight ? TIGHT_BAY + 36 * bay.size() : BAY + 46 * bay.size());
         double engineX = right - 109;
         spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
         double last = firewallX - 84;
         double usual = RULER + Math.min(330, (firewallX - RULER) * 0.60);
         double first = Math.max(RULER + tankZone(), Math.min(usual, last - COLUMN * (cabin.size() - 1)));
-        double start = Math.max(RULER + 90, Math.min(first, last - LEAST_COLUMN * Math.max(0.6, cabin.size() - 1.0)));
+        double start = Math.max(RULER + 90, Math.min(first, last - (tight ? TIGHT_COLUMN : LEAST_COLUMN)
+                * Math.max(0.6, columns(cabin).size() - 1.0)));
         first = start;
         spread(cabin, start, last);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
@@ -255,10 +264,27 @@ final class Arrangement {
     }
 
     private void spread(List<Item.Fitted> items, double from, double to) {
-        for (int i = 0; i < items.size(); i++) {
-            double x = items.size() == 1 ? from : from + (to - from) * i / (items.size() - 1);
-            centres.put(items.get(i).id(), zoomX(x));
+        List<List<Item.Fitted>> columns = columns(items);
+        for (int i = 0; i < columns.size(); i++) {
+            double x = columns.size() == 1 ? from : from + (to - from) * i / (columns.size() - 1);
+            columns.get(i).forEach(item -> centres.put(item.id(), zoomX(x)));
         }
+    }
+
+    /** One item a column; where it is tight, items side by side in the flow stand over each other if their heights allow. */
+    private List<List<Item.Fitted>> columns(List<Item.Fitted> items) {
+        List<List<Item.Fitted>> columns = new ArrayList<>();
+        for (Item.Fitted item : items) {
+            List<Item.Fitted> last = columns.isEmpty() ? null : columns.get(columns.size() - 1);
+            boolean beside = tight && last != null && last.stream().allMatch(o -> rank.get(o.id()).equals(rank.get(item.id()))
+                    && Math.abs(o.place().point().z() - item.place().point().z()) * scale > 38);
+            if (beside) {
+                last.add(item);
+            } else {
+                columns.add(new ArrayList<>(List.of(item)));
+            }
+        }
+        return columns;
     }
 
     private double zoomX(double x) {
@@ -272,7 +298,7 @@ final class Arrangement {
 
     /** Items from tanks to engine: by the longest way of runs that leads to them. */
     private List<Item.Fitted> inOrder() {
-        Map<String, Integer> rank = new HashMap<>();
+        rank.clear();
         system.items().forEach(i -> rank.put(i.id(), 0));
         for (int round = 0; round < system.items().size(); round++) {
             for (Item.Run run : system.runs()) {
@@ -311,6 +337,12 @@ final class Arrangement {
                 }
             }
             double spill = RULER + 14 - box[0];
+            double clear = rightmost(taken, box) + 24 - box[0];
+            if (spill > 0 && clear > 0 && !beside(tank) && box[1] + clear < firewallX - 12) {
+                x += clear;
+                box = extent(tank, x);
+                spill = 0;
+            }
             crowded |= spill > 40;
             if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
                 x += spill;
@@ -320,6 +352,12 @@ final class Arrangement {
             centres.put(tank.id(), x);
             step++;
         }
+    }
+
+    /** Right edge of the tanks already placed at a box's height. */
+    private static double rightmost(List<double[]> taken, double[] box) {
+        return taken.stream().filter(o -> box[2] < o[3] + 10 && o[2] < box[3] + 10).mapToDouble(o -> o[1]).max()
+                .orElse(Double.NEGATIVE_INFINITY);
     }
 
     private double outletHeightLevel(Item.Tank tank) {

@@ -83,7 +83,7 @@ final class Symbols {
             return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
         }
         if (item instanceof Item.EngineInlet inlet) {
-            return inlet.style() == Item.EngineInlet.Style.FLOAT ? carburettor(c) : injection(c);
+            return inlet.style() == Item.EngineInlet.Style.FLOAT ? carburettor(c) : injection(inlet, c);
         }
         return lineItem(item, c);
     }
@@ -110,8 +110,11 @@ final class Symbols {
             return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
                     new Box(x + 1, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE));
         }
-        if (item instanceof Item.Regulator) {
-            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE), line(x - 7, y + 4, x + 7, y + 4, 1.6),
+        if (item instanceof Item.Regulator r) {
+            Mark seat = r.style() == Item.Regulator.Style.BYPASS ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
+                    : new Path(List.of(new Spot(x + 3, y + 4), new Spot(x + 8, y), new Spot(x + 8, y + 8)), true, Ink.INK,
+                            NO_PEN, 0);
+            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE), seat,
                     new Path(List.of(new Spot(x, y - 20), new Spot(x, y - 10), new Spot(x - 4, y - 7),
                             new Spot(x + 4, y - 4), new Spot(x - 4, y - 1), new Spot(x, y + 2)), false, Ink.NONE,
                             Pen.of(Ink.INK, 1.6), 0));
@@ -140,9 +143,13 @@ final class Symbols {
         return marks;
     }
 
-    private static List<Mark> injection(Spot c) {
+    /** Three jets; out of a rail they all leave one line. */
+    private static List<Mark> injection(Item.EngineInlet inlet, Spot c) {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Box(c.x() - 31, c.y() - 20, 62, 40, 4, Ink.PANEL, OUTLINE));
+        if (inlet.style() == Item.EngineInlet.Style.RAIL) {
+            marks.add(line(c.x() - 18, c.y() - 14, c.x() - 18, c.y() + 14, 4, Ink.FUEL));
+        }
         for (int i = -1; i <= 1; i++) {
             double y = c.y() + 10 * i;
             marks.add(line(c.x() - 18, y, c.x() + 12, y, 1.8, Ink.FUEL));
@@ -163,7 +170,7 @@ final class Symbols {
                 java.util.Map.of(), Set.of(), Set.of(), 288.15);
         return item instanceof Item.Strainer s ? strainer(new Item.Strainer(s.tag(), s.loss(), false), centre)
                 : item instanceof Item.Header ? header(new Spot(c.x(), c.y() + 14), 28, 20)
-                : item instanceof Item.EngineInlet e && e.style() != Item.EngineInlet.Style.FLOAT ? injection(c)
+                : item instanceof Item.EngineInlet e && e.style() != Item.EngineInlet.Style.FLOAT ? injection(e, c)
                 : item instanceof Item.EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
                         new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL,
                                 Pen.of(Ink.INK, 1.6)))

@@ -118,8 +118,14 @@ class NetworkPropertyTest {
         assertThat(sparse.status()).isEqualTo(dense.status());
         if (dense.converged()) {
             for (Link link : problem.links()) {
-                assertThat(sparse.flow(link.id())).isCloseTo(dense.flow(link.id()),
-                        org.assertj.core.data.Offset.offset(1e-9));
+                // each answer is within the mass tolerance of the truth, and in loops that lose next to nothing a flow
+                // is known no better than its pressure residual over its slope
+                double q = dense.flow(link.id());
+                double slope = (link.element().loss(q + 1e-7, problem.fluid(), problem.law())
+                        - link.element().loss(q - 1e-7, problem.fluid(), problem.law())) / 2e-7;
+                double doubt = (dense.evidence().pressureResidual() + sparse.evidence().pressureResidual()) / slope;
+                assertThat(sparse.flow(link.id())).isCloseTo(q,
+                        org.assertj.core.data.Offset.offset(2 * SolverSettings.MASS_TOLERANCE + doubt));
             }
         }
     }

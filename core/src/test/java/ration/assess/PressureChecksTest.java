@@ -1,0 +1,181 @@
+package ration.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.file.ProjectFile;
+import ration.model.Construction;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
+import ration.model.Rated;
+import ration.project.Brief;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** What is checked of pumps, regulators, headers and rails, each made to hold and made to fail. */
+class PressureChecksTest {
+
+    private static final Project PARALLEL = Pattern.TWO_PUMPS_PARALLEL.project();
+    private static final Project HEADER = Pattern.HEADER_TWO_PUMPS.project();
+    private static final Project BOOST = Pattern.BOOST_AND_ENGINE_PUMP.project();
+
+    private static Optional<Finding> finding(Project p, String id) {
+        return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst();
+    }
+
+    private static Verdict verdict(Project p, String id) {
+        return finding(p, id).orElseThrow().verdict();
+    }
+
+    private static String says(Project p, String id) {
+        return finding(p, id).orElseThrow().detail().in(UnitSystem.US);
+    }
+
+    private static <T extends Item> Project with(Project p, String id, Class<T> kind, UnaryOperator<T> change) {
+        return p.with(p.system().replace(change.apply(kind.cast(p.system().item(id).orElseThrow()))));
+    }
+
+    private static Measured psi(double v) {
+        return Measured.of(v, Unit.PSI);
+    }
+
+    /** 23.955(c)(3) before 2017 (from memory): both pumps on at idle must stay under what the inlet bears. */
+    @Test
+    void tooMuchPressureWithEveryPumpOnIsShort() {
+        assertThat(verdict(BOOST, "flow.inlet-pressure-most")).isEqualTo(Verdict.HOLDS);
+        Project weak = with(BOOST, "servo", Item.EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
+                Optional.of(psi(45))));
+        assertThat(verdict(weak, "flow.inlet-pressure-most")).isEqualTo(Verdict.SHORT);
+        assertThat(says(weak, "flow.inlet-pressure-most")).contains("against 45.00 psi").contains("every pump on");
+        Project unknown = with(BOOST, "servo", Item.EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
+                Optional.empty()));
+        assertThat(verdict(unknown, "flow.inlet-pressure-most")).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void aReliefKeepsTheGreatestPressureDown() {
+        Project relieved = with(BOOST, "engine-pump", Item.Pump.class, p -> p.withBuild(new Item.Pump.Build(
+                Optional.of(psi(10)), Optional.empty(), false)));
+        double before = 1 / finding(BOOST, "flow.inlet-pressure-most").orElseThrow().ratio();
+        double after = 1 / finding(relieved, "flow.inlet-pressure-most").orElseThrow().ratio();
+        assertThat(before - after).isGreaterThan(0.2);
+    }
+
+    /** Push-on hose to SAE J30 stands 50 psi (from memory): less than one of these pumps dead-headed. */
+    @Test
+    void theWeakestHoseIsHeldAgainstTheDeadHead() {
+        assertThat(verdict(PARALLEL, "build.dead-head")).isEqualTo(Verdict.HOLDS);
+        Project soft = with(PARALLEL, "r12", Item.Run.class, r -> r.withSize(LineSize.parse("-6 hose")).with(
+                r.build().with(Optional.of(Construction.PUSH_ON))));
+        assertThat(verdict(soft, "build.dead-head")).isEqualTo(Verdict.SHORT);
+        assertThat(says(soft, "build.dead-head")).contains("130").contains("R12").contains("50.00 psi");
+    }
+
+    /** An undersized return raises the rail over its setting (common practice, no source). */
+    @Test
+    void aReturnTooSmallForTheSpillIsShort() {
+        assertThat(verdict(PARALLEL, "flow.regulated.regulator")).isEqualTo(Verdict.HOLDS);
+        Item.Run back = PARALLEL.system().runs().stream().filter(r -> r.from().item().equals("regulator")).findFirst()
+                .orElseThrow();
+        Project thin = PARALLEL.with(PARALLEL.system().replace(back.withSize(LineSize.parse("0.06 in bore"))));
+        assertThat(verdict(thin, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
+        assertThat(finding(thin, "flow.regulated.regulator").orElseThrow().remedy()).contains("larger return");
+    }
+
+    @Test
+    void aRegulatorSetOverWhatThePumpsReachIsShort() {
+        Project high = with(PARALLEL, "regulator", Item.Regulator.class, r -> new Item.Regulator(r.tag(), r.style(),
+                r.reference(), psi(140), r.loss()));
+        assertThat(verdict(high, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
+        assertThat(finding(high, "flow.regulated.regulator").orElseThrow().remedy()).contains("do not reach");
+    }
+
+    @Test
+    void aHeaderStaysWetOrSaysWhatItLacks() {
+        assertThat(verdict(HEADER, "flow.header.header")).isEqualTo(Verdict.HOLDS);
+        assertThat(says(HEADER, "flow.header.header")).contains("13.1 min");
+        FuelSystem s = HEADER.system();
+        for (Item.Run run : s.runs()) {
+            if (run.to().item().equals("header") && !run.to().port().equals("return")) {
+                s = s.replace(run.withSize(LineSize.parse("0.05 in bore")));
+            }
+        }
+        assertThat(verdict(HEADER.with(s), "flow.header.header")).isEqualTo(Verdict.SHORT);
+    }
+
+    /** 23.991(b) before 2017 (from memory): an emergency pump with a supply of its own. */
+    @ParameterizedTest
+    @CsvSource({"BOOST_AND_ENGINE_PUMP, HOLDS", "TWO_PUMPS_PARALLEL, NOT_SHOWN"})
+    void theSecondPumpHasItsOwnSupply(Pattern pattern, Verdict verdict) {
+        assertThat(verdict(pattern.project(), "flow.second-pump")).isEqualTo(verdict);
+    }
+
+    @Test
+    void onePumpAloneIsShort() {
+        Project one = Pattern.TWO_PUMPS_PARALLEL.project();
+        FuelSystem s = one.system().minus("pump-two").replace(new Item.Tee(((Item.Tee) one.system().item("tee")
+                .orElseThrow()).tag(), Measured.of(0.3, Unit.INCH)));
+        s = s.minus(s.runs().stream().filter(r -> r.to().item().equals("pump-two") || r.from().item().equals("pump-two"))
+                .map(Item::id).toArray(String[]::new));
+        assertThat(verdict(one.with(s), "flow.second-pump")).isEqualTo(Verdict.SHORT);
+    }
+
+    @Test
+    void theElectricDrawIsAddedUp() {
+        assertThat(says(PARALLEL, "electrical.draw")).startsWith("10.0 A");
+    }
+
+    /** 125 % of take-off consumption by pump, each alone (from memory); 100 % with filters fouled (practice). */
+    @ParameterizedTest
+    @EnumSource(names = {"TWO_PUMPS_PARALLEL", "BOOST_AND_ENGINE_PUMP"})
+    void everyPumpIsJudgedAloneAndNoPumpIsNot(Pattern pattern) {
+        Assessment a = Assessment.of(pattern.project());
+        assertThat(a.cases()).filteredOn(c -> c.pumps().running() == 1 && !c.condition().engine().fouled())
+                .isNotEmpty().allMatch(CaseAnswer::judged).allMatch(c -> c.factor() == 1.25);
+        assertThat(a.cases()).filteredOn(c -> c.condition().engine().fouled()).allMatch(c -> c.factor() == 1.0);
+        assertThat(a.cases()).filteredOn(c -> c.pumps().running() == 0).isNotEmpty().noneMatch(CaseAnswer::judged)
+                .allMatch(c -> c.verdict() == Verdict.NOT_SHOWN);
+    }
+
+    @Test
+    void dirtyFiltersCostFlow() {
+        Project p = with(PARALLEL, "filter", Item.Filter.class, f -> new Item.Filter(f.tag(), f.points(),
+                Optional.of(Rated.of(20, 30, "test"))));
+        Assessment a = Assessment.of(p);
+        for (CaseAnswer clean : a.cases()) {
+            if (!clean.condition().engine().fouled() && clean.judged()) {
+                CaseAnswer dirty = a.look(clean.condition().withFouled(true)).orElseThrow();
+                assertThat(dirty.capacity().inletFlow()).isLessThan(clean.capacity().inletFlow());
+            }
+        }
+    }
+
+    /** Checks in the ledger are counted once each, however many runs they were asked of. */
+    @Test
+    void theLedgerCountsChecksAndNotTheirRuns() throws Exception {
+        Assessment a = Assessment.of(ProjectFile.demo("tansy-l3"));
+        String open = Ledger.of(a, UnitSystem.US).open().figure();
+        assertThat(open).isEqualTo("1 of " + a.findings().stream().map(Finding::check).distinct().count());
+        assertThat(a.findings().size()).isGreaterThan(40);
+    }
+
+    @Test
+    void gravityIsJudgedWithoutAnyPumpCheck() {
+        List<Finding> findings = Assessment.of(Pattern.GRAVITY_SELECTOR.project()).findings();
+        assertThat(findings).noneMatch(f -> f.id().startsWith("flow.second-pump") || f.id().equals("build.dead-head")
+                || f.id().equals("flow.inlet-pressure-most"));
+        assertThat(Pattern.GRAVITY_SELECTOR.project().brief().delivery()).isEqualTo(Brief.Delivery.GRAVITY);
+    }
+}
