@@ -32,7 +32,8 @@ final class Arrangement {
     private static final double COLUMN = 84;
     private static final double LEAST_COLUMN = 58;
     private static final double LEAST_SHARE = 0.45;
-    private static final double LEAST_SQUEEZE = 0.33;
+    private static final double LEAST_SQUEEZE = 0.36;
+    private static final double LEAST_SQUEEZE_TIGHT = 0.27;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     /** Which side of a symbol a port is on. */
@@ -66,7 +67,7 @@ final class Arrangement {
         do {
             centres.clear();
             crowded = false;
-            if (squeeze > LEAST_SQUEEZE) {
+            if (squeeze > (tight ? LEAST_SQUEEZE_TIGHT : LEAST_SQUEEZE)) {
                 squeeze *= 0.88;
             } else if (!tight) {
                 tight = true;
@@ -343,10 +344,10 @@ final class Arrangement {
                 box = extent(tank, x);
                 spill = 0;
             }
-            crowded |= spill > 40;
             if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
                 x += spill;
                 box = extent(tank, x);
+                crowded |= box[0] < rightmostOverlapping(taken, box);
             }
             taken.add(box);
             centres.put(tank.id(), x);
@@ -358,6 +359,11 @@ final class Arrangement {
     private static double rightmost(List<double[]> taken, double[] box) {
         return taken.stream().filter(o -> box[2] < o[3] + 10 && o[2] < box[3] + 10).mapToDouble(o -> o[1]).max()
                 .orElse(Double.NEGATIVE_INFINITY);
+    }
+
+    /** Right edge of the tanks a box lies over, or less than any edge when it lies over none. */
+    private static double rightmostOverlapping(List<double[]> taken, double[] box) {
+        return rightmost(taken.stream().filter(o -> o[0] < box[1]).toList(), box);
     }
 
     private double outletHeightLevel(Item.Tank tank) {
