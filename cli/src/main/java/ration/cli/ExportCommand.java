@@ -20,6 +20,7 @@ import ration.export.EpanetInp;
 import ration.export.MatrixCsv;
 import ration.export.PictureSvg;
 import ration.export.PrintedSheets;
+import ration.file.FileTrouble;
 import ration.plumbing.RunSheet;
 import ration.quantity.UnitSystem;
 
@@ -88,7 +89,7 @@ final class ExportCommand implements Callable<Integer> {
             err.println("ration: " + e.getMessage());
             return 2;
         } catch (IOException e) {
-            err.println("ration: " + target + " cannot be written: " + e.getMessage());
+            err.println("ration: " + target + " cannot be written: " + FileTrouble.why(target, e) + ".");
             return 2;
         }
         spec.commandLine().getOut().println("Written: " + target);

@@ -140,7 +140,10 @@ class CommandsTest {
         assertThat(run("export", "tansy", folder.resolve("case.dwg").toString())).isEqualTo(2);
         assertThat(err.toString()).contains("case.dwg").contains(".inp, .svg, .pdf or .csv");
         assertThat(run("export", "tansy", folder.resolve("none/case.svg").toString())).isEqualTo(2);
-        assertThat(err.toString()).contains("cannot be written");
+        assertThat(err.toString()).contains("cannot be written: its folder does not exist");
+        Path taken = Files.createDirectory(folder.resolve("taken.svg"));
+        assertThat(run("export", "tansy", taken.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("it is a folder");
     }
 
     @Test

@@ -65,7 +65,7 @@ public final class ProjectFile {
         } catch (NoSuchFileException e) {
             throw new ProjectFileException("There is no file " + file + ".");
         } catch (IOException e) {
-            throw new ProjectFileException(file + " cannot be read: " + e.getMessage() + ".");
+            throw new ProjectFileException(file + " cannot be read: " + FileTrouble.why(file, e) + ".");
         }
     }
 
@@ -186,7 +186,7 @@ public final class ProjectFile {
                 Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
             }
         } catch (IOException e) {
-            throw new ProjectFileException("The document could not be saved to " + file + ": " + e.getMessage()
+            throw new ProjectFileException("The document could not be saved to " + file + ": " + FileTrouble.why(file, e)
                     + ". Save it elsewhere; nothing is lost in the window.");
         }
     }

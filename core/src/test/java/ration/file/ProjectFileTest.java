@@ -277,6 +277,7 @@ class ProjectFileTest {
         Path inNoFolder = folder.resolve("missing").resolve("corrie.ration");
         assertThatThrownBy(() -> ProjectFile.save(Systems.corrie(), inNoFolder))
                 .isInstanceOf(ProjectFileException.class).hasMessageContaining("could not be saved")
+                .hasMessageContaining("its folder does not exist")
                 .hasMessageContaining("nothing is lost");
         assertThatThrownBy(() -> ProjectFile.demo("../secret")).hasMessageContaining("no demo");
     }

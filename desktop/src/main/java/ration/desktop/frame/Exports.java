@@ -15,6 +15,7 @@ import ration.export.EpanetInp;
 import ration.export.MatrixCsv;
 import ration.export.PictureSvg;
 import ration.export.PrintedSheets;
+import ration.file.FileTrouble;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files {
@@ -115,7 +116,8 @@ final class Exports implements RunsPage.Files {
                 writing.to(path);
                 session.say("Written: " + path.getFileName());
             } catch (IOException e) {
-                session.say(path.getFileName() + " cannot be written: " + e.getMessage());
+                session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
+                        + ". Choose another place; nothing is lost in the window.");
             }
         });
     }

@@ -51,6 +51,8 @@ public final class RunsPage extends BorderPane {
     private static final Map<SheetColumn, Double> WIDTHS = Map.of(SheetColumn.RUN, 56.0, SheetColumn.FROM, 150.0,
             SheetColumn.TO, 150.0, SheetColumn.SIZE, 128.0, SheetColumn.CONSTRUCTION, 138.0, SheetColumn.BENDS, 128.0,
             SheetColumn.TIGHTEST, 96.0);
+    private static final String RUNS_HINT = "Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a"
+            + " table. The last row adds a run.";
 
     private final Session session;
     private final Files files;
@@ -95,29 +97,31 @@ public final class RunsPage extends BorderPane {
         runs.onMove(this::aside);
         joints.onMove(this::aside);
         update();
-        say("Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a table. The last row adds a run.");
+        say(RUNS_HINT);
     }
 
     private HBox head() {
         HBox head = new HBox(3, Ui.label("Runs", "page-title"));
         ((Label) head.getChildren().get(0)).setMinWidth(70);
-        view(head, "Runs", "view-runs", runs).setSelected(true);
-        view(head, "Joints", "view-joints", joints);
+        view(head, "Runs", "view-runs", runs, RUNS_HINT).setSelected(true);
+        view(head, "Joints", "view-joints", joints, "Type to write over a cell. Tab goes on, Enter goes down, Delete"
+                + " empties it.");
         ScrollPane scroll = new ScrollPane(lists);
         scroll.setFitToWidth(true);
         lists.getStyleClass().add("card-body");
         lists.setId("lists");
-        view(head, "Cut and shopping lists", "view-lists", scroll);
+        view(head, "Cut and shopping lists", "view-lists", scroll, "Made from the runs and joints; Write PDF puts both on"
+                + " paper.");
         head.getChildren().addAll(Ui.spring(),
                 Ui.button("Read CSV\u2026", "runs-read", () -> files.readTable(this::read)),
                 Ui.button("Write CSV\u2026", "runs-write", () -> files.writeTable("runs.csv",
                         RunSheet.csv(session.project().system()))),
-                Ui.button("Print\u2026", "runs-print", files::print));
+                Ui.button("Write PDF\u2026", "runs-print", files::print));
         head.getStyleClass().add("page-head");
         return head;
     }
 
-    private ToggleButton view(HBox head, String text, String id, javafx.scene.Node shown) {
+    private ToggleButton view(HBox head, String text, String id, javafx.scene.Node shown, String hint) {
         ToggleButton button = new ToggleButton(text);
         button.setId(id);
         button.setToggleGroup(views);
@@ -128,6 +132,7 @@ public final class RunsPage extends BorderPane {
             setCenter(shown);
             shown.requestFocus();
             aside();
+            say(hint);
         });
         head.getChildren().add(button);
         return button;
