@@ -1,0 +1,295 @@
+package ration.geometry;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A solid bounded by flat faces, each a loop of points seen counter-clockwise from outside; faces may be concave.
+ *
+ * <p>Volume under a plane: divergence theorem, {@code V = 1/3 sum over faces of the integral of r . n}, with the origin
+ * moved onto the plane so that the cap contributes nothing. Each face is fanned from its first point; signed triangles
+ * make concave loops right, and clipping each triangle to the half space keeps the sum exact. Two planes at once: the
+ * origin goes onto the line in which they meet, so that neither cap needs building.
+ */
+final class FacetedSolid implements Solid {
+
+    private static final int XYZ = 3;
+    private static final int TRIANGLE = 9;
+
+    private final List<List<Point3>> faces;
+    private final double[] triangles;
+    private final double volume;
+
+    FacetedSolid(List<List<Point3>> faces) {
+        this.faces = faces.stream().map(List::copyOf).toList();
+        checkClosed(this.faces);
+        int count = this.faces.stream().mapToInt(f -> f.size() - 2).sum();
+        triangles = new double[count * TRIANGLE];
+        int at = 0;
+        for (List<Point3> face : this.faces) {
+            for (int i = 1; i + 1 < face.size(); i++) {
+                at = put(face.get(0), at);
+                at = put(face.get(i), at);
+                at = put(face.get(i + 1), at);
+            }
+        }
+        Point3 up = new Point3(0, 0, 1);
+        double size = highest(up) - lowest(up);
+        this.volume = volumeBelow(up, highest(up) + 1);
+        if (!(volume > 1e-12 * Math.max(1e-9, size * size * size))) {
+            throw new IllegalArgumentException("The faces do not close a solid with a positive volume");
+        }
+    }
+
+    private int put(Point3 p, int at) {
+        triangles[at] = p.x();
+        triangles[at + 1] = p.y();
+        triangles[at + 2] = p.z();
+        return at + XYZ;
+    }
+
+    /** Every edge must be walked once each way: otherwise fuel would find a gap. */
+    private static void checkClosed(List<List<Point3>> faces) {
+        record Edge(Point3 from, Point3 to) {
+        }
+        Map<Edge, Integer> seen = new HashMap<>();
+        for (List<Point3> face : faces) {
+            for (int i = 0; i < face.size(); i++) {
+                seen.merge(new Edge(face.get(i), face.get((i + 1) % face.size())), 1, Integer::sum);
+            }
+        }
+        seen.forEach((edge, times) -> {
+            if (times != seen.getOrDefault(new Edge(edge.to(), edge.from()), 0)) {
+                throw new IllegalArgumentException("The faces leave a gap at " + edge.from());
+            }
+        });
+    }
+
+    static Solid prism(List<Point2> section, double fromButtLine, double toButtLine) {
+        if (section.size() < XYZ) {
+            throw new IllegalArgumentException("A section needs three corners or more");
+        }
+        double left = Math.min(fromButtLine, toButtLine);
+        double right = Math.max(fromButtLine, toButtLine);
+        return loft(List.of(section.stream().map(p -> new Point3(p.x(), left, p.z())).toList(),
+                section.stream().map(p -> new Point3(p.x(), right, p.z())).toList()));
+    }
+
+    static Solid loft(List<List<Point3>> rings) {
+        if (rings.size() < 2) {
+            throw new IllegalArgumentException("A tank needs two sections or more");
+        }
+        List<List<Point3>> turned = new ArrayList<>();
+        for (List<Point3> ring : rings) {
+            if (ring.size() < XYZ) {
+                throw new IllegalArgumentException("A section needs three points or more");
+            }
+            turned.add(ring);
+        }
+        Point3 along = centre(rings.get(rings.size() - 1)).minus(centre(rings.get(0)));
+        for (int i = 0; i < turned.size(); i++) {
+            if (area(turned.get(i)).dot(along) < 0) {
+                List<Point3> back = new ArrayList<>(turned.get(i));
+                Collections.reverse(back);
+                back.add(0, back.remove(back.size() - 1));
+                turned.set(i, back);
+            }
+        }
+        List<List<Point3>> faces = new ArrayList<>();
+        List<Point3> first = new ArrayList<>(turned.get(0));
+        Collections.reverse(first);
+        faces.add(first);
+        for (int i = 0; i + 1 < turned.size(); i++) {
+            skin(turned.get(i), turned.get(i + 1), faces);
+        }
+        faces.add(turned.get(turned.size() - 1));
+        return new FacetedSolid(faces);
+    }
+
+    private static Point3 centre(List<Point3> ring) {
+        Point3 sum = new Point3(0, 0, 0);
+        for (Point3 p : ring) {
+            sum = sum.plus(p);
+        }
+        return sum.times(1.0 / ring.size());
+    }
+
+    /** Twice the area of a loop, as a vector along its normal. */
+    private static Point3 area(List<Point3> ring) {
+        Point3 sum = new Point3(0, 0, 0);
+        Point3 origin = ring.get(0);
+        for (int i = 1; i + 1 < ring.size(); i++) {
+            sum = sum.plus(ring.get(i).minus(origin).cross(ring.get(i + 1).minus(origin)));
+        }
+        return sum;
+    }
+
+    /** Triangles between two rings that run the same way round, walked together by share of the way round. */
+    private static void skin(List<Point3> a, List<Point3> b, List<List<Point3>> faces) {
+        double[] shareA = shares(a);
+        double[] shareB = shares(b);
+        int n = a.size();
+        int m = b.size();
+        int i = 0;
+        int j = 0;
+        while (i < n || j < m) {
+            Point3 p = a.get(i % n);
+            Point3 q = b.get(j % m);
+            if (n == m && i == j && planar(p, a.get((i + 1) % n), b.get((j + 1) % m), q)) {
+                faces.add(List.of(p, a.get((i + 1) % n), b.get((j + 1) % m), q));
+                i++;
+                j++;
+                continue;
+            }
+            boolean onA = j >= m || i < n && (n == m ? i <= j : shareA[i + 1] <= shareB[j + 1]);
+            if (onA) {
+                faces.add(List.of(p, a.get((i + 1) % n), q));
+                i++;
+            } else {
+                faces.add(List.of(p, b.get((j + 1) % m), q));
+                j++;
+            }
+        }
+    }
+
+    private static boolean planar(Point3 a, Point3 b, Point3 c, Point3 d) {
+        Point3 normal = c.minus(a).cross(d.minus(b));
+        return Math.abs(normal.dot(b.minus(a))) <= 1e-14 * normal.length();
+    }
+
+    private static double[] shares(List<Point3> ring) {
+        double[] share = new double[ring.size() + 1];
+        for (int i = 0; i < ring.size(); i++) {
+            share[i + 1] = share[i] + ring.get(i).distance(ring.get((i + 1) % ring.size()));
+        }
+        double whole = share[ring.size()];
+        for (int i = 0; i <= ring.size(); i++) {
+            share[i] /= whole;
+        }
+        return share;
+    }
+
+    @Override
+    public double volume() {
+        return volume;
+    }
+
+    @Override
+    public double volumeBelow(Point3 up, double level) {
+        double ox = up.x() * level;
+        double oy = up.y() * level;
+        double oz = up.z() * level;
+        double[] t = triangles;
+        double sum = 0;
+        for (int i = 0; i < t.length; i += TRIANGLE) {
+            double ax = t[i] - ox;
+            double ay = t[i + 1] - oy;
+            double az = t[i + 2] - oz;
+            double bx = t[i + 3] - ox;
+            double by = t[i + 4] - oy;
+            double bz = t[i + 5] - oz;
+            double cx = t[i + 6] - ox;
+            double cy = t[i + 7] - oy;
+            double cz = t[i + 8] - oz;
+            double ha = up.x() * ax + up.y() * ay + up.z() * az;
+            double hb = up.x() * bx + up.y() * by + up.z() * bz;
+            double hc = up.x() * cx + up.y() * cy + up.z() * cz;
+            if (ha > 0 && hb > 0 && hc > 0) {
+                continue;
+            }
+            double whole = ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
+            sum += whole * shareBelow(ha, hb, hc);
+        }
+        return sum / 6;
+    }
+
+    /**
+     * Share of a triangle below zero, by the heights of its corners. The cone from an origin on the plane over a part of a
+     * triangle is to the whole cone as the areas are.
+     */
+    private static double shareBelow(double ha, double hb, double hc) {
+        boolean a = ha > 0;
+        boolean b = hb > 0;
+        boolean c = hc > 0;
+        if (!a && !b && !c) {
+            return 1;
+        }
+        boolean lone = a != b && a != c ? !a : a != b ? !b : !c;
+        double corner = a != b && a != c ? part(ha, hb, hc) : a != b ? part(hb, ha, hc) : part(hc, ha, hb);
+        return lone ? corner : 1 - corner;
+    }
+
+    /** Share of the small triangle at a corner that lies on its own side. */
+    private static double part(double own, double other, double third) {
+        return own / (own - other) * (own / (own - third));
+    }
+
+    @Override
+    public double volumeBelow(Point3 up, double level, Slab within) {
+        return volumeBelow(up, level, within.normal(), within.to()) - volumeBelow(up, level, within.normal(), within.from());
+    }
+
+    /** Under a level and on the near side of a wall. */
+    private double volumeBelow(Point3 up, double level, Point3 normal, double wall) {
+        double cos = up.dot(normal);
+        double det = 1 - cos * cos;
+        if (det < 1e-9) {
+            throw new IllegalArgumentException("A wall that lies level makes no bay");
+        }
+        Point3 origin = up.times((level - cos * wall) / det).plus(normal.times((wall - cos * level) / det));
+        double sum = 0;
+        for (int i = 0; i < triangles.length; i += TRIANGLE) {
+            List<Point3> polygon = List.of(corner(i).minus(origin), corner(i + XYZ).minus(origin),
+                    corner(i + 2 * XYZ).minus(origin));
+            polygon = below(below(polygon, up), normal);
+            for (int k = 1; k + 1 < polygon.size(); k++) {
+                sum += polygon.get(0).dot(polygon.get(k).cross(polygon.get(k + 1)));
+            }
+        }
+        return sum / 6;
+    }
+
+    private Point3 corner(int at) {
+        return new Point3(triangles[at], triangles[at + 1], triangles[at + 2]);
+    }
+
+    /** The part of a convex polygon where {@code up . r <= 0}. */
+    private static List<Point3> below(List<Point3> polygon, Point3 up) {
+        List<Point3> kept = new ArrayList<>(polygon.size() + 1);
+        for (int i = 0; i < polygon.size(); i++) {
+            Point3 a = polygon.get(i);
+            Point3 b = polygon.get((i + 1) % polygon.size());
+            double ha = up.dot(a);
+            double hb = up.dot(b);
+            if (ha <= 0) {
+                kept.add(a);
+            }
+            if (ha <= 0 != hb <= 0) {
+                kept.add(a.toward(b, ha / (ha - hb)));
+            }
+        }
+        return kept;
+    }
+
+    @Override
+    public double lowest(Point3 up) {
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < triangles.length; i += XYZ) {
+            least = Math.min(least, up.x() * triangles[i] + up.y() * triangles[i + 1] + up.z() * triangles[i + 2]);
+        }
+        return least;
+    }
+
+    @Override
+    public double highest(Point3 up) {
+        return -lowest(up.times(-1));
+    }
+
+    @Override
+    public List<List<Point3>> faces() {
+        return faces;
+    }
+}
