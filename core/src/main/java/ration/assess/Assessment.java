@@ -147,7 +147,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         Map<String, Double> volumes = new HashMap<>();
         for (Item.Tank tank : project.system().tanks()) {
             try {
-                volumes.put(tank.id(), contents.volume(tank.shape().solid().volume(), tank.unusable().si(),
+                volumes.put(tank.id(), contents.volume(tank.solid().volume(), tank.unusable().si(),
                         project.brief().lowFuel().si()));
             } catch (IllegalArgumentException e) {
                 volumes.put(tank.id(), 0.0);

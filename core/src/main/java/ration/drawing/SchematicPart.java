@@ -102,7 +102,7 @@ class SchematicPart {
     }
 
     String contents(Item.Tank tank) {
-        double capacity = tank.shape().solid().volume();
+        double capacity = tank.solid().volume();
         double volume = subject.condition().contents().getOrDefault(tank.id(), 0.0);
         Unit unit = units.unit(Dimension.VOLUME);
         if (volume >= capacity * 0.9995) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import ration.evidence.HangarTest;
 import ration.fluid.FuelGrade;
 import ration.model.Construction;
 import ration.model.Firewall;
@@ -18,7 +19,6 @@ import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Rated;
 import ration.model.RunBuild;
-import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -43,14 +43,29 @@ final class ProjectReader {
         String note = doc.text("note", "");
         Brief brief = brief(doc.object("brief"));
         FuelSystem system = system(doc.object("system"));
+        List<HangarTest> tests = doc.has("tests") ? tests(doc) : List.of();
         doc.keepUnknown();
-        return new Project(name, note, brief, system, unknown);
+        return new Project(name, note, brief, system, tests, unknown);
+    }
+
+    private List<HangarTest> tests(JsonObjectReader doc) {
+        List<HangarTest> tests = doc.list("tests", t -> TestCodec.read(this, t));
+        if (tests.stream().map(HangarTest::id).distinct().count() < tests.size()) {
+            doc.problem("tests", "two tests have the same id.");
+        }
+        return tests;
     }
 
     private Brief brief(JsonObjectReader in) {
         JsonObjectReader e = in.object("envelope");
         Brief.Envelope envelope = new Brief.Envelope(angle(e, "climb"), angle(e, "glide"), angle(e, "slip"),
                 angle(e, "parked"));
+        if (e.has("climbSlip")) {
+            envelope = envelope.withClimbSlip(angle(e, "climbSlip"));
+        }
+        if (e.has("glideSlip")) {
+            envelope = envelope.withGlideSlip(angle(e, "glideSlip"));
+        }
         e.keepUnknown();
         Measured power = positive(in, "power", Unit.HORSEPOWER);
         Measured consumption = positive(in, "specificConsumption", Unit.POUND_PER_HORSEPOWER_HOUR);
@@ -89,7 +104,7 @@ final class ProjectReader {
         return m;
     }
 
-    private <E extends Enum<E>> E choice(JsonObjectReader in, String field, E[] values) {
+    <E extends Enum<E>> E choice(JsonObjectReader in, String field, E[] values) {
         String written = in.text(field);
         for (E value : values) {
             if (ProjectWriter.word(value).equals(written)) {
@@ -118,7 +133,7 @@ final class ProjectReader {
 
     private Optional<Item> item(JsonObjectReader in) {
         Item item = switch (in.text("kind")) {
-            case "tank" -> tank(in);
+            case "tank" -> TankCodec.read(this, in);
             case "selector" -> new Item.Selector(tag(in), inlets(in, "inlets"),
                     in.has("returnPorts") ? inlets(in, "returnPorts") : List.of(), in.list("positions", p -> {
                         Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
@@ -161,7 +176,7 @@ final class ProjectReader {
     }
 
     /** A text that other parts of the document refer to: never empty. */
-    private String mark(JsonObjectReader in, String field) {
+    String mark(JsonObjectReader in, String field) {
         String text = in.text(field);
         if (text.isBlank()) {
             in.problem(field, "it must not be empty.");
@@ -227,14 +242,14 @@ final class ProjectReader {
         return new Item.Tag(mark(in, "id"), in.text("name"), place(in.object("at")));
     }
 
-    private Place place(JsonObjectReader in) {
+    Place place(JsonObjectReader in) {
         Place place = new Place(in.measured("station", Unit.INCH), in.measured("buttLine", Unit.INCH),
                 in.measured("waterLine", Unit.INCH));
         in.keepUnknown();
         return place;
     }
 
-    private Rated rated(JsonObjectReader in) {
+    Rated rated(JsonObjectReader in) {
         Rated rated = new Rated(in.measured("flow", Unit.GALLON_PER_HOUR), in.measured("loss", Unit.PSI));
         in.keepUnknown();
         return rated;
@@ -248,39 +263,6 @@ final class ProjectReader {
             return point;
         }), in.optional("off", this::rated), new Item.Pump.Build(in.optionalMeasured("relief", Unit.PSI),
                 in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve")));
-    }
-
-    private Item.Tank tank(JsonObjectReader in) {
-        return new Item.Tank(mark(in, "id"), in.text("name"), shape(in.object("shape")), in.list("outlets", o -> {
-            Item.Outlet outlet = new Item.Outlet(mark(o, "name"), place(o.object("at")), o.measured("bore", Unit.INCH),
-                    o.optional("screen", this::rated));
-            o.keepUnknown();
-            return outlet;
-        }), in.has("returns") ? in.list("returns", r -> {
-            Item.Entry entry = new Item.Entry(mark(r, "name"), place(r.object("at")));
-            r.keepUnknown();
-            return entry;
-        }) : List.of(), in.optional("vent", this::place), in.optional("drain", this::place),
-                in.measured("unusable", Unit.GALLON));
-    }
-
-    private TankShape shape(JsonObjectReader in) {
-        TankShape shape = switch (in.text("kind")) {
-            case "prism" -> new TankShape.Prism(in.list("corners", c -> {
-                TankShape.Corner corner = new TankShape.Corner(c.measured("station", Unit.INCH),
-                        c.measured("waterLine", Unit.INCH));
-                c.keepUnknown();
-                return corner;
-            }), in.measured("leftWall", Unit.INCH), in.measured("rightWall", Unit.INCH));
-            case "box" -> new TankShape.Box(place(in.object("corner")), in.measured("length", Unit.INCH),
-                    in.measured("width", Unit.INCH), in.measured("height", Unit.INCH));
-            default -> {
-                in.problem("kind", "this shape is not known to this version. Known: box, prism.");
-                yield new TankShape.Prism(List.of(), Measured.of(0, Unit.INCH), Measured.of(1, Unit.INCH));
-            }
-        };
-        in.keepUnknown();
-        return shape;
     }
 
     private Item.Run run(JsonObjectReader in) {

@@ -14,7 +14,6 @@ import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
 import ration.model.RunBuild;
-import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Project;
 
@@ -47,6 +46,10 @@ final class ProjectWriter {
         }
         brief(doc.putObject("brief"), project.brief());
         system(doc.putObject("system"), project.system());
+        if (!project.tests().isEmpty()) {
+            objects(doc, "", "tests", project.tests(), t -> t.id(), (t, node) -> TestCodec.write(this, node,
+                    "tests[" + t.id() + "]", t));
+        }
         restore(doc, "");
         return doc;
     }
@@ -61,6 +64,8 @@ final class ProjectWriter {
         measured(e, "brief.envelope", "glide", brief.envelope().glide());
         measured(e, "brief.envelope", "slip", brief.envelope().slip());
         measured(e, "brief.envelope", "parked", brief.envelope().parked());
+        measured(e, "brief.envelope", "climbSlip", brief.envelope().climbSlip());
+        measured(e, "brief.envelope", "glideSlip", brief.envelope().glideSlip());
         restore(e, "brief.envelope");
         out.put("fuel", brief.fuel().label());
         measured(out, "brief", "fuelTemperature", brief.fuelTemperature());
@@ -96,7 +101,7 @@ final class ProjectWriter {
             place(out.putObject("at"), path + ".at", fitted.place());
         }
         if (item instanceof Item.Tank tank) {
-            tank(out, path, tank);
+            TankCodec.write(this, out, path, tank);
         } else if (item instanceof Item.Selector selector) {
             selector.inlets().forEach(out.putArray("inlets")::add);
             if (selector.duplex()) {
@@ -121,10 +126,9 @@ final class ProjectWriter {
             measured(out, path, "bore", orifice.bore());
             out.put("dischargeCoefficient", orifice.dischargeCoefficient());
         } else if (item instanceof Item.Pump pump) {
-            int[] index = {0};
-            objects(out, path, "curve", pump.curve(), p -> String.valueOf(index[0]++), (p, node) -> {
-                measured(node, path + ".curve[" + (index[0] - 1) + "]", "flow", p.flow());
-                measured(node, path + ".curve[" + (index[0] - 1) + "]", "pressure", p.pressure());
+            numbered(out, path, "curve", pump.curve(), (p, at, node) -> {
+                measured(node, at, "flow", p.flow());
+                measured(node, at, "pressure", p.pressure());
             });
             pump.off().ifPresent(r -> rated(out, path, "off", r));
             pump.build().relief().ifPresent(r -> measured(out, path, "relief", r));
@@ -152,10 +156,9 @@ final class ProjectWriter {
 
     private void fittedWithPump(ObjectNode out, String path, Item item) {
         if (item instanceof Item.Filter filter) {
-            int[] index = {0};
-            objects(out, path, "rated", filter.points(), p -> String.valueOf(index[0]++), (p, node) -> {
-                measured(node, path + ".rated[" + (index[0] - 1) + "]", "flow", p.flow());
-                measured(node, path + ".rated[" + (index[0] - 1) + "]", "loss", p.loss());
+            numbered(out, path, "rated", filter.points(), (p, at, node) -> {
+                measured(node, at, "flow", p.flow());
+                measured(node, at, "loss", p.loss());
             });
             filter.fouled().ifPresent(r -> rated(out, path, "fouled", r));
         } else if (item instanceof Item.CheckBlock block) {
@@ -219,45 +222,6 @@ final class ProjectWriter {
         return item.kind().toLowerCase(Locale.ROOT).replace(' ', '-');
     }
 
-    private void tank(ObjectNode out, String path, Item.Tank tank) {
-        ObjectNode shape = out.putObject("shape");
-        String at = path + ".shape";
-        if (tank.shape() instanceof TankShape.Prism prism) {
-            shape.put("kind", "prism");
-            int[] index = {0};
-            objects(shape, at, "corners", prism.corners(), c -> String.valueOf(index[0]++), (c, node) -> {
-                String corner = at + ".corners[" + (index[0] - 1) + "]";
-                measured(node, corner, "station", c.station());
-                measured(node, corner, "waterLine", c.waterLine());
-            });
-            measured(shape, at, "leftWall", prism.leftWall());
-            measured(shape, at, "rightWall", prism.rightWall());
-        } else if (tank.shape() instanceof TankShape.Box box) {
-            shape.put("kind", "box");
-            place(shape.putObject("corner"), at + ".corner", box.corner());
-            measured(shape, at, "length", box.length());
-            measured(shape, at, "width", box.width());
-            measured(shape, at, "height", box.height());
-        }
-        restore(shape, at);
-        objects(out, path, "outlets", tank.outlets(), Item.Outlet::name, (o, node) -> {
-            String outlet = path + ".outlets[" + o.name() + "]";
-            node.put("name", o.name());
-            place(node.putObject("at"), outlet + ".at", o.place());
-            measured(node, outlet, "bore", o.bore());
-            o.screen().ifPresent(s -> rated(node, outlet, "screen", s));
-        });
-        if (!tank.returns().isEmpty()) {
-            objects(out, path, "returns", tank.returns(), Item.Entry::name, (r, node) -> {
-                node.put("name", r.name());
-                place(node.putObject("at"), path + ".returns[" + r.name() + "].at", r.place());
-            });
-        }
-        tank.vent().ifPresent(v -> place(out.putObject("vent"), path + ".vent", v));
-        tank.drain().ifPresent(d -> place(out.putObject("drain"), path + ".drain", d));
-        measured(out, path, "unusable", tank.unusable());
-    }
-
     private void run(ObjectNode out, String path, Item.Run run) {
         out.put("from", run.from().toString());
         out.put("to", run.to().toString());
@@ -275,32 +239,49 @@ final class ProjectWriter {
         build(out, path, run.build());
     }
 
-    private <T> void objects(ObjectNode out, String path, String field, List<T> list,
+    <T> void objects(ObjectNode out, String path, String field, List<T> list,
             java.util.function.Function<T, String> mark, BiConsumer<T, ObjectNode> write) {
         ArrayNode array = out.putArray(field);
         for (T element : list) {
-            String at = path + "." + field + "[" + mark.apply(element) + "]";
+            String at = (path.isEmpty() ? "" : path + ".") + field + "[" + mark.apply(element) + "]";
             ObjectNode node = array.addObject();
             write.accept(element, node);
             restore(node, at);
         }
     }
 
-    private void place(ObjectNode out, String path, Place place) {
+    /** Writes one element, told the place it stands at. */
+    @FunctionalInterface
+    interface Numbered<T> {
+        void write(T element, String at, ObjectNode node);
+    }
+
+    /** A list whose elements have no name: each is known by its number. */
+    <T> void numbered(ObjectNode out, String path, String field, List<T> list, Numbered<T> write) {
+        ArrayNode array = out.putArray(field);
+        for (int i = 0; i < list.size(); i++) {
+            String at = path + "." + field + "[" + i + "]";
+            ObjectNode node = array.addObject();
+            write.write(list.get(i), at, node);
+            restore(node, at);
+        }
+    }
+
+    void place(ObjectNode out, String path, Place place) {
         measured(out, path, "station", place.station());
         measured(out, path, "buttLine", place.buttLine());
         measured(out, path, "waterLine", place.waterLine());
         restore(out, path);
     }
 
-    private void rated(ObjectNode out, String path, String field, Rated rated) {
+    void rated(ObjectNode out, String path, String field, Rated rated) {
         ObjectNode node = out.putObject(field);
         measured(node, path + "." + field, "flow", rated.flow());
         measured(node, path + "." + field, "loss", rated.loss());
         restore(node, path + "." + field);
     }
 
-    private void measured(ObjectNode out, String path, String field, Measured m) {
+    void measured(ObjectNode out, String path, String field, Measured m) {
         String at = path + "." + field;
         boolean more = unknown.keySet().stream().anyMatch(k -> parent(k).equals(at));
         if (m.by().isEmpty() && !more) {
@@ -315,7 +296,7 @@ final class ProjectWriter {
         }
     }
 
-    private void restore(ObjectNode node, String path) {
+    void restore(ObjectNode node, String path) {
         unknown.forEach((key, text) -> {
             if (parent(key).equals(path)) {
                 try {

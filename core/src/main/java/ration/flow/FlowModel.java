@@ -185,7 +185,7 @@ public final class FlowModel {
     }
 
     private static TankLevel levelOf(Item.Tank tank, Condition condition) {
-        Solid solid = tank.shape().solid();
+        Solid solid = tank.solid();
         Point3 up = condition.attitude().gravity().up();
         double volume = Math.min(condition.contents().getOrDefault(tank.id(), 0.0), solid.volume());
         double surface = solid.level(up, volume);

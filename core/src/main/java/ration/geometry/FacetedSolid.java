@@ -127,31 +127,45 @@ final class FacetedSolid implements Solid {
         return sum;
     }
 
-    /** Triangles between two rings that run the same way round, walked together by share of the way round. */
+    /**
+     * The skin between two rings that run the same way round. Where they have as many points, four-cornered panels; one
+     * that is not flat becomes four triangles about its middle, which hold as much as the ruled surface and favour neither
+     * diagonal. Otherwise triangles, both rings walked together by share of the way round.
+     */
     private static void skin(List<Point3> a, List<Point3> b, List<List<Point3>> faces) {
-        double[] shareA = shares(a);
-        double[] shareB = shares(b);
         int n = a.size();
         int m = b.size();
+        if (n == m) {
+            for (int i = 0; i < n; i++) {
+                panel(List.of(a.get(i), a.get((i + 1) % n), b.get((i + 1) % n), b.get(i)), faces);
+            }
+            return;
+        }
+        double[] shareA = shares(a);
+        double[] shareB = shares(b);
         int i = 0;
         int j = 0;
         while (i < n || j < m) {
             Point3 p = a.get(i % n);
             Point3 q = b.get(j % m);
-            if (n == m && i == j && planar(p, a.get((i + 1) % n), b.get((j + 1) % m), q)) {
-                faces.add(List.of(p, a.get((i + 1) % n), b.get((j + 1) % m), q));
-                i++;
-                j++;
-                continue;
-            }
-            boolean onA = j >= m || i < n && (n == m ? i <= j : shareA[i + 1] <= shareB[j + 1]);
-            if (onA) {
+            if (j >= m || i < n && shareA[i + 1] <= shareB[j + 1]) {
                 faces.add(List.of(p, a.get((i + 1) % n), q));
                 i++;
             } else {
                 faces.add(List.of(p, b.get((j + 1) % m), q));
                 j++;
             }
+        }
+    }
+
+    private static void panel(List<Point3> corners, List<List<Point3>> faces) {
+        if (planar(corners.get(0), corners.get(1), corners.get(2), corners.get(3))) {
+            faces.add(corners);
+            return;
+        }
+        Point3 middle = centre(corners);
+        for (int i = 0; i < corners.size(); i++) {
+            faces.add(List.of(corners.get(i), corners.get((i + 1) % corners.size()), middle));
         }
     }
 

@@ -75,9 +75,10 @@ public sealed interface Item {
      * @param vent     tip of its vent line
      * @param drain    its sump drain
      * @param unusable the placard's unusable fuel
+     * @param fitout   wells, ribs, filler, gauge, and what its maker states
      */
     record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
-            Optional<Place> vent, Optional<Place> drain, Measured unusable) implements Item {
+            Optional<Place> vent, Optional<Place> drain, Measured unusable, Fitout fitout) implements Item {
         public Tank {
             outlets = List.copyOf(outlets);
             returns = List.copyOf(returns);
@@ -86,7 +87,18 @@ public sealed interface Item {
         /** A tank that nothing comes back to. */
         public Tank(String id, String name, TankShape shape, List<Outlet> outlets, Optional<Place> vent,
                 Optional<Place> drain, Measured unusable) {
-            this(id, name, shape, outlets, List.of(), vent, drain, unusable);
+            this(id, name, shape, outlets, List.of(), vent, drain, unusable, Fitout.NONE);
+        }
+
+        /** A bare tank that fuel may come back to. */
+        public Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
+                Optional<Place> vent, Optional<Place> drain, Measured unusable) {
+            this(id, name, shape, outlets, returns, vent, drain, unusable, Fitout.NONE);
+        }
+
+        /** Shell and wells as one closed solid; throws IllegalArgumentException with the reason where they close none. */
+        public ration.geometry.Solid solid() {
+            return fitout.with(shape.solid());
         }
 
         @Override
@@ -96,7 +108,7 @@ public sealed interface Item {
 
         @Override
         public Tank renamed(String other) {
-            return new Tank(id, other, shape, outlets, returns, vent, drain, unusable);
+            return new Tank(id, other, shape, outlets, returns, vent, drain, unusable, fitout);
         }
 
         @Override
@@ -114,42 +126,73 @@ public sealed interface Item {
         /** The whole tank higher by so much, m: shape, ports, vent and drain. */
         public Tank raised(double metres) {
             return new Tank(id, name, shape.raised(metres), outlets.stream().map(o -> new Outlet(o.name(),
-                    o.place().raised(metres), o.bore(), o.screen())).toList(), returns.stream().map(r -> new Entry(r.name(),
+                    o.place().raised(metres), o.bore(), o.screen(), o.finger())).toList(), returns.stream().map(r -> new Entry(r.name(),
                     r.place().raised(metres))).toList(), vent.map(v -> v.raised(metres)), drain.map(d -> d.raised(metres)),
-                    unusable);
+                    unusable, fitout.raised(metres));
         }
 
         public Tank withReturns(List<Entry> other) {
-            return new Tank(id, name, shape, outlets, other, vent, drain, unusable);
+            return new Tank(id, name, shape, outlets, other, vent, drain, unusable, fitout);
         }
 
         public Optional<Outlet> outlet(String port) {
             return outlets.stream().filter(o -> o.name().equals(port)).findFirst();
         }
 
+        public Tank with(Fitout other) {
+            return new Tank(id, name, shape, outlets, returns, vent, drain, unusable, other);
+        }
+
         public Tank withShape(TankShape other) {
-            return new Tank(id, name, other, outlets, returns, vent, drain, unusable);
+            return new Tank(id, name, other, outlets, returns, vent, drain, unusable, fitout);
         }
 
         public Tank withOutlets(List<Outlet> other) {
-            return new Tank(id, name, shape, other, returns, vent, drain, unusable);
+            return new Tank(id, name, shape, other, returns, vent, drain, unusable, fitout);
         }
 
         public Tank withVent(Optional<Place> tip) {
-            return new Tank(id, name, shape, outlets, returns, tip, drain, unusable);
+            return new Tank(id, name, shape, outlets, returns, tip, drain, unusable, fitout);
         }
 
         public Tank withDrain(Optional<Place> at) {
-            return new Tank(id, name, shape, outlets, returns, vent, at, unusable);
+            return new Tank(id, name, shape, outlets, returns, vent, at, unusable, fitout);
         }
 
         public Tank withUnusable(Measured other) {
-            return new Tank(id, name, shape, outlets, returns, vent, drain, other);
+            return new Tank(id, name, shape, outlets, returns, vent, drain, other, fitout);
         }
     }
 
-    /** A tank outlet: where its lip is, its bore, and its finger screen. */
-    record Outlet(String name, Place place, Measured bore, Optional<Rated> screen) {
+    /**
+     * A tank outlet.
+     *
+     * @param place  of its lip
+     * @param screen what its finger screen costs
+     * @param finger how that screen is built
+     */
+    record Outlet(String name, Place place, Measured bore, Optional<Rated> screen, Optional<FingerScreen> finger) {
+
+        /** An outlet of whose screen at most the loss is known. */
+        public Outlet(String name, Place place, Measured bore, Optional<Rated> screen) {
+            this(name, place, bore, screen, Optional.empty());
+        }
+
+        public Outlet at(Place other) {
+            return new Outlet(name, other, bore, screen, finger);
+        }
+
+        public Outlet withBore(Measured other) {
+            return new Outlet(name, place, other, screen, finger);
+        }
+
+        public Outlet withScreen(Optional<Rated> other) {
+            return new Outlet(name, place, bore, other, finger);
+        }
+
+        public Outlet withFinger(Optional<FingerScreen> other) {
+            return new Outlet(name, place, bore, screen, other);
+        }
     }
 
     /** A port that fuel comes back into a tank through. */

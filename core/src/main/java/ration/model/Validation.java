@@ -126,7 +126,7 @@ public final class Validation {
 
     private void tank(Item.Tank tank) {
         try {
-            Solid solid = tank.shape().solid();
+            Solid solid = tank.solid();
             if (!(solid.volume() < 50) || Math.abs(tank.shape().left()) > FAR || Math.abs(tank.shape().right()) > FAR
                     || tank.shape().section().stream().anyMatch(p -> Math.abs(p.x()) > FAR || Math.abs(p.z()) > FAR)) {
                 block(tank.id(), "Shape", "The tank is larger or further away than any aircraft.",
@@ -137,7 +137,8 @@ public final class Validation {
                         "Correct the placard figure or the shape.");
             }
         } catch (IllegalArgumentException e) {
-            block(tank.id(), "Shape", "The measures do not close a tank with a volume.",
+            String why = e.getMessage() == null ? "" : e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
+            block(tank.id(), "Shape", "The measures do not close a tank with a volume. " + why,
                     "Give at least three corners in order round the section, and two different walls.");
         }
         if (tank.outlets().isEmpty()) {

@@ -51,8 +51,60 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
         }
     }
 
-    /** Attitudes flown and parked, as angles. */
-    public record Envelope(Measured climb, Measured glide, Measured slip, Measured parked) {
+    /**
+     * Attitudes flown and parked, as angles.
+     *
+     * @param slip      most tilt of the fuel in level flight, either way
+     * @param climbSlip most in the climb
+     * @param glideSlip most in the glide
+     */
+    public record Envelope(Measured climb, Measured glide, Measured slip, Measured parked, Measured climbSlip,
+            Measured glideSlip) {
+
+        /** Half the slip in climb and glide; common practice, no source. */
+        public Envelope(Measured climb, Measured glide, Measured slip, Measured parked) {
+            this(climb, glide, slip, parked, half(slip), half(slip));
+        }
+
+        private static Measured half(Measured slip) {
+            return new Measured(Quantity.of(slip.quantity().value() / 2, slip.quantity().unit()), "estimate");
+        }
+
+        public Envelope withClimb(Measured other) {
+            return new Envelope(other, glide, slip, parked, climbSlip, glideSlip);
+        }
+
+        public Envelope withGlide(Measured other) {
+            return new Envelope(climb, other, slip, parked, climbSlip, glideSlip);
+        }
+
+        public Envelope withSlip(Measured other) {
+            return new Envelope(climb, glide, other, parked, climbSlip, glideSlip);
+        }
+
+        public Envelope withParked(Measured other) {
+            return new Envelope(climb, glide, slip, other, climbSlip, glideSlip);
+        }
+
+        public Envelope withClimbSlip(Measured other) {
+            return new Envelope(climb, glide, slip, parked, other, glideSlip);
+        }
+
+        public Envelope withGlideSlip(Measured other) {
+            return new Envelope(climb, glide, slip, parked, climbSlip, other);
+        }
+
+        /** Corners of the region flown, pitch and tilt, in order round it: climb, level and glide with their slips. */
+        public List<Attitude> corners() {
+            double c = degrees(climb);
+            double g = degrees(glide);
+            double s = degrees(slip);
+            double cs = degrees(climbSlip);
+            double gs = degrees(glideSlip);
+            return List.of(Attitude.ofDegrees("Climb", c, -cs), Attitude.ofDegrees("Climb", c, cs),
+                    Attitude.ofDegrees("Slip right", 0, s), Attitude.ofDegrees("Glide", g, gs),
+                    Attitude.ofDegrees("Glide", g, -gs), Attitude.ofDegrees("Slip left", 0, -s));
+        }
 
         /** Every preset, in the order of the buttons. */
         public List<Attitude> attitudes() {

@@ -177,7 +177,7 @@ public final class ItemEdits {
             Item.Outlet o = tank.outlets().get(i);
             if (o.screen().isEmpty()) {
                 List<Item.Outlet> changed = new ArrayList<>(tank.outlets());
-                changed.set(i, new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(Rated.of(20, 0.012, BY))));
+                changed.set(i, o.withScreen(Optional.of(Rated.of(20, 0.012, BY))));
                 add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(changed));
             }
         }

@@ -177,10 +177,10 @@ public final class ItemFigures {
             Item.Outlet o = tank.outlets().get(i);
             String prefix = tank.outlets().size() == 1 ? "Outlet " : "Outlet " + (i + 1) + " ";
             Function<Item.Outlet, Item> set = changed -> tank.withOutlets(changed(tank.outlets(), at, changed));
-            place(prefix, o.place(), p -> set.apply(new Item.Outlet(o.name(), p, o.bore(), o.screen())));
-            add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(new Item.Outlet(o.name(), o.place(), m, o.screen())));
+            place(prefix, o.place(), p -> set.apply(o.at(p)));
+            add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(o.withBore(m)));
             o.screen().ifPresent(s -> rated("Screen", s, r -> set.apply(
-                    new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)))));
+                    o.withScreen(Optional.of(r)))));
         }
         for (int i = 0; i < tank.returns().size(); i++) {
             int at = i;

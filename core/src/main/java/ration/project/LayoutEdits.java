@@ -232,7 +232,7 @@ public final class LayoutEdits {
         return system.item(picked).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast)
                 .filter(t -> t.vent().isEmpty()).map(t -> {
                     Point3 up = new Point3(0, 0, 1);
-                    double top = t.shape().solid().highest(up) + 6 * INCH;
+                    double top = t.solid().highest(up) + 6 * INCH;
                     double x = t.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
                     Point3 tip = new Point3(x, (t.shape().left() + t.shape().right()) / 2, top);
                     return new Outcome(system.replace(t.withVent(Optional.of(Place.estimated(tip)))), picked);
@@ -315,7 +315,7 @@ public final class LayoutEdits {
         for (int n = 2; tank.ports().contains(name); n++) {
             name = "return-" + n;
         }
-        double top = tank.shape().solid().highest(new Point3(0, 0, 1));
+        double top = tank.solid().highest(new Point3(0, 0, 1));
         double x = tank.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
         List<Item.Entry> entries = new ArrayList<>(tank.returns());
         entries.add(new Item.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,

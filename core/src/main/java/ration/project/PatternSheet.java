@@ -173,7 +173,7 @@ final class PatternSheet {
             if (i instanceof Item.Tank t && t.id().equals(tank)) {
                 List<Item.Outlet> outlets = new ArrayList<>(t.outlets());
                 Item.Outlet first = outlets.get(0);
-                double top = t.shape().solid().highest(new ration.geometry.Point3(0, 0, 1));
+                double top = t.solid().highest(new ration.geometry.Point3(0, 0, 1));
                 outlets.add(new Item.Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
                         inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)), first.bore(), Optional.empty()));
                 return t.withOutlets(outlets);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import ration.evidence.HangarTest;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -18,13 +19,21 @@ import ration.quantity.Unit;
  * @param note    the builder's own words
  * @param brief   engine, envelope, fuel, basis
  * @param system  what is laid out
+ * @param tests   hangar tests, as recorded
  * @param unknown fields a file held that this version does not know, as JSON text by their place in the document;
  *                written back when the document is saved
  */
-public record Project(String name, String note, Brief brief, FuelSystem system, Map<String, String> unknown) {
+public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests,
+        Map<String, String> unknown) {
 
     public Project {
+        tests = List.copyOf(tests);
         unknown = java.util.Collections.unmodifiableMap(new TreeMap<>(unknown));
+    }
+
+    /** Without tests. */
+    public Project(String name, String note, Brief brief, FuelSystem system, Map<String, String> unknown) {
+        this(name, note, brief, system, List.of(), unknown);
     }
 
     /** An empty sheet: an engine inlet and nothing else. */
@@ -37,18 +46,39 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project withName(String other) {
-        return new Project(other, note, brief, system, unknown);
+        return new Project(other, note, brief, system, tests, unknown);
     }
 
     public Project withNote(String other) {
-        return new Project(name, other, brief, system, unknown);
+        return new Project(name, other, brief, system, tests, unknown);
     }
 
     public Project with(Brief other) {
-        return new Project(name, note, other, system, unknown);
+        return new Project(name, note, other, system, tests, unknown);
     }
 
     public Project with(FuelSystem other) {
-        return new Project(name, note, brief, other, unknown);
+        return new Project(name, note, brief, other, tests, unknown);
+    }
+
+    public Project withTests(List<HangarTest> other) {
+        return new Project(name, note, brief, system, other, unknown);
+    }
+
+    public Optional<HangarTest> test(String id) {
+        return tests.stream().filter(t -> t.id().equals(id)).findFirst();
+    }
+
+    /** With a test put in the place of the one of the same id, or added. */
+    public Project with(HangarTest test) {
+        List<HangarTest> all = new java.util.ArrayList<>(tests);
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).id().equals(test.id())) {
+                all.set(i, test);
+                return withTests(all);
+            }
+        }
+        all.add(test);
+        return withTests(all);
     }
 }

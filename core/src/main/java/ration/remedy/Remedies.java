@@ -92,7 +92,7 @@ public final class Remedies {
                         + ", coarser", screen, r -> {
                     List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
                     Item.Outlet o = outlets.get(at);
-                    outlets.set(at, new Item.Outlet(o.name(), o.place(), o.bore(), Optional.of(r)));
+                    outlets.set(at, o.withScreen(Optional.of(r)));
                     return tank.withOutlets(outlets);
                 }));
             }

@@ -195,13 +195,13 @@ public final class BriefPage extends ScrollPane {
     private Node envelopeTile() {
         HBox tiles = new HBox(28,
                 attitude("climb", "Climb", "highest deck angle, nose up", false, e -> e.climb(),
-                        (e, m) -> new Brief.Envelope(m, e.glide(), e.slip(), e.parked())),
+                        Brief.Envelope::withClimb),
                 attitude("glide", "Glide", "steepest, nose down is below zero", false, e -> e.glide(),
-                        (e, m) -> new Brief.Envelope(e.climb(), m, e.slip(), e.parked())),
+                        Brief.Envelope::withGlide),
                 attitude("slip", "Slip", "either way, as the fuel feels it", true, e -> e.slip(),
-                        (e, m) -> new Brief.Envelope(e.climb(), e.glide(), m, e.parked())),
+                        Brief.Envelope::withSlip),
                 attitude("parked", "Parked", "on its wheels, nose up", false, e -> e.parked(),
-                        (e, m) -> new Brief.Envelope(e.climb(), e.glide(), e.slip(), m)));
+                        Brief.Envelope::withParked));
         return tile("Envelope", tiles, Ui.wrapped("A coordinated turn makes fuel heavier and does not tilt it; a slip "
                 + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest climb angle expected; no "
                 + "rule gives a number of degrees.", "soft"));

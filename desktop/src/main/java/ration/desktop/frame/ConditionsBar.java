@@ -146,7 +146,7 @@ final class ConditionsBar extends HBox {
 
     private void showContents(Item.Tank tank, Condition c) {
         try {
-            double capacity = tank.shape().solid().volume();
+            double capacity = tank.solid().volume();
             double volume = Math.min(capacity, c.contents().getOrDefault(tank.id(), 0.0));
             String text = UnitSystem.figure(session.units().get().unit(Dimension.VOLUME).fromSi(volume), 1);
             gauges.get(tank.id()).show(volume / capacity, tank.name() + " contents, " + text);

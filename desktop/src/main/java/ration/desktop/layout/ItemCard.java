@@ -358,7 +358,7 @@ final class ItemCard extends ScrollPane {
             loss(item.id(), flow, units);
         } else if (item instanceof Item.Tank tank) {
             TankLevel level = flow.levels().get(tank.id());
-            row("Capacity", units.text(tank.shape().solid().volume(), Dimension.VOLUME));
+            row("Capacity", units.text(tank.solid().volume(), Dimension.VOLUME));
             row("Contents", units.text(level.volume(), Dimension.VOLUME));
             row("Flow out", units.text(flow.outflow(tank), Dimension.FLOW));
             row("Outlet", level.uncovered().isEmpty() ? "covered" : "stands clear of the fuel");

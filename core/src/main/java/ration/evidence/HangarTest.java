@@ -1,0 +1,73 @@
+package ration.evidence;
+
+import java.util.Optional;
+import ration.model.Measured;
+
+/**
+ * A test as recorded.
+ *
+ * @param id       unique in the document
+ * @param tank     id of the tank it was done on
+ * @param by       who, when, with what
+ * @param work     what was done and read
+ * @param progress how far it is
+ */
+public record HangarTest(String id, String tank, Circumstances by, Work work, Progress progress) {
+
+    /**
+     * Who, when, with what.
+     *
+     * @param date        as yyyy-mm-dd
+     * @param who         did it
+     * @param instrument  measured with
+     * @param ambient     air temperature
+     * @param notes       in their own words
+     * @param fingerprint of what it was done on
+     */
+    public record Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
+            String fingerprint) {
+
+        public Circumstances withWho(String other) {
+            return new Circumstances(date, other, instrument, ambient, notes, fingerprint);
+        }
+
+        public Circumstances withInstrument(String other) {
+            return new Circumstances(date, who, other, ambient, notes, fingerprint);
+        }
+
+        public Circumstances withAmbient(Optional<Measured> other) {
+            return new Circumstances(date, who, instrument, other, notes, fingerprint);
+        }
+
+        public Circumstances withNotes(String other) {
+            return new Circumstances(date, who, instrument, ambient, other, fingerprint);
+        }
+    }
+
+    /**
+     * How far a test is.
+     *
+     * @param step    that comes next, from 0
+     * @param seconds on its timer
+     * @param done    whether it counts
+     */
+    public record Progress(int step, double seconds, boolean done) {
+        public static final Progress START = new Progress(0, 0, false);
+    }
+
+    public HangarTest with(Work other) {
+        return new HangarTest(id, tank, by, other, progress);
+    }
+
+    public HangarTest with(Circumstances other) {
+        return new HangarTest(id, tank, other, work, progress);
+    }
+
+    public HangarTest with(Progress other) {
+        return new HangarTest(id, tank, by, work, other);
+    }
+
+    public HangarTest atStep(int step) {
+        return with(new Progress(step, progress.seconds, progress.done));
+    }
+}

@@ -1,0 +1,145 @@
+package ration.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import ration.geometry.Point3;
+import ration.geometry.Solid;
+
+/**
+ * What is built into a tank beside its shell, and what its maker says of it.
+ *
+ * @param wells     sump wells under its floor
+ * @param ribs      walls that divide it into bays, in order
+ * @param filler    lip of the filler opening; the tank is full at most to it
+ * @param gauge     foot of the sight tube or dipstick; readings are heights above it
+ * @param published unusable fuel the maker states
+ */
+public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
+        Optional<Measured> published) {
+
+    /** A bare shell. */
+    public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+
+    public Fitout {
+        wells = List.copyOf(wells);
+        ribs = List.copyOf(ribs);
+    }
+
+    public Fitout withWells(List<Well> other) {
+        return new Fitout(other, ribs, filler, gauge, published);
+    }
+
+    public Fitout withRibs(List<Rib> other) {
+        return new Fitout(wells, other, filler, gauge, published);
+    }
+
+    public Fitout withFiller(Optional<Place> other) {
+        return new Fitout(wells, ribs, other, gauge, published);
+    }
+
+    public Fitout withGauge(Optional<Place> other) {
+        return new Fitout(wells, ribs, filler, other, published);
+    }
+
+    public Fitout withPublished(Optional<Measured> other) {
+        return new Fitout(wells, ribs, filler, gauge, other);
+    }
+
+    Fitout raised(double metres) {
+        return new Fitout(wells.stream().map(w -> new Well(w.floor.raised(metres), w.length, w.width)).toList(),
+                ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
+                        o.waterLine.plus(metres), o.passes)).toList())).toList(),
+                filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published);
+    }
+
+    /** The shell and its wells as one solid. */
+    Solid with(Solid shell) {
+        if (wells.isEmpty()) {
+            return shell;
+        }
+        List<Solid> parts = new ArrayList<>(List.of(shell));
+        wells.forEach(w -> parts.add(w.solid(shell)));
+        return Solid.joined(parts);
+    }
+
+    /**
+     * A sump well: a small box hung under the floor, open to the tank.
+     *
+     * @param floor  middle of its floor
+     * @param length nose to tail
+     */
+    public record Well(Place floor, Measured length, Measured width) {
+
+        /** From its floor to where its four uprights meet the tank's floor. */
+        Solid solid(Solid shell) {
+            Point3 f = floor.point();
+            double a = length.si() / 2;
+            double b = width.si() / 2;
+            List<Point3> foot = List.of(f.plus(new Point3(-a, -b, 0)), f.plus(new Point3(a, -b, 0)), f.plus(new Point3(a, b, 0)),
+                    f.plus(new Point3(-a, b, 0)));
+            List<Point3> top = new ArrayList<>();
+            for (Point3 p : foot) {
+                OptionalDouble skin = floorOver(shell, p);
+                if (skin.isEmpty() || !(skin.getAsDouble() > p.z() + 1e-6)) {
+                    throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
+                            + Place.estimated(p).station().quantity().shown() + ", butt line "
+                            + Place.estimated(p).buttLine().quantity().shown() + " meets no floor above it.");
+                }
+                top.add(new Point3(p.x(), p.y(), skin.getAsDouble()));
+            }
+            return Solid.loft(List.of(foot, top));
+        }
+
+        /** Water line of the lowest skin straight above or below a point. */
+        private static OptionalDouble floorOver(Solid shell, Point3 p) {
+            double least = Double.POSITIVE_INFINITY;
+            for (List<Point3> loop : shell.cut(new Point3(1, 0, 0), p.x())) {
+                for (int i = 0; i < loop.size(); i++) {
+                    Point3 c = loop.get(i);
+                    Point3 d = loop.get((i + 1) % loop.size());
+                    if (c.y() <= p.y() != d.y() <= p.y()) {
+                        least = Math.min(least, c.toward(d, (p.y() - c.y()) / (d.y() - c.y())).z());
+                    }
+                }
+            }
+            return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(least);
+        }
+    }
+
+    /**
+     * A rib across the span, at a butt line.
+     *
+     * @param openings limber holes and flapper doors; none makes a tight wall
+     */
+    public record Rib(Measured at, List<Opening> openings) {
+        public Rib {
+            openings = List.copyOf(openings);
+        }
+    }
+
+    /**
+     * A hole in a rib.
+     *
+     * @param along     its station
+     * @param waterLine of its lowest edge
+     */
+    public record Opening(Measured along, Measured waterLine, Passes passes) {
+    }
+
+    /** Which way fuel can go through an opening. */
+    public enum Passes {
+        BOTH_WAYS("Limber hole"), TO_THE_LEFT("Flapper, opens to the left"), TO_THE_RIGHT("Flapper, opens to the right");
+
+        private final String label;
+
+        Passes(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+}

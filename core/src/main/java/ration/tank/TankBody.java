@@ -1,0 +1,147 @@
+package ration.tank;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import ration.geometry.Point3;
+import ration.geometry.Solid;
+import ration.model.Fitout;
+import ration.model.Item;
+
+/**
+ * A laid-out tank made ready for computing. Volumes are real ones, m3: what was measured where fills were, else what the
+ * shape holds.
+ */
+public final class TankBody {
+
+    private static final Point3 ACROSS = new Point3(0, 1, 0);
+
+    private final Item.Tank tank;
+    private final Solid solid;
+    private final Calibration calibration;
+    private final List<Solid.Slab> bays;
+
+    private TankBody(Item.Tank tank, Solid solid, Calibration calibration) {
+        this.tank = tank;
+        this.solid = solid;
+        this.calibration = calibration;
+        this.bays = bays();
+    }
+
+    /** Throws IllegalArgumentException with the reason where the shape does not close. */
+    public static TankBody of(Item.Tank tank) {
+        return of(tank, Calibration.NONE);
+    }
+
+    /** With measured fills. */
+    public static TankBody of(Item.Tank tank, Calibration calibration) {
+        return new TankBody(tank, tank.solid(), calibration);
+    }
+
+    private List<Solid.Slab> bays() {
+        List<Solid.Slab> all = new ArrayList<>();
+        double from = solid.lowest(ACROSS) - 1;
+        for (Fitout.Rib rib : tank.fitout().ribs()) {
+            all.add(new Solid.Slab(ACROSS, from, rib.at().si()));
+            from = rib.at().si();
+        }
+        all.add(new Solid.Slab(ACROSS, from, Math.max(from, solid.highest(ACROSS)) + 1));
+        return all;
+    }
+
+    public Item.Tank tank() {
+        return tank;
+    }
+
+    public Solid solid() {
+        return solid;
+    }
+
+    public Calibration calibration() {
+        return calibration;
+    }
+
+    /** The whole inside. */
+    public double capacity() {
+        return calibration.real(solid.volume());
+    }
+
+    /** As much as goes in before it stands at the filler's lip in an attitude; the whole inside without a filler. */
+    public double full(Point3 up) {
+        return tank.fitout().filler().map(f -> calibration.real(solid.volumeBelow(up, up.dot(f.point()))))
+                .orElse(capacity());
+    }
+
+    /** Height of the surface along up, m, taken as level through all bays. */
+    public double level(Point3 up, double volume) {
+        return solid.level(up, calibration.byShape(volume));
+    }
+
+    public double volumeBelow(Point3 up, double level) {
+        return calibration.real(solid.volumeBelow(up, level));
+    }
+
+    /**
+     * What stays below the outlets in an attitude. Undivided, that is what lies under the plane through the lowest outlet
+     * by gravity, through the highest by suction. Divided, each bay drains to the lip of the easiest way to an outlet
+     * through the openings of the ribs; a bay without a way keeps all it holds.
+     */
+    public Stranded stranded(Point3 up, Feed feed) {
+        if (tank.outlets().isEmpty()) {
+            return new Stranded(capacity(), Double.POSITIVE_INFINITY, List.of());
+        }
+        double outlet = feed == Feed.GRAVITY ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+        for (Item.Outlet o : tank.outlets()) {
+            double h = up.dot(o.place().point());
+            outlet = feed == Feed.GRAVITY ? Math.min(outlet, h) : Math.max(outlet, h);
+        }
+        if (bays.size() == 1) {
+            double volume = calibration.real(solid.volumeBelow(up, outlet));
+            return new Stranded(volume, outlet, List.of(new Stranded.Bay(volume, outlet)));
+        }
+        double[] levels = drained(up, feed, outlet);
+        double sum = 0;
+        List<Stranded.Bay> kept = new ArrayList<>();
+        double high = solid.highest(up) + 1;
+        for (int i = 0; i < levels.length; i++) {
+            double volume = solid.volumeBelow(up, Math.min(high, levels[i]), bays.get(i));
+            sum += volume;
+            kept.add(new Stranded.Bay(volume, levels[i]));
+        }
+        return new Stranded(calibration.real(sum), outlet, kept);
+    }
+
+    /** Levels the bays drain to: from the outlets outwards, over the lowest opening each way, until nothing sinks. */
+    private double[] drained(Point3 up, Feed feed, double outlet) {
+        double[] level = new double[bays.size()];
+        Arrays.fill(level, Double.POSITIVE_INFINITY);
+        for (Item.Outlet o : tank.outlets()) {
+            int bay = bayAt(o.place().point().y());
+            level[bay] = Math.min(level[bay], feed == Feed.SUCTION ? outlet : up.dot(o.place().point()));
+        }
+        for (int pass = 0; pass < bays.size(); pass++) {
+            for (int i = 0; i < tank.fitout().ribs().size(); i++) {
+                Fitout.Rib rib = tank.fitout().ribs().get(i);
+                for (Fitout.Opening o : rib.openings()) {
+                    double lip = up.dot(new Point3(o.along().si(), rib.at().si(), o.waterLine().si()));
+                    if (o.passes() != Fitout.Passes.TO_THE_RIGHT) {
+                        level[i + 1] = Math.min(level[i + 1], Math.max(lip, level[i]));
+                    }
+                    if (o.passes() != Fitout.Passes.TO_THE_LEFT) {
+                        level[i] = Math.min(level[i], Math.max(lip, level[i + 1]));
+                    }
+                }
+            }
+        }
+        return level;
+    }
+
+    private int bayAt(double buttLine) {
+        for (int i = 0; i < bays.size() - 1; i++) {
+            if (buttLine <= bays.get(i).to()) {
+                return i;
+            }
+        }
+        return bays.size() - 1;
+    }
+}
