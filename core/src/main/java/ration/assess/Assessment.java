@@ -8,19 +8,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.evidence.TankEvidence;
 import ration.flow.FlowModel;
 import ration.flow.TankLevel;
+import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
 import ration.model.Validation;
 import ration.project.Brief;
 import ration.project.Project;
+import ration.tank.TankBody;
 
 /**
  * Everything computed from one project.
@@ -29,31 +34,35 @@ import ration.project.Project;
  * @param problems  what is wrong or missing in the layout
  * @param cases     every case of the matrix; empty while a problem blocks
  * @param governing the case with the least margin
+ * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
-        Optional<CaseAnswer> governing, List<Finding> findings) {
+        Optional<CaseAnswer> governing, List<TankAnswer> tanks, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
         cases = List.copyOf(cases);
+        tanks = List.copyOf(tanks);
         findings = List.copyOf(findings);
     }
 
     /** Assesses a project; never fails: what cannot be computed is Not shown and says why. */
     public static Assessment of(Project project) {
         List<Problem> problems = Validation.of(project.system());
+        Map<String, TankAnswer> byId = TankAnswer.of(project);
+        List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
-            return new Assessment(project, problems, List.of(), Optional.empty(),
-                    Checks.of(project, problems, List.of(), null));
+            return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
+                    Checks.of(project, problems, List.of(), null, tanks));
         }
-        FlowModel.Basis basis = basis(project);
+        FlowModel.Basis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
                 .min(Comparator.comparingDouble(CaseAnswer::ratio));
-        return new Assessment(project, problems, cases, governing, Checks.of(project, problems, cases, basis));
+        return new Assessment(project, problems, cases, governing, tanks, Checks.of(project, problems, cases, basis, tanks));
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
@@ -85,15 +94,38 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         return all;
     }
 
+    /** With tanks as their tests say; the project must have no blocking problem. */
     static FlowModel.Basis basis(Project project) {
-        return new FlowModel.Basis(project.system(), project.brief().fuel(),
-                project.brief().choices().friction().law());
+        return basis(project, project.system().tanks().stream().map(t -> body(project, t)));
+    }
+
+    private static FlowModel.Basis basis(Project project, List<TankAnswer> tanks) {
+        return basis(project, tanks.stream().map(TankAnswer::body));
+    }
+
+    private static FlowModel.Basis basis(Project project, Stream<TankBody> bodies) {
+        return new FlowModel.Basis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
+                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)));
+    }
+
+    private static TankBody body(Project project, Item.Tank tank) {
+        return TankBody.of(tank, TankEvidence.of(tank, project.tests()).calibration(tank));
     }
 
     /** Answers any condition of this project; empty while a problem blocks. */
     public Optional<CaseAnswer> look(Condition condition) {
         return cases.isEmpty() ? Optional.empty()
-                : Optional.of(new CaseAnswer(basis(project), project.brief(), condition, "Set"));
+                : Optional.of(new CaseAnswer(basis(project, tanks), project.brief(), condition, "Set"));
+    }
+
+    /** The tank whose placard is furthest short of what stays, or nearest to it. */
+    public Optional<TankAnswer> governingTank() {
+        return tanks.stream().filter(t -> !t.tank().outlets().isEmpty()).min(Comparator.comparingDouble(TankAnswer::ratio)
+                .thenComparing(t -> -t.unusable()));
+    }
+
+    public Optional<TankAnswer> tank(String id) {
+        return tanks.stream().filter(t -> t.tank().id().equals(id)).findFirst();
     }
 
     /** Whether anything can be computed. */
@@ -145,9 +177,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     /** Every tank filled alike, m3 by tank id; tanks whose shape does not close are left out. */
     public static Map<String, Double> fill(Project project, Contents contents) {
         Map<String, Double> volumes = new HashMap<>();
+        Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
         for (Item.Tank tank : project.system().tanks()) {
             try {
-                volumes.put(tank.id(), contents.volume(tank.solid().volume(), tank.unusable().si(),
+                volumes.put(tank.id(), contents.volume(body(project, tank).full(parked), tank.unusable().si(),
                         project.brief().lowFuel().si()));
             } catch (IllegalArgumentException e) {
                 volumes.put(tank.id(), 0.0);

@@ -39,7 +39,8 @@ final class Checks {
         this.basis = basis;
     }
 
-    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowModel.Basis basis) {
+    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowModel.Basis basis,
+            List<TankAnswer> tanks) {
         Checks checks = new Checks(project, cases, basis);
         problems.forEach(checks::layout);
         if (cases.isEmpty()) {
@@ -56,6 +57,7 @@ final class Checks {
             checks.shutOffPlace();
             PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
         }
+        TankChecks.of(project, tanks).forEach(checks.findings::add);
         BuildChecks.of(project).forEach(checks.findings::add);
         checks.findings.sort(Comparator.comparing(Finding::verdict).reversed().thenComparingDouble(Finding::ratio));
         return List.copyOf(checks.findings);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** The four figures that are always in view, as the window and the command line both show them. */
@@ -38,7 +39,12 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         Entry openEntry = new Entry("Open", "", open + " of " + checks.size(), worst,
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
-        return new Ledger(flow, notShown("Unusable", "", "Not computed in this version"),
+        Entry unusable = a.governingTank().map(t -> new Entry("Unusable", "placard " + units.figure(t.placard(),
+                Dimension.VOLUME), TankChecks.fine(units, t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
+                t.attitude().map(x -> x.label() + ", ").orElse("By the " + (t.source() == TankAnswer.Source.DRAINED
+                ? "drain test, " : "maker, ")) + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
+                a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
+        return new Ledger(flow, unusable,
                 notShown("Vapor", "", "Not computed in this version"), openEntry);
     }
 

@@ -14,7 +14,6 @@ import ration.fluid.Fluid;
 import ration.fluid.FuelGrade;
 import ration.geometry.ApparentGravity;
 import ration.geometry.Point3;
-import ration.geometry.Solid;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -29,6 +28,7 @@ import ration.network.NetworkProblem;
 import ration.network.NetworkProblem.Boundary;
 import ration.network.PumpCurve;
 import ration.network.SolverSettings;
+import ration.tank.TankBody;
 
 /** A system in a condition, mapped to nodes and elements. The system must have no blocking problem. */
 public final class FlowModel {
@@ -68,8 +68,15 @@ public final class FlowModel {
      * @param system  without blocking problems
      * @param fuel    grade
      * @param law     friction law
+     * @param bodies  its tanks made ready, by id
      */
-    public record Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law) {
+    public record Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies) {
+
+        /** Tanks as their shapes say. */
+        public Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law) {
+            this(system, fuel, law, system.tanks().stream().collect(java.util.stream.Collectors.toMap(Item.Tank::id,
+                    TankBody::of, (a, b) -> a)));
+        }
 
         /** Asks one question. */
         public FlowAnswer ask(Condition condition, FlowQuestion question) {
@@ -161,7 +168,7 @@ public final class FlowModel {
         public Map<String, TankLevel> levels(Condition condition) {
             Map<String, TankLevel> levels = new LinkedHashMap<>();
             for (Item.Tank tank : system.tanks()) {
-                levels.put(tank.id(), levelOf(tank, condition));
+                levels.put(tank.id(), levelOf(bodies.get(tank.id()), condition));
             }
             return levels;
         }
@@ -184,11 +191,11 @@ public final class FlowModel {
         }
     }
 
-    private static TankLevel levelOf(Item.Tank tank, Condition condition) {
-        Solid solid = tank.solid();
+    private static TankLevel levelOf(TankBody body, Condition condition) {
+        Item.Tank tank = body.tank();
         Point3 up = condition.attitude().gravity().up();
-        double volume = Math.min(condition.contents().getOrDefault(tank.id(), 0.0), solid.volume());
-        double surface = solid.level(up, volume);
+        double volume = Math.min(condition.contents().getOrDefault(tank.id(), 0.0), body.capacity());
+        double surface = body.level(up, volume);
         Set<String> uncovered = new HashSet<>();
         for (Item.Outlet outlet : tank.outlets()) {
             if (surface <= up.dot(outlet.place().point())) {

@@ -1,0 +1,143 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.condition.Attitude;
+import ration.evidence.TankEvidence;
+import ration.geometry.Point3;
+import ration.model.Item;
+import ration.project.Project;
+import ration.tank.Feed;
+import ration.tank.Governing;
+import ration.tank.TankBody;
+
+/**
+ * Unusable fuel of one tank: predicted, drained and published side by side; the largest governs.
+ *
+ * @param body      made ready
+ * @param feed      how its outlets work together
+ * @param predicted over the attitudes flown
+ * @param evidence  its hangar tests
+ * @param parkedUp  up in the parked attitude, in which it is filled
+ */
+public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvidence evidence, Point3 parkedUp) {
+
+    /** Where the unusable fuel that counts comes from. */
+    public enum Source {
+        PREDICTED("predicted"), DRAINED("drained"), PUBLISHED("published");
+
+        private final String word;
+
+        Source(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    /** Of every tank whose shape closes, by id. */
+    static Map<String, TankAnswer> of(Project project) {
+        Map<String, TankAnswer> all = new TreeMap<>();
+        for (Item.Tank tank : project.system().tanks()) {
+            try {
+                all.put(tank.id(), of(project, tank));
+            } catch (IllegalArgumentException e) {
+                // what is wrong with the shape stands among the problems of the layout
+                continue;
+            }
+        }
+        return all;
+    }
+
+    /** Throws IllegalArgumentException where its shape does not close. */
+    public static TankAnswer of(Project project, Item.Tank tank) {
+        TankEvidence evidence = TankEvidence.of(tank, project.tests());
+        TankBody body = TankBody.of(tank, evidence.calibration(tank));
+        Feed feed = Feed.of(project.system(), tank);
+        return new TankAnswer(body, feed, Governing.of(body, feed, project.brief().envelope().corners()), evidence,
+                project.brief().envelope().attitudes().get(0).gravity().up());
+    }
+
+    public Item.Tank tank() {
+        return body.tank();
+    }
+
+    /** As much as goes in, m3. */
+    public double full() {
+        return body.full(parkedUp);
+    }
+
+    /** The largest of what is predicted, drained and published, m3. */
+    public double unusable() {
+        return of(source());
+    }
+
+    public Source source() {
+        Source most = Source.PREDICTED;
+        for (Source s : Source.values()) {
+            if (of(s) > of(most)) {
+                most = s;
+            }
+        }
+        return most;
+    }
+
+    private double of(Source source) {
+        return switch (source) {
+            case PREDICTED -> predicted.volume();
+            case DRAINED -> evidence.drained().map(TankEvidence.Drained::largest).orElse(0.0);
+            case PUBLISHED -> tank().fitout().published().map(m -> m.si()).orElse(0.0);
+        };
+    }
+
+    public double placard() {
+        return tank().unusable().si();
+    }
+
+    /** What can be used by the figure that governs, m3. */
+    public double usable() {
+        return Math.max(0, full() - unusable());
+    }
+
+    /** Placard over what governs. */
+    public double ratio() {
+        return unusable() < 1e-9 ? Finding.MET : placard() / unusable();
+    }
+
+    public Verdict verdict() {
+        return unusable() < 1e-9 ? Verdict.HOLDS : Verdict.atLeast(placard(), unusable());
+    }
+
+    /** The attitude behind the governing figure, where it is predicted. */
+    public Optional<Attitude> attitude() {
+        return source() == Source.PREDICTED ? Optional.of(predicted.attitude()) : Optional.empty();
+    }
+
+    /** Least volume under its outlets in level and parked attitude, m3: what the sump holds. */
+    public double sump() {
+        double least = Double.POSITIVE_INFINITY;
+        for (Point3 up : List.of(new Point3(0, 0, 1), parkedUp)) {
+            least = Math.min(least, body.stranded(up, Feed.GRAVITY).volume());
+        }
+        return least;
+    }
+
+    /** Room over the fuel when it is full, m3. */
+    public double expansion() {
+        return Math.max(0, body.capacity() - full());
+    }
+
+    /** In the order of the layout. */
+    static List<TankAnswer> inOrder(Project project, Map<String, TankAnswer> tanks) {
+        List<TankAnswer> all = new ArrayList<>();
+        project.system().tanks().forEach(t -> Optional.ofNullable(tanks.get(t.id())).ifPresent(all::add));
+        return all;
+    }
+}

@@ -1,0 +1,161 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.evidence.TankEvidence;
+import ration.model.FingerScreen;
+import ration.model.Item;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** What is asked of tanks: placard, expansion space, sump, outlet screen, gauge zero, header reserve. */
+final class TankChecks {
+
+    private static final String PRACTICE = "Common practice, no source";
+    private static final String PART = " before 2017 (from memory), as a guide";
+    /** Expansion space over capacity, 23.969. */
+    private static final double EXPANSION = 0.02;
+    /** Sump over capacity and least sump, 23.971(a). */
+    private static final double SUMP = 0.0025;
+    private static final double LEAST_SUMP = Unit.GALLON.toSi(1.0 / 16);
+    /** Clear area of the screen over the outlet line, 23.977(b). */
+    private static final double CLEAR = 5;
+    private static final double LEAST_MESH = 8;
+    private static final double MOST_MESH = 16;
+
+    private final Project project;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private TankChecks(Project project) {
+        this.project = project;
+    }
+
+    static List<Finding> of(Project project, List<TankAnswer> tanks) {
+        TankChecks checks = new TankChecks(project);
+        for (TankAnswer t : tanks) {
+            if (!t.tank().outlets().isEmpty()) {
+                checks.placard(t);
+                checks.sump(t);
+                checks.screen(t);
+            }
+            checks.expansion(t);
+            checks.stale(t);
+        }
+        project.system().all(Item.Header.class).forEach(checks::reserve);
+        return checks.findings;
+    }
+
+    private void add(String check, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,
+            String source, String remedy) {
+        findings.add(new Finding("tank." + check + "." + t.tank().id(), title + ", " + t.tank().name(), t.tank().id(), verdict,
+                ratio, detail, source, verdict == Verdict.HOLDS ? "" : remedy));
+    }
+
+    private void placard(TankAnswer t) {
+        Finding.Wording detail = u -> "The placard keeps back " + u.text(t.placard(), Dimension.VOLUME) + "; "
+                + fine(u, t.unusable()) + " stays by the " + (t.source() == TankAnswer.Source.DRAINED ? "drain test"
+                : t.source() == TankAnswer.Source.PUBLISHED ? "maker's figure" : "shape") + t.attitude().map(a -> ", "
+                + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
+                + u.text(t.full(), Dimension.VOLUME) + ".";
+        add("unusable", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
+                + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
+                + " so that less stays: the Tanks page ranks what helps.");
+        if (t.evidence().drained().isEmpty()) {
+            add("drain-test", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "No drain test of this tank as it is"
+                    + " now laid out is on record: " + fine(u, t.predicted().volume()) + " is computed only.",
+                    "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT), "Do it on the Hangar tests page.");
+        } else {
+            TankEvidence.Drained d = t.evidence().drained().get();
+            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> fine(u, d.mean()) + " stayed, "
+                    + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + fine(u, d.scatter())) + ", " + d.date()
+                    + ".", "AC 90-89 (from memory)", "");
+        }
+    }
+
+    private void expansion(TankAnswer t) {
+        double need = EXPANSION * t.body().capacity();
+        double space = t.expansion();
+        boolean clear = t.tank().vent().isPresent();
+        Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
+        add("expansion", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
+                : clear ? Finding.MET : space / need, u -> fine(u, space) + " over the fuel when full against "
+                + fine(u, need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
+                + " clear of the aircraft, as its tip says here" : t.tank().fitout().filler().isEmpty()
+                ? "; no filler lip is given, so it is taken to fill to the top" : "") + ".",
+                "14 CFR 23.969" + PART, "Lower the filler lip, or lead the vent clear of the aircraft.");
+    }
+
+    private void sump(TankAnswer t) {
+        double need = Math.max(SUMP * t.body().capacity(), LEAST_SUMP);
+        double sump = t.sump();
+        boolean drained = t.tank().drain().isPresent();
+        Verdict verdict = !drained ? Verdict.NOT_SHOWN : Verdict.atLeast(Math.max(sump, 1e-12), need);
+        add("sump", "Sump", t, verdict, !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need), u -> ounces(u, sump)
+                + " lies under the outlet, level and parked, against " + ounces(u, need) + (drained ? "" : "; no drain is laid"
+                + " out") + ".", "14 CFR 23.971(a), 0.25 % or 1/16 gal" + PART, drained ? "A sump well under the outlet, or"
+                + " the outlet's lip a little higher." : "Press D on the tank to add its drain.");
+    }
+
+    private void screen(TankAnswer t) {
+        for (Item.Outlet o : t.tank().outlets()) {
+            Optional<FingerScreen> finger = o.finger();
+            double need = CLEAR * Math.PI * o.bore().si() * o.bore().si() / 4;
+            boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH).orElse(false);
+            boolean wide = finger.map(f -> f.diameter().si() >= o.bore().si()).orElse(false);
+            double clear = finger.map(FingerScreen::clearArea).orElse(0.0);
+            Verdict verdict = finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need)
+                    : Verdict.SHORT;
+            String which = t.tank().outlets().size() > 1 ? " " + o.name() : "";
+            findings.add(new Finding("tank.screen." + t.tank().id() + "." + o.name(), "Outlet screen" + which + ", "
+                    + t.tank().name(), t.tank().id(), verdict, finger.isEmpty() ? Finding.MISSED : mesh && wide
+                    ? Math.min(Finding.MET, clear / need) : Finding.MISSED, u -> finger.map(f -> UnitSystem.figure(f.perInch(),
+                    0) + " mesh, clear area " + area(u, clear) + " against " + area(u, need) + ", five times the outlet"
+                    + (wide ? "" : "; the finger is narrower than the outlet") + ".").orElse("How the finger screen is built"
+                    + " is not said: mesh, wire, diameter, length."), "14 CFR 23.977: 8 to 16 mesh, five times the line" + PART,
+                    verdict == Verdict.HOLDS ? "" : finger.isEmpty() ? "Give its figures on the tank's card." : "A longer or"
+                    + " wider finger of 8 to 16 mesh."));
+        }
+    }
+
+    private void stale(TankAnswer t) {
+        if (!t.evidence().stale().isEmpty()) {
+            int n = t.evidence().stale().size();
+            add("stale", "Tests still true", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> n + (n == 1 ? " test was" : " tests were")
+                    + " done on another shape, outlet or gauge: kept on record, no longer counted.", PRACTICE,
+                    "Repeat what still matters, or undo the change.");
+        }
+    }
+
+    /** Minutes a full header lasts at take-off demand; no standard asks for a number. */
+    private void reserve(Item.Header header) {
+        double minutes = header.capacity().si() / project.brief().demand() / 60;
+        if (project.brief().demand() > 0) {
+            findings.add(new Finding("tank.reserve." + header.id(), "Reserve of " + header.name(), header.id(), Verdict.HOLDS,
+                    Finding.MET, u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
+                    + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in.", PRACTICE
+                    + "; for information, no limit is set", ""));
+        }
+    }
+
+    /** Two decimals: unusable fuel is small. */
+    static String fine(UnitSystem u, double m3) {
+        Unit unit = u.unit(Dimension.VOLUME);
+        return UnitSystem.figure(unit.fromSi(m3), unit == Unit.GALLON ? 2 : 1) + " " + unit.symbol();
+    }
+
+    private static String ounces(UnitSystem u, double m3) {
+        return u == UnitSystem.US ? UnitSystem.figure(Unit.GALLON.fromSi(m3) * 128, 1) + " fl oz"
+                : UnitSystem.figure(m3 * 1e6, 0) + " mL";
+    }
+
+    private static String area(UnitSystem u, double m2) {
+        return u == UnitSystem.US ? UnitSystem.figure(m2 / Unit.INCH.toSi(1) / Unit.INCH.toSi(1), 2) + " in\u00b2"
+                : UnitSystem.figure(m2 * 1e6, 0) + " mm\u00b2";
+    }
+}
