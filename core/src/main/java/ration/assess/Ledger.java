@@ -40,7 +40,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         Entry unusable = a.governingTank().map(t -> new Entry("Unusable", "placard " + units.figure(t.placard(),
-                Dimension.VOLUME), TankChecks.fine(units, t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
+                Dimension.VOLUME), units.fineVolume(t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
                 t.attitude().map(x -> x.label() + ", ").orElse("By the " + (t.source() == TankAnswer.Source.DRAINED
                 ? "drain test, " : "maker, ")) + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));

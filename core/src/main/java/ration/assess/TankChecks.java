@@ -18,7 +18,7 @@ import ration.quantity.UnitSystem;
 final class TankChecks {
 
     private static final String PRACTICE = "Common practice, no source";
-    private static final String PART = " before 2017 (from memory), as a guide";
+    private static final String PART = " before 2017 (from memory, confidence high), as a guide";
     /** Expansion space over capacity, 23.969. */
     private static final double EXPANSION = 0.02;
     /** Sump over capacity and least sump, 23.971(a). */
@@ -59,7 +59,7 @@ final class TankChecks {
 
     private void placard(TankAnswer t) {
         Finding.Wording detail = u -> "The placard keeps back " + u.text(t.placard(), Dimension.VOLUME) + "; "
-                + fine(u, t.unusable()) + " stays by the " + (t.source() == TankAnswer.Source.DRAINED ? "drain test"
+                + u.fineVolume(t.unusable()) + " stays by the " + (t.source() == TankAnswer.Source.DRAINED ? "drain test"
                 : t.source() == TankAnswer.Source.PUBLISHED ? "maker's figure" : "shape") + t.attitude().map(a -> ", "
                 + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";
@@ -68,12 +68,12 @@ final class TankChecks {
                 + " so that less stays: the Tanks page ranks what helps.");
         if (t.evidence().drained().isEmpty()) {
             add("drain-test", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "No drain test of this tank as it is"
-                    + " now laid out is on record: " + fine(u, t.predicted().volume()) + " is computed only.",
+                    + " now laid out is on record: " + u.fineVolume(t.predicted().volume()) + " is computed only.",
                     "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT), "Do it on the Hangar tests page.");
         } else {
             TankEvidence.Drained d = t.evidence().drained().get();
-            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> fine(u, d.mean()) + " stayed, "
-                    + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + fine(u, d.scatter())) + ", " + d.date()
+            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed, "
+                    + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter())) + ", " + d.date()
                     + ".", "AC 90-89 (from memory)", "");
         }
     }
@@ -84,8 +84,8 @@ final class TankChecks {
         boolean clear = t.tank().vent().isPresent();
         Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
         add("expansion", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
-                : clear ? Finding.MET : space / need, u -> fine(u, space) + " over the fuel when full against "
-                + fine(u, need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
+                : clear ? Finding.MET : space / need, u -> u.fineVolume(space) + " over the fuel when full against "
+                + u.fineVolume(need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
                 + " clear of the aircraft, as its tip says here" : t.tank().fitout().filler().isEmpty()
                 ? "; no filler lip is given, so it is taken to fill to the top" : "") + ".",
                 "14 CFR 23.969" + PART, "Lower the filler lip, or lead the vent clear of the aircraft.");
@@ -141,12 +141,6 @@ final class TankChecks {
                     + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in.", PRACTICE
                     + "; for information, no limit is set", ""));
         }
-    }
-
-    /** Two decimals: unusable fuel is small. */
-    static String fine(UnitSystem u, double m3) {
-        Unit unit = u.unit(Dimension.VOLUME);
-        return UnitSystem.figure(unit.fromSi(m3), unit == Unit.GALLON ? 2 : 1) + " " + unit.symbol();
     }
 
     private static String ounces(UnitSystem u, double m3) {

@@ -38,7 +38,7 @@ final class Tanks extends SchematicPart {
         Optional<TankLevel> level = level(tank);
         level.ifPresent(l -> {
             double surface = place.y(l.surface() - place.referenceHeight());
-            List<Spot> wet = below(outline, surface);
+            List<Spot> wet = Half.below(outline, surface);
             if (wet.size() > 2 && l.volume() > 0) {
                 marks.add(new Path(wet, true, Ink.FUEL_TINT, NO_PEN, 0));
                 double a = wet.stream().filter(s -> Math.abs(s.y() - surface) < 0.5).mapToDouble(Spot::x).min()
@@ -59,23 +59,6 @@ final class Tanks extends SchematicPart {
         });
         marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
         piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank), marks);
-    }
-
-    /** The part of an outline at and under y. */
-    private static List<Spot> below(List<Spot> outline, double y) {
-        List<Spot> wet = new ArrayList<>();
-        for (int i = 0; i < outline.size(); i++) {
-            Spot a = outline.get(i);
-            Spot b = outline.get((i + 1) % outline.size());
-            if (a.y() >= y) {
-                wet.add(a);
-            }
-            if (a.y() >= y != b.y() >= y) {
-                double t = (y - a.y()) / (b.y() - a.y());
-                wet.add(new Spot(a.x() + t * (b.x() - a.x()), y));
-            }
-        }
-        return wet;
     }
 
     void vent(Item.Tank tank) {

@@ -1,6 +1,7 @@
 package ration.geometry;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /** A closed solid whose contents under any plane can be told. Metres, aircraft axes. */
@@ -62,6 +63,21 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
     /** Loops in which a plane {@code normal . r = offset} cuts it, for drawing; none where it does not meet it. */
     default List<List<Point3>> cut(Point3 normal, double offset) {
         return Cut.of(faces(), normal, offset);
+    }
+
+    /** Water line of its lowest skin straight over or under a place; empty beside it. */
+    default OptionalDouble floorAt(double station, double buttLine) {
+        double least = Double.POSITIVE_INFINITY;
+        for (List<Point3> loop : cut(new Point3(1, 0, 0), station)) {
+            for (int i = 0; i < loop.size(); i++) {
+                Point3 a = loop.get(i);
+                Point3 b = loop.get((i + 1) % loop.size());
+                if (a.y() <= buttLine != b.y() <= buttLine) {
+                    least = Math.min(least, a.toward(b, (buttLine - a.y()) / (b.y() - a.y())).z());
+                }
+            }
+        }
+        return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(least);
     }
 
     /** The level, metres along up, under which this volume lies; clamped to empty and full. */

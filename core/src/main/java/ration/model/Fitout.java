@@ -81,7 +81,7 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                     f.plus(new Point3(-a, b, 0)));
             List<Point3> top = new ArrayList<>();
             for (Point3 p : foot) {
-                OptionalDouble skin = floorOver(shell, p);
+                OptionalDouble skin = shell.floorAt(p.x(), p.y());
                 if (skin.isEmpty() || !(skin.getAsDouble() > p.z() + 1e-6)) {
                     throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
                             + Place.estimated(p).station().quantity().shown() + ", butt line "
@@ -90,21 +90,6 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                 top.add(new Point3(p.x(), p.y(), skin.getAsDouble()));
             }
             return Solid.loft(List.of(foot, top));
-        }
-
-        /** Water line of the lowest skin straight above or below a point. */
-        private static OptionalDouble floorOver(Solid shell, Point3 p) {
-            double least = Double.POSITIVE_INFINITY;
-            for (List<Point3> loop : shell.cut(new Point3(1, 0, 0), p.x())) {
-                for (int i = 0; i < loop.size(); i++) {
-                    Point3 c = loop.get(i);
-                    Point3 d = loop.get((i + 1) % loop.size());
-                    if (c.y() <= p.y() != d.y() <= p.y()) {
-                        least = Math.min(least, c.toward(d, (p.y() - c.y()) / (d.y() - c.y())).z());
-                    }
-                }
-            }
-            return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(least);
         }
     }
 

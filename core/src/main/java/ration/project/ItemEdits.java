@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.FingerScreen;
 import ration.model.Firewall;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -162,6 +164,70 @@ public final class ItemEdits {
             }
         }
         outlets(tank);
+        fitout(tank);
+    }
+
+    private void fitout(Item.Tank tank) {
+        Fitout f = tank.fitout();
+        Point3 at = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
+        Point3 over;
+        try {
+            over = new Point3(at.x(), at.y(), tank.shape().solid().highest(new Point3(0, 0, 1)));
+        } catch (IllegalArgumentException e) {
+            return;
+        }
+        add(f.filler().isEmpty() ? "Give filler lip" : "No filler lip", tank.with(f.withFiller(f.filler().isEmpty()
+                ? Optional.of(Place.estimated(over.plus(new Point3(0, 0, -0.3 * INCH)))) : Optional.empty())));
+        add(f.gauge().isEmpty() ? "Give gauge" : "No gauge", tank.with(f.withGauge(f.gauge().isEmpty()
+                ? Optional.of(Place.estimated(at)) : Optional.empty())));
+        add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
+                f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
+        if (f.wells().isEmpty()) {
+            add("Add sump well", tank.with(f.withWells(List.of(new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0,
+                    -1.5 * INCH))), Measured.of(4, Unit.INCH, BY), Measured.of(4, Unit.INCH, BY))))));
+        } else {
+            add("Remove sump well", tank.with(f.withWells(f.wells().subList(0, f.wells().size() - 1))));
+        }
+        ribs(tank, f);
+    }
+
+    private void ribs(Item.Tank tank, Fitout f) {
+        if (!(tank.shape() instanceof TankShape.Cylinder) && f.ribs().size() < 12) {
+            double last = f.ribs().isEmpty() ? tank.shape().left() : f.ribs().get(f.ribs().size() - 1).at().si();
+            double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x()
+                    : tank.outlets().get(0).place().point().x();
+            double bl = (last + tank.shape().right()) / 2;
+            double floor = tank.shape().solid().floorAt(x, bl).orElse(0);
+            List<Fitout.Rib> more = new ArrayList<>(f.ribs());
+            more.add(new Fitout.Rib(inches(bl, BY), List.of(new Fitout.Opening(inches(x, BY), inches(floor, BY),
+                    Fitout.Passes.BOTH_WAYS))));
+            add("Add rib", tank.with(f.withRibs(more)));
+        }
+        for (int i = 0; i < f.ribs().size(); i++) {
+            Fitout.Rib r = f.ribs().get(i);
+            for (int k = 0; k < r.openings().size(); k++) {
+                Fitout.Opening o = r.openings().get(k);
+                Fitout.Passes next = Fitout.Passes.values()[(o.passes().ordinal() + 1) % Fitout.Passes.values().length];
+                List<Fitout.Opening> changed = new ArrayList<>(r.openings());
+                changed.set(k, new Fitout.Opening(o.along(), o.waterLine(), next));
+                add("Rib " + (i + 1) + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT),
+                        tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), changed)))));
+            }
+            List<Fitout.Opening> more = new ArrayList<>(r.openings());
+            more.add(new Fitout.Opening(more.isEmpty() ? inches(tank.shape().section().get(0).x(), BY) : more.get(0).along(),
+                    more.isEmpty() ? inches(tank.shape().section().get(0).z(), BY) : more.get(0).waterLine(),
+                    Fitout.Passes.BOTH_WAYS));
+            add("Rib " + (i + 1) + ": add hole", tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), more)))));
+            List<Fitout.Rib> fewer = new ArrayList<>(f.ribs());
+            fewer.remove(i);
+            add("Remove rib " + (i + 1), tank.with(f.withRibs(fewer)));
+        }
+    }
+
+    private static <T> List<T> put(List<T> list, int at, T value) {
+        List<T> copy = new ArrayList<>(list);
+        copy.set(at, value);
+        return copy;
     }
 
     private static TankShape.Corner corner(double x, double z, String by) {
@@ -175,10 +241,15 @@ public final class ItemEdits {
     private void outlets(Item.Tank tank) {
         for (int i = 0; i < tank.outlets().size(); i++) {
             Item.Outlet o = tank.outlets().get(i);
+            if (o.finger().isEmpty()) {
+                add(tank.outlets().size() == 1 ? "Give screen's build" : "Give screen's build " + (i + 1),
+                        tank.withOutlets(put(tank.outlets(), i, o.withFinger(Optional.of(new FingerScreen(
+                        Measured.of(12, Unit.ONE, BY), Measured.of(0.018, Unit.INCH, BY), Measured.of(0.5, Unit.INCH, BY),
+                        Measured.of(1.5, Unit.INCH, BY)))))));
+            }
             if (o.screen().isEmpty()) {
-                List<Item.Outlet> changed = new ArrayList<>(tank.outlets());
-                changed.set(i, o.withScreen(Optional.of(Rated.of(20, 0.012, BY))));
-                add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(changed));
+                add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(put(tank.outlets(),
+                        i, o.withScreen(Optional.of(Rated.of(20, 0.012, BY))))));
             }
         }
         if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {

@@ -6,7 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import ration.model.FingerScreen;
 import ration.model.Firewall;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -181,6 +183,17 @@ public final class ItemFigures {
             add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(o.withBore(m)));
             o.screen().ifPresent(s -> rated("Screen", s, r -> set.apply(
                     o.withScreen(Optional.of(r)))));
+            o.finger().ifPresent(f -> {
+                Function<FingerScreen, Item> finger = changed -> set.apply(o.withFinger(Optional.of(changed)));
+                add(prefix + "mesh an inch", f.mesh(), Unit.ONE, m -> finger.apply(new FingerScreen(m, f.wire(), f.diameter(),
+                        f.length())));
+                add(prefix + "mesh wire", f.wire(), Unit.INCH, m -> finger.apply(new FingerScreen(f.mesh(), m, f.diameter(),
+                        f.length())));
+                add(prefix + "finger wide", f.diameter(), Unit.INCH, m -> finger.apply(new FingerScreen(f.mesh(), f.wire(), m,
+                        f.length())));
+                add(prefix + "finger long", f.length(), Unit.INCH, m -> finger.apply(new FingerScreen(f.mesh(), f.wire(),
+                        f.diameter(), m)));
+            });
         }
         for (int i = 0; i < tank.returns().size(); i++) {
             int at = i;
@@ -191,6 +204,39 @@ public final class ItemFigures {
         shape(tank);
         tank.vent().ifPresent(v -> place("Vent tip ", v, p -> tank.withVent(Optional.of(p))));
         tank.drain().ifPresent(d -> place("Drain ", d, p -> tank.withDrain(Optional.of(p))));
+        fitout(tank);
+    }
+
+    private void fitout(Item.Tank tank) {
+        Fitout f = tank.fitout();
+        f.published().ifPresent(m -> add("Maker's unusable", m, Unit.GALLON, v -> tank.with(f.withPublished(Optional.of(v)))));
+        f.filler().ifPresent(p -> place("Filler ", p, v -> tank.with(f.withFiller(Optional.of(v)))));
+        f.gauge().ifPresent(p -> place("Gauge foot ", p, v -> tank.with(f.withGauge(Optional.of(v)))));
+        for (int i = 0; i < f.wells().size(); i++) {
+            int at = i;
+            Fitout.Well w = f.wells().get(i);
+            String name = f.wells().size() == 1 ? "Well " : "Well " + (i + 1) + " ";
+            Function<Fitout.Well, Item> set = changed -> tank.with(f.withWells(changed(f.wells(), at, changed)));
+            place(name + "floor ", w.floor(), p -> set.apply(new Fitout.Well(p, w.length(), w.width())));
+            add(name + "length", w.length(), Unit.INCH, m -> set.apply(new Fitout.Well(w.floor(), m, w.width())));
+            add(name + "width", w.width(), Unit.INCH, m -> set.apply(new Fitout.Well(w.floor(), w.length(), m)));
+        }
+        for (int i = 0; i < f.ribs().size(); i++) {
+            int at = i;
+            Fitout.Rib r = f.ribs().get(i);
+            String name = "Rib " + (i + 1) + " ";
+            Function<Fitout.Rib, Item> set = changed -> tank.with(f.withRibs(changed(f.ribs(), at, changed)));
+            add(name + "BL", r.at(), Unit.INCH, m -> set.apply(new Fitout.Rib(m, r.openings())));
+            for (int k = 0; k < r.openings().size(); k++) {
+                int hole = k;
+                Fitout.Opening o = r.openings().get(k);
+                String which = name + "hole " + (k + 1) + " ";
+                Function<Fitout.Opening, Item> put = changed -> set.apply(new Fitout.Rib(r.at(), changed(r.openings(), hole,
+                        changed)));
+                add(which + "sta", o.along(), Unit.INCH, m -> put.apply(new Fitout.Opening(m, o.waterLine(), o.passes())));
+                add(which + "WL", o.waterLine(), Unit.INCH, m -> put.apply(new Fitout.Opening(o.along(), m, o.passes())));
+            }
+        }
     }
 
     private void shape(Item.Tank tank) {
@@ -203,6 +249,13 @@ public final class ItemFigures {
                     m -> tank.withShape(new TankShape.Box(box.corner(), box.length(), box.width(), m)));
             place("Corner ", box.corner(),
                     p -> tank.withShape(new TankShape.Box(p, box.length(), box.width(), box.height())));
+        } else if (tank.shape() instanceof TankShape.Cylinder c) {
+            add("Length", c.length(), Unit.INCH, m -> tank.withShape(new TankShape.Cylinder(c.from(), c.along(), m,
+                    c.diameter())));
+            add("Diameter", c.diameter(), Unit.INCH, m -> tank.withShape(new TankShape.Cylinder(c.from(), c.along(),
+                    c.length(), m)));
+            place("Middle of end ", c.from(), p -> tank.withShape(new TankShape.Cylinder(p, c.along(), c.length(),
+                    c.diameter())));
         } else if (tank.shape() instanceof TankShape.Prism prism) {
             add("Left wall", prism.leftWall(), Unit.INCH,
                     m -> tank.withShape(new TankShape.Prism(prism.corners(), m, prism.rightWall())));

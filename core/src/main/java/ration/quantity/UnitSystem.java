@@ -62,6 +62,11 @@ public enum UnitSystem {
         return figure(si, dimension) + (dimension == Dimension.ANGLE ? "" : " ") + symbol;
     }
 
+    /** A small volume, m3, to a hundredth of a gallon or a tenth of a litre, with its unit. */
+    public String fineVolume(double m3) {
+        return figure(volume.fromSi(m3), this == US ? 2 : 1) + " " + volume.symbol();
+    }
+
     /** A number with fixed decimals, a real minus sign and a thin gap between thousands. */
     public static String figure(double value, int decimals) {
         String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value).replace(',', ' ');

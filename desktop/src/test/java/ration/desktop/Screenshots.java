@@ -94,6 +94,12 @@ public final class Screenshots {
         });
         SCENES.put("layout-tansy", (s, scene) -> demo(s, "tansy-l3"));
         SCENES.put("layout-brindle", (s, scene) -> demo(s, "brindle-a2"));
+        SCENES.put("tanks", (s, scene) -> fire(scene, "#ledger-unusable"));
+        SCENES.put("tanks-shape", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#ledger-unusable");
+            ((javafx.scene.control.ToggleButton) scene.lookup("#view-shape")).fire();
+        });
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }
@@ -159,7 +165,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : name.startsWith("tanks") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())

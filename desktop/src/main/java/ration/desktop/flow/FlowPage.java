@@ -19,6 +19,7 @@ import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.drawing.HeadBudget;
 import ration.drawing.PathProfile;

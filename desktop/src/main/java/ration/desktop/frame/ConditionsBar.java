@@ -7,6 +7,7 @@ import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -38,12 +39,12 @@ final class ConditionsBar extends HBox {
     private final HBox groups = new HBox(14);
     private final Map<String, ToggleButton> presets = new HashMap<>();
     private final Map<String, ContentsGauge> gauges = new HashMap<>();
-    private final Map<String, javafx.scene.control.Label> volumes = new HashMap<>();
+    private final Map<String, Label> volumes = new HashMap<>();
     private final Map<String, ToggleButton> contents = new HashMap<>();
     private final Map<String, ToggleButton> positions = new HashMap<>();
     private final Map<String, ToggleButton> switches = new HashMap<>();
     private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
-    private final QuantityField<Double> bank = angle("bank", "Bank, right side down, degrees");
+    private final QuantityField<Double> bank = angle("bank", "Bank, right side down as the fuel feels it in a slip, degrees");
     private final QuantityField<Double> temperature = new QuantityField<>("fuel-temperature", "Fuel temperature",
             text -> {
                 double kelvin = Quantity.parse(text, Unit.CELSIUS).si();
@@ -231,7 +232,10 @@ final class ConditionsBar extends HBox {
         fields.setVgap(3);
         fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
-        fields.addRow(1, Ui.label("Bank", "soft"), bank, steps("bank", 0, 1));
+        Label banked = Ui.label("Bank", "soft");
+        banked.setTooltip(new javafx.scene.control.Tooltip("Tilt as the fuel feels it: a slip, a skid, a wing-low parking place."
+                + "\nA coordinated turn makes fuel heavier and does not tilt it."));
+        fields.addRow(1, banked, bank, steps("bank", 0, 1));
         Group plane = Silhouette.side();
         tilt.setPivotX(Silhouette.WIDTH / 2);
         tilt.setPivotY(Silhouette.HEIGHT / 2);
@@ -271,10 +275,10 @@ final class ConditionsBar extends HBox {
             ContentsGauge gauge = new ContentsGauge("contents-of-" + tank.id(), f ->
                     session.look(session.condition().withContents(tank.id(), f * capacity(tank.id()))));
             gauges.put(tank.id(), gauge);
-            javafx.scene.control.Label volume = Ui.label("", "figure");
+            Label volume = Ui.label("", "figure");
             volume.setId("volume-of-" + tank.id());
             volumes.put(tank.id(), volume);
-            javafx.scene.control.Label name = Ui.label(tank.name().replace(" tank", ""), "soft");
+            Label name = Ui.label(tank.name().replace(" tank", ""), "soft");
             name.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             VBox words = new VBox(name, volume);
             words.setAlignment(Pos.CENTER_LEFT);

@@ -58,6 +58,12 @@ final class Exports implements RunsPage.Files {
         write(named("runs"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.runsPdf(session.project())));
     }
 
+    /** Gauge card and dipstick strip of a tank. */
+    void gaugeCard(String tank) {
+        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, path -> Files.write(path,
+                ration.export.GaugeCard.pdf(session.project(), t, session.units().get()))));
+    }
+
     void drawingPdf() {
         look(l -> write(named("drawing"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.drawingPdf(
                 assessment(), l, session.units().get()))));

@@ -25,9 +25,9 @@ final class LedgerBar extends HBox {
     private final List<Cell> cells = new ArrayList<>();
     private final PauseTransition effect = new PauseTransition(EFFECT);
 
-    LedgerBar(Session session, Runnable openFlow, Runnable openFindings) {
+    LedgerBar(Session session, Runnable openFlow, Runnable openTanks, Runnable openFindings) {
         this.session = session;
-        List<Runnable> actions = java.util.Arrays.asList(openFlow, null, null, openFindings);
+        List<Runnable> actions = java.util.Arrays.asList(openFlow, openTanks, null, openFindings);
         for (int i = 0; i < IDS.size(); i++) {
             Cell cell = new Cell(IDS.get(i), actions.get(i));
             cells.add(cell);
@@ -47,10 +47,14 @@ final class LedgerBar extends HBox {
         update(false);
     }
 
-    void current(boolean flow) {
-        cells.get(0).getStyleClass().remove("current");
-        if (flow) {
-            cells.get(0).getStyleClass().add("current");
+    /** Marks the figure whose page is shown. */
+    void current(Page page) {
+        List<Page> pages = java.util.Arrays.asList(Page.FLOW, Page.TANKS, null, null);
+        for (int i = 0; i < cells.size(); i++) {
+            cells.get(i).getStyleClass().remove("current");
+            if (page == pages.get(i)) {
+                cells.get(i).getStyleClass().add("current");
+            }
         }
     }
 

@@ -32,6 +32,7 @@ import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
+import ration.desktop.tanks.TanksPage;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Brief;
@@ -58,6 +59,7 @@ public final class MainWindow {
     private final BriefPage brief;
     private final FlowPage flow;
     private final RunsPage runs;
+    private final TanksPage tanks;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
@@ -75,8 +77,9 @@ public final class MainWindow {
         flow = new FlowPage(session, this::showItem);
         exports = new Exports(session, dialogs);
         runs = new RunsPage(session, exports);
+        tanks = new TanksPage(session, exports::gaugeCard);
         rail = new Rail(session, this::go);
-        ledger = new LedgerBar(session, this::showGoverning, this::showFindings);
+        ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showFindings);
         Button title = titleCell();
         HBox strip = new HBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -273,13 +276,16 @@ public final class MainWindow {
             case LAYOUT -> layout;
             case RUNS -> runs;
             case FLOW -> flow;
+            case TANKS -> tanks;
         });
         rail.current(to);
-        ledger.current(to == Page.FLOW);
+        ledger.current(to);
         if (to == Page.LAYOUT) {
             layout.focusDrawing();
         } else if (to == Page.FLOW) {
             flow.requestFocus();
+        } else if (to == Page.TANKS) {
+            tanks.requestFocus();
         } else if (to == Page.RUNS) {
             runs.focusSheet();
         }
@@ -294,6 +300,15 @@ public final class MainWindow {
     private void showGoverning() {
         lookAtGoverning();
         go(Page.FLOW);
+    }
+
+    /** The tank that governs, in the attitude in which most stays. */
+    private void showUnusable() {
+        session.shown().get().assessment().governingTank().ifPresent(t -> {
+            session.look(t.predicted().attitude());
+            tanks.choose(t.tank().id());
+        });
+        go(Page.TANKS);
     }
 
     private void lookAtGoverning() {
@@ -356,6 +371,8 @@ public final class MainWindow {
             action = this::startNew;
         } else if (combination(e, KeyCode.DIGIT1, false)) {
             action = this::showGoverning;
+        } else if (combination(e, KeyCode.DIGIT2, false)) {
+            action = this::showUnusable;
         } else if (combination(e, KeyCode.DIGIT4, false)) {
             action = this::showFindings;
         }

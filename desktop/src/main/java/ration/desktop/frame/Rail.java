@@ -95,10 +95,11 @@ final class Rail extends VBox {
         Assessment a = session.shown().get().assessment();
         boolean demand = a.project().brief().demand() > 0;
         bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-        bars(a, Page.LAYOUT, f -> !f.id().startsWith("flow.") && !f.id().startsWith("build.")
+        bars(a, Page.LAYOUT, f -> !f.id().startsWith("flow.") && !f.id().startsWith("build.") && !f.id().startsWith("tank.")
                 || f.id().startsWith("build.shut-off"));
         bars(a, Page.RUNS, f -> f.id().startsWith("build."));
         bars(a, Page.FLOW, f -> f.id().startsWith("flow."));
+        bars(a, Page.TANKS, f -> f.id().startsWith("tank.") && !f.id().startsWith("tank.drain-test"));
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 

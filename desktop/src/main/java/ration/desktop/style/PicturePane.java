@@ -1,4 +1,4 @@
-package ration.desktop.flow;
+package ration.desktop.style;
 
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
@@ -6,11 +6,10 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
-import ration.desktop.style.PictureNodes;
 import ration.drawing.Picture;
 
 /** A picture that fills its pane and is drawn anew when the pane or what it shows changes. */
-final class PicturePane extends Pane {
+public final class PicturePane extends Pane {
 
     private final Group drawing = new Group();
     private final BiFunction<Double, Double, Picture> draw;
@@ -19,7 +18,7 @@ final class PicturePane extends Pane {
      * @param draw   the picture for a width and a height
      * @param onPick told the id of a pressed item
      */
-    PicturePane(String id, BiFunction<Double, Double, Picture> draw, Consumer<String> onPick) {
+    public PicturePane(String id, BiFunction<Double, Double, Picture> draw, Consumer<String> onPick) {
         this.draw = draw;
         setId(id);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -38,7 +37,7 @@ final class PicturePane extends Pane {
         });
     }
 
-    void redraw() {
+    public void redraw() {
         if (getWidth() < 60 || getHeight() < 40) {
             return;
         }

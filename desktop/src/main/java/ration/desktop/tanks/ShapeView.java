@@ -1,0 +1,269 @@
+package ration.desktop.tanks;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.Clipboard;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Sheet;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.PicturePane;
+import ration.drawing.Picture;
+import ration.drawing.ShapeViews;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Problem;
+import ration.model.TankShape;
+import ration.model.Validation;
+import ration.project.Edit;
+import ration.project.ItemEdits;
+import ration.project.ItemFigures;
+import ration.project.SectionTable;
+import ration.project.ShapePattern;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/** The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from. */
+final class ShapeView extends HBox {
+
+    private final Session session;
+    private final PicturePane views;
+    private final Label trouble = Ui.trouble("shape-trouble");
+    private final Label size = Ui.label("", "soft");
+    private final VBox right = new VBox(8);
+    private final Sheet<SectionTable.Row> sheet;
+    private final GridPane figures = new GridPane();
+    private final FlowPane offers = new FlowPane(3, 3);
+    private final VBox patternBox = new VBox(6);
+    private final List<QuantityField<Quantity>> fields = new ArrayList<>();
+    private List<String> structure = List.of();
+    private Item.Tank tank;
+
+    ShapeView(Session session) {
+        this.session = session;
+        views = new PicturePane("shape-views", (w, h) -> tank == null ? new Picture(w, h, List.of()) : ShapeViews.draw(tank,
+                marked().orElse(null), session.units().get(), w, h), id -> { });
+        sheet = new Sheet<>("section-sheet", List.of(
+                Sheet.Column.writing("Section at", 92, r -> r.at().quantity().shown()),
+                Sheet.Column.writing("Point at", 92, r -> r.across().quantity().shown()),
+                Sheet.Column.writing("Water line", 92, r -> r.waterLine().quantity().shown())));
+        sheet.onWrite(this::write).onPaste((r, c) -> paste());
+        sheet.setAccessibleText("Points of the sections");
+        sheet.onMove(() -> {
+            if (tank != null) {
+                views.redraw();
+            }
+        });
+        sheet.setPrefHeight(280);
+        figures.setHgap(8);
+        figures.setVgap(2);
+        right.getStyleClass().add("card-body");
+        ScrollPane scroll = new ScrollPane(right);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("card");
+        scroll.setPrefWidth(380);
+        scroll.setMinWidth(380);
+        VBox.setVgrow(views, Priority.ALWAYS);
+        VBox left = new VBox(6, size, trouble, views);
+        left.getStyleClass().add("tank-map");
+        HBox.setHgrow(left, Priority.ALWAYS);
+        getChildren().addAll(left, scroll);
+    }
+
+    private Optional<TankShape.Sections> sections() {
+        return tank.shape() instanceof TankShape.Sections s ? Optional.of(s) : Optional.empty();
+    }
+
+    private Optional<Point3> marked() {
+        int row = sheet.row();
+        if (sections().isEmpty() || row < 0 || row >= sheet.getItems().size()) {
+            return Optional.empty();
+        }
+        SectionTable.Row r = sheet.getItems().get(row);
+        return Optional.of(sections().get().along() == TankShape.Along.BUTT_LINE
+                ? new Point3(r.across().si(), r.at().si(), r.waterLine().si())
+                : new Point3(r.at().si(), r.across().si(), r.waterLine().si()));
+    }
+
+    void show(Item.Tank now) {
+        boolean other = tank == null || !tank.id().equals(now.id());
+        tank = now;
+        if (other) {
+            patternBox.getChildren().clear();
+            trouble.setText("");
+        }
+        FuelSystem system = session.shown().get().project().system();
+        List<ItemFigures.Figure> all = ItemFigures.of(tank, system);
+        List<ItemEdits.Offer> edits = ItemEdits.of(system, tank.id());
+        List<String> wanted = new ArrayList<>(List.of(tank.id(), tank.shape().getClass().getName()));
+        all.forEach(f -> wanted.add(f.label()));
+        if (!wanted.equals(structure)) {
+            structure = wanted;
+            build(all);
+        }
+        for (int i = 0; i < fields.size() && i < all.size(); i++) {
+            fields.get(i).update(all.get(i).value().quantity());
+        }
+        sections().ifPresent(s -> sheet.show(SectionTable.rows(s)));
+        offers.getChildren().clear();
+        for (ItemEdits.Offer o : edits) {
+            offers.getChildren().add(Ui.button(o.label(), "shape-offer-" + offers.getChildren().size(), () -> session.apply(
+                    Edit.of(o.label(), p -> p.with(o.result()))), "chip"));
+        }
+        if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
+            offers.getChildren().add(Ui.button("Give sections", "shape-sections", () -> reshape("Give sections of ",
+                    SectionTable.of(tank.shape()), false), "chip"));
+        }
+        try {
+            size.setText(session.units().get().text(tank.solid().volume(), Dimension.VOLUME) + " inside");
+        } catch (IllegalArgumentException e) {
+            size.setText("");
+        }
+        Validation.of(system).stream().filter(p -> p.item().equals(tank.id()) && p.field().equals("Shape")).findFirst()
+                .map(Problem::message).ifPresent(trouble::setText);
+        views.redraw();
+    }
+
+    private void build(List<ItemFigures.Figure> all) {
+        right.getChildren().clear();
+        HBox patterns = new HBox(6, Ui.label("Shape", "page-title"), Ui.spring(), Ui.button("Start from a pattern\u2026",
+                "shape-patterns", this::patterns, "chip"));
+        patterns.setAlignment(Pos.CENTER_LEFT);
+        right.getChildren().addAll(patterns, patternBox);
+        if (sections().isPresent()) {
+            HBox tools = new HBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point", r ->
+                    SectionTable.withPointAfter(sections().get(), r)), "chip"), Ui.button("Remove point",
+                    "section-remove-point", () -> table("Remove point", r -> SectionTable.without(sections().get(), r)), "chip"),
+                    Ui.button("Add section", "section-add", () -> table("Add section", r -> SectionTable.withSectionAfter(
+                            sections().get(), r.section())), "chip"), Ui.button("Paste table", "section-paste", this::paste,
+                            "chip"));
+            right.getChildren().addAll(sheet, tools, Ui.wrapped("A row a point, in order round its section. Ctrl+V pastes three"
+                    + " columns: section, " + (sections().get().along() == TankShape.Along.BUTT_LINE ? "station" : "butt line")
+                    + ", water line.", "soft"));
+        }
+        figures.getChildren().clear();
+        fields.clear();
+        for (ItemFigures.Figure f : all) {
+            QuantityField<Quantity> field = new QuantityField<>("shape-field-" + fields.size(), f.label(), t -> Quantity.parse(t,
+                    f.unit()), Quantity::shown);
+            field.getStyleClass().add("card-field");
+            field.setPrefWidth(96);
+            int at = fields.size();
+            field.onTrouble(trouble::setText).onValue(q -> set(at, q));
+            fields.add(field);
+            Label label = Ui.label(f.label());
+            GridPane.setHgrow(label, Priority.ALWAYS);
+            label.setMaxWidth(Double.MAX_VALUE);
+            label.setLabelFor(field);
+            figures.addRow(at, label, field);
+        }
+        right.getChildren().addAll(Ui.rule(), figures, Ui.rule(), offers);
+    }
+
+    private void set(int at, Quantity q) {
+        List<ItemFigures.Figure> all = ItemFigures.of(tank, session.project().system());
+        ItemFigures.Figure f = all.get(at);
+        session.apply(Edit.of("Set " + f.label().toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.with(
+                f.set().apply(f.value().with(q)).apply(p.system()))));
+    }
+
+    private boolean write(SectionTable.Row row, int column, String text) {
+        try {
+            Quantity q = Quantity.parse(text, Unit.INCH);
+            trouble.setText("");
+            reshape("Set point of ", SectionTable.with(sections().orElseThrow(), row, column, q), false);
+            return true;
+        } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage());
+            return false;
+        }
+    }
+
+    private void table(String name, java.util.function.Function<SectionTable.Row, TankShape.Sections> change) {
+        int row = Math.max(0, sheet.row());
+        if (row < sheet.getItems().size()) {
+            reshape(name + " of ", change.apply(sheet.getItems().get(row)), false);
+        }
+    }
+
+    private void paste() {
+        String text = Clipboard.getSystemClipboard().getString();
+        if (text == null || text.isBlank()) {
+            trouble.setText("There is nothing to paste.");
+            return;
+        }
+        try {
+            TankShape.Sections pasted = SectionTable.parse(text, sections().map(TankShape.Sections::along).orElse(
+                    TankShape.Along.BUTT_LINE));
+            trouble.setText("");
+            reshape("Paste sections of ", pasted, true);
+        } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage() + " Nothing was changed.");
+        }
+    }
+
+    private void reshape(String name, TankShape shape, boolean reseat) {
+        Item.Tank changed = reseat ? ShapePattern.reshaped(tank, shape) : tank.withShape(shape);
+        session.apply(Edit.replace(name + tank.name(), changed));
+    }
+
+    private void patterns() {
+        FlowPane choices = new FlowPane(3, 3);
+        for (ShapePattern p : ShapePattern.values()) {
+            choices.getChildren().add(Ui.button(p.label(), "pattern-" + p.name().toLowerCase(java.util.Locale.ROOT).replace('_',
+                    '-'), () -> measures(p), "chip"));
+        }
+        patternBox.getChildren().setAll(Ui.wrapped("Which is it most like? Its measurements are asked next.", "soft"), choices);
+        choices.getChildren().get(0).requestFocus();
+    }
+
+    private void measures(ShapePattern pattern) {
+        GridPane grid = new GridPane();
+        grid.setHgap(8);
+        grid.setVgap(2);
+        List<QuantityField<Quantity>> asked = new ArrayList<>();
+        for (ShapePattern.Measure m : pattern.measures()) {
+            QuantityField<Quantity> field = new QuantityField<>("measure-" + asked.size(), m.label(), t -> Quantity.parse(t,
+                    m.unit()), Quantity::shown);
+            field.setPrefWidth(96);
+            field.update(Quantity.of(m.usual(), m.unit()));
+            field.onTrouble(trouble::setText);
+            Label label = Ui.label(m.label());
+            GridPane.setHgrow(label, Priority.ALWAYS);
+            label.setMaxWidth(Double.MAX_VALUE);
+            grid.addRow(asked.size(), label, field);
+            asked.add(field);
+        }
+        Button make = Ui.button("Make it this shape", "pattern-make", () -> {
+            try {
+                List<Measured> values = new ArrayList<>();
+                for (int i = 0; i < asked.size(); i++) {
+                    values.add(new Measured(Quantity.parse(asked.get(i).getText(), pattern.measures().get(i).unit()), "tape"));
+                }
+                TankShape shape = pattern.shape(values);
+                patternBox.getChildren().clear();
+                trouble.setText("");
+                reshape("New shape of ", shape, true);
+            } catch (IllegalArgumentException e) {
+                trouble.setText(e.getMessage());
+            }
+        });
+        patternBox.getChildren().setAll(Ui.label(pattern.label(), "bold"), grid, new HBox(6, make, Ui.button("Leave it",
+                "pattern-leave", patternBox.getChildren()::clear, "plain")), Ui.rule());
+        asked.get(0).requestFocus();
+    }
+}

@@ -1,0 +1,236 @@
+package ration.desktop.tanks;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.assess.TankAnswer;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
+import ration.desktop.style.Tokens;
+import ration.drawing.Picture;
+import ration.drawing.StrandedPicture;
+import ration.drawing.TankSection;
+import ration.drawing.TextMeasure;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.remedy.LessLeft;
+import ration.tank.Stranded;
+import ration.tank.StrandedMap;
+
+/** A tank in the attitude looked at, and the map of what stays in it over all attitudes. */
+final class StayView extends HBox {
+
+    private static final double SNAP = 2;
+
+    private final Session session;
+    private final TextMeasure measure = Tokens.measure();
+    private final LongWork mapping = new LongWork("stranded map");
+    private final LongWork helping = new LongWork("what leaves less");
+    private final PicturePane side;
+    private final PicturePane behind;
+    private final PicturePane map;
+    private final TankCards cards;
+    private final Label sideAngle = Ui.label("", "soft");
+    private final Label behindAngle = Ui.label("", "soft");
+    private final Label usable = Ui.label("", "bold");
+    private final Label stranded = Ui.label("", "bold");
+    private final Label contents = Ui.label("", "bold");
+    private final Label mapTitle = Ui.label("", "soft");
+    private final Label lessNow = Ui.label("", "soft");
+    private final VBox less = new VBox();
+    private TankAnswer answer;
+    private StrandedMap drawn;
+    private Project helped;
+    private String helpedTank = "";
+
+    StayView(Session session, Consumer<String> print) {
+        this.session = session;
+        side = new PicturePane("tank-side", (w, h) -> section(TankSection.From.SIDE, w, h), id -> { });
+        behind = new PicturePane("tank-behind", (w, h) -> section(TankSection.From.BEHIND, w, h), id -> { });
+        map = new PicturePane("stranded-map", this::mapPicture, id -> { });
+        map.setFocusTraversable(true);
+        map.setAccessibleRole(AccessibleRole.SLIDER);
+        map.getStyleClass().add("map");
+        map.addEventHandler(MouseEvent.MOUSE_PRESSED, this::drag);
+        map.addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        map.addEventHandler(KeyEvent.KEY_PRESSED, this::nudge);
+        cards = new TankCards(session, print);
+        usable.setId("usable-here");
+        stranded.setId("stranded-here");
+        contents.setId("contents-here");
+        VBox left = left();
+        VBox middle = middle();
+        HBox.setHgrow(middle, Priority.ALWAYS);
+        getChildren().addAll(left, Ui.tallRule(), middle, cards);
+    }
+
+    private VBox left() {
+        side.setPrefHeight(150);
+        behind.setPrefHeight(150);
+        VBox.setVgrow(side, Priority.ALWAYS);
+        VBox.setVgrow(behind, Priority.ALWAYS);
+        GridPane rows = new GridPane();
+        rows.setHgap(10);
+        rows.setVgap(5);
+        row(rows, 0, "usable-key", "can be used here", usable);
+        row(rows, 1, "stranded-key", "stranded below the outlet", stranded);
+        row(rows, 2, "empty-key", "contents set", contents);
+        HBox head = new HBox(6, Ui.label("What would leave less", "group-title"), Ui.spring(), lessNow);
+        less.setId("less-left");
+        VBox box = new VBox(5, title("From the side", sideAngle), side, title("From behind, at the outlet", behindAngle), behind,
+                Ui.rule(), rows, Ui.rule(), head, less);
+        box.getStyleClass().add("tank-side");
+        box.setPrefWidth(336);
+        box.setMinWidth(336);
+        return box;
+    }
+
+    private static HBox title(String text, Label angle) {
+        HBox box = new HBox(8, Ui.label(text, "bold"), Ui.spring(), angle);
+        box.setAlignment(Pos.BASELINE_LEFT);
+        return box;
+    }
+
+    private static void row(GridPane grid, int n, String style, String words, Label figure) {
+        Region key = new Region();
+        key.getStyleClass().addAll("key-box", style);
+        Label text = Ui.label(words);
+        GridPane.setHgrow(text, Priority.ALWAYS);
+        text.setMaxWidth(Double.MAX_VALUE);
+        grid.addRow(n, key, text, figure);
+    }
+
+    private VBox middle() {
+        HBox head = new HBox(8, Ui.label("Stranded fuel", "page-title"), Ui.spring(), mapTitle,
+                Ui.button("Governing", "map-governing", () -> session.look(answer.predicted().attitude()), "chip"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox.setVgrow(map, Priority.ALWAYS);
+        VBox box = new VBox(6, head, map, Ui.wrapped("Drag the ring, or use the arrow keys, to hold the tank in another attitude."
+                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts it: bank here is tilt as the fuel"
+                + " feels it.", "soft"));
+        box.getStyleClass().add("tank-map");
+        return box;
+    }
+
+    void show(TankAnswer now) {
+        boolean other = answer == null || !answer.tank().equals(now.tank()) || !answer.evidence().equals(now.evidence());
+        answer = now;
+        Condition c = session.shown().get().condition();
+        UnitSystem units = session.units().get();
+        sideAngle.setText("nose to the right, " + degrees(c.attitude().pitchDegrees()));
+        behindAngle.setText("bank " + degrees(c.attitude().tiltDegrees()));
+        double volume = volume();
+        Stranded stays = now.body().stranded(c.attitude().gravity().up(), now.feed());
+        double dry = Math.min(volume, stays.volume());
+        usable.setText(units.fineVolume(volume - dry));
+        stranded.setText(units.fineVolume(dry));
+        contents.setText(units.fineVolume(volume));
+        mapTitle.setText(units.unit(Dimension.VOLUME) == Unit.GALLON ? "gallons, " + now.tank().name() : "litres, "
+                + now.tank().name());
+        side.redraw();
+        behind.redraw();
+        cards.show(now);
+        if (other) {
+            drawn = null;
+            mapping.start(task -> StrandedMap.of(now.body(), now.feed()), m -> {
+                drawn = m;
+                map.redraw();
+            });
+        } else {
+            map.redraw();
+        }
+        Project project = session.shown().get().project();
+        if (project != helped || !helpedTank.equals(now.tank().id())) {
+            helped = project;
+            helpedTank = now.tank().id();
+            less.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
+            lessNow.setText("now " + units.fineVolume(now.predicted().volume()));
+            helping.start(task -> LessLeft.of(project, now, task), this::less);
+        }
+    }
+
+    private void less(List<LessLeft.Row> rows) {
+        less.getChildren().clear();
+        if (rows.isEmpty()) {
+            less.getChildren().add(Ui.wrapped("No single change to outlet or sump leaves less in the attitudes flown.", "soft"));
+        }
+        for (LessLeft.Row r : rows.subList(0, Math.min(3, rows.size()))) {
+            int n = less.getChildren().size();
+            NotchBar bar = new NotchBar(46, 8);
+            double ratio = r.after().placard() / Math.max(1e-9, r.after().predicted().volume());
+            bar.show(Math.min(1.5, ratio), ration.check.Verdict.atLeast(Math.max(1e-12, r.after().placard()),
+                    Math.max(1e-12, r.after().predicted().volume())));
+            Label figure = Ui.label(session.units().get().fineVolume(r.after().predicted().volume()), "name");
+            Button take = Ui.button("Try", "less-try-" + n, () -> session.apply(r.edit()), "chip");
+            take.setAccessibleText("Try: " + r.title() + ", leaves " + figure.getText());
+            figure.setMinWidth(Region.USE_PREF_SIZE);
+            VBox words = new VBox(Ui.wrapped(r.title()), Ui.wrapped("then " + r.after().predicted().attitude().label()
+                    + " governs", "soft"));
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(8, words, bar, figure, take);
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.getStyleClass().add("remedy");
+            less.getChildren().add(row);
+        }
+    }
+
+    private double volume() {
+        return Math.min(answer.full(), session.shown().get().condition().contents().getOrDefault(answer.tank().id(), 0.0));
+    }
+
+    private Picture section(TankSection.From from, double w, double h) {
+        return answer == null ? new Picture(w, h, List.of()) : TankSection.draw(answer, session.shown().get().condition()
+                .attitude(), from, volume(), w, h);
+    }
+
+    private Picture mapPicture(double w, double h) {
+        if (answer == null || drawn == null) {
+            return new Picture(w, h, List.of());
+        }
+        return StrandedPicture.draw(new StrandedPicture.Subject(drawn, answer, session.shown().get().project().brief().envelope()
+                .corners(), session.shown().get().condition().attitude(), session.units().get()), w, h, measure);
+    }
+
+    private void drag(MouseEvent e) {
+        map.requestFocus();
+        double[] at = StrandedPicture.under(e.getX(), e.getY(), map.getWidth(), map.getHeight());
+        look(Math.round(at[0] * SNAP) / SNAP, Math.round(at[1] * SNAP) / SNAP);
+        e.consume();
+    }
+
+    private void nudge(KeyEvent e) {
+        Attitude a = session.condition().attitude();
+        double p = e.getCode() == KeyCode.UP ? 1 : e.getCode() == KeyCode.DOWN ? -1 : 0;
+        double t = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
+        if (p != 0 || t != 0) {
+            look(a.pitchDegrees() + p, a.tiltDegrees() + t);
+            e.consume();
+        }
+    }
+
+    private void look(double pitch, double tilt) {
+        session.look(Attitude.ofDegrees("Set by hand", Math.max(-60, Math.min(60, pitch)), Math.max(-60, Math.min(60, tilt))));
+    }
+
+    private static String degrees(double d) {
+        return UnitSystem.figure(d, 1).replaceAll("\\.0$", "") + "\u00b0";
+    }
+}

@@ -1,0 +1,118 @@
+package ration.desktop.tanks;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import ration.assess.Assessment;
+import ration.assess.TankAnswer;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.model.Item;
+
+/** Tanks: what stays in each, why, what its gauge reads, how it is shaped. */
+public final class TanksPage extends BorderPane {
+
+    private final Session session;
+    private final HBox tanks = new HBox(3);
+    private final ToggleGroup tankGroup = new ToggleGroup();
+    private final ToggleGroup viewGroup = new ToggleGroup();
+    private final StayView stay;
+    private final ShapeView shape;
+    private final Label nothing = Ui.wrapped("There is no tank yet. Lay one out on the Layout page: pick the engine inlet and"
+            + " press A.", "soft");
+    private String chosen = "";
+    private List<String> structure = List.of();
+    private boolean stale = true;
+
+    /** @param print writes the gauge card of a tank */
+    public TanksPage(Session session, java.util.function.Consumer<String> print) {
+        this.session = session;
+        setId("tanks-page");
+        setFocusTraversable(true);
+        setAccessibleText("Tanks page");
+        stay = new StayView(session, print);
+        shape = new ShapeView(session);
+        nothing.setPadding(new javafx.geometry.Insets(16));
+        HBox head = new HBox(10, Ui.label("Tanks", "page-title"), tanks, Ui.spring(), view("What stays", "view-stays", stay),
+                view("Shape", "view-shape", shape));
+        ((Label) head.getChildren().get(0)).setMinWidth(Region.USE_PREF_SIZE);
+        head.setAlignment(Pos.CENTER_LEFT);
+        tanks.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("page-head");
+        setTop(head);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        sceneProperty().addListener((o, was, now) -> {
+            if (now != null && stale) {
+                update();
+            }
+        });
+    }
+
+    private ToggleButton view(String text, String id, Node node) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(viewGroup);
+        button.getStyleClass().add("chip");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setSelected(node == stay);
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            update();
+        });
+        return button;
+    }
+
+    /** Shows a tank. */
+    public void choose(String tank) {
+        chosen = tank;
+        update();
+    }
+
+    private void update() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
+        Assessment a = session.shown().get().assessment();
+        List<Item.Tank> all = a.project().system().tanks();
+        if (all.stream().noneMatch(t -> t.id().equals(chosen))) {
+            chosen = a.governingTank().map(t -> t.tank().id()).orElse(all.isEmpty() ? "" : all.get(0).id());
+        }
+        List<String> wanted = all.stream().map(t -> t.id() + "\n" + t.name()).toList();
+        if (!wanted.equals(structure)) {
+            structure = wanted;
+            tanks.getChildren().clear();
+            for (Item.Tank t : all) {
+                ToggleButton button = new ToggleButton(t.name());
+                button.setId("tank-" + t.id());
+                button.setUserData(t.id());
+                button.setMnemonicParsing(false);
+                button.setToggleGroup(tankGroup);
+                button.setOnAction(e -> choose(t.id()));
+                tanks.getChildren().add(button);
+            }
+        }
+        tanks.getChildren().forEach(n -> ((ToggleButton) n).setSelected(chosen.equals(n.getUserData())));
+        Optional<Item.Tank> tank = all.stream().filter(t -> t.id().equals(chosen)).findFirst();
+        boolean shaping = viewGroup.getSelectedToggle() != null && "view-shape".equals(((ToggleButton) viewGroup
+                .getSelectedToggle()).getId());
+        Optional<TankAnswer> answer = a.tank(chosen);
+        if (tank.isEmpty()) {
+            setCenter(nothing);
+        } else if (shaping || answer.isEmpty()) {
+            setCenter(shape);
+            shape.show(tank.get());
+        } else {
+            setCenter(stay);
+            stay.show(answer.get());
+        }
+    }
+}
