@@ -72,6 +72,17 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
      */
     public record Well(Place floor, Measured length, Measured width) {
 
+        /** Whether a place lies over its floor. */
+        public boolean covers(Point3 p) {
+            return Math.abs(p.x() - floor.point().x()) <= length.si() / 2 && Math.abs(p.y() - floor.point().y()) <= width.si() / 2;
+        }
+
+        /** Whether two wells would lie in one another. */
+        public boolean meets(Well other) {
+            return Math.abs(other.floor.point().x() - floor.point().x()) < (length.si() + other.length.si()) / 2 - 1e-9
+                    && Math.abs(other.floor.point().y() - floor.point().y()) < (width.si() + other.width.si()) / 2 - 1e-9;
+        }
+
         /** From its floor to where its four uprights meet the tank's floor. */
         Solid solid(Solid shell) {
             Point3 f = floor.point();

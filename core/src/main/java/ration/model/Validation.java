@@ -141,6 +141,7 @@ public final class Validation {
             block(tank.id(), "Shape", "The measures do not close a tank with a volume. " + why,
                     "Give at least three corners in order round the section, and two different walls.");
         }
+        fitout(tank);
         if (tank.outlets().isEmpty()) {
             miss(tank.id(), "Outlet", "The tank has no outlet.", "Add one.");
         }
@@ -165,6 +166,35 @@ public final class Validation {
                 block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
             }
         }
+    }
+
+    private void fitout(Item.Tank tank) {
+        Fitout f = tank.fitout();
+        double before = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < f.ribs().size(); i++) {
+            double at = f.ribs().get(i).at().si();
+            if (!(at > before + 1e-6)) {
+                block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + f.ribs().get(i).at().quantity().shown()
+                        + " does not lie to the right of the one before it.", "Give ribs from left to right.");
+            }
+            before = at;
+        }
+        if (!f.ribs().isEmpty() && tank.shape() instanceof TankShape.Cylinder) {
+            block(tank.id(), "Ribs", "A round tank has no ribs here.", "Give it as sections, or take the ribs out.");
+        }
+        for (int i = 0; i < f.wells().size(); i++) {
+            near(tank.id(), "Sump well", f.wells().get(i).floor());
+            for (int k = 0; k < i; k++) {
+                if (f.wells().get(i).meets(f.wells().get(k))) {
+                    block(tank.id(), "Sump well", "Wells " + (k + 1) + " and " + (i + 1) + " lie in one another.",
+                            "Move one, or make one well of both.");
+                }
+            }
+        }
+        f.published().filter(m -> m.si() < 0).ifPresent(m -> block(tank.id(), "Maker's unusable",
+                "It must not be below zero.", "Read the maker's figure again."));
+        f.filler().ifPresent(p -> near(tank.id(), "Filler", p));
+        f.gauge().ifPresent(p -> near(tank.id(), "Gauge", p));
     }
 
     private void selector(Item.Selector selector) {

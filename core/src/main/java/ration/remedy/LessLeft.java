@@ -28,6 +28,8 @@ public final class LessLeft {
     private static final double FROM_END = 1.5 * INCH;
     private static final double WELL_DEPTH = 1.5 * INCH;
     private static final double WELL_SIDE = 5;
+    /** Lip of an outlet over a floor: dirt stays below it. */
+    private static final double LIP = 0.25 * INCH;
     private static final int MOST = 6;
     private static final String BY = "estimate";
 
@@ -107,9 +109,7 @@ public final class LessLeft {
 
     private void move(String title, Point3 to) {
         onFloor(to).filter(p -> p.point().distance(tank.outlets().get(0).place().point()) > INCH / 4).ifPresent(p -> {
-            List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
-            outlets.set(0, outlets.get(0).at(p));
-            change(title, s -> s.replace(tank.withOutlets(outlets)));
+            change(title, s -> s.replace(tank.withOutlets(withFirst(tank.outlets().get(0).at(p)))));
         });
     }
 
@@ -148,20 +148,37 @@ public final class LessLeft {
         return new Item.Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
     }
 
-    /** A well under the outlet, with the outlet on its floor. */
+    /** A well under the outlet with the outlet on its floor; where one is there already, the outlet down into it. */
     private void well() {
         Point3 at = tank.outlets().get(0).place().point();
+        Optional<Fitout.Well> here = tank.fitout().wells().stream().filter(w -> w.covers(at)).findFirst();
         OptionalDouble floor = shell.floorAt(at.x(), at.y());
-        if (floor.isEmpty() || tank.fitout().wells().stream().anyMatch(w -> at.z() < floor.getAsDouble())) {
+        if (here.isPresent()) {
+            Place down = Place.estimated(new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
+            if (down.point().z() < at.z() - LIP) {
+                change("Outlet down to the floor of its well", s -> s.replace(tank.withOutlets(withFirst(tank.outlets().get(0)
+                        .at(down)))));
+            }
+            return;
+        }
+        if (floor.isEmpty()) {
             return;
         }
         Place foot = Place.estimated(new Point3(at.x(), at.y(), floor.getAsDouble() - WELL_DEPTH));
+        Fitout.Well well = new Fitout.Well(foot, Measured.of(WELL_SIDE, Unit.INCH, BY), Measured.of(WELL_SIDE, Unit.INCH, BY));
+        if (tank.fitout().wells().stream().anyMatch(well::meets)) {
+            return;
+        }
         List<Fitout.Well> wells = new ArrayList<>(tank.fitout().wells());
-        wells.add(new Fitout.Well(foot, Measured.of(WELL_SIDE, Unit.INCH, BY), Measured.of(WELL_SIDE, Unit.INCH, BY)));
+        wells.add(well);
+        change("Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it", s -> s.replace(tank.withOutlets(withFirst(tank.outlets()
+                .get(0).at(foot.raised(LIP)))).with(tank.fitout().withWells(wells))));
+    }
+
+    private List<Item.Outlet> withFirst(Item.Outlet outlet) {
         List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
-        outlets.set(0, outlets.get(0).at(foot.raised(0.25 * INCH)));
-        change("Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it", s -> s.replace(tank.withOutlets(outlets)
-                .with(tank.fitout().withWells(wells))));
+        outlets.set(0, outlet);
+        return outlets;
     }
 
     private void change(String title, UnaryOperator<FuelSystem> on) {

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.function.Consumer;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
@@ -18,7 +19,7 @@ import ration.export.PrintedSheets;
 import ration.file.FileTrouble;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
-final class Exports implements RunsPage.Files {
+final class Exports implements RunsPage.Files, HangarPage.Files {
 
     /** Larger tables than this are no runs sheet. */
     private static final long MOST_BYTES = 4_000_000;

@@ -27,6 +27,7 @@ import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.flow.FlowPage;
+import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Home;
@@ -60,6 +61,7 @@ public final class MainWindow {
     private final FlowPage flow;
     private final RunsPage runs;
     private final TanksPage tanks;
+    private final HangarPage hangar;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
@@ -78,6 +80,7 @@ public final class MainWindow {
         exports = new Exports(session, dialogs);
         runs = new RunsPage(session, exports);
         tanks = new TanksPage(session, exports::gaugeCard);
+        hangar = new HangarPage(session, exports, java.time.LocalDate::now);
         rail = new Rail(session, this::go);
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showFindings);
         Button title = titleCell();
@@ -277,6 +280,7 @@ public final class MainWindow {
             case RUNS -> runs;
             case FLOW -> flow;
             case TANKS -> tanks;
+            case HANGAR -> hangar;
         });
         rail.current(to);
         ledger.current(to);
@@ -286,6 +290,8 @@ public final class MainWindow {
             flow.requestFocus();
         } else if (to == Page.TANKS) {
             tanks.requestFocus();
+        } else if (to == Page.HANGAR) {
+            hangar.focusWork();
         } else if (to == Page.RUNS) {
             runs.focusSheet();
         }

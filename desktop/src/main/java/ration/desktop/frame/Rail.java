@@ -42,7 +42,7 @@ final class Rail extends VBox {
             row.setGraphic(content);
             row.getStyleClass().setAll("rail-row");
             rows.put(page, row);
-            if (page == Page.FLOW) {
+            if (page == Page.FLOW || page == Page.HANGAR) {
                 Region rule = Ui.rule();
                 VBox.setMargin(rule, new Insets(6, 12, 6, 12));
                 getChildren().add(rule);
@@ -100,6 +100,7 @@ final class Rail extends VBox {
         bars(a, Page.RUNS, f -> f.id().startsWith("build."));
         bars(a, Page.FLOW, f -> f.id().startsWith("flow."));
         bars(a, Page.TANKS, f -> f.id().startsWith("tank.") && !f.id().startsWith("tank.drain-test"));
+        bars(a, Page.HANGAR, f -> f.id().startsWith("tank.drain-test") || f.id().startsWith("tank.stale"));
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 

@@ -1,0 +1,163 @@
+package ration.file;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import ration.evidence.HangarTest;
+import ration.evidence.Work;
+import ration.model.Measured;
+import ration.plumbing.RunSheet;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/** Hangar tests as a table: a row a trial, a pour or a top-off; rows with one id are one test. Figures carry their units. */
+public final class TestsCsv {
+
+    private static final List<String> HEAD = List.of("id", "kind", "tank", "date", "who", "instrument", "ambient", "notes",
+            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading");
+
+    private TestsCsv() {
+    }
+
+    public static String write(List<HangarTest> tests) {
+        StringBuilder out = new StringBuilder();
+        try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get())) {
+            csv.printRecord(HEAD);
+            for (HangarTest t : tests) {
+                for (List<String> row : rows(t)) {
+                    csv.printRecord(row);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    private static List<List<String>> rows(HangarTest t) {
+        List<List<String>> rows = new ArrayList<>();
+        if (t.work() instanceof Work.Drain d) {
+            d.trials().forEach(x -> rows.add(row(t, "drain", d.position(), text(d.pitch()), text(d.tilt()), text(x.poured()),
+                    x.back().map(TestsCsv::text).orElse(""), "")));
+            if (rows.isEmpty()) {
+                rows.add(row(t, "drain", d.position(), text(d.pitch()), text(d.tilt()), "", "", ""));
+            }
+        } else if (t.work() instanceof Work.Fill f) {
+            f.points().forEach(x -> rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", text(x.poured()), "",
+                    x.reading().map(TestsCsv::text).orElse(""))));
+            if (rows.isEmpty()) {
+                rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", "", "", ""));
+            }
+        } else if (t.work() instanceof Work.TopOff top) {
+            rows.add(row(t, "top-off", "", "", "", top.metered().map(TestsCsv::text).orElse(""), text(top.before()), ""));
+        }
+        return rows;
+    }
+
+    private static List<String> row(HangarTest t, String kind, String... rest) {
+        List<String> row = new ArrayList<>(List.of(t.id(), kind, t.tank(), t.by().date(), t.by().who(), t.by().instrument(),
+                t.by().ambient().map(TestsCsv::text).orElse(""), t.by().notes(), t.by().fingerprint(), t.progress().done()
+                ? "yes" : "no"));
+        row.addAll(List.of(rest));
+        return row;
+    }
+
+    private static String text(Measured m) {
+        return m.quantity().text();
+    }
+
+    /**
+     * Tests out of a table with the columns this class writes, in any order; unknown columns are left out.
+     *
+     * @throws IllegalArgumentException with row, column and reason
+     */
+    public static List<HangarTest> read(String text) {
+        List<List<String>> table = RunSheet.table(text);
+        if (table.isEmpty() || !table.get(0).contains("id") || !table.get(0).contains("kind") || !table.get(0).contains("tank")) {
+            throw new IllegalArgumentException("The table does not begin with the names of its columns: id, kind, tank and so"
+                    + " on, as Write CSV gives them.");
+        }
+        List<String> head = table.get(0);
+        Map<String, HangarTest> tests = new LinkedHashMap<>();
+        for (int i = 1; i < table.size(); i++) {
+            Map<String, String> cells = new LinkedHashMap<>();
+            for (int c = 0; c < Math.min(head.size(), table.get(i).size()); c++) {
+                cells.put(head.get(c), table.get(i).get(c));
+            }
+            try {
+                HangarTest row = test(cells);
+                tests.merge(row.id(), row, TestsCsv::together);
+            } catch (IllegalArgumentException e) {
+                throw new IllegalArgumentException("Row " + (i + 1) + ": " + e.getMessage(), e);
+            }
+        }
+        return List.copyOf(tests.values());
+    }
+
+    private static HangarTest together(HangarTest a, HangarTest b) {
+        if (a.work() instanceof Work.Drain x && b.work() instanceof Work.Drain y) {
+            Work.Drain all = x;
+            for (Work.Trial t : y.trials()) {
+                all = all.plus(t);
+            }
+            return a.with(all);
+        }
+        if (a.work() instanceof Work.Fill x && b.work() instanceof Work.Fill y) {
+            Work.Fill all = x;
+            for (Work.Pour p : y.points()) {
+                all = all.plus(p);
+            }
+            return a.with(all);
+        }
+        throw new IllegalArgumentException("test " + a.id() + " stands on two rows that do not belong together.");
+    }
+
+    private static HangarTest test(Map<String, String> cells) {
+        String id = cells.getOrDefault("id", "");
+        if (id.isBlank() || cells.getOrDefault("tank", "").isBlank()) {
+            throw new IllegalArgumentException("id and tank must not be empty.");
+        }
+        Optional<Measured> poured = measured(cells, "poured", Unit.GALLON);
+        Optional<Measured> back = measured(cells, "back", Unit.GALLON);
+        Measured pitch = measured(cells, "pitch", Unit.DEGREE).orElse(Measured.of(0, Unit.DEGREE));
+        Measured tilt = measured(cells, "tilt", Unit.DEGREE).orElse(Measured.of(0, Unit.DEGREE));
+        if (Math.abs(pitch.si()) > Math.toRadians(60) || Math.abs(tilt.si()) > Math.toRadians(60)) {
+            throw new IllegalArgumentException("pitch and tilt lie within 60\u00b0.");
+        }
+        if (poured.map(m -> m.si() < 0 || m.si() > 50).orElse(false) || back.map(m -> m.si() < 0 || m.si() > 50).orElse(false)) {
+            throw new IllegalArgumentException("poured and back lie between nothing and 50 m\u00b3.");
+        }
+        String attitude = cells.getOrDefault("attitude", "");
+        Work work = switch (cells.getOrDefault("kind", "")) {
+            case "drain" -> new Work.Drain(attitude, pitch, tilt, poured.map(p -> List.of(new Work.Trial(p, back)))
+                    .orElse(List.of()));
+            case "fill" -> new Work.Fill(attitude.isBlank() ? "Level" : attitude, pitch, poured.map(p -> List.of(new Work.Pour(p,
+                    measured(cells, "reading", Unit.INCH)))).orElse(List.of()));
+            case "top-off" -> new Work.TopOff(back.orElse(Measured.of(0, Unit.GALLON)), poured);
+            default -> throw new IllegalArgumentException("\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of"
+                    + " test. Known: drain, fill, top-off.");
+        };
+        return new HangarTest(id, cells.get("tank"), new HangarTest.Circumstances(cells.getOrDefault("date", ""),
+                cells.getOrDefault("who", ""), cells.getOrDefault("instrument", ""), measured(cells, "ambient", Unit.CELSIUS),
+                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", "")), work, new HangarTest.Progress(0, 0,
+                cells.getOrDefault("done", "").equalsIgnoreCase("yes")));
+    }
+
+    private static Optional<Measured> measured(Map<String, String> cells, String column, Unit unit) {
+        String text = cells.getOrDefault(column, "");
+        if (text.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Measured(Quantity.parse(text, unit), ""));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(column + ": " + e.getMessage(), e);
+        }
+    }
+}

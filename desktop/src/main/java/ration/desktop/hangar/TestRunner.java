@@ -1,0 +1,591 @@
+package ration.desktop.hangar;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import ration.assess.Assessment;
+import ration.assess.TankAnswer;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.evidence.HangarTest;
+import ration.evidence.NoseHeight;
+import ration.evidence.OpenPaths;
+import ration.evidence.Procedure;
+import ration.evidence.Work;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.project.Edit;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** One test, a step at a time: what to do, the caution, one entry, Enter. */
+final class TestRunner extends VBox {
+
+    private final Session session;
+    private final Runnable leave;
+    private final Label where = Ui.label("", "soft");
+    private final Label title = Ui.wrapped("", "step-title");
+    private final Label words = Ui.wrapped("", "step-words");
+    private final VBox caution = new VBox();
+    private final VBox entry = new VBox(8);
+    private final Label big = Ui.label("", "big-figure");
+    private final Label under = Ui.wrapped("", "step-words");
+    private final Label trouble = Ui.trouble("test-trouble");
+    private final HBox buttons = new HBox(6);
+    private final VBox soFar = new VBox(4);
+    private final Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
+    private Optional<HangarTest> shown = Optional.empty();
+    private Assessment assessment;
+    private String built = "";
+    private double seconds;
+    private TextField first;
+
+    TestRunner(Session session, Runnable leave) {
+        this.session = session;
+        this.leave = leave;
+        setSpacing(10);
+        setId("test-runner");
+        getStyleClass().add("runner");
+        clock.setCycleCount(Animation.INDEFINITE);
+        title.setId("step-title");
+        big.setId("big-figure");
+        under.setId("under-figure");
+        caution.getStyleClass().add("caution");
+        caution.managedProperty().bind(caution.visibleProperty());
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        soFar.setId("so-far");
+        VBox.setVgrow(soFar, Priority.ALWAYS);
+        getChildren().addAll(where, title, words, caution, entry, big, under, trouble, buttons, Ui.rule(), soFar);
+    }
+
+    void focusField() {
+        if (first != null) {
+            first.requestFocus();
+            first.selectAll();
+        } else {
+            buttons.getChildren().stream().filter(Button.class::isInstance).findFirst().ifPresent(
+                    javafx.scene.Node::requestFocus);
+        }
+    }
+
+    private FuelSystem system() {
+        return session.project().system();
+    }
+
+    private UnitSystem units() {
+        return session.units().get();
+    }
+
+    private Unit volume() {
+        return units().unit(Dimension.VOLUME);
+    }
+
+    /** Shows a test where it stands; an invitation where none is open. */
+    void show(Optional<HangarTest> test, Assessment a) {
+        assessment = a;
+        shown = test;
+        if (test.isEmpty()) {
+            stop();
+            built = "";
+            where.setText("");
+            title.setText("No test is open");
+            words.setText("Begin one on the left, or open one on record. Have a marked can, a level, a helper and an extinguisher"
+                    + " at hand.");
+            caution.setVisible(false);
+            entry.getChildren().clear();
+            buttons.getChildren().clear();
+            soFar.getChildren().clear();
+            big.setText("");
+            under.setText("");
+            first = null;
+            return;
+        }
+        HangarTest t = test.get();
+        String now = t.id() + "/" + t.progress().step() + "/" + t.progress().done() + "/" + count(t.work()) + "/" + units();
+        if (!now.equals(built)) {
+            built = now;
+            stop();
+            seconds = t.progress().seconds();
+            build(t);
+        }
+        soFar(t);
+    }
+
+    private static int count(Work work) {
+        return work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : 0;
+    }
+
+    private Optional<Item.Tank> tank(HangarTest t) {
+        return system().item(t.tank()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+    }
+
+    private void build(HangarTest t) {
+        trouble.setText("");
+        entry.getChildren().clear();
+        buttons.getChildren().clear();
+        big.setText("");
+        under.setText("");
+        first = null;
+        Optional<Item.Tank> tank = tank(t);
+        if (tank.isEmpty()) {
+            title.setText("The tank of this test is no longer laid out");
+            words.setText("The record is kept.");
+            return;
+        }
+        List<Procedure.Step> steps = Procedure.of(t.work(), system(), tank.get());
+        Procedure.Step step = steps.get(Math.min(t.progress().step(), steps.size() - 1));
+        where.setText(t.work().title() + " of " + tank.get().name() + (t.progress().done() ? ", finished " + t.by().date()
+                : ", step " + (steps.indexOf(step) + 1) + " of " + steps.size()));
+        title.setText(t.progress().done() ? "What was found" : step.title());
+        words.setText(t.progress().done() ? "" : step.words());
+        caution.setVisible(!step.caution().isEmpty() && !t.progress().done());
+        caution.getChildren().setAll(Ui.wrapped(step.caution()));
+        if (t.progress().done()) {
+            result(t);
+            buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen",
+                    () -> put("Reopen test", t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), false))),
+                    "plain"), discard(t));
+            return;
+        }
+        switch (step.asks()) {
+            case READ -> next("Read and understood", () -> advance(t));
+            case WHO -> who(t);
+            case POUR -> pour(t, tank.get());
+            case ATTITUDE -> attitude(t);
+            case SELECT -> select(t, tank.get());
+            case DRAIN -> timer(t);
+            case BACK -> back(t);
+            case PARKED -> parked(t);
+            case READING -> reading(t);
+            case BEFORE -> before(t);
+            case METERED -> metered(t);
+            case RESULT -> finish(t);
+            default -> throw new IllegalStateException("No entry for " + step.asks());
+        }
+        if (t.progress().step() > 0) {
+            buttons.getChildren().add(Ui.button("Back", "test-back", () -> {
+                put("Step back", t.atStep(t.progress().step() - 1));
+                focusField();
+            }, "plain"));
+        }
+        buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
+    }
+
+    private Button discard(HangarTest t) {
+        return Ui.button("Discard", "test-discard", () -> session.apply(Edit.of("Discard " + t.work().title().toLowerCase(
+                java.util.Locale.ROOT), p -> p.withTests(p.tests().stream().filter(x -> !x.id().equals(t.id())).toList()))),
+                "plain");
+    }
+
+    private void put(String name, HangarTest t) {
+        session.apply(Edit.of(name, p -> p.with(t)));
+    }
+
+    private void advance(HangarTest t) {
+        put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t.atStep(t.progress().step() + 1));
+        session.shown().get();
+        show(session.project().test(t.id()), assessment);
+        focusField();
+    }
+
+    private void next(String text, Runnable action) {
+        Button button = Ui.button(text, "test-next", action);
+        button.setDefaultButton(true);
+        button.getStyleClass().add("big-button");
+        buttons.getChildren().add(0, button);
+    }
+
+    /** A field whose Enter does what the button does; trouble is said and nothing moves. */
+    private TextField field(String id, String label, String text, boolean large) {
+        TextField field = new TextField(text);
+        field.setId(id);
+        field.setAccessibleText(label);
+        field.setPrefWidth(large ? 240 : 260);
+        field.setMaxWidth(large ? 240 : 320);
+        if (large) {
+            field.getStyleClass().add("big-field");
+        }
+        if (first == null) {
+            first = field;
+        }
+        return field;
+    }
+
+    private void tried(Runnable action) {
+        try {
+            trouble.setText("");
+            action.run();
+        } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage());
+        }
+    }
+
+    private Measured volumeIn(TextField field, String by) {
+        Quantity q = Quantity.parse(field.getText(), volume());
+        if (q.si() < 0 || q.si() > 2) {
+            throw new IllegalArgumentException("A volume from nothing to 500 gal is expected.");
+        }
+        return new Measured(q, by);
+    }
+
+    private void who(HangarTest t) {
+        GridPane grid = new GridPane();
+        grid.setHgap(10);
+        grid.setVgap(6);
+        TextField who = field("test-who", "Who measures", t.by().who(), false);
+        TextField with = field("test-instrument", "Measured with", t.by().instrument(), false);
+        TextField air = field("test-ambient", "Air temperature", t.by().ambient().map(m -> m.quantity().shown()).orElse(""), false);
+        TextField notes = field("test-notes", "Notes", t.by().notes(), false);
+        grid.addRow(0, Ui.label("Who"), who);
+        grid.addRow(1, Ui.label("Measured with"), with);
+        grid.addRow(2, Ui.label("Air temperature"), air);
+        grid.addRow(3, Ui.label("Notes"), notes);
+        entry.getChildren().add(grid);
+        next("Go on", () -> tried(() -> {
+            Optional<Measured> ambient = air.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
+                    air.getText(), Unit.CELSIUS), "thermometer"));
+            advance(t.with(t.by().withWho(who.getText().strip()).withInstrument(with.getText().strip()).withAmbient(ambient)
+                    .withNotes(notes.getText().strip())));
+        }));
+    }
+
+    private void pour(HangarTest t, Item.Tank tank) {
+        warn(OpenPaths.between(system(), tank, Map.of(), shutOffs()), system().selectors().isEmpty()
+                ? "Even with every valve closed" : "Even with the selector at OFF");
+        boolean drain = t.work() instanceof Work.Drain;
+        String usual = t.work() instanceof Work.Drain d && !d.trials().isEmpty() ? d.trials().get(d.trials().size() - 1).poured()
+                .quantity().shown() : t.work() instanceof Work.Fill f && !f.points().isEmpty() ? f.points().get(f.points().size()
+                        - 1).poured().quantity().shown() : drain ? volume() == Unit.GALLON ? "2.5 gal" : "10 L" : "";
+        TextField amount = field("test-poured", "Amount poured, " + volume().symbol(), usual, true);
+        entry.getChildren().add(labelled("Poured", amount));
+        next("Poured", () -> tried(() -> {
+            Measured poured = volumeIn(amount, "can");
+            if (!(poured.si() > 0)) {
+                throw new IllegalArgumentException("Pour something: the amount must be above zero.");
+            }
+            Work work = t.work() instanceof Work.Drain d ? d.trials().isEmpty() || d.trials().get(d.trials().size() - 1).back()
+                    .isPresent() ? d.plus(new Work.Trial(poured, Optional.empty())) : d.withLast(new Work.Trial(poured,
+                    Optional.empty())) : ((Work.Fill) t.work()).plus(new Work.Pour(poured, Optional.empty()));
+            advance(t.with(work));
+        }));
+    }
+
+    private static HBox labelled(String text, TextField field) {
+        HBox box = new HBox(12, Ui.label(text, "step-words"), field);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private Set<String> shutOffs() {
+        return Set.copyOf(system().all(Item.ShutOff.class).map(Item::id).toList());
+    }
+
+    private void warn(List<Item.Tank> joined, String when) {
+        if (!joined.isEmpty()) {
+            Label warning = Ui.wrapped(when + " a path stays open to " + String.join(" and ", joined.stream().map(Item.Tank::name)
+                    .toList()) + ": fuel would run over and spoil the count. Close it first.", "step-warning");
+            warning.setId("cross-feed");
+            entry.getChildren().add(warning);
+        }
+    }
+
+    private void attitude(HangarTest t) {
+        Work.Drain d = (Work.Drain) t.work();
+        GridPane grid = new GridPane();
+        grid.setHgap(10);
+        grid.setVgap(6);
+        TextField front = field("mark-front", "Height of the forward mark", "", false);
+        TextField rear = field("mark-rear", "Height of the rear mark", "", false);
+        TextField apart = field("mark-apart", "Distance between the marks", "", false);
+        TextField pitch = field("test-pitch", "Pitch, nose up", UnitSystem.figure(Unit.DEGREE.fromSi(d.pitch().si()), 1)
+                + "\u00b0", false);
+        TextField tilt = field("test-tilt", "Bank, right side down", UnitSystem.figure(Unit.DEGREE.fromSi(d.tilt().si()), 1)
+                + "\u00b0", false);
+        grid.addRow(0, Ui.label("Forward mark over the floor"), front);
+        grid.addRow(1, Ui.label("Rear mark over the floor"), rear);
+        grid.addRow(2, Ui.label("Between the marks"), apart);
+        grid.addRow(3, Ui.label("or pitch, by a level"), pitch);
+        grid.addRow(4, Ui.label("Bank"), tilt);
+        entry.getChildren().add(grid);
+        Unit length = units().unit(Dimension.LENGTH);
+        Runnable work = () -> {
+            if (!front.getText().isBlank() && !rear.getText().isBlank() && !apart.getText().isBlank()) {
+                tried(() -> pitch.setText(UnitSystem.figure(Math.toDegrees(NoseHeight.pitch(Quantity.parse(front.getText(), length)
+                        .si(), Quantity.parse(rear.getText(), length).si(), Quantity.parse(apart.getText(), length).si())), 1)
+                        + "\u00b0"));
+            }
+            big.setText(pitch.getText() + " nose " + (pitch.getText().startsWith("\u2212") || pitch.getText().startsWith("-")
+                    ? "down" : "up"));
+        };
+        for (TextField f : List.of(front, rear, apart, pitch)) {
+            f.textProperty().addListener((o, was, now) -> work.run());
+        }
+        work.run();
+        assessment.tank(t.tank()).ifPresent(a -> under.setText("Most is predicted to stay at " + a.predicted().attitude().label()
+                + "."));
+        next("Set", () -> tried(() -> {
+            Quantity p = Quantity.parse(pitch.getText(), Unit.DEGREE);
+            Quantity b = Quantity.parse(tilt.getText(), Unit.DEGREE);
+            if (Math.abs(p.si()) > Math.toRadians(60) || Math.abs(b.si()) > Math.toRadians(60)) {
+                throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
+            }
+            advance(t.with(d.withAttitude(new Measured(p, front.getText().isBlank() ? "level" : "marks"), new Measured(b,
+                    "level"))));
+        }));
+    }
+
+    private void select(HangarTest t, Item.Tank tank) {
+        Work.Drain d = (Work.Drain) t.work();
+        if (system().selectors().isEmpty()) {
+            warn(OpenPaths.between(system(), tank, Map.of(), Set.of()), "With the line open");
+            next("Open", () -> advance(t));
+            return;
+        }
+        Item.Selector selector = system().selectors().get(0);
+        ToggleGroup group = new ToggleGroup();
+        HBox row = new HBox(4);
+        VBox warning = new VBox();
+        Consumer<String> chosen = name -> {
+            entry.getChildren().setAll(row, warning);
+            warn(OpenPaths.between(system(), tank, Map.of(selector.id(), name), Set.of()), "On " + name);
+        };
+        for (Item.Position p : selector.positions()) {
+            if (!p.off()) {
+                ToggleButton button = new ToggleButton(p.name());
+                button.setId("test-position-" + p.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+                button.setToggleGroup(group);
+                button.getStyleClass().add("big-button");
+                button.setSelected(p.name().equals(d.position()));
+                button.setOnAction(e -> {
+                    button.setSelected(true);
+                    chosen.accept(p.name());
+                });
+                row.getChildren().add(button);
+            }
+        }
+        entry.getChildren().setAll(row, warning);
+        next("Selected", () -> tried(() -> {
+            ToggleButton b = (ToggleButton) group.getSelectedToggle();
+            if (b == null) {
+                throw new IllegalArgumentException("Choose the position the selector stands at.");
+            }
+            if (!OpenPaths.between(system(), tank, Map.of(selector.id(), b.getText()), Set.of()).isEmpty()) {
+                throw new IllegalArgumentException("On " + b.getText() + " another tank feeds too: choose the position of this"
+                        + " tank alone.");
+            }
+            advance(t.with(d.withPosition(b.getText())));
+        }));
+        if (group.getSelectedToggle() instanceof ToggleButton b) {
+            chosen.accept(b.getText());
+        }
+        javafx.application.Platform.runLater(() -> row.getChildren().get(0).requestFocus());
+    }
+
+    private void timer(HangarTest t) {
+        tickText();
+        Button start = Ui.button("Start", "timer-start", null, "big-button");
+        start.setOnAction(e -> {
+            if (clock.getStatus() == Animation.Status.RUNNING) {
+                stop();
+                start.setText("Start");
+            } else {
+                clock.play();
+                start.setText("Stop");
+            }
+        });
+        buttons.getChildren().add(0, start);
+        next("It sputters", () -> {
+            stop();
+            advance(t.with(new HangarTest.Progress(t.progress().step(), seconds, false)));
+        });
+    }
+
+    private void tick() {
+        seconds++;
+        tickText();
+    }
+
+    private void tickText() {
+        big.setText(String.format(java.util.Locale.ROOT, "%d:%02d", (int) seconds / 60, (int) seconds % 60));
+    }
+
+    private void stop() {
+        clock.stop();
+    }
+
+    private void back(HangarTest t) {
+        Work.Drain d = (Work.Drain) t.work();
+        Work.Trial last = d.trials().get(d.trials().size() - 1);
+        TextField amount = field("test-drained", "Amount that came back, " + volume().symbol(), last.back().map(b -> b.quantity()
+                .shown()).orElse(""), true);
+        entry.getChildren().add(labelled("Came back, of " + last.poured().quantity().shown(), amount));
+        next("Entered", () -> tried(() -> {
+            Measured came = volumeIn(amount, "can");
+            if (came.si() > last.poured().si() * 1.02) {
+                throw new IllegalArgumentException("More came back than the " + last.poured().quantity().shown()
+                        + " poured: the tank was not dry, or another fed into it. Look for an open path, then repeat.");
+            }
+            advance(t.with(d.withLast(new Work.Trial(last.poured(), Optional.of(came)))));
+        }));
+    }
+
+    private void parked(HangarTest t) {
+        Work.Fill f = (Work.Fill) t.work();
+        double parked = session.project().brief().envelope().parked().si();
+        for (String name : List.of("Level", "Parked")) {
+            Button choose = Ui.button(name + (name.equals("Parked") ? ", nose up " + UnitSystem.figure(Math.toDegrees(parked), 1)
+                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> advance(t.with(f.withAttitude(name,
+                    name.equals("Parked") ? session.project().brief().envelope().parked() : Measured.of(0, Unit.DEGREE,
+                            "level")))), "big-button");
+            buttons.getChildren().add(choose);
+        }
+    }
+
+    private void reading(HangarTest t) {
+        Work.Fill f = (Work.Fill) t.work();
+        Unit length = units().unit(Dimension.LENGTH);
+        Work.Pour last = f.points().get(f.points().size() - 1);
+        TextField height = field("test-reading", "Height on the gauge, " + length.symbol(), last.reading().map(r -> r.quantity()
+                .shown()).orElse(""), true);
+        entry.getChildren().add(labelled("With " + units().fineVolume(f.total(f.points().size())) + " in, it stands at", height));
+        next("Marked", () -> tried(() -> {
+            Optional<Measured> reading = height.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
+                    height.getText(), length), "gauge"));
+            if (reading.isPresent() && (reading.get().si() < 0 || reading.get().si() > 3)) {
+                throw new IllegalArgumentException("A height above the foot of the gauge is expected.");
+            }
+            advance(t.with(f.withLast(new Work.Pour(last.poured(), reading))));
+        }));
+    }
+
+    private void before(HangarTest t) {
+        Work.TopOff top = (Work.TopOff) t.work();
+        TextField amount = field("test-before", "In the tank before, " + volume().symbol(), top.before().quantity().shown(), true);
+        entry.getChildren().add(labelled("In the tank", amount));
+        next("Go on", () -> tried(() -> advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered())))));
+    }
+
+    private void metered(HangarTest t) {
+        Work.TopOff top = (Work.TopOff) t.work();
+        assessment.tank(t.tank()).ifPresent(a -> under.setText("Expected by what is known now: " + units().fineVolume(Math.max(0,
+                a.full() - top.before().si())) + "."));
+        TextField amount = field("test-metered", "Metered until full, " + volume().symbol(), top.metered().map(m -> m.quantity()
+                .shown()).orElse(""), true);
+        entry.getChildren().add(labelled("Metered", amount));
+        next("Full", () -> tried(() -> advance(t.with(new Work.TopOff(top.before(), Optional.of(volumeIn(amount, "meter")))))));
+    }
+
+    private void finish(HangarTest t) {
+        result(t);
+        String what = t.work().title().toLowerCase(java.util.Locale.ROOT);
+        next("Finish", () -> {
+            put("Finish " + what, t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), true)));
+            focusField();
+        });
+        int again = Procedure.of(t.work(), system(), tank(t).orElseThrow()).stream().map(Procedure.Step::asks).toList().indexOf(
+                Procedure.Asks.POUR);
+        if (again >= 0) {
+            boolean drain = t.work() instanceof Work.Drain;
+            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> {
+                put("Another " + (drain ? "trial" : "pour"), t.atStep(again));
+                focusField();
+            }, "big-button");
+            buttons.getChildren().add(1, more);
+            if (!drain) {
+                javafx.application.Platform.runLater(more::requestFocus);
+            }
+        }
+    }
+
+    /** The figure of a test in a few words; empty while it has none. */
+    static String result(HangarTest t, UnitSystem units) {
+        if (t.work() instanceof Work.Drain d) {
+            return d.stayed().isEmpty() ? "" : units.fineVolume(d.stayed().stream().mapToDouble(Double::doubleValue).max()
+                    .orElse(0));
+        }
+        if (t.work() instanceof Work.Fill f) {
+            return f.points().isEmpty() ? "" : units.fineVolume(f.total(f.points().size()));
+        }
+        Work.TopOff top = (Work.TopOff) t.work();
+        return top.metered().map(m -> units.fineVolume(top.before().si() + m.si())).orElse("");
+    }
+
+    private void result(HangarTest t) {
+        UnitSystem u = units();
+        Optional<TankAnswer> answer = assessment.tank(t.tank());
+        if (t.work() instanceof Work.Drain d && !d.stayed().isEmpty()) {
+            var stats = d.stayed().stream().mapToDouble(Double::doubleValue).summaryStatistics();
+            big.setText(u.fineVolume(stats.getMax()) + " stays");
+            ration.condition.Attitude at = new ration.condition.Attitude("Drained at", d.pitch().si(), d.tilt().si());
+            String computed = answer.map(a -> "; computed for this attitude " + u.fineVolume(a.body().stranded(at.gravity().up(),
+                    a.feed()).volume())).orElse("");
+            under.setText((d.stayed().size() == 1 ? "One trial" : d.stayed().size() + " trials, mean " + u.fineVolume(
+                    stats.getAverage()) + ", scatter " + u.fineVolume(stats.getMax() - stats.getMin()) + "; the largest counts")
+                    + computed + answer.map(a -> ". Placard " + u.fineVolume(a.placard()) + ".").orElse("."));
+        } else if (t.work() instanceof Work.Fill f && !f.points().isEmpty()) {
+            Work.Pour last = f.points().get(f.points().size() - 1);
+            double total = f.total(f.points().size());
+            big.setText(u.fineVolume(total) + " in");
+            under.setText(last.reading().map(r -> "Stands at " + r.quantity().shown() + answer.map(a -> "; by shape it would be "
+                    + u.fineVolume(new ration.tank.GaugeCurve(a.body(), ration.geometry.ApparentGravity.ofAttitude(f.pitch().si(),
+                            0).up(), ration.tank.GaugeCurve.foot(a.body())).volumeByShape(r.si())) + " there").orElse("") + ".")
+                    .orElse("Nothing shows on the gauge yet."));
+        } else if (t.work() instanceof Work.TopOff top && top.metered().isPresent()) {
+            double all = top.before().si() + top.metered().get().si();
+            big.setText(u.fineVolume(all) + " full");
+            under.setText(answer.map(a -> "By shape it holds " + u.fineVolume(a.body().solid().volume()) + "; "
+                    + u.fineVolume(Math.abs(all - a.body().solid().volume())) + (all < a.body().solid().volume() ? " less" : " more")
+                    + " went in.").orElse(""));
+        }
+    }
+
+    private void soFar(HangarTest t) {
+        soFar.getChildren().setAll(Ui.label("So far", "group-title"));
+        UnitSystem u = units();
+        if (t.work() instanceof Work.Drain d) {
+            for (int i = 0; i < d.trials().size(); i++) {
+                Work.Trial trial = d.trials().get(i);
+                line("Trial " + (i + 1), trial.poured().quantity().shown() + " poured" + trial.back().map(b -> ", " + b.quantity()
+                        .shown() + " back, " + u.fineVolume(trial.poured().si() - b.si()) + " stays").orElse(""));
+            }
+            if (!d.position().isEmpty()) {
+                line("Selector", d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown());
+            }
+        } else if (t.work() instanceof Work.Fill f) {
+            line("Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown());
+            for (int i = 0; i < f.points().size(); i++) {
+                line(u.fineVolume(f.total(i + 1)), f.points().get(i).reading().map(r -> r.quantity().shown()).orElse("not read"));
+            }
+        } else if (t.work() instanceof Work.TopOff top) {
+            line("In it before", top.before().quantity().shown());
+            top.metered().ifPresent(m -> line("Metered", m.quantity().shown()));
+        }
+        line("By", List.of(t.by().date(), t.by().who(), t.by().instrument(), t.by().ambient().map(m -> m.quantity().shown())
+                .orElse(""), t.by().notes()).stream().filter(s -> !s.isBlank()).reduce((x, y) -> x + ", " + y).orElse(""));
+    }
+
+    private void line(String name, String text) {
+        Label label = Ui.label(name, "soft");
+        label.setMinWidth(90);
+        soFar.getChildren().add(new HBox(8, label, Ui.label(text)));
+    }
+}
