@@ -13,6 +13,7 @@ import ration.geometry.Point3;
 import ration.model.Item;
 import ration.project.Project;
 import ration.tank.Feed;
+import ration.tank.GaugeCurve;
 import ration.tank.Governing;
 import ration.tank.TankBody;
 
@@ -127,6 +128,11 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
             least = Math.min(least, body.stranded(up, Feed.GRAVITY).volume());
         }
         return least;
+    }
+
+    /** What its gauge reads in an attitude; through the marks of fills in the attitude of that name. */
+    public GaugeCurve gauge(Attitude attitude) {
+        return GaugeCurve.of(body, attitude.gravity().up(), evidence.marks(attitude.name()));
     }
 
     /** Room over the fuel when it is full, m3. */

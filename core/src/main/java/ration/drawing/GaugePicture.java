@@ -13,7 +13,6 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
-import ration.evidence.TankEvidence;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -42,8 +41,8 @@ public final class GaugePicture {
         List<Piece> pieces = new ArrayList<>();
         Unit volume = units.unit(Dimension.VOLUME);
         Unit length = units.unit(Dimension.LENGTH);
-        GaugeCurve flying = GaugeCurve.of(answer.body(), level.gravity().up());
-        GaugeCurve standing = GaugeCurve.of(answer.body(), parked.gravity().up());
+        GaugeCurve flying = answer.gauge(level);
+        GaugeCurve standing = answer.gauge(parked);
         double most = volume.fromSi(answer.body().capacity());
         double tall = Math.max(length.fromSi(Math.max(flying.reading(answer.body().capacity()),
                 standing.reading(answer.body().capacity()))), 1e-3);
@@ -134,10 +133,10 @@ public final class GaugePicture {
                         ? Anchor.START : Anchor.END))));
     }
 
-    private static void marks(List<Piece> pieces, List<TankEvidence.Mark> marks, Scale x, Scale y, Unit volume, Unit length,
+    private static void marks(List<Piece> pieces, List<GaugeCurve.Mark> marks, Scale x, Scale y, Unit volume, Unit length,
             boolean round) {
         List<Mark> drawn = new ArrayList<>();
-        for (TankEvidence.Mark m : marks) {
+        for (GaugeCurve.Mark m : marks) {
             Spot s = new Spot(x.at(volume.fromSi(m.volume())), y.at(length.fromSi(m.reading())));
             drawn.add(round ? new Disc(s, 3.5, Ink.PANEL, Pen.of(Ink.INK, 1.6)) : diamond(s));
         }

@@ -237,7 +237,7 @@ public final class TankSection {
         for (Item.Outlet outlet : tank.outlets()) {
             Spot s = at(outlet.place().point());
             List<Mark> marks = new ArrayList<>();
-            marks.add(new Box(s.x() - 3.5, s.y(), 7, 20, 0, Ink.FUEL, Pen.of(Ink.NONE, 0)));
+            marks.add(new Box(s.x() - 3.5, s.y(), 7, 27, 0, Ink.FUEL, Pen.of(Ink.NONE, 0)));
             if (outlet.screen().isPresent() || outlet.finger().isPresent()) {
                 marks.add(new Box(s.x() - 4.5, s.y() - 15, 9, 15, 4, Ink.PANEL, Pen.of(Ink.INK, 1.4)));
                 for (int i = 1; i <= 3; i++) {
@@ -246,7 +246,7 @@ public final class TankSection {
                 }
             }
             boolean roomRight = s.x() < width - 60;
-            marks.add(new Label(s.x() + (roomRight ? 8 : -8), s.y() + 18, "outlet", 11, false, Ink.SOFT, roomRight
+            marks.add(new Label(s.x() + (roomRight ? 8 : -8), s.y() + 31, "outlet", 11, false, Ink.SOFT, roomRight
                     ? Anchor.START : Anchor.END));
             pieces.add(new Piece("", Kind.SYMBOL, "outlet", marks));
         }

@@ -71,28 +71,19 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
                 drains.get(drains.size() - 1).by().date()));
     }
 
-    /**
-     * A mark on the gauge.
-     *
-     * @param volume  in the tank, m3
-     * @param reading on the gauge, m
-     */
-    public record Mark(double volume, double reading) {
-    }
-
     /** Measured marks of an attitude by its name, in order of volume. */
-    public List<Mark> marks(String attitude) {
-        List<Mark> marks = new ArrayList<>();
+    public List<GaugeCurve.Mark> marks(String attitude) {
+        List<GaugeCurve.Mark> marks = new ArrayList<>();
         for (HangarTest t : fills) {
             Work.Fill fill = (Work.Fill) t.work();
             if (fill.attitude().equals(attitude)) {
                 for (int i = 0; i < fill.points().size(); i++) {
                     double total = fill.total(i + 1);
-                    fill.points().get(i).reading().ifPresent(r -> marks.add(new Mark(total, r.si())));
+                    fill.points().get(i).reading().ifPresent(r -> marks.add(new GaugeCurve.Mark(total, r.si())));
                 }
             }
         }
-        marks.sort(java.util.Comparator.comparingDouble(Mark::volume));
+        marks.sort(java.util.Comparator.comparingDouble(GaugeCurve.Mark::volume));
         return marks;
     }
 
@@ -108,10 +99,9 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
     public Calibration calibration(Item.Tank tank) {
         List<Calibration.Point> points = new ArrayList<>();
         TankBody shape = TankBody.of(tank);
-        Point3 foot = GaugeCurve.foot(shape);
         for (HangarTest t : fills) {
             Work.Fill fill = (Work.Fill) t.work();
-            GaugeCurve gauge = new GaugeCurve(shape, ApparentGravity.ofAttitude(fill.pitch().si(), 0).up(), foot);
+            GaugeCurve gauge = GaugeCurve.of(shape, ApparentGravity.ofAttitude(fill.pitch().si(), 0).up());
             for (int i = 0; i < fill.points().size(); i++) {
                 double total = fill.total(i + 1);
                 fill.points().get(i).reading().map(Measured::si).filter(r -> r > 1e-6)

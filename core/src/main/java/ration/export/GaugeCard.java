@@ -38,7 +38,7 @@ public final class GaugeCard {
 
     /** Marks at round usable volumes up to full, the first at zero. */
     public static List<Mark> marks(TankAnswer answer, Attitude attitude, UnitSystem units) {
-        GaugeCurve gauge = GaugeCurve.of(answer.body(), attitude.gravity().up());
+        GaugeCurve gauge = answer.gauge(attitude);
         Unit unit = units.unit(Dimension.VOLUME);
         double usable = answer.usable();
         double step = step(unit.fromSi(usable));
@@ -85,14 +85,13 @@ public final class GaugeCard {
     private static void card(PdfSheet pdf, Project project, TankAnswer answer, UnitSystem units, List<Attitude> attitudes)
             throws IOException {
         head(pdf, project, answer, "Gauge card. Zero is at the unusable fuel, " + units.fineVolume(answer.unusable()) + " "
-                + answer.source().word() + (answer.body().calibration().measured() ? "; heights by measured fills."
-                : "; heights by shape, not yet by fills."));
+                + answer.source().word() + (answer.body().calibration().measured() ? "." : "; no fill is on record yet: heights are by shape."));
         Unit volume = units.unit(Dimension.VOLUME);
         Unit length = units.unit(Dimension.LENGTH);
         double x = PdfSheet.MARGIN;
         for (Attitude a : attitudes) {
             double y = PdfSheet.MARGIN + 64;
-            pdf.text(x, y, a.label(), 12, true, Ink.DEEP);
+            pdf.text(x, y, a.label() + (answer.gauge(a).measured() ? ", by fills" : ", by shape"), 12, true, Ink.DEEP);
             pdf.text(x, y + 18, "usable, " + volume.symbol(), 9, false, Ink.SOFT);
             pdf.text(x + 110, y + 18, "height, " + length.symbol(), 9, false, Ink.SOFT);
             pdf.line(x, y + 23, x + 210, y + 23, 0.6, Ink.EDGE);

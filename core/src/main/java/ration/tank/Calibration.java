@@ -1,5 +1,7 @@
 package ration.tank;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -10,6 +12,8 @@ public final class Calibration {
 
     /** Nothing measured: the shape is taken at its word. */
     public static final Calibration NONE = new Calibration(null, 0, 1);
+
+    private static final double TOGETHER = 20;
 
     private final MonotoneCurve curve;
     private final double last;
@@ -30,9 +34,13 @@ public final class Calibration {
     public record Point(double byShape, double measured) {
     }
 
-    /** Through measured points; nothing is nothing. Points at or under zero are left out. */
+    /**
+     * Through measured points; nothing is nothing. Points at or under zero are left out; points closer than a twentieth of
+     * the largest are taken together, since what tells them apart is mostly the reading's own error.
+     */
     public static Calibration through(List<Point> points) {
-        List<Point> good = points.stream().filter(p -> p.byShape() > 1e-9 && p.measured() > 1e-9).toList();
+        List<Point> good = gathered(points.stream().filter(p -> p.byShape() > 1e-9 && p.measured() > 1e-9)
+                .sorted(Comparator.comparingDouble(Point::byShape)).toList());
         if (good.isEmpty()) {
             return NONE;
         }
@@ -44,6 +52,28 @@ public final class Calibration {
         }
         MonotoneCurve curve = MonotoneCurve.through(x, y);
         return new Calibration(curve, curve.highest(), curve.at(curve.highest()) / curve.highest());
+    }
+
+    private static List<Point> gathered(List<Point> sorted) {
+        List<Point> all = new ArrayList<>();
+        List<Point> near = new ArrayList<>();
+        for (Point p : sorted) {
+            double apart = sorted.get(sorted.size() - 1).byShape() / TOGETHER;
+            if (!near.isEmpty() && p.byShape() - near.get(0).byShape() > apart) {
+                all.add(mean(near));
+                near.clear();
+            }
+            near.add(p);
+        }
+        if (!near.isEmpty()) {
+            all.add(mean(near));
+        }
+        return all;
+    }
+
+    private static Point mean(List<Point> near) {
+        return new Point(near.stream().mapToDouble(Point::byShape).average().orElseThrow(),
+                near.stream().mapToDouble(Point::measured).average().orElseThrow());
     }
 
     public boolean measured() {

@@ -100,6 +100,14 @@ public final class Screenshots {
             fire(scene, "#ledger-unusable");
             ((javafx.scene.control.ToggleButton) scene.lookup("#view-shape")).fire();
         });
+        SCENES.put("hangar", (s, scene) -> {
+            fire(scene, "#rail-hangar");
+            later(scene, "#test-test-3");
+        });
+        SCENES.put("hangar-step", (s, scene) -> {
+            fire(scene, "#rail-hangar");
+            later(scene, "#test-test-4");
+        });
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }
@@ -119,6 +127,13 @@ public final class Screenshots {
 
     private static void look(Session session) {
         session.look(session.shown().get().assessment().governing().orElseThrow().condition());
+    }
+
+    /** Once the page has been laid out. */
+    private static void later(Scene scene, String id) {
+        PauseTransition pause = new PauseTransition(Duration.millis(300));
+        pause.setOnFinished(e -> fire(scene, id));
+        pause.play();
     }
 
     private static void fire(Scene scene, String id) {

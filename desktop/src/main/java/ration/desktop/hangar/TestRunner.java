@@ -402,20 +402,16 @@ final class TestRunner extends VBox {
 
     private void timer(HangarTest t) {
         tickText();
-        Button start = Ui.button("Start", "timer-start", null, "big-button");
-        start.setOnAction(e -> {
+        next("Start the timer", () -> { });
+        Button button = (Button) buttons.getChildren().get(0);
+        button.setOnAction(e -> {
             if (clock.getStatus() == Animation.Status.RUNNING) {
                 stop();
-                start.setText("Start");
+                advance(t.with(new HangarTest.Progress(t.progress().step(), seconds, false)));
             } else {
                 clock.play();
-                start.setText("Stop");
+                button.setText("It sputters");
             }
-        });
-        buttons.getChildren().add(0, start);
-        next("It sputters", () -> {
-            stop();
-            advance(t.with(new HangarTest.Progress(t.progress().step(), seconds, false)));
         });
     }
 
@@ -546,8 +542,8 @@ final class TestRunner extends VBox {
             double total = f.total(f.points().size());
             big.setText(u.fineVolume(total) + " in");
             under.setText(last.reading().map(r -> "Stands at " + r.quantity().shown() + answer.map(a -> "; by shape it would be "
-                    + u.fineVolume(new ration.tank.GaugeCurve(a.body(), ration.geometry.ApparentGravity.ofAttitude(f.pitch().si(),
-                            0).up(), ration.tank.GaugeCurve.foot(a.body())).volumeByShape(r.si())) + " there").orElse("") + ".")
+                    + u.fineVolume(ration.tank.GaugeCurve.of(a.body(),
+                    ration.geometry.ApparentGravity.ofAttitude(f.pitch().si(), 0).up()).volumeByShape(r.si())) + " there").orElse("") + ".")
                     .orElse("Nothing shows on the gauge yet."));
         } else if (t.work() instanceof Work.TopOff top && top.metered().isPresent()) {
             double all = top.before().si() + top.metered().get().si();
