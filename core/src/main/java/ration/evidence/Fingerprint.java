@@ -4,37 +4,52 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
-import java.util.Locale;
+import java.util.List;
 import ration.geometry.Point3;
 import ration.model.Fitout;
 import ration.model.Item;
 
 /**
- * What a tank test depends on, as twelve letters: every corner of the shape, the outlets, wells, ribs and the gauge, to a
- * tenth of a millimetre. Names, notes, bores, vents and the placard do not count.
+ * What a tank test depends on, as twelve letters: every corner of the shape, the outlets, wells, ribs and the gauge as they
+ * lie to each other, to a tenth of a millimetre. Where the tank sits in the aircraft, names, notes, bores, vents and the
+ * placard do not count.
  */
 public final class Fingerprint {
 
-    private Fingerprint() {
+    /** Keeps the step between two tenths away from halves, quarters and hundredths of an inch. */
+    private static final double BETWEEN = 0.4863;
+
+    private final StringBuilder all = new StringBuilder();
+    private final Point3 origin;
+
+    private Fingerprint(Point3 origin) {
+        this.origin = origin;
     }
 
     /** Of a tank as laid out; empty where its shape does not close. */
     public static String of(Item.Tank tank) {
-        StringBuilder all = new StringBuilder();
         try {
-            tank.solid().faces().forEach(face -> face.forEach(p -> point(all, p)));
+            List<List<Point3>> faces = tank.solid().faces();
+            Fingerprint print = new Fingerprint(tank.outlets().isEmpty() ? faces.get(0).get(0)
+                    : tank.outlets().get(0).place().point());
+            faces.forEach(face -> face.forEach(print::point));
+            return print.of(tank, tank.fitout());
         } catch (IllegalArgumentException e) {
             return "";
         }
-        tank.outlets().forEach(o -> point(all.append("outlet"), o.place().point()));
-        for (Fitout.Rib rib : tank.fitout().ribs()) {
-            number(all.append("rib"), rib.at().si());
+    }
+
+    private String of(Item.Tank tank, Fitout fitout) {
+        tank.outlets().forEach(o -> point(o.place().point()));
+        for (Fitout.Rib rib : fitout.ribs()) {
+            number(rib.at().si() - origin.y());
             rib.openings().forEach(o -> {
-                number(all.append(o.passes().name()), o.along().si());
-                number(all, o.waterLine().si());
+                all.append(o.passes().name());
+                point(new Point3(o.along().si(), rib.at().si(), o.waterLine().si()));
             });
         }
-        tank.fitout().gauge().ifPresent(g -> point(all.append("gauge"), g.point()));
+        all.append("gauge");
+        fitout.gauge().ifPresent(g -> point(g.point()));
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(all.toString().getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest, 0, 6);
@@ -43,13 +58,14 @@ public final class Fingerprint {
         }
     }
 
-    private static void point(StringBuilder out, Point3 p) {
-        number(out, p.x());
-        number(out, p.y());
-        number(out, p.z());
+    private void point(Point3 p) {
+        Point3 from = p.minus(origin);
+        number(from.x());
+        number(from.y());
+        number(from.z());
     }
 
-    private static void number(StringBuilder out, double metres) {
-        out.append(String.format(Locale.ROOT, "%.4f", metres).replace("-0.0000", "0.0000")).append(';');
+    private void number(double metres) {
+        all.append((long) Math.floor(metres * 1e4 + BETWEEN)).append(';');
     }
 }

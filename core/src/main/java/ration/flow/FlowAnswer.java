@@ -240,7 +240,9 @@ public final class FlowAnswer {
         }
         for (Wire w : model.wires()) {
             boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
-            boolean passes = !(w.element() instanceof Element.Uncovered) && !(w.element() instanceof Element.Jet);
+            // a running pump that takes in air moves nothing: its line stands, and what lies beyond it is safe
+            boolean passes = !(w.element() instanceof Element.Uncovered) && !(w.element() instanceof Element.Jet)
+                    && !(w.element() instanceof Element.Pump);
             if (touches && !w.element().shut() && passes
                     && w.lowest() > liquidStands) {
                 String other = w.fromNode().equals(node) ? w.toNode() : w.fromNode();

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A solid bounded by flat faces, each a loop of points seen counter-clockwise from outside; faces may be concave.
@@ -22,6 +23,7 @@ final class FacetedSolid implements Solid {
     private final List<List<Point3>> faces;
     private final double[] triangles;
     private final double volume;
+    private final Map<Side, double[]> sides = new ConcurrentHashMap<>();
 
     FacetedSolid(List<List<Point3>> faces) {
         this.faces = faces.stream().map(List::copyOf).toList();
@@ -193,21 +195,22 @@ final class FacetedSolid implements Solid {
 
     @Override
     public double volumeBelow(Point3 up, double level) {
-        double ox = up.x() * level;
-        double oy = up.y() * level;
-        double oz = up.z() * level;
-        double[] t = triangles;
+        return cones(triangles, up.times(level), up);
+    }
+
+    /** Volume of the cones from an origin on a plane over what lies below it. */
+    private static double cones(double[] t, Point3 origin, Point3 up) {
         double sum = 0;
         for (int i = 0; i < t.length; i += TRIANGLE) {
-            double ax = t[i] - ox;
-            double ay = t[i + 1] - oy;
-            double az = t[i + 2] - oz;
-            double bx = t[i + 3] - ox;
-            double by = t[i + 4] - oy;
-            double bz = t[i + 5] - oz;
-            double cx = t[i + 6] - ox;
-            double cy = t[i + 7] - oy;
-            double cz = t[i + 8] - oz;
+            double ax = t[i] - origin.x();
+            double ay = t[i + 1] - origin.y();
+            double az = t[i + 2] - origin.z();
+            double bx = t[i + 3] - origin.x();
+            double by = t[i + 4] - origin.y();
+            double bz = t[i + 5] - origin.z();
+            double cx = t[i + 6] - origin.x();
+            double cy = t[i + 7] - origin.y();
+            double cz = t[i + 8] - origin.z();
             double ha = up.x() * ax + up.y() * ay + up.z() * az;
             double hb = up.x() * bx + up.y() * by + up.z() * bz;
             double hc = up.x() * cx + up.y() * cy + up.z() * cz;
@@ -254,16 +257,35 @@ final class FacetedSolid implements Solid {
             throw new IllegalArgumentException("A wall that lies level makes no bay");
         }
         Point3 origin = up.times((level - cos * wall) / det).plus(normal.times((wall - cos * level) / det));
-        double sum = 0;
+        return cones(sides.computeIfAbsent(new Side(normal, wall), this::side), origin, up);
+    }
+
+    /** A wall, whose near side is kept clipped: it does not change with the level. */
+    private record Side(Point3 normal, double wall) {
+    }
+
+    private double[] side(Side s) {
+        List<double[]> kept = new ArrayList<>();
+        Point3 onWall = s.normal().times(s.wall());
         for (int i = 0; i < triangles.length; i += TRIANGLE) {
-            List<Point3> polygon = List.of(corner(i).minus(origin), corner(i + XYZ).minus(origin),
-                    corner(i + 2 * XYZ).minus(origin));
-            polygon = below(below(polygon, up), normal);
+            List<Point3> polygon = below(List.of(corner(i).minus(onWall), corner(i + XYZ).minus(onWall),
+                    corner(i + 2 * XYZ).minus(onWall)), s.normal());
             for (int k = 1; k + 1 < polygon.size(); k++) {
-                sum += polygon.get(0).dot(polygon.get(k).cross(polygon.get(k + 1)));
+                double[] t = new double[TRIANGLE];
+                int at = 0;
+                for (Point3 p : List.of(polygon.get(0), polygon.get(k), polygon.get(k + 1))) {
+                    t[at++] = p.x() + onWall.x();
+                    t[at++] = p.y() + onWall.y();
+                    t[at++] = p.z() + onWall.z();
+                }
+                kept.add(t);
             }
         }
-        return sum / 6;
+        double[] all = new double[kept.size() * TRIANGLE];
+        for (int i = 0; i < kept.size(); i++) {
+            System.arraycopy(kept.get(i), 0, all, i * TRIANGLE, TRIANGLE);
+        }
+        return all;
     }
 
     private Point3 corner(int at) {

@@ -38,6 +38,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
     /** A margin less sure than this counts as Thin. */
     public static final double SURE = 0.90;
     private static final int NEAREST_CASES = 4;
+    private static final int MOST_DRAWS = 50;
 
     /** Share of samples that are short. */
     public double share() {
@@ -65,7 +66,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 return;
             }
             SplittableRandom random = new SplittableRandom(seed + 0x9E3779B97F4A7C15L * i);
-            Optional<LeastMargin> m = LeastMargin.of(project.with(drawn(project.system(), random)), nearest);
+            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest);
             margins[i] = m.map(LeastMargin::margin).orElse(0.0);
             isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
             task.progress().accept((double) done.incrementAndGet() / samples);
@@ -77,6 +78,25 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         int shorts = (int) IntStream.range(0, samples).filter(i -> isShort[i]).count();
         return Optional.of(new Chance(samples, shorts, margins[(int) (0.05 * (samples - 1))],
                 margins[(samples - 1) / 2], margins[(int) (0.95 * (samples - 1))]));
+    }
+
+    /** A draw whose tanks close: figures that nobody measured may draw a floor through a sump well. */
+    private static FuelSystem possible(FuelSystem system, SplittableRandom random) {
+        for (int i = 0; i < MOST_DRAWS; i++) {
+            FuelSystem drawn = drawn(system, random);
+            if (drawn.tanks().stream().allMatch(Chance::closes)) {
+                return drawn;
+            }
+        }
+        return system;
+    }
+
+    private static boolean closes(Item.Tank tank) {
+        try {
+            return tank.solid().volume() > 0;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
     }
 
     /** The system with every figure drawn anew. */

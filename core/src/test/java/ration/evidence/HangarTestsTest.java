@@ -122,6 +122,7 @@ class HangarTestsTest {
         TankEvidence stale = TankEvidence.of(moved, tests);
         assertThat(stale.drains()).isEmpty();
         assertThat(stale.stale()).hasSize(1);
+        assertThat(TankEvidence.of(t.raised(0.0254), tests).drains()).as("the whole tank higher").hasSize(1);
         Item.Tank longer = t.withShape(new TankShape.Box(Place.inches(0, 0, 40), Systems.in(21), Systems.in(16), Systems.in(9)));
         assertThat(Fingerprint.of(longer)).isNotEqualTo(Fingerprint.of(t));
     }

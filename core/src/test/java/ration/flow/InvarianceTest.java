@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.model.Firewall;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -42,7 +43,10 @@ class InvarianceTest {
                                     side.apply(p.leftWall()), side.apply(p.rightWall())))
                             .withOutlets(t.outlets().stream().map(o -> new Item.Outlet(o.name(),
                                     place.apply(o.place()), o.bore(), o.screen())).toList())
-                            .withVent(t.vent().map(place)).withDrain(t.drain().map(place)));
+                            .withVent(t.vent().map(place)).withDrain(t.drain().map(place))
+                            .with(new Fitout(t.fitout().wells().stream().map(w -> new Fitout.Well(place.apply(w.floor()),
+                                    w.length(), w.width())).toList(), List.of(), t.fitout().filler().map(place),
+                                    t.fitout().gauge().map(place), t.fitout().published())));
                 } else if (item instanceof Item.Run r) {
                     items.add(r.withPoints(r.points().stream().map(place).toList()));
                 } else if (item instanceof Item.Fitted f) {

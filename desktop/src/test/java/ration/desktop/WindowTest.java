@@ -6,11 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
-import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -20,129 +16,21 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
+import org.junit.jupiter.api.Test;
 import ration.assess.Assessment;
 import ration.assess.Ledger;
-import ration.desktop.frame.FileDialogs;
-import ration.desktop.frame.MainWindow;
-import ration.desktop.session.Home;
-import ration.desktop.session.Session;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /** The user's main journeys in the real window, by clicks and keys. */
-@ExtendWith(ApplicationExtension.class)
-class WindowTest {
-
-    /** Answers for the file choosers, which cannot be driven. */
-    private static final class Answers implements FileDialogs {
-        private Path open;
-        private Path save;
-
-        @Override
-        public Optional<Path> toOpen(Kind kind) {
-            return Optional.ofNullable(open);
-        }
-
-        @Override
-        public Optional<Path> toSave(String suggestedName, Kind kind) {
-            return Optional.ofNullable(save);
-        }
-    }
-
-    private final Answers answers = new Answers();
-    private Session session;
-    private MainWindow window;
-    private Path folder;
-    private FxRobot robot;
+class WindowTest extends WindowHarness {
 
     @Start
     void start(Stage stage) throws IOException {
-        folder = Files.createTempDirectory("ration-test");
-        session = new Session(new Home(folder.resolve("home")));
-        window = new MainWindow(stage, session, answers);
-        window.show();
-        stage.setX(20);
-        stage.setY(20);
-    }
-
-    @BeforeEach
-    void openTheDemo(FxRobot given) {
-        robot = given;
-        robot.clickOn("#document-menu").clickOn("#menu-demo");
-        until(() -> figure().equals("1.41\u00d7"));
-        robot.clickOn("#layer-drains").clickOn("#layer-drains");
-        focusDrawing();
-    }
-
-    private void focusDrawing() {
-        robot.interact(() -> node("#schematic").requestFocus());
-    }
-
-    private void until(BooleanSupplier condition) {
-        try {
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> {
-                WaitForAsyncUtils.waitForFxEvents();
-                return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
-            });
-        } catch (TimeoutException e) {
-            throw new AssertionError("It did not come to pass; the window shows " + everyText(), e);
-        }
-    }
-
-    private Node node(String id) {
-        return robot.lookup(id).query();
-    }
-
-    private String label(String id) {
-        return ((Label) node(id)).getText();
-    }
-
-    private String figure() {
-        return label("#ledger-flow-figure");
-    }
-
-    private Set<String> everyText() {
-        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream().map(n -> n instanceof Label l
-                ? l.getText() : ((Text) n).getText()).collect(Collectors.toSet());
-    }
-
-    /** Every text of the drawing. */
-    private Set<String> texts() {
-        return node("#schematic").lookupAll("Text").stream().filter(Text.class::isInstance)
-                .map(n -> ((Text) n).getText()).collect(Collectors.toSet());
-    }
-
-    private void keys(KeyCode... codes) {
-        for (KeyCode code : codes) {
-            robot.press(code).release(code);
-        }
-    }
-
-    private void control(KeyCode... codes) {
-        robot.press(KeyCode.CONTROL);
-        for (KeyCode code : codes) {
-            robot.press(code);
-        }
-        for (KeyCode code : codes) {
-            robot.release(code);
-        }
-        robot.release(KeyCode.CONTROL);
-    }
-
-    private void fill(String id, String text) {
-        robot.clickOn(id);
-        control(KeyCode.A);
-        robot.write(text);
-        keys(KeyCode.ENTER);
+        begin(stage);
     }
 
     @Test

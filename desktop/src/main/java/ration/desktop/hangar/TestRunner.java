@@ -182,10 +182,8 @@ final class TestRunner extends VBox {
             default -> throw new IllegalStateException("No entry for " + step.asks());
         }
         if (t.progress().step() > 0) {
-            buttons.getChildren().add(Ui.button("Back", "test-back", () -> {
-                put("Step back", t.atStep(t.progress().step() - 1));
-                focusField();
-            }, "plain"));
+            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t.atStep(t.progress().step() - 1)),
+                    "plain"));
         }
         buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
     }
@@ -196,15 +194,15 @@ final class TestRunner extends VBox {
                 "plain");
     }
 
+    /** Records it and shows at once what comes next; the assessment follows when it is ready. */
     private void put(String name, HangarTest t) {
         session.apply(Edit.of(name, p -> p.with(t)));
+        show(session.project().test(t.id()), assessment);
+        focusField();
     }
 
     private void advance(HangarTest t) {
         put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t.atStep(t.progress().step() + 1));
-        session.shown().get();
-        show(session.project().test(t.id()), assessment);
-        focusField();
     }
 
     private void next(String text, Runnable action) {
@@ -378,6 +376,7 @@ final class TestRunner extends VBox {
                 button.setOnAction(e -> {
                     button.setSelected(true);
                     chosen.accept(p.name());
+                    buttons.getChildren().get(0).requestFocus();
                 });
                 row.getChildren().add(button);
             }
@@ -493,18 +492,14 @@ final class TestRunner extends VBox {
     private void finish(HangarTest t) {
         result(t);
         String what = t.work().title().toLowerCase(java.util.Locale.ROOT);
-        next("Finish", () -> {
-            put("Finish " + what, t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), true)));
-            focusField();
-        });
+        next("Finish", () -> put("Finish " + what, t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(),
+                true))));
         int again = Procedure.of(t.work(), system(), tank(t).orElseThrow()).stream().map(Procedure.Step::asks).toList().indexOf(
                 Procedure.Asks.POUR);
         if (again >= 0) {
             boolean drain = t.work() instanceof Work.Drain;
-            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> {
-                put("Another " + (drain ? "trial" : "pour"), t.atStep(again));
-                focusField();
-            }, "big-button");
+            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> put("Another " + (drain ? "trial" : "pour"),
+                    t.atStep(again)), "big-button");
             buttons.getChildren().add(1, more);
             if (!drain) {
                 javafx.application.Platform.runLater(more::requestFocus);

@@ -1,0 +1,284 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import javafx.stage.Stage;
+import org.testfx.framework.junit5.Start;
+import org.junit.jupiter.api.Test;
+import ration.evidence.HangarTest;
+import ration.evidence.Work;
+import ration.model.Item;
+import ration.model.TankShape;
+import ration.quantity.Unit;
+
+/** Tanks and hangar tests, by clicks and keys. */
+class TanksWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private String step() {
+        return label("#step-title");
+    }
+
+    private void enter(String text) {
+        if (!text.isEmpty()) {
+            control(KeyCode.A);
+            robot.write(text);
+        }
+        keys(KeyCode.ENTER);
+    }
+
+    private HangarTest last() {
+        return session.project().tests().get(session.project().tests().size() - 1);
+    }
+
+    private double gallons(double m3) {
+        return Unit.GALLON.fromSi(m3);
+    }
+
+    private Item.Tank tank(String id) {
+        return (Item.Tank) session.project().system().item(id).orElseThrow();
+    }
+
+    @Test
+    void theLedgerLeadsToTheTankThatGoverns() {
+        control(KeyCode.DIGIT2);
+        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
+        until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
+        until(() -> label("#stranded-here").equals("1.17 gal"));
+        assertThat(label("#ledger-unusable-case")).isEqualTo("Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+        assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.17 gal");
+        assertThat(label("#placard-says")).contains("Placard holds");
+    }
+
+    @Test
+    void holdTheTankInAnotherAttitudeByKeysAndByDragging() {
+        control(KeyCode.DIGIT2);
+        until(() -> label("#stranded-here").equals("1.17 gal"));
+        robot.interact(() -> node("#stranded-map").requestFocus());
+        keys(KeyCode.UP, KeyCode.UP, KeyCode.RIGHT);
+        until(() -> ((TextField) node("#pitch")).getText().equals("\u22124.0\u00b0"));
+        assertThat(((TextField) node("#bank")).getText()).isEqualTo("+4.0\u00b0");
+        String there = label("#stranded-here");
+        robot.drag("#stranded-map").dropBy(60, 100);
+        until(() -> !label("#stranded-here").equals(there));
+        assertThat(session.changed().get()).as("looking changes nothing").isFalse();
+    }
+
+    @Test
+    void tryWhatLeavesLessAndTakeItBack() {
+        control(KeyCode.DIGIT2);
+        until(() -> robot.lookup("#less-try-0").tryQuery().isPresent());
+        robot.clickOn("#less-try-0");
+        until(() -> label("#ledger-unusable-was").equals("was 1.17 gal"));
+        assertThat(tank("upper").outlets().get(0).place().waterLine().quantity().value()).isLessThan(84);
+        control(KeyCode.Z);
+        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
+    }
+
+    /** The whole drain test of the upper tank, keys only once it is begun; the placard follows it. */
+    @Test
+    void aWholeDrainTestByKeyboard() {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#begin-drain-upper").tryQuery().isPresent());
+        robot.interact(() -> node("#begin-drain-upper").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> step().startsWith("Before a drain test"));
+        keys(KeyCode.ENTER);
+        until(() -> step().startsWith("Who measures") && node("#test-who").isFocused());
+        control(KeyCode.A);
+        robot.write("helper");
+        keys(KeyCode.TAB, KeyCode.TAB);
+        robot.write("52 F");
+        keys(KeyCode.ENTER);
+        until(() -> step().equals("Pour a known amount") && node("#test-poured").isFocused());
+        assertThat(robot.lookup("#cross-feed").tryQuery()).as("the selector closes every way").isEmpty();
+        enter("2.5");
+        until(() -> step().equals("Set the attitude") && node("#mark-front").isFocused());
+        robot.write("40");
+        keys(KeyCode.TAB);
+        robot.write("50");
+        keys(KeyCode.TAB);
+        robot.write("95.7");
+        until(() -> label("#big-figure").equals("\u22126.0\u00b0 nose down"));
+        keys(KeyCode.ENTER);
+        until(() -> step().equals("Select this tank"));
+        robot.interact(() -> ((Button) node("#test-next")).fire());
+        until(() -> label("#test-trouble").contains("Choose the position"));
+        until(() -> node("#test-position-upper").isFocused());
+        keys(KeyCode.SPACE);
+        until(() -> node("#test-next").isFocused());
+        keys(KeyCode.ENTER);
+        until(() -> step().equals("Drain until it sputters"));
+        keys(KeyCode.ENTER);
+        until(() -> ((Button) node("#test-next")).getText().equals("It sputters"));
+        keys(KeyCode.ENTER);
+        until(() -> step().equals("Enter what came back") && node("#test-drained").isFocused());
+        enter("2.9");
+        until(() -> label("#test-trouble").contains("More came back"));
+        enter("1");
+        until(() -> label("#big-figure").equals("1.50 gal stays"));
+        keys(KeyCode.ENTER);
+        until(() -> last().progress().done());
+        until(() -> label("#ledger-unusable-figure").equals("1.50 gal"));
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-unusable-case")).contains("drain test", "Upper tank");
+        Work.Drain drain = (Work.Drain) last().work();
+        assertThat(drain.position()).isEqualTo("UPPER");
+        assertThat(last().by().who()).isEqualTo("helper");
+        control(KeyCode.DIGIT2);
+        until(() -> label("#placard-says").startsWith("Placard must read") && label("#placard-says").contains("1.50 gal unusable"));
+        robot.clickOn("#placard-set");
+        until(() -> label("#ledger-unusable-verdict").equals("Thin") || label("#ledger-unusable-verdict").equals("Holds"));
+        assertThat(gallons(tank("upper").unusable().si())).isBetween(1.499, 1.501);
+    }
+
+    @Test
+    void anInterruptedTestGoesOnWhereItStopped() {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#test-test-4").tryQuery().isPresent());
+        robot.clickOn("#test-test-4");
+        until(() -> step().equals("Drain until it sputters"));
+        keys(KeyCode.ENTER, KeyCode.ENTER);
+        until(() -> step().equals("Enter what came back"));
+        robot.clickOn("#test-later");
+        until(() -> step().equals("No test is open"));
+        robot.clickOn("#test-test-4");
+        until(() -> step().equals("Enter what came back") && node("#test-drained").isFocused());
+        enter("2.35 gal");
+        until(() -> label("#big-figure").equals("0.15 gal stays"));
+        keys(KeyCode.ENTER);
+        until(() -> session.project().test("test-4").orElseThrow().progress().done());
+        until(() -> label("#ledger-open-case").equals("1 short, 0 not shown"));
+    }
+
+    /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
+    @Test
+    void aWholeFillByKeyboardGivesMarksCapacityAndPlacard() throws IOException {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#begin-fill-fuselage").tryQuery().isPresent());
+        robot.interact(() -> node("#begin-fill-fuselage").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> step().startsWith("Before a fill"));
+        keys(KeyCode.ENTER);
+        until(() -> step().startsWith("Who measures"));
+        keys(KeyCode.ENTER);
+        until(() -> step().equals("Choose how it stands"));
+        robot.interact(() -> node("#fill-level").requestFocus());
+        keys(KeyCode.SPACE);
+        String[][] pours = {{"4", "4.75"}, {"4", "8.7"}, {"4", "12.65"}, {"4.4", "17"}};
+        for (int i = 0; i < pours.length; i++) {
+            String[] pour = pours[i];
+            until(() -> step().equals("Pour") && node("#test-poured").isFocused());
+            enter(pour[0]);
+            until(() -> step().equals("Read and mark") && node("#test-reading").isFocused());
+            enter(pour[1]);
+            until(() -> step().equals("Next pour, or full") && node("#test-again").isFocused());
+            if (i + 1 < pours.length) {
+                keys(KeyCode.ENTER);
+            }
+        }
+        assertThat(label("#big-figure")).isEqualTo("16.40 gal in");
+        robot.interact(() -> node("#test-next").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> last().progress().done());
+        robot.clickOn("#rail-tanks");
+        robot.clickOn("#tank-fuselage");
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("by fills, ")));
+        assertThat(node("#gauge-picture").getAccessibleText()).contains("Zero mark belongs at");
+        until(() -> label("#placard-says").contains("0.60 gal unusable"));
+        answers.save = folder.resolve("gauge");
+        robot.clickOn("#gauge-print");
+        until(() -> Files.exists(folder.resolve("gauge.pdf")));
+        try (PDDocument pdf = Loader.loadPDF(folder.resolve("gauge.pdf").toFile())) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Fuselage tank", "Level, by fills", "Parked 12\u00b0, by shape");
+        }
+    }
+
+    @Test
+    void aTopOffAndATableOfTests() throws IOException {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#begin-top-fuselage").tryQuery().isPresent());
+        robot.clickOn("#begin-top-fuselage");
+        until(() -> step().startsWith("Before a top-off"));
+        keys(KeyCode.ENTER, KeyCode.ENTER);
+        until(() -> step().equals("What is in it") && node("#test-before").isFocused());
+        enter("2");
+        until(() -> step().equals("Fill to the filler") && node("#test-metered").isFocused());
+        enter("15");
+        until(() -> label("#big-figure").equals("17.00 gal full"));
+        keys(KeyCode.ENTER);
+        until(() -> last().progress().done());
+        answers.save = folder.resolve("tests.csv");
+        robot.clickOn("#tests-write");
+        until(() -> Files.exists(folder.resolve("tests.csv")));
+        int count = session.project().tests().size();
+        control(KeyCode.Z);
+        control(KeyCode.Z);
+        answers.open = folder.resolve("tests.csv");
+        robot.clickOn("#tests-read");
+        until(() -> session.project().tests().size() == count && last().progress().done());
+        answers.open = Files.writeString(folder.resolve("bad.csv"), "id,kind,tank\n1,boil,upper\n");
+        robot.clickOn("#tests-read");
+        until(() -> label("#message").contains("Row 2") && label("#message").contains("Nothing was changed"));
+    }
+
+    @Test
+    void aMovedOutletMakesTheTestsStaleAndSaysSo() {
+        robot.interact(() -> session.picked().set("upper"));
+        until(() -> robot.lookup("#field-outlet-sta").tryQuery().isPresent());
+        fill("#field-outlet-sta", "52");
+        robot.clickOn("#rail-hangar");
+        until(() -> everyText().stream().anyMatch(t -> t.contains("no longer counts: the tank or its outlet has changed since")));
+        until(() -> label("#ledger-open-case").contains("not shown"));
+    }
+
+    @Test
+    void aNewShapeFromAPatternAndATableOfPoints() {
+        robot.clickOn("#rail-tanks");
+        robot.clickOn("#view-shape");
+        until(() -> robot.lookup("#shape-patterns").tryQuery().isPresent());
+        robot.clickOn("#shape-patterns");
+        robot.clickOn("#pattern-wing-bay");
+        until(() -> node("#measure-0").isFocused());
+        enter("-50");
+        robot.clickOn("#pattern-make");
+        until(() -> label("#shape-trouble").contains("outer rib"));
+        fill("#measure-0", "20");
+        robot.clickOn("#pattern-make");
+        until(() -> tank("upper").shape() instanceof TankShape.Sections);
+        until(() -> robot.lookup("#section-sheet").tryQuery().isPresent());
+        robot.interact(() -> {
+            ClipboardContent table = new ClipboardContent();
+            table.putString("0\t0\t80\n0\t20\t80\n0\t20\t88\n0\t0\t88\n20\t0\t80\n20\t20\t80\n20\t20\t88\n20\t0\t88");
+            Clipboard.getSystemClipboard().setContent(table);
+        });
+        robot.clickOn("#section-paste");
+        until(() -> Math.abs(gallons(tank("upper").solid().volume()) - 20 * 20 * 8 / 231.0) < 1e-6);
+        robot.interact(() -> {
+            ClipboardContent table = new ClipboardContent();
+            table.putString("0\t0\t80\n0\t20\t88\n0\t20\t80\n0\t0\t88\n20\t0\t80\n20\t20\t80\n20\t20\t88");
+            Clipboard.getSystemClipboard().setContent(table);
+        });
+        robot.clickOn("#section-paste");
+        until(() -> label("#shape-trouble").contains("Section 1 at 0 in crosses itself") && label("#shape-trouble").contains(
+                "Nothing was changed"));
+        assertThat(robot.lookup("#shape-views").query().getAccessibleText()).contains("Front");
+        assertThat(((Label) node("#shape-trouble")).getText()).isNotEmpty();
+    }
+}

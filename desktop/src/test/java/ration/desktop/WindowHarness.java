@@ -1,0 +1,134 @@
+package ration.desktop;
+
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+import ration.desktop.frame.FileDialogs;
+import ration.desktop.frame.MainWindow;
+import ration.desktop.session.Home;
+import ration.desktop.session.Session;
+
+/** The real window with a folder of its own, opened on the demo, and the few things every journey does. */
+@ExtendWith(ApplicationExtension.class)
+abstract class WindowHarness {
+
+    /** Answers for the file choosers, which cannot be driven. */
+    static final class Answers implements FileDialogs {
+        Path open;
+        Path save;
+
+        @Override
+        public Optional<Path> toOpen(Kind kind) {
+            return Optional.ofNullable(open);
+        }
+
+        @Override
+        public Optional<Path> toSave(String suggestedName, Kind kind) {
+            return Optional.ofNullable(save);
+        }
+    }
+
+    final Answers answers = new Answers();
+    Session session;
+    MainWindow window;
+    Path folder;
+    FxRobot robot;
+
+    /** To be called by each class's own start: the extension looks no further up. */
+    void begin(Stage stage) throws IOException {
+        folder = Files.createTempDirectory("ration-test");
+        session = new Session(new Home(folder.resolve("home")));
+        window = new MainWindow(stage, session, answers);
+        window.show();
+        stage.setX(20);
+        stage.setY(20);
+    }
+
+    @BeforeEach
+    void openTheDemo(FxRobot given) {
+        robot = given;
+        robot.clickOn("#document-menu").clickOn("#menu-demo");
+        until(() -> figure().equals("1.41\u00d7"));
+        robot.clickOn("#layer-drains").clickOn("#layer-drains");
+        focusDrawing();
+    }
+
+    void focusDrawing() {
+        robot.interact(() -> node("#schematic").requestFocus());
+    }
+
+    void until(BooleanSupplier condition) {
+        try {
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> {
+                WaitForAsyncUtils.waitForFxEvents();
+                return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
+            });
+        } catch (TimeoutException e) {
+            throw new AssertionError("It did not come to pass; the window shows " + everyText(), e);
+        }
+    }
+
+    Node node(String id) {
+        return robot.lookup(id).query();
+    }
+
+    String label(String id) {
+        return ((Label) node(id)).getText();
+    }
+
+    String figure() {
+        return label("#ledger-flow-figure");
+    }
+
+    Set<String> everyText() {
+        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream().map(n -> n instanceof Label l
+                ? l.getText() : ((Text) n).getText()).collect(Collectors.toSet());
+    }
+
+    /** Every text of the drawing. */
+    Set<String> texts() {
+        return node("#schematic").lookupAll("Text").stream().filter(Text.class::isInstance)
+                .map(n -> ((Text) n).getText()).collect(Collectors.toSet());
+    }
+
+    void keys(KeyCode... codes) {
+        for (KeyCode code : codes) {
+            robot.press(code).release(code);
+        }
+    }
+
+    void control(KeyCode... codes) {
+        robot.press(KeyCode.CONTROL);
+        for (KeyCode code : codes) {
+            robot.press(code);
+        }
+        for (KeyCode code : codes) {
+            robot.release(code);
+        }
+        robot.release(KeyCode.CONTROL);
+    }
+
+    void fill(String id, String text) {
+        robot.clickOn(id);
+        control(KeyCode.A);
+        robot.write(text);
+        keys(KeyCode.ENTER);
+    }
+}
