@@ -12,6 +12,8 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.flow.TankLevel;
+import ration.geometry.Point3;
+import ration.model.Fitout;
 import ration.model.Item;
 import ration.model.Place;
 import ration.quantity.Dimension;
@@ -58,7 +60,28 @@ final class Tanks extends SchematicPart {
             }
         });
         marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
+        tank.fitout().wells().forEach(w -> well(tank, w, marks));
         piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank), marks);
+    }
+
+    /** A sump well hangs open under the floor and is full before anything else. */
+    private void well(Item.Tank tank, Fitout.Well w, List<Mark> marks) {
+        Point3 foot = w.floor().point();
+        double half = w.length().si() / 2;
+        OptionalDouble a = tank.shape().solid().floorAt(foot.x() - half, foot.y());
+        OptionalDouble b = tank.shape().solid().floorAt(foot.x() + half, foot.y());
+        if (a.isEmpty() || b.isEmpty()) {
+            return;
+        }
+        List<Spot> walls = new ArrayList<>();
+        for (Point3 p : List.of(new Point3(foot.x() - half, foot.y(), a.getAsDouble()), new Point3(foot.x() - half, foot.y(),
+                foot.z()), new Point3(foot.x() + half, foot.y(), foot.z()), new Point3(foot.x() + half, foot.y(),
+                b.getAsDouble()))) {
+            walls.add(place.inTank(tank, p));
+        }
+        boolean wet = level(tank).filter(l -> l.volume() > 0).isPresent();
+        marks.add(new Path(walls, true, wet ? Ink.FUEL_TINT : Ink.PANEL, NO_PEN, 0));
+        marks.add(new Path(walls, false, Ink.NONE, Pen.of(Ink.INK, 2), 0));
     }
 
     void vent(Item.Tank tank) {

@@ -90,6 +90,12 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
         if (volumeM3 >= volume()) {
             return high;
         }
+        if (volumeBelow(up, high) <= volumeM3) {
+            return high; // all but the last bit of the whole
+        }
+        if (volumeBelow(up, low) >= volumeM3) {
+            return low;
+        }
         return new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-18, 5)
                 .solve(200, h -> volumeBelow(up, h) - volumeM3, low, high);
     }

@@ -249,7 +249,7 @@ class WindowTest extends WindowHarness {
     @Test
     void unitsSwitchTogether() {
         robot.clickOn("#units-metric");
-        until(() -> label("#ledger-flow-case").contains("5.7 L left"));
+        until(() -> label("#ledger-flow-case").contains("6.1 L left"));
         assertThat(texts()).contains("mm", "kPa").doesNotContain("psi", "in");
         assertThat(texts()).noneMatch(t -> t.contains(" gph") || t.endsWith(" psi") || t.endsWith(" in"));
         robot.clickOn("#units-us");
@@ -263,7 +263,8 @@ class WindowTest extends WindowHarness {
         assertThat(figure()).isEqualTo(ledger.flow().figure());
         assertThat(label("#ledger-flow-case")).isEqualTo(ledger.flow().detail());
         assertThat(label("#ledger-open-figure")).isEqualTo(ledger.open().figure());
-        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Not shown");
+        assertThat(label("#ledger-unusable-figure")).isEqualTo(ledger.unusable().figure());
+        assertThat(label("#ledger-unusable-case")).isEqualTo(ledger.unusable().detail());
         assertThat(label("#ledger-vapor-verdict")).isEqualTo("Not shown");
     }
 

@@ -202,7 +202,12 @@ public final class BriefPage extends ScrollPane {
                         Brief.Envelope::withSlip),
                 attitude("parked", "Parked", "on its wheels, nose up", false, e -> e.parked(),
                         Brief.Envelope::withParked));
-        return tile("Envelope", tiles, Ui.wrapped("A coordinated turn makes fuel heavier and does not tilt it; a slip "
+        HBox slips = new HBox(10, Ui.label("Slip in the climb"), angle("climb-slip", "Slip in the climb", e -> e.climbSlip(),
+                Brief.Envelope::withClimbSlip), Ui.label("in the glide"), angle("glide-slip", "Slip in the glide",
+                e -> e.glideSlip(), Brief.Envelope::withGlideSlip), Ui.label("corners of the region in which unusable fuel is"
+                + " searched", "soft"));
+        slips.setAlignment(Pos.CENTER_LEFT);
+        return tile("Envelope", tiles, slips, Ui.wrapped("A coordinated turn makes fuel heavier and does not tilt it; a slip "
                 + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest climb angle expected; no "
                 + "rule gives a number of degrees.", "soft"));
     }
@@ -220,19 +225,23 @@ public final class BriefPage extends ScrollPane {
         stand.setMinSize(Silhouette.WIDTH, 52);
         stand.setMaxSize(Silhouette.WIDTH, 52);
         plane.setLayoutY(8);
-        QuantityField<Quantity> field = measured(id, name + " angle", b -> get.apply(b.envelope()), Unit.DEGREE,
-                (b, q) -> {
-                    if (Math.abs(q.si()) > Math.toRadians(60)) {
-                        throw new IllegalArgumentException("An attitude lies within 60\u00b0.");
-                    }
-                    return b.withEnvelope(set.set(b.envelope(), get.apply(b.envelope()).with(q)));
-                });
-        field.setPrefWidth(64);
+        QuantityField<Quantity> field = angle(id, name + " angle", get, set);
         updates.add(() -> tilt.setAngle((behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
         VBox words = new VBox(3, Ui.label(name, "bold"), field, Ui.label(hint, "soft"));
         HBox box = new HBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
+    }
+
+    private QuantityField<Quantity> angle(String id, String words, Function<Brief.Envelope, Measured> get, EnvelopeSetter set) {
+        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.envelope()), Unit.DEGREE, (b, q) -> {
+            if (Math.abs(q.si()) > Math.toRadians(60)) {
+                throw new IllegalArgumentException("An attitude lies within 60\u00b0.");
+            }
+            return b.withEnvelope(set.set(b.envelope(), get.apply(b.envelope()).with(q)));
+        });
+        field.setPrefWidth(64);
+        return field;
     }
 
     // fuel, basis
