@@ -35,10 +35,11 @@ import ration.tank.TankBody;
  * @param cases     every case of the matrix; empty while a problem blocks
  * @param governing the case with the least margin
  * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
+ * @param vapor     the least gap to boiling over the hot day; empty while nothing flows
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
-        Optional<CaseAnswer> governing, List<TankAnswer> tanks, List<Finding> findings) {
+        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
@@ -55,14 +56,18 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
-                    Checks.of(project, problems, List.of(), null, tanks));
+                    Optional.empty(), Checks.of(project, problems, List.of(), null, tanks));
         }
         FlowModel.Basis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
                 .min(Comparator.comparingDouble(CaseAnswer::ratio));
-        return new Assessment(project, problems, cases, governing, tanks, Checks.of(project, problems, cases, basis, tanks));
+        Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases);
+        List<Finding> findings = new ArrayList<>(Checks.of(project, problems, cases, basis, tanks));
+        findings.addAll(VaporChecks.of(project, cases, vapor));
+        findings.sort(Checks.WORST_FIRST);
+        return new Assessment(project, problems, cases, governing, tanks, vapor, findings);
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */

@@ -26,6 +26,10 @@ final class Checks {
 
     private static final String PRACTICE = "Common practice, no source";
 
+    /** Short, Not shown, Thin, Holds; within each by ratio. */
+    static final Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::verdict).reversed()
+            .thenComparingDouble(Finding::ratio);
+
     private final Project project;
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
@@ -59,7 +63,7 @@ final class Checks {
         }
         TankChecks.of(project, tanks).forEach(checks.findings::add);
         BuildChecks.of(project).forEach(checks.findings::add);
-        checks.findings.sort(Comparator.comparing(Finding::verdict).reversed().thenComparingDouble(Finding::ratio));
+        checks.findings.sort(WORST_FIRST);
         return List.copyOf(checks.findings);
     }
 

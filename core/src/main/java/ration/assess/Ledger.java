@@ -45,7 +45,13 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 ? "drain test, " : "maker, ")) + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
         return new Ledger(flow, unusable,
-                notShown("Vapor", "", "Not computed in this version"), openEntry);
+                vapor(a), openEntry);
+    }
+
+    private static Entry vapor(Assessment a) {
+        return a.vapor().map(v -> new Entry("Vapor", "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " "),
+                VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), v.label(a.project()))).orElseGet(() -> notShown("Vapor",
+                "", "Nothing flows yet"));
     }
 
     private static Entry notShown(String title, String need, String why) {

@@ -12,6 +12,8 @@ public final class StandardAtmosphere {
     public static final double SEA_LEVEL_TEMPERATURE = 288.15;
     private static final double LAPSE = 0.0065;
     private static final double TROPOPAUSE = 11_000;
+    private static final double LOWEST = -1_000;
+    private static final double HIGHEST = 20_000;
     private static final double GAS_CONSTANT = 287.05287;
     private static final double GRAVITY = 9.80665;
 
@@ -38,8 +40,21 @@ public final class StandardAtmosphere {
         return pressure(altitudeM) / (GAS_CONSTANT * temperature(altitudeM));
     }
 
+    /** Altitude of a pressure, m; within the range of this atmosphere, its end beyond. */
+    public static double altitude(double pascal) {
+        if (pascal >= pressure(LOWEST)) {
+            return LOWEST;
+        }
+        if (pascal <= pressure(HIGHEST)) {
+            return HIGHEST;
+        }
+        double below = SEA_LEVEL_TEMPERATURE / LAPSE * (1 - Math.pow(pascal / SEA_LEVEL_PRESSURE, GAS_CONSTANT * LAPSE / GRAVITY));
+        return below <= TROPOPAUSE ? below : TROPOPAUSE + GAS_CONSTANT * temperature(TROPOPAUSE) / GRAVITY
+                * Math.log(pressure(TROPOPAUSE) / pascal);
+    }
+
     private static void requireRange(double altitudeM) {
-        if (!(altitudeM >= -1_000 && altitudeM <= 20_000)) {
+        if (!(altitudeM >= LOWEST && altitudeM <= HIGHEST)) {
             throw new IllegalArgumentException("Altitude must lie between -1,000 and 20,000 m");
         }
     }

@@ -7,6 +7,10 @@ import java.util.Optional;
 import java.util.TreeMap;
 import ration.evidence.HangarTest;
 import ration.fluid.FuelGrade;
+import ration.fluid.Volatility;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
+import ration.heat.Zone;
 import ration.model.Construction;
 import ration.model.Firewall;
 import ration.model.Fitting;
@@ -44,8 +48,9 @@ final class ProjectReader {
         Brief brief = brief(doc.object("brief"));
         FuelSystem system = system(doc.object("system"));
         List<HangarTest> tests = doc.has("tests") ? tests(doc) : List.of();
+        Heat heat = doc.has("heat") ? heat(doc.object("heat"), brief) : Heat.usual(Volatility.usual(brief.fuel()));
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, unknown);
+        return new Project(name, note, brief, system, tests, heat, unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {
@@ -54,6 +59,31 @@ final class ProjectReader {
             doc.problem("tests", "two tests have the same id.");
         }
         return tests;
+    }
+
+    private Heat heat(JsonObjectReader in, Brief brief) {
+        Heat heat = Heat.usual(in.has("volatility") ? choice(in, "volatility", Volatility.values())
+                : Volatility.usual(brief.fuel()));
+        for (HeatFigure f : HeatFigure.values()) {
+            if (in.has(ProjectWriter.word(f))) {
+                try {
+                    heat = heat.with(f, in.measured(ProjectWriter.word(f), f.unit()));
+                } catch (IllegalArgumentException e) {
+                    in.problem(ProjectWriter.word(f), e.getMessage());
+                }
+            }
+        }
+        if (in.has("zones")) {
+            for (Object[] z : in.list("zones", z -> {
+                Object[] one = {z.text("id"), choice(z, "zone", Zone.values())};
+                z.keepUnknown();
+                return one;
+            })) {
+                heat = heat.withZone((String) z[0], (Zone) z[1]);
+            }
+        }
+        in.keepUnknown();
+        return heat;
     }
 
     private Brief brief(JsonObjectReader in) {

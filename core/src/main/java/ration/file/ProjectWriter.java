@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiConsumer;
+import ration.heat.Heat;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -46,12 +47,25 @@ final class ProjectWriter {
         }
         brief(doc.putObject("brief"), project.brief());
         system(doc.putObject("system"), project.system());
+        heat(doc.putObject("heat"), project.heat());
         if (!project.tests().isEmpty()) {
             objects(doc, "", "tests", project.tests(), t -> t.id(), (t, node) -> TestCodec.write(this, node,
                     "tests[" + t.id() + "]", t));
         }
         restore(doc, "");
         return doc;
+    }
+
+    private void heat(ObjectNode out, Heat heat) {
+        out.put("volatility", word(heat.volatility()));
+        heat.figures().forEach((f, m) -> measured(out, "heat", word(f), m));
+        if (!heat.zones().isEmpty()) {
+            objects(out, "heat", "zones", java.util.List.copyOf(heat.zones().entrySet()), Map.Entry::getKey, (e, node) -> {
+                node.put("id", e.getKey());
+                node.put("zone", word(e.getValue()));
+            });
+        }
+        restore(out, "heat");
     }
 
     private void brief(ObjectNode out, Brief brief) {

@@ -5,7 +5,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import ration.evidence.HangarTest;
+import ration.fluid.Volatility;
 import ration.geometry.Point3;
+import ration.heat.Heat;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -20,10 +22,11 @@ import ration.quantity.Unit;
  * @param brief   engine, envelope, fuel, basis
  * @param system  what is laid out
  * @param tests   hangar tests, as recorded
+ * @param heat    hot day, zones, fuel bought
  * @param unknown fields a file held that this version does not know, as JSON text by their place in the document;
  *                written back when the document is saved
  */
-public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests,
+public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests, Heat heat,
         Map<String, String> unknown) {
 
     public Project {
@@ -31,9 +34,9 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
         unknown = java.util.Collections.unmodifiableMap(new TreeMap<>(unknown));
     }
 
-    /** Without tests. */
+    /** Without tests, heat as usual for its fuel. */
     public Project(String name, String note, Brief brief, FuelSystem system, Map<String, String> unknown) {
-        this(name, note, brief, system, List.of(), unknown);
+        this(name, note, brief, system, List.of(), Heat.usual(Volatility.usual(brief.fuel())), unknown);
     }
 
     /** An empty sheet: an engine inlet and nothing else. */
@@ -46,23 +49,27 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project withName(String other) {
-        return new Project(other, note, brief, system, tests, unknown);
+        return new Project(other, note, brief, system, tests, heat, unknown);
     }
 
     public Project withNote(String other) {
-        return new Project(name, other, brief, system, tests, unknown);
+        return new Project(name, other, brief, system, tests, heat, unknown);
     }
 
     public Project with(Brief other) {
-        return new Project(name, note, other, system, tests, unknown);
+        return new Project(name, note, other, system, tests, heat, unknown);
     }
 
     public Project with(FuelSystem other) {
-        return new Project(name, note, brief, other, tests, unknown);
+        return new Project(name, note, brief, other, tests, heat, unknown);
     }
 
     public Project withTests(List<HangarTest> other) {
-        return new Project(name, note, brief, system, other, unknown);
+        return new Project(name, note, brief, system, other, heat, unknown);
+    }
+
+    public Project with(Heat other) {
+        return new Project(name, note, brief, system, tests, other, unknown);
     }
 
     public Optional<HangarTest> test(String id) {

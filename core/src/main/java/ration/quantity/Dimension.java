@@ -15,6 +15,8 @@ public enum Dimension {
     SPEED("a speed"),
     TORQUE("a torque"),
     CURRENT("an electric current"),
+    HEAT_TRANSFER("a heat transfer coefficient"),
+    TIME("a time"),
     NUMBER("a number");
 
     private final String words;

@@ -49,6 +49,9 @@ public enum Unit {
     METRE_PER_SECOND(Dimension.SPEED, "m/s", 1, 0, 2),
     POUND_INCH(Dimension.TORQUE, "in·lb", 0.45359237 * 9.80665 * 0.0254, 0, 0, "lb-in", "in-lb", "lbin", "inlb"),
     NEWTON_METRE(Dimension.TORQUE, "N m", 1, 0, 1, "nm"),
+    WATT_PER_SQUARE_METRE_KELVIN(Dimension.HEAT_TRANSFER, "W/m²K", 1, 0, 0, "w/m2k"),
+    MINUTE(Dimension.TIME, "min", 60, 0, 1, "minutes"),
+    SECOND(Dimension.TIME, "s", 1, 0, 0, "sec"),
     AMPERE(Dimension.CURRENT, "A", 1, 0, 1, "amp", "amps"),
     ONE(Dimension.NUMBER, "", 1, 0, 2);
 

@@ -1,24 +1,28 @@
-package ration.drawing;
+package ration.flow;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import ration.flow.FlowAnswer;
-import ration.flow.PathStep;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
 
 /** The path the fuel takes, unrolled: distance along it, height over the engine inlet, and the grade line. */
-final class PathLine {
+public final class PathLine {
 
     /** Length an item that is no run takes up along the path, m. */
     private static final double ITEM_LENGTH = 0.075;
 
-    /** A point of the line's own height. */
-    record At(double along, double height) {
+    /**
+     * A point of the line.
+     *
+     * @param along  distance from the tank, m
+     * @param height of the line itself over the engine inlet, m
+     * @param place  in aircraft axes
+     */
+    public record At(double along, double height, Point3 place) {
     }
 
     /**
@@ -29,17 +33,22 @@ final class PathLine {
      * @param headIn  grade line before it
      * @param headOut after it
      */
-    record Stretch(Item item, List<At> way, double headIn, double headOut) {
-        Stretch {
+    public record Stretch(Item item, List<At> way, double headIn, double headOut) {
+        public Stretch {
             way = List.copyOf(way);
         }
 
-        double start() {
+        public double start() {
             return way.get(0).along();
         }
 
-        double end() {
+        public double end() {
             return way.get(way.size() - 1).along();
+        }
+
+        /** Grade line over the engine inlet at a distance along, m: straight within a stretch. */
+        public double head(double along) {
+            return end() - start() < 1e-9 ? headOut : headIn + (along - start()) / (end() - start()) * (headOut - headIn);
         }
     }
 
@@ -47,7 +56,7 @@ final class PathLine {
     }
 
     /** The stretches of the path of an answer, from the tank; empty if nothing flows. */
-    static List<Stretch> of(FuelSystem system, FlowAnswer answer) {
+    public static List<Stretch> of(FuelSystem system, FlowAnswer answer) {
         Optional<Point3> inlet = system.inlet().map(i -> i.place().point());
         if (inlet.isEmpty()) {
             return List.of();
@@ -73,9 +82,12 @@ final class PathLine {
                 if (Double.isNaN(from)) {
                     continue;
                 }
-                way.add(new At(along, from));
+                Point3 place = item.get() instanceof Item.Fitted fitted ? fitted.place().point()
+                        : item.get() instanceof Item.Tank tank && !tank.outlets().isEmpty()
+                        ? tank.outlets().get(0).place().point() : inlet.get();
+                way.add(new At(along, from, place));
                 along += ITEM_LENGTH;
-                way.add(new At(along, to));
+                way.add(new At(along, to, place));
             }
             stretches.add(new Stretch(item.get(), way, step.headIn() - zero, step.headOut() - zero));
         }
@@ -114,10 +126,10 @@ final class PathLine {
         double length = run.lengthM(points.get(0), points.get(points.size() - 1));
         double stretch = straight > 0 ? length / straight : 1;
         double at = along;
-        way.add(new At(at, answer.height(points.get(0)) - zero));
+        way.add(new At(at, answer.height(points.get(0)) - zero, points.get(0)));
         for (int i = 1; i < points.size(); i++) {
             at += stretch * points.get(i - 1).distance(points.get(i));
-            way.add(new At(at, answer.height(points.get(i)) - zero));
+            way.add(new At(at, answer.height(points.get(i)) - zero, points.get(i)));
         }
         return along + length;
     }

@@ -1,0 +1,145 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.vapor.Trapped;
+
+/** Boiling, trapped volumes, and what practice says of suction, judged by what is computed. */
+final class VaporChecks {
+
+    private static final String PRACTICE = "Common practice, no source";
+    /** Returns nearer than this to an outlet feed it hot fuel, m; common practice, no source. */
+    private static final double NEAR = Unit.INCH.toSi(6);
+    /** Under ambient by more than this counts as suction, Pa: 0.1 in of fuel. */
+    private static final double SUCTION = -18;
+    /** Advice stands just past its requirement. */
+    private static final double ADVICE = 1.02;
+
+    private final Project project;
+    private final FuelSystem system;
+    private final List<CaseAnswer> cases;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private VaporChecks(Project project, List<CaseAnswer> cases) {
+        this.project = project;
+        this.system = project.system();
+        this.cases = cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()).toList();
+    }
+
+    static List<Finding> of(Project project, List<CaseAnswer> cases, Optional<VaporAnswer> vapor) {
+        VaporChecks checks = new VaporChecks(project, cases);
+        vapor.ifPresent(checks::gap);
+        checks.trapped();
+        checks.suction();
+        checks.lift();
+        checks.returns();
+        return checks.findings;
+    }
+
+    private void gap(VaporAnswer v) {
+        findings.add(new Finding("vapor.gap", "Fuel stays liquid", v.gap().item(), v.verdict(), v.ratio(), u ->
+                VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ": "
+                + u.text(v.gap().pressure(), Dimension.PRESSURE) + " abs at " + UnitSystem.figure(Unit.CELSIUS.fromSi(
+                v.gap().kelvin()), 1) + " \u00b0C, boils at " + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
+                + (v.gap().climb(v.air().altitudeM()) > 0 ? UnitSystem.figure(Unit.FOOT.fromSi(v.gap().climb(
+                v.air().altitudeM())), 0) + " ft of climb left. " : "it boils here. ") + v.label(project) + ", "
+                + v.look().label(system, u) + ".", "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
+                + " memory); the degrees wanted are a practice choice. Boiling pressure: API 2517 as in AP-42 (from memory),"
+                + " 0 to 5 % on the safe side from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? "" : "Lower the pump, a"
+                + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps."));
+    }
+
+    private void trapped() {
+        List<Trapped> all = Trapped.of(system);
+        for (Trapped t : all) {
+            boolean gives = t.runs().stream().anyMatch(id -> system.item(id).filter(x -> x instanceof Item.Run r
+                    && r.size().kind() == ration.model.LineSize.Kind.HOSE).isPresent());
+            String where = String.join(", ", t.runs().stream().map(id -> system.item(id).map(Item::name).orElse(id)).toList());
+            findings.add(new Finding("vapor.trapped." + t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
+                    gives ? Verdict.THIN : Verdict.SHORT, gives ? ADVICE : Finding.MISSED, u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
+                    + " to relieve it: in rigid line " + u.text(Trapped.perDegree(), Dimension.PRESSURE) + " more for each \u00b0C"
+                    + " it warms" + (gives ? "; the hose in it gives way and softens that." : "."), "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B),"
+                    + " from memory", "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves."));
+        }
+        if (all.isEmpty()) {
+            findings.add(new Finding("vapor.trapped", "Trapped fuel", "", Verdict.HOLDS, Finding.MET, u -> "No volume can be shut"
+                    + " in without a way out: tanks, headers and a float valve relieve the rest.", PRACTICE, ""));
+        }
+    }
+
+    /** Drains and fine filters whose pressure is below ambient in some case. */
+    private void suction() {
+        for (Item item : system.items()) {
+            boolean drain = item instanceof Item.Strainer s && s.drain();
+            if (!drain && !(item instanceof Item.Filter)) {
+                continue;
+            }
+            double least = cases.stream().flatMap(c -> c.demand().pressure(new PortRef(item.id(), Item.OUT)).stream().boxed())
+                    .mapToDouble(d -> d).min().orElse(0);
+            if (least < SUCTION && pumpBehind(item.id())) {
+                findings.add(new Finding(drain ? "vapor.suction-drain" : "vapor.suction-filter", (drain ? "Drain on suction, "
+                        : "Filter on suction, ") + item.name(), item.id(), Verdict.THIN, ADVICE, u -> u.text(least,
+                        Dimension.PRESSURE) + " there at take-off demand, under the air outside: " + (drain ? "a worn seal lets air"
+                        + " in before it lets fuel out." : "what it holds back costs suction."), PRACTICE, drain ? "A capped service"
+                        + " port in place of a sprung drain, or the pump nearer the tank." : "A coarse strainer here, the fine filter"
+                        + " behind the pump."));
+            }
+        }
+    }
+
+    private boolean pumpBehind(String id) {
+        List<String> ahead = new ArrayList<>(List.of(id));
+        for (int i = 0; i < ahead.size(); i++) {
+            String at = ahead.get(i);
+            if (system.item(at).filter(x -> x instanceof Item.Pump).isPresent()) {
+                return true;
+            }
+            system.runs().stream().filter(r -> r.from().item().equals(at) && !ahead.contains(r.to().item())).forEach(r ->
+                    ahead.add(r.to().item()));
+        }
+        return false;
+    }
+
+    /** Pumps that stand above the fuel they lift. */
+    private void lift() {
+        for (Item.Pump pump : system.feedPumps()) {
+            double most = cases.stream().filter(c -> !c.condition().stopped().contains(pump.id()) && !c.demand().path().isEmpty()
+                    && c.demand().path().stream().anyMatch(s -> s.item().equals(pump.id()))).mapToDouble(c -> c.demand().height(
+                    pump.place().point()) - c.demand().path().get(0).headIn()).max().orElse(0);
+            if (most > Unit.INCH.toSi(1)) {
+                findings.add(new Finding("vapor.lift." + pump.id(), "Suction lift of " + pump.name(), pump.id(), Verdict.THIN,
+                        ADVICE, u -> "It stands " + u.text(most, Dimension.LENGTH) + " above the fuel it draws, where that is lowest:"
+                        + " its line is under suction.", PRACTICE, "Below the tank it would be flooded, and further from boiling."));
+            }
+        }
+    }
+
+    private void returns() {
+        for (Item.Tank tank : system.tanks()) {
+            for (Item.Entry entry : tank.returns()) {
+                for (Item.Outlet outlet : tank.outlets()) {
+                    Point3 a = entry.place().point();
+                    double apart = a.distance(outlet.place().point());
+                    boolean carries = system.runAt(new PortRef(tank.id(), entry.name())).isPresent();
+                    if (apart < NEAR && carries) {
+                        findings.add(new Finding("vapor.return-near." + tank.id() + "." + entry.name(), "Return beside the pickup, "
+                                + tank.name(), tank.id(), Verdict.THIN, ADVICE, u -> "The " + entry.name() + " pours in "
+                                + u.text(apart, Dimension.LENGTH) + " from " + outlet.name() + ": it feeds hot, frothy fuel.",
+                                PRACTICE, "Lead it to the far wall."));
+                    }
+                }
+            }
+        }
+    }
+}

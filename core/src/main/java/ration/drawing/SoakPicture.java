@@ -1,0 +1,141 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Box;
+import ration.drawing.Mark.Disc;
+import ration.drawing.Mark.Label;
+import ration.drawing.Mark.Path;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.drawing.Picture.Piece;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.vapor.SoakPath;
+
+/** Temperatures after shutdown, predicted as lines and logged as hollow marks, with the time in which a restart is at risk. */
+public final class SoakPicture {
+
+    private static final double LEFT = 40;
+    private static final double RIGHT = 16;
+    private static final double TOP = 14;
+    private static final double FOOT = 44;
+    private static final double LENGTH = SoakPath.LENGTH / 60;
+
+    private SoakPicture() {
+    }
+
+    /**
+     * A logged part.
+     *
+     * @param item    id of the part it belongs to
+     * @param minutes after shutdown
+     * @param kelvin  read then
+     */
+    public record Logged(String item, double[] minutes, double[] kelvin) {
+    }
+
+    /** The three hottest parts and whatever was logged. */
+    public static Picture draw(List<SoakPath> all, List<Logged> logged, double width, double height) {
+        List<Piece> pieces = new ArrayList<>();
+        if (all.isEmpty()) {
+            return new Picture(width, height, List.of(new Piece("", Kind.TEXT, "Nothing soaks", List.of(new Label(LEFT, TOP + 20,
+                    "Nothing on the path stands in the engine bay.", 12, false, Ink.SOFT, Anchor.START)))));
+        }
+        List<SoakPath> shown = all.stream().filter(p -> logged.stream().anyMatch(l -> l.item().equals(p.item()))
+                || all.indexOf(p) < 3).limit(4).toList();
+        double least = shown.stream().mapToDouble(p -> p.soak().start()).min().orElse(300);
+        double most = shown.stream().mapToDouble(p -> Math.max(p.boils(), peak(p))).max().orElse(350);
+        for (Logged l : logged) {
+            for (double k : l.kelvin()) {
+                most = Math.max(most, k);
+                least = Math.min(least, k);
+            }
+        }
+        Scale x = new Scale(0, LENGTH, LEFT, width - RIGHT);
+        Scale y = new Scale(Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10, Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 5,
+                height - FOOT, TOP);
+        SoakPath.Window risk = SoakPath.risk(all);
+        List<Mark> ground = new ArrayList<>();
+        if (risk != null) {
+            ground.add(new Box(x.at(risk.from() / 60), TOP, Math.max(2, x.at(risk.to() / 60) - x.at(risk.from() / 60)), y.fromPx()
+                    - TOP, 0, Ink.RUST_TINT, Pen.of(Ink.NONE, 0)));
+        }
+        for (double t : y.ticks(34)) {
+            ground.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(Ink.GRID, 1)));
+            ground.add(new Label(LEFT - 6, y.at(t) + 4, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.END));
+        }
+        for (double t : x.ticks(80)) {
+            ground.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
+        }
+        ground.add(new Label(LEFT - 6, TOP - 3, "\u00b0C", 11, false, Ink.SOFT, Anchor.END));
+        ground.add(new Label(x.toPx(), height - 6, "minutes after shutdown", 11, false, Ink.SOFT, Anchor.END));
+        double key = LEFT;
+        ground.add(SchematicPart.line(key, height - 10, key + 22, height - 10, Pen.of(Ink.FUEL, 2)));
+        ground.add(new Label(key + 28, height - 6, "predicted", 11, false, Ink.SOFT, Anchor.START));
+        if (!logged.isEmpty()) {
+            ground.add(new Disc(new Spot(key + 104, height - 10), 3.5, Ink.PANEL, Pen.of(Ink.INK, 1.5)));
+            ground.add(new Label(key + 112, height - 6, "logged", 11, false, Ink.SOFT, Anchor.START));
+        }
+        String words = risk == null ? "no part boils: restart is not at risk" : "restart at risk, " + UnitSystem.figure(risk.from()
+                / 60, 0) + " to " + (risk.to() >= SoakPath.LENGTH - 20 ? "over " : "") + UnitSystem.figure(risk.to() / 60, 0) + " min";
+        ground.add(new Label((x.fromPx() + x.toPx()) / 2, TOP + 14, words, 12, true, risk == null ? Ink.DEEP : Ink.RUST_TEXT,
+                Anchor.MIDDLE));
+        pieces.add(new Piece("", Kind.GROUND, words, ground));
+        curves(pieces, shown, logged, x, y);
+        return new Picture(width, height, pieces);
+    }
+
+    private static double peak(SoakPath p) {
+        double most = 0;
+        for (double m = 0; m <= LENGTH; m++) {
+            most = Math.max(most, p.soak().at(60 * m));
+        }
+        return most;
+    }
+
+    private static void curves(List<Piece> pieces, List<SoakPath> shown, List<Logged> logged, Scale x, Scale y) {
+        double boils = shown.get(0).boils();
+        double by = y.at(Unit.CELSIUS.fromSi(boils));
+        List<Mark> line = new ArrayList<>();
+        line.add(SchematicPart.line(x.fromPx(), by, x.toPx(), by, Pen.of(Ink.RUST, 1.6, 2.0, 3.0)));
+        line.add(new Label(x.toPx() - 4, by - 5, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C", 11,
+                false, Ink.RUST_TEXT, Anchor.END));
+        pieces.add(new Piece("", Kind.HEAD_LINE, "", line));
+        double[][] dashes = {{}, {6, 4}, {2, 3}, {8, 3, 2, 3}};
+        Occupancy taken = new Occupancy();
+        for (int i = 0; i < shown.size(); i++) {
+            SoakPath p = shown.get(i);
+            List<Spot> spots = new ArrayList<>();
+            for (double m = 0; m <= LENGTH; m += 0.5) {
+                spots.add(new Spot(x.at(m), y.at(Unit.CELSIUS.fromSi(p.soak().at(60 * m)))));
+            }
+            Spot label = spots.get(0);
+            for (int at : new int[] {30, 44, 18, 56, 66}) {
+                Spot s = spots.get(Math.min(at, spots.size() - 1));
+                if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1) {
+                    label = s;
+                    break;
+                }
+            }
+            taken.take(label.x() - 40, label.y() - 20, label.x() + 40, label.y() - 4);
+            List<Double> dash = java.util.Arrays.stream(dashes[Math.min(i, 3)]).boxed().toList();
+            pieces.add(new Piece(p.item(), Kind.RUN, p.name() + " reaches " + UnitSystem.figure(Unit.CELSIUS.fromSi(peak(p)), 0)
+                    + " \u00b0C", List.of(new Path(spots, false, Ink.NONE, new Pen(Ink.FUEL, 2.2, dash), 0), new Label(label.x(),
+                            label.y() - 8, p.name(), 11, true, Ink.INK, Anchor.MIDDLE))));
+        }
+        for (Logged l : logged) {
+            List<Mark> dots = new ArrayList<>();
+            int step = Math.max(1, l.minutes().length / 24);
+            for (int k = 0; k < l.minutes().length; k += step) {
+                if (l.minutes()[k] >= 0 && l.minutes()[k] <= LENGTH) {
+                    dots.add(new Disc(new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))), 3.5, Ink.PANEL,
+                            Pen.of(Ink.INK, 1.5)));
+                }
+            }
+            pieces.add(new Piece(l.item(), Kind.SYMBOL, "logged", dots));
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package ration.heat;
+
+import org.hipparchus.ode.ODEState;
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
+
+/** The plain heat balances, SI. */
+public final class Warming {
+
+    /** Specific heat of gasoline, J/kgK, 2.0 to 2.1 near 20 C (from memory). */
+    public static final double SPECIFIC_HEAT = 2050;
+    private static final double TOLERANCE = 1e-10;
+
+    private Warming() {
+    }
+
+    /**
+     * Fuel after a length of line: {@code T_zone + (T_in - T_zone) exp(-pi D U L / (m cp))}; the zone's own temperature
+     * where nothing flows.
+     *
+     * @param in       K
+     * @param zone     K
+     * @param conduct  pi D U L, W/K
+     * @param massFlow kg/s
+     */
+    public static double along(double in, double zone, double conduct, double massFlow) {
+        return massFlow < 1e-9 ? zone : zone + (in - zone) * Math.exp(-conduct / (massFlow * SPECIFIC_HEAT));
+    }
+
+    /**
+     * A tank that hot fuel comes back to.
+     *
+     * @param mass      of fuel, kg
+     * @param burnt     taken for good, kg/s
+     * @param returned  coming back, kg/s
+     * @param riseK     by which it comes back warmer than it left
+     * @param conduct   of its walls, W/K
+     * @param outside   K
+     */
+    public record Tank(double mass, double burnt, double returned, double riseK, double conduct, double outside) {
+
+        /** Fuel temperature after a time, K: energy balance integrated by Dormand and Prince 8(5,3). */
+        public double after(double seconds, double start) {
+            OrdinaryDifferentialEquation balance = new OrdinaryDifferentialEquation() {
+                @Override
+                public int getDimension() {
+                    return 1;
+                }
+
+                @Override
+                public double[] computeDerivatives(double t, double[] y) {
+                    double left = Math.max(0.05 * mass, mass - burnt * t);
+                    return new double[] {(returned * SPECIFIC_HEAT * riseK + conduct * (outside - y[0]))
+                            / (left * SPECIFIC_HEAT)};
+                }
+            };
+            return seconds <= 0 ? start : new DormandPrince853Integrator(1e-6, seconds, TOLERANCE, TOLERANCE).integrate(balance,
+                    new ODEState(0, new double[] {start}), seconds).getPrimaryState()[0];
+        }
+    }
+}

@@ -1,0 +1,16 @@
+package ration.heat;
+
+/** The air a part stands in. */
+public enum Zone {
+    OUTSIDE("Outside air"), CABIN("Cabin"), TUNNEL("Tunnel"), ENGINE_BAY("Engine bay");
+
+    private final String label;
+
+    Zone(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

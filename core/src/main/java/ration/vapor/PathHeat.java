@@ -1,0 +1,129 @@
+package ration.vapor;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.condition.Power;
+import ration.flow.FlowAnswer;
+import ration.flow.PathLine;
+import ration.fluid.VaporPressure;
+import ration.geometry.Point3;
+import ration.heat.Heat;
+import ration.heat.Warming;
+import ration.heat.Zone;
+import ration.model.FuelSystem;
+import ration.model.Item;
+
+/**
+ * Pressure and temperature along the path of one answer.
+ *
+ * @param gaps from the tank to the engine inlet, in order
+ */
+public record PathHeat(List<Gap> gaps) {
+
+    /** Supply voltage taken for a pump's electrical power, V; common practice, no source. */
+    private static final double VOLTS = 13.8;
+    /** Share of its power a pump turns into pressure where its current is not known; common practice, no source. */
+    private static final double EFFICIENCY = 0.3;
+    /** Wetted area of a body that is no run, m2; common practice, no source. */
+    private static final double BODY = 0.012;
+
+    public PathHeat {
+        gaps = List.copyOf(gaps);
+    }
+
+    /** Along the path of an answer; empty if nothing flows. */
+    public static PathHeat of(FuelSystem system, FlowAnswer answer, Heat heat, Air air, Power power) {
+        List<Gap> gaps = new ArrayList<>();
+        double ambient = Heat.ambient(air.altitudeM());
+        VaporPressure vapor = heat.vapor();
+        double kelvin = air.fuelKelvin();
+        double density = answer.problem().fluid().density();
+        List<PathLine.Stretch> stretches = PathLine.of(system, answer);
+        for (int i = 0; i < stretches.size(); i++) {
+            PathLine.Stretch s = stretches.get(i);
+            double mass = density * flow(stretches, i, answer);
+            for (int k = 0; k < s.way().size(); k++) {
+                PathLine.At at = s.way().get(k);
+                if (k > 0) {
+                    PathLine.At before = s.way().get(k - 1);
+                    kelvin = s.item() instanceof Item.Run run ? Warming.along(kelvin, heat.air(zone(system, heat, run.id(),
+                            before.place().toward(at.place(), 0.5)), power, air.altitudeM()), Math.PI * run.size().bore()
+                            * heat.through(run) * (at.along() - before.along()), mass) : through(system, heat, s, kelvin, mass,
+                            answer.weight(), power, air);
+                }
+                double gauge = (s.head(at.along()) - at.height()) * answer.weight();
+                gaps.add(new Gap(s.item().id(), at.along(), ambient + gauge, gauge, kelvin, vapor.pascal(kelvin),
+                        what(s, k)));
+            }
+        }
+        return new PathHeat(gaps);
+    }
+
+    private static String what(PathLine.Stretch s, int k) {
+        if (k == 0) {
+            return s.item() instanceof Item.Run ? "start" : "inlet";
+        }
+        if (k == s.way().size() - 1) {
+            return s.item() instanceof Item.Run ? "end" : "outlet";
+        }
+        boolean high = s.way().get(k).height() > s.way().get(k - 1).height() && s.way().get(k).height() > s.way().get(k + 1)
+                .height();
+        return high ? "high point" : "bend";
+    }
+
+    private static double flow(List<PathLine.Stretch> stretches, int at, FlowAnswer answer) {
+        for (int d = 0; d < stretches.size(); d++) {
+            for (int i : new int[] {at - d, at + d}) {
+                if (i >= 0 && i < stretches.size() && stretches.get(i).item() instanceof Item.Run run) {
+                    return Math.abs(answer.flow(run.id()));
+                }
+            }
+        }
+        return 0;
+    }
+
+    /** Where a part stands: said so, else forward of the firewall in the engine bay, behind it in the cabin. */
+    public static Zone zone(FuelSystem system, Heat heat, String item, Point3 place) {
+        Zone said = heat.zones().get(item);
+        if (said != null) {
+            return said;
+        }
+        return system.firewall().filter(w -> place.x() < w.station().si()).isPresent() ? Zone.ENGINE_BAY : Zone.CABIN;
+    }
+
+    /** A body that is no run: it takes up heat through its skin, and a pump adds what it does not turn into pressure. */
+    private static double through(FuelSystem system, Heat heat, PathLine.Stretch s, double kelvin, double mass, double weight,
+            Power power, Air air) {
+        if (s.item() instanceof Item.Tank || mass < 1e-9) {
+            return kelvin;
+        }
+        double zone = heat.air(zone(system, heat, s.item().id(), s.way().get(0).place()), power, air.altitudeM());
+        double after = Warming.along(kelvin, zone, BODY * heat.si(ration.heat.HeatFigure.BARE), mass);
+        if (s.item() instanceof Item.Pump pump) {
+            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / density(weight);
+            double spent = pump.build().current().map(c -> Math.max(0, c.si() * VOLTS - hydraulic)).orElse(hydraulic
+                    * (1 / EFFICIENCY - 1));
+            after += spent / (mass * Warming.SPECIFIC_HEAT);
+        }
+        return after;
+    }
+
+    private static double density(double weight) {
+        return weight / ration.geometry.ApparentGravity.STANDARD;
+    }
+
+    /** The point with the fewest degrees left; where a line ends at an item, the item. */
+    public Optional<Gap> least(VaporPressure vapor) {
+        return gaps.stream().reduce((a, b) -> b.degrees(vapor) <= a.degrees(vapor) + 1e-9 ? b : a);
+    }
+
+    /** The least of each item, in the order of the path. */
+    public List<Gap> leastOfEach(VaporPressure vapor) {
+        Map<String, Gap> least = new LinkedHashMap<>();
+        gaps.forEach(g -> least.merge(g.item(), g, (a, b) -> b.degrees(vapor) < a.degrees(vapor) ? b : a));
+        return List.copyOf(least.values());
+    }
+}

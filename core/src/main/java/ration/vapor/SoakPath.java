@@ -1,0 +1,91 @@
+package ration.vapor;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.condition.Power;
+import ration.fluid.VaporPressure;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
+import ration.heat.Soak;
+import ration.heat.Warming;
+import ration.heat.Zone;
+import ration.model.FuelSystem;
+import ration.model.Item;
+
+/**
+ * What stands in the lines after shutdown: each part of the path in the engine bay, and when it boils.
+ *
+ * @param item   id
+ * @param name   of the part
+ * @param soak   its temperature
+ * @param boils  temperature at which it boils as it stands, K
+ */
+public record SoakPath(String item, String name, Soak soak, double boils) {
+
+    /** Mass times specific heat of a body that is no run over what passes its skin, s a W/m2K; common practice, no source. */
+    private static final double BODY_LAG = 22_000;
+    /** How far the soak is followed, s. */
+    public static final double LENGTH = 40 * 60;
+    private static final double STEP = 15;
+
+    /** Of the parts in the engine bay after a case, shut down at a height; hottest first. */
+    public static List<SoakPath> of(FuelSystem system, PathHeat path, Heat heat, Power power, double altitudeM) {
+        VaporPressure vapor = heat.vapor();
+        List<SoakPath> all = new ArrayList<>();
+        double outside = heat.outside(altitudeM);
+        double startOver = heat.air(Zone.ENGINE_BAY, power, altitudeM) - outside;
+        for (Gap g : path.leastOfEach(vapor)) {
+            Item item = system.item(g.item()).orElse(null);
+            if (item == null || item instanceof Item.Tank || !inBay(system, heat, item)) {
+                continue;
+            }
+            double lag = item instanceof Item.Run run ? 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))
+                    : BODY_LAG / heat.si(HeatFigure.BARE);
+            double standing = Heat.ambient(altitudeM) + Math.min(0, g.gauge());
+            all.add(new SoakPath(item.id(), item.name(), new Soak(outside, startOver, heat.si(HeatFigure.BAY_SOAK_OVER),
+                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing))));
+        }
+        all.sort((a, b) -> Double.compare(b.hottest(), a.hottest()));
+        return all;
+    }
+
+    private static boolean inBay(FuelSystem system, Heat heat, Item item) {
+        if (item instanceof Item.Fitted f) {
+            return PathHeat.zone(system, heat, item.id(), f.place().point()) == Zone.ENGINE_BAY;
+        }
+        return item instanceof Item.Run run && system.point(run.to()).filter(p -> PathHeat.zone(system, heat, run.id(), p)
+                == Zone.ENGINE_BAY).isPresent();
+    }
+
+    private double hottest() {
+        double most = 0;
+        for (double t = 0; t <= LENGTH; t += STEP) {
+            most = Math.max(most, soak.at(t));
+        }
+        return most;
+    }
+
+    /**
+     * When it boils.
+     *
+     * @param from first moment, s after shutdown
+     * @param to   last; at most the end of what is followed
+     */
+    public record Window(double from, double to) {
+    }
+
+    /** Restart is at risk while any part boils; null where none does. */
+    public static Window risk(List<SoakPath> parts) {
+        double from = Double.POSITIVE_INFINITY;
+        double to = -1;
+        for (SoakPath p : parts) {
+            for (double t = 0; t <= LENGTH; t += STEP) {
+                if (p.soak.at(t) > p.boils) {
+                    from = Math.min(from, t);
+                    to = Math.max(to, t);
+                }
+            }
+        }
+        return to < 0 ? null : new Window(from, to);
+    }
+}

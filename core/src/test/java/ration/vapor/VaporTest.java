@@ -1,0 +1,191 @@
+package ration.vapor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.VaporAnswer;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.fluid.Volatility;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
+import ration.heat.Zone;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.model.Rated;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** Pressure and temperature along the path, the gap that governs, and what can be shut in. */
+class VaporTest {
+
+    private static Project brindle() {
+        try {
+            return ProjectFile.demo("brindle-a2");
+        } catch (ProjectFileException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static VaporAnswer answer(Project p) {
+        return Assessment.of(p).vapor().orElseThrow();
+    }
+
+    @Test
+    void theLiftPumpsInletGovernsTheLowTank() {
+        VaporAnswer v = answer(brindle());
+        assertThat(v.gap().item()).isEqualTo("lift");
+        assertThat(v.gap().what()).isEqualTo("inlet");
+        assertThat(v.gap().gauge()).isNegative();
+        assertThat(v.air().altitudeM()).isCloseTo(Unit.FOOT.toSi(8000), Offset.offset(1e-6));
+    }
+
+    /** The three ways of saying it agree: warmed by the degrees left, or lifted by the climb left, it just boils. */
+    @Test
+    void degreesAndClimbEndAtBoiling() {
+        VaporAnswer v = answer(brindle());
+        Gap g = v.gap();
+        assertThat(v.heat().vapor().pascal(g.kelvin() + v.degrees())).isCloseTo(g.pressure(), Offset.offset(1e-3));
+        assertThat(Heat.ambient(v.air().altitudeM() + g.climb(v.air().altitudeM())) + g.gauge()).isCloseTo(g.boils(),
+                Offset.offset(1e-3));
+        assertThat(g.pascal()).isPositive();
+    }
+
+    @Test
+    void hotterFuelHigherFlightAndMoreVolatileFuelLeaveLess() {
+        Project p = brindle();
+        double now = answer(p).degrees();
+        assertThat(answer(p.with(p.heat().with(HeatFigure.TANK_FUEL, Measured.of(110, Unit.FAHRENHEIT)))).degrees())
+                .isLessThan(now - 4);
+        assertThat(answer(p.with(p.heat().with(HeatFigure.CEILING, Measured.of(12000, Unit.FOOT)))).degrees()).isLessThan(now);
+        assertThat(answer(p.with(p.heat().with(Volatility.MOGAS_D))).degrees()).isLessThan(0);
+        assertThat(answer(p.with(p.heat().with(Volatility.MOGAS_D))).verdict()).isEqualTo(Verdict.SHORT);
+    }
+
+    /** Pressures along the path are the solver's own at the ports, and the fuel warms on its way through warmer air. */
+    @Test
+    void thePathAgreesWithTheSolver() {
+        Project p = brindle();
+        CaseAnswer c = Assessment.of(p).governing().orElseThrow();
+        PathHeat path = VaporAnswer.path(p, c, new Air(0, 300));
+        Gap last = path.gaps().get(path.gaps().size() - 1);
+        Item.EngineInlet inlet = p.system().inlet().orElseThrow();
+        assertThat(last.gauge()).isCloseTo(c.demand().pressure(new PortRef(inlet.id(), Item.IN)).orElseThrow(), Offset.offset(2.0));
+        assertThat(last.kelvin()).isGreaterThan(300);
+        double before = 0;
+        for (Gap g : path.gaps()) {
+            assertThat(g.along()).isGreaterThanOrEqualTo(before - 1e-9);
+            before = g.along();
+        }
+    }
+
+    @Test
+    void aSleeveInTheEngineBayKeepsTheFuelCooler() {
+        Project p = Systems.corrie();
+        CaseAnswer c = Assessment.of(p).governing().orElseThrow();
+        Item.Run r4 = (Item.Run) p.system().item("r4").orElseThrow();
+        Item.Run bare = r4.with(r4.build().with(new ration.model.RunBuild.Marks(false, true, false)));
+        Item.Run sleeved = r4.with(r4.build().with(new ration.model.RunBuild.Marks(true, true, false)));
+        assertThat(end(p.with(p.system().replace(sleeved)), c)).isLessThan(end(p.with(p.system().replace(bare)), c));
+        assertThat(end(p.with(p.heat().withZone("r4", Zone.OUTSIDE)), c)).isLessThan(end(p, c));
+    }
+
+    private static double end(Project p, CaseAnswer c) {
+        List<Gap> gaps = VaporAnswer.path(p, Assessment.of(p).look(c.condition()).orElseThrow(), new Air(0, 310)).gaps();
+        return gaps.get(gaps.size() - 1).kelvin();
+    }
+
+    /** A hump within a run is a point of its own, and the lowest pressure lies there. */
+    @Test
+    void aHighPointWithinARunIsSeen() {
+        FuelSystem s = Systems.oneLine();
+        Item.Run hump = s.runs().get(0).withPoints(List.of(Place.inches(8, 0, 23.9), Place.inches(4, 0, 33), Place.inches(2, 0,
+                10)));
+        Project p = Systems.project(s.replace(hump)).with(Systems.corrie().brief().withPower(ration.quantity.Quantity.of(40,
+                Unit.HORSEPOWER)));
+        CaseAnswer c = Assessment.of(p).look(Systems.level(p.system(), 8)).orElseThrow();
+        Gap least = VaporAnswer.at(p, c, new Air(0, 310)).orElseThrow().gap();
+        assertThat(least.what()).isEqualTo("high point");
+        assertThat(least.item()).isEqualTo("r1");
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyPatternHasAGap(Pattern pattern) {
+        VaporAnswer v = answer(pattern.project());
+        assertThat(v.degrees()).isFinite();
+        assertThat(Assessment.of(pattern.project()).findings()).anyMatch(f -> f.id().equals("vapor.gap"));
+    }
+
+    // trapped volumes
+
+    private static Item.Tag tag(String id, double z) {
+        return new Item.Tag(id, id, Place.inches(0, 0, z));
+    }
+
+    private static FuelSystem injected(Item between) {
+        Item.EngineInlet servo = Systems.inlet().withStyle(Item.EngineInlet.Style.SERVO, false);
+        return new FuelSystem(List.of(Systems.tank("tank", 0, 0, 20), new Item.ShutOff(tag("valve", 10), Rated.of(20, 0.02, "")),
+                between, servo, Systems.run("r1", "tank.outlet", "valve.in", 5), Systems.run("r2", "valve.out", "x.in", 10),
+                Systems.run("r3", "x.out", "carburettor.in", 10)), Optional.empty());
+    }
+
+    @Test
+    void betweenAShutOffAndAClosedServoFuelIsTrapped() {
+        List<Trapped> all = Trapped.of(injected(new Item.Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)));
+        assertThat(all).hasSize(1);
+        assertThat(all.get(0).runs()).containsExactlyInAnyOrder("r2", "r3");
+        assertThat(all.get(0).volume()).isCloseTo(Math.PI / 4 * 0.305 * 0.305 * 20 * Math.pow(0.0254, 3), Offset.offset(1e-12));
+    }
+
+    @Test
+    void aCheckValveSplitsItAndAFloatValveRelievesIt() {
+        Item.CheckValve check = new Item.CheckValve(tag("x", 5), Measured.of(0.1, Unit.PSI), Rated.of(20, 0.02, ""));
+        assertThat(Trapped.of(injected(check))).as("each side on its own").hasSize(2);
+        FuelSystem floated = injected(check).replace(Systems.inlet());
+        assertThat(Trapped.of(floated)).isEmpty();
+        FuelSystem open = injected(new Item.Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)).replace(new Item.Tee(tag("valve",
+                10), Systems.in(0.3)));
+        assertThat(Trapped.of(open)).as("no valve, no trap").isEmpty();
+    }
+
+    /** 1.3 GPa times 0.00128 a degree: about 240 psi a degree in rigid line. */
+    @Test
+    void trappedFuelRisesFast() {
+        assertThat(Unit.PSI.fromSi(Trapped.perDegree())).isCloseTo(240.9, Offset.offset(0.5));
+    }
+
+    // findings, ledger, file
+
+    @Test
+    void suctionIsSaidWhereItIsComputed() {
+        List<Finding> findings = Assessment.of(brindle()).findings();
+        assertThat(findings).anyMatch(f -> f.id().equals("vapor.suction-drain") && f.item().equals("strainer"));
+        assertThat(findings).anyMatch(f -> f.id().equals("vapor.lift.lift"));
+        assertThat(Assessment.of(Systems.corrie()).findings()).noneMatch(f -> f.id().startsWith("vapor.suction")
+                || f.id().startsWith("vapor.lift"));
+    }
+
+    @Test
+    void heatComesBackFromTheFile() throws ProjectFileException {
+        Project p = Systems.corrie();
+        Project changed = p.with(p.heat().with(Volatility.MOGAS_C).with(HeatFigure.NEEDED, Measured.of(8, Unit.CELSIUS, "own"))
+                .with(HeatFigure.CEILING, Measured.of(10000, Unit.FOOT, "")).withZone("r3", Zone.TUNNEL));
+        assertThat(ProjectFile.read(ProjectFile.text(changed).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x"))
+                .isEqualTo(changed);
+    }
+}
