@@ -131,7 +131,7 @@ public final class AltitudeMap {
             if (first) {
                 marks.add(new Path(line(e.getKey(), vapor, x, y, air, -needed), false, Ink.NONE, Pen.of(Ink.RUST, 1.4, 2.0, 3.0), 0));
                 Spot low = line(e.getKey(), vapor, x, y, air, -needed).get(5);
-                marks.add(new Label(low.x() - 8, low.y(), "keep left of this: " + VaporAnswer.signed(needed) + " in hand", 11, false,
+                marks.add(new Label(low.x() - 18, low.y(), "keep left of this: " + VaporAnswer.signed(needed) + " in hand", 11, false,
                         Ink.RUST_TEXT, Anchor.END));
             }
             Spot top = line.get(line.size() - 1);

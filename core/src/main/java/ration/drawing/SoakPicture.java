@@ -44,8 +44,10 @@ public final class SoakPicture {
             return new Picture(width, height, List.of(new Piece("", Kind.TEXT, "Nothing soaks", List.of(new Label(LEFT, TOP + 20,
                     "Nothing on the path stands in the engine bay.", 12, false, Ink.SOFT, Anchor.START)))));
         }
+        List<SoakPath> first = new ArrayList<>(all.stream().filter(p -> !p.line()).limit(3).toList());
+        all.stream().filter(SoakPath::line).limit(first.size() < 3 ? 1 : 0).forEach(first::add);
         List<SoakPath> shown = all.stream().filter(p -> logged.stream().anyMatch(l -> l.item().equals(p.item()))
-                || all.indexOf(p) < 3).limit(4).toList();
+                || first.contains(p)).limit(4).toList();
         double least = shown.stream().mapToDouble(p -> p.soak().start()).min().orElse(300);
         double most = shown.stream().mapToDouble(p -> Math.max(p.boils(), peak(p))).max().orElse(350);
         for (Logged l : logged) {
@@ -55,7 +57,7 @@ public final class SoakPicture {
             }
         }
         Scale x = new Scale(0, LENGTH, LEFT, width - RIGHT);
-        Scale y = new Scale(Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10, Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 5,
+        Scale y = new Scale(Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10, Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 10,
                 height - FOOT, TOP);
         SoakPath.Window risk = SoakPath.risk(all);
         List<Mark> ground = new ArrayList<>();
@@ -99,13 +101,15 @@ public final class SoakPicture {
     private static void curves(List<Piece> pieces, List<SoakPath> shown, List<Logged> logged, Scale x, Scale y) {
         double boils = shown.get(0).boils();
         double by = y.at(Unit.CELSIUS.fromSi(boils));
+        Occupancy taken = new Occupancy();
+        taken.take(x.fromPx() + (x.toPx() - x.fromPx()) / 2 - 90, TOP, x.fromPx() + (x.toPx() - x.fromPx()) / 2 + 90, TOP + 20);
+        taken.take(x.fromPx(), by - 18, x.fromPx() + 96, by + 4);
         List<Mark> line = new ArrayList<>();
         line.add(SchematicPart.line(x.fromPx(), by, x.toPx(), by, Pen.of(Ink.RUST, 1.6, 2.0, 3.0)));
-        line.add(new Label(x.toPx() - 4, by - 5, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C", 11,
-                false, Ink.RUST_TEXT, Anchor.END));
+        line.add(new Label(x.fromPx() + 6, by - 5, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
+                11, false, Ink.RUST_TEXT, Anchor.START));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", line));
         double[][] dashes = {{}, {6, 4}, {2, 3}, {8, 3, 2, 3}};
-        Occupancy taken = new Occupancy();
         for (int i = 0; i < shown.size(); i++) {
             SoakPath p = shown.get(i);
             List<Spot> spots = new ArrayList<>();
@@ -113,7 +117,7 @@ public final class SoakPicture {
                 spots.add(new Spot(x.at(m), y.at(Unit.CELSIUS.fromSi(p.soak().at(60 * m)))));
             }
             Spot label = spots.get(0);
-            for (int at : new int[] {30, 44, 18, 56, 66}) {
+            for (int at : new int[] {22, 36, 50, 62, 12, 70}) {
                 Spot s = spots.get(Math.min(at, spots.size() - 1));
                 if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1) {
                     label = s;

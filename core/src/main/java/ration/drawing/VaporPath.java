@@ -174,7 +174,7 @@ public final class VaporPath {
         List<Mark> marks = new ArrayList<>();
         double ambient = py(Heat.ambient(air.altitudeM()));
         marks.add(SchematicPart.line(LEFT, ambient, x.toPx(), ambient, Pen.of(Ink.SOFT, 1.2, 4.0, 3.0)));
-        marks.add(new Label(LEFT + 60, ambient - 6, "outside air, " + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0)
+        marks.add(new Label(clearest(ambient), ambient - 6, "outside air, " + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0)
                 + " ft: " + units.text(Heat.ambient(air.altitudeM()), Dimension.PRESSURE), 11, false, Ink.SOFT, Anchor.START));
         if (!before.isEmpty()) {
             marks.add(new Path(before.stream().map(g -> new Spot(px(Math.min(x.high(), g.along())), py(g.pressure()))).toList(),
@@ -198,6 +198,36 @@ public final class VaporPath {
                 + heat.volatility().label() + " at " + UnitSystem.figure(Unit.CELSIUS.fromSi(first.kelvin()), 1) + " to "
                 + UnitSystem.figure(Unit.CELSIUS.fromSi(warm), 1) + " \u00b0C", 11, false, Ink.RUST_TEXT, Anchor.END));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", marks));
+    }
+
+    /** Where the pressure runs furthest from the line of the outside air, so that its name is not run over. */
+    private double clearest(double ambient) {
+        double best = LEFT + 12;
+        double most = -1;
+        for (double left = LEFT + 12; left + 180 < x.toPx(); left += 40) {
+            double from = left;
+            double away = 40;
+            for (double at = from - 20; at <= from + 190; at += 6) {
+                away = Math.min(away, Math.abs(pressureY(at) - ambient + 8));
+            }
+            if (away > most + 1) {
+                most = away;
+                best = left;
+            }
+        }
+        return best;
+    }
+
+    private double pressureY(double at) {
+        for (int i = 1; i < gaps.size(); i++) {
+            double a = px(gaps.get(i - 1).along());
+            double b = px(gaps.get(i).along());
+            if (at <= b && b > a) {
+                double t = Math.max(0, (at - a) / (b - a));
+                return py(gaps.get(i - 1).pressure()) + t * (py(gaps.get(i).pressure()) - py(gaps.get(i - 1).pressure()));
+            }
+        }
+        return py(gaps.get(gaps.size() - 1).pressure());
     }
 
     private void governing(double width) {
@@ -227,6 +257,7 @@ public final class VaporPath {
 
     private String name(Gap g) {
         String name = project.system().item(g.item()).map(Item::name).orElse(g.item());
-        return name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1) + " " + g.what();
+        boolean word = name.length() > 1 && Character.isLowerCase(name.charAt(1));
+        return (word ? name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1) : name) + " " + g.what();
     }
 }

@@ -16,6 +16,11 @@ import ration.fluid.VaporPressure;
  */
 public record Gap(String item, double along, double pressure, double gauge, double kelvin, double boils, String what) {
 
+    /** Whether it lies at a body and not within a run. */
+    public boolean body() {
+        return what.equals("inlet") || what.equals("outlet");
+    }
+
     /** Pressure left, Pa; negative where it boils. */
     public double pascal() {
         return pressure - boils;

@@ -59,6 +59,11 @@ public record PathHeat(List<Gap> gaps) {
                         what(s, k)));
             }
         }
+        if (!gaps.isEmpty()) {
+            Gap last = gaps.get(gaps.size() - 1);
+            system.inlet().ifPresent(e -> gaps.add(new Gap(e.id(), last.along(), last.pressure(), last.gauge(), last.kelvin(),
+                    last.boils(), "inlet")));
+        }
         return new PathHeat(gaps);
     }
 
@@ -85,13 +90,15 @@ public record PathHeat(List<Gap> gaps) {
         return 0;
     }
 
-    /** Where a part stands: said so, else forward of the firewall in the engine bay, behind it in the cabin. */
+    /** Where a part stands: said so, else in the engine bay on the engine's side of the firewall, in the cabin on the other. */
     public static Zone zone(FuelSystem system, Heat heat, String item, Point3 place) {
         Zone said = heat.zones().get(item);
         if (said != null) {
             return said;
         }
-        return system.firewall().filter(w -> place.x() < w.station().si()).isPresent() ? Zone.ENGINE_BAY : Zone.CABIN;
+        boolean bay = system.firewall().filter(w -> system.inlet().filter(e -> place.x() < w.station().si()
+                == e.place().point().x() < w.station().si()).isPresent()).isPresent();
+        return bay ? Zone.ENGINE_BAY : Zone.CABIN;
     }
 
     /** A body that is no run: it takes up heat through its skin, and a pump adds what it does not turn into pressure. */
@@ -117,7 +124,10 @@ public record PathHeat(List<Gap> gaps) {
 
     /** The point with the fewest degrees left; where a line ends at an item, the item. */
     public Optional<Gap> least(VaporPressure vapor) {
-        return gaps.stream().reduce((a, b) -> b.degrees(vapor) <= a.degrees(vapor) + 1e-9 ? b : a);
+        return gaps.stream().reduce((a, b) -> {
+            double more = b.degrees(vapor) - a.degrees(vapor);
+            return more < -1e-9 || Math.abs(more) <= 1e-9 && b.body() ? b : a;
+        });
     }
 
     /** The least of each item, in the order of the path. */

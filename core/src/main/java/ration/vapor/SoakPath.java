@@ -19,8 +19,9 @@ import ration.model.Item;
  * @param name   of the part
  * @param soak   its temperature
  * @param boils  temperature at which it boils as it stands, K
+ * @param line   whether it is a run
  */
-public record SoakPath(String item, String name, Soak soak, double boils) {
+public record SoakPath(String item, String name, Soak soak, double boils, boolean line) {
 
     /** Mass times specific heat of a body that is no run over what passes its skin, s a W/m2K; common practice, no source. */
     private static final double BODY_LAG = 22_000;
@@ -43,7 +44,7 @@ public record SoakPath(String item, String name, Soak soak, double boils) {
                     : BODY_LAG / heat.si(HeatFigure.BARE);
             double standing = Heat.ambient(altitudeM) + Math.min(0, g.gauge());
             all.add(new SoakPath(item.id(), item.name(), new Soak(outside, startOver, heat.si(HeatFigure.BAY_SOAK_OVER),
-                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing))));
+                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), item instanceof Item.Run));
         }
         all.sort((a, b) -> Double.compare(b.hottest(), a.hottest()));
         return all;

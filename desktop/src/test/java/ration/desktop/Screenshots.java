@@ -108,6 +108,11 @@ public final class Screenshots {
             fire(scene, "#rail-hangar");
             later(scene, "#test-test-4");
         });
+        SCENES.put("vapor", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#ledger-vapor");
+        });
+        SCENES.put("vapor-corrie", (s, scene) -> fire(scene, "#ledger-vapor"));
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }
@@ -180,7 +185,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : name.startsWith("tanks") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())

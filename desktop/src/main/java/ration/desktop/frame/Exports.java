@@ -12,6 +12,7 @@ import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
+import ration.desktop.vapor.SoakPane;
 import ration.export.EpanetInp;
 import ration.export.MatrixCsv;
 import ration.export.PictureSvg;
@@ -19,10 +20,12 @@ import ration.export.PrintedSheets;
 import ration.file.FileTrouble;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
-final class Exports implements RunsPage.Files, HangarPage.Files {
+final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
 
     /** Larger tables than this are no runs sheet. */
     private static final long MOST_BYTES = 4_000_000;
+    /** A day of ten readings a second is smaller. */
+    private static final long MOST_LOG = 64L << 20;
 
     private final Session session;
     private final FileDialogs dialogs;
@@ -47,6 +50,34 @@ final class Exports implements RunsPage.Files, HangarPage.Files {
                 session.say(path.getFileName() + " cannot be read: " + e.getMessage());
             }
         });
+    }
+
+    @Override
+    public void open(Consumer<SoakPane.Text> then) {
+        dialogs.toOpen(FileDialogs.Kind.TABLE).ifPresent(path -> read(path, then));
+    }
+
+    @Override
+    public void read(Path path, Consumer<SoakPane.Text> then) {
+        try {
+            if (Files.size(path) > MOST_LOG) {
+                session.say(path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
+                return;
+            }
+            byte[] bytes = Files.readAllBytes(path);
+            then.accept(new SoakPane.Text(path.getFileName().toString(), text(bytes)));
+        } catch (IOException e) {
+            session.say(path.getFileName() + " cannot be read: " + FileTrouble.why(path, e) + ".");
+        }
+    }
+
+    /** UTF-8, or Latin-1 as old loggers write it. */
+    private static String text(byte[] bytes) {
+        try {
+            return StandardCharsets.UTF_8.newDecoder().decode(java.nio.ByteBuffer.wrap(bytes)).toString();
+        } catch (java.nio.charset.CharacterCodingException e) {
+            return new String(bytes, StandardCharsets.ISO_8859_1);
+        }
     }
 
     @Override

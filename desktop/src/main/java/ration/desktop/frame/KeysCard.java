@@ -30,7 +30,7 @@ final class KeysCard extends StackPane {
         {"Escape", "pick nothing"},
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
         {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
-        {"Ctrl+1, Ctrl+2, Ctrl+4", "flow that governs, tank that governs, open findings"},
+        {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4", "flow, tank and vapor that govern, open findings"},
         {"?", "this card"}};
 
     KeysCard(Runnable close) {

@@ -25,9 +25,10 @@ final class LedgerBar extends HBox {
     private final List<Cell> cells = new ArrayList<>();
     private final PauseTransition effect = new PauseTransition(EFFECT);
 
-    LedgerBar(Session session, Runnable openFlow, Runnable openTanks, Runnable openFindings) {
+    LedgerBar(Session session, Runnable openFlow, Runnable openTanks, Runnable openVapor,
+            Runnable openFindings) {
         this.session = session;
-        List<Runnable> actions = java.util.Arrays.asList(openFlow, openTanks, null, openFindings);
+        List<Runnable> actions = java.util.Arrays.asList(openFlow, openTanks, openVapor, openFindings);
         for (int i = 0; i < IDS.size(); i++) {
             Cell cell = new Cell(IDS.get(i), actions.get(i));
             cells.add(cell);
@@ -49,7 +50,7 @@ final class LedgerBar extends HBox {
 
     /** Marks the figure whose page is shown. */
     void current(Page page) {
-        List<Page> pages = java.util.Arrays.asList(Page.FLOW, Page.TANKS, null, null);
+        List<Page> pages = java.util.Arrays.asList(Page.FLOW, Page.TANKS, Page.VAPOR, null);
         for (int i = 0; i < cells.size(); i++) {
             cells.get(i).getStyleClass().remove("current");
             if (page == pages.get(i)) {

@@ -34,6 +34,7 @@ import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.desktop.tanks.TanksPage;
+import ration.desktop.vapor.VaporPage;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Brief;
@@ -62,6 +63,7 @@ public final class MainWindow {
     private final RunsPage runs;
     private final TanksPage tanks;
     private final HangarPage hangar;
+    private final VaporPage vapor;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
@@ -81,8 +83,9 @@ public final class MainWindow {
         runs = new RunsPage(session, exports);
         tanks = new TanksPage(session, exports::gaugeCard);
         hangar = new HangarPage(session, exports, java.time.LocalDate::now);
+        vapor = new VaporPage(session, this::showItem, exports);
         rail = new Rail(session, this::go);
-        ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showFindings);
+        ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
         HBox strip = new HBox(title, ledger);
         strip.getStyleClass().add("strip");
@@ -281,6 +284,7 @@ public final class MainWindow {
             case FLOW -> flow;
             case TANKS -> tanks;
             case HANGAR -> hangar;
+            case VAPOR -> vapor;
         });
         rail.current(to);
         ledger.current(to);
@@ -290,6 +294,8 @@ public final class MainWindow {
             flow.requestFocus();
         } else if (to == Page.TANKS) {
             tanks.requestFocus();
+        } else if (to == Page.VAPOR) {
+            vapor.requestFocus();
         } else if (to == Page.HANGAR) {
             hangar.focusWork();
         } else if (to == Page.RUNS) {
@@ -315,6 +321,11 @@ public final class MainWindow {
             tanks.choose(t.tank().id());
         });
         go(Page.TANKS);
+    }
+
+    private void showVapor() {
+        go(Page.VAPOR);
+        vapor.governing();
     }
 
     private void lookAtGoverning() {
@@ -379,6 +390,8 @@ public final class MainWindow {
             action = this::showGoverning;
         } else if (combination(e, KeyCode.DIGIT2, false)) {
             action = this::showUnusable;
+        } else if (combination(e, KeyCode.DIGIT3, false)) {
+            action = this::showVapor;
         } else if (combination(e, KeyCode.DIGIT4, false)) {
             action = this::showFindings;
         }

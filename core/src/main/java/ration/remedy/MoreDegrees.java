@@ -1,0 +1,106 @@
+package ration.remedy;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import ration.assess.Assessment;
+import ration.assess.VaporAnswer;
+import ration.flow.PathStep;
+import ration.fluid.Volatility;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.RunBuild;
+import ration.project.Edit;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** What buys degrees before the fuel boils: single changes along the path that governs, each assessed whole. */
+public final class MoreDegrees {
+
+    private static final int MOST = 5;
+    private static final double LEAST_GAIN = 0.05;
+    private static final double LOWER = Unit.INCH.toSi(6);
+
+    private MoreDegrees() {
+    }
+
+    /**
+     * One change, worked out.
+     *
+     * @param title what to do
+     * @param costs what it costs in flow margin, in words
+     * @param edit  does it
+     * @param after the gap that then governs
+     */
+    public record Row(String title, String costs, Edit edit, VaporAnswer after) {
+    }
+
+    private record Change(String title, UnaryOperator<Project> on) {
+    }
+
+    /** Changes that gain, most first; empty when stopped or where nothing flows. */
+    public static List<Row> of(Assessment now, Task task) {
+        if (now.vapor().isEmpty()) {
+            return List.of();
+        }
+        VaporAnswer vapor = now.vapor().get();
+        List<Change> changes = changes(now.project(), vapor);
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < changes.size(); i++) {
+            if (task.cancelled().getAsBoolean()) {
+                return List.of();
+            }
+            Change c = changes.get(i);
+            Assessment after = Assessment.of(c.on().apply(now.project()));
+            Optional<VaporAnswer> then = after.vapor();
+            if (then.isPresent() && then.get().degrees() > vapor.degrees() + LEAST_GAIN) {
+                double margin = after.governing().map(g -> g.margin()).orElse(0.0) - now.governing().map(g -> g.margin()).orElse(0.0);
+                String costs = Math.abs(margin) < 0.005 ? "flow margin as before" : (margin > 0 ? "and adds " : "and takes ")
+                        + ration.quantity.UnitSystem.figure(Math.abs(margin), 2) + "\u00d7 of flow margin";
+                rows.add(new Row(c.title(), costs, Edit.of("Try " + c.title().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                        + c.title().substring(1), c.on()), then.get()));
+            }
+            task.progress().accept((i + 1.0) / changes.size());
+        }
+        rows.sort(Comparator.comparingDouble(r -> -r.after().degrees()));
+        return List.copyOf(rows.subList(0, Math.min(MOST, rows.size())));
+    }
+
+    private static List<Change> changes(Project project, VaporAnswer vapor) {
+        List<Change> all = new ArrayList<>();
+        boolean before = true;
+        for (PathStep step : vapor.look().demand().path()) {
+            Item item = project.system().item(step.item()).orElse(null);
+            if (item instanceof Item.Run run) {
+                if (!run.build().marks().sleeved()) {
+                    RunBuild.Marks m = run.build().marks();
+                    all.add(new Change("Sleeve on " + run.name(), replace(run.with(run.build().with(new RunBuild.Marks(true,
+                            m.moving(), m.temporary()))))));
+                }
+                if (before) {
+                    run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
+                            replace(run.resized(up)))));
+                }
+            } else if (item instanceof Item.Pump pump) {
+                Place lower = pump.place().raised(-LOWER);
+                all.add(new Change(pump.name() + " 6 in lower", replace(pump.with(new Item.Tag(pump.id(), pump.name(), lower)))));
+                before = false;
+            } else if (item instanceof Item.Strainer s && before) {
+                all.add(new Change(s.name() + " twice as large", replace(new Item.Strainer(s.tag(), s.loss().times(0.5),
+                        s.fouled().map(f -> f.times(0.5)), s.drain()))));
+            }
+        }
+        Volatility now = project.heat().volatility();
+        if (now.ordinal() > Volatility.MOGAS_AA.ordinal()) {
+            Volatility less = Volatility.values()[now.ordinal() - 1];
+            all.add(new Change(less.label() + " in place of " + now.label(), p -> p.with(p.heat().with(less))));
+        }
+        return all;
+    }
+
+    private static UnaryOperator<Project> replace(Item changed) {
+        return p -> p.with(p.system().replace(changed));
+    }
+}

@@ -1,0 +1,300 @@
+package ration.desktop.vapor;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.geometry.Side;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.VaporAnswer;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
+import ration.desktop.style.Tokens;
+import ration.drawing.AltitudeMap;
+import ration.drawing.Picture;
+import ration.drawing.VaporPath;
+import ration.fluid.Volatility;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
+import ration.model.Measured;
+import ration.project.Edit;
+import ration.project.Project;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.remedy.MoreDegrees;
+import ration.vapor.Air;
+import ration.vapor.PathHeat;
+
+/** Vapor: where, when and how soon the fuel would boil. */
+public final class VaporPage extends BorderPane {
+
+    private static final double HOT_FUEL = Unit.FAHRENHEIT.toSi(110);
+
+    private final Session session;
+    private final PicturePane along;
+    private final PicturePane map;
+    private final SoakPane soak;
+    private final LongWork helping = new LongWork("what buys degrees");
+    private final VBox buys = new VBox();
+    private final GridPane figures = new GridPane();
+    private final StackPane left = new StackPane();
+    private final Label trouble = Ui.trouble("vapor-trouble");
+    private final Label caseWords = Ui.label("", "soft");
+    private final QuantityField<Double> altitude;
+    private final QuantityField<Double> fuel;
+    private final Button grade;
+    private Air air;
+    private Optional<PathHeat> held = Optional.empty();
+    private Project helped;
+    private boolean stale = true;
+
+    /**
+     * @param pick shows an item on the Layout page
+     * @param logs reads a log
+     */
+    public VaporPage(Session session, java.util.function.Consumer<String> pick, SoakPane.Logs logs) {
+        this.session = session;
+        setId("vapor-page");
+        setFocusTraversable(true);
+        setAccessibleText("Vapor page");
+        air = hot(session.project().heat());
+        along = new PicturePane("vapor-path", this::alongPicture, pick);
+        map = new PicturePane("altitude-map", (w, h) -> path().map(p -> AltitudeMap.draw(project(), p, air, w, h,
+                Tokens.measure())).orElse(new Picture(w, h, List.of())), pick);
+        soak = new SoakPane(session, logs, () -> path().orElse(new PathHeat(List.of())), () -> air);
+        altitude = new QuantityField<>("vapor-altitude", "Pressure altitude", t -> within(Quantity.parse(t, Unit.FOOT).si(),
+                0, 12_000, "The altitude lies between 0 and 39 000 ft."), m -> UnitSystem.figure(Unit.FOOT.fromSi(m), 0) + " ft");
+        fuel = new QuantityField<>("vapor-fuel", "Fuel in the tank", t -> within(Quantity.parse(t, Unit.CELSIUS).si(), 240, 345,
+                "Fuel lies between \u221233 and 72 \u00b0C here."), k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 1) + " \u00b0C");
+        altitude.setPrefWidth(78);
+        fuel.setPrefWidth(74);
+        altitude.onTrouble(trouble::setText).onValue(m -> look(new Air(m, air.fuelKelvin())));
+        fuel.onTrouble(trouble::setText).onValue(k -> look(new Air(air.altitudeM(), k)));
+        grade = Ui.button("", "vapor-grade", () -> { });
+        grade.setOnAction(e -> grades().show(grade, Side.BOTTOM, 0, 0));
+        setTop(head());
+        along.setPrefHeight(286);
+        along.setMinHeight(220);
+        HBox below = below();
+        VBox.setVgrow(below, Priority.ALWAYS);
+        VBox body = new VBox(trouble, along, Ui.rule(), below);
+        body.getStyleClass().add("vapor-body");
+        setCenter(body);
+        session.shown().addListener((o, was, now) -> {
+            if (was != null && was.project() != now.project() && !was.project().heat().equals(now.project().heat())
+                    || was != null && !was.project().name().equals(now.project().name())) {
+                air = hot(now.project().heat());
+            }
+            update();
+        });
+        session.units().addListener((o, was, now) -> update());
+        sceneProperty().addListener((o, was, now) -> {
+            if (now != null && stale) {
+                update();
+            }
+        });
+    }
+
+    private static double within(double si, double low, double high, String sentence) {
+        if (!(si >= low && si <= high)) {
+            throw new IllegalArgumentException(sentence);
+        }
+        return si;
+    }
+
+    private static Air hot(Heat heat) {
+        return new Air(heat.si(HeatFigure.CEILING), heat.si(HeatFigure.TANK_FUEL));
+    }
+
+    private Project project() {
+        return session.shown().get().project();
+    }
+
+    private HBox head() {
+        Label title = Ui.label("Vapor", "page-title");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(6, title, caseWords, Ui.spring(), grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
+                () -> look(hot(project().heat())), "chip"), Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(
+                        air.altitudeM(), HOT_FUEL)), "chip"), Ui.button("Governing", "vapor-governing", this::governing, "chip"),
+                Ui.button("Hold to compare", "vapor-hold", this::hold, "chip"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("page-head");
+        return head;
+    }
+
+    private HBox below() {
+        figures.setHgap(8);
+        figures.setVgap(3);
+        ScrollPane buysScroll = new ScrollPane(buys);
+        buysScroll.setFitToWidth(true);
+        ScrollPane figureScroll = new ScrollPane(figures);
+        figureScroll.setFitToWidth(true);
+        for (ScrollPane s : List.of(buysScroll, figureScroll)) {
+            s.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        }
+        buys.setId("more-degrees");
+        ToggleGroup group = new ToggleGroup();
+        HBox heads = new HBox(3, chip("Altitude and fuel temperature", "vapor-map", map, group), chip("What buys degrees",
+                "vapor-buys", buysScroll, group), chip("Heat figures", "vapor-figures", figureScroll, group));
+        left.getChildren().setAll(map);
+        VBox.setVgrow(left, Priority.ALWAYS);
+        VBox one = new VBox(6, heads, left);
+        one.getStyleClass().add("vapor-half");
+        soak.getStyleClass().add("vapor-half");
+        HBox.setHgrow(one, Priority.ALWAYS);
+        HBox.setHgrow(soak, Priority.ALWAYS);
+        one.setPrefWidth(560);
+        soak.setPrefWidth(560);
+        return new HBox(one, Ui.tallRule(), soak);
+    }
+
+    private ToggleButton chip(String text, String id, Node shown, ToggleGroup group) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(group);
+        button.getStyleClass().add("chip");
+        button.setSelected(shown == map);
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            left.getChildren().setAll(shown);
+            map.redraw();
+        });
+        return button;
+    }
+
+    private ContextMenu grades() {
+        ContextMenu menu = new ContextMenu();
+        for (Volatility v : Volatility.values()) {
+            MenuItem item = new MenuItem(v.label() + ", " + UnitSystem.figure(v.reidPsi(), 1) + " psi Reid, " + v.source());
+            item.setId("grade-" + v.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            item.setMnemonicParsing(false);
+            item.setOnAction(e -> session.apply(Edit.of("Choose " + v.label(), p -> p.with(p.heat().with(v)))));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
+    private Optional<PathHeat> path() {
+        Session.Shown s = session.shown().get();
+        return s.look().filter(l -> l.demand().usable()).map(l -> VaporAnswer.path(s.project(), l, air));
+    }
+
+    private Picture alongPicture(double w, double h) {
+        return VaporPath.draw(new VaporPath.Subject(project(), path().orElse(new PathHeat(List.of())), held, air,
+                session.units().get()), w, h, Tokens.measure());
+    }
+
+    private void look(Air other) {
+        air = other;
+        update();
+    }
+
+    /** The governing case on its day. */
+    public void governing() {
+        session.shown().get().assessment().vapor().ifPresent(v -> {
+            air = v.air();
+            session.look(v.look().condition());
+        });
+        update();
+    }
+
+    private void hold() {
+        held = held.isPresent() ? Optional.empty() : path();
+        update();
+    }
+
+    private void update() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
+        Assessment a = session.shown().get().assessment();
+        Heat heat = project().heat();
+        altitude.update(air.altitudeM());
+        fuel.update(air.fuelKelvin());
+        grade.setText(heat.volatility().label() + " \u25be");
+        grade.setAccessibleText("Fuel bought: " + heat.volatility().label());
+        ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Let go" : "Hold to compare");
+        caseWords.setText(session.shown().get().look().map(CaseAnswer::condition).map(c -> "pressure in the fuel against the"
+                + " pressure at which it boils, " + c.attitude().label()).orElse(""));
+        along.redraw();
+        map.redraw();
+        soak.update();
+        figures(heat);
+        if (project() != helped) {
+            helped = project();
+            buys.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
+            helping.start(task -> MoreDegrees.of(a, task), this::show);
+        }
+    }
+
+    private void show(List<MoreDegrees.Row> rows) {
+        buys.getChildren().clear();
+        session.shown().get().assessment().vapor().ifPresent(v -> buys.getChildren().add(Ui.label("now " + VaporAnswer.signed(
+                v.degrees()) + ", " + v.label(project()), "soft")));
+        if (rows.isEmpty()) {
+            buys.getChildren().add(Ui.wrapped("No single change along the path that governs buys degrees.", "soft"));
+        }
+        for (MoreDegrees.Row r : rows) {
+            int n = buys.getChildren().size();
+            NotchBar bar = new NotchBar(60, 8);
+            bar.show(r.after().ratio(), r.after().verdict());
+            Label figure = Ui.label(VaporAnswer.signed(r.after().degrees()), "name");
+            figure.setMinWidth(62);
+            Button take = Ui.button("Try", "degrees-try-" + n, () -> session.apply(r.edit()), "chip");
+            take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
+            VBox words = new VBox(Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.costs() + "; then " + r.after().label(project()),
+                    "soft"));
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(8, words, bar, figure, take);
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.getStyleClass().add("remedy");
+            buys.getChildren().add(row);
+        }
+    }
+
+    private void figures(Heat heat) {
+        if (figures.getChildren().isEmpty()) {
+            for (HeatFigure f : HeatFigure.values()) {
+                QuantityField<Quantity> field = new QuantityField<>("heat-" + f.name().toLowerCase(java.util.Locale.ROOT)
+                        .replace('_', '-'), f.label(), t -> f.checked(new Measured(Quantity.parse(t, f.unit()), "own")).quantity(),
+                        Quantity::shown);
+                field.setPrefWidth(92);
+                field.setMinWidth(92);
+                field.onTrouble(trouble::setText).onValue(q -> session.apply(Edit.of("Set " + f.label().toLowerCase(
+                        java.util.Locale.ROOT), p -> p.with(p.heat().with(f, new Measured(q, "own"))))));
+                field.setUserData(f);
+                VBox words = new VBox(Ui.wrapped(f.label()), Ui.wrapped(f.source(), "soft"));
+                GridPane.setHgrow(words, Priority.ALWAYS);
+                figures.addRow(f.ordinal(), words, field);
+            }
+        }
+        for (Node n : figures.getChildren()) {
+            if (n.getUserData() instanceof HeatFigure f) {
+                @SuppressWarnings("unchecked")
+                QuantityField<Quantity> field = (QuantityField<Quantity>) n;
+                field.update(heat.figure(f).quantity());
+            }
+        }
+    }
+}

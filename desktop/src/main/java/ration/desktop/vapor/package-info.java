@@ -1,0 +1,5 @@
+/**
+ * The Vapor page: pressure against boiling pressure along the path, heights and temperatures at which each part boils, the
+ * soak after shutdown with a log laid over it, and what buys degrees.
+ */
+package ration.desktop.vapor;

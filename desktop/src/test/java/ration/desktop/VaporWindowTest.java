@@ -1,0 +1,120 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.Locale;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.heat.HeatFigure;
+import ration.heat.Soak;
+
+/** The Vapor page, by clicks and keys. */
+class VaporWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void brindle() {
+        robot.clickOn("#document-menu").clickOn("#menu-demo-brindle-a2");
+        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        control(KeyCode.DIGIT3);
+        until(() -> node("#vapor-path").getAccessibleText().contains("+7.5 \u00b0C at lift pump inlet"));
+    }
+
+    @Test
+    void theLedgerLeadsToTheCaseThatGoverns() {
+        brindle();
+        assertThat(label("#ledger-vapor-verdict")).isEqualTo("Holds");
+        assertThat(label("#ledger-vapor-case")).isEqualTo("Lift pump inlet, 38 \u00b0C fuel, 8 000 ft");
+        assertThat(((TextField) node("#vapor-altitude")).getText()).isEqualTo("8 000 ft");
+        robot.clickOn("#vapor-110");
+        until(() -> node("#vapor-path").getAccessibleText().matches("(?s).*\\+[12]\\.\\d \u00b0C at lift pump"
+                + " inlet.*"));
+        assertThat(session.changed().get()).as("another day changes no project").isFalse();
+        fill("#vapor-altitude", "4000");
+        until(() -> node("#altitude-map").getAccessibleText().contains("This case: 43.3"));
+    }
+
+    @Test
+    void anotherFuelAnotherVerdictAndBack() {
+        brindle();
+        robot.clickOn("#vapor-grade").clickOn("#grade-mogas-d");
+        until(() -> label("#ledger-vapor-verdict").equals("Short"));
+        control(KeyCode.Z);
+        until(() -> label("#ledger-vapor-verdict").equals("Holds"));
+    }
+
+    @Test
+    void heatFiguresAreCheckedAndSet() {
+        brindle();
+        robot.clickOn("#vapor-figures");
+        until(() -> robot.lookup("#heat-needed").tryQuery().isPresent());
+        fill("#heat-needed", "90");
+        until(() -> label("#vapor-trouble").contains("lies between"));
+        fill("#heat-needed", "9");
+        until(() -> label("#ledger-vapor-verdict").equals("Short"));
+        assertThat(session.project().heat().si(HeatFigure.NEEDED)).isEqualTo(9);
+    }
+
+    @Test
+    void whatBuysDegreesIsTriedAndTakenBack() {
+        brindle();
+        robot.clickOn("#vapor-buys");
+        until(() -> robot.lookup("#degrees-try-1").tryQuery().isPresent());
+        robot.clickOn("#degrees-try-1");
+        until(() -> label("#ledger-vapor-was").equals("was +7.5 \u00b0C"));
+        control(KeyCode.Z);
+        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+    }
+
+    @SuppressWarnings("unchecked")
+    private void choose(String id, String value) {
+        robot.interact(() -> ((ChoiceBox<String>) node(id)).setValue(value));
+    }
+
+    /** A made-up log of the carburettor: its columns are said once, it is laid over, fitted, and its figures taken. */
+    @Test
+    void aLogIsLaidOverFittedAndTaken() throws IOException {
+        brindle();
+        Soak truth = new Soak(310.93, 40, 47, 2000, 820, 312);
+        StringBuilder csv = new StringBuilder("t (s);carb (\u00b0C);note\n");
+        for (int i = 0; i < 120; i++) {
+            csv.append(String.format(Locale.GERMANY, "%d;%.2f;ok%n", i * 20, truth.at(i * 20) - 273.15));
+        }
+        answers.open = Files.writeString(folder.resolve("soak.csv"), csv.toString());
+        robot.clickOn("#log-open");
+        until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
+        assertThat(((ChoiceBox<?>) node("#log-is-0")).getValue()).isEqualTo("time");
+        assertThat(((ChoiceBox<?>) node("#log-in-1")).getValue()).isEqualTo("\u00b0C");
+        choose("#log-is-1", "\u2013");
+        robot.clickOn("#log-lay");
+        until(() -> label("#log-said").contains("which part"));
+        choose("#log-is-1", "Carburettor");
+        robot.clickOn("#log-lay");
+        until(() -> label("#log-said").contains("root mean square: Carburettor"));
+        until(() -> node("#soak-picture").getAccessibleText().contains("logged"));
+        robot.clickOn("#log-fit");
+        until(() -> label("#log-said").contains("the soak rises 47 \u00b0C"));
+        robot.clickOn("#log-take");
+        until(() -> Math.abs(session.project().heat().si(HeatFigure.BAY_SOAK_OVER) - 47) < 0.6);
+        robot.clickOn("#log-open");
+        until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
+        assertThat(((ChoiceBox<?>) node("#log-is-1")).getValue()).as("said once").isEqualTo("Carburettor");
+    }
+
+    @Test
+    void aLogThatIsNoneIsRefusedInWords() throws IOException {
+        brindle();
+        answers.open = Files.writeString(folder.resolve("poem.csv"), "roses, red\nviolets, blue\nfuel, liquid\n");
+        robot.clickOn("#log-open");
+        until(() -> label("#log-said").contains("poem.csv") && label("#log-said").contains("no table of readings"));
+    }
+}
