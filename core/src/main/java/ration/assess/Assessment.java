@@ -36,15 +36,18 @@ import ration.tank.TankBody;
  * @param governing the case with the least margin
  * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
  * @param vapor     the least gap to boiling over the hot day; empty while nothing flows
+ * @param air       vents of every tank
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
-        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, List<Finding> findings) {
+        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor,
+        List<AirAnswer> air, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
         cases = List.copyOf(cases);
         tanks = List.copyOf(tanks);
+        air = List.copyOf(air);
         findings = List.copyOf(findings);
     }
 
@@ -56,7 +59,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
-                    Optional.empty(), Checks.of(project, problems, List.of(), null, tanks));
+                    Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
         }
         FlowModel.Basis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
@@ -66,8 +69,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases);
         List<Finding> findings = new ArrayList<>(Checks.of(project, problems, cases, basis, tanks));
         findings.addAll(VaporChecks.of(project, cases, vapor));
+        List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
+        findings.addAll(AirChecks.of(project, cases, air));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, cases, governing, tanks, vapor, findings);
+        return new Assessment(project, problems, cases, governing, tanks, vapor, air, findings);
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */

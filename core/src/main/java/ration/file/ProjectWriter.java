@@ -282,10 +282,15 @@ final class ProjectWriter {
     }
 
     void place(ObjectNode out, String path, Place place) {
+        placeFields(out, path, place);
+        restore(out, path);
+    }
+
+    /** Where the caller puts unknown fields back. */
+    void placeFields(ObjectNode out, String path, Place place) {
         measured(out, path, "station", place.station());
         measured(out, path, "buttLine", place.buttLine());
         measured(out, path, "waterLine", place.waterLine());
-        restore(out, path);
     }
 
     void rated(ObjectNode out, String path, String field, Rated rated) {

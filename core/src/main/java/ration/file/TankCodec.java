@@ -8,6 +8,7 @@ import ration.model.Fitout;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.TankShape;
+import ration.model.VentLine;
 import ration.quantity.Unit;
 
 /** Tanks, their shapes and what is built into them, to and from JSON. */
@@ -57,7 +58,13 @@ final class TankCodec {
             return rib;
         }) : List.of();
         return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
-                in.optionalMeasured("published", Unit.GALLON));
+                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> {
+                    VentLine line = new VentLine(v.measured("bore", Unit.INCH), v.measured("length", Unit.INCH),
+                            v.measured("tip", Unit.ONE), v.flag("ball"), v.has("points") ? v.list("points", reader::place)
+                            : List.of());
+                    v.keepUnknown();
+                    return line;
+                }));
     }
 
     private static TankShape shape(ProjectReader reader, JsonObjectReader in) {
@@ -154,6 +161,18 @@ final class TankCodec {
         fitout.gauge().ifPresent(g -> writer.place(out.putObject("gauge"), path + ".gauge", g));
         Optional<Measured> published = fitout.published();
         published.ifPresent(m -> writer.measured(out, path, "published", m));
+        fitout.vent().ifPresent(v -> {
+            ObjectNode line = out.putObject("ventLine");
+            String at = path + ".ventLine";
+            writer.measured(line, at, "bore", v.bore());
+            writer.measured(line, at, "length", v.length());
+            writer.measured(line, at, "tip", v.tip());
+            line.put("ball", v.ball());
+            if (!v.points().isEmpty()) {
+                writer.numbered(line, at, "points", v.points(), (p, where, node) -> writer.placeFields(node, where, p));
+            }
+            writer.restore(line, at);
+        });
     }
 
     private static void shape(ProjectWriter writer, ObjectNode out, String at, TankShape shape) {

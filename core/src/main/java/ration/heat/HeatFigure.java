@@ -3,7 +3,7 @@ package ration.heat;
 import ration.model.Measured;
 import ration.quantity.Unit;
 
-/** A figure the heat and vapor answers rest on, with its usual value. Temperatures "over" another are differences. */
+/** A figure the heat, vapor and vent answers rest on, with its usual value. Temperatures "over" another are differences. */
 public enum HeatFigure {
     HOT_DAY("Hot day, outside air at sea level", Unit.FAHRENHEIT, 100, 0, 130,
             "14 CFR 23.1043: 100 \u00b0F, 3.6 \u00b0F less each 1 000 ft (from memory)"),
@@ -22,7 +22,10 @@ public enum HeatFigure {
     HOSE("Heat through a hose", Unit.WATT_PER_SQUARE_METRE_KELVIN, 15, 0.5, 300, "common practice, no source"),
     SLEEVE("Heat through a sleeve", Unit.WATT_PER_SQUARE_METRE_KELVIN, 7, 0.5, 300, "common practice, no source"),
     REID_CHANGE("Reid pressure over the limit", Unit.PSI, 0, -6, 6,
-            "ethanol adds about 1 psi at 5 to 10 %; weathered fuel has less (from memory)");
+            "ethanol adds about 1 psi at 5 to 10 %; weathered fuel has less (from memory)"),
+    SPEED("Airspeed, for vent tips", Unit.KNOT, 80, 0, 300, "the aircraft's own"),
+    DESCENT("Fastest descent", Unit.FOOT_PER_MINUTE, 1000, 0, 10000, "the aircraft's own"),
+    FILL_RATE("Filling", Unit.GALLON_PER_HOUR, 600, 0, 6000, "10 gal a minute from a pump; common practice, no source");
 
     private final String label;
     private final Unit unit;

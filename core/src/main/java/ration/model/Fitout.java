@@ -15,12 +15,14 @@ import ration.geometry.Solid;
  * @param filler    lip of the filler opening; the tank is full at most to it
  * @param gauge     foot of the sight tube or dipstick; readings are heights above it
  * @param published unusable fuel the maker states
+ * @param vent      its vent line, where that is known
  */
 public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
-        Optional<Measured> published) {
+        Optional<Measured> published, Optional<VentLine> vent) {
 
     /** A bare shell. */
-    public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+    public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
+            Optional.empty());
 
     public Fitout {
         wells = List.copyOf(wells);
@@ -28,30 +30,35 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     }
 
     public Fitout withWells(List<Well> other) {
-        return new Fitout(other, ribs, filler, gauge, published);
+        return new Fitout(other, ribs, filler, gauge, published, vent);
     }
 
     public Fitout withRibs(List<Rib> other) {
-        return new Fitout(wells, other, filler, gauge, published);
+        return new Fitout(wells, other, filler, gauge, published, vent);
     }
 
     public Fitout withFiller(Optional<Place> other) {
-        return new Fitout(wells, ribs, other, gauge, published);
+        return new Fitout(wells, ribs, other, gauge, published, vent);
     }
 
     public Fitout withGauge(Optional<Place> other) {
-        return new Fitout(wells, ribs, filler, other, published);
+        return new Fitout(wells, ribs, filler, other, published, vent);
     }
 
     public Fitout withPublished(Optional<Measured> other) {
-        return new Fitout(wells, ribs, filler, gauge, other);
+        return new Fitout(wells, ribs, filler, gauge, other, vent);
+    }
+
+    public Fitout withVent(Optional<VentLine> other) {
+        return new Fitout(wells, ribs, filler, gauge, published, other);
     }
 
     Fitout raised(double metres) {
         return new Fitout(wells.stream().map(w -> new Well(w.floor.raised(metres), w.length, w.width)).toList(),
                 ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
                         o.waterLine.plus(metres), o.passes)).toList())).toList(),
-                filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published);
+                filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published, vent.map(v -> v.withPoints(
+                v.points().stream().map(p -> p.raised(metres)).toList())));
     }
 
     /** The shell and its wells as one solid. */

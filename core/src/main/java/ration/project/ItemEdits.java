@@ -14,6 +14,7 @@ import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
 import ration.model.TankShape;
+import ration.model.VentLine;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -182,6 +183,9 @@ public final class ItemEdits {
                 ? Optional.of(Place.estimated(at)) : Optional.empty())));
         add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
                 f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
+        if (tank.vent().isPresent()) {
+            vent(tank, f, over);
+        }
         if (f.wells().isEmpty()) {
             add("Add sump well", tank.with(f.withWells(List.of(new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0,
                     -1.5 * INCH))), Measured.of(4, Unit.INCH, BY), Measured.of(4, Unit.INCH, BY))))));
@@ -189,6 +193,24 @@ public final class ItemEdits {
             add("Remove sump well", tank.with(f.withWells(f.wells().subList(0, f.wells().size() - 1))));
         }
         ribs(tank, f);
+    }
+
+    private void vent(Item.Tank tank, Fitout f, Point3 over) {
+        if (f.vent().isEmpty()) {
+            add("Give vent line", tank.with(f.withVent(Optional.of(new VentLine(Measured.of(0.305, Unit.INCH, BY),
+                    Measured.of(36, Unit.INCH, BY), Measured.of(0, Unit.ONE, BY), false, List.of())))));
+            return;
+        }
+        VentLine v = f.vent().get();
+        add(v.ball() ? "No ball in the vent" : "Check ball in the vent", tank.with(f.withVent(Optional.of(v.withBall(!v.ball())))));
+        List<Place> more = new ArrayList<>(v.points());
+        more.add(Place.estimated(v.points().isEmpty() ? over : v.points().get(v.points().size() - 1).point().toward(tank.vent()
+                .orElseThrow().point(), 0.5)));
+        add("Add vent point", tank.with(f.withVent(Optional.of(v.withPoints(more)))));
+        if (!v.points().isEmpty()) {
+            add("Remove vent point", tank.with(f.withVent(Optional.of(v.withPoints(v.points().subList(0, v.points().size() - 1))))));
+        }
+        add("No vent line", tank.with(f.withVent(Optional.empty())));
     }
 
     private void ribs(Item.Tank tank, Fitout f) {

@@ -15,6 +15,7 @@ import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
 import ration.model.TankShape;
+import ration.model.VentLine;
 import ration.quantity.Unit;
 
 /**
@@ -210,6 +211,16 @@ public final class ItemFigures {
     private void fitout(Item.Tank tank) {
         Fitout f = tank.fitout();
         f.published().ifPresent(m -> add("Maker's unusable", m, Unit.GALLON, v -> tank.with(f.withPublished(Optional.of(v)))));
+        f.vent().ifPresent(v -> {
+            Function<VentLine, Item> set = changed -> tank.with(f.withVent(Optional.of(changed)));
+            add("Vent bore", v.bore(), Unit.INCH, m -> set.apply(v.withBore(m)));
+            add("Vent length", v.length(), Unit.INCH, m -> set.apply(v.withLength(m)));
+            add("Vent tip coefficient", v.tip(), Unit.ONE, m -> set.apply(v.withTip(m)));
+            for (int i = 0; i < v.points().size(); i++) {
+                int at = i;
+                place("Vent point " + (i + 1) + " ", v.points().get(i), p -> set.apply(v.withPoints(changed(v.points(), at, p))));
+            }
+        });
         f.filler().ifPresent(p -> place("Filler ", p, v -> tank.with(f.withFiller(Optional.of(v)))));
         f.gauge().ifPresent(p -> place("Gauge foot ", p, v -> tank.with(f.withGauge(Optional.of(v)))));
         for (int i = 0; i < f.wells().size(); i++) {

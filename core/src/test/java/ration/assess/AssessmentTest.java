@@ -119,12 +119,14 @@ class AssessmentTest {
     }
 
     @Test
-    void theLedgerShowsWhatIsComputedAndNotShownForTheRest() {
+    void theLedgerShowsWhatIsComputed() {
         Ledger ledger = Ledger.of(Assessment.of(Systems.corrie()), UnitSystem.US);
         assertThat(ledger.unusable().verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
         assertThat(ledger.unusable().detail()).isEqualTo("Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
-        assertThat(ledger.vapor().verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(ledger.vapor().verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(ledger.vapor().detail()).isEqualTo("Upper tank outlet, 38 \u00b0C fuel, 8 000 ft");
+        assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US).vapor().verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.flow().figure()).endsWith("\u00d7");
         assertThat(ledger.flow().detail()).startsWith("Climb 17\u00b0, FUSELAGE");
     }

@@ -167,7 +167,7 @@ class PressureChecksTest {
     void theLedgerCountsChecksAndNotTheirRuns() throws Exception {
         Assessment a = Assessment.of(ProjectFile.demo("tansy-l3"));
         String open = Ledger.of(a, UnitSystem.US).open().figure();
-        assertThat(open).as("a joint, and the drain test").isEqualTo("2 of " + a.findings().stream().map(Finding::check).distinct().count());
+        assertThat(open).as("a joint, trapped fuel, and the drain test").isEqualTo("3 of " + a.findings().stream().map(Finding::check).distinct().count());
         assertThat(a.findings().size()).isGreaterThan(40);
     }
 

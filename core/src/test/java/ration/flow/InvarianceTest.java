@@ -46,7 +46,7 @@ class InvarianceTest {
                             .withVent(t.vent().map(place)).withDrain(t.drain().map(place))
                             .with(new Fitout(t.fitout().wells().stream().map(w -> new Fitout.Well(place.apply(w.floor()),
                                     w.length(), w.width())).toList(), List.of(), t.fitout().filler().map(place),
-                                    t.fitout().gauge().map(place), t.fitout().published())));
+                                    t.fitout().gauge().map(place), t.fitout().published(), Optional.empty())));
                 } else if (item instanceof Item.Run r) {
                     items.add(r.withPoints(r.points().stream().map(place).toList()));
                 } else if (item instanceof Item.Fitted f) {

@@ -113,6 +113,15 @@ public final class Screenshots {
             fire(scene, "#ledger-vapor");
         });
         SCENES.put("vapor-corrie", (s, scene) -> fire(scene, "#ledger-vapor"));
+        SCENES.put("air", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#rail-air");
+        });
+        SCENES.put("air-corrie", (s, scene) -> fire(scene, "#rail-air"));
+        SCENES.put("air-tansy", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-air");
+        });
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }

@@ -265,7 +265,7 @@ class WindowTest extends WindowHarness {
         assertThat(label("#ledger-open-figure")).isEqualTo(ledger.open().figure());
         assertThat(label("#ledger-unusable-figure")).isEqualTo(ledger.unusable().figure());
         assertThat(label("#ledger-unusable-case")).isEqualTo(ledger.unusable().detail());
-        assertThat(label("#ledger-vapor-verdict")).isEqualTo("Not shown");
+        assertThat(label("#ledger-vapor-figure")).isEqualTo(ledger.vapor().figure());
     }
 
     @Test

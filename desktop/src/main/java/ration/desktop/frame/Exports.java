@@ -96,6 +96,11 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
                 ration.export.GaugeCard.pdf(session.project(), t, session.units().get()))));
     }
 
+    /** Every drain in walk-round order, to tick off. */
+    void samplingCard() {
+        write(named("sampling"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SamplingPdf.of(session.project())));
+    }
+
     void drawingPdf() {
         look(l -> write(named("drawing"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.drawingPdf(
                 assessment(), l, session.units().get()))));

@@ -22,6 +22,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import ration.desktop.air.AirPage;
 import ration.desktop.brief.BriefPage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
@@ -64,6 +65,7 @@ public final class MainWindow {
     private final TanksPage tanks;
     private final HangarPage hangar;
     private final VaporPage vapor;
+    private final AirPage airs;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
@@ -84,6 +86,7 @@ public final class MainWindow {
         tanks = new TanksPage(session, exports::gaugeCard);
         hangar = new HangarPage(session, exports, java.time.LocalDate::now);
         vapor = new VaporPage(session, this::showItem, exports);
+        airs = new AirPage(session, this::showItem, exports::samplingCard);
         rail = new Rail(session, this::go);
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
@@ -285,6 +288,7 @@ public final class MainWindow {
             case TANKS -> tanks;
             case HANGAR -> hangar;
             case VAPOR -> vapor;
+            case AIR -> airs;
         });
         rail.current(to);
         ledger.current(to);
@@ -294,6 +298,8 @@ public final class MainWindow {
             flow.requestFocus();
         } else if (to == Page.TANKS) {
             tanks.requestFocus();
+        } else if (to == Page.AIR) {
+            airs.requestFocus();
         } else if (to == Page.VAPOR) {
             vapor.requestFocus();
         } else if (to == Page.HANGAR) {

@@ -1,0 +1,200 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.breathing.LowPoints;
+import ration.breathing.SamplingCard;
+import ration.breathing.Vents;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.geometry.Point3;
+import ration.heat.HeatFigure;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.PortRef;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** Vents, traps, drains, the strainer's place. */
+final class AirChecks {
+
+    private static final String PRACTICE = "Common practice, no source";
+    private static final String PART = " before 2017 (from memory, confidence high), as a guide";
+    /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
+    private static final double MOST_DROP = 250;
+    private static final double ADVICE = 1.02;
+
+    private final Project project;
+    private final FuelSystem system;
+    private final List<CaseAnswer> cases;
+    private final List<AirAnswer> air;
+    private final Point3 parked;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private AirChecks(Project project, List<CaseAnswer> cases, List<AirAnswer> air) {
+        this.project = project;
+        this.system = project.system();
+        this.cases = cases;
+        this.air = air;
+        this.parked = project.brief().envelope().attitudes().get(0).gravity().up();
+    }
+
+    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air) {
+        AirChecks checks = new AirChecks(project, cases, air);
+        air.forEach(checks::vent);
+        air.forEach(checks::blocked);
+        checks.points();
+        checks.strainer();
+        checks.both();
+        checks.tips();
+        return checks.findings;
+    }
+
+    private void add(String id, String title, String item, Verdict verdict, double ratio, Finding.Wording detail, String source,
+            String remedy) {
+        findings.add(new Finding("air." + id, title, item, verdict, Math.min(Finding.MET, ratio), detail, source,
+                verdict == Verdict.HOLDS ? "" : remedy));
+    }
+
+    /** Computed drop and rule of thumb; the worse governs. */
+    private void vent(AirAnswer a) {
+        if (a.tank().vent().isEmpty()) {
+            return;
+        }
+        if (a.line().isEmpty()) {
+            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u ->
+                    "Its bore and length are not said, so what it costs is not known.", PRACTICE, "Give the vent line on the tank's"
+                    + " card.");
+            return;
+        }
+        double drop = Math.max(a.inFlight(), 1e-6);
+        Optional<LineSize> rule = system.runAt(new PortRef(a.tank().id(), a.tank().outlets().isEmpty() ? "" : a.tank().outlets()
+                .get(0).name())).flatMap(r -> LineSize.usual().stream().filter(s -> s.kind() == LineSize.Kind.TUBE && s.dash()
+                == r.size().dash() - 1).findFirst());
+        double thumb = rule.map(s -> a.line().get().bore() / s.bore() + 0.002).orElse(Finding.MET);
+        double ratio = Math.min(MOST_DROP / drop, thumb);
+        Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
+        add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
+                + small(u, a.line().get().drop(a.feeding())) + " feeding, " + small(u, a.line().get().drop(a.descending()))
+                + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
+                + small(u, a.line().get().drop(a.filling())) + ". By rule of thumb its bore is "
+                + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
+                + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
+                + " worse governs", "A wider or shorter vent, without a ball.");
+    }
+
+    /** In fuel where people think in it, in pascals too since it is small. */
+    private static String small(UnitSystem u, double pascal) {
+        return UnitSystem.figure(pascal, pascal < 10 ? 1 : 0) + " Pa";
+    }
+
+    private void blocked(AirAnswer a) {
+        a.blocked().ifPresent(b -> add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS,
+                Finding.MET, u -> b.outlasts() ? "Half full and level, its fuel ends before the trapped air holds it back."
+                : "Half full and level, " + u.fineVolume(b.volume()) + " feed in " + UnitSystem.figure(b.seconds() / 60, 1)
+                + " minutes at take-off demand before flow is short.", "Polytropic air, n 1.2; for information, no limit is set",
+                ""));
+    }
+
+    private void points() {
+        LowPoints all = LowPoints.of(system, parked);
+        List<LowPoints.Found> wet = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.UNDRAINED).toList();
+        for (LowPoints.Found f : wet) {
+            add("low." + f.item(), "Low point without a drain, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
+                    + " lies lower than what it joins with the aircraft parked: water stays there.", "14 CFR 23.999(a)" + PART,
+                    "A drain there, or a line that falls to the strainer.");
+        }
+        if (wet.isEmpty() && !system.runs().isEmpty()) {
+            add("low", "Low points drained", "", Verdict.HOLDS, Finding.MET, u -> "Parked, every low point of the wet lines has a"
+                    + " drain: " + SamplingCard.of(system).size() + " to sample.", "14 CFR 23.999(a)" + PART, "");
+        }
+        for (LowPoints.Found f : all.points()) {
+            if (f.kind() == LowPoints.Kind.VENT_TRAP) {
+                add("trap." + f.item(), "Vent trap, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
+                        + " is a low spot in the vent: liquid sits there and closes it.", "14 CFR 23.975(a)(5)" + PART,
+                        "Let the vent rise all the way, or fall all the way to its tip.");
+            } else if (f.kind() == LowPoints.Kind.HIGH) {
+                add("high." + f.item(), "High point, " + name(f), f.item(), Verdict.THIN, ADVICE, u -> at(u, f) + " stands higher"
+                        + " than what it joins: vapor gathers there.", PRACTICE, "Let the line rise or fall all the way.");
+            }
+        }
+    }
+
+    private String name(LowPoints.Found f) {
+        return system.item(f.item()).map(Item::name).orElse(f.item());
+    }
+
+    private static String at(UnitSystem u, LowPoints.Found f) {
+        return "Station " + u.text(f.place().x(), Dimension.LENGTH) + ", water line " + u.text(f.place().z(), Dimension.LENGTH);
+    }
+
+    /** The strainer bowl lies lowest of all. */
+    private void strainer() {
+        List<Item.Strainer> strainers = system.all(Item.Strainer.class).toList();
+        if (strainers.isEmpty()) {
+            return;
+        }
+        double bowl = strainers.stream().mapToDouble(s -> parked.dot(s.place().point())).min().orElse(0);
+        String lowest = "";
+        double least = bowl;
+        for (Item.Run r : system.runs()) {
+            List<Point3> way = new ArrayList<>(r.points().stream().map(p -> p.point()).toList());
+            system.point(r.from()).ifPresent(way::add);
+            system.point(r.to()).ifPresent(way::add);
+            for (Point3 p : way) {
+                if (parked.dot(p) < least - 0.003) {
+                    least = parked.dot(p);
+                    lowest = r.name();
+                }
+            }
+        }
+        double under = bowl - least;
+        String where = lowest;
+        add("strainer", "Strainer lowest", strainers.get(0).id(), where.isEmpty() ? Verdict.HOLDS : Verdict.THIN, where.isEmpty()
+                ? Finding.MET : ADVICE, u -> where.isEmpty() ? "Parked, no line lies under the strainer." : where + " lies "
+                + u.text(under, Dimension.LENGTH) + " under the strainer with the aircraft parked: water goes there first.", PRACTICE,
+                "Put the strainer at the lowest point, or drain that one too.");
+    }
+
+    /** Positions that feed from several tanks: which gives more, and so empties first. */
+    private void both() {
+        cases.stream().filter(c -> c.judged() && c.demand().usable() && c.contents().equals("Half")
+                && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled()).filter(c -> system.tanks()
+                .stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst().ifPresent(c -> {
+                    List<Item.Tank> order = system.tanks().stream().sorted(Comparator.comparingDouble(t -> -c.demand().outflow(t)))
+                            .toList();
+                    Item.Tank first = order.get(0);
+                    Item.Tank last = order.get(order.size() - 1);
+                    String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
+                    add("both", "Which tank empties first", first.id(), Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? ""
+                            : "On " + position + ", ") + "half full and level, " + first.name() + " gives "
+                            + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name() + (c.demand().outflow(last) < 0
+                            ? " takes " : " gives ") + u.text(Math.abs(c.demand().outflow(last)), Dimension.FLOW) + ": " + first.name()
+                            + " empties first, its fuel stands higher or its line costs less.", PRACTICE + "; for information", "");
+                });
+    }
+
+    /** Tips under different pressure move fuel between joined tanks. */
+    private void tips() {
+        double q = Vents.dynamic(project.heat().si(HeatFigure.SPEED));
+        List<AirAnswer> tipped = air.stream().filter(a -> a.tank().fitout().vent().isPresent()).toList();
+        if (tipped.size() < 2 || system.selectors().stream().noneMatch(s -> s.positions().stream().anyMatch(p -> p.joins().stream()
+                .anyMatch(g -> g.stream().filter(s.inlets()::contains).count() > 1)))) {
+            return;
+        }
+        Map<String, Double> by = new java.util.TreeMap<>();
+        tipped.forEach(a -> by.put(a.tank().name(), a.tank().fitout().vent().get().tip().si() * q));
+        double most = by.values().stream().mapToDouble(d -> d).max().orElse(0);
+        double least = by.values().stream().mapToDouble(d -> d).min().orElse(0);
+        double level = (most - least) / (project.brief().demandDensity() * 9.80665);
+        add("tips", "Vent tips alike", "", level > Unit.INCH.toSi(0.5) ? Verdict.THIN : Verdict.HOLDS, level > Unit.INCH.toSi(0.5)
+                ? ADVICE : Finding.MET, u -> "The tips differ by " + small(u, most - least) + " in flight: as much as "
+                + u.text(level, Dimension.LENGTH) + " of level between joined tanks.", PRACTICE, "Tips alike, in alike places.");
+    }
+}

@@ -1,0 +1,184 @@
+package ration.breathing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.PortRef;
+
+/**
+ * Low and high points of wet lines and vents, from measured heights along an up.
+ *
+ * @param points in no particular order
+ */
+public record LowPoints(List<Found> points) {
+
+    /** Heights nearer than this are level, m: a tenth of an inch. */
+    private static final double LEVEL = 0.00254;
+
+    public LowPoints {
+        points = List.copyOf(points);
+    }
+
+    /** What a point does. */
+    public enum Kind {
+        /** Water gathers, and a drain takes it. */
+        DRAINED,
+        /** Water gathers, and nothing takes it. */
+        UNDRAINED,
+        /** Liquid sits in a vent line and closes it. */
+        VENT_TRAP,
+        /** Vapor gathers. */
+        HIGH
+    }
+
+    /**
+     * A point.
+     *
+     * @param item  id of the run or item it lies on
+     * @param place in aircraft axes
+     */
+    public record Found(Kind kind, String item, Point3 place) {
+    }
+
+    /** A place on the lines: a point within a run, or a whole item that is no run. */
+    private static final class Node {
+        private final String item;
+        private final Point3 place;
+        private final double height;
+        private final Set<Node> next = new HashSet<>();
+
+        Node(String item, Point3 place, double height) {
+            this.item = item;
+            this.place = place;
+            this.height = height;
+        }
+    }
+
+    /** Of a system, up given in aircraft axes. */
+    public static LowPoints of(FuelSystem system, Point3 up) {
+        List<Found> found = new ArrayList<>();
+        Map<String, Node> bodies = new HashMap<>();
+        List<Node> all = new ArrayList<>();
+        for (Item.Run run : system.runs()) {
+            List<Node> line = new ArrayList<>();
+            end(system, run.from(), up, bodies, all).ifPresent(line::add);
+            for (Place p : run.points()) {
+                Node n = new Node(run.id(), p.point(), up.dot(p.point()));
+                all.add(n);
+                line.add(n);
+            }
+            end(system, run.to(), up, bodies, all).ifPresent(line::add);
+            for (int i = 1; i < line.size(); i++) {
+                line.get(i - 1).next.add(line.get(i));
+                line.get(i).next.add(line.get(i - 1));
+            }
+        }
+        Set<Node> done = new HashSet<>();
+        for (Node n : all) {
+            if (done.contains(n)) {
+                continue;
+            }
+            List<Node> flat = flat(n, done);
+            boolean low = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
+                    > n.height);
+            boolean high = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
+                    < n.height);
+            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x instanceof Item.Run).isPresent()).findFirst()
+                    .orElse(n);
+            if (low && flat.stream().noneMatch(f -> ends(system, f))) {
+                boolean drained = flat.stream().anyMatch(f -> drained(system, f));
+                Node at = flat.stream().filter(f -> drained(system, f)).findFirst().orElse(shown);
+                found.add(new Found(drained ? Kind.DRAINED : Kind.UNDRAINED, at.item, at.place));
+            }
+            if (high && flat.stream().noneMatch(f -> ends(system, f))) {
+                found.add(new Found(Kind.HIGH, shown.item, shown.place));
+            }
+        }
+        vents(system, up, found);
+        return new LowPoints(found);
+    }
+
+    private static Optional<Node> end(FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
+        Optional<Item> item = system.item(port.item());
+        boolean ported = item.filter(i -> i instanceof Item.Tank || i instanceof Item.Header).isPresent();
+        String key = ported ? port.toString() : port.item();
+        return system.point(port).map(p -> bodies.computeIfAbsent(key, k -> {
+            Node n = new Node(port.item(), p, up.dot(p));
+            all.add(n);
+            return n;
+        }));
+    }
+
+    /** All that lies level with a node and joined to it. */
+    private static List<Node> flat(Node start, Set<Node> done) {
+        List<Node> flat = new ArrayList<>(List.of(start));
+        done.add(start);
+        for (int i = 0; i < flat.size(); i++) {
+            for (Node o : flat.get(i).next) {
+                if (Math.abs(o.height - start.height) <= LEVEL && done.add(o)) {
+                    flat.add(o);
+                }
+            }
+        }
+        return flat;
+    }
+
+    /** Tanks have sumps of their own, headers vents, and the engine ends the line. */
+    private static boolean ends(FuelSystem system, Node n) {
+        return system.item(n.item).filter(i -> i instanceof Item.Tank || i instanceof Item.Header
+                || i instanceof Item.EngineInlet).isPresent();
+    }
+
+    private static boolean drained(FuelSystem system, Node n) {
+        return system.item(n.item).filter(i -> i instanceof Item.Strainer s && s.drain()).isPresent();
+    }
+
+    private static void vents(FuelSystem system, Point3 up, List<Found> found) {
+        for (Item.Tank tank : system.tanks()) {
+            List<Point3> way = ventWay(tank);
+            for (int i = 1; i + 1 < way.size(); i++) {
+                double h = up.dot(way.get(i));
+                int a = i - 1;
+                int b = i + 1;
+                while (a > 0 && Math.abs(up.dot(way.get(a)) - h) <= LEVEL) {
+                    a--;
+                }
+                while (b + 1 < way.size() && Math.abs(up.dot(way.get(b)) - h) <= LEVEL) {
+                    b++;
+                }
+                if (up.dot(way.get(a)) > h + LEVEL && up.dot(way.get(b)) > h + LEVEL) {
+                    found.add(new Found(Kind.VENT_TRAP, tank.id(), way.get(i)));
+                    i = b;
+                }
+            }
+        }
+    }
+
+    /** The vent of a tank from its start at the top of the tank to its tip; empty without one. */
+    public static List<Point3> ventWay(Item.Tank tank) {
+        List<Point3> way = new ArrayList<>();
+        tank.vent().ifPresent(tip -> {
+            tank.fitout().vent().ifPresent(v -> v.points().forEach(p -> way.add(p.point())));
+            if (way.isEmpty()) {
+                way.add(topUnder(tank, tip.point()));
+            }
+            way.add(tip.point());
+        });
+        return way;
+    }
+
+    /** Where a vent with no measured way is taken to leave the tank: its highest point. */
+    private static Point3 topUnder(Item.Tank tank, Point3 tip) {
+        return tank.shape().solid().faces().stream().flatMap(List::stream).max(Comparator.comparingDouble(Point3::z)
+                .thenComparingDouble(p -> -p.distance(tip))).orElse(tip);
+    }
+}

@@ -1,0 +1,45 @@
+package ration.breathing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+
+/** Every drain in the order of a walk round the aircraft: left side from tail to nose, nose, right side back. */
+public final class SamplingCard {
+
+    private static final double CENTRE = 0.08;
+
+    private SamplingCard() {
+    }
+
+    /**
+     * A drain.
+     *
+     * @param item  id
+     * @param name  what it drains
+     * @param place of the drain
+     */
+    public record Drain(String item, String name, Point3 place) {
+    }
+
+    public static List<Drain> of(FuelSystem system) {
+        List<Drain> all = new ArrayList<>();
+        for (Item item : system.items()) {
+            if (item instanceof Item.Tank t) {
+                t.drain().ifPresent(d -> all.add(new Drain(t.id(), t.name(), d.point())));
+            } else if (item instanceof Item.Strainer s && s.drain()) {
+                all.add(new Drain(s.id(), s.name(), s.place().point()));
+            }
+        }
+        all.sort(Comparator.comparingInt((Drain d) -> side(d)).thenComparingDouble(d -> side(d) < 2 ? -d.place().x()
+                : d.place().x()));
+        return all;
+    }
+
+    private static int side(Drain d) {
+        return d.place().y() < -CENTRE ? 0 : d.place().y() > CENTRE ? 2 : 1;
+    }
+}

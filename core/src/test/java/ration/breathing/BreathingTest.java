@@ -1,0 +1,236 @@
+package ration.breathing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.VentLine;
+import ration.project.Project;
+import ration.quantity.Unit;
+
+/** Vents against published drops and closed forms, low points against polylines drawn by hand. */
+class BreathingTest {
+
+    private static final double LITRE_A_MINUTE = 1e-3 / 60;
+
+    /** Air 1.225, 1.79e-5; bore 4.572 mm: 1.26 L/min laminar 35.1 Pa/m; 14.5 L/min 1,121.8 Pa/m; 7.747 mm 93.6 (handbook). */
+    @Test
+    void dropsOfTheHandbook() {
+        assertThat(new AirLine(0.004572, 1, false).perMetre(1.26 * LITRE_A_MINUTE)).isCloseTo(35.1, Offset.offset(0.1));
+        assertThat(new AirLine(0.004572, 1, false).perMetre(14.5 * LITRE_A_MINUTE)).isCloseTo(1121.8,
+                Percentage.withPercentage(1));
+        assertThat(new AirLine(0.007747, 1, false).perMetre(14.5 * LITRE_A_MINUTE)).isCloseTo(93.6,
+                Percentage.withPercentage(1));
+    }
+
+    /** Hagen and Poiseuille: 128 mu Q / (pi D4). */
+    @Property(tries = 100)
+    void slowAirIsLaminar(@ForAll @DoubleRange(min = 0.01, max = 0.9) double share, @ForAll @DoubleRange(min = 3, max = 12)
+            double millimetres) {
+        double bore = millimetres / 1000;
+        double flow = share * 2000 * Math.PI * bore * AirLine.VISCOSITY / (4 * AirLine.DENSITY);
+        assertThat(new AirLine(bore, 1, false).perMetre(flow)).isCloseTo(128 * AirLine.VISCOSITY * flow / (Math.PI
+                * Math.pow(bore, 4)), Percentage.withPercentage(1e-6));
+    }
+
+    @Test
+    void lengthBoreAndBallCount() {
+        double flow = 10 * LITRE_A_MINUTE;
+        double usual = new AirLine(0.006, 1, false).drop(flow);
+        assertThat(new AirLine(0.006, 2, false).drop(flow)).isGreaterThan(usual);
+        assertThat(new AirLine(0.008, 1, false).drop(flow)).isLessThan(usual / 2);
+        assertThat(new AirLine(0.006, 1, true).drop(flow)).isGreaterThan(usual);
+        assertThat(new AirLine(0.006, 1, false).drop(0)).isZero();
+    }
+
+    /** Trapped air: p V^n stays; slow (n 1) and fast (n 1.4) on either side; there and back. */
+    @Property(tries = 100)
+    void trappedAirThins(@ForAll @DoubleRange(min = 0.01, max = 0.2) double air, @ForAll @DoubleRange(min = 0.01, max = 0.1) double left,
+            @ForAll @DoubleRange(min = 1, max = 1.4) double n) {
+        double p = Vents.trapped(101_325, air, left, n);
+        assertThat(p * Math.pow(air + left, n)).isCloseTo(101_325 * Math.pow(air, n), Percentage.withPercentage(1e-9));
+        assertThat(Vents.until(101_325, air, 101_325 - p, n)).isCloseTo(left, Offset.offset(1e-9));
+        assertThat(Vents.trapped(101_325, air, left, 1)).isGreaterThanOrEqualTo(p - 1e-9);
+        assertThat(Vents.until(101_325, air, 0, n)).isZero();
+    }
+
+    /** 100 L of air, 1,000 fpm: 3.61 L/min; dynamic pressure at 100 kt 1,621 Pa (handbook, calculated). */
+    @Test
+    void descentAndRamPressureOfTheHandbook() {
+        assertThat(Vents.descending(0.1, Unit.FOOT_PER_MINUTE.toSi(1000)) / LITRE_A_MINUTE).isCloseTo(3.61, Offset.offset(0.02));
+        assertThat(Vents.dynamic(Unit.KNOT.toSi(100))).isCloseTo(1621.0, Offset.offset(0.5));
+    }
+
+    // low points
+
+    private static final Point3 LEVEL = new Point3(0, 0, 1);
+
+    private static FuelSystem line(Place... between) {
+        FuelSystem s = Systems.oneLine();
+        return s.replace(s.runs().get(0).withPoints(List.of(between)));
+    }
+
+    private static List<LowPoints.Kind> kinds(FuelSystem s, Point3 up) {
+        return LowPoints.of(s, up).points().stream().map(LowPoints.Found::kind).toList();
+    }
+
+    @Test
+    void aLineThatFallsAllTheWayHasNone() {
+        assertThat(kinds(line(Place.inches(6, 0, 18), Place.inches(2, 0, 5)), LEVEL)).isEmpty();
+    }
+
+    @Test
+    void aSagIsLowAndAHumpIsHigh() {
+        List<LowPoints.Found> found = LowPoints.of(line(Place.inches(6, 0, -4), Place.inches(3, 0, 9)), LEVEL).points();
+        assertThat(found).hasSize(2);
+        assertThat(found).anySatisfy(f -> {
+            assertThat(f.kind()).isEqualTo(LowPoints.Kind.UNDRAINED);
+            assertThat(f.place()).isEqualTo(Place.inches(6, 0, -4).point());
+            assertThat(f.item()).isEqualTo("r1");
+        });
+        assertThat(found).anySatisfy(f -> assertThat(f.kind()).isEqualTo(LowPoints.Kind.HIGH));
+    }
+
+    /** Level stretches count as one point; tilted by the parked attitude one of their ends is the low one. */
+    @Test
+    void aLevelStretchIsOnePoint() {
+        FuelSystem s = line(Place.inches(8, 0, -4), Place.inches(4, 0, -4));
+        assertThat(kinds(s, LEVEL)).containsExactly(LowPoints.Kind.UNDRAINED);
+        Point3 noseUp = ration.geometry.ApparentGravity.ofAttitude(Math.toRadians(12), 0).up();
+        assertThat(LowPoints.of(s, noseUp).points()).hasSize(1).first().satisfies(f -> assertThat(f.place()).isEqualTo(
+                Place.inches(8, 0, -4).point()));
+    }
+
+    private static FuelSystem withStrainer(boolean drain) {
+        Item.Strainer strainer = new Item.Strainer(new Item.Tag("strainer", "Strainer", Place.inches(4, 0, -6)), Rated.of(20, 0.05,
+                ""), drain);
+        return new FuelSystem(List.of(Systems.tank("tank", 10, 0, 24), strainer, Systems.inlet(), Systems.run("r1", "tank.outlet",
+                "strainer.in", 40), Systems.run("r2", "strainer.out", "carburettor.in", 10)), Optional.empty());
+    }
+
+    @Test
+    void aStrainerWithADrainTakesTheWater() {
+        assertThat(kinds(withStrainer(true), LEVEL)).containsExactly(LowPoints.Kind.DRAINED);
+        assertThat(kinds(withStrainer(false), LEVEL)).containsExactly(LowPoints.Kind.UNDRAINED);
+    }
+
+    private static Item.Tank vented(Place... points) {
+        Item.Tank t = Systems.oneLine().tanks().get(0);
+        return t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.3), Systems.in(30), Measured.of(0, Unit.ONE), false,
+                List.of(points)))));
+    }
+
+    @Test
+    void aLoopThatDipsTrapsLiquid() {
+        FuelSystem rising = Systems.oneLine().replace(vented(Place.inches(10, 0, 34), Place.inches(10, 0, 36)));
+        FuelSystem dipping = Systems.oneLine().replace(vented(Place.inches(10, 0, 40), Place.inches(10, 4, 35), Place.inches(10, 6,
+                35)));
+        assertThat(kinds(rising, LEVEL)).isEmpty();
+        assertThat(kinds(dipping, LEVEL)).containsExactly(LowPoints.Kind.VENT_TRAP);
+    }
+
+    /** Aircraft and gravity turned together change nothing. */
+    @Property(tries = 60)
+    void turningAircraftAndGravityTogetherChangesNothing(@ForAll long seed, @ForAll @DoubleRange(min = -180, max = 180) double yaw,
+            @ForAll @DoubleRange(min = -40, max = 40) double pitch) {
+        Random r = new Random(seed);
+        List<Place> points = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            points.add(Place.inches(r.nextInt(40), r.nextInt(20) - 10, r.nextInt(60) - 20));
+        }
+        FuelSystem s = line(points.toArray(Place[]::new));
+        FuelSystem turned = turned(s, yaw, pitch);
+        Set<String> a = new HashSet<>();
+        Set<String> b = new HashSet<>();
+        LowPoints.of(s, LEVEL).points().forEach(f -> a.add(f.kind() + f.item() + key(turn(f.place(), yaw, pitch))));
+        LowPoints.of(turned, turn(LEVEL, yaw, pitch)).points().forEach(f -> b.add(f.kind() + f.item() + key(f.place())));
+        assertThat(b).isEqualTo(a);
+    }
+
+    private static String key(Point3 p) {
+        return Math.round(p.x() * 1e4) + "," + Math.round(p.y() * 1e4) + "," + Math.round(p.z() * 1e4);
+    }
+
+    private static Point3 turn(Point3 p, double yaw, double pitch) {
+        double c = Math.cos(Math.toRadians(yaw));
+        double s = Math.sin(Math.toRadians(yaw));
+        Point3 q = new Point3(c * p.x() - s * p.y(), s * p.x() + c * p.y(), p.z());
+        double d = Math.cos(Math.toRadians(pitch));
+        double e = Math.sin(Math.toRadians(pitch));
+        return new Point3(d * q.x() + e * q.z(), q.y(), -e * q.x() + d * q.z());
+    }
+
+    private static Place turn(Place p, double yaw, double pitch) {
+        Point3 t = turn(p.point(), yaw, pitch);
+        return new Place(Measured.of(t.x(), Unit.METRE), Measured.of(t.y(), Unit.METRE), Measured.of(t.z(), Unit.METRE));
+    }
+
+    private static FuelSystem turned(FuelSystem s, double yaw, double pitch) {
+        List<Item> items = new ArrayList<>();
+        for (Item item : s.items()) {
+            if (item instanceof Item.Tank t) {
+                items.add(t.withOutlets(t.outlets().stream().map(o -> o.at(turn(o.place(), yaw, pitch))).toList())
+                        .withVent(Optional.empty()));
+            } else if (item instanceof Item.Run r) {
+                items.add(r.withPoints(r.points().stream().map(p -> turn(p, yaw, pitch)).toList()));
+            } else if (item instanceof Item.Fitted f) {
+                items.add(f.with(new Item.Tag(f.id(), f.name(), turn(f.place(), yaw, pitch))));
+            }
+        }
+        return new FuelSystem(items, Optional.empty());
+    }
+
+    // findings and cards
+
+    @Test
+    void theDemosAirIsSaidInWords() {
+        List<Finding> findings = Assessment.of(Systems.corrie()).findings();
+        assertThat(findings).anySatisfy(f -> {
+            assertThat(f.id()).isEqualTo("air.vent.upper");
+            assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
+            assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("feeding", "descending", "rule of thumb");
+        });
+        assertThat(findings).anyMatch(f -> f.id().equals("air.blocked.fuselage"));
+        assertThat(findings).anyMatch(f -> f.id().equals("air.strainer") && f.verdict() == Verdict.HOLDS);
+    }
+
+    @Test
+    void aNarrowVentIsShortByTheRuleOrByTheDrop() {
+        Project p = Systems.corrie();
+        Item.Tank t = (Item.Tank) p.system().item("upper").orElseThrow();
+        VentLine narrow = t.fitout().vent().orElseThrow().withBore(Systems.in(0.12));
+        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.of(narrow))))))).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.empty())))))).isEqualTo(
+                Verdict.NOT_SHOWN);
+    }
+
+    private static Verdict verdict(Project p) {
+        return Assessment.of(p).findings().stream().filter(f -> f.id().equals("air.vent.upper")).findFirst().orElseThrow().verdict();
+    }
+
+    @Test
+    void drainsAreSampledOnceRoundTheAircraft() {
+        assertThat(SamplingCard.of(Systems.corrie().system())).extracting(SamplingCard.Drain::name).containsExactly("Upper tank",
+                "Fuselage tank", "Strainer");
+    }
+}

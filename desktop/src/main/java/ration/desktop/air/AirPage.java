@@ -1,0 +1,162 @@
+package ration.desktop.air;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.assess.AirAnswer;
+import ration.assess.Assessment;
+import ration.breathing.SamplingCard;
+import ration.check.Finding;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
+import ration.desktop.style.Tokens;
+import ration.drawing.AirPicture;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+
+/** Air and water: the vents in front, the wet lines behind, and where water and vapor gather. */
+public final class AirPage extends BorderPane {
+
+    private final Session session;
+    private final PicturePane picture;
+    private final VBox card = new VBox(10);
+    private final Set<String> blocked = new TreeSet<>();
+    private boolean stale = true;
+
+    /**
+     * @param pick  shows an item on the Layout page
+     * @param print writes the sampling card
+     */
+    public AirPage(Session session, Consumer<String> pick, Runnable print) {
+        this.session = session;
+        setId("air-page");
+        setFocusTraversable(true);
+        setAccessibleText("Air and water page");
+        picture = new PicturePane("air-picture", (w, h) -> AirPicture.draw(session.shown().get().project().system(),
+                session.shown().get().project().brief().envelope().attitudes().get(0).gravity().up(), blocked,
+                session.units().get(), w, h, Tokens.measure()), pick);
+        Label title = Ui.label("Air & water", "page-title");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, title, Ui.label("air comes in as fuel goes out; water goes to the lowest point", "soft"),
+                Ui.spring(), Ui.button("Sampling card, PDF\u2026", "sampling-print", print));
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("page-head");
+        setTop(head);
+        picture.getStyleClass().add("flow-path");
+        setCenter(picture);
+        card.getStyleClass().add("card-body");
+        card.setId("air-card");
+        ScrollPane scroll = new ScrollPane(card);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("card");
+        scroll.setPrefWidth(380);
+        scroll.setMinWidth(380);
+        setRight(scroll);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        sceneProperty().addListener((o, was, now) -> {
+            if (now != null && stale) {
+                update();
+            }
+        });
+    }
+
+    private void update() {
+        stale = getScene() == null;
+        if (stale) {
+            return;
+        }
+        Assessment a = session.shown().get().assessment();
+        blocked.retainAll(a.air().stream().map(x -> x.tank().id()).toList());
+        picture.redraw();
+        card.getChildren().setAll(Ui.label("Vents", "page-title"));
+        if (a.air().isEmpty()) {
+            card.getChildren().add(Ui.wrapped("Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
+        }
+        a.air().forEach(x -> card.getChildren().add(vent(x)));
+        card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
+        a.findings().stream().filter(f -> f.id().startsWith("air.") && !f.id().startsWith("air.blocked")).forEach(f ->
+                card.getChildren().add(finding(f)));
+        card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
+        int n = 1;
+        for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
+            card.getChildren().add(Ui.label(n++ + "  " + d.name()));
+        }
+        card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
+    }
+
+    private VBox vent(AirAnswer a) {
+        UnitSystem u = session.units().get();
+        ToggleButton block = new ToggleButton(blocked.contains(a.tank().id()) ? "Blocked" : "Block it");
+        block.setId("block-" + a.tank().id());
+        block.setAccessibleText("Block the vent of " + a.tank().name());
+        block.setSelected(blocked.contains(a.tank().id()));
+        block.getStyleClass().add("chip");
+        block.setOnAction(e -> {
+            if (!blocked.remove(a.tank().id())) {
+                blocked.add(a.tank().id());
+            }
+            update();
+            lookup("#block-" + a.tank().id()).requestFocus();
+        });
+        HBox head = new HBox(8, Ui.label(a.tank().name(), "bold"), Ui.spring(), block);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(4, head);
+        a.line().ifPresentOrElse(l -> {
+            GridPane grid = new GridPane();
+            grid.setHgap(10);
+            row(grid, 0, "feeding", a.feeding(), l.drop(a.feeding()), u);
+            row(grid, 1, "descending", a.descending(), l.drop(a.descending()), u);
+            row(grid, 2, "filling", a.filling(), l.drop(a.filling()), u);
+            box.getChildren().add(grid);
+        }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
+        if (blocked.contains(a.tank().id())) {
+            Label words = Ui.wrapped(a.blocked().map(b -> b.outlasts() ? "Its fuel ends before the trapped air holds it back, half"
+                    + " full and level." : u.fineVolume(b.volume()) + ", " + UnitSystem.figure(b.seconds() / 60, 1) + " min until"
+                    + " flow is short. Half full and level at take-off demand; the air over the fuel thins as it leaves.").orElse(
+                    "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays."), "sentence",
+                    "short");
+            words.setId("blocked-" + a.tank().id());
+            box.getChildren().add(words);
+        }
+        return box;
+    }
+
+    private static void row(GridPane grid, int n, String what, double flow, double drop, UnitSystem u) {
+        Label name = Ui.label(what);
+        GridPane.setHgrow(name, Priority.ALWAYS);
+        name.setMaxWidth(Double.MAX_VALUE);
+        grid.addRow(n, name, Ui.label(u.text(flow, Dimension.FLOW) + " of air", "soft"), Ui.label(UnitSystem.figure(drop, drop < 10
+                ? 1 : 0) + " Pa", "bold"));
+    }
+
+    private VBox finding(Finding f) {
+        NotchBar bar = new NotchBar(24, 6);
+        bar.show(f.ratio(), f.verdict());
+        Label word = Ui.label("", "verdict");
+        Ui.verdict(word, f.verdict());
+        word.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(6, bar, Ui.label(f.title(), "bold"), Ui.spring(), word);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(2, head, Ui.wrapped(f.detail().in(session.units().get())));
+        if (!f.remedy().isEmpty()) {
+            box.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
+        }
+        box.getChildren().add(Ui.wrapped(f.source(), "soft"));
+        return box;
+    }
+}

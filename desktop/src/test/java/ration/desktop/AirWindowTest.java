@@ -1,0 +1,60 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+
+/** The Air and water page. */
+class AirWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    @Test
+    void aVentIsBlockedByKeyAndSaysHowLongItLasts() {
+        robot.clickOn("#rail-air");
+        until(() -> robot.lookup("#block-fuselage").tryQuery().isPresent());
+        assertThat(node("#air-picture").getAccessibleText()).contains("vent of Upper tank", "drained low point at Strainer");
+        robot.interact(() -> node("#block-fuselage").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#blocked-fuselage").tryQuery().isPresent());
+        assertThat(label("#blocked-fuselage")).matches("0\\.2\\d gal, 1\\.\\d min until flow is short.*");
+        until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, blocked"));
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#blocked-fuselage").tryQuery().isEmpty());
+        assertThat(session.changed().get()).isFalse();
+    }
+
+    @Test
+    void theSamplingCardIsPrinted() throws IOException {
+        robot.clickOn("#rail-air");
+        answers.save = folder.resolve("sampling");
+        robot.clickOn("#sampling-print");
+        until(() -> Files.exists(folder.resolve("sampling.pdf")));
+        try (PDDocument pdf = Loader.loadPDF(folder.resolve("sampling.pdf").toFile())) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Upper tank", "Fuselage tank", "Strainer", "water", "grit");
+        }
+    }
+
+    @Test
+    void aSagIsFoundOnceItIsMeasured() {
+        robot.interact(() -> session.picked().set("r3"));
+        until(() -> robot.lookup("#card").tryQuery().isPresent());
+        robot.interact(() -> session.apply(ration.project.Edit.of("Add point", p -> p.with(p.system().replace(
+                ((ration.model.Item.Run) p.system().item("r1").orElseThrow()).withPoints(java.util.List.of(
+                        ration.model.Place.inches(50, 0, 22))))))));
+        robot.clickOn("#rail-air");
+        until(() -> everyText().contains("Low point without a drain, R1"));
+        assertThat(label("#ledger-open-verdict")).isEqualTo("Short");
+    }
+}
