@@ -1,8 +1,10 @@
 package ration.assess;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import ration.breathing.AirLine;
 import ration.breathing.Vents;
 import ration.condition.Contents;
@@ -16,14 +18,25 @@ import ration.project.Project;
  * The air side of one tank.
  *
  * @param tank       itself
- * @param line       its vent as said; empty while bore and length are not known
+ * @param line       its own vent as said; empty while bore and length are not known
+ * @param through    vents of further tanks its air passes before the open air, with what those tanks draw themselves
+ * @param shut       whether its vent leads round in a ring and never outside
  * @param feeding    air that comes in at take-off demand, m3/s
  * @param filling    air that goes out while it is filled, m3/s
  * @param descending air that comes in on the way down, nearly empty, m3/s
  * @param blocked    what happens once the vent is shut; empty where the tank never feeds alone
  */
-public record AirAnswer(Item.Tank tank, Optional<AirLine> line, double feeding, double filling, double descending,
+public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, boolean shut, double feeding, double filling, double descending,
         Optional<Blocked> blocked) {
+
+    /**
+     * A vent further on.
+     *
+     * @param line       of another tank
+     * @param descending air that tank takes on the way down, m3/s
+     */
+    public record Beyond(AirLine line, double descending) {
+    }
 
     /**
      * A blocked vent, half full, level, at take-off demand.
@@ -43,11 +56,37 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, double feeding, 
             Item.Tank tank = t.tank();
             double feeding = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank)).max()
                     .orElse(0);
-            all.add(new AirAnswer(tank, tank.fitout().vent().filter(v -> v.bore().si() > 0).map(v -> new AirLine(v.bore().si(),
-                    Math.max(0, v.length().si()), v.ball())), Math.max(0, feeding), heat.si(HeatFigure.FILL_RATE),
+            List<Beyond> through = new ArrayList<>();
+            boolean shut = !outside(tank, tanks, heat, through);
+            all.add(new AirAnswer(tank, line(tank), through, shut, Math.max(0, feeding), heat.si(HeatFigure.FILL_RATE),
                     Vents.descending(t.body().capacity(), heat.si(HeatFigure.DESCENT)), blocked(project, cases, t)));
         }
         return all;
+    }
+
+    private static Optional<AirLine> line(Item.Tank tank) {
+        return tank.fitout().vent().filter(v -> v.bore().si() > 0).map(v -> new AirLine(v.bore().si(), Math.max(0,
+                v.length().si()), v.ball()));
+    }
+
+    /** Follows vents from tank to tank; false where they come round again. */
+    private static boolean outside(Item.Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
+        Set<String> seen = new HashSet<>(Set.of(tank.id()));
+        Item.Tank at = tank;
+        while (at.fitout().vent().isPresent() && at.fitout().vent().get().to().isPresent()) {
+            String next = at.fitout().vent().get().to().get();
+            Optional<TankAnswer> other = tanks.stream().filter(x -> x.tank().id().equals(next)).findFirst();
+            if (other.isEmpty() || !seen.add(next)) {
+                return false;
+            }
+            at = other.get().tank();
+            double own = Vents.descending(other.get().body().capacity(), heat.si(HeatFigure.DESCENT));
+            Optional<AirLine> further = line(at);
+            if (further.isPresent()) {
+                through.add(new Beyond(further.get(), own));
+            }
+        }
+        return true;
     }
 
     private static Optional<Blocked> blocked(Project project, List<CaseAnswer> cases, TankAnswer t) {
@@ -68,13 +107,19 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, double feeding, 
                 }).findFirst();
     }
 
-    /** The greatest of the three drops, Pa; 0 while the line is not known. */
-    public double worst() {
-        return line.map(l -> Math.max(l.drop(feeding), Math.max(l.drop(filling), l.drop(descending)))).orElse(0.0);
+    /** Drop from the open air to the airspace at a flow of its own air, Pa; 0 while the line is not known. */
+    public double drop(double flow) {
+        return line.map(l -> l.drop(flow) + through.stream().mapToDouble(b -> b.line().drop(flow)).sum()).orElse(0.0);
     }
 
-    /** The worst in flight: filling can be done slowly. */
+    /** Feeding and descending at once, every tank that shares a vent breathing too; filling can be done slowly. */
     public double inFlight() {
-        return line.map(l -> l.drop(feeding + descending)).orElse(0.0);
+        double flow = feeding + descending;
+        double sum = line.isPresent() ? line.get().drop(flow) : 0;
+        for (Beyond b : through) {
+            flow += b.descending();
+            sum += b.line().drop(flow);
+        }
+        return sum;
     }
 }

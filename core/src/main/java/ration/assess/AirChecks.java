@@ -5,11 +5,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import ration.breathing.LowPoints;
 import ration.breathing.SamplingCard;
 import ration.breathing.Vents;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.flow.FlowAnswer;
+import ration.flow.FlowModel;
+import ration.flow.FlowQuestion;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
@@ -29,15 +33,19 @@ final class AirChecks {
     /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
     private static final double MOST_DROP = 250;
     private static final double ADVICE = 1.02;
+    /** A US fluid ounce, m3. */
+    private static final double OUNCE = Unit.GALLON.toSi(1) / 128;
 
     private final Project project;
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
     private final List<AirAnswer> air;
+    private final FlowModel.Basis basis;
     private final Point3 parked;
     private final List<Finding> findings = new ArrayList<>();
 
-    private AirChecks(Project project, List<CaseAnswer> cases, List<AirAnswer> air) {
+    private AirChecks(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowModel.Basis basis) {
+        this.basis = basis;
         this.project = project;
         this.system = project.system();
         this.cases = cases;
@@ -45,12 +53,13 @@ final class AirChecks {
         this.parked = project.brief().envelope().attitudes().get(0).gravity().up();
     }
 
-    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air) {
-        AirChecks checks = new AirChecks(project, cases, air);
+    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowModel.Basis basis) {
+        AirChecks checks = new AirChecks(project, cases, air, basis);
         air.forEach(checks::vent);
         air.forEach(checks::blocked);
         checks.points();
         checks.strainer();
+        checks.bowl();
         checks.both();
         checks.tips();
         return checks.findings;
@@ -67,6 +76,11 @@ final class AirChecks {
         if (a.tank().vent().isEmpty()) {
             return;
         }
+        if (a.shut()) {
+            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
+                    + " from tank to tank and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
+            return;
+        }
         if (a.line().isEmpty()) {
             add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u ->
                     "Its bore and length are not said, so what it costs is not known.", PRACTICE, "Give the vent line on the tank's"
@@ -81,9 +95,9 @@ final class AirChecks {
         double ratio = Math.min(MOST_DROP / drop, thumb);
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
         add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
-                + small(u, a.line().get().drop(a.feeding())) + " feeding, " + small(u, a.line().get().drop(a.descending()))
+                + small(u, a.drop(a.feeding())) + " feeding, " + small(u, a.drop(a.descending()))
                 + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
-                + small(u, a.line().get().drop(a.filling())) + ". By rule of thumb its bore is "
+                + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through another tank's vent") + ". By rule of thumb its bore is "
                 + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
                 + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
                 + " worse governs", "A wider or shorter vent, without a ball.");
@@ -162,6 +176,17 @@ final class AirChecks {
                 "Put the strainer at the lowest point, or drain that one too.");
     }
 
+    /** 23.971(c): an ounce of bowl for twenty gallons of tank. */
+    private void bowl() {
+        system.all(Item.Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
+            double need = OUNCE * Unit.GALLON.fromSi(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum()) / 20;
+            double has = s.bowl().get().si();
+            add("bowl." + s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
+                    u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against " + UnitSystem.figure(need / OUNCE, 1)
+                    + ", one for each 20 gal of tank.", "14 CFR 23.971(c)" + PART, "A larger bowl.");
+        });
+    }
+
     /** Positions that feed from several tanks: which gives more, and so empties first. */
     private void both() {
         cases.stream().filter(c -> c.judged() && c.demand().usable() && c.contents().equals("Half")
@@ -180,21 +205,28 @@ final class AirChecks {
                 });
     }
 
-    /** Tips under different pressure move fuel between joined tanks. */
+    /** Tips under different pressure move fuel between joined tanks: solved with the engine taking nothing. */
     private void tips() {
         double q = Vents.dynamic(project.heat().si(HeatFigure.SPEED));
-        List<AirAnswer> tipped = air.stream().filter(a -> a.tank().fitout().vent().isPresent()).toList();
-        if (tipped.size() < 2 || system.selectors().stream().noneMatch(s -> s.positions().stream().anyMatch(p -> p.joins().stream()
-                .anyMatch(g -> g.stream().filter(s.inlets()::contains).count() > 1)))) {
+        Map<String, Double> over = new TreeMap<>();
+        air.forEach(a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), v.tip().si() * q)));
+        Optional<CaseAnswer> joined = cases.stream().filter(c -> c.judged() && c.contents().equals("Half")
+                && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled() && c.demand().usable()
+                && system.tanks().stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst();
+        if (over.size() < 2 || joined.isEmpty()) {
             return;
         }
-        Map<String, Double> by = new java.util.TreeMap<>();
-        tipped.forEach(a -> by.put(a.tank().name(), a.tank().fitout().vent().get().tip().si() * q));
-        double most = by.values().stream().mapToDouble(d -> d).max().orElse(0);
-        double least = by.values().stream().mapToDouble(d -> d).min().orElse(0);
-        double level = (most - least) / (project.brief().demandDensity() * 9.80665);
-        add("tips", "Vent tips alike", "", level > Unit.INCH.toSi(0.5) ? Verdict.THIN : Verdict.HOLDS, level > Unit.INCH.toSi(0.5)
-                ? ADVICE : Finding.MET, u -> "The tips differ by " + small(u, most - least) + " in flight: as much as "
-                + u.text(level, Dimension.LENGTH) + " of level between joined tanks.", PRACTICE, "Tips alike, in alike places.");
+        double most = over.values().stream().mapToDouble(d -> d).max().orElse(0);
+        double least = over.values().stream().mapToDouble(d -> d).min().orElse(0);
+        double level = (most - least) / (project.brief().demandDensity() * ration.geometry.ApparentGravity.STANDARD);
+        FlowAnswer still = basis.ask(joined.get().condition().withAirspace(over), new FlowQuestion.Demand(0));
+        Optional<Item.Tank> gains = system.tanks().stream().min(Comparator.comparingDouble(still::outflow));
+        double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
+        boolean apart = level > Unit.INCH.toSi(0.5);
+        add("tips", "Joined tanks in flight", gains.map(Item.Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
+                : Finding.MET, u -> "The vent tips differ by " + small(u, most - least) + ", as much as " + u.text(level,
+                Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Item.Tank::name)
+                .orElse("") + " fills at " + u.text(rate, Dimension.FLOW) + ", half full and level." : "; nothing moves between them,"
+                + " half full and level."), PRACTICE, "Tips alike, in alike places.");
     }
 }

@@ -70,7 +70,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         List<Finding> findings = new ArrayList<>(Checks.of(project, problems, cases, basis, tanks));
         findings.addAll(VaporChecks.of(project, cases, vapor));
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
-        findings.addAll(AirChecks.of(project, cases, air));
+        findings.addAll(AirChecks.of(project, cases, air, basis));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, cases, governing, tanks, vapor, air, findings);
     }

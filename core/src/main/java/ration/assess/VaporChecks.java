@@ -6,6 +6,7 @@ import java.util.Optional;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.geometry.Point3;
+import ration.heat.Warming;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
@@ -13,6 +14,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.vapor.Air;
 import ration.vapor.Trapped;
 
 /** Boiling, trapped volumes, and what practice says of suction, judged by what is computed. */
@@ -21,6 +23,8 @@ final class VaporChecks {
     private static final String PRACTICE = "Common practice, no source";
     /** Returns nearer than this to an outlet feed it hot fuel, m; common practice, no source. */
     private static final double NEAR = Unit.INCH.toSi(6);
+    /** Heat through a tank's walls, W/m2K; common practice, no source. */
+    private static final double WALL = 5;
     /** Under ambient by more than this counts as suction, Pa: 0.1 in of fuel. */
     private static final double SUCTION = -18;
     /** Advice stands just past its requirement. */
@@ -44,6 +48,8 @@ final class VaporChecks {
         checks.suction();
         checks.lift();
         checks.returns();
+        vapor.ifPresent(checks::warming);
+        checks.inTank();
         return checks.findings;
     }
 
@@ -140,6 +146,49 @@ final class VaporChecks {
                     }
                 }
             }
+        }
+    }
+
+    /** Fuel that comes back warm: the tank an hour later, and the gap then. */
+    private void warming(VaporAnswer v) {
+        CaseAnswer c = v.look();
+        double density = c.demand().problem().fluid().density();
+        for (Item.Tank tank : system.tanks()) {
+            double back = 0;
+            for (Item.Entry e : tank.returns()) {
+                back += system.runAt(new PortRef(tank.id(), e.name())).map(r -> Math.abs(c.demand().flow(r.id()))).orElse(0.0);
+            }
+            double mass = density * c.condition().contents().getOrDefault(tank.id(), 0.0);
+            if (back < 1e-8 || mass < 1) {
+                continue;
+            }
+            var gaps = VaporAnswer.path(project, c, v.air()).gaps();
+            double rise = gaps.get(gaps.size() - 1).kelvin() - v.air().fuelKelvin();
+            double walls = WALL * 6 * Math.pow(Math.max(1e-6, tank.solid().volume()), 2.0 / 3);
+            double hour = Math.min(3600, 0.8 * mass / Math.max(1e-9, density * c.need()));
+            double warm = new Warming.Tank(mass, density * c.need(), density * back, rise, walls, project.heat().outside(
+                    v.air().altitudeM())).after(hour, v.air().fuelKelvin());
+            VaporAnswer then = VaporAnswer.at(project, c, new Air(v.air().altitudeM(), Math.max(warm, v.air().fuelKelvin())))
+                    .orElse(v);
+            double returned = back;
+            findings.add(new Finding("vapor.warming." + tank.id(), "Return warms " + tank.name(), tank.id(), then.verdict(),
+                    then.ratio(), u -> u.text(returned, Dimension.FLOW) + " come back " + UnitSystem.figure(rise, 1) + " \u00b0C"
+                    + " warmer; after " + UnitSystem.figure(hour / 60, 0) + " minutes the tank has " + (warm >= v.air().fuelKelvin()
+                    ? "gained " : "lost ") + UnitSystem.figure(Math.abs(warm - v.air().fuelKelvin()), 1) + " \u00b0C, and "
+                    + VaporAnswer.signed(then.degrees()) + " are left before it boils.", PRACTICE + "; energy balance of the tank",
+                    then.verdict() == Verdict.HOLDS ? "" : "Return less, or cool the line that comes back."));
+        }
+    }
+
+    /** Pumps that stand in a tank are cooled by the fuel around them. */
+    private void inTank() {
+        for (Item.Pump pump : system.all(Item.Pump.class).toList()) {
+            Point3 p = pump.place().point();
+            system.tanks().stream().filter(t -> t.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
+                    && p.z() <= t.solid().highest(new Point3(0, 0, 1))).findFirst().ifPresent(t -> findings.add(new Finding(
+                            "vapor.in-tank." + pump.id(), "Pump in " + t.name(), pump.id(), Verdict.THIN, ADVICE, u -> pump.name()
+                            + " is cooled by the fuel around it: " + u.text(t.solid().volume() / 4, Dimension.VOLUME)
+                            + " is a quarter tank.", PRACTICE, "Keep a quarter tank, and say so on the placard.")));
         }
     }
 }

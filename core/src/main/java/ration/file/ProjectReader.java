@@ -172,7 +172,7 @@ final class ProjectReader {
                     }), rated(in.object("loss")));
             case "shut-off" -> new Item.ShutOff(tag(in), rated(in.object("loss")));
             case "strainer" -> new Item.Strainer(tag(in), rated(in.object("loss")),
-                    in.optional("fouled", this::rated), in.flag("drain"));
+                    in.optional("fouled", this::rated), in.flag("drain"), in.optionalMeasured("bowl", Unit.CUBIC_INCH));
             case "filter" -> new Item.Filter(tag(in), in.list("rated", this::rated),
                     in.optional("fouled", this::rated));
             case "check-valve-block" -> new Item.CheckBlock(tag(in), in.measured("cracking", Unit.PSI),

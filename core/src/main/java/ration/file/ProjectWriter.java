@@ -133,6 +133,7 @@ final class ProjectWriter {
             rated(out, path, "loss", strainer.loss());
             strainer.fouled().ifPresent(r -> rated(out, path, "fouled", r));
             out.put("drain", strainer.drain());
+            strainer.bowl().ifPresent(b -> measured(out, path, "bowl", b));
         } else if (item instanceof Item.CheckValve valve) {
             measured(out, path, "cracking", valve.cracking());
             rated(out, path, "loss", valve.loss());

@@ -60,7 +60,8 @@ final class TankCodec {
         return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
                 in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> {
                     VentLine line = new VentLine(v.measured("bore", Unit.INCH), v.measured("length", Unit.INCH),
-                            v.measured("tip", Unit.ONE), v.flag("ball"), v.has("points") ? v.list("points", reader::place)
+                            v.measured("tip", Unit.ONE), v.flag("ball"), v.has("to") ? Optional.of(v.text("to")) : Optional.empty(),
+                            v.has("points") ? v.list("points", reader::place)
                             : List.of());
                     v.keepUnknown();
                     return line;
@@ -168,6 +169,7 @@ final class TankCodec {
             writer.measured(line, at, "length", v.length());
             writer.measured(line, at, "tip", v.tip());
             line.put("ball", v.ball());
+            v.to().ifPresent(t -> line.put("to", t));
             if (!v.points().isEmpty()) {
                 writer.numbered(line, at, "points", v.points(), (p, where, node) -> writer.placeFields(node, where, p));
             }

@@ -395,7 +395,7 @@ public final class FlowModel {
     private void addTank(Item.Tank tank) {
         TankLevel level = levels.get(tank.id());
         String surface = tank.id() + SURFACE;
-        node(surface, level.surface(), new Boundary.Pressure(0));
+        node(surface, level.surface(), new Boundary.Pressure(condition.airspace().getOrDefault(tank.id(), 0.0)));
         for (Item.Outlet outlet : tank.outlets()) {
             String port = tank.id() + "." + outlet.name();
             if (level.uncovered().contains(outlet.name())) {

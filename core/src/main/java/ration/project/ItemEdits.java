@@ -61,12 +61,20 @@ public final class ItemEdits {
             boolean ambient = r.reference() == Item.Regulator.Reference.AMBIENT;
             add(ambient ? "Refer to manifold" : "Refer to ambient", new Item.Regulator(r.tag(), r.style(), ambient
                     ? Item.Regulator.Reference.MANIFOLD : Item.Regulator.Reference.AMBIENT, r.setting(), r.loss()));
-        } else if (item instanceof Item.Strainer s && s.fouled().isEmpty()) {
-            add("Add fouled figure", new Item.Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain()));
+        } else if (item instanceof Item.Strainer s) {
+            add(s.bowl().isEmpty() ? "Give bowl size" : "No bowl size", s.withBowl(s.bowl().isEmpty() ? Optional.of(Measured.of(4,
+                    Unit.CUBIC_INCH, BY)) : Optional.empty()));
+            strainer(s);
         } else if (item instanceof Item.Filter f) {
             filter(f);
         } else if (item instanceof Item.Pump p) {
             pump(p);
+        }
+    }
+
+    private void strainer(Item.Strainer s) {
+        if (s.fouled().isEmpty()) {
+            add("Add fouled figure", new Item.Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain(), s.bowl()));
         }
     }
 
@@ -210,6 +218,12 @@ public final class ItemEdits {
         if (!v.points().isEmpty()) {
             add("Remove vent point", tank.with(f.withVent(Optional.of(v.withPoints(v.points().subList(0, v.points().size() - 1))))));
         }
+        for (Item.Tank other : system.tanks()) {
+            if (!other.id().equals(tank.id()) && v.to().isEmpty()) {
+                add("Vent leads to " + other.name(), tank.with(f.withVent(Optional.of(v.leadingTo(Optional.of(other.id()))))));
+            }
+        }
+        v.to().ifPresent(t -> add("Vent leads outside", tank.with(f.withVent(Optional.of(v.leadingTo(Optional.empty()))))));
         add("No vent line", tank.with(f.withVent(Optional.empty())));
     }
 

@@ -56,9 +56,10 @@ public final class ItemFigures {
         } else if (item instanceof Item.ShutOff v) {
             f.rated("Rated", v.loss(), r -> new Item.ShutOff(v.tag(), r));
         } else if (item instanceof Item.Strainer s) {
-            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.fouled(), s.drain()));
+            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.fouled(), s.drain(), s.bowl()));
             s.fouled().ifPresent(o -> f.rated("Fouled", o,
-                    r -> new Item.Strainer(s.tag(), s.loss(), Optional.of(r), s.drain())));
+                    r -> new Item.Strainer(s.tag(), s.loss(), Optional.of(r), s.drain(), s.bowl())));
+            s.bowl().ifPresent(b -> f.add("Bowl holds", b, Unit.CUBIC_INCH, m -> s.withBowl(Optional.of(m))));
         } else if (item instanceof Item.CheckValve v) {
             f.add("Cracking pressure", v.cracking(), Unit.PSI, m -> new Item.CheckValve(v.tag(), m, v.loss()));
             f.rated("Rated", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));

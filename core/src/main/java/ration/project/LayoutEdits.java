@@ -327,7 +327,7 @@ public final class LayoutEdits {
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);
         if (item.isPresent() && item.get() instanceof Item.Strainer s && !s.drain()) {
-            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), s.fouled(), true)), picked));
+            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), s.fouled(), true, s.bowl())), picked));
         }
         return item.filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast).filter(t -> t.drain().isEmpty())
                 .map(t -> {

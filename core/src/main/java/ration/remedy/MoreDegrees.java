@@ -89,7 +89,7 @@ public final class MoreDegrees {
                 before = false;
             } else if (item instanceof Item.Strainer s && before) {
                 all.add(new Change(s.name() + " twice as large", replace(new Item.Strainer(s.tag(), s.loss().times(0.5),
-                        s.fouled().map(f -> f.times(0.5)), s.drain()))));
+                        s.fouled().map(f -> f.times(0.5)), s.drain(), s.bowl()))));
             }
         }
         Volatility now = project.heat().volatility();

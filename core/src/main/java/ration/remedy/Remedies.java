@@ -100,7 +100,7 @@ public final class Remedies {
             rated(item, s.name() + " with straighter bores", s.loss(), s::withLoss);
         } else if (item instanceof Item.Strainer s) {
             rated(item, s.name() + " with a coarser screen", s.loss(),
-                    r -> new Item.Strainer(s.tag(), r, s.fouled().map(f -> f.times(EASIER)), s.drain()));
+                    r -> new Item.Strainer(s.tag(), r, s.fouled().map(f -> f.times(EASIER)), s.drain(), s.bowl()));
         } else if (item instanceof Item.Filter f) {
             rated(item, f.name() + " twice as large", f.points().get(0), r -> new Item.Filter(f.tag(),
                     f.points().stream().map(p -> p.times(EASIER)).toList(), f.fouled().map(p -> p.times(EASIER))));

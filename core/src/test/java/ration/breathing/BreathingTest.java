@@ -233,4 +233,80 @@ class BreathingTest {
         assertThat(SamplingCard.of(Systems.corrie().system())).extracting(SamplingCard.Drain::name).containsExactly("Upper tank",
                 "Fuselage tank", "Strainer");
     }
+
+    // tanks that breathe through each other, and tips that differ
+
+    private static Project both(double leftTip, double rightTip, Optional<String> leftTo, Optional<String> rightTo) {
+        FuelSystem s = Systems.twoTanks(30, 30);
+        for (Item.Tank t : s.tanks()) {
+            boolean left = t.id().equals("left");
+            s = s.replace(t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.305), Systems.in(30), Measured.of(left
+                    ? leftTip : rightTip, Unit.ONE), false, left ? leftTo : rightTo, List.of())))));
+        }
+        return Systems.project(s);
+    }
+
+    private static Finding finding(Project p, String id) {
+        return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** The tank under the higher pressure pushes into the other; alike tips move nothing. */
+    @Test
+    void unlikeTipsMoveFuelOnBoth() {
+        Finding apart = finding(both(0.2, -0.5, Optional.empty(), Optional.empty()), "air.tips");
+        assertThat(apart.verdict()).isEqualTo(Verdict.THIN);
+        assertThat(apart.detail().in(ration.quantity.UnitSystem.US)).contains("right fills at");
+        Finding alike = finding(both(0.1, 0.1, Optional.empty(), Optional.empty()), "air.tips");
+        assertThat(alike.verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(alike.detail().in(ration.quantity.UnitSystem.US)).contains("nothing moves");
+    }
+
+    /** A vent of Cp -0.5 at 100 kt takes away 810 Pa (handbook, calculated): as much less arrives at the engine inlet. */
+    @Test
+    void pressureOverTheFuelReachesTheInlet() {
+        FuelSystem s = Systems.oneLine();
+        var c = Systems.level(s, 5);
+        var basis = new ration.flow.FlowModel.Basis(s, ration.fluid.FuelGrade.AVGAS_100LL,
+                ration.network.FrictionLaw.CONSERVATIVE);
+        var inlet = new ration.model.PortRef("carburettor", Item.IN);
+        double usual = basis.ask(c, new ration.flow.FlowQuestion.Demand(1e-5)).pressure(inlet).orElseThrow();
+        double sucked = basis.ask(c.withAirspace(java.util.Map.of("tank", -810.5)), new ration.flow.FlowQuestion.Demand(1e-5))
+                .pressure(inlet).orElseThrow();
+        assertThat(usual - sucked).isCloseTo(810.5, Offset.offset(1e-3));
+    }
+
+    @Test
+    void aVentThroughAnotherTankCostsBothAndARingIsShut() {
+        Project alone = both(0, 0, Optional.empty(), Optional.empty());
+        Project through = both(0, 0, Optional.of("right"), Optional.empty());
+        var a = Assessment.of(alone).air().get(0);
+        var b = Assessment.of(through).air().get(0);
+        assertThat(b.through()).hasSize(1);
+        assertThat(b.drop(1e-4)).isCloseTo(2 * a.drop(1e-4), Percentage.withPercentage(1e-6));
+        assertThat(b.inFlight()).isGreaterThan(2 * a.inFlight());
+        Finding ring = finding(both(0, 0, Optional.of("right"), Optional.of("left")), "air.vent.left");
+        assertThat(ring.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(ring.detail().in(ration.quantity.UnitSystem.US)).contains("never outside");
+    }
+
+    /** One ounce for 20 gal: 10, 25, 50 gal want 0.5, 1.25, 2.5 oz (handbook, calculated). */
+    @Test
+    void theBowlFollowsTheTanks() {
+        Project p = Systems.project(withStrainer(true));
+        Item.Strainer s = (Item.Strainer) p.system().item("strainer").orElseThrow();
+        double gallons = Unit.GALLON.fromSi(p.system().tanks().get(0).solid().volume());
+        double ounce = Unit.GALLON.toSi(1) / 128;
+        Measured enough = Measured.of(Unit.CUBIC_INCH.fromSi(ounce * gallons / 20 * 1.2), Unit.CUBIC_INCH);
+        Measured little = Measured.of(Unit.CUBIC_INCH.fromSi(ounce * gallons / 20 * 0.8), Unit.CUBIC_INCH);
+        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(enough)))), "air.bowl.strainer").verdict()).isEqualTo(
+                Verdict.HOLDS);
+        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(little)))), "air.bowl.strainer").verdict()).isEqualTo(
+                Verdict.SHORT);
+    }
+
+    @Test
+    void onBothTheHigherTankEmptiesFirst() {
+        FuelSystem s = Systems.twoTanks(24, 34);
+        assertThat(finding(Systems.project(s), "air.both").item()).isEqualTo("right");
+    }
 }

@@ -188,4 +188,13 @@ class VaporTest {
         assertThat(ProjectFile.read(ProjectFile.text(changed).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x"))
                 .isEqualTo(changed);
     }
+
+    @Test
+    void aReturnWarmsItsTankAndAPumpInItWantsFuelAroundIt() {
+        assertThat(Assessment.of(Pattern.BOOST_AND_ENGINE_PUMP.project()).findings()).anySatisfy(f -> {
+            assertThat(f.id()).startsWith("vapor.warming.");
+            assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("come back", "minutes the tank has");
+        });
+        assertThat(Assessment.of(Pattern.PUMP_MODULES.project()).findings()).anyMatch(f -> f.id().startsWith("vapor.in-tank."));
+    }
 }

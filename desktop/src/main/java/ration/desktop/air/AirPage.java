@@ -119,9 +119,9 @@ public final class AirPage extends BorderPane {
         a.line().ifPresentOrElse(l -> {
             GridPane grid = new GridPane();
             grid.setHgap(10);
-            row(grid, 0, "feeding", a.feeding(), l.drop(a.feeding()), u);
-            row(grid, 1, "descending", a.descending(), l.drop(a.descending()), u);
-            row(grid, 2, "filling", a.filling(), l.drop(a.filling()), u);
+            row(grid, 0, "feeding", a.feeding(), a.drop(a.feeding()), u);
+            row(grid, 1, "descending", a.descending(), a.drop(a.descending()), u);
+            row(grid, 2, "filling", a.filling(), a.drop(a.filling()), u);
             box.getChildren().add(grid);
         }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
         if (blocked.contains(a.tank().id())) {
