@@ -37,8 +37,8 @@ public final class SoakPicture {
     public record Logged(String item, double[] minutes, double[] kelvin) {
     }
 
-    /** The three hottest parts and whatever was logged. */
-    public static Picture draw(List<SoakPath> all, List<Logged> logged, double width, double height) {
+    /** The three hottest parts and whatever was logged, now and in an earlier run. */
+    public static Picture draw(List<SoakPath> all, List<Logged> logged, List<Logged> earlier, double width, double height) {
         List<Piece> pieces = new ArrayList<>();
         if (all.isEmpty()) {
             return new Picture(width, height, List.of(new Piece("", Kind.TEXT, "Nothing soaks", List.of(new Label(LEFT, TOP + 20,
@@ -50,7 +50,7 @@ public final class SoakPicture {
                 || first.contains(p)).limit(4).toList();
         double least = shown.stream().mapToDouble(p -> p.soak().start()).min().orElse(300);
         double most = shown.stream().mapToDouble(p -> Math.max(p.boils(), peak(p))).max().orElse(350);
-        for (Logged l : logged) {
+        for (Logged l : java.util.stream.Stream.concat(logged.stream(), earlier.stream()).toList()) {
             for (double k : l.kelvin()) {
                 most = Math.max(most, k);
                 least = Math.min(least, k);
@@ -81,13 +81,35 @@ public final class SoakPicture {
             ground.add(new Disc(new Spot(key + 104, height - 10), 3.5, Ink.PANEL, Pen.of(Ink.INK, 1.5)));
             ground.add(new Label(key + 112, height - 6, "logged", 11, false, Ink.SOFT, Anchor.START));
         }
+        if (!earlier.isEmpty()) {
+            cross(ground, new Spot(key + 164, height - 10));
+            ground.add(new Label(key + 172, height - 6, "earlier", 11, false, Ink.SOFT, Anchor.START));
+        }
         String words = risk == null ? "no part boils: restart is not at risk" : "restart at risk, " + UnitSystem.figure(risk.from()
                 / 60, 0) + " to " + (risk.to() >= SoakPath.LENGTH - 20 ? "over " : "") + UnitSystem.figure(risk.to() / 60, 0) + " min";
         ground.add(new Label((x.fromPx() + x.toPx()) / 2, TOP + 14, words, 12, true, risk == null ? Ink.DEEP : Ink.RUST_TEXT,
                 Anchor.MIDDLE));
         pieces.add(new Piece("", Kind.GROUND, words, ground));
+        earlier(pieces, earlier, x, y);
         curves(pieces, shown, logged, x, y);
         return new Picture(width, height, pieces);
+    }
+
+    private static void cross(List<Mark> marks, Spot s) {
+        marks.add(SchematicPart.line(s.x() - 3, s.y() - 3, s.x() + 3, s.y() + 3, Pen.of(Ink.SOFT, 1.4)));
+        marks.add(SchematicPart.line(s.x() - 3, s.y() + 3, s.x() + 3, s.y() - 3, Pen.of(Ink.SOFT, 1.4)));
+    }
+
+    private static void earlier(List<Piece> pieces, List<Logged> logs, Scale x, Scale y) {
+        for (Logged l : logs) {
+            List<Mark> marks = new ArrayList<>();
+            for (int k = 0; k < l.minutes().length; k += Math.max(1, l.minutes().length / 24)) {
+                if (l.minutes()[k] <= LENGTH) {
+                    cross(marks, new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))));
+                }
+            }
+            pieces.add(new Piece(l.item(), Kind.SYMBOL, "an earlier run", marks));
+        }
     }
 
     private static double peak(SoakPath p) {

@@ -9,8 +9,13 @@ import ration.assess.Assessment;
 import ration.assess.VaporAnswer;
 import ration.flow.PathStep;
 import ration.fluid.Volatility;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Measured;
 import ration.model.Place;
+import ration.model.PortRef;
 import ration.model.RunBuild;
 import ration.project.Edit;
 import ration.project.Project;
@@ -92,12 +97,69 @@ public final class MoreDegrees {
                         s.fouled().map(f -> f.times(0.5)), s.drain(), s.bowl()))));
             }
         }
+        smallReturn(project, vapor).ifPresent(all::add);
         Volatility now = project.heat().volatility();
         if (now.ordinal() > Volatility.MOGAS_AA.ordinal()) {
             Volatility less = Volatility.values()[now.ordinal() - 1];
             all.add(new Change(less.label() + " in place of " + now.label(), p -> p.with(p.heat().with(less))));
         }
         return all;
+    }
+
+    /**
+     * A small constant return behind the last pump of the path to the tank it draws from: more fuel passes the pump and
+     * carries its heat away, for some pressure. Empty where one comes back already.
+     */
+    private static Optional<Change> smallReturn(Project project, VaporAnswer vapor) {
+        FuelSystem system = project.system();
+        List<PathStep> path = vapor.look().demand().path();
+        Item.Pump pump = null;
+        Item.Tank tank = null;
+        for (PathStep step : path) {
+            Item item = system.item(step.item()).orElse(null);
+            pump = item instanceof Item.Pump p ? p : pump;
+            tank = item instanceof Item.Tank t && tank == null ? t : tank;
+        }
+        if (pump == null || tank == null || tank.outlets().isEmpty() || system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
+                || system.tanks().stream().anyMatch(t -> t.returns().stream().anyMatch(r -> system.runAt(new PortRef(t.id(),
+                r.name())).isPresent()))) {
+            return Optional.empty();
+        }
+        Item.Pump from = pump;
+        Item.Tank to = tank;
+        return Optional.of(new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in",
+                p -> p.with(withReturn(p.system(), from, to))));
+    }
+
+    private static FuelSystem withReturn(FuelSystem system, Item.Pump pump, Item.Tank tank) {
+        Item.Run line = system.runAt(new PortRef(pump.id(), Item.OUT)).orElseThrow();
+        Point3 at = pump.place().point();
+        String tee = system.freeId("tee");
+        String orifice = system.freeId("return-orifice");
+        String port = tank.returns().stream().anyMatch(r -> r.name().equals("return")) ? "return-2" : "return";
+        Point3 out = tank.outlets().get(0).place().point();
+        Point3 aft = new Point3(1, 0, 0);
+        double far = out.x() - tank.solid().lowest(aft) > tank.solid().highest(aft) - out.x() ? tank.solid().lowest(aft)
+                : tank.solid().highest(aft);
+        Point3 top = new Point3(far + Math.signum(out.x() - far) * Unit.INCH.toSi(1), out.y(), tank.solid().highest(new Point3(0, 0,
+                1)) - Unit.INCH.toSi(0.5));
+        List<Item.Entry> entries = new ArrayList<>(tank.returns());
+        entries.add(new Item.Entry(port, Place.estimated(top)));
+        LineSize small = LineSize.parse("1/4 x 0.035 tube");
+        boolean leaves = line.from().equals(new PortRef(pump.id(), Item.OUT));
+        PortRef joint = new PortRef(tee, Item.OUT);
+        FuelSystem with = system.replace(tank.withReturns(entries)).replace(leaves ? line.between(joint, line.to())
+                : line.between(line.from(), joint)).plus(new Item.Tee(new Item.Tag(tee, "Return tee", Place.estimated(at)),
+                Measured.of(0.172, Unit.INCH, "estimate")), new Item.Orifice(new Item.Tag(orifice, "Return orifice",
+                Place.estimated(at)), Measured.of(0.040, Unit.INCH, "estimate"), 0.65));
+        with = with.plus(bare(with, line.size(), new PortRef(pump.id(), Item.OUT), new PortRef(tee, Item.IN)));
+        with = with.plus(bare(with, small, new PortRef(tee, Item.Tee.BRANCH), new PortRef(orifice, Item.IN)));
+        return with.plus(bare(with, small, new PortRef(orifice, Item.OUT), new PortRef(tank.id(), port)));
+    }
+
+    private static Item.Run bare(FuelSystem s, LineSize size, PortRef from, PortRef to) {
+        String name = ration.plumbing.RunSheet.freeName(s);
+        return new Item.Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
     }
 
     private static UnaryOperator<Project> replace(Item changed) {

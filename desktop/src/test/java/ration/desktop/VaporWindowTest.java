@@ -108,6 +108,15 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#log-open");
         until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
         assertThat(((ChoiceBox<?>) node("#log-is-1")).getValue()).as("said once").isEqualTo("Carburettor");
+        robot.clickOn("#log-lay");
+        until(() -> robot.lookup("#log-keep").tryQuery().isPresent());
+        robot.clickOn("#log-keep");
+        until(() -> label("#log-said").contains("after the change"));
+        robot.clickOn("#log-open");
+        until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
+        robot.clickOn("#log-lay");
+        until(() -> label("#log-said").contains("in the earlier run"));
+        assertThat(node("#soak-picture").getAccessibleText()).contains("an earlier run");
     }
 
     @Test

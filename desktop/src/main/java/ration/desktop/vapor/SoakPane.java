@@ -74,6 +74,7 @@ public final class SoakPane extends VBox {
     private final HBox tools = new HBox(4);
     private final Map<String, List<String>> remembered = new HashMap<>();
     private List<Logged> logged = List.of();
+    private List<Logged> earlier = List.of();
     private SoakFit fit;
 
     SoakPane(Session session, Logs logs, Supplier<PathHeat> path, Supplier<Air> air) {
@@ -115,13 +116,24 @@ public final class SoakPane extends VBox {
 
     private void tools() {
         tools.getChildren().setAll(Ui.button("Lay a log over it\u2026", "log-open", () -> logs.open(this::parse), "chip"));
-        if (!logged.isEmpty()) {
-            tools.getChildren().add(Ui.button("Fit", "log-fit", this::fit, "chip"));
+        if (!logged.isEmpty() || !earlier.isEmpty()) {
             tools.getChildren().add(Ui.button("Away", "log-away", () -> {
                 logged = List.of();
+                earlier = List.of();
                 fit = null;
                 name.setText("");
                 said.setText("");
+                tools();
+                picture.redraw();
+            }, "chip"));
+        }
+        if (!logged.isEmpty()) {
+            tools.getChildren().add(Ui.button("Fit", "log-fit", this::fit, "chip"));
+            tools.getChildren().add(Ui.button("Keep as earlier run", "log-keep", () -> {
+                earlier = logged;
+                logged = List.of();
+                fit = null;
+                said.setText("Lay the run after the change over it.");
                 tools();
                 picture.redraw();
             }, "chip"));
@@ -142,7 +154,7 @@ public final class SoakPane extends VBox {
     }
 
     private Picture draw(double w, double h) {
-        return SoakPicture.draw(parts(), logged, w, h);
+        return SoakPicture.draw(parts(), logged, earlier, w, h);
     }
 
     /** Reads a log in the background and asks what its columns are. */
@@ -288,7 +300,20 @@ public final class SoakPane extends VBox {
             }
             words.append(p.name()).append(' ').append(UnitSystem.figure(Math.sqrt(sum / l.minutes().length), 1)).append(" K; ");
         }
-        return words.substring(0, words.length() - 2) + ".";
+        String all = words.substring(0, words.length() - 2) + ".";
+        for (Logged l : logged) {
+            for (Logged e : earlier) {
+                if (e.item().equals(l.item())) {
+                    String part = parts.stream().filter(x -> x.item().equals(l.item())).findFirst().orElseThrow().name();
+                    all += " " + part + " reached " + celsius(l) + " \u00b0C, " + celsius(e) + " \u00b0C in the earlier run.";
+                }
+            }
+        }
+        return all;
+    }
+
+    private static String celsius(Logged l) {
+        return UnitSystem.figure(Unit.CELSIUS.fromSi(Arrays.stream(l.kelvin()).max().orElse(0)), 1);
     }
 
     private void fit() {
