@@ -66,7 +66,7 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat) {
 
     /** Degrees over what is wanted, for the notch bar. */
     public double ratio() {
-        return needed() <= 0 ? 1.5 : Math.max(0, Math.min(1.5, degrees() / needed()));
+        return needed() <= 0 ? degrees() < needed() ? 0 : 1.5 : Math.max(0, Math.min(1.5, degrees() / needed()));
     }
 
     /** Where and when: Lift pump inlet, 38 C fuel, 8 000 ft. */

@@ -74,7 +74,8 @@ final class VaporChecks {
             String where = String.join(", ", t.runs().stream().map(id -> system.item(id).map(Item::name).orElse(id)).toList());
             findings.add(new Finding("vapor.trapped." + t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
                     gives ? Verdict.THIN : Verdict.SHORT, gives ? ADVICE : Finding.MISSED, u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
-                    + " to relieve it: in rigid line " + u.text(Trapped.perDegree(), Dimension.PRESSURE) + " more for each \u00b0C"
+                    + " to relieve it: in rigid line about " + UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(Trapped.perDegree()), 0)
+                    + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each \u00b0C"
                     + " it warms" + (gives ? "; the hose in it gives way and softens that." : "."), "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B),"
                     + " from memory", "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves."));
         }

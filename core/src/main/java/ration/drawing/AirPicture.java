@@ -170,6 +170,14 @@ public final class AirPicture {
     private void items() {
         for (Item.Fitted f : system.all(Item.Fitted.class).toList()) {
             Spot s = at(f.place().point());
+            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (f instanceof Item.Strainer st && st.drain() ? 18 : 5));
+        }
+        for (LowPoints.Found f : LowPoints.of(system, up).points()) {
+            Spot s = at(f.place());
+            ground.take(s.x() - 6, s.y() - 6, s.x() + 6, s.y() + 6);
+        }
+        for (Item.Fitted f : system.all(Item.Fitted.class).toList()) {
+            Spot s = at(f.place().point());
             List<Mark> marks = new ArrayList<>(List.of(new Disc(s, 4, Ink.PANEL, Pen.of(Ink.SOFT, 1.4))));
             name(f.name(), s, marks, Ink.SOFT);
             if (f instanceof Item.Strainer st && st.drain()) {

@@ -1,0 +1,213 @@
+package ration.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.assess.VaporAnswer;
+import ration.condition.Attitude;
+import ration.condition.Power;
+import ration.drawing.Mark.Spot;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.fluid.Volatility;
+import ration.geometry.Point3;
+import ration.heat.HeatFigure;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.vapor.Air;
+import ration.vapor.PathHeat;
+import ration.vapor.SoakPath;
+
+/** The pictures of the Vapor and the Air and water page: on their sheet, in words too, and they show what was computed. */
+class VaporPicturesTest {
+
+    private static final TextMeasure MEASURE = TextMeasure.approximate();
+
+    private static Project brindle() {
+        try {
+            return ProjectFile.demo("brindle-a2");
+        } catch (ProjectFileException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static List<Spot> spots(Picture p) {
+        return p.pieces().stream().flatMap(x -> x.marks().stream()).filter(Mark.Path.class::isInstance)
+                .flatMap(m -> ((Mark.Path) m).spots().stream()).toList();
+    }
+
+    private static void staysOnItsSheet(Picture p) {
+        assertThat(spots(p)).allSatisfy(s -> {
+            assertThat(s.x()).isBetween(-1.0, p.width() + 1);
+            assertThat(s.y()).isBetween(-1.0, p.height() + 1);
+        });
+    }
+
+    private static Picture path(Project p, Air air) {
+        VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
+        return VaporPath.draw(new VaporPath.Subject(p, VaporAnswer.path(p, v.look(), air), Optional.empty(), air, UnitSystem.US), 690,
+                330, MEASURE);
+    }
+
+    private static Picture map(Project p, Air air) {
+        VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
+        return AltitudeMap.draw(p, VaporAnswer.path(p, v.look(), air), air, 470, 330, MEASURE);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyPatternsPicturesStayOnTheirSheet(Pattern pattern) {
+        Project p = pattern.project();
+        Air air = Assessment.of(p).vapor().orElseThrow().air();
+        staysOnItsSheet(path(p, air));
+        staysOnItsSheet(map(p, air));
+        staysOnItsSheet(AirPicture.draw(p.system(), new Point3(0, 0, 1), Set.of(), UnitSystem.METRIC, 700, 420, MEASURE));
+    }
+
+    @Test
+    void thePathNamesWhereItIsNearestToBoilingAndHowNear() {
+        Project p = brindle();
+        VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
+        Picture picture = path(p, v.air());
+        String figure = VaporAnswer.signed(v.degrees());
+        assertThat(picture.pieces()).anyMatch(x -> x.words().contains(figure) && x.words().contains("lift pump inlet"));
+        assertThat(picture.texts()).anyMatch(t -> t.contains(figure));
+    }
+
+    /** An empty path is said, not drawn. */
+    @Test
+    void nothingFlowingIsSaid() {
+        Picture p = VaporPath.draw(new VaporPath.Subject(brindle(), new PathHeat(List.of()), Optional.empty(), new Air(0, 300),
+                UnitSystem.US), 690, 330, MEASURE);
+        assertThat(p.texts()).containsExactly("Nothing flows in this case: there is no path to follow.");
+    }
+
+    @Test
+    void theMapsLinesAreTheTemperaturesAtWhichItemsBoil() {
+        Project p = brindle();
+        VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
+        Picture picture = map(p, v.air());
+        double limit = Unit.CELSIUS.fromSi(v.air().fuelKelvin()) + v.degrees();
+        assertThat(picture.pieces()).anyMatch(x -> x.item().equals("lift") && x.words().contains("boils at " + UnitSystem.figure(limit,
+                1) + " \u00b0C in the tank"));
+        assertThat(picture.texts()).contains("this case", VaporAnswer.signed(v.degrees()));
+        assertThat(picture.texts()).anyMatch(t -> t.startsWith("keep left of this"));
+    }
+
+    /** Higher up it boils cooler: every limit line leans to the left as it rises. */
+    @ParameterizedTest
+    @EnumSource
+    void limitsFallWithHeight(Pattern pattern) {
+        Project p = pattern.project();
+        Picture picture = map(p, Assessment.of(p).vapor().orElseThrow().air());
+        List<Picture.Piece> lines = picture.pieces().stream().filter(x -> x.kind() == Picture.Kind.RUN).toList();
+        assertThat(lines).isNotEmpty().allSatisfy(l -> {
+            List<Spot> way = ((Mark.Path) l.marks().get(0)).spots();
+            for (int i = 1; i < way.size(); i++) {
+                assertThat(way.get(i).y()).isLessThan(way.get(i - 1).y());
+                assertThat(way.get(i).x()).isLessThanOrEqualTo(way.get(i - 1).x() + 1e-9);
+            }
+        });
+    }
+
+    // soak
+
+    private static List<SoakPath> soak(Project p) {
+        VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
+        return SoakPath.of(p.system(), VaporAnswer.path(p, v.look(), new Air(0, v.air().fuelKelvin())), p.heat(), Power.TAKE_OFF, 0);
+    }
+
+    @Test
+    void theSoakSaysWhetherARestartIsAtRisk() {
+        Project p = Systems.corrie();
+        Project hot = p.with(p.heat().with(Volatility.MOGAS_E));
+        assertThat(SoakPicture.draw(soak(hot), List.of(), List.of(), 400, 300).texts()).anyMatch(t -> t.startsWith("restart at risk,"));
+        Project cool = p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS)).with(HeatFigure.BAY_CLIMB_OVER,
+                Measured.of(0, Unit.CELSIUS)).with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT)));
+        assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts()).contains(
+                "no part boils: restart is not at risk");
+        assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts()).containsExactly(
+                "Nothing on the path stands in the engine bay.");
+    }
+
+    /** What was logged lies on the line where it agrees with it, and an earlier run is marked otherwise. */
+    @Test
+    void loggedReadingsLieWhereTheyWereRead() {
+        List<SoakPath> all = soak(Systems.corrie());
+        SoakPath part = all.stream().filter(s -> !s.line()).findFirst().orElseThrow();
+        double[] minutes = {0, 5, 10, 20, 30};
+        double[] kelvin = java.util.Arrays.stream(minutes).map(m -> part.soak().at(60 * m)).toArray();
+        SoakPicture.Logged log = new SoakPicture.Logged(part.item(), minutes, kelvin);
+        Picture p = SoakPicture.draw(all, List.of(log), List.of(log), 400, 300);
+        assertThat(p.texts()).contains("predicted", "logged", "earlier");
+        List<Spot> line = ((Mark.Path) p.pieces().stream().filter(x -> x.kind() == Picture.Kind.RUN && x.item().equals(part.item()))
+                .findFirst().orElseThrow().marks().get(0)).spots();
+        List<Spot> dots = p.pieces().stream().filter(x -> x.words().equals("logged")).flatMap(x -> x.marks().stream())
+                .map(m -> ((Mark.Disc) m).centre()).toList();
+        assertThat(dots).hasSize(minutes.length);
+        for (int i = 0; i < minutes.length; i++) {
+            Spot on = line.get((int) (minutes[i] * 2));
+            assertThat(dots.get(i).x()).isCloseTo(on.x(), Offset.offset(1e-9));
+            assertThat(dots.get(i).y()).isCloseTo(on.y(), Offset.offset(1e-9));
+        }
+        assertThat(p.pieces()).anyMatch(x -> x.words().equals("an earlier run"));
+        staysOnItsSheet(p);
+    }
+
+    // air side
+
+    @Test
+    void aBlockedVentIsSaidAndMarked() {
+        var system = Systems.corrie().system();
+        Picture open = AirPicture.draw(system, new Point3(0, 0, 1), Set.of(), UnitSystem.US, 700, 420, MEASURE);
+        Picture shut = AirPicture.draw(system, new Point3(0, 0, 1), Set.of("upper"), UnitSystem.US, 700, 420, MEASURE);
+        assertThat(open.pieces()).noneMatch(x -> x.words().contains("blocked"));
+        assertThat(shut.pieces()).filteredOn(x -> x.words().endsWith("blocked")).singleElement().satisfies(x -> assertThat(x.item())
+                .isEqualTo("upper"));
+        assertThat(shut.texts()).contains("vent blocked");
+    }
+
+    /** True to scale in height and along: two symbols lie apart as their places do, whatever the attitude. */
+    @Test
+    void theAirSideIsTrueToScale() {
+        var system = brindle().system();
+        for (double pitch : new double[] {-8, 0, 12}) {
+            Point3 up = Attitude.ofDegrees("x", pitch, 0).gravity().up();
+            Picture p = AirPicture.draw(system, up, Set.of(), UnitSystem.US, 900, 500, MEASURE);
+            List<Item.Fitted> items = system.all(Item.Fitted.class).toList();
+            Spot a = at(p, items.get(0).id());
+            Spot b = at(p, items.get(1).id());
+            Spot c = at(p, items.get(items.size() - 1).id());
+            double first = up.dot(items.get(0).place().point()) - up.dot(items.get(1).place().point());
+            double second = up.dot(items.get(0).place().point()) - up.dot(items.get(items.size() - 1).place().point());
+            assertThat((b.y() - a.y()) * second).isCloseTo((c.y() - a.y()) * first, Offset.offset(1e-6));
+        }
+    }
+
+    private static Spot at(Picture p, String id) {
+        return p.pieces().stream().filter(x -> x.item().equals(id) && x.kind() == Picture.Kind.SYMBOL).map(x -> ((Mark.Disc) x.marks()
+                .get(0)).centre()).findFirst().orElseThrow();
+    }
+
+    @Test
+    void aSagIsNamedOnThePicture() {
+        var system = Systems.oneLine();
+        var sagging = system.replace(system.runs().get(0).withPoints(List.of(Place.inches(6, 0, -4), Place.inches(3, 0, 9))));
+        Picture p = AirPicture.draw(sagging, new Point3(0, 0, 1), Set.of(), UnitSystem.US, 700, 420, MEASURE);
+        assertThat(p.texts()).contains("low, no drain", "high, vapor gathers");
+        assertThat(p.pieces()).anyMatch(x -> x.words().equals("low, no drain at R1"));
+    }
+}
