@@ -62,7 +62,7 @@ final class VaporChecks {
                 v.air().altitudeM())), 0) + " ft of climb left. " : "it boils here. ") + v.label(project) + ", "
                 + v.look().label(system, u) + ".", "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
                 + " memory); the degrees wanted are a practice choice. Boiling pressure: API 2517 as in AP-42 (from memory),"
-                + " 0 to 5 % on the safe side from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? "" : "Lower the pump, a"
+                + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? "" : "Lower the pump, a"
                 + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps."));
     }
 

@@ -29,7 +29,7 @@ public final class AltitudeMap {
 
     private static final double LEFT = 58;
     private static final double RIGHT = 18;
-    private static final double TOP = 22;
+    private static final double TOP = 34;
     private static final double FOOT = 34;
     private static final int MOST_LINES = 4;
 
@@ -59,7 +59,7 @@ public final class AltitudeMap {
         for (double t : x.ticks(50)) {
             grid.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
         }
-        grid.add(new Label(LEFT - 8, TOP - 8, "ft", 11, false, Ink.SOFT, Anchor.END));
+        grid.add(new Label(LEFT - 8, TOP - 14, "ft", 11, false, Ink.SOFT, Anchor.END));
         grid.add(new Label(x.toPx(), height - 4, "fuel in the tank, \u00b0C", 11, false, Ink.SOFT, Anchor.END));
         if (!each.isEmpty()) {
             List<Spot> first = line(each.get(0), vapor, x, y, air, 0);
@@ -136,10 +136,15 @@ public final class AltitudeMap {
             }
             Spot top = line.get(line.size() - 1);
             double half = measure.width(e.getValue(), 11, first) / 2;
-            double middle = Math.max(x.fromPx() + half, Math.min(x.toPx() - half, top.x()));
-            if (taken.overlap(middle - half - 4, 0, middle + half + 4, 12) < 1) {
-                taken.take(middle - half - 4, 0, middle + half + 4, 12);
-                marks.add(new Label(middle, top.y() - 7, e.getValue(), 11, first, Ink.RUST_TEXT, Anchor.MIDDLE));
+            // the line looked at first is named to its left, so that the others find room on their right
+            for (double[] c : new double[][] {{first ? half - 10 : half * 2, TOP - 7}, {half, TOP - 7}, {half, TOP - 20}, {half * 2,
+                TOP - 20}}) {
+                double from = Math.max(x.fromPx(), Math.min(x.toPx() - 2 * half, top.x() - 2 * half + c[0]));
+                if (taken.overlap(from - 4, c[1] - 10, from + 2 * half + 4, c[1] + 2) < 1) {
+                    taken.take(from - 4, c[1] - 10, from + 2 * half + 4, c[1] + 2);
+                    marks.add(new Label(from, c[1], e.getValue(), 11, first, Ink.RUST_TEXT, Anchor.START));
+                    break;
+                }
             }
             pieces.add(new Piece(e.getKey().item(), Kind.RUN, e.getValue() + " boils at " + UnitSystem.figure(limit(e.getKey(), vapor,
                     air.altitudeM(), air), 1) + " \u00b0C in the tank", marks));

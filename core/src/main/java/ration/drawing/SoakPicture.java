@@ -20,7 +20,7 @@ public final class SoakPicture {
 
     private static final double LEFT = 40;
     private static final double RIGHT = 16;
-    private static final double TOP = 14;
+    private static final double TOP = 20;
     private static final double FOOT = 44;
     private static final double LENGTH = SoakPath.LENGTH / 60;
 
@@ -72,7 +72,7 @@ public final class SoakPicture {
         for (double t : x.ticks(80)) {
             ground.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
         }
-        ground.add(new Label(LEFT - 6, TOP - 3, "\u00b0C", 11, false, Ink.SOFT, Anchor.END));
+        ground.add(new Label(LEFT - 6, TOP - 8, "\u00b0C", 11, false, Ink.SOFT, Anchor.END));
         ground.add(new Label(x.toPx(), height - 6, "minutes after shutdown", 11, false, Ink.SOFT, Anchor.END));
         double key = LEFT;
         ground.add(SchematicPart.line(key, height - 10, key + 22, height - 10, Pen.of(Ink.FUEL, 2)));
@@ -120,28 +120,44 @@ public final class SoakPicture {
         return most;
     }
 
+    private static List<Spot> curve(SoakPath p, Scale x, Scale y) {
+        List<Spot> spots = new ArrayList<>();
+        for (double m = 0; m <= LENGTH; m += 0.5) {
+            spots.add(new Spot(x.at(m), y.at(Unit.CELSIUS.fromSi(p.soak().at(60 * m)))));
+        }
+        return spots;
+    }
+
     private static void curves(List<Piece> pieces, List<SoakPath> shown, List<Logged> logged, Scale x, Scale y) {
         double boils = shown.get(0).boils();
         double by = y.at(Unit.CELSIUS.fromSi(boils));
         Occupancy taken = new Occupancy();
         taken.take(x.fromPx() + (x.toPx() - x.fromPx()) / 2 - 90, TOP, x.fromPx() + (x.toPx() - x.fromPx()) / 2 + 90, TOP + 20);
-        taken.take(x.fromPx(), by - 18, x.fromPx() + 96, by + 4);
+        List<Spot> crossing = shown.stream().flatMap(p -> curve(p, x, y).stream()).toList();
+        double left = x.fromPx() + 6;
+        double right = x.toPx() - 96;
+        double middle = (left + right) / 2;
+        double[] best = java.util.stream.Stream.of(new double[] {left, by - 5}, new double[] {right, by - 5}, new double[] {right,
+            by + 14}, new double[] {left, by + 14}, new double[] {middle, by + 14}, new double[] {middle, by - 5}).min(
+                    java.util.Comparator.comparingLong(c -> crossing.stream().filter(s -> s.x() > c[0] - 3 && s.x() < c[0] + 93
+                            && s.y() > c[1] - 11 && s.y() < c[1] + 4).count())).orElseThrow();
+        double at = best[0];
+        double low = best[1];
+        taken.take(at - 6, low - 13, at + 90, low + 9);
         List<Mark> line = new ArrayList<>();
         line.add(SchematicPart.line(x.fromPx(), by, x.toPx(), by, Pen.of(Ink.RUST, 1.6, 2.0, 3.0)));
-        line.add(new Label(x.fromPx() + 6, by - 5, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
+        line.add(new Label(at, low, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
                 11, false, Ink.RUST_TEXT, Anchor.START));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", line));
         double[][] dashes = {{}, {6, 4}, {2, 3}, {8, 3, 2, 3}};
         for (int i = 0; i < shown.size(); i++) {
             SoakPath p = shown.get(i);
-            List<Spot> spots = new ArrayList<>();
-            for (double m = 0; m <= LENGTH; m += 0.5) {
-                spots.add(new Spot(x.at(m), y.at(Unit.CELSIUS.fromSi(p.soak().at(60 * m)))));
-            }
+            List<Spot> spots = curve(p, x, y);
             Spot label = spots.get(0);
-            for (int at : new int[] {22, 36, 50, 62, 12, 70}) {
-                Spot s = spots.get(Math.min(at, spots.size() - 1));
-                if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1) {
+            for (int step : new int[] {22, 36, 50, 62, 12, 70}) {
+                Spot s = spots.get(Math.min(step, spots.size() - 1));
+                if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1 && crossing.stream().noneMatch(c -> Math.abs(
+                        c.x() - s.x()) < 40 && c.y() > s.y() - 18 && c.y() < s.y() - 6)) {
                     label = s;
                     break;
                 }

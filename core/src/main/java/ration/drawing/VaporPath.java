@@ -97,7 +97,7 @@ public final class VaporPath {
 
     private void axes(double width, double height) {
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Label(LEFT - 10, TOP - 14, pressure.symbol() + " abs", 11, false, Ink.SOFT, Anchor.END));
+        marks.add(new Label(LEFT - 10, TOP - 22, pressure.symbol() + " abs", 11, false, Ink.SOFT, Anchor.END));
         List<Double> ticks = y.ticks(34);
         for (double t : ticks) {
             marks.add(SchematicPart.line(LEFT - 6, y.at(t), width - RIGHT, y.at(t), Pen.of(Ink.GRID, 1)));
@@ -156,7 +156,7 @@ public final class VaporPath {
         spans.forEach((id, span) -> {
             String name = project.system().item(id).map(i -> i instanceof Item.Tank ? "Outlet" : i.name()).orElse(id);
             double half = measure.width(name, 11, true) / 2;
-            double middle = Math.max(LEFT + half - 10, Math.min(x.toPx() + RIGHT - half - 4, (span[0] + span[1]) / 2));
+            double middle = Math.max(LEFT + half - 6, Math.min(x.toPx() + RIGHT - half - 4, (span[0] + span[1]) / 2));
             marks.add(new Box(span[0], TOP - 4, Math.max(3, span[1] - span[0]), y.fromPx() - TOP + 4, 0, Ink.GRID,
                     Pen.of(Ink.NONE, 0)));
             for (double base : new double[] {TOP - 10, TOP - 22}) {

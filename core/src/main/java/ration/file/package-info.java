@@ -5,5 +5,8 @@
  * the schema is in {@code docs/format}. Fields this version does not know are kept and written back. A file that is
  * damaged, foreign, newer, too large or hostile is refused with what, where and what to do, and is never changed.
  * Saving writes beside the file, forces it to disk, keeps the previous copy and renames.
+ *
+ * <p>Tables beside the document: {@link ration.file.TestsCsv} for hangar tests both ways, {@link ration.file.LogTable} for
+ * the CSV of any logger.
  */
 package ration.file;

@@ -5,7 +5,7 @@ package ration.fluid;
  *
  * <p>{@code ln P = A - B/T} with P in psia and T in degrees Rankine, {@code A = 15.64 - 1.854 S^0.5 - (0.8742 - 0.3280
  * S^0.5) ln RVP}, {@code B = 8742 - 1042 S^0.5 - (1049 - 179.4 S^0.5) ln RVP}. Against equations of state at equal Reid
- * vapor pressure it reads 0 to 5 % high (safe side) from 20 to 60 C; below that higher still, above an extrapolation.
+ * vapor pressure it reads 0 to 10 % high (safe side) from 20 to 60 C; below that higher still, above an extrapolation.
  *
  * @param reidPsi Reid vapor pressure, psi, 1 to 20
  * @param slope   of the distillation curve at 10 %, degrees F per volume %: 2 for aviation, 3 for motor gasoline
