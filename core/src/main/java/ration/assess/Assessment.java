@@ -1,13 +1,16 @@
 package ration.assess;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.check.Finding;
@@ -67,10 +70,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
                 .min(Comparator.comparingDouble(CaseAnswer::ratio));
         Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases);
-        List<Finding> findings = new ArrayList<>(Checks.of(project, problems, cases, basis, tanks));
-        findings.addAll(VaporChecks.of(project, cases, vapor));
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
-        findings.addAll(AirChecks.of(project, cases, air, basis));
+        List<Supplier<List<Finding>>> checks = List.of(() -> Checks.of(project, problems, cases, basis, tanks),
+                () -> VaporChecks.of(project, cases, vapor), () -> AirChecks.of(project, cases, air, basis));
+        List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, cases, governing, tanks, vapor, air, findings);
     }
@@ -78,16 +81,18 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
     static List<CaseAnswer.Setting> conditions(Project project, FlowModel.Basis basis) {
         List<CaseAnswer.Setting> all = new ArrayList<>();
+        Map<Contents, Map<String, Double>> filled = new EnumMap<>(Contents.class);
+        for (Contents contents : Contents.values()) {
+            filled.put(contents, fill(project, contents));
+        }
         record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {
         }
-        List<Level> levels = new ArrayList<>();
-        for (Attitude attitude : project.brief().envelope().flown()) {
-            for (Contents contents : Contents.values()) {
-                Condition c = new Condition(attitude, fill(project, contents), Map.of(), Set.of(), Set.of(),
-                        project.brief().fuelKelvin());
-                levels.add(new Level(c, contents, basis.levels(c)));
-            }
-        }
+        List<Level> levels = project.brief().envelope().flown().stream().flatMap(attitude -> Arrays.stream(Contents.values())
+                .map(contents -> Map.entry(attitude, contents))).toList().parallelStream().map(e -> {
+                    Condition c = new Condition(e.getKey(), filled.get(e.getValue()), Map.of(), Set.of(), Set.of(),
+                            project.brief().fuelKelvin());
+                    return new Level(c, e.getValue(), basis.levels(c));
+                }).toList();
         List<Boolean> states = project.system().hasFilter() ? List.of(false, true) : List.of(false);
         List<PumpSet> pumpSets = PumpSet.of(project.system());
         for (Map<String, String> position : positions(project.system())) {

@@ -46,15 +46,18 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     /** Of every tank whose shape closes, by id. */
     static Map<String, TankAnswer> of(Project project) {
         Map<String, TankAnswer> all = new TreeMap<>();
-        for (Item.Tank tank : project.system().tanks()) {
-            try {
-                all.put(tank.id(), of(project, tank));
-            } catch (IllegalArgumentException e) {
-                // what is wrong with the shape stands among the problems of the layout
-                continue;
-            }
-        }
+        project.system().tanks().parallelStream().flatMap(tank -> closed(project, tank).stream()).toList().forEach(t ->
+                all.put(t.tank().id(), t));
         return all;
+    }
+
+    private static Optional<TankAnswer> closed(Project project, Item.Tank tank) {
+        try {
+            return Optional.of(of(project, tank));
+        } catch (IllegalArgumentException e) {
+            // what is wrong with the shape stands among the problems of the layout
+            return Optional.empty();
+        }
     }
 
     /** Throws IllegalArgumentException where its shape does not close. */

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import ration.check.Verdict;
+import ration.flow.PathLine;
 import ration.fluid.VaporPressure;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
@@ -33,8 +34,11 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat) {
         VaporPressure vapor = heat.vapor();
         List<Air> airs = List.of(new Air(0, heat.si(HeatFigure.TANK_FUEL)), new Air(heat.si(HeatFigure.CEILING),
                 heat.si(HeatFigure.TANK_FUEL)));
-        return cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> airs.stream().flatMap(a -> at(project, c, a)
-                .stream())).min(Comparator.comparingDouble(v -> v.gap.degrees(vapor)));
+        return cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> {
+            List<PathLine.Stretch> line = PathLine.of(project.system(), c.demand());
+            return airs.stream().flatMap(a -> PathHeat.of(project.system(), c.demand(), line, heat, a, c.condition().engine().power())
+                    .least(vapor).map(g -> new VaporAnswer(c, a, g, heat)).stream());
+        }).min(Comparator.comparingDouble(v -> v.gap.degrees(vapor)));
     }
 
     private static boolean feeds(CaseAnswer c) {

@@ -28,6 +28,8 @@ public final class FlowAnswer {
     private final NetworkSolution solution;
     private final double weight;
     private final List<String> airDrawn;
+    /** Found when first asked for; two threads that ask at once find the same. */
+    private volatile List<PathStep> path;
 
     FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution) {
         this.model = model;
@@ -154,6 +156,15 @@ public final class FlowAnswer {
      * to the head from the surface to the inlet, less what is left there.
      */
     public List<PathStep> path() {
+        List<PathStep> known = path;
+        if (known == null) {
+            known = findPath();
+            path = known;
+        }
+        return known;
+    }
+
+    private List<PathStep> findPath() {
         if (!usable() || weight == 0 || model.inletNode().isEmpty()) {
             return List.of();
         }
@@ -181,10 +192,10 @@ public final class FlowAnswer {
             step[0] = headIn;
             node = before;
         }
-        List<PathStep> path = new ArrayList<>();
-        steps.forEach((item, h) -> path.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
-        Collections.reverse(path);
-        return path;
+        List<PathStep> found = new ArrayList<>();
+        steps.forEach((item, h) -> found.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
+        Collections.reverse(found);
+        return List.copyOf(found);
     }
 
     /** What pumps on the path add, Pa. */
@@ -194,9 +205,9 @@ public final class FlowAnswer {
 
     /** Head from the surface that feeds to the engine inlet, m; empty if nothing flows. */
     public OptionalDouble headAvailable() {
-        List<PathStep> path = path();
-        return path.isEmpty() || model.inletHeight().isEmpty() ? OptionalDouble.empty()
-                : OptionalDouble.of(path.get(0).headIn() - model.inletHeight().getAsDouble());
+        List<PathStep> steps = path();
+        return steps.isEmpty() || model.inletHeight().isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(steps.get(0).headIn() - model.inletHeight().getAsDouble());
     }
 
     /** Gauge pressure at the engine inlet as head, m. */

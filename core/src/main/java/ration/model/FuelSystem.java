@@ -20,12 +20,16 @@ public final class FuelSystem {
     private final Optional<Firewall> firewall;
     private final Map<String, Item> byId = new java.util.HashMap<>();
     private final List<Item.Run> runs;
+    private final List<Item.Tank> tanks;
+    private final Optional<Item.EngineInlet> inlet;
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
         this.items = List.copyOf(items);
         this.firewall = firewall;
         this.items.forEach(i -> byId.putIfAbsent(i.id(), i));
         this.runs = all(Item.Run.class).toList();
+        this.tanks = all(Item.Tank.class).toList();
+        this.inlet = all(Item.EngineInlet.class).findFirst();
     }
 
     public List<Item> items() {
@@ -65,7 +69,7 @@ public final class FuelSystem {
     }
 
     public List<Item.Tank> tanks() {
-        return all(Item.Tank.class).toList();
+        return tanks;
     }
 
     public List<Item.Selector> selectors() {
@@ -73,7 +77,7 @@ public final class FuelSystem {
     }
 
     public Optional<Item.EngineInlet> inlet() {
-        return all(Item.EngineInlet.class).findFirst();
+        return inlet;
     }
 
     public boolean hasPump() {

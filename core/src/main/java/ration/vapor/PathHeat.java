@@ -36,12 +36,17 @@ public record PathHeat(List<Gap> gaps) {
 
     /** Along the path of an answer; empty if nothing flows. */
     public static PathHeat of(FuelSystem system, FlowAnswer answer, Heat heat, Air air, Power power) {
+        return of(system, answer, PathLine.of(system, answer), heat, air, power);
+    }
+
+    /** The same along a path already laid out, for several days. */
+    public static PathHeat of(FuelSystem system, FlowAnswer answer, List<PathLine.Stretch> stretches, Heat heat, Air air,
+            Power power) {
         List<Gap> gaps = new ArrayList<>();
         double ambient = Heat.ambient(air.altitudeM());
         VaporPressure vapor = heat.vapor();
         double kelvin = air.fuelKelvin();
         double density = answer.problem().fluid().density();
-        List<PathLine.Stretch> stretches = PathLine.of(system, answer);
         for (int i = 0; i < stretches.size(); i++) {
             PathLine.Stretch s = stretches.get(i);
             double mass = density * flow(stretches, i, answer);
@@ -124,10 +129,16 @@ public record PathHeat(List<Gap> gaps) {
 
     /** The point with the fewest degrees left; where a line ends at an item, the item. */
     public Optional<Gap> least(VaporPressure vapor) {
-        return gaps.stream().reduce((a, b) -> {
-            double more = b.degrees(vapor) - a.degrees(vapor);
-            return more < -1e-9 || Math.abs(more) <= 1e-9 && b.body() ? b : a;
-        });
+        Gap least = null;
+        double fewest = Double.POSITIVE_INFINITY;
+        for (Gap g : gaps) {
+            double degrees = g.degrees(vapor);
+            if (least == null || degrees < fewest - 1e-9 || degrees <= fewest + 1e-9 && g.body()) {
+                least = g;
+                fewest = degrees;
+            }
+        }
+        return Optional.ofNullable(least);
     }
 
     /** The least of each item, in the order of the path. */

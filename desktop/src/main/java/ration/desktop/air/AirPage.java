@@ -8,7 +8,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -18,6 +17,7 @@ import ration.assess.AirAnswer;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
 import ration.check.Finding;
+import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -28,23 +28,20 @@ import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** Air and water: the vents in front, the wet lines behind, and where water and vapor gather. */
-public final class AirPage extends BorderPane {
+public final class AirPage extends LivePage {
 
     private final Session session;
     private final PicturePane picture;
     private final VBox card = new VBox(10);
     private final Set<String> blocked = new TreeSet<>();
-    private boolean stale = true;
 
     /**
      * @param pick  shows an item on the Layout page
      * @param print writes the sampling card
      */
     public AirPage(Session session, Consumer<String> pick, Runnable print) {
+        super(session, "air-page", "Air and water page");
         this.session = session;
-        setId("air-page");
-        setFocusTraversable(true);
-        setAccessibleText("Air and water page");
         picture = new PicturePane("air-picture", (w, h) -> AirPicture.draw(session.shown().get().project().system(),
                 session.shown().get().project().brief().envelope().attitudes().get(0).gravity().up(), blocked,
                 session.units().get(), w, h, Tokens.measure()), pick);
@@ -66,20 +63,10 @@ public final class AirPage extends BorderPane {
         scroll.setPrefWidth(380);
         scroll.setMinWidth(380);
         setRight(scroll);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
-        sceneProperty().addListener((o, was, now) -> {
-            if (now != null && stale) {
-                update();
-            }
-        });
     }
 
-    private void update() {
-        stale = getScene() == null;
-        if (stale) {
-            return;
-        }
+    @Override
+    protected void refresh() {
         Assessment a = session.shown().get().assessment();
         blocked.retainAll(a.air().stream().map(x -> x.tank().id()).toList());
         picture.redraw();

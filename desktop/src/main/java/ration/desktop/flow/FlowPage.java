@@ -7,7 +7,6 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -16,6 +15,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -30,7 +30,7 @@ import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** Flow: which case governs, what happens along its path, where the head goes, what to change. */
-public final class FlowPage extends BorderPane {
+public final class FlowPage extends LivePage {
 
     private final Session session;
     private final TextMeasure measure = Tokens.measure();
@@ -45,14 +45,11 @@ public final class FlowPage extends BorderPane {
     private final PicturePane profile;
     private final PicturePane budget;
     private final AdvicePane advice;
-    private boolean stale = true;
 
     /** @param pick shows an item on the Layout page */
     public FlowPage(Session session, Consumer<String> pick) {
+        super(session, "flow-page", "Flow page");
         this.session = session;
-        setId("flow-page");
-        setFocusTraversable(true);
-        setAccessibleText("Flow page");
         matrix = new FlowMatrix(session);
         advice = new AdvicePane(session);
         profile = new PicturePane("path-profile", (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h,
@@ -63,13 +60,6 @@ public final class FlowPage extends BorderPane {
         budgetCase.setId("budget-case");
         setCenter(left());
         setRight(right());
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
-        sceneProperty().addListener((o, was, now) -> {
-            if (now != null && stale) {
-                update();
-            }
-        });
     }
 
     private VBox left() {
@@ -141,11 +131,8 @@ public final class FlowPage extends BorderPane {
         return session.units().get();
     }
 
-    private void update() {
-        stale = getScene() == null;
-        if (stale) {
-            return;
-        }
+    @Override
+    protected void refresh() {
         Assessment a = session.shown().get().assessment();
         UnitSystem units = units();
         subtitle.setText("times the take-off flow of " + units.text(a.project().brief().demand(), Dimension.FLOW) + "; "

@@ -9,13 +9,13 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.TankAnswer;
+import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.Fingerprint;
@@ -29,7 +29,7 @@ import ration.project.Project;
 import ration.quantity.Unit;
 
 /** Hangar tests: on record to the left, the one at hand in the middle. */
-public final class HangarPage extends BorderPane {
+public final class HangarPage extends LivePage {
 
     /** What the page asks of the window. */
     public interface Files {
@@ -45,16 +45,13 @@ public final class HangarPage extends BorderPane {
     private final VBox begin = new VBox(6);
     private final TestRunner runner;
     private String open = "";
-    private boolean stale = true;
 
     /** @param today tells the date that goes on a record */
     public HangarPage(Session session, Files files, Supplier<LocalDate> today) {
+        super(session, "hangar-page", "Hangar tests page");
         this.session = session;
         this.files = files;
         this.today = today;
-        setId("hangar-page");
-        setFocusTraversable(true);
-        setAccessibleText("Hangar tests page");
         runner = new TestRunner(session, this::leave);
         Label title = Ui.label("Hangar tests", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -76,13 +73,6 @@ public final class HangarPage extends BorderPane {
         scroll.getStyleClass().add("tests-list");
         setLeft(scroll);
         setCenter(runner);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
-        sceneProperty().addListener((o, was, now) -> {
-            if (now != null && stale) {
-                update();
-            }
-        });
     }
 
     /** Puts the writing mark where the work goes on. */
@@ -94,11 +84,8 @@ public final class HangarPage extends BorderPane {
         }
     }
 
-    private void update() {
-        stale = getScene() == null;
-        if (stale) {
-            return;
-        }
+    @Override
+    protected void refresh() {
         Assessment a = session.shown().get().assessment();
         Project project = session.project();
         if (project.test(open).isEmpty()) {

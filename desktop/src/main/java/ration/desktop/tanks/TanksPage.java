@@ -7,17 +7,17 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import ration.assess.Assessment;
 import ration.assess.TankAnswer;
+import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.model.Item;
 
 /** Tanks: what stays in each, why, what its gauge reads, how it is shaped. */
-public final class TanksPage extends BorderPane {
+public final class TanksPage extends LivePage {
 
     private final Session session;
     private final HBox tanks = new HBox(3);
@@ -29,14 +29,11 @@ public final class TanksPage extends BorderPane {
             + " press A.", "soft");
     private String chosen = "";
     private List<String> structure = List.of();
-    private boolean stale = true;
 
     /** @param print writes the gauge card of a tank */
     public TanksPage(Session session, java.util.function.Consumer<String> print) {
+        super(session, "tanks-page", "Tanks page");
         this.session = session;
-        setId("tanks-page");
-        setFocusTraversable(true);
-        setAccessibleText("Tanks page");
         stay = new StayView(session, print);
         shape = new ShapeView(session);
         nothing.setPadding(new javafx.geometry.Insets(16));
@@ -47,13 +44,6 @@ public final class TanksPage extends BorderPane {
         tanks.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         setTop(head);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
-        sceneProperty().addListener((o, was, now) -> {
-            if (now != null && stale) {
-                update();
-            }
-        });
     }
 
     private ToggleButton view(String text, String id, Node node) {
@@ -76,11 +66,8 @@ public final class TanksPage extends BorderPane {
         update();
     }
 
-    private void update() {
-        stale = getScene() == null;
-        if (stale) {
-            return;
-        }
+    @Override
+    protected void refresh() {
         Assessment a = session.shown().get().assessment();
         List<Item.Tank> all = a.project().system().tanks();
         if (all.stream().noneMatch(t -> t.id().equals(chosen))) {

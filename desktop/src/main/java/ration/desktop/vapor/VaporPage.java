@@ -12,7 +12,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,6 +21,7 @@ import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.VaporAnswer;
+import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
@@ -46,7 +46,7 @@ import ration.vapor.Air;
 import ration.vapor.PathHeat;
 
 /** Vapor: where, when and how soon the fuel would boil. */
-public final class VaporPage extends BorderPane {
+public final class VaporPage extends LivePage {
 
     private static final double HOT_FUEL = Unit.FAHRENHEIT.toSi(110);
 
@@ -66,18 +66,17 @@ public final class VaporPage extends BorderPane {
     private Air air;
     private Optional<PathHeat> held = Optional.empty();
     private Project helped;
-    private boolean stale = true;
+    private Project seen;
 
     /**
      * @param pick shows an item on the Layout page
      * @param logs reads a log
      */
     public VaporPage(Session session, java.util.function.Consumer<String> pick, SoakPane.Logs logs) {
+        super(session, "vapor-page", "Vapor page");
         this.session = session;
-        setId("vapor-page");
-        setFocusTraversable(true);
-        setAccessibleText("Vapor page");
-        air = hot(session.project().heat());
+        seen = session.project();
+        air = hot(seen.heat());
         along = new PicturePane("vapor-path", this::alongPicture, pick);
         map = new PicturePane("altitude-map", (w, h) -> path().map(p -> AltitudeMap.draw(project(), p, air, w, h,
                 Tokens.measure())).orElse(new Picture(w, h, List.of())), pick);
@@ -100,19 +99,6 @@ public final class VaporPage extends BorderPane {
         VBox body = new VBox(trouble, along, Ui.rule(), below);
         body.getStyleClass().add("vapor-body");
         setCenter(body);
-        session.shown().addListener((o, was, now) -> {
-            if (was != null && was.project() != now.project() && !was.project().heat().equals(now.project().heat())
-                    || was != null && !was.project().name().equals(now.project().name())) {
-                air = hot(now.project().heat());
-            }
-            update();
-        });
-        session.units().addListener((o, was, now) -> update());
-        sceneProperty().addListener((o, was, now) -> {
-            if (now != null && stale) {
-                update();
-            }
-        });
     }
 
     private static double within(double si, double low, double high, String sentence) {
@@ -218,16 +204,23 @@ public final class VaporPage extends BorderPane {
         update();
     }
 
+    /** Other heat figures or another aircraft: begin on its hot day again. */
+    private void dayOf(Project now) {
+        if (seen != now && !(seen.heat().equals(now.heat()) && seen.name().equals(now.name()))) {
+            air = hot(now.heat());
+            held = seen.name().equals(now.name()) ? held : Optional.empty();
+        }
+        seen = now;
+    }
+
     private void hold() {
         held = held.isPresent() ? Optional.empty() : path();
         update();
     }
 
-    private void update() {
-        stale = getScene() == null;
-        if (stale) {
-            return;
-        }
+    @Override
+    protected void refresh() {
+        dayOf(project());
         Assessment a = session.shown().get().assessment();
         Heat heat = project().heat();
         altitude.update(air.altitudeM());

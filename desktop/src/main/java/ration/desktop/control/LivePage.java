@@ -1,0 +1,40 @@
+package ration.desktop.control;
+
+import javafx.scene.layout.BorderPane;
+import ration.desktop.session.Session;
+
+/** A page that follows the session while it is in the window, and catches up with what changed once it is shown again. */
+public abstract class LivePage extends BorderPane {
+
+    private boolean stale = true;
+
+    /**
+     * A page, to be filled by its subclass.
+     *
+     * @param id    of its node
+     * @param words its accessible name
+     */
+    protected LivePage(Session session, String id, String words) {
+        setId(id);
+        setFocusTraversable(true);
+        setAccessibleText(words);
+        session.shown().addListener((o, was, now) -> update());
+        session.units().addListener((o, was, now) -> update());
+        sceneProperty().addListener((o, was, now) -> {
+            if (now != null && stale) {
+                update();
+            }
+        });
+    }
+
+    /** Shows what is now so, at once or when the page is next in the window. */
+    protected final void update() {
+        stale = getScene() == null;
+        if (!stale) {
+            refresh();
+        }
+    }
+
+    /** Shows what is now so; called only while the page is in the window. */
+    protected abstract void refresh();
+}
