@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
 
 /** A checklist over a system that collects everything wrong or missing, each with what to do. */
 public final class Validation {
@@ -136,6 +138,7 @@ public final class Validation {
                 block(tank.id(), "Unusable fuel", "It must lie between nothing and the whole tank.",
                         "Correct the placard figure or the shape.");
             }
+            ribsInside(tank, solid);
         } catch (IllegalArgumentException e) {
             String why = e.getMessage() == null ? "" : e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
             block(tank.id(), "Shape", "The measures do not close a tank with a volume. " + why,
@@ -166,6 +169,24 @@ public final class Validation {
                 block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
             }
         }
+    }
+
+    private void ribsInside(Item.Tank tank, Solid solid) {
+        Point3 across = new Point3(0, 1, 0);
+        double left = solid.lowest(across);
+        double right = solid.highest(across);
+        for (int i = 0; i < tank.fitout().ribs().size(); i++) {
+            Measured at = tank.fitout().ribs().get(i).at();
+            if (!(at.si() > left && at.si() < right)) {
+                Unit unit = at.quantity().unit();
+                block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + at.quantity().shown() + " does not cross the tank, which reaches"
+                        + " from butt line " + reach(unit, left) + " to " + reach(unit, right) + ".", "Correct its butt line, left is below zero, or take the rib out.");
+            }
+        }
+    }
+
+    private static String reach(Unit unit, double metres) {
+        return Quantity.of(Math.round(unit.fromSi(metres) * 100) / 100.0, unit).shown();
     }
 
     private void fitout(Item.Tank tank) {

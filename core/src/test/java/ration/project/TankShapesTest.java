@@ -183,6 +183,8 @@ class TankShapesTest {
         Fitout.Rib b = new Fitout.Rib(Systems.in(1), List.of());
         assertThat(problems(Fitout.NONE.withWells(List.of(stray)))).anyMatch(m -> m.contains("does not hang under the tank"));
         assertThat(problems(Fitout.NONE.withRibs(List.of(a, b)))).anyMatch(m -> m.contains("Rib 2"));
+        assertThat(problems(Fitout.NONE.withRibs(List.of(new Fitout.Rib(Systems.in(-60), List.of()))))).anyMatch(m -> m.contains(
+                "Rib 1 at \u221260 in does not cross the tank, which reaches from butt line \u22125 in to 5 in"));
         Fitout.Well well = new Fitout.Well(Place.inches(10, 0, 23), Systems.in(4), Systems.in(4));
         assertThat(problems(Fitout.NONE.withWells(List.of(well, well)))).anyMatch(m -> m.contains("lie in one another"));
     }
