@@ -69,6 +69,16 @@ class CommandsTest {
         assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Short");
     }
 
+    /** Unusable fuel, vapor and what is open stand beside the flow margin, in words and as JSON. */
+    @Test
+    void theWholeLedgerIsPrinted() throws IOException {
+        run("check", "brindle-a2");
+        assertThat(out.toString()).contains("Unusable", "1.99 gal", "Vapor", "+7.5 \u00b0C", "Low point without a drain, Standby pump");
+        assertThat(run("check", "brindle-a2", "--json")).isEqualTo(1);
+        JsonNode ledger = new ObjectMapper().readTree(out.toString()).path("ledger");
+        assertThat(ledger).extracting(e -> e.path("verdict").asText()).containsExactly("Holds", "Holds", "Holds", "Short");
+    }
+
     @Test
     void aFileThatCannotBeUsedIsToldOnStandardError() throws IOException, ProjectFileException {
         assertThat(run("check", folder.resolve("none.ration").toString())).isEqualTo(2);
