@@ -57,4 +57,26 @@ class AirWindowTest extends WindowHarness {
         until(() -> everyText().contains("Low point without a drain, R1"));
         assertThat(label("#ledger-open-verdict")).isEqualTo("Short");
     }
+
+    /** A vent that is too narrow is short by the drop or by the rule, on the page and in the ledger, and back again. */
+    @Test
+    void aNarrowVentIsShortAndSaysWhatItCosts() {
+        robot.clickOn("#rail-air");
+        until(() -> everyText().contains("Vent of Upper tank"));
+        assertThat(label("#ledger-open-figure")).isEqualTo("2 of 23");
+        robot.clickOn("#rail-layout");
+        robot.interact(() -> session.picked().set("upper"));
+        until(() -> robot.lookup("#field-vent-bore").tryQuery().isPresent());
+        robot.interact(() -> node("#field-vent-bore").requestFocus());
+        until(() -> node("#field-vent-bore").isFocused());
+        control(KeyCode.A);
+        robot.write("0.1 in");
+        keys(KeyCode.ENTER);
+        until(() -> label("#ledger-open-figure").equals("3 of 23"));
+        robot.clickOn("#rail-air");
+        until(() -> everyText().stream().anyMatch(t -> t.contains("By rule of thumb its bore is too narrow")));
+        control(KeyCode.Z);
+        until(() -> label("#ledger-open-figure").equals("2 of 23"));
+        assertThat(everyText()).noneMatch(t -> t.contains("too narrow"));
+    }
 }

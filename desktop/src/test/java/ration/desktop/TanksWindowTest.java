@@ -281,4 +281,23 @@ class TanksWindowTest extends WindowHarness {
         assertThat(robot.lookup("#shape-views").query().getAccessibleText()).contains("Front");
         assertThat(((Label) node("#shape-trouble")).getText()).isNotEmpty();
     }
+
+    /** The corners of the region are the Brief's: more slip in the glide leaves more, and a nonsense angle stays unsaid. */
+    @Test
+    void slipsOfTheBriefMoveTheFigureThatGoverns() {
+        robot.clickOn("#rail-brief");
+        until(() -> robot.lookup("#brief-glide-slip").tryQuery().isPresent());
+        assertThat(label("#ledger-unusable-figure")).isEqualTo("1.17 gal");
+        fill("#brief-glide-slip", "5");
+        until(() -> !label("#ledger-unusable-figure").equals("1.17 gal"));
+        assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", ""))).isBetween(1.2, 1.6);
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-unusable-case")).contains("5\u00b0 bank");
+        fill("#brief-glide-slip", "80");
+        until(() -> everyText().stream().anyMatch(t -> t.contains("An attitude lies within 60\u00b0")));
+        keys(KeyCode.ESCAPE);
+        control(KeyCode.Z);
+        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Holds");
+    }
 }

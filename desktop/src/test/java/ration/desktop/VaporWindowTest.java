@@ -126,4 +126,29 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#log-open");
         until(() -> label("#log-said").contains("poem.csv") && label("#log-said").contains("no table of readings"));
     }
+
+    /** Held, changed, compared, let go; another aircraft is not compared with the one before. */
+    @Test
+    void aChangeIsComparedWithWhatWasHeld() {
+        brindle();
+        int lines = pieces();
+        robot.clickOn("#vapor-hold");
+        until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Let go"));
+        until(() -> pieces() > lines);
+        robot.interact(() -> session.apply(ration.project.Edit.of("Widen", p -> p.with(p.system().replace(((ration.model.Item.Run)
+                p.system().item("r3").orElseThrow()).resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
+        until(() -> !label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", ""))).as("a wider suction line leaves more")
+                .isGreaterThan(7.5);
+        control(KeyCode.Z);
+        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+        robot.clickOn("#document-menu").clickOn("#menu-demo-tansy-l3");
+        until(() -> label("#ledger-vapor-figure").equals("+7.2 \u00b0C"));
+        control(KeyCode.DIGIT3);
+        until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Hold to compare"));
+    }
+
+    private int pieces() {
+        return node("#vapor-path").lookupAll("*").size();
+    }
 }
