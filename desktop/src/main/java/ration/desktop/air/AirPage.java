@@ -1,6 +1,5 @@
 package ration.desktop.air;
 
-import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
@@ -16,11 +15,10 @@ import javafx.scene.layout.VBox;
 import ration.assess.AirAnswer;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
-import ration.check.Finding;
+import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.drawing.AirPicture;
@@ -77,7 +75,7 @@ public final class AirPage extends LivePage {
         a.air().forEach(x -> card.getChildren().add(vent(x)));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
         a.findings().stream().filter(f -> f.id().startsWith("air.") && !f.id().startsWith("air.blocked")).forEach(f ->
-                card.getChildren().add(finding(f)));
+                card.getChildren().add(new FindingBox(f, session.units().get())));
         card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
         int n = 1;
         for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
@@ -129,21 +127,5 @@ public final class AirPage extends LivePage {
         name.setMaxWidth(Double.MAX_VALUE);
         grid.addRow(n, name, Ui.label(u.text(flow, Dimension.FLOW) + " of air", "soft"), Ui.label(UnitSystem.figure(drop, drop < 10
                 ? 1 : 0) + " Pa", "bold"));
-    }
-
-    private VBox finding(Finding f) {
-        NotchBar bar = new NotchBar(24, 6);
-        bar.show(f.ratio(), f.verdict());
-        Label word = Ui.label("", "verdict");
-        Ui.verdict(word, f.verdict());
-        word.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(6, bar, Ui.label(f.title(), "bold"), Ui.spring(), word);
-        head.setAlignment(Pos.CENTER_LEFT);
-        VBox box = new VBox(2, head, Ui.wrapped(f.detail().in(session.units().get())));
-        if (!f.remedy().isEmpty()) {
-            box.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
-        }
-        box.getChildren().add(Ui.wrapped(f.source(), "soft"));
-        return box;
     }
 }

@@ -23,10 +23,10 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.FindingBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.desktop.style.NotchBar;
 import ration.desktop.style.PictureNodes;
 import ration.drawing.Schematic;
 import ration.flow.FlowAnswer;
@@ -404,16 +404,7 @@ final class ItemCard extends ScrollPane {
             findings.getChildren().add(Ui.wrapped("Nothing to say about it.", "soft"));
         }
         for (Finding f : list) {
-            NotchBar bar = new NotchBar(24, 6);
-            bar.show(f.ratio(), f.verdict());
-            Label verdict = Ui.label("", "verdict", "small");
-            Ui.verdict(verdict, f.verdict());
-            VBox words = new VBox(1, new HBox(6, Ui.label(f.title(), "bold"), Ui.spring(), verdict),
-                    Ui.wrapped(f.detail().in(session.units().get())));
-            if (!f.remedy().isEmpty()) {
-                words.getChildren().add(Ui.wrapped(f.remedy(), "soft"));
-            }
-            words.getChildren().add(Ui.wrapped(f.source(), "soft"));
+            FindingBox words = new FindingBox(f, session.units().get());
             HBox steps = new HBox(4);
             session.project().system().item(f.item()).ifPresent(i -> {
                 if (links) {
@@ -430,7 +421,7 @@ final class ItemCard extends ScrollPane {
                 words.getChildren().add(steps);
             }
             HBox.setHgrow(words, Priority.ALWAYS);
-            findings.getChildren().add(new HBox(8, bar, words));
+            findings.getChildren().add(words);
         }
     }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
@@ -17,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.FindingBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Sheet.Column;
 import ration.desktop.control.Ui;
@@ -382,19 +382,7 @@ public final class RunsPage extends BorderPane {
                     "soft"));
         }
         for (Finding f : found) {
-            NotchBar bar = new NotchBar(24, 6);
-            bar.show(f.ratio(), f.verdict());
-            Label verdict = Ui.label("", "verdict", "small");
-            Ui.verdict(verdict, f.verdict());
-            HBox top = new HBox(8, bar, Ui.wrapped(f.title(), "bold"), Ui.spring(), verdict);
-            verdict.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-            top.setAlignment(Pos.TOP_LEFT);
-            VBox box = new VBox(1, top, Ui.wrapped(f.detail().in(session.units().get())));
-            if (!f.remedy().isEmpty()) {
-                box.getChildren().add(Ui.wrapped(f.remedy(), "bold"));
-            }
-            box.getChildren().add(Ui.wrapped(f.source(), "soft"));
-            side.getChildren().add(box);
+            side.getChildren().add(new FindingBox(f, session.units().get()));
         }
     }
 }

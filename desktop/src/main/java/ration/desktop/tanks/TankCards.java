@@ -19,6 +19,7 @@ import ration.assess.TankAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
+import ration.desktop.control.FindingBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -176,18 +177,7 @@ final class TankCards extends VBox {
         asked.getChildren().clear();
         for (Finding f : session.shown().get().assessment().findings()) {
             if (f.id().startsWith("tank.") && (f.item().equals(answer.tank().id()) || f.id().startsWith("tank.reserve."))) {
-                NotchBar small = new NotchBar(24, 6);
-                small.show(f.ratio(), f.verdict());
-                Label word = Ui.label("", "verdict");
-                Ui.verdict(word, f.verdict());
-                HBox head = new HBox(6, small, Ui.label(f.title().replace(", " + answer.tank().name(), ""), "bold"), Ui.spring(),
-                        word);
-                head.setAlignment(Pos.CENTER_LEFT);
-                VBox one = new VBox(2, head, Ui.wrapped(f.detail().in(units)), Ui.wrapped(f.source(), "soft"));
-                if (!f.remedy().isEmpty()) {
-                    one.getChildren().add(2, Ui.wrapped(f.remedy(), "soft"));
-                }
-                asked.getChildren().add(one);
+                asked.getChildren().add(new FindingBox(f.title().replace(", " + answer.tank().name(), ""), f, units));
             }
         }
     }

@@ -1,0 +1,41 @@
+package ration.desktop.control;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.check.Finding;
+import ration.desktop.style.NotchBar;
+import ration.quantity.UnitSystem;
+
+/** One finding in words: title and verdict, what was found, what to do, where the requirement comes from. */
+public final class FindingBox extends VBox {
+
+    public FindingBox(Finding f, UnitSystem units) {
+        this(f.title(), f, units);
+    }
+
+    /** Under another title, where the page already says whose finding it is. */
+    public FindingBox(String title, Finding f, UnitSystem units) {
+        super(2);
+        NotchBar bar = new NotchBar(24, 6);
+        bar.show(f.ratio(), f.verdict());
+        HBox middle = new HBox(bar);
+        middle.setAlignment(Pos.CENTER);
+        middle.setMinHeight(18);
+        middle.setMaxHeight(18);
+        Label name = Ui.wrapped(title, "bold");
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Label verdict = Ui.label("", "verdict");
+        Ui.verdict(verdict, f.verdict());
+        verdict.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(new HBox(6, middle, name, verdict), Ui.wrapped(f.detail().in(units)));
+        if (!f.remedy().isEmpty()) {
+            getChildren().add(Ui.wrapped(f.remedy(), "soft"));
+        }
+        getChildren().add(Ui.wrapped(f.source(), "soft"));
+    }
+}
