@@ -5,9 +5,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import ration.breathing.AirLine;
 import ration.breathing.Vents;
 import ration.condition.Contents;
+import ration.geometry.Point3;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.model.Item;
@@ -39,7 +42,7 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
     }
 
     /**
-     * A blocked vent, half full, level, at take-off demand.
+     * A blocked vent, half full, level, at take-off demand: the air over the fuel thins and the surface falls.
      *
      * @param volume that feeds before flow is short, m3
      * @param seconds it takes
@@ -95,16 +98,27 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
             return Optional.empty();
         }
         PortRef in = new PortRef(inlet.get().id(), Item.IN);
-        return cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
+        List<CaseAnswer> alone = cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
                 && c.contents().equals(Contents.HALF.label()) && c.condition().attitude().name().equals("Level")
                 && !c.demand().path().isEmpty() && c.demand().path().get(0).item().equals(t.tank().id())
-                && c.demand().outflow(t.tank()) > 0.9 * c.need()).mapToDouble(c -> c.demand().pressure(in).orElse(0)
-                - inlet.get().minimumPressure().si()).min().stream().mapToObj(allowed -> {
-                    double half = t.body().capacity() / 2;
-                    double volume = Vents.until(Heat.ambient(0), t.body().capacity() - half, allowed, Vents.POLYTROPIC);
-                    double usable = Math.max(0, half - t.unusable());
-                    return new Blocked(Math.min(volume, usable), Math.min(volume, usable) / project.brief().demand(), volume > usable);
-                }).findFirst();
+                && c.demand().outflow(t.tank()) > 0.9 * c.need()).toList();
+        if (alone.isEmpty()) {
+            return Optional.empty();
+        }
+        double allowed = alone.stream().mapToDouble(c -> c.demand().pressure(in).orElse(0)
+                - inlet.get().minimumPressure().si()).min().orElse(0);
+        double start = alone.get(0).condition().contents().getOrDefault(t.tank().id(), 0.0);
+        double usable = Math.max(0, start - t.unusable());
+        Point3 up = alone.get(0).condition().attitude().gravity().up();
+        double weight = alone.get(0).demand().weight();
+        double stands = t.body().level(up, start);
+        // what the trapped air has lost and what the falling surface has lost, against what there was to lose
+        UnivariateFunction left = v -> allowed - (Heat.ambient(0) - Vents.trapped(Heat.ambient(0), t.body().capacity() - start, v,
+                Vents.POLYTROPIC)) - weight * (stands - t.body().level(up, start - v));
+        boolean outlasts = left.value(usable) >= 0;
+        double volume = outlasts ? usable : left.value(0) <= 0 ? 0 : new BracketingNthOrderBrentSolver(1e-9, 1e-9, 1e-12, 5)
+                .solve(200, left, 0, usable);
+        return Optional.of(new Blocked(volume, volume / project.brief().demand(), outlasts));
     }
 
     /** Drop from the open air to the airspace at a flow of its own air, Pa; 0 while the line is not known. */

@@ -275,6 +275,27 @@ class BreathingTest {
         assertThat(usual - sucked).isCloseTo(810.5, Offset.offset(1e-3));
     }
 
+    /** With so much gone and so thin an air over the rest, the solver finds just the least pressure at the inlet. */
+    @Test
+    void aBlockedVentLastsUntilTheInletHasItsLeastPressure() {
+        Project p = Systems.corrie();
+        Assessment a = Assessment.of(p);
+        for (var air : a.air()) {
+            var blocked = air.blocked().orElseThrow();
+            assertThat(blocked.outlasts()).isFalse();
+            var half = a.cases().stream().filter(c -> c.contents().equals("Half") && c.condition().attitude().name().equals("Level")
+                    && !c.condition().engine().fouled() && c.demand().outflow(air.tank()) > 1e-6).findFirst().orElseThrow();
+            double start = half.condition().contents().get(air.tank().id());
+            double capacity = a.tank(air.tank().id()).orElseThrow().body().capacity();
+            double thin = 101_325 * Math.pow((capacity - start) / (capacity - start + blocked.volume()), 1.2) - 101_325;
+            var then = a.look(half.condition().withContents(air.tank().id(), start - blocked.volume()).withAirspace(java.util.Map.of(
+                    air.tank().id(), thin))).orElseThrow();
+            var inlet = p.system().inlet().orElseThrow();
+            assertThat(then.demand().pressure(new ration.model.PortRef(inlet.id(), Item.IN)).orElseThrow()).as(air.tank().name())
+                    .isCloseTo(inlet.minimumPressure().si(), Offset.offset(1.0));
+        }
+    }
+
     @Test
     void aVentThroughAnotherTankCostsBothAndARingIsShut() {
         Project alone = both(0, 0, Optional.empty(), Optional.empty());
