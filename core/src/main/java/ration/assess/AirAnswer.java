@@ -1,6 +1,7 @@
 package ration.assess;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -25,12 +26,13 @@ import ration.project.Project;
  * @param through    vents of further tanks its air passes before the open air, with what those tanks draw themselves
  * @param shut       whether its vent leads round in a ring and never outside
  * @param feeding    air that comes in at take-off demand, m3/s
+ * @param returning  air that goes out where more comes back, or runs over from another tank, than is taken, m3/s
  * @param filling    air that goes out while it is filled, m3/s
  * @param descending air that comes in on the way down, nearly empty, m3/s
  * @param blocked    what happens once the vent is shut; empty where the tank never feeds alone
  */
-public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, boolean shut, double feeding, double filling, double descending,
-        Optional<Blocked> blocked) {
+public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, boolean shut, double feeding,
+        double returning, double filling, double descending, Optional<Blocked> blocked) {
 
     /**
      * A vent further on.
@@ -57,11 +59,12 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
         Heat heat = project.heat();
         for (TankAnswer t : tanks) {
             Item.Tank tank = t.tank();
-            double feeding = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank)).max()
-                    .orElse(0);
+            DoubleSummaryStatistics out = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank))
+                    .summaryStatistics();
             List<Beyond> through = new ArrayList<>();
             boolean shut = !outside(tank, tanks, heat, through);
-            all.add(new AirAnswer(tank, line(tank), through, shut, Math.max(0, feeding), heat.si(HeatFigure.FILL_RATE),
+            all.add(new AirAnswer(tank, line(tank), through, shut, Math.max(0, out.getMax()), out.getMin() < -1e-9
+                    ? -out.getMin() : 0, heat.si(HeatFigure.FILL_RATE),
                     Vents.descending(t.body().capacity(), heat.si(HeatFigure.DESCENT)), blocked(project, cases, t)));
         }
         return all;

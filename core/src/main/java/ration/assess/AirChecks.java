@@ -95,7 +95,8 @@ final class AirChecks {
         double ratio = Math.min(MOST_DROP / drop, thumb);
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
         add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
-                + small(u, a.drop(a.feeding())) + " feeding, " + small(u, a.drop(a.descending()))
+                + small(u, a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? small(u, a.drop(a.returning())) + " while fuel comes"
+                + " back, " : "") + small(u, a.drop(a.descending()))
                 + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
                 + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through another tank's vent") + ". By rule of thumb its bore is "
                 + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "

@@ -296,6 +296,19 @@ class BreathingTest {
         }
     }
 
+    /** The tank a transfer pump fills breathes out what it takes in; one that only feeds breathes out nothing. */
+    @Test
+    void whatComesBackGoesOutAsAir() {
+        Assessment a = Assessment.of(ration.project.Pattern.TRANSFER.project());
+        assertThat(a.air()).anyMatch(x -> x.returning() > 0);
+        for (var air : a.air()) {
+            double most = a.cases().stream().filter(c -> c.demand().usable()).mapToDouble(c -> -c.demand().outflow(air.tank())).max()
+                    .orElseThrow();
+            assertThat(air.returning()).as(air.tank().name()).isCloseTo(Math.max(0, most), Offset.offset(2e-9));
+        }
+        assertThat(Assessment.of(Systems.project(Systems.oneLine())).air()).allMatch(x -> x.returning() == 0);
+    }
+
     @Test
     void aVentThroughAnotherTankCostsBothAndARingIsShut() {
         Project alone = both(0, 0, Optional.empty(), Optional.empty());

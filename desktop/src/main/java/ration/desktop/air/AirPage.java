@@ -107,6 +107,9 @@ public final class AirPage extends LivePage {
             row(grid, 0, "feeding", a.feeding(), a.drop(a.feeding()), u);
             row(grid, 1, "descending", a.descending(), a.drop(a.descending()), u);
             row(grid, 2, "filling", a.filling(), a.drop(a.filling()), u);
+            if (a.returning() > 0) {
+                row(grid, 3, "fuel coming back", a.returning(), a.drop(a.returning()), u);
+            }
             box.getChildren().add(grid);
         }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
         if (blocked.contains(a.tank().id())) {
