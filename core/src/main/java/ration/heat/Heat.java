@@ -64,6 +64,13 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
         return new Heat(volatility, figures, more);
     }
 
+    /** The item stands where its place says. */
+    public Heat withoutZone(String item) {
+        Map<String, Zone> fewer = new TreeMap<>(zones);
+        fewer.remove(item);
+        return new Heat(volatility, figures, fewer);
+    }
+
     public VaporPressure vapor() {
         return volatility.with(si(HeatFigure.REID_CHANGE) / 6894.757293168361);
     }

@@ -64,6 +64,21 @@ class VaporWindowTest extends WindowHarness {
         assertThat(session.project().heat().si(HeatFigure.NEEDED)).isEqualTo(9);
     }
 
+    /** A part said to stand elsewhere warms otherwise, and goes back to what its place says. */
+    @Test
+    void aPartIsSaidToStandElsewhere() {
+        brindle();
+        robot.clickOn("#vapor-figures");
+        until(() -> robot.lookup("#zone-lift").tryQuery().isPresent());
+        choose("#zone-lift", "Engine bay");
+        until(() -> ration.heat.Zone.ENGINE_BAY.equals(session.project().heat().zones().get("lift")));
+        until(() -> robot.lookup("#zone-lift").tryQuery().isPresent() && ((ChoiceBox<?>) node("#zone-lift")).getValue().equals(
+                "Engine bay"));
+        choose("#zone-lift", "By its place");
+        until(() -> session.project().heat().zones().isEmpty());
+        until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
+    }
+
     @Test
     void whatBuysDegreesIsTriedAndTakenBack() {
         brindle();

@@ -57,6 +57,7 @@ public final class VaporPage extends LivePage {
     private final LongWork helping = new LongWork("what buys degrees");
     private final VBox buys = new VBox();
     private final GridPane figures = new GridPane();
+    private final ZonePane zones;
     private final StackPane left = new StackPane();
     private final Label trouble = Ui.trouble("vapor-trouble");
     private final Label caseWords = Ui.label("", "soft");
@@ -75,6 +76,7 @@ public final class VaporPage extends LivePage {
     public VaporPage(Session session, java.util.function.Consumer<String> pick, SoakPane.Logs logs) {
         super(session, "vapor-page", "Vapor page");
         this.session = session;
+        zones = new ZonePane(session);
         seen = session.project();
         air = hot(seen.heat());
         along = new PicturePane("vapor-path", this::alongPicture, pick);
@@ -133,7 +135,7 @@ public final class VaporPage extends LivePage {
         figures.setVgap(3);
         ScrollPane buysScroll = new ScrollPane(buys);
         buysScroll.setFitToWidth(true);
-        ScrollPane figureScroll = new ScrollPane(figures);
+        ScrollPane figureScroll = new ScrollPane(new VBox(10, figures, zones));
         figureScroll.setFitToWidth(true);
         for (ScrollPane s : List.of(buysScroll, figureScroll)) {
             s.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -234,6 +236,7 @@ public final class VaporPage extends LivePage {
         map.redraw();
         soak.update();
         figures(heat);
+        zones.update(project());
         if (project() != helped) {
             helped = project();
             buys.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));

@@ -1,0 +1,71 @@
+package ration.desktop.vapor;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.heat.Zone;
+import ration.model.Item;
+import ration.project.Edit;
+import ration.project.Project;
+
+/** What air each part stands in, where that is not what its place says. */
+final class ZonePane extends VBox {
+
+    private static final String BY_PLACE = "By its place";
+
+    private final Session session;
+    private final GridPane grid = new GridPane();
+    private Project shown;
+
+    ZonePane(Session session) {
+        super(4);
+        this.session = session;
+        grid.setHgap(8);
+        grid.setVgap(3);
+        getChildren().addAll(Ui.label("Where parts stand", "group-title"), Ui.wrapped("By its place is the engine bay before the"
+                + " firewall, the cabin behind it. A part in a shroud with blast air stands in outside air.", "soft"), grid);
+    }
+
+    void update(Project project) {
+        if (shown != null && shown.system().equals(project.system()) && shown.heat().zones().equals(project.heat().zones())) {
+            shown = project;
+            return;
+        }
+        shown = project;
+        grid.getChildren().clear();
+        int row = 0;
+        for (Item item : project.system().items()) {
+            if (!(item instanceof Item.Tank)) {
+                Label name = Ui.label(item.name());
+                name.setMaxWidth(Double.MAX_VALUE);
+                GridPane.setHgrow(name, Priority.ALWAYS);
+                grid.addRow(row++, name, choice(item, project));
+            }
+        }
+    }
+
+    private ChoiceBox<String> choice(Item item, Project project) {
+        List<String> words = new ArrayList<>(List.of(BY_PLACE));
+        for (Zone z : Zone.values()) {
+            words.add(z.label());
+        }
+        ChoiceBox<String> box = new ChoiceBox<>();
+        box.getItems().setAll(words);
+        Zone said = project.heat().zones().get(item.id());
+        box.setValue(said == null ? BY_PLACE : said.label());
+        box.setId("zone-" + item.id());
+        box.setAccessibleText("Where " + item.name() + " stands");
+        box.valueProperty().addListener((o, was, now) -> {
+            int n = words.indexOf(now);
+            session.apply(Edit.of("Place " + item.name(), p -> p.with(n <= 0 ? p.heat().withoutZone(item.id())
+                    : p.heat().withZone(item.id(), Zone.values()[n - 1]))));
+        });
+        return box;
+    }
+}
