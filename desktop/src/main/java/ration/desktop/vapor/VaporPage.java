@@ -139,6 +139,8 @@ public final class VaporPage extends LivePage {
         figureScroll.setFitToWidth(true);
         for (ScrollPane s : List.of(buysScroll, figureScroll)) {
             s.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+            // takes the room there is: a long list must not squeeze the path above it
+            s.setPrefHeight(200);
         }
         buys.setId("more-degrees");
         ToggleGroup group = new ToggleGroup();
