@@ -24,20 +24,31 @@ need_packages() { # need_packages PACKAGE...: installs by apt as root or with su
 
 has_package() { dpkg-query -W -f='${Status}' "$1" 2>/dev/null | grep -q '^install ok installed'; }
 
+jdk_17() { # whether javac is of 17 or later; its release file tells without starting it
+  local javac release
+  javac="$(command -v javac)" || return 1
+  release="$(dirname "$(dirname "$(readlink -f "$javac")")")/release"
+  if [ -r "$release" ]; then
+    grep -qE '^JAVA_VERSION="?(1[7-9]|[2-9][0-9])' "$release"
+  else
+    javac -version 2>&1 | grep -qE ' (1[7-9]|[2-9][0-9])'
+  fi
+}
+
 prepare_build() { # JDK 17 or later, and Maven
   local missing=()
-  if ! command -v javac >/dev/null 2>&1 || ! javac -version 2>&1 | grep -qE ' (1[7-9]|[2-9][0-9])'; then
-    missing+=(openjdk-17-jdk)
-  fi
+  jdk_17 || missing+=(openjdk-17-jdk)
   command -v mvn >/dev/null 2>&1 || missing+=(maven)
   need_packages ${missing[@]+"${missing[@]}"}
 }
 
-prepare_display() { # libraries the window needs
-  local missing=() p
+prepare_display() { # libraries the window needs; asked again only when packages changed
+  local missing=() p stamp="${top:-.}/target/display-ready"
   command -v dpkg-query >/dev/null 2>&1 || return 0
+  if [ "$stamp" -nt /var/lib/dpkg/status ]; then return 0; fi
   for p in libgtk-3-0 libgl1 libxtst6 fonts-dejavu-core; do has_package "$p" || has_package "${p}t64" || missing+=("$p"); done
-  need_packages ${missing[@]+"${missing[@]}"}
+  need_packages ${missing[@]+"${missing[@]}"} || return 1
+  mkdir -p "$(dirname "$stamp")" && touch "$stamp"
 }
 
 prepare_tests() { # a display without a screen, and a window manager for focus
@@ -54,13 +65,33 @@ sources_newer_than() { # sources_newer_than TOP STAMP: prints one newer file, if
     \( -path '*/src/main/*' -o -name pom.xml -o -path '*/demos/*' \) -newer "$2" -print -quit
 }
 
+# Classes ready to be mapped in place of being read: half of the time of a start. The archive holds for its jar as it was
+# built; where it does not fit any more, Java leaves it alone and says nothing.
+quiet_archive=(-Xshare:auto -Xlog:disable -Xlog:all=error:stderr)
+
+archive_of() { printf '%s' "${1%.jar}.jsa"; } # archive_of JAR
+
+make_archive() { # make_archive JAR CLASSLIST: never a reason to stop
+  java -XX:+UseSerialGC -Xlog:disable -Xshare:dump -XX:SharedClassListFile="$2" -XX:SharedArchiveFile="$(archive_of "$1").new" \
+    -cp "$1" >/dev/null 2>&1 && mv "$(archive_of "$1").new" "$(archive_of "$1")" || rm -f "$(archive_of "$1").new"
+}
+
+archive_command_line() { # archive_command_line TOP
+  local jar="$1/cli/target/ration-cli-0.1.0.jar" list="$1/target/cli.classes"
+  java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -XX:DumpLoadedClassList="$list" -jar "$jar" check demo >/dev/null 2>&1 || true
+  make_archive "$jar" "$list"
+}
+
 build_if_needed() { # build_if_needed TOP
   local top="$1" stamp="$1/target/built"
   if [ -f "$stamp" ] && [ -z "$(sources_newer_than "$top" "$stamp")" ]; then return 0; fi
+  prepare_build
   echo "ration: building, once" >&2
   mkdir -p "$top/target"
   local begun="$top/target/begun"
   touch "$begun"
   (cd "$top" && mvn -q -B -pl core,cli,desktop -DskipTests package) >&2
+  rm -f "$top"/*/target/*.jsa
+  archive_command_line "$top"
   mv "$begun" "$stamp"
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import ration.breathing.AirLine;
+import ration.breathing.VentPath;
 import ration.breathing.Vents;
 import ration.condition.Contents;
 import ration.geometry.Point3;
@@ -24,15 +25,29 @@ import ration.project.Project;
  * @param tank       itself
  * @param line       its own vent as said; empty while bore and length are not known
  * @param through    vents of further tanks its air passes before the open air, with what those tanks draw themselves
- * @param shut       whether its vent leads round in a ring and never outside
+ * @param ends       where its vent leads in the end
+ * @param tip        pressure coefficient of the tip its air comes in by in the end
  * @param feeding    air that comes in at take-off demand, m3/s
  * @param returning  air that goes out where more comes back, or runs over from another tank, than is taken, m3/s
  * @param filling    air that goes out while it is filled, m3/s
  * @param descending air that comes in on the way down, nearly empty, m3/s
  * @param blocked    what happens once the vent is shut; empty where the tank never feeds alone
  */
-public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, boolean shut, double feeding,
+public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, Ends ends, double tip, double feeding,
         double returning, double filling, double descending, Optional<Blocked> blocked) {
+
+    /** Where a vent leads in the end. */
+    public enum Ends {
+        OUTSIDE,
+        /** Round from tank to tank and never outside. */
+        RING,
+        /** To a tank that is not laid out. */
+        NOWHERE
+    }
+
+    public boolean shut() {
+        return ends != Ends.OUTSIDE;
+    }
 
     /**
      * A vent further on.
@@ -44,13 +59,30 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
     }
 
     /**
-     * A blocked vent, half full, level, at take-off demand: the air over the fuel thins and the surface falls.
+     * A blocked vent, half full, level, at take-off demand: the air over the fuel thins and the surface falls. How fast lies
+     * between air that keeps its warmth (n 1.0) and air that keeps its heat (n 1.4), and between the ground and the ceiling.
      *
-     * @param volume that feeds before flow is short, m3
-     * @param seconds it takes
-     * @param outlasts whether the fuel ends before the air holds it back
+     * @param soonest    that flow is short: n 1.4 at sea level
+     * @param latest     n 1.0 at the highest altitude flown
+     * @param boilsFirst whether the fuel under the thinned air boils before flow is short, on the hot day at that altitude
+     * @param suction    under ambient when flow is short, Pa: what the tank's shell must bear
      */
-    public record Blocked(double volume, double seconds, boolean outlasts) {
+    public record Blocked(Run soonest, Run latest, boolean boilsFirst, double suction) {
+
+        /** Whether the fuel ends before the air holds it back, however slowly it thins. */
+        public boolean outlasts() {
+            return soonest.outlasts();
+        }
+    }
+
+    /**
+     * How long a tank feeds.
+     *
+     * @param volume   that feeds before flow is short, m3
+     * @param seconds  it takes
+     * @param outlasts whether the fuel ends first
+     */
+    public record Run(double volume, double seconds, boolean outlasts) {
     }
 
     /** Of every tank. */
@@ -62,28 +94,30 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
             DoubleSummaryStatistics out = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank))
                     .summaryStatistics();
             List<Beyond> through = new ArrayList<>();
-            boolean shut = !outside(tank, tanks, heat, through);
-            all.add(new AirAnswer(tank, line(tank), through, shut, Math.max(0, out.getMax()), out.getMin() < -1e-9
-                    ? -out.getMin() : 0, heat.si(HeatFigure.FILL_RATE),
+            Ends ends = outside(tank, tanks, heat, through);
+            all.add(new AirAnswer(tank, line(tank), through, ends, VentPath.of(project.system(), tank).tip(),
+                    Math.max(0, out.getMax()), out.getMin() < -1e-9 ? -out.getMin() : 0, heat.si(HeatFigure.FILL_RATE),
                     Vents.descending(t.body().capacity(), heat.si(HeatFigure.DESCENT)), blocked(project, cases, t)));
         }
         return all;
     }
 
     private static Optional<AirLine> line(Item.Tank tank) {
-        return tank.fitout().vent().filter(v -> v.bore().si() > 0).map(v -> new AirLine(v.bore().si(), Math.max(0,
-                v.length().si()), v.ball()));
+        return tank.fitout().vent().filter(v -> v.bore().si() > 0).map(AirLine::of);
     }
 
-    /** Follows vents from tank to tank; false where they come round again. */
-    private static boolean outside(Item.Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
+    /** Follows vents from tank to tank. */
+    private static Ends outside(Item.Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
         Set<String> seen = new HashSet<>(Set.of(tank.id()));
         Item.Tank at = tank;
         while (at.fitout().vent().isPresent() && at.fitout().vent().get().to().isPresent()) {
             String next = at.fitout().vent().get().to().get();
             Optional<TankAnswer> other = tanks.stream().filter(x -> x.tank().id().equals(next)).findFirst();
-            if (other.isEmpty() || !seen.add(next)) {
-                return false;
+            if (other.isEmpty()) {
+                return Ends.NOWHERE;
+            }
+            if (!seen.add(next)) {
+                return Ends.RING;
             }
             at = other.get().tank();
             double own = Vents.descending(other.get().body().capacity(), heat.si(HeatFigure.DESCENT));
@@ -92,7 +126,7 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
                 through.add(new Beyond(further.get(), own));
             }
         }
-        return true;
+        return Ends.OUTSIDE;
     }
 
     private static Optional<Blocked> blocked(Project project, List<CaseAnswer> cases, TankAnswer t) {
@@ -108,20 +142,42 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
         if (alone.isEmpty()) {
             return Optional.empty();
         }
-        double allowed = alone.stream().mapToDouble(c -> c.demand().pressure(in).orElse(0)
+        double least = alone.stream().mapToDouble(c -> c.demand().pressure(in).orElse(0)
                 - inlet.get().minimumPressure().si()).min().orElse(0);
+        // the open vent's own drop is gone with it: it is part of what the trapped air may lose
+        double open = VentPath.of(project.system(), t.tank()).lines().stream().mapToDouble(v -> AirLine.of(v).drop(alone.get(0)
+                .need())).sum();
         double start = alone.get(0).condition().contents().getOrDefault(t.tank().id(), 0.0);
         double usable = Math.max(0, start - t.unusable());
         Point3 up = alone.get(0).condition().attitude().gravity().up();
         double weight = alone.get(0).demand().weight();
         double stands = t.body().level(up, start);
-        // what the trapped air has lost and what the falling surface has lost, against what there was to lose
-        UnivariateFunction left = v -> allowed - (Heat.ambient(0) - Vents.trapped(Heat.ambient(0), t.body().capacity() - start, v,
-                Vents.POLYTROPIC)) - weight * (stands - t.body().level(up, start - v));
+        double air = t.body().capacity() - start;
+        double ceiling = project.heat().si(HeatFigure.CEILING);
+        // what the falling surface has lost, against what there was to lose
+        UnivariateFunction fallen = v -> least + open - weight * (stands - t.body().level(up, start - v));
+        Run soonest = run(project, fallen, usable, v -> thinned(Heat.ambient(0), air, v, ADIABATIC));
+        Run latest = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ISOTHERMAL));
+        double boils = project.heat().vapor().pascal(project.heat().si(HeatFigure.TANK_FUEL));
+        Run high = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ADIABATIC));
+        double left = Heat.ambient(ceiling) - thinned(Heat.ambient(ceiling), air, high.volume(), ADIABATIC);
+        return Optional.of(new Blocked(soonest, latest, left < boils, thinned(Heat.ambient(0), air, soonest.volume(), ADIABATIC)));
+    }
+
+    private static final double ISOTHERMAL = 1.0;
+    private static final double ADIABATIC = 1.4;
+
+    /** What trapped air has lost once so much fuel has left, Pa. */
+    private static double thinned(double ambient, double air, double left, double exponent) {
+        return ambient - Vents.trapped(ambient, Math.max(1e-6, air), left, exponent);
+    }
+
+    private static Run run(Project project, UnivariateFunction fallen, double usable, UnivariateFunction thinned) {
+        UnivariateFunction left = v -> fallen.value(v) - thinned.value(v);
         boolean outlasts = left.value(usable) >= 0;
         double volume = outlasts ? usable : left.value(0) <= 0 ? 0 : new BracketingNthOrderBrentSolver(1e-9, 1e-9, 1e-12, 5)
                 .solve(200, left, 0, usable);
-        return Optional.of(new Blocked(volume, volume / project.brief().demand(), outlasts));
+        return new Run(volume, volume / project.brief().demand(), outlasts);
     }
 
     /** Drop from the open air to the airspace at a flow of its own air, Pa; 0 while the line is not known. */

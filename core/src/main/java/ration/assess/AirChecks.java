@@ -33,6 +33,8 @@ final class AirChecks {
     /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
     private static final double MOST_DROP = 250;
     private static final double ADVICE = 1.02;
+    /** Flows closer than this share are alike: the layout is not known better. */
+    private static final double TIE = 0.02;
     /** A US fluid ounce, m3. */
     private static final double OUNCE = Unit.GALLON.toSi(1) / 128;
 
@@ -76,6 +78,11 @@ final class AirChecks {
         if (a.tank().vent().isEmpty()) {
             return;
         }
+        if (a.ends() == AirAnswer.Ends.NOWHERE) {
+            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It"
+                    + " leads to a tank that is not laid out.", "14 CFR 23.975(a)" + PART, "Say where it leads on the tank's card.");
+            return;
+        }
         if (a.shut()) {
             add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
                     + " from tank to tank and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
@@ -110,11 +117,30 @@ final class AirChecks {
     }
 
     private void blocked(AirAnswer a) {
-        a.blocked().ifPresent(b -> add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS,
-                Finding.MET, u -> b.outlasts() ? "Half full and level, its fuel ends before the trapped air holds it back."
-                : "Half full and level, " + u.fineVolume(b.volume()) + " feed in " + UnitSystem.figure(b.seconds() / 60, 1)
-                + " minutes at take-off demand before flow is short.", "Polytropic air, n 1.2; for information, no limit is set",
-                ""));
+        if (a.tank().fitout().secondAir()) {
+            add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS, Finding.MET,
+                    u -> "Air also comes in by a second way, a vented cap or another tip: so it is said of this tank.",
+                    PRACTICE, "");
+            return;
+        }
+        a.blocked().ifPresent(b -> add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), b.outlasts()
+                ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
+                ? "Half full and level, its fuel ends before the trapped air holds it back." : "Half full and level at take-off"
+                + " demand, flow is short after " + minutes(b.soonest()) + " on the ground to " + minutes(b.latest()) + " at "
+                + ceiling() + ", " + u.fineVolume(b.soonest().volume()) + " to " + u.fineVolume(b.latest().volume()) + " fed. "
+                + (b.boilsFirst() ? "On the hot day up there the fuel boils first. " : "It does not boil before that. ")
+                + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE) + " of suction: no limit of it is known here.",
+                "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source", "A second way for air: a vented cap, or a second"
+                + " tip that ice or an insect does not close with the first."));
+    }
+
+    private String ceiling() {
+        return UnitSystem.figure(Unit.FOOT.fromSi(project.heat().si(HeatFigure.CEILING)), 0) + " ft";
+    }
+
+    private static String minutes(AirAnswer.Run run) {
+        return run.outlasts() ? "more than " + UnitSystem.figure(run.seconds() / 60, 1) + " min, when the fuel ends"
+                : UnitSystem.figure(run.seconds() / 60, 1) + " min";
     }
 
     private void points() {
@@ -198,6 +224,13 @@ final class AirChecks {
                     Item.Tank first = order.get(0);
                     Item.Tank last = order.get(order.size() - 1);
                     String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
+                    if (c.demand().outflow(first) - c.demand().outflow(last) <= TIE * c.demand().outflow(first)) {
+                        add("both", "Which tank empties first", "", Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? "" : "On "
+                                + position + ", ") + "half full and level, they give alike: "
+                                + u.text(c.demand().outflow(first), Dimension.FLOW) + " each. What is not laid out decides: how the"
+                                + " aircraft is trimmed, its vents in flight.", PRACTICE + "; for information", "");
+                        return;
+                    }
                     add("both", "Which tank empties first", first.id(), Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? ""
                             : "On " + position + ", ") + "half full and level, " + first.name() + " gives "
                             + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name() + (c.demand().outflow(last) < 0
@@ -210,7 +243,7 @@ final class AirChecks {
     private void tips() {
         double q = Vents.dynamic(project.heat().si(HeatFigure.SPEED));
         Map<String, Double> over = new TreeMap<>();
-        air.forEach(a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), v.tip().si() * q)));
+        air.forEach(a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), a.tip() * q)));
         Optional<CaseAnswer> joined = cases.stream().filter(c -> c.judged() && c.contents().equals("Half")
                 && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled() && c.demand().usable()
                 && system.tanks().stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst();
@@ -221,6 +254,12 @@ final class AirChecks {
         double least = over.values().stream().mapToDouble(d -> d).min().orElse(0);
         double level = (most - least) / (project.brief().demandDensity() * ration.geometry.ApparentGravity.STANDARD);
         FlowAnswer still = basis.ask(joined.get().condition().withAirspace(over), new FlowQuestion.Demand(0));
+        if (!still.usable()) {
+            add("tips", "Joined tanks in flight", "", Verdict.NOT_SHOWN, Finding.MISSED, u -> "The tips differ by "
+                    + small(u, most - least) + "; what moves between the tanks with the engine taking nothing has no answer: "
+                    + still.reason(), PRACTICE, "");
+            return;
+        }
         Optional<Item.Tank> gains = system.tanks().stream().min(Comparator.comparingDouble(still::outflow));
         double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
         boolean apart = level > Unit.INCH.toSi(0.5);

@@ -14,12 +14,20 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.check.Finding;
+import ration.tank.Feed;
+import ration.project.Practice;
+import ration.heat.HeatFigure;
+import ration.heat.Heat;
+import ration.evidence.OpenPaths;
+import ration.breathing.Vents;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.evidence.TankEvidence;
+import ration.flow.FlowAnswer;
 import ration.flow.FlowModel;
+import ration.flow.FlowQuestion;
 import ration.flow.TankLevel;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
@@ -39,11 +47,12 @@ import ration.tank.TankBody;
  * @param governing the case with the least margin
  * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
  * @param vapor     the least gap to boiling over the hot day; empty while nothing flows
+ * @param hotFuel   the same with the tank as warm as in the hot fuel case
  * @param air       vents of every tank
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
-        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor,
+        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
         List<AirAnswer> air, List<Finding> findings) {
 
     public Assessment {
@@ -56,26 +65,56 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** Assesses a project; never fails: what cannot be computed is Not shown and says why. */
     public static Assessment of(Project project) {
+        try {
+            return assessed(project);
+        } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
+                | java.util.NoSuchElementException e) {
+            return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
+        }
+    }
+
+    private static Assessment assessed(Project project) {
         List<Problem> problems = Validation.of(project.system());
         Map<String, TankAnswer> byId = TankAnswer.of(project);
         List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
-                    Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
+                    Optional.empty(), Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
         }
         FlowModel.Basis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
                 .min(Comparator.comparingDouble(CaseAnswer::ratio));
-        Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases);
+        Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
+        Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
-        List<Supplier<List<Finding>>> checks = List.of(() -> Checks.of(project, problems, cases, basis, tanks),
-                () -> VaporChecks.of(project, cases, vapor), () -> AirChecks.of(project, cases, air, basis));
+        List<Supplier<List<Finding>>> checks = List.of(
+                guarded("flow", "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
+                guarded("vapor", "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
+                guarded("air", "Air and water", () -> AirChecks.of(project, cases, air, basis)));
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, cases, governing, tanks, vapor, air, findings);
+        return new Assessment(project, problems, cases, governing, tanks, vapor, hot, air, findings);
+    }
+
+    /** Checks that fail say so as one finding that is not shown; the others stand. */
+    private static Supplier<List<Finding>> guarded(String topic, String title, Supplier<List<Finding>> checks) {
+        return () -> {
+            try {
+                return checks.get();
+            } catch (RuntimeException e) {
+                return List.of(Checks.notShown(topic + ".checked", title + " checked", "These checks failed: what they would have"
+                        + " said is not known. Undo the last change."));
+            }
+        };
+    }
+
+    /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
+    public static Assessment failed(Project project, String why) {
+        return new Assessment(project, List.of(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(),
+                List.of(Checks.notShown("flow.assessed", "Everything computed", why)));
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
@@ -106,7 +145,74 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
                 }
             }
         }
+        if (all.isEmpty()) {
+            return all;
+        }
+        extra(project, basis, pumpSets, filled, all);
         return all;
+    }
+
+    /** Beside steady flight, on clean filters: what the fuel feels on the run and in a gust, cold fuel, one joined tank dry. */
+    private static void extra(Project project, FlowModel.Basis basis, List<PumpSet> pumpSets,
+            Map<Contents, Map<String, Double>> filled, List<CaseAnswer.Setting> all) {
+        Map<String, Double> low = filled.get(Contents.LAST_USABLE);
+        Brief brief = project.brief();
+        Attitude level = Attitude.ofDegrees("Level", 0, 0);
+        Condition usual = new Condition(level, low, Map.of(), Set.of(), Set.of(), brief.fuelKelvin());
+        record Case(Condition condition, String contents, Map<String, TankLevel> levels, boolean asked) {
+        }
+        List<Case> everywhere = new ArrayList<>();
+        for (Practice.Load load : brief.practice().loads(brief.envelope())) {
+            Condition c = usual.with(load.attitude());
+            everywhere.add(new Case(c, Contents.LAST_USABLE.label(), basis.levels(c), load.asked()));
+        }
+        if (brief.practice().coldFuel().si() < brief.fuelKelvin()) {
+            for (Attitude attitude : brief.envelope().flown()) {
+                Condition c = usual.with(attitude).withFuelKelvin(brief.practice().coldFuel().si());
+                everywhere.add(new Case(c, Contents.LAST_USABLE.label(), basis.levels(c), true));
+            }
+        }
+        for (Map<String, String> position : positions(project.system())) {
+            List<Case> here = new ArrayList<>(everywhere);
+            for (Item.Tank dry : joined(project.system(), position)) {
+                for (Attitude attitude : brief.envelope().flown()) {
+                    TankBody body = basis.bodies().get(dry.id());
+                    // as its outlet just stands clear: 23.951(b) asks for the tank that runs dry first
+                    double left = Math.min(dry.unusable().si(), DRY * body.stranded(attitude.gravity().up(), Feed.GRAVITY)
+                            .volume());
+                    Condition c = usual.with(attitude).withContents(filled.get(Contents.FULL)).withContents(dry.id(), left);
+                    here.add(new Case(c, dry.name() + CaseAnswer.ONE_DRY, basis.levels(c), true));
+                }
+            }
+            for (PumpSet pumps : pumpSets) {
+                for (Case c : here) {
+                    if (c.contents().endsWith(CaseAnswer.ONE_DRY) && feedsAlone(project, basis, c.condition(), position, pumps,
+                            filled.get(Contents.FULL))) {
+                        continue;
+                    }
+                    all.add(new CaseAnswer.Setting(c.condition().withPositions(position).withStopped(pumps.stopped()),
+                            c.contents(), pumps, c.levels(), c.asked()));
+                }
+            }
+        }
+    }
+
+    /** Whether with these pumps everything comes from the dry tank, so that nobody would run them so. */
+    private static boolean feedsAlone(Project project, FlowModel.Basis basis, Condition c, Map<String, String> position,
+            PumpSet pumps, Map<String, Double> full) {
+        FlowAnswer a = basis.ask(c.withContents(full).withPositions(position).withStopped(pumps.stopped()), new FlowQuestion.Demand(
+                project.brief().demand()));
+        return a.usable() && project.system().tanks().stream().noneMatch(t -> c.contents().getOrDefault(t.id(), 0.0) >= full
+                .getOrDefault(t.id(), 0.0) && a.outflow(t) > 0.05 * project.brief().demand());
+    }
+
+    /** Just under what stays when an outlet uncovers. */
+    private static final double DRY = 0.98;
+
+    /** Tanks whose outlets are joined to another's with the handles so, and so may run dry while that one feeds. */
+    private static List<Item.Tank> joined(FuelSystem system, Map<String, String> position) {
+        return system.tanks().stream().filter(t -> !t.outlets().isEmpty() && !OpenPaths.between(system, t, position, Set.of())
+                .isEmpty()).toList();
     }
 
     /** With tanks as their tests say; the project must have no blocking problem. */
@@ -119,12 +225,14 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     }
 
     private static FlowModel.Basis basis(Project project, Stream<TankBody> bodies) {
+        Heat heat = project.heat();
         return new FlowModel.Basis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
-                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)));
+                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)), new FlowModel.Surroundings(
+                        Vents.dynamic(heat.si(HeatFigure.SPEED)), Optional.of(heat.vapor()), -heat.si(HeatFigure.IDLE_VACUUM)));
     }
 
     private static TankBody body(Project project, Item.Tank tank) {
-        return TankBody.of(tank, TankEvidence.of(tank, project.tests()).calibration(tank));
+        return TankBody.of(tank, TankEvidence.of(tank, project.tests()).calibration(tank, project.brief().envelope().parked().si()));
     }
 
     /** Answers any condition of this project; empty while a problem blocks. */
@@ -148,8 +256,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         return cases.isEmpty();
     }
 
+    /** Of the governing case; no better than Not shown while a case that had to be answered was not. */
     public Verdict flowVerdict() {
-        return governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
+        Verdict found = governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
+        return cases.stream().anyMatch(CaseAnswer::open) ? found.worse(Verdict.NOT_SHOWN) : found;
     }
 
     /** Findings that are not yet good: Short and Not shown. */

@@ -89,7 +89,8 @@ final class BuildChecks {
     private void run(Item.Run run) {
         RunBuild b = run.build();
         boolean hose = LineRules.construction(run).hose();
-        String source = hose ? LineRules.HOSE_SOURCE : LineRules.TUBE_SOURCE;
+        String source = hose ? (LineRules.construction(run) == Construction.PTFE
+                ? LineRules.PTFE_SOURCE : LineRules.HOSE_SOURCE) : LineRules.TUBE_SOURCE;
         atLeast("build.bend." + run.id(), "Tightest bend of " + run.name(), run, b.tightest(),
                 LineRules.leastRadius(run), source, "A wider bend, or an elbow fitting.");
         b.spacing().ifPresent(s -> {
@@ -134,6 +135,8 @@ final class BuildChecks {
     private void torque(Item.Run run, Measured torque) {
         LineRules.Torque table = LineRules.torque(run);
         if (table == null) {
+            add("build.torque." + run.id(), "Torque of " + run.name(), run, Verdict.NOT_SHOWN, Finding.MISSED, u ->
+                    torque.quantity().shown() + "; no table here has this size.", LineRules.TUBE_SOURCE, "Take the maker's figure.");
             return;
         }
         double is = Unit.POUND_INCH.fromSi(torque.si());

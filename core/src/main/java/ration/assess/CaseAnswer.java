@@ -16,6 +16,7 @@ import ration.model.PortRef;
 import ration.network.NetworkSolution;
 import ration.project.Brief;
 import ration.quantity.Dimension;
+import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
@@ -34,6 +35,7 @@ public final class CaseAnswer {
     private final double need;
     private final double factor;
     private final boolean judged;
+    private final double usualKelvin;
     private volatile FlowAnswer openLine;
 
     /** Answers one condition of a system without blocking problems. */
@@ -42,21 +44,33 @@ public final class CaseAnswer {
                 basis.levels(condition)));
     }
 
-    /** A condition with what is known of it beforehand. */
-    public record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
+    /**
+     * A condition with what is known of it beforehand.
+     *
+     * @param asked whether it must hold; otherwise it is only reported
+     */
+    public record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
         public Setting {
             levels = Map.copyOf(levels);
         }
+
+        /** One that must hold. */
+        public Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
+            this(condition, contents, pumps, levels, true);
+        }
     }
+
+    /** What the label of contents ends with where one tank of several joined ones is dry. */
+    public static final String ONE_DRY = " dry";
 
     /** Flow wanted over demand in a condition. */
     static double factor(Brief brief, Condition condition) {
-        return condition.engine().fouled() ? FOULED_FACTOR : brief.delivery().factor();
+        return condition.engine().fouled() ? brief.practice().fouled().si() : brief.delivery().factor();
     }
 
     /** Whether anything is asked of a case: a pump-fed engine is not expected to run with no pump. */
-    static boolean judged(Brief brief, PumpSet pumps) {
-        return brief.delivery() != Brief.Delivery.PUMP || pumps.running() > 0;
+    static boolean judged(Brief brief, Setting setting) {
+        return setting.asked() && (brief.delivery() != Brief.Delivery.PUMP || setting.pumps().running() > 0);
     }
 
     /** Answers one condition whose levels and pump set are known. */
@@ -72,11 +86,9 @@ public final class CaseAnswer {
         this.capacity = basis.ask(condition, levels, new FlowQuestion.Capacity());
         this.demand = basis.ask(condition, levels, new FlowQuestion.Demand(need));
         this.factor = factor(brief, condition);
-        this.judged = judged(brief, pumps);
+        this.judged = judged(brief, setting);
+        this.usualKelvin = brief.fuelKelvin();
     }
-
-    /** Flow wanted over demand with every filter fouled: the engine still runs. Common practice, no source. */
-    private static final double FOULED_FACTOR = 1.0;
 
     public Condition condition() {
         return condition;
@@ -90,6 +102,21 @@ public final class CaseAnswer {
     /** How the tanks were filled in words: Full, Half, Low or Set. */
     public String contents() {
         return contents;
+    }
+
+    /** Whether it is steady flight on fuel as usual: neither a load case nor the coldest day. */
+    public boolean steady() {
+        return condition.attitude().load() == 1 && condition.attitude().forward() == 0 && !cold();
+    }
+
+    /** Whether the fuel is that of the coldest day. */
+    public boolean cold() {
+        return condition.fuelKelvin() < usualKelvin - 0.05;
+    }
+
+    /** Whether it had to be answered and was not: no figure may be made of it. */
+    public boolean open() {
+        return judged && !answered();
     }
 
     /** Which pumps ran. */
@@ -114,6 +141,25 @@ public final class CaseAnswer {
     public FlowAnswer demand() {
         return demand;
     }
+
+    /**
+     * With the engine taking its demand of fuel this warm, as much of it by weight; pressures under which it boils are told, not
+     * refused.
+     */
+    public FlowAnswer demandAt(double kelvin) {
+        double held = Math.max(COLDEST, Math.min(HOTTEST, kelvin));
+        if (Math.abs(held - condition.fuelKelvin()) < 0.05) {
+            return demand;
+        }
+        double swelling = basis.fuel().density(condition.fuelKelvin()) / basis.fuel().density(held);
+        FlowModel.Surroundings a = basis.around();
+        return basis.in(new FlowModel.Surroundings(a.ram(), java.util.Optional.empty(), a.idleManifold())).ask(
+                condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
+    }
+
+    /** Fuel properties are known between these, K. */
+    private static final double COLDEST = 220;
+    private static final double HOTTEST = 350;
 
     /** With the engine taking this flow, m3/s. */
     public FlowAnswer at(double flow) {
@@ -145,9 +191,14 @@ public final class CaseAnswer {
                 : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
     }
 
+    /** Whether the flow asked for, or any flow, would boil on its way. */
+    public boolean boils() {
+        return demand.undelivered() || capacity.undelivered();
+    }
+
     /** Whether the solver came to an end: an answer, or the certainty that nothing arrives. */
     public boolean answered() {
-        return capacity.usable() || capacity.solution().status() == NetworkSolution.Status.NO_SUPPLY;
+        return capacity.usable() || capacity.undelivered() || capacity.solution().status() == NetworkSolution.Status.NO_SUPPLY;
     }
 
     /** Margin over what is needed, for the notch bar. */
@@ -211,10 +262,16 @@ public final class CaseAnswer {
         if (condition.engine().fouled()) {
             words.append(", filters fouled");
         }
+        if (Math.abs(condition.fuelKelvin() - usualKelvin) > 0.05) {
+            words.append(", fuel at ").append(UnitSystem.figure(Unit.CELSIUS.fromSi(condition.fuelKelvin()), 0)).append(" \u00b0C");
+        }
         return words.toString();
     }
 
     private String contentsWords(FuelSystem system, UnitSystem units) {
+        if (contents.endsWith(ONE_DRY)) {
+            return contents + ", the rest full";
+        }
         if (contents.equals(Contents.FULL.label()) || contents.equals(Contents.HALF.label())) {
             return contents.toLowerCase(java.util.Locale.ROOT);
         }

@@ -46,7 +46,7 @@ public final class CaseWords {
     }
 
     private static Condition said(Project project, Condition c, String word) {
-        for (Attitude a : project.brief().envelope().attitudes()) {
+        for (Attitude a : attitudes(project)) {
             if (a.name().toLowerCase(Locale.ROOT).equals(word)) {
                 return c.with(a);
             }
@@ -77,13 +77,21 @@ public final class CaseWords {
                 : word.equals("filters clean") || word.equals("clean") ? c.withFouled(false) : angle(c, word);
     }
 
+    /** Those of the envelope, and the same under load. */
+    private static List<Attitude> attitudes(Project project) {
+        List<Attitude> all = new ArrayList<>(project.brief().envelope().attitudes());
+        project.brief().practice().loads(project.brief().envelope()).forEach(l -> all.add(l.attitude()));
+        return all;
+    }
+
     private static Condition angle(Condition c, String word) {
         String[] parts = word.split("\\s+");
         if (parts.length == 2 && (parts[0].equals("pitch") || parts[0].equals("bank"))) {
             try {
                 double degrees = Double.parseDouble(parts[1].replace("\u00b0", "").replace('\u2212', '-'));
                 return c.with(Attitude.ofDegrees("Set by hand", parts[0].equals("pitch") ? degrees
-                        : c.attitude().pitchDegrees(), parts[0].equals("bank") ? degrees : c.attitude().tiltDegrees()));
+                        : c.attitude().pitchDegrees(), parts[0].equals("bank") ? degrees : c.attitude().tiltDegrees()).under(
+                        "Set by hand", c.attitude().load(), c.attitude().forward()));
             } catch (NumberFormatException e) {
                 return null;
             }
@@ -93,7 +101,7 @@ public final class CaseWords {
 
     private static List<String> known(Project project) {
         List<String> words = new ArrayList<>(List.of(GOVERNING));
-        project.brief().envelope().attitudes().forEach(a -> words.add(a.name().toLowerCase(Locale.ROOT)));
+        attitudes(project).forEach(a -> words.add(a.name().toLowerCase(Locale.ROOT)));
         for (Contents k : Contents.values()) {
             words.add(k.label().toLowerCase(Locale.ROOT));
         }

@@ -18,6 +18,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
 import ration.network.FrictionLaw;
+import ration.network.NetworkSolution;
 import ration.project.Project;
 import ration.quantity.Dimension;
 
@@ -61,10 +62,15 @@ final class Checks {
             checks.shutOffPlace();
             PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
         }
-        TankChecks.of(project, tanks).forEach(checks.findings::add);
+        TankChecks.of(project, tanks, basis).forEach(checks.findings::add);
         BuildChecks.of(project).forEach(checks.findings::add);
         checks.findings.sort(WORST_FIRST);
         return List.copyOf(checks.findings);
+    }
+
+    /** What could not be looked at: never good, and says why. */
+    static Finding notShown(String id, String title, String why) {
+        return new Finding(id, title, "", Verdict.NOT_SHOWN, Finding.MISSED, u -> why, PRACTICE, "");
     }
 
     private void layout(Problem p) {
@@ -80,6 +86,10 @@ final class Checks {
                 worst.merge(c.condition().positions(), c, (a, b) -> a.ratio() <= b.ratio() ? a : b);
             }
         }
+        cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
+                .positions()).distinct().forEach(p -> findings.add(notShown("flow.margin." + String.join(", ", new java.util.TreeSet<>(
+                        p.values())), "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
+                        "No case with the handle there has an answer.")));
         for (CaseAnswer c : worst.values()) {
             String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
             String obstacle = c.obstacle(system);
@@ -144,16 +154,30 @@ final class Checks {
 
     /** Pressure at the inlet at take-off demand, in the case with the least. */
     private void minimumPressureAtDemand() {
+        Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
+                .undelivered()).min(Comparator.comparingDouble(CaseAnswer::margin));
+        if (never.isPresent() && system.inlet().isPresent()) {
+            findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", system.inlet().get().id(),
+                    Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
+                    + never.get().label(system, u) + ".", "14 CFR 23.955(a) before 2017 (from memory), as a guide",
+                    "Less suction before the pump, or a pump that delivers more."));
+            return;
+        }
+        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable()
+                && c.demand().solution().status() != NetworkSolution.Status.NO_SUPPLY);
         system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                 .filter(c -> c.inletPressureAtDemand(system).isPresent())
                 .min(Comparator.comparingDouble(c -> c.inletPressureAtDemand(system).getAsDouble()))
                 .ifPresent(c -> {
                     double left = c.inletPressureAtDemand(system).getAsDouble();
                     double least = inlet.minimumPressure().si();
-                    Verdict verdict = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
+                    Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
+                    Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
                     findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", inlet.id(),
-                            verdict, least > 0 ? Math.max(0, left / least) : Finding.MET, u -> u.text(left, Dimension.PRESSURE) + " against "
-                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + ".",
+                            verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
+                            : Finding.MET, u -> u.text(left, Dimension.PRESSURE) + " against "
+                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
+                            ? " Not every case has an answer." : ""),
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head."));
                 }));

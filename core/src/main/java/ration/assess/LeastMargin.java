@@ -49,11 +49,11 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
     public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases) {
         FlowModel.Basis basis = Assessment.basis(project);
         return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
-                basis.levels(c.condition()))).toList());
+                basis.levels(c.condition()), c.asked())).toList());
     }
 
     private static Optional<LeastMargin> least(Project project, FlowModel.Basis basis, List<CaseAnswer.Setting> cases) {
-        return cases.stream().filter(c -> CaseAnswer.judged(project.brief(), c.pumps())).map(c -> {
+        return cases.stream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
             double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
             double need = project.brief().demand() * c.condition().engine().power().demandShare();
             return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()));

@@ -3,9 +3,11 @@ package ration.assess;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.quantity.Dimension;
+import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** The four figures that are always in view, as the window and the command line both show them. */
@@ -25,9 +27,10 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     }
 
     public static Ledger of(Assessment a, UnitSystem units) {
-        String need = "needs " + UnitSystem.figure(a.project().brief().delivery().factor(), 2) + "\u00d7";
+        String need = "needs " + UnitSystem.figure(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery()
+                .factor()), 2) + "\u00d7";
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
-                c.verdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
+                a.flowVerdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
         Map<String, Verdict> checks = new LinkedHashMap<>();
         a.findings().forEach(f -> checks.merge(f.check(), f.verdict(), Verdict::worse));
@@ -41,17 +44,38 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         Entry unusable = a.governingTank().map(t -> new Entry("Unusable", "placard " + units.figure(t.placard(),
                 Dimension.VOLUME), units.fineVolume(t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
-                t.attitude().map(x -> x.label() + ", ").orElse("By the " + (t.source() == TankAnswer.Source.DRAINED
-                ? "drain test, " : "maker, ")) + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
+                found(t) + ", " + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
-        return new Ledger(flow, unusable,
-                vapor(a), openEntry);
+        return new Ledger(flow, unusable, vapor(a, units), openEntry);
     }
 
-    private static Entry vapor(Assessment a) {
-        return a.vapor().map(v -> new Entry("Vapor", "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " "),
-                VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), v.label(a.project()))).orElseGet(() -> notShown("Vapor",
-                "", "Nothing flows yet"));
+    /** By what, and in which attitude where there is one. */
+    private static String found(TankAnswer t) {
+        String how = switch (t.source()) {
+            case LIKELY -> "Likely by a test, ";
+            case DRAINED -> "By the drain test, ";
+            case PUBLISHED -> "By the maker, ";
+            case PREDICTED -> "";
+        };
+        return t.attitude().map(x -> (t.source() == TankAnswer.Source.LIKELY ? how : "") + x.label()).orElse(how.replaceAll(", $", ""));
+    }
+
+    private static Entry vapor(Assessment a, UnitSystem units) {
+        Optional<CaseAnswer> boiling = VaporAnswer.boiling(a.cases());
+        if (boiling.isPresent()) {
+            return new Entry("Vapor", "", "boils", Verdict.SHORT, 0, boiling.get().label(a.project().system(), units));
+        }
+        Optional<VaporAnswer> worse = a.hotFuel().filter(h -> a.vapor().filter(v -> v.verdict().worse(h.verdict()) == v.verdict())
+                .isEmpty()).or(a::vapor);
+        String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor()).map(v -> fahrenheit(v) + " " + VaporAnswer.signed(
+                v.degrees()) + "; ").orElse("");
+        return worse.map(v -> new Entry("Vapor", v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
+                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), beside + v.label(a.project()))).orElseGet(
+                () -> notShown("Vapor", "", "Nothing flows yet"));
+    }
+
+    private static String fahrenheit(VaporAnswer v) {
+        return UnitSystem.figure(Unit.FAHRENHEIT.fromSi(v.air().fuelKelvin()), 0) + " \u00b0F";
     }
 
     private static Entry notShown(String title, String need, String why) {

@@ -16,6 +16,7 @@ import ration.flow.FlowModel;
 import ration.flow.FlowQuestion;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.network.NetworkSolution;
 import ration.plumbing.LineRules;
 import ration.project.Brief;
 import ration.project.Project;
@@ -73,24 +74,30 @@ final class PressureChecks {
         }
         double most = Double.NEGATIVE_INFINITY;
         Condition where = null;
+        String open = "";
         for (Power power : List.of(Power.IDLE, Power.TAKE_OFF)) {
             for (Condition c : allOn(power)) {
                 FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(
                         project.brief().demand() * power.demandShare()));
                 OptionalDouble p = a.usable() ? a.pressure(new PortRef(i.id(), Item.IN)) : OptionalDouble.empty();
+                open = p.isEmpty() && !starved(a) ? why(a) : open;
                 if (p.isPresent() && p.getAsDouble() > most) {
                     most = p.getAsDouble();
                     where = c;
                 }
             }
         }
-        if (where == null) {
-            return;
-        }
         double limit = i.maximumPressure().get().si();
         double found = most;
         Condition at = where;
-        Verdict verdict = found <= 0 ? Verdict.HOLDS : Verdict.atLeast(limit, found);
+        Verdict shown = found <= 0 ? Verdict.HOLDS : Verdict.atLeast(limit, found);
+        Verdict verdict = where == null ? Verdict.NOT_SHOWN : open.isEmpty() ? shown : shown.worse(Verdict.NOT_SHOWN);
+        if (verdict == Verdict.NOT_SHOWN) {
+            String why = open.isEmpty() ? "No fuel reaches the inlet with every pump on." : open;
+            findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), verdict, Finding.MISSED, u ->
+                    "It has no answer in every case: " + why, "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", ""));
+            return;
+        }
         findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), verdict,
                 found <= 0 ? Finding.MET : limit / found, u -> u.text(found, Dimension.PRESSURE) + " against "
                 + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
@@ -121,45 +128,68 @@ final class PressureChecks {
                 });
     }
 
-    /** A rail's pressure from idle to take-off: the return must carry the whole spill, the pumps the whole demand. */
+    /** Whether a question was answered by saying that nothing can come. */
+    private static boolean starved(FlowAnswer a) {
+        return a.undelivered() || a.solution().status() == NetworkSolution.Status.NO_SUPPLY;
+    }
+
+    private static String why(FlowAnswer a) {
+        return a.reason().isEmpty() ? "closed valves leave the pressure there undetermined." : a.reason();
+    }
+
+    /** What a regulator held at one power: pressure over what it should hold there. */
+    private record Held(Power power, double pressure, double wanted, double spill) {
+        double off() {
+            return wanted > 0 ? pressure / wanted - 1 : 0;
+        }
+    }
+
+    /**
+     * A rail's pressure at idle, cruise and take-off, each with its own manifold: the return must carry the whole spill, the
+     * pumps the whole demand.
+     */
     private void rail() {
         for (Item.Regulator regulator : basis.system().all(Item.Regulator.class).toList()) {
-            double least = Double.MAX_VALUE;
-            double most = -Double.MAX_VALUE;
-            double spill = 0;
-            boolean unanswered = false;
             boolean bypass = regulator.style() == Item.Regulator.Style.BYPASS;
-            for (Condition c : allOn(Power.TAKE_OFF)) {
-                for (double share : new double[] {Power.IDLE.demandShare(), 0.3, 0.5, 0.75, 1}) {
-                    FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * share));
-                    OptionalDouble p = a.usable() ? a.pressure(new PortRef(regulator.id(),
-                            bypass ? Item.IN : Item.OUT)) : OptionalDouble.empty();
-                    unanswered |= p.isEmpty();
+            List<Held> held = new ArrayList<>();
+            String open = "";
+            for (Power power : Power.values()) {
+                double wanted = regulator.setting().si() + (regulator.reference() == Item.Regulator.Reference.MANIFOLD
+                        ? power == Power.IDLE ? basis.around().idleManifold() : power.manifoldPa() : 0);
+                for (Condition c : allOn(power)) {
+                    FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * power.demandShare()));
+                    OptionalDouble p = a.usable() ? a.pressure(new PortRef(regulator.id(), bypass ? Item.IN : Item.OUT))
+                            : OptionalDouble.empty();
                     if (p.isPresent()) {
-                        least = Math.min(least, p.getAsDouble());
-                        most = Math.max(most, p.getAsDouble());
-                        spill = Math.max(spill, a.solution().flow(regulator.id()));
+                        held.add(new Held(power, p.getAsDouble(), wanted, Math.max(0, a.solution().flow(regulator.id()))));
+                    } else {
+                        open = why(a);
                     }
                 }
             }
-            if (most < least || unanswered) {
+            String id = "flow.regulated." + regulator.id();
+            String title = "Pressure held by " + regulator.name();
+            Optional<Held> worst = held.stream().max(Comparator.comparingDouble(h -> Math.abs(h.off())));
+            boolean off = worst.filter(h -> Math.abs(h.off()) > RAIL_RISE).isPresent();
+            if (!off && (!open.isEmpty() || worst.isEmpty())) {
+                String why = open;
+                findings.add(new Finding(id, title, regulator.id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It has no answer in every"
+                        + " case: " + why, PRACTICE + ": within 5 % of the setting", ""));
                 continue;
             }
-            double set = regulator.setting().si();
-            double allowed = set * (1 + RAIL_RISE);
-            double lowest = least;
-            double highest = most;
-            double carried = spill;
-            boolean over = highest > allowed;
-            boolean under = lowest < set * (1 - RAIL_RISE);
-            findings.add(new Finding("flow.regulated." + regulator.id(), "Pressure held by " + regulator.name(),
-                    regulator.id(), over || under ? Verdict.SHORT : Verdict.HOLDS, over ? set / highest
-                    : under ? Math.max(0, lowest / set) : Finding.MET, u -> u.text(lowest, Dimension.PRESSURE) + " to "
-                    + u.text(highest, Dimension.PRESSURE) + " from idle to take-off demand, set to "
-                    + u.text(set, Dimension.PRESSURE) + (bypass ? "; at most " + u.text(carried, Dimension.FLOW)
-                    + " goes back." : "."), PRACTICE + ": within 5 % of the setting",
-                    over ? "The return cannot carry the spill: a larger return line." : under
-                    ? "The pumps do not reach the setting at take-off demand." : ""));
+            double carried = held.stream().mapToDouble(Held::spill).max().orElse(0);
+            Held w = worst.orElseThrow();
+            double lowest = held.stream().mapToDouble(Held::pressure).min().orElse(0);
+            double highest = held.stream().mapToDouble(Held::pressure).max().orElse(0);
+            boolean over = w.off() > RAIL_RISE;
+            findings.add(new Finding(id, title, regulator.id(), off ? Verdict.SHORT : Verdict.HOLDS, !off ? Finding.MET : over
+                    ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()), u -> u.text(lowest, Dimension.PRESSURE)
+                    + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
+                    + w.power().label().toLowerCase(Locale.ROOT) + ", " + u.text(w.pressure(), Dimension.PRESSURE) + " where "
+                    + u.text(w.wanted(), Dimension.PRESSURE) + " should stand, " + String.format(Locale.ROOT, "%+.1f %%", 100
+                    * w.off()).replace('-', '\u2212') + (bypass ? "; at most " + u.text(carried, Dimension.FLOW) + " goes back." : "."),
+                    PRACTICE + ": within 5 % of the setting", !off ? "" : over ? "The return cannot carry the spill: a larger return"
+                    + " line." : "The pumps do not reach the setting."));
         }
     }
 
@@ -169,7 +199,22 @@ final class PressureChecks {
             Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                     .filter(c -> c.demand().dryHeaders().contains(header.id()))
                     .min(Comparator.comparingDouble(c -> c.demand().inletFlow()));
-            double minutes = header.capacity().si() / project.brief().demand() / 60;
+            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().undelivered()).findFirst();
+            if (dry.isEmpty() && never.isPresent()) {
+                findings.add(new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
+                        Finding.MISSED, u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".", PRACTICE,
+                        "Mend what keeps the pumps from delivering first."));
+                continue;
+            }
+            Optional<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.demand().usable() && !starved(c.demand()))
+                    .findFirst();
+            if (dry.isEmpty() && open.isPresent()) {
+                findings.add(new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
+                        Finding.MISSED, u -> "It has no answer in every case. " + open.get().label(basis.system(), u) + ": "
+                        + open.get().demand().reason(), PRACTICE, ""));
+                continue;
+            }
+            double minutes = HeaderReserve.of(project, basis, header).seconds() / 60;
             findings.add(dry.map(c -> new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(),
                     Verdict.SHORT, c.demand().inletFlow() / c.need(), u -> "It takes in "
                     + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of " + u.text(c.need(), Dimension.FLOW)

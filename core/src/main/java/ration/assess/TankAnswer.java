@@ -30,7 +30,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
 
     /** Where the unusable fuel that counts comes from. */
     public enum Source {
-        PREDICTED("predicted"), DRAINED("drained"), PUBLISHED("published");
+        PREDICTED("predicted"), DRAINED("drained"), LIKELY("likely"), PUBLISHED("published");
 
         private final String word;
 
@@ -63,8 +63,8 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     /** Throws IllegalArgumentException where its shape does not close. */
     public static TankAnswer of(Project project, Item.Tank tank) {
         TankEvidence evidence = TankEvidence.of(tank, project.tests());
-        TankBody body = TankBody.of(tank, evidence.calibration(tank));
-        Feed feed = Feed.of(project.system(), tank);
+        TankBody body = TankBody.of(tank, evidence.calibration(tank, project.brief().envelope().parked().si()));
+        Feed feed = Feeds.of(project, tank);
         return new TankAnswer(body, feed, Governing.of(body, feed, project.brief().envelope().corners()), evidence,
                 project.brief().envelope().attitudes().get(0).gravity().up());
     }
@@ -96,7 +96,8 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     private double of(Source source) {
         return switch (source) {
             case PREDICTED -> predicted.volume();
-            case DRAINED -> evidence.drained().map(TankEvidence.Drained::largest).orElse(0.0);
+            case DRAINED -> evidence.drained().stream().mapToDouble(TankEvidence.Drained::largest).max().orElse(0);
+            case LIKELY -> carried().map(Carried::likely).orElse(0.0);
             case PUBLISHED -> tank().fitout().published().map(m -> m.si()).orElse(0.0);
         };
     }
@@ -121,8 +122,44 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
 
     /** The attitude behind the governing figure, where it is predicted. */
     public Optional<Attitude> attitude() {
-        return source() == Source.PREDICTED ? Optional.of(predicted.attitude()) : Optional.empty();
+        return source() == Source.PREDICTED || source() == Source.LIKELY ? Optional.of(predicted.attitude()) : Optional.empty();
     }
+
+    /** The drain tests done in the attitude in which most is predicted to stay: only these show it. */
+    public Optional<TankEvidence.Drained> drainedThere() {
+        return evidence.drained().stream().filter(d -> d.at(predicted.attitude().pitchRad(), predicted.attitude().tiltRad()))
+                .findFirst();
+    }
+
+    /**
+     * A drain test of another attitude carried to the one that governs, by measured over predicted.
+     *
+     * @param from    the test
+     * @param there   predicted for its own attitude, m3
+     * @param likely  in the governing attitude, m3
+     * @param scatter of that, either way, m3
+     */
+    public record Carried(TankEvidence.Drained from, double there, double likely, double scatter) {
+
+        public double ratio() {
+            return from.mean() / there;
+        }
+    }
+
+    /** The largest likely figure by tests of other attitudes; empty where the governing one was drained, or none was. */
+    public Optional<Carried> carried() {
+        if (drainedThere().isPresent()) {
+            return Optional.empty();
+        }
+        return evidence.drained().stream().map(d -> {
+            double there = body.stranded(new Attitude("Drained at", d.pitch(), d.tilt()).gravity().up(), feed).volume();
+            return new Carried(d, there, there < LEAST_CARRIED ? 0 : predicted.volume() * d.mean() / there, there < LEAST_CARRIED ? 0
+                    : predicted.volume() * d.scatter() / 2 / there);
+        }).filter(c -> c.there() >= LEAST_CARRIED).max(java.util.Comparator.comparingDouble(Carried::likely));
+    }
+
+    /** Where less than a cup stays a ratio says nothing, m3. */
+    private static final double LEAST_CARRIED = 2.5e-4;
 
     /** Least volume under its outlets in level and parked attitude, m3: what the sump holds. */
     public double sump() {
@@ -133,9 +170,9 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
         return least;
     }
 
-    /** What its gauge reads in an attitude; through the marks of fills in the attitude of that name. */
+    /** What its gauge reads in an attitude; through the marks of fills made at that pitch. */
     public GaugeCurve gauge(Attitude attitude) {
-        return GaugeCurve.of(body, attitude.gravity().up(), evidence.marks(attitude.name()));
+        return GaugeCurve.of(body, attitude.gravity().up(), evidence.marks(attitude.pitchRad()));
     }
 
     /** Room over the fuel when it is full, m3. */

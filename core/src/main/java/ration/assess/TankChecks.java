@@ -7,6 +7,8 @@ import java.util.Optional;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.evidence.TankEvidence;
+import ration.flow.FlowModel;
+import ration.geometry.Point3;
 import ration.model.FingerScreen;
 import ration.model.Item;
 import ration.project.Project;
@@ -30,19 +32,23 @@ final class TankChecks {
     private static final double MOST_MESH = 16;
 
     private final Project project;
+    private final FlowModel.Basis basis;
     private final List<Finding> findings = new ArrayList<>();
 
-    private TankChecks(Project project) {
+    /** @param basis null while nothing can be computed */
+    private TankChecks(Project project, FlowModel.Basis basis) {
         this.project = project;
+        this.basis = basis;
     }
 
-    static List<Finding> of(Project project, List<TankAnswer> tanks) {
-        TankChecks checks = new TankChecks(project);
+    static List<Finding> of(Project project, List<TankAnswer> tanks, FlowModel.Basis basis) {
+        TankChecks checks = new TankChecks(project, basis);
         for (TankAnswer t : tanks) {
             if (!t.tank().outlets().isEmpty()) {
                 checks.placard(t);
                 checks.sump(t);
                 checks.screen(t);
+                checks.edge(t);
             }
             checks.expansion(t);
             checks.stale(t);
@@ -57,31 +63,53 @@ final class TankChecks {
                 ratio, detail, source, verdict == Verdict.HOLDS ? "" : remedy));
     }
 
+    private static String found(TankAnswer.Source source) {
+        return switch (source) {
+            case DRAINED -> "drain test";
+            case LIKELY -> "drain test of another attitude, by measured over predicted there";
+            case PUBLISHED -> "maker's figure";
+            case PREDICTED -> "shape";
+        };
+    }
+
     private void placard(TankAnswer t) {
         Finding.Wording detail = u -> "The placard keeps back " + u.text(t.placard(), Dimension.VOLUME) + "; "
-                + u.fineVolume(t.unusable()) + " stays by the " + (t.source() == TankAnswer.Source.DRAINED ? "drain test"
-                : t.source() == TankAnswer.Source.PUBLISHED ? "maker's figure" : "shape") + t.attitude().map(a -> ", "
+                + u.fineVolume(t.unusable()) + " stays by the " + found(t.source()) + t.attitude().map(a -> ", "
                 + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";
         add("unusable", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
                 + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
                 + " so that less stays: the Tanks page ranks what helps.");
-        if (t.evidence().drained().isEmpty()) {
-            add("drain-test", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "No drain test of this tank as it is"
-                    + " now laid out is on record: " + u.fineVolume(t.predicted().volume()) + " is computed only.",
-                    "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT), "Do it on the Hangar tests page.");
-        } else {
-            TankEvidence.Drained d = t.evidence().drained().get();
-            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed, "
-                    + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter())) + ", " + d.date()
-                    + ".", "AC 90-89 (from memory)", "");
+        Optional<TankEvidence.Drained> there = t.drainedThere();
+        if (there.isPresent()) {
+            TankEvidence.Drained d = there.get();
+            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed at "
+                    + where(d) + ", " + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter()))
+                    + ", " + d.date() + ".", "AC 90-89 (from memory)", "");
+            return;
         }
+        add("drain-test", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> t.evidence().drained().isEmpty()
+                ? "No drain test of this tank as it is now laid out is on record: " + u.fineVolume(t.predicted().volume())
+                + " is computed only." : "Most is predicted to stay at " + t.predicted().attitude().label() + ", and no test was done"
+                + " there. " + String.join(" ", t.evidence().drained().stream().map(d -> "At " + where(d) + " " + u.fineVolume(
+                        d.mean()) + " stayed.").toList()) + t.carried().map(c -> " By measured over predicted there, "
+                + UnitSystem.figure(c.ratio(), 2) + ", about " + u.fineVolume(c.likely()) + " are likely here, \u00b1 "
+                + u.fineVolume(c.scatter()) + " by its scatter.").orElse(""), "AC 90-89 (from memory); "
+                + PRACTICE.toLowerCase(Locale.ROOT), "Do it in that attitude on the Hangar tests page.");
+    }
+
+    private static String where(TankEvidence.Drained d) {
+        return "pitch " + degrees(d.pitch()) + ", bank " + degrees(d.tilt());
+    }
+
+    private static String degrees(double rad) {
+        return UnitSystem.figure(Math.toDegrees(rad), 1).replaceAll("\\.0$", "") + "\u00b0";
     }
 
     private void expansion(TankAnswer t) {
         double need = EXPANSION * t.body().capacity();
         double space = t.expansion();
-        boolean clear = t.tank().vent().isPresent();
+        boolean clear = t.tank().vent().isPresent() && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
         Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
         add("expansion", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
                 : clear ? Finding.MET : space / need, u -> u.fineVolume(space) + " over the fuel when full against "
@@ -123,6 +151,20 @@ final class TankChecks {
         }
     }
 
+    /** What of an outlet was measured: its height decides what stays. */
+    private void edge(TankAnswer t) {
+        List<Item.Outlet> unsaid = t.tank().outlets().stream().filter(o -> o.edge() == Item.Outlet.Edge.UNSAID).toList();
+        if (!unsaid.isEmpty()) {
+            Point3 up = t.predicted().attitude().gravity().up();
+            double more = t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level() + Unit.INCH.toSi(0.25))
+                    - t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level());
+            add("edge", "Edge of the outlet", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "What of it was measured is not said: the lip"
+                    + " in the floor, the top of a finger, or the centre or lower lip of a pipe in the side, at whose upper edge air"
+                    + " comes in. A quarter of an inch here is " + u.fineVolume(Math.max(0, more)) + ".", PRACTICE,
+                    "Say it on the tank's card.");
+        }
+    }
+
     private void stale(TankAnswer t) {
         if (!t.evidence().stale().isEmpty()) {
             int n = t.evidence().stale().size();
@@ -134,11 +176,14 @@ final class TankChecks {
 
     /** Minutes a full header lasts at take-off demand; no standard asks for a number. */
     private void reserve(Item.Header header) {
-        double minutes = header.capacity().si() / project.brief().demand() / 60;
         if (project.brief().demand() > 0) {
+            HeaderReserve reserve = HeaderReserve.of(project, basis, header);
+            double minutes = reserve.seconds() / 60;
             findings.add(new Finding("tank.reserve." + header.id(), "Reserve of " + header.name(), header.id(), Verdict.HOLDS,
                     Finding.MET, u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
-                    + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in.", PRACTICE
+                    + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in: "
+                    + u.text(reserve.drawn(), Dimension.FLOW) + " leave it" + (reserve.known() ? "" : ", if all goes to the engine")
+                    + ".", PRACTICE
                     + "; for information, no limit is set", ""));
         }
     }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import ration.check.Verdict;
+import ration.flow.FlowAnswer;
 import ration.flow.PathLine;
 import ration.fluid.VaporPressure;
 import ration.heat.Heat;
@@ -22,38 +23,60 @@ import ration.vapor.PathHeat;
  * @param air    height and fuel of the day
  * @param gap    the point
  * @param heat   figures it rests on
+ * @param wanted the figure that says how many degrees are wanted
  */
-public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat) {
+public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigure wanted) {
 
     /** Thin: within this of what is wanted, K. */
     private static final double THIN = 1;
 
-    /** Over every judged case that feeds, at sea level and at the ceiling; empty if none does. */
-    static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases) {
+    /** Cases solved again with fuel as warm as the day; the others lie further from boiling. */
+    private static final int NEAREST = 6;
+
+    /** Over every judged case that feeds, at sea level and at the ceiling, fuel this warm; empty if none does. */
+    static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
         Heat heat = project.heat();
         VaporPressure vapor = heat.vapor();
-        List<Air> airs = List.of(new Air(0, heat.si(HeatFigure.TANK_FUEL)), new Air(heat.si(HeatFigure.CEILING),
-                heat.si(HeatFigure.TANK_FUEL)));
-        return cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> {
-            List<PathLine.Stretch> line = PathLine.of(project.system(), c.demand());
-            return airs.stream().flatMap(a -> PathHeat.of(project.system(), c.demand(), line, heat, a, c.condition().engine().power())
-                    .least(vapor).map(g -> new VaporAnswer(c, a, g, heat)).stream());
-        }).min(Comparator.comparingDouble(v -> v.gap.degrees(vapor)));
+        double kelvin = heat.si(fuel);
+        List<Air> airs = List.of(new Air(0, kelvin), new Air(heat.si(HeatFigure.CEILING), kelvin));
+        Comparator<VaporAnswer> leastFirst = Comparator.comparingDouble(VaporAnswer::degrees);
+        List<CaseAnswer> nearest = cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> least(project, c, c.demand(), airs,
+                needed).stream()).sorted(leastFirst).map(VaporAnswer::look).distinct().limit(NEAREST).toList();
+        return nearest.parallelStream().flatMap(c -> least(project, c, c.demandAt(kelvin), airs, needed).stream())
+                .min(leastFirst);
+    }
+
+    private static Optional<VaporAnswer> least(Project project, CaseAnswer c, FlowAnswer demand, List<Air> airs, HeatFigure needed) {
+        if (!demand.usable()) {
+            return Optional.empty();
+        }
+        Heat heat = project.heat();
+        List<PathLine.Stretch> line = PathLine.of(project.system(), demand);
+        boolean onTheGround = !c.steady();
+        return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).flatMap(a -> PathHeat.of(project.system(), demand, line,
+                heat, a, c.condition().engine().power()).least(heat.vapor()).map(g -> new VaporAnswer(c, a, g, heat, needed))
+                .stream()).min(Comparator.comparingDouble(VaporAnswer::degrees));
+    }
+
+    /** The judged case that boils on its way to the engine and so has no gap to boiling, the one with least flow; empty if none. */
+    static Optional<CaseAnswer> boiling(List<CaseAnswer> cases) {
+        return cases.stream().filter(c -> c.judged() && c.boils()).min(Comparator.comparingDouble(CaseAnswer::margin));
     }
 
     private static boolean feeds(CaseAnswer c) {
-        return c.judged() && c.demand().usable() && c.demand().airDrawn().isEmpty() && c.demand().inletFlow() > 0;
+        return c.judged() && !c.cold() && c.demand().usable() && c.demand().airDrawn().isEmpty() && c.demand().inletFlow() > 0;
     }
 
     /** The least of one case on one day; empty if nothing flows in it. */
     public static Optional<VaporAnswer> at(Project project, CaseAnswer c, Air air) {
         Heat heat = project.heat();
-        return path(project, c, air).least(heat.vapor()).map(g -> new VaporAnswer(c, air, g, heat));
+        return path(project, c, air).least(heat.vapor()).map(g -> new VaporAnswer(c, air, g, heat, HeatFigure.NEEDED));
     }
 
-    /** Every point of the path of a case on a day. */
+    /** Every point of the path of a case on a day, with fuel as warm as that. */
     public static PathHeat path(Project project, CaseAnswer c, Air air) {
-        return PathHeat.of(project.system(), c.demand(), project.heat(), air, c.condition().engine().power());
+        FlowAnswer hot = c.demandAt(air.fuelKelvin());
+        return PathHeat.of(project.system(), hot.usable() ? hot : c.demand(), project.heat(), air, c.condition().engine().power());
     }
 
     public double degrees() {
@@ -61,10 +84,18 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat) {
     }
 
     public double needed() {
-        return heat.si(HeatFigure.NEEDED);
+        return heat.si(wanted);
+    }
+
+    /** Whether it is said which fuel is bought: motor gasoline differs by class, season and ethanol. */
+    public boolean fuelSaid() {
+        return heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID;
     }
 
     public Verdict verdict() {
+        if (!fuelSaid()) {
+            return Verdict.NOT_SHOWN;
+        }
         return degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
     }
 

@@ -23,8 +23,6 @@ final class VaporChecks {
     private static final String PRACTICE = "Common practice, no source";
     /** Returns nearer than this to an outlet feed it hot fuel, m; common practice, no source. */
     private static final double NEAR = Unit.INCH.toSi(6);
-    /** Heat through a tank's walls, W/m2K; common practice, no source. */
-    private static final double WALL = 5;
     /** Under ambient by more than this counts as suction, Pa: 0.1 in of fuel. */
     private static final double SUCTION = -18;
     /** Advice stands just past its requirement. */
@@ -38,12 +36,22 @@ final class VaporChecks {
     private VaporChecks(Project project, List<CaseAnswer> cases) {
         this.project = project;
         this.system = project.system();
-        this.cases = cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()).toList();
+        this.cases = cases.stream().filter(c -> c.judged() && c.steady() && c.demand().usable() && !c.condition().engine().fouled())
+                .toList();
     }
 
-    static List<Finding> of(Project project, List<CaseAnswer> cases, Optional<VaporAnswer> vapor) {
+    static List<Finding> of(Project project, List<CaseAnswer> cases, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hot) {
         VaporChecks checks = new VaporChecks(project, cases);
-        vapor.ifPresent(checks::gap);
+        Optional<CaseAnswer> boiling = VaporAnswer.boiling(cases);
+        if (boiling.isPresent()) {
+            checks.boils("vapor.gap", "Fuel stays liquid", boiling.get());
+            checks.boils("vapor.hot-fuel", "Hot fuel case", boiling.get());
+        } else {
+            vapor.ifPresentOrElse(checks::gap, () -> checks.findings.add(Checks.notShown("vapor.gap", "Fuel stays liquid",
+                    "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
+            hot.ifPresentOrElse(checks::hotFuel, () -> checks.findings.add(Checks.notShown("vapor.hot-fuel", "Hot fuel case",
+                    "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
+        }
         checks.trapped();
         checks.suction();
         checks.lift();
@@ -53,6 +61,32 @@ final class VaporChecks {
         return checks.findings;
     }
 
+    /** A case that boils with the fuel no warmer than it is asked for has no gap to give: Short, whatever the others leave. */
+    private void boils(String id, String title, CaseAnswer c) {
+        findings.add(new Finding(id, title, "", Verdict.SHORT, Finding.MISSED, u -> c.label(system, u) + ", no warmer than "
+                + UnitSystem.figure(Unit.CELSIUS.fromSi(c.condition().fuelKelvin()), 0) + " \u00b0C: " + (c.demand().undelivered()
+                ? c.demand() : c.capacity()).reason(), "14 CFR 23.961 asks for freedom from vapor lock (from memory); boiling"
+                + " pressure: API 2517 as in AP-42 (from memory)", "Lower the part named, or bring less suction to it."));
+    }
+
+    /** 23.961: no vapor lock with fuel as warm as the hot fuel case has it, beside the day's own. */
+    private void hotFuel(VaporAnswer v) {
+        findings.add(new Finding("vapor.hot-fuel", "Hot fuel case", v.gap().item(), v.verdict(), v.ratio(), u -> "Fuel at "
+                + UnitSystem.figure(Unit.FAHRENHEIT.fromSi(v.air().fuelKelvin()), 0) + " \u00b0F in the tank: "
+                + VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ". "
+                + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 and AC 23-8, hot fuel at 110"
+                + " \u00b0F (from memory), as a guide; the degrees wanted are a practice choice", v.verdict() == Verdict.HOLDS ? ""
+                : v.fuelSaid() ? "Lower the pump, a larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what"
+                + " helps." : CHOOSE));
+    }
+
+    private static final String CHOOSE = "Choose class, season and ethanol on the Vapor page, as you buy it.";
+
+    private static String unsaid(VaporAnswer v) {
+        return v.fuelSaid() ? "" : " Which motor gasoline is bought is not said: taken is the most volatile of any season, with"
+                + " ethanol.";
+    }
+
     private void gap(VaporAnswer v) {
         findings.add(new Finding("vapor.gap", "Fuel stays liquid", v.gap().item(), v.verdict(), v.ratio(), u ->
                 VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ": "
@@ -60,9 +94,10 @@ final class VaporChecks {
                 v.gap().kelvin()), 1) + " \u00b0C, boils at " + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
                 + (v.gap().climb(v.air().altitudeM()) > 0 ? UnitSystem.figure(Unit.FOOT.fromSi(v.gap().climb(
                 v.air().altitudeM())), 0) + " ft of climb left. " : "it boils here. ") + v.label(project) + ", "
-                + v.look().label(system, u) + ".", "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
+                + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
                 + " memory); the degrees wanted are a practice choice. Boiling pressure: API 2517 as in AP-42 (from memory),"
-                + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? "" : "Lower the pump, a"
+                + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? ""
+                : !v.fuelSaid() ? CHOOSE : "Lower the pump, a"
                 + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps."));
     }
 
@@ -165,8 +200,9 @@ final class VaporChecks {
             }
             var gaps = VaporAnswer.path(project, c, v.air()).gaps();
             double rise = gaps.get(gaps.size() - 1).kelvin() - v.air().fuelKelvin();
-            double walls = WALL * 6 * Math.pow(Math.max(1e-6, tank.solid().volume()), 2.0 / 3);
             double hour = Math.min(3600, 0.8 * mass / Math.max(1e-9, density * c.need()));
+            // the walls the fuel wets half way through: those over it hardly take any heat out
+            double walls = Cooling.of(tank, c.condition().attitude().gravity().up(), mass / density - c.need() * hour / 2);
             double warm = new Warming.Tank(mass, density * c.need(), density * back, rise, walls, project.heat().outside(
                     v.air().altitudeM())).after(hour, v.air().fuelKelvin());
             VaporAnswer then = VaporAnswer.at(project, c, new Air(v.air().altitudeM(), Math.max(warm, v.air().fuelKelvin())))

@@ -1,5 +1,7 @@
 package ration.breathing;
 
+import ration.model.VentLine;
+import ration.network.Element;
 import ration.network.FrictionLaw;
 
 /**
@@ -31,6 +33,16 @@ public record AirLine(double bore, double length, boolean ball) {
         double speed = 4 * Math.abs(flow) / (Math.PI * bore * bore);
         double reynolds = DENSITY * speed * bore / VISCOSITY;
         return reynolds < 1e-9 ? 0 : FrictionLaw.CONSERVATIVE.factor(reynolds, ROUGHNESS / bore) / bore * DENSITY * speed * speed / 2;
+    }
+
+    /** As a line of the network. */
+    public Element.Pipe pipe() {
+        return new Element.Pipe(bore, length, ROUGHNESS, Element.Minor.k(ENDS + (ball ? BALL : 0)), false);
+    }
+
+    /** As laid out; its bore must be above zero. */
+    public static AirLine of(VentLine v) {
+        return new AirLine(v.bore().si(), Math.max(0, v.length().si()), v.ball());
     }
 
     /** Whole drop, Pa. */

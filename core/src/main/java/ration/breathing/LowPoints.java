@@ -110,12 +110,17 @@ public record LowPoints(List<Found> points) {
     private static Optional<Node> end(FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
         Optional<Item> item = system.item(port.item());
         boolean ported = item.filter(i -> i instanceof Item.Tank || i instanceof Item.Header).isPresent();
-        String key = ported ? port.toString() : port.item();
+        String key = ported ? port.toString() : port.item() + item.filter(i -> returns(i, port.port())).map(i -> "~return").orElse("");
         return system.point(port).map(p -> bodies.computeIfAbsent(key, k -> {
             Node n = new Node(port.item(), p, up.dot(p));
             all.add(n);
             return n;
         }));
+    }
+
+    /** Feed and return side of a duplex selector share a body, not a way. */
+    private static boolean returns(Item item, String port) {
+        return item instanceof Item.Selector s && s.duplex() && (port.equals(Item.Selector.RETURN) || s.returns().contains(port));
     }
 
     /** All that lies level with a node and joined to it. */
@@ -163,13 +168,34 @@ public record LowPoints(List<Found> points) {
         }
     }
 
-    /** The vent of a tank from its start at the top of the tank to its tip; empty without one. */
+    /** Water line of the tank's roof straight over or under a place; empty beside it. */
+    private static Optional<Double> roofAt(Item.Tank tank, Point3 place) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (List<Point3> loop : tank.shape().solid().cut(new Point3(1, 0, 0), place.x())) {
+            for (int i = 0; i < loop.size(); i++) {
+                Point3 a = loop.get(i);
+                Point3 b = loop.get((i + 1) % loop.size());
+                if (a.y() <= place.y() != b.y() <= place.y()) {
+                    most = Math.max(most, a.toward(b, (place.y() - a.y()) / (b.y() - a.y())).z());
+                }
+            }
+        }
+        return Double.isInfinite(most) ? Optional.empty() : Optional.of(most);
+    }
+
+    /**
+     * The vent of a tank from the tank's top to its tip; empty without one. It leaves the roof at its first measured point,
+     * wherever that lies: one under the roof is a place fuel reaches.
+     */
     public static List<Point3> ventWay(Item.Tank tank) {
         List<Point3> way = new ArrayList<>();
         tank.vent().ifPresent(tip -> {
             tank.fitout().vent().ifPresent(v -> v.points().forEach(p -> way.add(p.point())));
-            if (way.isEmpty()) {
-                way.add(topUnder(tank, tip.point()));
+            Point3 first = way.isEmpty() ? tip.point() : way.get(0);
+            Point3 leaves = roofAt(tank, first).filter(z -> !way.isEmpty()).map(z -> new Point3(first.x(), first.y(), z))
+                    .orElseGet(() -> topUnder(tank, first));
+            if (way.isEmpty() || leaves.distance(first) > LEVEL) {
+                way.add(0, leaves);
             }
             way.add(tip.point());
         });

@@ -9,8 +9,10 @@ import ration.geometry.ApparentGravity;
  * @param name     as on its button, or "Set by hand"
  * @param pitchRad nose-up positive, within 60 degrees
  * @param tiltRad  right side down positive, as the fuel feels it, within 60 degrees
+ * @param load     load factor, 0 to 10
+ * @param forward  steady acceleration along the nose, g, within 2
  */
-public record Attitude(String name, double pitchRad, double tiltRad) {
+public record Attitude(String name, double pitchRad, double tiltRad, double load, double forward) {
 
     private static final double LIMIT = Math.toRadians(60);
 
@@ -18,6 +20,19 @@ public record Attitude(String name, double pitchRad, double tiltRad) {
         if (!(Math.abs(pitchRad) <= LIMIT) || !(Math.abs(tiltRad) <= LIMIT)) {
             throw new IllegalArgumentException("Pitch and bank must lie within 60\u00b0.");
         }
+        if (!(load >= 0 && load <= 10) || !(Math.abs(forward) <= 2)) {
+            throw new IllegalArgumentException("A load factor lies between 0 and 10, an acceleration within 2 g.");
+        }
+    }
+
+    /** In steady flight or standing. */
+    public Attitude(String name, double pitchRad, double tiltRad) {
+        this(name, pitchRad, tiltRad, 1, 0);
+    }
+
+    /** The same angles under another load factor and acceleration along the nose, g. */
+    public Attitude under(String called, double loadFactor, double forwardG) {
+        return new Attitude(called, pitchRad, tiltRad, loadFactor, forwardG);
     }
 
     public static Attitude ofDegrees(String name, double pitch, double tilt) {
@@ -25,7 +40,9 @@ public record Attitude(String name, double pitchRad, double tiltRad) {
     }
 
     public ApparentGravity gravity() {
-        return ApparentGravity.ofAttitude(pitchRad, tiltRad);
+        ApparentGravity steady = ApparentGravity.ofAttitude(pitchRad, tiltRad);
+        ApparentGravity loaded = load == 1 ? steady : steady.withLoadFactor(load);
+        return forward == 0 ? loaded : loaded.withForwardAcceleration(forward * ApparentGravity.STANDARD);
     }
 
     public double pitchDegrees() {
@@ -36,11 +53,17 @@ public record Attitude(String name, double pitchRad, double tiltRad) {
         return Math.toDegrees(tiltRad);
     }
 
-    /** The name with its angles: Climb 17\u00b0, Slip right, 6\u00b0 bank. */
+    /** The name with its angles and what else pulls: Climb 17\u00b0, Slip right, 6\u00b0 bank, Take-off run 12\u00b0, +0.25 g. */
     public String label() {
         String pitch = degrees(pitchDegrees());
         String words = name + (pitch.equals("0\u00b0") ? "" : " " + pitch);
-        return tiltRad == 0 ? words : words + ", " + degrees(tiltDegrees()) + " bank";
+        words += tiltRad == 0 ? "" : ", " + degrees(tiltDegrees()) + " bank";
+        words += load == 1 ? "" : ", " + number(load) + " g";
+        return forward == 0 ? words : words + ", " + (forward > 0 ? "+" : "") + number(forward) + " g";
+    }
+
+    private static String number(double g) {
+        return String.format(Locale.ROOT, "%.2f", g).replaceAll("0$", "").replace('-', '\u2212');
     }
 
     private static String degrees(double value) {

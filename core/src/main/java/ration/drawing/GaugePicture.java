@@ -68,8 +68,8 @@ public final class GaugePicture {
             curve(pieces, standing, answer, x, y, volume, length, Pen.of(Ink.FUEL, 2, 5.0, 4.0), parked.label());
         }
         curve(pieces, flying, answer, x, y, volume, length, Pen.of(Ink.FUEL, 2.2), "Level");
-        marks(pieces, answer.evidence().marks("Level"), x, y, volume, length, true);
-        marks(pieces, answer.evidence().marks("Parked"), x, y, volume, length, false);
+        marks(pieces, answer.evidence().marks(level.pitchRad()), x, y, volume, length, true);
+        marks(pieces, answer.evidence().marks(parked.pitchRad()), x, y, volume, length, false);
         double zero = length.fromSi(flying.reading(answer.unusable()));
         Spot at = new Spot(x.at(unusable), y.at(zero));
         double tx = Math.min(at.x() + 40, width - 170);

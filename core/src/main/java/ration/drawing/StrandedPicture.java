@@ -253,20 +253,25 @@ public final class StrandedPicture {
         Spot w = spot(worst);
         List<Mark> marks = new ArrayList<>();
         boolean low = w.y() > (y.fromPx() + y.toPx()) / 2 + 60;
-        double boxWidth = 16 + Math.max(measure.width(worst.label(), 11, false), 60);
+        String likely = answer.carried().map(c -> "likely " + volume(c.likely()) + ", by a test").orElse("");
+        double boxWidth = 16 + Math.max(measure.width(likely, 11, false), Math.max(measure.width(worst.label(), 11, false), 60));
+        double boxHeight = likely.isEmpty() ? 40 : 56;
         double left = Math.min(width - RIGHT - boxWidth - 4, Math.max(LEFT + 4, w.x() + 24));
-        double top = low ? w.y() + 22 : w.y() - 64;
-        if (top + 42 > y.fromPx()) {
-            top = w.y() - 64;
+        double top = low ? w.y() + 22 : w.y() - 24 - boxHeight;
+        if (top + boxHeight + 2 > y.fromPx()) {
+            top = w.y() - 24 - boxHeight;
         }
         marks.add(SchematicPart.line(w.x(), w.y(), left + 10, top + 20, Pen.of(Ink.INK, 1)));
-        marks.add(new Box(left, top, boxWidth, 40, 4, Ink.PANEL, Pen.of(Ink.INK, 1)));
+        marks.add(new Box(left, top, boxWidth, boxHeight, 4, Ink.PANEL, Pen.of(Ink.INK, 1)));
         marks.add(new Label(left + 8, top + 17, volume(answer.predicted().volume()), 13, true, Ink.INK, Anchor.START));
         marks.add(new Label(left + 8, top + 33, worst.label(), 11, false, Ink.INK, Anchor.START));
+        if (!likely.isEmpty()) {
+            marks.add(new Label(left + 8, top + 49, likely, 11, false, Ink.INK, Anchor.START));
+        }
         marks.add(new Disc(w, 9, Ink.PANEL, Pen.of(Ink.INK, 2)));
         marks.add(new Disc(w, 4, Ink.RUST, Pen.of(Ink.NONE, 0)));
-        pieces.add(new Piece("", Kind.SYMBOL, "Most stays, " + volume(answer.predicted().volume()) + ", at " + worst.label(),
-                marks));
+        pieces.add(new Piece("", Kind.SYMBOL, "Most stays, " + volume(answer.predicted().volume()) + ", at " + worst.label()
+                + (likely.isEmpty() ? "" : "; " + likely), marks));
         Spot c = spot(current);
         if (c.x() >= x.fromPx() && c.x() <= x.toPx() && c.y() >= y.toPx() && c.y() <= y.fromPx()) {
             double stays = answer.body().stranded(current.gravity().up(), answer.feed()).volume();

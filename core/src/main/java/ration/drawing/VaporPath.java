@@ -73,10 +73,15 @@ public final class VaporPath {
         this.y = new Scale(pressure.fromSi(low - 0.15 * (top - low)), pressure.fromSi(top + 0.05 * (top - low)), height - FOOT, TOP);
     }
 
+    /** In place of a path that is not there: why. */
+    public static Picture without(String why, double width, double height) {
+        return new Picture(width, height, List.of(new Piece("", Kind.TEXT, why, List.of(new Label(LEFT, TOP + 20, why, 12, false,
+                Ink.SOFT, Anchor.START)))));
+    }
+
     public static Picture draw(Subject subject, double width, double height, TextMeasure measure) {
         if (subject.path().gaps().isEmpty()) {
-            return new Picture(width, height, List.of(new Piece("", Kind.TEXT, "Nothing flows in this case", List.of(new Label(LEFT,
-                    TOP + 20, "Nothing flows in this case: there is no path to follow.", 12, false, Ink.SOFT, Anchor.START)))));
+            return without("Nothing flows in this case: there is no path to follow.", width, height);
         }
         VaporPath p = new VaporPath(subject, width, height, measure);
         p.axes(width, height);

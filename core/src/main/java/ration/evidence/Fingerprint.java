@@ -29,7 +29,8 @@ public final class Fingerprint {
     /** Of a tank as laid out; empty where its shape does not close. */
     public static String of(Item.Tank tank) {
         try {
-            List<List<Point3>> faces = tank.solid().faces();
+            tank.solid();
+            List<List<Point3>> faces = tank.fitout().corners(tank.shape().solid());
             Fingerprint print = new Fingerprint(tank.outlets().isEmpty() ? faces.get(0).get(0)
                     : tank.outlets().get(0).place().point());
             faces.forEach(face -> face.forEach(print::point));
@@ -40,7 +41,7 @@ public final class Fingerprint {
     }
 
     private String of(Item.Tank tank, Fitout fitout) {
-        tank.outlets().forEach(o -> point(o.place().point()));
+        tank.outlets().forEach(o -> point(o.drainsAt()));
         for (Fitout.Rib rib : fitout.ribs()) {
             number(rib.at().si() - origin.y());
             rib.openings().forEach(o -> {

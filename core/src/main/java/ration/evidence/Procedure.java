@@ -70,6 +70,8 @@ public final class Procedure {
     private static List<Step> topOff(Item.Tank tank) {
         List<Step> steps = new ArrayList<>(start(tank, "a top-off", "Know what is in the tank: drained dry, or poured in."));
         steps.add(new Step(Asks.BEFORE, "What is in it", "As poured, or nothing.", ""));
+        steps.add(new Step(Asks.PARKED, "Choose how it stands", "Level as in flight, or parked as it stands: how much goes in"
+                + " depends on it.", RIG));
         steps.add(new Step(Asks.METERED, "Fill to the filler", "Read the pump's meter before and after.", FUEL));
         steps.add(new Step(Asks.RESULT, "Against what was expected", "", ""));
         return steps;

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import ration.geometry.ApparentGravity;
-import ration.geometry.Point3;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.tank.Calibration;
@@ -48,35 +47,64 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
         return tests.stream().filter(t -> kind.isInstance(t.work())).toList();
     }
 
+    /** Attitudes nearer than this are one, rad: what a level and two marks can tell. */
+    public static final double SAME_ATTITUDE = Math.toRadians(1);
+    /** Marks were made at this pitch if it was measured so near, rad. */
+    private static final double SAME_PITCH = Math.toRadians(0.5);
+
     /**
-     * What drain tests say.
+     * What drain tests of one attitude say.
      *
+     * @param pitch   nose up, as set, rad
+     * @param tilt    right side down, as set, rad
      * @param largest most that stayed in any trial, m3: this counts
-     * @param mean    of all trials, m3
+     * @param mean    of its trials, m3
      * @param scatter largest less smallest, m3
      * @param trials  how many
      * @param date    of the last
      */
-    public record Drained(double largest, double mean, double scatter, int trials, String date) {
-    }
+    public record Drained(double pitch, double tilt, double largest, double mean, double scatter, int trials, String date) {
 
-    public Optional<Drained> drained() {
-        double[] stayed = drains.stream().flatMap(t -> ((Work.Drain) t.work()).stayed().stream())
-                .mapToDouble(Double::doubleValue).toArray();
-        if (stayed.length == 0) {
-            return Optional.empty();
+        public boolean at(double otherPitch, double otherTilt) {
+            return Math.abs(pitch - otherPitch) <= SAME_ATTITUDE && Math.abs(tilt - otherTilt) <= SAME_ATTITUDE;
         }
-        var sum = java.util.Arrays.stream(stayed).summaryStatistics();
-        return Optional.of(new Drained(sum.getMax(), sum.getAverage(), sum.getMax() - sum.getMin(), stayed.length,
-                drains.get(drains.size() - 1).by().date()));
     }
 
-    /** Measured marks of an attitude by its name, in order of volume. */
-    public List<GaugeCurve.Mark> marks(String attitude) {
+    /** Each attitude for itself: trials of different ones are never taken together. */
+    public List<Drained> drained() {
+        List<List<HangarTest>> groups = new ArrayList<>();
+        for (HangarTest t : drains) {
+            Work.Drain d = (Work.Drain) t.work();
+            if (!d.stayed().isEmpty()) {
+                groups.stream().filter(g -> same((Work.Drain) g.get(0).work(), d)).findFirst().orElseGet(() -> {
+                    List<HangarTest> fresh = new ArrayList<>();
+                    groups.add(fresh);
+                    return fresh;
+                }).add(t);
+            }
+        }
+        return groups.stream().map(TankEvidence::together).toList();
+    }
+
+    private static boolean same(Work.Drain a, Work.Drain b) {
+        return Math.abs(a.pitch().si() - b.pitch().si()) <= SAME_ATTITUDE / 2 && Math.abs(a.tilt().si() - b.tilt().si())
+                <= SAME_ATTITUDE / 2;
+    }
+
+    private static Drained together(List<HangarTest> tests) {
+        Work.Drain first = (Work.Drain) tests.get(0).work();
+        var sum = tests.stream().flatMap(t -> ((Work.Drain) t.work()).stayed().stream()).mapToDouble(Double::doubleValue)
+                .summaryStatistics();
+        return new Drained(first.pitch().si(), first.tilt().si(), sum.getMax(), sum.getAverage(), sum.getMax() - sum.getMin(),
+                (int) sum.getCount(), tests.get(tests.size() - 1).by().date());
+    }
+
+    /** Measured marks of fills made at this pitch, rad, in order of volume. */
+    public List<GaugeCurve.Mark> marks(double pitch) {
         List<GaugeCurve.Mark> marks = new ArrayList<>();
         for (HangarTest t : fills) {
             Work.Fill fill = (Work.Fill) t.work();
-            if (fill.attitude().equals(attitude)) {
+            if (Math.abs(fill.pitch().si() - pitch) <= SAME_PITCH) {
                 for (int i = 0; i < fill.points().size(); i++) {
                     double total = fill.total(i + 1);
                     fill.points().get(i).reading().ifPresent(r -> marks.add(new GaugeCurve.Mark(total, r.si())));
@@ -95,8 +123,13 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
         return topped;
     }
 
-    /** What the fills say of the shape: at each reading, what it would hold and what was really in. */
-    public Calibration calibration(Item.Tank tank) {
+    /**
+     * What fills and top-offs say of the shape: at each reading, what it would hold in the attitude it was read in and what was
+     * really in.
+     *
+     * @param parked pitch the aircraft stands at, rad: a top-off that does not say how it stood was filled so
+     */
+    public Calibration calibration(Item.Tank tank, double parked) {
         List<Calibration.Point> points = new ArrayList<>();
         TankBody shape = TankBody.of(tank);
         for (HangarTest t : fills) {
@@ -108,7 +141,10 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
                         .ifPresent(r -> points.add(new Calibration.Point(gauge.volumeByShape(r), total)));
             }
         }
-        capacity().ifPresent(c -> points.add(new Calibration.Point(shape.full(new Point3(0, 0, 1)), c)));
+        tops.stream().map(t -> (Work.TopOff) t.work()).filter(t -> t.metered().isPresent()).max(java.util.Comparator.comparingDouble(
+                t -> t.before().si() + t.metered().get().si())).ifPresent(t -> points.add(new Calibration.Point(shape.full(
+                        ApparentGravity.ofAttitude(t.pitch().map(Measured::si).orElse(parked), 0).up()), t.before().si()
+                        + t.metered().get().si())));
         return Calibration.through(points);
     }
 }

@@ -122,8 +122,15 @@ public sealed interface Work {
      *
      * @param before  known to be in the tank
      * @param metered fuel that went in until full
+     * @param pitch   nose up, as it stood; empty in records that do not say
      */
-    record TopOff(Measured before, Optional<Measured> metered) implements Work {
+    record TopOff(Measured before, Optional<Measured> metered, Optional<Measured> pitch) implements Work {
+
+        /** One that does not say how it stood. */
+        public TopOff(Measured before, Optional<Measured> metered) {
+            this(before, metered, Optional.empty());
+        }
+
         @Override
         public String title() {
             return "Top-off";

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import ration.flow.FlowAnswer;
+import ration.geometry.ApparentGravity;
 import ration.fluid.Fluid;
 import ration.network.Element;
 import ration.network.NetworkProblem;
@@ -35,10 +36,14 @@ public final class EpanetInp {
     private final NetworkSolution solution;
     private final Fluid fluid;
     private final double weight;
+    /** Heights are stretched where the fuel is felt heavier or lighter: EPANET knows one gravity only. */
+    private final double stretch;
     private final Map<String, String> names = new LinkedHashMap<>();
     private final Map<String, Double> extraDemand = new LinkedHashMap<>();
     private final StringBuilder sides = new StringBuilder();
     private final Set<String> notes = new LinkedHashSet<>();
+    private final Set<String> vented = new LinkedHashSet<>();
+    private final Set<String> tips = new LinkedHashSet<>();
     private final List<String> pipes = new ArrayList<>();
     private final List<String> valves = new ArrayList<>();
     private final List<String> pumps = new ArrayList<>();
@@ -48,7 +53,8 @@ public final class EpanetInp {
         problem = answer.problem();
         solution = answer.solution();
         fluid = problem.fluid();
-        weight = fluid.density() * problem.gravity();
+        weight = fluid.density() * ApparentGravity.STANDARD;
+        stretch = problem.gravity() / ApparentGravity.STANDARD;
     }
 
     /**
@@ -74,7 +80,7 @@ public final class EpanetInp {
         EpanetInp inp = new EpanetInp(answer);
         Map<String, Double> flows = new LinkedHashMap<>();
         for (Link link : inp.problem.links()) {
-            if (!(link.element() instanceof Element.Jet)) {
+            if (!(link.element() instanceof Element.Jet) && !(link.element() instanceof Element.Vent)) {
                 flows.put(inp.name(link.id()), Math.abs(inp.solution.flow(link.id())) * 1000);
             }
         }
@@ -88,9 +94,16 @@ public final class EpanetInp {
     private void collect() {
         notes.add("Friction: EPANET uses Swamee-Jain and its own cubic from Re 2000 to 4000; Ration's answer may take the"
                 + " turbulent branch there (safe side), up to some 20 % more loss in one slow line.");
-        notes.add("Gravity: EPANET's 9.8146 m/s2 in place of " + number(problem.gravity()) + " in the velocity heads.");
+        notes.add("Gravity: EPANET's 9.8146 m/s2 in place of 9.80665 in the velocity heads"
+                + (stretch == 1 ? "." : "; heights are stretched by " + number(stretch) + ", as the fuel feels it."));
         for (Link link : problem.links()) {
-            link(link);
+            if (link.element() instanceof Element.Vent) {
+                vented.add(link.to());
+                tips.add(link.from());
+                notes.add("Vents are not pipes here: the pressure over the fuel is the present one.");
+            } else {
+                link(link);
+            }
         }
     }
 
@@ -182,7 +195,7 @@ public final class EpanetInp {
         }
         boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
         String beside = name(id + "~side");
-        double height = problem.nodes().stream().filter(n -> name(n.id()).equals(to)).findFirst().orElseThrow().height();
+        double height = problem.nodes().stream().filter(n -> name(n.id()).equals(to)).findFirst().orElseThrow().height() * stretch;
         sides.append(beside).append('\t').append(number(height)).append("\t0\n");
         pipes.add(row(name(id + "~joint"), beside, to, 0.01, WIDE, 0.0015, 0, "Open"));
         valves.add(String.join("\t", id, from, beside, "12", upstream ? "PSV" : "PRV", number(r.gauge() / weight), "0"));
@@ -196,11 +209,17 @@ public final class EpanetInp {
         out.append("\n[JUNCTIONS]\n;id\televation m\tdemand L/s\n");
         StringBuilder held = new StringBuilder();
         for (Node node : problem.nodes()) {
-            if (node.boundary() instanceof Boundary.Pressure p) {
-                held.append(name(node.id())).append('\t').append(number(node.height() + p.gauge() / weight)).append('\n');
+            if (tips.contains(node.id())) {
+                continue;
+            }
+            if (vented.contains(node.id())) {
+                held.append(name(node.id())).append('\t').append(number(solution.piezometric(node.id()).orElse(0) / weight))
+                        .append('\n');
+            } else if (node.boundary() instanceof Boundary.Pressure p) {
+                held.append(name(node.id())).append('\t').append(number(node.height() * stretch + p.gauge() / weight)).append('\n');
             } else {
                 double demand = ((Boundary.Demand) node.boundary()).flow() + extraDemand.getOrDefault(node.id(), 0.0);
-                out.append(name(node.id())).append('\t').append(number(node.height())).append('\t')
+                out.append(name(node.id())).append('\t').append(number(node.height() * stretch)).append('\t')
                         .append(number(demand * 1000)).append('\n');
             }
         }

@@ -32,7 +32,7 @@ public final class MatrixCsv {
             a.project().system().tanks().forEach(t -> head.add(t.name() + "_" + volume.symbol()));
             head.addAll(List.of("capacity_" + flow.symbol(), "open_line_" + flow.symbol(), "demand_" + flow.symbol(),
                     "margin", "needed", "verdict", "inlet_pressure_at_demand_" + pressure.symbol(), "obstacle"));
-            csv.printRecord(head);
+            csv.printRecord(head.stream().map(ration.plumbing.CsvCell::out).toList());
             for (CaseAnswer c : a.cases()) {
                 List<String> row = new ArrayList<>(List.of(c.condition().attitude().name(),
                         number(c.condition().attitude().pitchDegrees(), 2), number(c.condition().attitude().tiltDegrees(), 2)));
@@ -49,7 +49,7 @@ public final class MatrixCsv {
                         number(c.margin(), 4), number(c.factor(), 2), c.verdict().word(),
                         left.isPresent() ? number(pressure.fromSi(left.getAsDouble()), 4) : "",
                         c.obstacle(a.project().system())));
-                csv.printRecord(row);
+                csv.printRecord(row.stream().map(ration.plumbing.CsvCell::out).toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

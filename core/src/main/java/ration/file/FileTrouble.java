@@ -27,6 +27,10 @@ public final class FileTrouble {
         if (e instanceof FileSystemException f && f.getReason() != null) {
             return f.getReason();
         }
-        return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+        if (e instanceof java.nio.charset.CharacterCodingException) {
+            return "it is not UTF-8 text";
+        }
+        return e.getMessage() == null || e.getMessage().matches(".*\\b[a-z]+(\\.[a-z]+)+\\.[A-Z].*") ? "the system gives no reason"
+                : e.getMessage();
     }
 }

@@ -156,7 +156,16 @@ final class JsonObjectReader {
         List<List<String>> result = new ArrayList<>();
         for (JsonNode element : array(field)) {
             List<String> inner = new ArrayList<>();
-            element.forEach(t -> inner.add(t.asText()));
+            if (!element.isArray()) {
+                problems.add(here(field) + "a list of lists of texts is expected.");
+            }
+            for (JsonNode text : element) {
+                if (text.isTextual()) {
+                    inner.add(text.asText());
+                } else {
+                    problems.add(here(field) + "a list of lists of texts is expected, not " + text + ".");
+                }
+            }
             result.add(inner);
         }
         return result;

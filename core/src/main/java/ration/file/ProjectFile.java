@@ -11,15 +11,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import ration.model.Problem;
@@ -37,6 +32,11 @@ public final class ProjectFile {
     /** Larger files are refused unread; a large system is a few hundred kilobytes. */
     public static final long LARGEST = 8L << 20;
     private static final int MOST_ITEMS = 2000;
+    private static final int MOST_TESTS = 2000;
+    private static final int MOST_FIGURES = 150_000;
+    private static final int MOST_UNKNOWN = 2000;
+    /** More faults than this are counted, not told. */
+    private static final int MOST_PROBLEMS = 20;
 
     private static final ObjectMapper JSON = new ObjectMapper(JsonFactory.builder()
             .streamReadConstraints(StreamReadConstraints.builder()
@@ -49,8 +49,21 @@ public final class ProjectFile {
     private ProjectFile() {
     }
 
+    /**
+     * A document with what it was on disk.
+     *
+     * @param stamp to tell by, when saving, whether somebody else wrote it since
+     */
+    public record Opened(Project project, DocumentStamp stamp) {
+    }
+
     /** Opens a document. */
     public static Project open(Path file) throws ProjectFileException {
+        return load(file).project();
+    }
+
+    /** Opens a document and keeps what it was on disk. */
+    public static Opened load(Path file) throws ProjectFileException {
         try {
             if (Files.isDirectory(file)) {
                 throw new ProjectFileException(file + " is a folder, not a document.");
@@ -61,7 +74,14 @@ public final class ProjectFile {
                         "%s is %d MB; a document is at most %d MB. It was not opened.", file.getFileName(),
                         size >> 20, LARGEST >> 20));
             }
-            return read(Files.readAllBytes(file), file.getFileName().toString());
+            if (!Files.isRegularFile(file)) {
+                if (!Files.exists(file)) {
+                    throw new NoSuchFileException(file.toString());
+                }
+                throw new ProjectFileException(file + " is no file and was not opened.");
+            }
+            byte[] bytes = Files.readAllBytes(file);
+            return new Opened(read(bytes, file.getFileName().toString()), DocumentStamp.of(file, bytes));
         } catch (NoSuchFileException e) {
             throw new ProjectFileException("There is no file " + file + ".");
         } catch (IOException e) {
@@ -127,11 +147,18 @@ public final class ProjectFile {
                     + root.path("version").asInt() + "; this one reads up to " + VERSION
                     + "). Open it with that one; it was not changed.");
         }
-        if (root.path("system").path("items").size() > MOST_ITEMS) {
-            throw new ProjectFileException(name + " holds more than " + MOST_ITEMS + " items. It was not opened.");
-        }
+        tooMany(root, name);
         List<String> problems = new ArrayList<>();
         Project project = new ProjectReader(problems).read(root);
+        if (project.unknown().size() > MOST_UNKNOWN) {
+            throw new ProjectFileException(name + " holds " + project.unknown().size() + " fields this version does not know."
+                    + " It was not opened or changed.");
+        }
+        if (problems.size() > MOST_PROBLEMS) {
+            int more = problems.size() - MOST_PROBLEMS;
+            problems.subList(MOST_PROBLEMS, problems.size()).clear();
+            problems.add("and " + more + " more.");
+        }
         if (problems.isEmpty()) {
             Validation.of(project.system()).stream().filter(Problem::breaksLayout).map(Problem::toString)
                     .forEach(problems::add);
@@ -143,8 +170,37 @@ public final class ProjectFile {
         return project;
     }
 
+    /** Refuses what no aircraft holds before anything is made of it. */
+    private static void tooMany(JsonNode root, String name) throws ProjectFileException {
+        JsonNode items = root.path("system").path("items");
+        JsonNode tests = root.path("tests");
+        long points = 0;
+        for (JsonNode list : new JsonNode[] {items, tests}) {
+            for (JsonNode one : list) {
+                points += deepSize(one);
+            }
+        }
+        String most = items.size() > MOST_ITEMS ? MOST_ITEMS + " items" : tests.size() > MOST_TESTS ? MOST_TESTS
+                + " hangar tests" : points > MOST_FIGURES ? MOST_FIGURES + " figures" : root.size() > MOST_UNKNOWN
+                ? MOST_UNKNOWN + " fields" : "";
+        if (!most.isEmpty()) {
+            throw new ProjectFileException(name + " holds more than " + most + ", which no aircraft does. It was not opened or"
+                    + " changed. Take out what is too much with a text editor.");
+        }
+    }
+
+    private static long deepSize(JsonNode node) {
+        long sum = 1;
+        for (JsonNode child : node) {
+            sum += deepSize(child);
+        }
+        return sum;
+    }
+
+    /** The parser's sentence without the names of its classes. */
     private static String firstLine(String message) {
-        String line = message == null ? "" : message.lines().findFirst().orElse("");
+        String line = (message == null ? "" : message.lines().findFirst().orElse("")).replaceAll(",? ?from `[^`]*`", "")
+                .replaceAll("`[^`]*`", "the reader").replaceAll("\\bSTRICT_\\w+|\\b(?:com|org|java)\\.[\\w.$]+", "the reader");
         return line.endsWith(".") ? line.substring(0, line.length() - 1) : line;
     }
 
@@ -162,29 +218,20 @@ public final class ProjectFile {
     }
 
     /**
-     * Saves safely: written beside, forced to disk, the previous copy kept as {@code name.ration.previous}, renamed.
+     * Saves safely: written beside, forced to disk, the previous copy kept as {@code name.ration.previous}, renamed; see
+     * {@link SafeWrite}.
+     *
+     * @return what is on disk then
      */
-    public static void save(Project project, Path file) throws ProjectFileException {
-        Path target = file.toAbsolutePath();
-        Path beside = target.resolveSibling(target.getFileName() + ".saving");
+    public static DocumentStamp save(Project project, Path file) throws ProjectFileException {
+        byte[] bytes = text(project).getBytes(StandardCharsets.UTF_8);
+        if (bytes.length > LARGEST) {
+            throw new ProjectFileException(String.format(java.util.Locale.ROOT, "The document is %d MB; it could not be opened"
+                    + " again above %d MB and was not saved. Take tests out as a table first.", bytes.length >> 20, LARGEST >> 20));
+        }
         try {
-            ByteBuffer bytes = ByteBuffer.wrap(text(project).getBytes(StandardCharsets.UTF_8));
-            try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.CREATE, StandardOpenOption.WRITE,
-                    StandardOpenOption.TRUNCATE_EXISTING)) {
-                while (bytes.hasRemaining()) {
-                    channel.write(bytes);
-                }
-                channel.force(true);
-            }
-            if (Files.exists(target)) {
-                Files.copy(target, target.resolveSibling(target.getFileName() + ".previous"),
-                        StandardCopyOption.REPLACE_EXISTING);
-            }
-            try {
-                Files.move(beside, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-            } catch (AtomicMoveNotSupportedException e) {
-                Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
-            }
+            SafeWrite.document(file, bytes, true);
+            return DocumentStamp.of(file, bytes);
         } catch (IOException e) {
             throw new ProjectFileException("The document could not be saved to " + file + ": " + FileTrouble.why(file, e)
                     + ". Save it elsewhere; nothing is lost in the window.");

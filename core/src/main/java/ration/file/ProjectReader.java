@@ -24,6 +24,7 @@ import ration.model.PortRef;
 import ration.model.Rated;
 import ration.model.RunBuild;
 import ration.project.Brief;
+import ration.project.Practice;
 import ration.project.Project;
 import ration.quantity.Unit;
 
@@ -110,10 +111,23 @@ final class ProjectReader {
                     in.problem("fuel", "the grade is not known. Known: 100LL, Motor gasoline.");
                     return FuelGrade.AVGAS_100LL;
                 }), temperature, in.measured("lowFuel", Unit.GALLON),
-                new Brief.Choices(choice(in, "basis", Brief.Basis.values()),
-                        choice(in, "friction", Brief.Friction.values())));
+                new Brief.Choices(choice(in, "basis", Brief.Basis.values()), choice(in, "friction", Brief.Friction.values()),
+                        in.optional("practice", this::practice).orElse(Practice.USUAL)));
         in.keepUnknown();
         return brief;
+    }
+
+    private Practice practice(JsonObjectReader in) {
+        Practice p = Practice.USUAL;
+        try {
+            p = new Practice(in.measured("fouledFactor", Unit.ONE), in.measured("takeOffRun", Unit.ONE), in.measured("pushOver",
+                    Unit.ONE), in.measured("gust", Unit.ONE), in.measured("coldFuel", Unit.CELSIUS), new Practice.Asks(in.flag(
+                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold")));
+        } catch (IllegalArgumentException e) {
+            in.problem("", e.getMessage());
+        }
+        in.keepUnknown();
+        return p;
     }
 
     private Measured angle(JsonObjectReader in, String field) {

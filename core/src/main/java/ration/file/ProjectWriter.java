@@ -16,6 +16,7 @@ import ration.model.Place;
 import ration.model.Rated;
 import ration.model.RunBuild;
 import ration.project.Brief;
+import ration.project.Practice;
 import ration.project.Project;
 
 /** From a project to JSON, putting unknown fields back where they stood. */
@@ -86,6 +87,18 @@ final class ProjectWriter {
         measured(out, "brief", "lowFuel", brief.lowFuel());
         out.put("basis", word(brief.choices().basis()));
         out.put("friction", word(brief.choices().friction()));
+        Practice practice = brief.practice();
+        if (!practice.equals(Practice.USUAL)) {
+            ObjectNode p = out.putObject("practice");
+            measured(p, "brief.practice", "fouledFactor", practice.fouled());
+            measured(p, "brief.practice", "takeOffRun", practice.takeOff());
+            measured(p, "brief.practice", "pushOver", practice.light());
+            measured(p, "brief.practice", "gust", practice.gust());
+            measured(p, "brief.practice", "coldFuel", practice.coldFuel());
+            p.put("takeOffRunMustHold", practice.asks().takeOff());
+            p.put("pushOverMustHold", practice.asks().light());
+            p.put("gustMustHold", practice.asks().gust());
+        }
         restore(out, "brief");
     }
 

@@ -35,7 +35,7 @@ final class TankCodec {
                             f.measured("diameter", Unit.INCH), f.measured("length", Unit.INCH));
                     f.keepUnknown();
                     return finger;
-                }));
+                }), o.has("edge") ? reader.choice(o, "edge", Item.Outlet.Edge.values()) : Item.Outlet.Edge.UNSAID);
         o.keepUnknown();
         return outlet;
     }
@@ -65,7 +65,7 @@ final class TankCodec {
                             : List.of());
                     v.keepUnknown();
                     return line;
-                }));
+                }), in.has("secondAir") && in.flag("secondAir"));
     }
 
     private static TankShape shape(ProjectReader reader, JsonObjectReader in) {
@@ -118,6 +118,9 @@ final class TankCodec {
             writer.place(node.putObject("at"), outlet + ".at", o.place());
             writer.measured(node, outlet, "bore", o.bore());
             o.screen().ifPresent(s -> writer.rated(node, outlet, "screen", s));
+            if (o.edge() != Item.Outlet.Edge.UNSAID) {
+                node.put("edge", ProjectWriter.word(o.edge()));
+            }
             o.finger().ifPresent(f -> {
                 ObjectNode finger = node.putObject("finger");
                 String at = outlet + ".finger";
@@ -162,6 +165,9 @@ final class TankCodec {
         fitout.gauge().ifPresent(g -> writer.place(out.putObject("gauge"), path + ".gauge", g));
         Optional<Measured> published = fitout.published();
         published.ifPresent(m -> writer.measured(out, path, "published", m));
+        if (fitout.secondAir()) {
+            out.put("secondAir", true);
+        }
         fitout.vent().ifPresent(v -> {
             ObjectNode line = out.putObject("ventLine");
             String at = path + ".ventLine";

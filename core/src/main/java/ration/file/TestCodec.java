@@ -28,7 +28,8 @@ final class TestCodec {
                 p.keepUnknown();
                 return pour;
             }));
-            case "top-off" -> new Work.TopOff(volume(in, "before"), in.optionalMeasured("metered", Unit.GALLON));
+            case "top-off" -> new Work.TopOff(volume(in, "before"), in.optionalMeasured("metered", Unit.GALLON),
+                    in.optionalMeasured("pitch", Unit.DEGREE));
             default -> {
                 in.problem("kind", "this kind of test is not known to this version. Known: drain, fill, top-off.");
                 yield new Work.TopOff(Measured.of(0, Unit.GALLON), java.util.Optional.empty());
@@ -89,6 +90,7 @@ final class TestCodec {
         } else if (test.work() instanceof Work.TopOff top) {
             writer.measured(out, path, "before", top.before());
             top.metered().ifPresent(m -> writer.measured(out, path, "metered", m));
+            top.pitch().ifPresent(p -> writer.measured(out, path, "pitch", p));
         }
         out.put("step", test.progress().step());
         out.put("seconds", test.progress().seconds());

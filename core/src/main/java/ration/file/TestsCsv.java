@@ -31,7 +31,7 @@ public final class TestsCsv {
             csv.printRecord(HEAD);
             for (HangarTest t : tests) {
                 for (List<String> row : rows(t)) {
-                    csv.printRecord(row);
+                    csv.printRecord(row.stream().map(ration.plumbing.CsvCell::out).toList());
                 }
             }
         } catch (IOException e) {
@@ -55,7 +55,8 @@ public final class TestsCsv {
                 rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", "", "", ""));
             }
         } else if (t.work() instanceof Work.TopOff top) {
-            rows.add(row(t, "top-off", "", "", "", top.metered().map(TestsCsv::text).orElse(""), text(top.before()), ""));
+            rows.add(row(t, "top-off", "", top.pitch().map(TestsCsv::text).orElse(""), "",
+                    top.metered().map(TestsCsv::text).orElse(""), text(top.before()), ""));
         }
         return rows;
     }
@@ -100,6 +101,48 @@ public final class TestsCsv {
         return List.copyOf(tests.values());
     }
 
+    /**
+     * What came of reading tests into a document.
+     *
+     * @param all   tests then
+     * @param added how many are new
+     * @param words in a sentence or two
+     */
+    public record Import(List<HangarTest> all, int added, String words) {
+    }
+
+    /**
+     * Adds tests to those there are. None is ever replaced: one that is there already word for word is left out, another
+     * one of the same id is added under an id of its own, and both are said.
+     */
+    public static Import into(List<HangarTest> there, List<HangarTest> read) {
+        List<HangarTest> all = new ArrayList<>(there);
+        List<String> renamed = new ArrayList<>();
+        int same = 0;
+        for (HangarTest t : read) {
+            if (all.stream().anyMatch(x -> write(List.of(x)).equals(write(List.of(t))))) {
+                same++;
+                continue;
+            }
+            String id = t.id();
+            for (int n = 2; taken(all, id); n++) {
+                id = t.id() + "-" + n;
+            }
+            if (!id.equals(t.id())) {
+                renamed.add(t.id() + " as " + id);
+            }
+            all.add(new HangarTest(id, t.tank(), t.by(), t.work(), t.progress()));
+        }
+        int added = all.size() - there.size();
+        return new Import(List.copyOf(all), added, added + (added == 1 ? " test" : " tests") + " read."
+                + (renamed.isEmpty() ? "" : " Another test had that id, both are kept: " + String.join(", ", renamed) + ".")
+                + (same > 0 ? " " + same + (same == 1 ? " was" : " were") + " there already." : ""));
+    }
+
+    private static boolean taken(List<HangarTest> all, String id) {
+        return all.stream().anyMatch(x -> x.id().equals(id));
+    }
+
     private static HangarTest together(HangarTest a, HangarTest b) {
         if (a.work() instanceof Work.Drain x && b.work() instanceof Work.Drain y) {
             Work.Drain all = x;
@@ -139,7 +182,8 @@ public final class TestsCsv {
                     .orElse(List.of()));
             case "fill" -> new Work.Fill(attitude.isBlank() ? "Level" : attitude, pitch, poured.map(p -> List.of(new Work.Pour(p,
                     measured(cells, "reading", Unit.INCH)))).orElse(List.of()));
-            case "top-off" -> new Work.TopOff(back.orElse(Measured.of(0, Unit.GALLON)), poured);
+            case "top-off" -> new Work.TopOff(back.orElse(Measured.of(0, Unit.GALLON)), poured, measured(cells, "pitch",
+                    Unit.DEGREE));
             default -> throw new IllegalArgumentException("\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of"
                     + " test. Known: drain, fill, top-off.");
         };

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import ration.flow.FlowModel.Wire;
+import ration.condition.Condition;
 import ration.geometry.Point3;
 import ration.model.Item;
 import ration.model.PortRef;
@@ -28,24 +29,70 @@ public final class FlowAnswer {
     private final NetworkSolution solution;
     private final double weight;
     private final List<String> airDrawn;
+    private final String boilsAt;
+    private final String refusal;
     /** Found when first asked for; two threads that ask at once find the same. */
     private volatile List<PathStep> path;
 
     FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution) {
+        this(model, problem, solution, "");
+    }
+
+    private FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution, String refusal) {
+        this.refusal = refusal;
         this.model = model;
         this.problem = problem;
         this.solution = solution;
         this.weight = problem.fluid().density() * problem.gravity();
         this.airDrawn = solution.converged() ? findAir() : List.of();
+        this.boilsAt = solution.converged() ? findBoiling() : "";
+    }
+
+    /** The same, of which no figure may be read. */
+    FlowAnswer refused(String why) {
+        return new FlowAnswer(model, problem, solution, why);
+    }
+
+    /** What was asked about. */
+    public Condition condition() {
+        return model.condition();
+    }
+
+    /** Whether this flow cannot be delivered: somewhere on the way the fuel would boil. */
+    public boolean undelivered() {
+        return !refusal.isEmpty();
+    }
+
+    /** Id of the item at which the flow asked for would fall below the boiling pressure of the fuel; empty if nowhere. */
+    String boilsAt() {
+        return boilsAt;
+    }
+
+    private String findBoiling() {
+        String worst = "";
+        double least = model.boils();
+        for (Wire w : model.wires()) {
+            if (w.element() instanceof Element.Vent || Math.abs(solution.flow(w.link())) <= NO_FLOW) {
+                continue;
+            }
+            for (String node : List.of(w.fromNode(), w.toNode())) {
+                OptionalDouble p = solution.pressure(node);
+                if (p.isPresent() && p.getAsDouble() < least) {
+                    least = p.getAsDouble();
+                    worst = w.item();
+                }
+            }
+        }
+        return worst;
     }
 
     /** Whether figures may be read; otherwise {@link #reason} says why not. */
     public boolean usable() {
-        return solution.converged();
+        return solution.converged() && refusal.isEmpty();
     }
 
     public String reason() {
-        return solution.reason();
+        return refusal.isEmpty() ? solution.reason() : refusal;
     }
 
     public NetworkSolution solution() {
@@ -113,9 +160,18 @@ public final class FlowAnswer {
         return sum;
     }
 
-    /** Gauge pressure at a port, Pa; empty if closed valves leave it undetermined. */
-    public OptionalDouble pressure(PortRef port) {
+    /** Pressure as the equations have it, Pa: also where no fuel could stand so. */
+    OptionalDouble solved(PortRef port) {
         return usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
+    }
+
+    /**
+     * Gauge pressure at a port, Pa; empty if closed valves leave it undetermined, or where nothing flows and the figure lies
+     * below the pressure at which the fuel boils: no column of fuel stands so.
+     */
+    public OptionalDouble pressure(PortRef port) {
+        OptionalDouble p = usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
+        return p.isPresent() && p.getAsDouble() < model.boils() ? OptionalDouble.empty() : p;
     }
 
     /** Height of the grade line over the aircraft datum at a port, m. */
@@ -230,13 +286,36 @@ public final class FlowAnswer {
                 String node = level.tank() + "." + outlet;
                 OptionalDouble p = solution.piezometric(node);
                 boolean still = Math.abs(solution.flow(node)) < NO_FLOW;
-                if (still && p.isPresent() && weight > 0
-                        && airReaches(node, p.getAsDouble() / weight, new HashSet<>())) {
+                double over = model.airspace(level.tank());
+                if (still && p.isPresent() && weight > 0 && airReaches(node, (p.getAsDouble() - over) / weight, new HashSet<>())
+                        || still && jetDraws(node, new HashSet<>())) {
                     through.add(node);
                 }
             }
         }
         return through;
+    }
+
+    /** Whether a running jet's suction side leads to this bare outlet with nothing flowing between. */
+    private boolean jetDraws(String node, Set<String> seen) {
+        if (!model.jets() || !seen.add(node)) {
+            return false;
+        }
+        for (Wire w : model.wires()) {
+            boolean out = w.fromNode().equals(node);
+            if (!out && !w.toNode().equals(node) || w.element().shut() || w.element() instanceof Element.Uncovered
+                    || w.element() instanceof Element.Pump) {
+                continue;
+            }
+            if (w.element() instanceof Element.Jet jet) {
+                if (out && solution.flow(jet.nozzle()) > NO_FLOW) {
+                    return true;
+                }
+            } else if (Math.abs(solution.flow(w.link())) <= NO_FLOW && jetDraws(out ? w.toNode() : w.fromNode(), seen)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean airReaches(String node, double liquidStands, Set<String> seen) {

@@ -9,6 +9,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import ration.breathing.AirLine;
+import ration.breathing.VentPath;
+import ration.condition.Power;
+import ration.fluid.VaporPressure;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 import ration.condition.Condition;
 import ration.fluid.Fluid;
 import ration.fluid.FuelGrade;
@@ -39,6 +45,12 @@ public final class FlowModel {
     private static final String SURFACE = "~surface";
     /** More than any engine here takes, m3/s: 95 gph. */
     private static final double MOST_FLOW = 1e-4;
+    /** The least flow asked for when the largest lasting one is sought, m3/s: 0.1 gph; and how often that is halved. */
+    private static final double LEAST_ASKED = 1e-7;
+    private static final int HALVINGS = 20;
+    private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
+    /** Ambient at the standard sea level, Pa, and nothing. */
+    private static final double AMBIENT = 101_325;
 
     /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
     private static final double TEE_THROUGH = 0.9;
@@ -54,6 +66,8 @@ public final class FlowModel {
     private final HeaderStates headers;
     private final ApparentGravity gravity;
     private final Fluid fluid;
+    private final Surroundings around;
+    private final double boils;
     private final Map<String, TankLevel> levels = new LinkedHashMap<>();
     private final Map<String, NetworkProblem.Node> nodes = new LinkedHashMap<>();
     private final List<Wire> wires = new ArrayList<>();
@@ -63,19 +77,47 @@ public final class FlowModel {
     }
 
     /**
+     * What is round the system.
+     *
+     * @param ram          dynamic pressure at the vent tips, Pa; only their suction counts, ram pressure is not relied on
+     * @param vapor        how the fuel boils; empty leaves that out
+     * @param idleManifold gauge pressure of the manifold at idle, Pa
+     */
+    public record Surroundings(double ram, Optional<VaporPressure> vapor, double idleManifold) {
+
+        /** No wind at the tips. */
+        public static final Surroundings STILL = new Surroundings(0, Optional.empty(), Power.IDLE.manifoldPa());
+
+        double manifold(Power power) {
+            return power == Power.IDLE ? idleManifold : power.manifoldPa();
+        }
+    }
+
+    /**
      * What every question of one assessment shares.
      *
      * @param system  without blocking problems
      * @param fuel    grade
      * @param law     friction law
      * @param bodies  its tanks made ready, by id
+     * @param around  air and engine round it
      */
-    public record Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies) {
+    public record Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around) {
+
+        /** Standing still in open air. */
+        public Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies) {
+            this(system, fuel, law, bodies, Surroundings.STILL);
+        }
 
         /** Tanks as their shapes say. */
         public Basis(FuelSystem system, FuelGrade fuel, FrictionLaw law) {
             this(system, fuel, law, system.tanks().stream().collect(java.util.stream.Collectors.toMap(Item.Tank::id,
                     TankBody::of, (a, b) -> a)));
+        }
+
+        /** The same system in other surroundings. */
+        public Basis in(Surroundings other) {
+            return new Basis(system, fuel, law, bodies, other);
         }
 
         /** Asks one question. */
@@ -85,29 +127,61 @@ public final class FlowModel {
 
         /** Asks one question where the levels are known: they depend on attitude and contents only. */
         public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-            boolean jets = question instanceof FlowQuestion.Capacity && system.all(Item.JetPump.class).findAny().isPresent();
-            FlowAnswer lasting = jets ? lasting(condition, levels) : null;
-            return lasting != null ? lasting : settle(condition, levels, question);
+            if (question instanceof FlowQuestion.Capacity) {
+                return capacity(condition, levels);
+            }
+            FlowAnswer answer = settle(condition, levels, question);
+            return question instanceof FlowQuestion.Demand && !answer.boilsAt().isEmpty() ? undelivered(condition, levels, answer)
+                    : answer;
+        }
+
+        /** Below the pressure at which the fuel boils no answer is an answer: it says so, with what can be delivered. */
+        private FlowAnswer undelivered(Condition condition, Map<String, TankLevel> levels, FlowAnswer answer) {
+            FlowAnswer most = lasting(condition, levels, settle(condition, levels, new FlowQuestion.Capacity()), false);
+            double gph = (most == null ? 0 : most.inletFlow()) / GPH;
+            return answer.refused((system.hasPump() ? "The pumps cannot deliver this: " : "This cannot be delivered: ")
+                    + nameOf(answer) + " would fall below the pressure at which the fuel"
+                    + " boils. At most " + UnitSystem.figure(gph, 1) + " gph arrive.");
+        }
+
+        private String nameOf(FlowAnswer boiling) {
+            return system.item(boiling.boilsAt()).map(Item::name).orElse(boiling.boilsAt());
         }
 
         /**
-         * A wide-open inlet takes the return that drives a jet, and the collector it fills runs dry. What the engine can
-         * take for good is then the largest demand under which every header stays wet; null if there is none.
+         * What the engine can take for good with its least pressure: the open inlet's flow, or, where that would draw air, boil
+         * or run a header dry, the largest flow that does not.
          */
-        private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels) {
-            FlowAnswer best = wet(condition, levels, new FlowQuestion.Capacity());
-            if (best.usable() && best.dryHeaders().isEmpty() && best.inletFlow() > FlowAnswer.NO_FLOW) {
-                return best;
+        private FlowAnswer capacity(Condition condition, Map<String, TankLevel> levels) {
+            boolean jets = system.all(Item.JetPump.class).findAny().isPresent();
+            FlowAnswer open = jets ? wet(condition, levels, new FlowQuestion.Capacity()) : settle(condition, levels,
+                    new FlowQuestion.Capacity());
+            boolean stands = open.usable() && open.airDrawn().isEmpty() && open.boilsAt().isEmpty();
+            if (stands && (!jets || open.dryHeaders().isEmpty() && open.inletFlow() > FlowAnswer.NO_FLOW)
+                    || !open.usable() && !jets) {
+                return open;
             }
+            FlowAnswer lasting = lasting(condition, levels, open, jets);
+            FlowAnswer rest = lasting != null ? lasting : jets ? settle(condition, levels, new FlowQuestion.Capacity()) : open;
+            return rest.boilsAt().isEmpty() || !rest.usable() ? rest : rest.refused(nameOf(rest) + " is under the pressure at which"
+                    + " the fuel boils however little flows: no fuel gets past it.");
+        }
+
+        /** The largest demand that is met for good; null if there is none. */
+        private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels, FlowAnswer open, boolean jets) {
             double low = 0;
-            double high = best.usable() ? Math.max(best.arriving(), MOST_FLOW) : MOST_FLOW;
-            best = null;
-            for (int i = 0; i < 14; i++) {
-                double middle = (low + high) / 2;
-                FlowAnswer a = wet(condition, levels, new FlowQuestion.Demand(middle));
-                if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.meetsLeastPressure()) {
+            double high = open.usable() ? Math.max(open.arriving(), MOST_FLOW) : MOST_FLOW;
+            FlowAnswer best = null;
+            for (int i = 0; i < HALVINGS; i++) {
+                double middle = i == 0 ? LEAST_ASKED : (low + high) / 2;
+                FlowQuestion.Demand asked = new FlowQuestion.Demand(middle);
+                FlowAnswer a = wet(condition, levels, asked);
+                if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.boilsAt().isEmpty()
+                        && a.meetsLeastPressure()) {
                     low = middle;
                     best = a;
+                } else if (i == 0) {
+                    return null;
                 } else {
                     high = middle;
                 }
@@ -182,6 +256,8 @@ public final class FlowModel {
         this.question = question;
         this.gravity = condition.attitude().gravity();
         this.fluid = basis.fuel().at(condition.fuelKelvin());
+        this.around = basis.around();
+        this.boils = basis.around().vapor().map(v -> v.pascal(condition.fuelKelvin())).orElse(0.0) - AMBIENT;
         levels.putAll(known);
         for (Item item : system.items()) {
             addNodes(item);
@@ -198,7 +274,7 @@ public final class FlowModel {
         double surface = body.level(up, volume);
         Set<String> uncovered = new HashSet<>();
         for (Item.Outlet outlet : tank.outlets()) {
-            if (surface <= up.dot(outlet.place().point())) {
+            if (surface <= up.dot(outlet.drainsAt())) {
                 uncovered.add(outlet.name());
             }
         }
@@ -282,7 +358,7 @@ public final class FlowModel {
         }
         if (item instanceof Item.Regulator r) {
             double reference = r.reference() == Item.Regulator.Reference.MANIFOLD
-                    ? condition.engine().power().manifoldPa() : 0;
+                    ? around.manifold(condition.engine().power()) : 0;
             return new Element.Regulator(r.style() == Item.Regulator.Style.BYPASS
                     ? Element.Regulator.Holds.UPSTREAM : Element.Regulator.Holds.DOWNSTREAM,
                     r.setting().si() + reference, r.loss().openBore());
@@ -384,7 +460,15 @@ public final class FlowModel {
         wire(nozzle, jet.id(), nozzle, out, new Element.Check(0, resistance(new Element.Orifice(jet.nozzle().si(),
                 Item.JetPump.NOZZLE_DISCHARGE))));
         wire(port(jet, Item.JetPump.SUCTION), jet.id(), port(jet, Item.JetPump.SUCTION), out,
-                new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si()));
+                new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si(), passage(jet)));
+    }
+
+    /** One velocity head in the line that leads to the suction port, or in three nozzle bores where there is none. */
+    private Element.Resistance passage(Item.JetPump jet) {
+        double bore = system.runAt(new PortRef(jet.id(), Item.JetPump.SUCTION)).map(r -> r.size().bore())
+                .orElse(3 * jet.nozzle().si());
+        double area = Math.PI * bore * bore / 4;
+        return new Element.Resistance(0, fluid.density() / (2 * area * area));
     }
 
     private Element.Resistance resistance(Element.Orifice o) {
@@ -395,12 +479,24 @@ public final class FlowModel {
     private void addTank(Item.Tank tank) {
         TankLevel level = levels.get(tank.id());
         String surface = tank.id() + SURFACE;
-        node(surface, level.surface(), new Boundary.Pressure(condition.airspace().getOrDefault(tank.id(), 0.0)));
+        VentPath vents = VentPath.of(system, tank);
+        double tip = vents.open() ? Math.min(0, vents.tip()) * around.ram() : 0;
+        Double airspace = condition.airspace().get(tank.id());
+        double over = airspace == null ? tip : airspace;
+        if (airspace != null || vents.lines().isEmpty() || !vents.open()) {
+            node(surface, level.surface(), new Boundary.Pressure(over));
+        } else {
+            node(surface, level.surface(), Boundary.NONE);
+            node(tank.id() + "~tip", level.surface(), new Boundary.Pressure(tip));
+            String vent = tank.id() + "~vent";
+            wire(vent, vent, tank.id() + "~tip", surface, new Element.Vent(vents.lines().stream().map(v -> AirLine.of(v).pipe())
+                    .toList()));
+        }
         for (Item.Outlet outlet : tank.outlets()) {
             String port = tank.id() + "." + outlet.name();
             if (level.uncovered().contains(outlet.name())) {
                 String lip = tank.id() + "~lip-" + outlet.name();
-                node(lip, nodeHeight(port), new Boundary.Pressure(0));
+                node(lip, nodeHeight(port), new Boundary.Pressure(over));
                 wire(port, tank.id(), port, lip, new Element.Uncovered());
             } else {
                 double area = Math.PI * outlet.bore().si() * outlet.bore().si() / 4;
@@ -417,10 +513,34 @@ public final class FlowModel {
                 wire(port, tank.id(), port, surface, new Element.Joint());
             } else {
                 String lip = tank.id() + "~lip-" + entry.name();
-                node(lip, nodeHeight(port), new Boundary.Pressure(0));
+                node(lip, nodeHeight(port), new Boundary.Pressure(over));
                 wire(port, tank.id(), port, lip, new Element.Uncovered());
             }
         }
+    }
+
+    /** Pressure over the fuel in a tank that feeds nothing, Pa over ambient. */
+    double airspace(String tank) {
+        return condition.airspace().getOrDefault(tank, system.item(tank).filter(Item.Tank.class::isInstance).map(t ->
+                VentPath.of(system, (Item.Tank) t)).filter(VentPath::open).map(v -> Math.min(0, v.tip()) * around.ram()).orElse(0.0));
+    }
+
+    /** Gauge pressure at which the fuel boils at sea level, Pa; nothing at all where that is left out. */
+    double boils() {
+        return boils;
+    }
+
+    /** What was asked about. */
+    Condition condition() {
+        return condition;
+    }
+
+    FuelSystem system() {
+        return system;
+    }
+
+    boolean jets() {
+        return system.all(Item.JetPump.class).findAny().isPresent();
     }
 
     private void addSelector(Item.Selector selector) {

@@ -49,14 +49,14 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
         Set<String> falls = new HashSet<>(falling);
         Set<String> empty = new HashSet<>(dry);
         system.all(Item.Header.class).forEach(h -> {
-            OptionalDouble level = answer.pressure(new PortRef(h.id(), Item.OUT));
+            OptionalDouble level = answer.solved(new PortRef(h.id(), Item.OUT));
             if (level.isEmpty()) {
                 return;
             }
             double bottom = level.getAsDouble();
             for (String port : h.ports()) {
                 boolean out = port.equals(Item.OUT);
-                double there = answer.pressure(new PortRef(h.id(), port)).orElse(0);
+                double there = answer.solved(new PortRef(h.id(), port)).orElse(0);
                 boolean moves = answer.solution().flow(h.id() + "." + port) > FlowAnswer.NO_FLOW;
                 if (!out && moves && there < UNDER) {
                     falls.add(h.id() + "." + port);

@@ -8,6 +8,7 @@
  * at its least pressure, and what an open line would pour.
  *
  * <p>An outlet that stands clear of the fuel lets nothing in. If the pressure at the junction behind it cannot hold
- * liquid up in its line, the answer says that air is drawn through it; then the flow does not count.
+ * liquid up in its line, the answer says that air is drawn through it; then the flow does not count. The pressure over the
+ * fuel is that of the vent's tip less the drop of the air on its way in.
  */
 package ration.flow;

@@ -7,12 +7,20 @@ package ration.fluid;
 public enum Volatility {
     AVGAS_100LL("100LL", 7.1, 2, "ASTM D910: 5.5 to 7.1 psi"),
     AVGAS_91UL("91UL", 7.1, 2, "ASTM D7547: 5.5 to 7.1 psi, confidence medium"),
-    MOGAS_AA("Mogas AA", 7.8, 3, "ASTM D4814 class AA"),
+    MOGAS_AA("Mogas AA", 7.8, 3, "ASTM D4814 class AA, summer in warm regions"),
+    MOGAS_AA_ETHANOL("Mogas AA with ethanol", 8.8, 3, "ASTM D4814 class AA, summer in warm regions; 5 to 10 % ethanol adds 1 psi"),
     MOGAS_A("Mogas A", 9.0, 3, "ASTM D4814 class A, summer"),
-    MOGAS_B("Mogas B", 10.0, 3, "ASTM D4814 class B"),
-    MOGAS_C("Mogas C", 11.5, 3, "ASTM D4814 class C"),
-    MOGAS_D("Mogas D", 13.5, 3, "ASTM D4814 class D"),
-    MOGAS_E("Mogas E", 15.0, 3, "ASTM D4814 class E, winter");
+    MOGAS_A_ETHANOL("Mogas A with ethanol", 10.0, 3, "ASTM D4814 class A, summer; 5 to 10 % ethanol adds 1 psi"),
+    MOGAS_B("Mogas B", 10.0, 3, "ASTM D4814 class B, between seasons"),
+    MOGAS_B_ETHANOL("Mogas B with ethanol", 11.0, 3, "ASTM D4814 class B, between seasons; 5 to 10 % ethanol adds 1 psi"),
+    MOGAS_C("Mogas C", 11.5, 3, "ASTM D4814 class C, between seasons"),
+    MOGAS_C_ETHANOL("Mogas C with ethanol", 12.5, 3, "ASTM D4814 class C, between seasons; 5 to 10 % ethanol adds 1 psi"),
+    MOGAS_D("Mogas D", 13.5, 3, "ASTM D4814 class D, winter"),
+    MOGAS_D_ETHANOL("Mogas D with ethanol", 14.5, 3, "ASTM D4814 class D, winter; 5 to 10 % ethanol adds 1 psi"),
+    MOGAS_E("Mogas E", 15.0, 3, "ASTM D4814 class E, winter"),
+    MOGAS_E_ETHANOL("Mogas E with ethanol", 16.0, 3, "ASTM D4814 class E, winter; 5 to 10 % ethanol adds 1 psi"),
+    /** Nobody said which: the most volatile is taken, and nothing counts as shown. */
+    MOGAS_UNSAID("Mogas, class not said", 16.0, 3, "the most volatile of ASTM D4814 until class, season and ethanol are said");
 
     private final String label;
     private final double reidPsi;
@@ -50,8 +58,8 @@ public enum Volatility {
         return new VaporPressure(psi, slope);
     }
 
-    /** The usual one of a grade. */
+    /** The usual one of a grade; motor gasoline has none. */
     public static Volatility usual(FuelGrade grade) {
-        return grade == FuelGrade.AVGAS_100LL ? AVGAS_100LL : MOGAS_A;
+        return grade == FuelGrade.AVGAS_100LL ? AVGAS_100LL : MOGAS_UNSAID;
     }
 }

@@ -32,6 +32,11 @@ final class CylinderSolid implements Solid {
     }
 
     @Override
+    public boolean round() {
+        return true;
+    }
+
+    @Override
     public double volume() {
         return Math.PI * radius * radius * length;
     }

@@ -195,7 +195,7 @@ final class FacetedSolid implements Solid {
 
     @Override
     public double volumeBelow(Point3 up, double level) {
-        return cones(triangles, up.times(level), up);
+        return Math.max(0, cones(triangles, up.times(level), up)); // rounding leaves −4e-17 at the lowest corner
     }
 
     /** Volume of the cones from an origin on a plane over what lies below it. */
@@ -246,7 +246,8 @@ final class FacetedSolid implements Solid {
 
     @Override
     public double volumeBelow(Point3 up, double level, Slab within) {
-        return volumeBelow(up, level, within.normal(), within.to()) - volumeBelow(up, level, within.normal(), within.from());
+        return Math.max(0, volumeBelow(up, level, within.normal(), within.to()) - volumeBelow(up, level, within.normal(),
+                within.from()));
     }
 
     /** Under a level and on the near side of a wall. */

@@ -42,6 +42,20 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
         return parts.size() == 1 ? parts.get(0) : new JoinedSolid(parts);
     }
 
+    /**
+     * Bounded by flat faces, each a loop seen counter-clockwise from outside.
+     *
+     * @throws IllegalArgumentException with the reason where they close no solid
+     */
+    static Solid faceted(List<List<Point3>> faces) {
+        return new FacetedSolid(faces);
+    }
+
+    /** Whether its skin is curved. */
+    default boolean round() {
+        return false;
+    }
+
     /** The whole volume, m3. */
     double volume();
 

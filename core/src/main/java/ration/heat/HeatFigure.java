@@ -9,8 +9,11 @@ public enum HeatFigure {
             "14 CFR 23.1043: 100 \u00b0F, 3.6 \u00b0F less each 1 000 ft (from memory)"),
     CEILING("Highest pressure altitude flown", Unit.FOOT, 8000, 0, 30000, "the aircraft's own"),
     TANK_FUEL("Fuel in the tank on the hot day", Unit.FAHRENHEIT, 100, 0, 150,
-            "as warm as the day; 110 \u00b0F is the hot fuel case of older 23.961 and AC 23-8 (from memory)"),
+            "as warm as the day"),
+    HOT_FUEL("Fuel in the tank, hot fuel case", Unit.FAHRENHEIT, 110, 0, 150,
+            "110 \u00b0F: hot fuel case of older 14 CFR 23.961 and AC 23-8 (from memory)"),
     NEEDED("Wanted before it boils", Unit.CELSIUS, 6, 0, 40, "practice choice: no standard gives a number"),
+    HOT_NEEDED("Wanted before it boils, hot fuel case", Unit.CELSIUS, 0, 0, 40, "practice choice: free of vapor lock, no number"),
     CABIN_OVER("Cabin over outside", Unit.CELSIUS, 6, -10, 60, "common practice, no source"),
     TUNNEL_OVER("Tunnel over outside", Unit.CELSIUS, 14, -10, 90, "common practice, no source"),
     BAY_CLIMB_OVER("Engine bay over outside, climb", Unit.CELSIUS, 40, 0, 150, "common practice, no source"),
@@ -25,6 +28,8 @@ public enum HeatFigure {
             "ethanol adds about 1 psi at 5 to 10 %; weathered fuel has less (from memory)"),
     SPEED("Airspeed, for vent tips", Unit.KNOT, 80, 0, 300, "the aircraft's own"),
     DESCENT("Fastest descent", Unit.FOOT_PER_MINUTE, 1000, 0, 10000, "the aircraft's own"),
+    IDLE_VACUUM("Manifold under ambient at idle", Unit.INCH_OF_MERCURY, 18.3, 10, 20,
+            "10 to 20 inHg; common practice, no source"),
     FILL_RATE("Filling", Unit.GALLON_PER_HOUR, 600, 0, 6000, "10 gal a minute from a pump; common practice, no source");
 
     private final String label;

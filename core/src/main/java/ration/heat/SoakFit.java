@@ -23,6 +23,8 @@ import org.hipparchus.util.Pair;
 public record SoakFit(double soakOver, double fade, List<Double> lags, double error, int steps) {
 
     private static final int MOST = 200;
+    /** The search starts from no less, K or s: a soak said to be nothing has no logarithm. */
+    private static final double LEAST = 1;
 
     public SoakFit {
         lags = List.copyOf(lags);
@@ -51,10 +53,10 @@ public record SoakFit(double soakOver, double fade, List<Double> lags, double er
                     + " unknowns.");
         }
         double[] start = new double[unknowns];
-        start[0] = Math.log(channels.get(0).model().soakOver());
-        start[1] = Math.log(channels.get(0).model().fade());
+        start[0] = Math.log(Math.max(LEAST, channels.get(0).model().soakOver()));
+        start[1] = Math.log(Math.max(LEAST, channels.get(0).model().fade()));
         for (int i = 0; i < channels.size(); i++) {
-            start[2 + i] = Math.log(channels.get(i).model().lag());
+            start[2 + i] = Math.log(Math.max(LEAST, channels.get(i).model().lag()));
         }
         double[] target = channels.stream().flatMapToDouble(c -> java.util.Arrays.stream(c.kelvin())).toArray();
         LeastSquaresOptimizer.Optimum best;

@@ -16,9 +16,10 @@ import ration.geometry.Solid;
  * @param gauge     foot of the sight tube or dipstick; readings are heights above it
  * @param published unusable fuel the maker states
  * @param vent      its vent line, where that is known
+ * @param secondAir whether air has a second way in that is not closed with the first: a vented cap, another tip
  */
 public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
-        Optional<Measured> published, Optional<VentLine> vent) {
+        Optional<Measured> published, Optional<VentLine> vent, boolean secondAir) {
 
     /** A bare shell. */
     public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
@@ -29,28 +30,38 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
         ribs = List.copyOf(ribs);
     }
 
+    /** With one way in for air at most. */
+    public Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge, Optional<Measured> published,
+            Optional<VentLine> vent) {
+        this(wells, ribs, filler, gauge, published, vent, false);
+    }
+
+    public Fitout withSecondAir(boolean other) {
+        return new Fitout(wells, ribs, filler, gauge, published, vent, other);
+    }
+
     public Fitout withWells(List<Well> other) {
-        return new Fitout(other, ribs, filler, gauge, published, vent);
+        return new Fitout(other, ribs, filler, gauge, published, vent, secondAir);
     }
 
     public Fitout withRibs(List<Rib> other) {
-        return new Fitout(wells, other, filler, gauge, published, vent);
+        return new Fitout(wells, other, filler, gauge, published, vent, secondAir);
     }
 
     public Fitout withFiller(Optional<Place> other) {
-        return new Fitout(wells, ribs, other, gauge, published, vent);
+        return new Fitout(wells, ribs, other, gauge, published, vent, secondAir);
     }
 
     public Fitout withGauge(Optional<Place> other) {
-        return new Fitout(wells, ribs, filler, other, published, vent);
+        return new Fitout(wells, ribs, filler, other, published, vent, secondAir);
     }
 
     public Fitout withPublished(Optional<Measured> other) {
-        return new Fitout(wells, ribs, filler, gauge, other, vent);
+        return new Fitout(wells, ribs, filler, gauge, other, vent, secondAir);
     }
 
     public Fitout withVent(Optional<VentLine> other) {
-        return new Fitout(wells, ribs, filler, gauge, published, other);
+        return new Fitout(wells, ribs, filler, gauge, published, other, secondAir);
     }
 
     Fitout raised(double metres) {
@@ -58,7 +69,7 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                 ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
                         o.waterLine.plus(metres), o.passes)).toList())).toList(),
                 filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published, vent.map(v -> v.withPoints(
-                v.points().stream().map(p -> p.raised(metres)).toList())));
+                v.points().stream().map(p -> p.raised(metres)).toList())), secondAir);
     }
 
     /** The shell and its wells as one solid. */
@@ -71,6 +82,13 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
         return Solid.joined(parts);
     }
 
+    /** The corners of shell and wells, in an order that stays. */
+    public List<List<Point3>> corners(Solid shell) {
+        List<List<Point3>> faces = new ArrayList<>(shell.faces());
+        wells.forEach(w -> faces.addAll(w.corners(shell).faces()));
+        return faces;
+    }
+
     /**
      * A sump well: a small box hung under the floor, open to the tank.
      *
@@ -78,6 +96,11 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
      * @param length nose to tail
      */
     public record Well(Place floor, Measured length, Measured width) {
+
+        /** Between bends of the lid under a round floor, m, and how many at most either way. */
+        private static final double STEP = 0.00635;
+        private static final int MOST_STEPS = 24;
+        private static final int MOST_LINES = 40;
 
         /** Whether a place lies over its floor. */
         public boolean covers(Point3 p) {
@@ -90,24 +113,102 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                     && Math.abs(other.floor.point().y() - floor.point().y()) < (width.si() + other.width.si()) / 2 - 1e-9;
         }
 
-        /** From its floor to where its four uprights meet the tank's floor. */
+        /**
+         * From its floor to the tank's floor, which it follows: its lid bends where the floor has an edge or a curve, so that
+         * nothing is counted twice. A quarter of an inch apart at most where the floor is round.
+         */
         Solid solid(Solid shell) {
+            double[] xs = lines(shell, true);
+            double[] ys = lines(shell, false);
+            double[][] lid = new double[xs.length][ys.length];
+            double low = floor.point().z();
+            for (int i = 0; i < xs.length; i++) {
+                for (int k = 0; k < ys.length; k++) {
+                    lid[i][k] = floorOver(shell, xs[i], ys[k], low);
+                }
+            }
+            List<List<Point3>> faces = new ArrayList<>();
+            List<Point3> bottom = new ArrayList<>();
+            List<Point3> front = new ArrayList<>();
+            List<Point3> back = new ArrayList<>();
+            List<Point3> left = new ArrayList<>();
+            List<Point3> right = new ArrayList<>();
+            int n = xs.length - 1;
+            int m = ys.length - 1;
+            bottom.addAll(List.of(new Point3(xs[0], ys[0], low), new Point3(xs[0], ys[m], low), new Point3(xs[n], ys[m], low),
+                    new Point3(xs[n], ys[0], low)));
+            front.addAll(List.of(new Point3(xs[0], ys[m], low), new Point3(xs[0], ys[0], low)));
+            back.addAll(List.of(new Point3(xs[n], ys[0], low), new Point3(xs[n], ys[m], low)));
+            left.addAll(List.of(new Point3(xs[0], ys[0], low), new Point3(xs[n], ys[0], low)));
+            right.addAll(List.of(new Point3(xs[n], ys[m], low), new Point3(xs[0], ys[m], low)));
+            for (int k = 0; k <= m; k++) {
+                front.add(new Point3(xs[0], ys[k], lid[0][k]));
+                back.add(new Point3(xs[n], ys[m - k], lid[n][m - k]));
+            }
+            for (int i = 0; i <= n; i++) {
+                left.add(new Point3(xs[n - i], ys[0], lid[n - i][0]));
+                right.add(new Point3(xs[i], ys[m], lid[i][m]));
+            }
+            faces.addAll(List.of(bottom, front, back, left, right));
+            for (int i = 0; i < n; i++) {
+                for (int k = 0; k < m; k++) {
+                    Point3 a = new Point3(xs[i], ys[k], lid[i][k]);
+                    Point3 b = new Point3(xs[i + 1], ys[k], lid[i + 1][k]);
+                    Point3 c = new Point3(xs[i + 1], ys[k + 1], lid[i + 1][k + 1]);
+                    Point3 d = new Point3(xs[i], ys[k + 1], lid[i][k + 1]);
+                    faces.add(List.of(a, b, c));
+                    faces.add(List.of(a, c, d));
+                }
+            }
+            return Solid.faceted(faces);
+        }
+
+        /** Its corners and the floor over them: what a record of a test knows it by. */
+        Solid corners(Solid shell) {
             Point3 f = floor.point();
             double a = length.si() / 2;
             double b = width.si() / 2;
             List<Point3> foot = List.of(f.plus(new Point3(-a, -b, 0)), f.plus(new Point3(a, -b, 0)), f.plus(new Point3(a, b, 0)),
                     f.plus(new Point3(-a, b, 0)));
-            List<Point3> top = new ArrayList<>();
-            for (Point3 p : foot) {
-                OptionalDouble skin = shell.floorAt(p.x(), p.y());
-                if (skin.isEmpty() || !(skin.getAsDouble() > p.z() + 1e-6)) {
-                    throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
-                            + Place.estimated(p).station().quantity().shown() + ", butt line "
-                            + Place.estimated(p).buttLine().quantity().shown() + " meets no floor above it.");
-                }
-                top.add(new Point3(p.x(), p.y(), skin.getAsDouble()));
+            return Solid.loft(List.of(foot, foot.stream().map(p -> new Point3(p.x(), p.y(), floorOver(shell, p.x(), p.y(), f.z())))
+                    .toList()));
+        }
+
+        private static double floorOver(Solid shell, double x, double y, double low) {
+            OptionalDouble skin = shell.floorAt(x, y);
+            if (skin.isEmpty() || !(skin.getAsDouble() > low + 1e-6)) {
+                Place at = Place.estimated(new Point3(x, y, low));
+                throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
+                        + at.station().quantity().shown() + ", butt line " + at.buttLine().quantity().shown()
+                        + " meets no floor above it.");
             }
-            return Solid.loft(List.of(foot, top));
+            return skin.getAsDouble();
+        }
+
+        /** Where its lid may bend: its walls, the corners of the shell between them, and close steps under a round shell. */
+        private double[] lines(Solid shell, boolean stations) {
+            double middle = stations ? floor.point().x() : floor.point().y();
+            double half = (stations ? length.si() : width.si()) / 2;
+            java.util.TreeSet<Double> all = new java.util.TreeSet<>(List.of(middle - half, middle + half));
+            double step = 2 * half / (shell.round() ? Math.min(MOST_STEPS, Math.ceil(2 * half / STEP)) : 1);
+            for (double at = middle - half + step; at < middle + half - 1e-9; at += step) {
+                all.add(at);
+            }
+            for (List<Point3> face : shell.round() ? List.<List<Point3>>of() : shell.faces()) {
+                for (Point3 p : face) {
+                    double at = stations ? p.x() : p.y();
+                    if (Math.abs(at - middle) < half - 1e-6 && all.size() < MOST_LINES) {
+                        all.add(at);
+                    }
+                }
+            }
+            List<Double> apart = new ArrayList<>();
+            for (double at : all) {
+                if (apart.isEmpty() || at - apart.get(apart.size() - 1) > 1e-6) {
+                    apart.add(at);
+                }
+            }
+            return apart.stream().mapToDouble(Double::doubleValue).toArray();
         }
     }
 

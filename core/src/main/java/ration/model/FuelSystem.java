@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import ration.geometry.Point3;
 
@@ -154,6 +155,11 @@ public final class FuelSystem {
     /** The item with the same id replaced. */
     public FuelSystem replace(Item changed) {
         return new FuelSystem(items.stream().map(i -> i.id().equals(changed.id()) ? changed : i).toList(), firewall);
+    }
+
+    /** The item with this id changed as it stands here; the same system where there is none of that kind. */
+    public <T extends Item> FuelSystem change(String id, Class<T> kind, UnaryOperator<T> change) {
+        return item(id).filter(kind::isInstance).map(kind::cast).map(i -> replace(change.apply(i))).orElse(this);
     }
 
     public FuelSystem plus(Item... added) {

@@ -1,8 +1,12 @@
 package ration.model;
 
+import static java.util.Map.entry;
+
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import ration.quantity.Quantity;
@@ -41,11 +45,15 @@ public record LineSize(Kind kind, String label, double bore, double outer) {
     }
 
     private static final Pattern TUBE = Pattern.compile("\\s*(.+?)\\s*[x\u00d7]\\s*(\\.?[\\d.]+)\\s*(?:tube)?\\s*");
-    private static final Pattern HOSE = Pattern.compile("\\s*-\\s*(\\d+)\\s*hose\\s*");
+    private static final Pattern HOSE = Pattern.compile("\\s*-\\s*(\\d+)\\s*(?:(?i)(PTFE)\\s*)?hose\\s*");
     private static final Pattern PLAIN_BORE = Pattern.compile("\\s*(.+?)\\s*bore\\s*");
     /** Hose inside diameters by dash, inches. */
-    private static final Map<Integer, Double> HOSE_BORE = Map.of(3, 1 / 8.0, 4, 3 / 16.0, 5, 1 / 4.0, 6, 5 / 16.0,
-            8, 13 / 32.0, 10, 1 / 2.0, 12, 5 / 8.0, 16, 7 / 8.0);
+    private static final NavigableMap<Integer, Double> HOSE_BORE = new TreeMap<>(Map.ofEntries(entry(3, 1 / 8.0), entry(4,
+            3 / 16.0), entry(5, 1 / 4.0), entry(6, 5 / 16.0), entry(8, 13 / 32.0), entry(10, 1 / 2.0), entry(12, 5 / 8.0), entry(
+            16, 7 / 8.0), entry(20, 1.125), entry(24, 1.375), entry(32, 1 + 13 / 16.0)));
+    /** PTFE hose is made in these sizes, and up to 3 % narrower than its nominal bore (from memory, confidence medium). */
+    private static final List<Integer> PTFE = List.of(4, 5, 6, 8, 10, 12, 16);
+    private static final double PTFE_NARROWER = 0.97;
     private static final List<LineSize> USUAL = List.of(
             parse("1/4 x 0.035 tube"), parse("5/16 x 0.035 tube"), parse("3/8 x 0.035 tube"),
             parse("1/2 x 0.035 tube"), parse("5/8 x 0.035 tube"), parse("-4 hose"), parse("-5 hose"),
@@ -72,11 +80,14 @@ public record LineSize(Kind kind, String label, double bore, double outer) {
         if (hose.matches()) {
             int dash = hose.group(1).length() > 3 ? -1 : Integer.parseInt(hose.group(1));
             Double bore = HOSE_BORE.get(dash);
-            if (bore == null) {
-                throw new IllegalArgumentException("There is no -" + hose.group(1)
-                        + " hose in the table. Use -3, -4, -5, -6, -8, -10, -12 or -16, or give the bore.");
+            boolean ptfe = hose.group(2) != null;
+            if (bore == null || ptfe && !PTFE.contains(dash)) {
+                throw new IllegalArgumentException("There is no -" + hose.group(1) + (ptfe ? " PTFE" : "")
+                        + " hose in the table. Use " + (ptfe ? PTFE : HOSE_BORE.keySet()).stream().map(d -> "-" + d).collect(
+                        java.util.stream.Collectors.joining(", ")) + ", or give the bore.");
             }
-            return new LineSize(Kind.HOSE, "-" + dash + " hose", Unit.INCH.toSi(bore), Unit.INCH.toSi(dash / 16.0));
+            return new LineSize(Kind.HOSE, "-" + dash + (ptfe ? " PTFE hose" : " hose"), Unit.INCH.toSi(bore)
+                    * (ptfe ? PTFE_NARROWER : 1), Unit.INCH.toSi(dash / 16.0));
         }
         try {
             Matcher tube = TUBE.matcher(text);

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
@@ -33,6 +34,7 @@ public final class Validation {
         system.items().forEach(v::item);
         v.ports();
         v.whole();
+        v.firewall();
         v.problems.sort((a, b) -> Boolean.compare(b.blocks(), a.blocks()));
         return List.copyOf(v.problems);
     }
@@ -212,10 +214,30 @@ public final class Validation {
                 }
             }
         }
+        f.vent().flatMap(VentLine::to).ifPresent(to -> ventLeads(tank, to));
         f.published().filter(m -> m.si() < 0).ifPresent(m -> block(tank.id(), "Maker's unusable",
                 "It must not be below zero.", "Read the maker's figure again."));
         f.filler().ifPresent(p -> near(tank.id(), "Filler", p));
         f.gauge().ifPresent(p -> near(tank.id(), "Gauge", p));
+    }
+
+    private void ventLeads(Item.Tank tank, String to) {
+        Set<String> seen = new HashSet<>(Set.of(tank.id()));
+        Optional<String> next = Optional.of(to);
+        while (next.isPresent()) {
+            Optional<Item.Tank> other = system.item(next.get()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+            if (other.isEmpty()) {
+                miss(tank.id(), "Vent", "Its vent leads to " + next.get() + ", and there is no such tank.",
+                        "Say on its card where the vent leads.");
+                return;
+            }
+            if (!seen.add(other.get().id())) {
+                miss(tank.id(), "Vent", "Its vent leads round from tank to tank and never outside.",
+                        "Lead one of them to a tip in the open air.");
+                return;
+            }
+            next = other.get().fitout().vent().flatMap(VentLine::to);
+        }
     }
 
     private void selector(Item.Selector selector) {
@@ -316,6 +338,17 @@ public final class Validation {
             system.item(open.item()).ifPresent(i -> miss(i.id(), "Ports",
                     "Nothing is joined to the " + open.port() + " port of " + i.name() + ".", "Pick it and press A to add what follows."));
         }
+    }
+
+    private void firewall() {
+        system.firewall().ifPresent(w -> {
+            for (Measured m : List.of(w.station(), w.top(), w.foot())) {
+                if (Math.abs(m.si()) > FAR) {
+                    block("", "Firewall", "The firewall lies more than 100 m from the datum.", "Check the figures and their units.");
+                    return;
+                }
+            }
+        });
     }
 
     private void whole() {

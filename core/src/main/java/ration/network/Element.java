@@ -242,16 +242,51 @@ public sealed interface Element {
 
     /**
      * The suction side of a jet pump: lifts {@code headRatio x nozzle drop} at no suction flow, and nothing at
-     * {@code flowRatio x nozzle flow}; in proportion between (the linear law of textbook jet pumps, from memory).
+     * {@code flowRatio x nozzle flow}; in proportion between (the linear law of textbook jet pumps, from memory). Outside
+     * that range, and without motive flow, it is a plain passage.
      *
      * @param nozzle    id of the link that is the driving nozzle
      * @param flowRatio most suction flow over nozzle flow
      * @param headRatio most lift over the nozzle's pressure drop
+     * @param passage   what its suction bore costs at any flow
      */
-    record Jet(String nozzle, double flowRatio, double headRatio) implements Element {
+    record Jet(String nozzle, double flowRatio, double headRatio, Resistance passage) implements Element {
+
+        /** Within this share of the end of its line, the line gives way to the plain passage. */
+        private static final double JOIN = 0.02;
 
         public Jet {
             require(flowRatio > 0 && flowRatio < 100 && headRatio > 0 && headRatio < 100, "Jet ratios are above zero");
+        }
+
+        /** A jet whose passage costs nothing worth counting. */
+        public Jet(String nozzle, double flowRatio, double headRatio) {
+            this(nozzle, flowRatio, headRatio, new Resistance(0, 0));
+        }
+
+        /**
+         * Puts what is left of the lift at a suction flow into {@code out.loss}, as a loss below zero, and its slope into
+         * {@code out.slope}: the line to its end, rounded there, and nothing beyond it; nothing without motive flow.
+         *
+         * @param motive flow of the nozzle, m3/s
+         * @param most   lift at no suction flow, Pa
+         */
+        void lift(double motive, double most, double flow, Drop out) {
+            double end = flowRatio * Math.max(0, motive);
+            out.loss = 0;
+            out.slope = 0;
+            if (!(end > 0) || !(most > 0)) {
+                return;
+            }
+            double u = flow / end;
+            if (u <= 1 - JOIN) {
+                out.loss = -most * (1 - u);
+                out.slope = most / end;
+            } else if (u < 1 + JOIN) {
+                double left = 1 + JOIN - u;
+                out.loss = -most * left * left / (4 * JOIN);
+                out.slope = most * left / (2 * JOIN) / end;
+            }
         }
 
         @Override
@@ -261,7 +296,36 @@ public sealed interface Element {
 
         @Override
         public Characteristic prepare(Fluid fluid, FrictionLaw law) {
-            return Characteristic.polynomial(0, 0);
+            return passage.prepare(fluid, law);
+        }
+    }
+
+    /**
+     * A vent: air passes it as fuel passes the tank, volume for volume. The lines one after the other, full of air of the
+     * standard sea level.
+     */
+    record Vent(List<Pipe> lines) implements Element {
+
+        private static final Fluid AIR = new Fluid(1.225, 1.79e-5 / 1.225);
+
+        public Vent {
+            lines = List.copyOf(lines);
+        }
+
+        @Override
+        public Characteristic prepare(Fluid fluid, FrictionLaw law) {
+            List<Characteristic> each = lines.stream().map(l -> l.prepare(AIR, law)).toList();
+            return (q, out) -> {
+                double loss = 0;
+                double slope = 0;
+                for (Characteristic c : each) {
+                    c.at(q, out);
+                    loss += out.loss;
+                    slope += out.slope;
+                }
+                out.loss = loss;
+                out.slope = Math.max(slope, Characteristic.LEAST_SLOPE);
+            };
         }
     }
 

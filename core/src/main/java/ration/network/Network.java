@@ -361,8 +361,10 @@ public final class Network {
             int nozzle = linkIndex.get(jet.nozzle());
             double flow = Math.max(0, last.flow(nozzle));
             double drop = Math.max(0, last.piezometric(from[nozzle]) - last.piezometric(to[nozzle]));
-            double lift = flow > NO_FLOW ? -jet.headRatio() * drop : 0;
-            double slope = flow > NO_FLOW ? Math.max(-lift / (jet.flowRatio() * flow), Characteristic.LEAST_SLOPE) : 1e9;
+            Drop left = new Drop();
+            jet.lift(flow, jet.headRatio() * drop, Math.max(0, last.flow(e)), left);
+            double slope = Math.max(left.slope, Characteristic.LEAST_SLOPE);
+            double lift = left.loss - slope * Math.max(0, last.flow(e));
             if (Math.abs(lift - extra[e]) <= HELD && Math.abs(slope - extraSlope[e]) <= 1e-6 * slope) {
                 return false;
             }
@@ -848,10 +850,9 @@ public final class Network {
         private void drive(Element.Jet jet, int by, double flow) {
             double through = out[by] ? 0 : Math.max(0, q[by]);
             laws[by].at(through, nozzleDrop);
-            double most = through > NO_FLOW ? jet.headRatio() * Math.max(0, nozzleDrop.loss) : 0;
-            double slope = through > NO_FLOW ? most / (jet.flowRatio() * through) : 1e9;
-            drop.loss += slope * flow - most;
-            drop.slope += slope;
+            jet.lift(through, jet.headRatio() * Math.max(0, nozzleDrop.loss), flow, nozzleDrop);
+            drop.loss += nozzleDrop.loss;
+            drop.slope += nozzleDrop.slope;
         }
 
         /**

@@ -1,6 +1,9 @@
 package ration.plumbing;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import ration.geometry.Point3;
 import ration.model.Construction;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -11,7 +14,8 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * What to cut for a run. Tube: the measured way from seat to seat and, for each flare, what forming it takes up. Hose: the
+ * What to cut for a run. Tube: the measured way from seat to seat, less what each bend saves over its corner where the way
+ * is only known by points (0.43 R for a right angle), and, for each flare, what forming it takes up. Hose: the
  * way with 5 % slack, less what each end fitting reaches beyond the hose. Allowances are common practice, no source:
  * measure one of your own fittings before cutting.
  *
@@ -44,10 +48,39 @@ public record CutLength(double length, String sum) {
             return new CutLength(Math.max(0, cut), measured + " + 5 % slack \u2212 2 \u00d7 "
                     + UnitSystem.figure(Unit.INCH.fromSi(end), 2) + " end fittings");
         }
+        double saved = run.length().isEmpty() ? bends(system, run) : 0;
         int flares = flare(run.build().start()) + flare(run.build().end());
         double each = Unit.INCH.toSi(FLARE.getOrDefault(dash, 0.11));
-        return new CutLength(way + flares * each, measured + " + " + flares + " \u00d7 "
+        return new CutLength(Math.max(0, way - saved + flares * each), measured + (saved > 1e-4 ? " \u2212 "
+                + UnitSystem.figure(Unit.INCH.fromSi(saved), 2) + " round the bends" : "") + " + " + flares + " \u00d7 "
                 + UnitSystem.figure(Unit.INCH.fromSi(each), 2) + " flares");
+    }
+
+    /**
+     * What the bends save over the corners of the measured points, m: {@code R (2 tan(a/2) - a)} for a turn by a, with the
+     * tightest bend as recorded, else the least the table allows. A turn cannot save more than the legs beside it.
+     */
+    private static double bends(FuelSystem system, Item.Run run) {
+        double radius = run.build().tightest().map(m -> m.si()).orElseGet(() -> LineRules.leastRadius(run).orElse(0));
+        if (system.point(run.from()).isEmpty() || system.point(run.to()).isEmpty()) {
+            return 0;
+        }
+        List<Point3> way = new ArrayList<>(List.of(system.point(run.from()).get()));
+        run.points().forEach(p -> way.add(p.point()));
+        way.add(system.point(run.to()).get());
+        double saved = 0;
+        for (int i = 1; i + 1 < way.size(); i++) {
+            Point3 in = way.get(i).minus(way.get(i - 1));
+            Point3 out = way.get(i + 1).minus(way.get(i));
+            double shorter = Math.min(in.length(), out.length());
+            if (shorter > 1e-6) {
+                double turn = Math.acos(Math.max(-1, Math.min(1, in.dot(out) / in.length() / out.length())));
+                double tangent = Math.tan(Math.min(turn, Math.PI * 0.9) / 2);
+                double r = Math.min(radius, tangent > 1e-9 ? shorter / tangent : radius);
+                saved += Math.max(0, r * (2 * tangent - Math.min(turn, Math.PI * 0.9)));
+            }
+        }
+        return saved;
     }
 
     /** One unless the end is known to be something else than a flare. */

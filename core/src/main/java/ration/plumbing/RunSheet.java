@@ -81,14 +81,14 @@ public final class RunSheet {
         try (CSVParser parser = CSVParser.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text),
                 format)) {
             for (CSVRecord record : parser) {
-                rows.add(record.toList());
+                rows.add(record.stream().map(CsvCell::in).toList());
                 if (rows.size() > MOST_ROWS) {
                     throw new IllegalArgumentException("The table has more than " + MOST_ROWS + " rows.");
                 }
             }
         } catch (IOException | java.io.UncheckedIOException | IllegalStateException e) {
-            throw new IllegalArgumentException("The table cannot be read: " + e.getMessage() + ". Quotes may not be"
-                    + " closed.", e);
+            throw new IllegalArgumentException("The table cannot be read: a quotation mark is opened and not closed, or stands inside"
+                    + " a cell.", e);
         }
         return rows;
     }
@@ -182,7 +182,7 @@ public final class RunSheet {
             for (Item.Run run : system.runs()) {
                 List<String> cells = new ArrayList<>();
                 for (SheetColumn c : SheetColumn.values()) {
-                    cells.add(c.text(system, run));
+                    cells.add(CsvCell.out(c.text(system, run)));
                 }
                 cells.add(CutLength.of(system, run).text());
                 printer.printRecord(cells);

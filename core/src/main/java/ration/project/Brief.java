@@ -127,7 +127,24 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
     }
 
     /** Written standard and practice the result is judged by. */
-    public record Choices(Basis basis, Friction friction) {
+    public record Choices(Basis basis, Friction friction, Practice practice) {
+
+        /** With practice as usual. */
+        public Choices(Basis basis, Friction friction) {
+            this(basis, friction, Practice.USUAL);
+        }
+
+        public Choices with(Basis other) {
+            return new Choices(other, friction, practice);
+        }
+
+        public Choices with(Friction other) {
+            return new Choices(basis, other, practice);
+        }
+
+        public Choices with(Practice other) {
+            return new Choices(basis, friction, other);
+        }
     }
 
     /** Which written standard is taken as the yardstick. All ask for the same flow; they differ in paragraphs. */
@@ -184,6 +201,10 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
     /** Take-off demand, m3/s: power x specific consumption / fuel weight (AC 90-89, from memory). */
     public double demand() {
         return power.si() * consumption.si() / demandDensity();
+    }
+
+    public Practice practice() {
+        return choices.practice();
     }
 
     /** Flow wanted, m3/s. */

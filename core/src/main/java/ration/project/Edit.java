@@ -1,6 +1,7 @@
 package ration.project;
 
 import java.util.function.UnaryOperator;
+import ration.model.Item;
 
 /**
  * A change with a name for the undo list.
@@ -14,8 +15,8 @@ public record Edit(String name, UnaryOperator<Project> change) {
         return new Edit(name, change);
     }
 
-    /** Replaces one item. */
-    public static Edit replace(String name, ration.model.Item item) {
-        return new Edit(name, p -> p.with(p.system().replace(item)));
+    /** Changes one item as it stands in the project given; nothing where it is no longer laid out. */
+    public static <T extends Item> Edit onItem(String name, String id, Class<T> kind, UnaryOperator<T> change) {
+        return new Edit(name, p -> p.with(p.system().change(id, kind, change)));
     }
 }

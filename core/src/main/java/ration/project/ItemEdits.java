@@ -3,6 +3,7 @@ package ration.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.model.FingerScreen;
@@ -43,6 +44,11 @@ public final class ItemEdits {
         ItemEdits edits = new ItemEdits(system);
         system.item(id).ifPresent(edits::offer);
         return List.copyOf(edits.offers);
+    }
+
+    /** Takes up an offer in the system it is given, as the item stands there; nothing where it is no longer on offer. */
+    public static UnaryOperator<FuelSystem> taking(String id, String label) {
+        return s -> of(s, id).stream().filter(o -> o.label().equals(label)).findFirst().map(Offer::result).orElse(s);
     }
 
     private void offer(Item item) {
@@ -191,6 +197,7 @@ public final class ItemEdits {
                 ? Optional.of(Place.estimated(at)) : Optional.empty())));
         add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
                 f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
+        add(f.secondAir() ? "Cap not vented" : "Cap vented too", tank.with(f.withSecondAir(!f.secondAir())));
         if (tank.vent().isPresent()) {
             vent(tank, f, over);
         }
@@ -277,6 +284,18 @@ public final class ItemEdits {
     private void outlets(Item.Tank tank) {
         for (int i = 0; i < tank.outlets().size(); i++) {
             Item.Outlet o = tank.outlets().get(i);
+            String of = tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1);
+            if (o.edge() == Item.Outlet.Edge.UNSAID) {
+                for (Item.Outlet.Edge e : Item.Outlet.Edge.values()) {
+                    if (e != Item.Outlet.Edge.UNSAID) {
+                        add(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(tank.outlets(),
+                                i, o.with(e))));
+                    }
+                }
+            } else {
+                add(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(
+                        tank.outlets(), i, o.with(Item.Outlet.Edge.UNSAID))));
+            }
             if (o.finger().isEmpty()) {
                 add(tank.outlets().size() == 1 ? "Give screen's build" : "Give screen's build " + (i + 1),
                         tank.withOutlets(put(tank.outlets(), i, o.withFinger(Optional.of(new FingerScreen(

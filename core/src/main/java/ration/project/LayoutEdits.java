@@ -144,20 +144,45 @@ public final class LayoutEdits {
         }
         Point3 start = system.point(run.from()).orElse(new Point3(0, 0, 0));
         Point3 end = system.point(run.to()).orElse(start);
-        int half = run.points().size() / 2;
-        Point3 at = run.points().isEmpty() ? start.toward(end, 0.5)
-                : start.toward(run.points().get(half).point(), 0.5);
-        Item added = kind.make(system, at);
+        Half half = Half.of(run, start, end);
+        Item added = kind.make(system, half.at());
         double length = run.lengthM(start, end);
         Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
         Measured first = halfLength(length, unit);
         Item.Run before = new Item.Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
-                List.of(), run.fittings(), run.build().withEnd(ration.model.RunBuild.End.NONE));
+                run.points().subList(0, half.before()), run.fittings(), run.build().withEnd(ration.model.RunBuild.End.NONE));
         FuelSystem split = system.replace(before).plus(added);
         Item.Run after = new Item.Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
-                run.to(), run.size(), Optional.of(first), run.points(), List.of(),
+                run.to(), run.size(), Optional.of(first), run.points().subList(half.before(), run.points().size()), List.of(),
                 run.build().withStart(ration.model.RunBuild.End.NONE));
         return Optional.of(new Outcome(split.plus(after), added.id()));
+    }
+
+    /**
+     * Half way along a run as its points lie.
+     *
+     * @param at     the place
+     * @param before how many measured points lie on the way to it
+     */
+    private record Half(Point3 at, int before) {
+
+        static Half of(Item.Run run, Point3 start, Point3 end) {
+            List<Point3> way = new ArrayList<>(List.of(start));
+            run.points().forEach(p -> way.add(p.point()));
+            way.add(end);
+            double left = 0;
+            for (int i = 1; i < way.size(); i++) {
+                left += way.get(i - 1).distance(way.get(i)) / 2;
+            }
+            for (int i = 1; i < way.size(); i++) {
+                double leg = way.get(i - 1).distance(way.get(i));
+                if (left <= leg && leg > 0) {
+                    return new Half(way.get(i - 1).toward(way.get(i), left / leg), i - 1);
+                }
+                left -= leg;
+            }
+            return new Half(start.toward(end, 0.5), run.points().size() / 2);
+        }
     }
 
     private static Measured halfLength(double metres, Unit unit) {
@@ -213,7 +238,18 @@ public final class LayoutEdits {
         gone[lines.size()] = id;
         String next = lines.isEmpty() ? "" : lines.get(0).from().item().equals(id) ? lines.get(0).to().item()
                 : lines.get(0).from().item();
-        return Optional.of(new Outcome(system.minus(gone), next));
+        return Optional.of(new Outcome(ventsLedElsewhere(system.minus(gone), id), next));
+    }
+
+    /** Vents that led to a tank taken away lead outside again. */
+    private static FuelSystem ventsLedElsewhere(FuelSystem system, String gone) {
+        FuelSystem now = system;
+        for (Item.Tank t : system.tanks()) {
+            if (t.fitout().vent().flatMap(ration.model.VentLine::to).filter(gone::equals).isPresent()) {
+                now = now.replace(t.with(t.fitout().withVent(t.fitout().vent().map(v -> v.leadingTo(Optional.empty())))));
+            }
+        }
+        return now;
     }
 
     private static Optional<Measured> sum(FuelSystem system, Item.Run a, Item.Run b) {

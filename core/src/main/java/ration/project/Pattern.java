@@ -157,7 +157,7 @@ public enum Pattern {
         @Override
         FuelSystem system() {
             return new PatternSheet().tank("Wing tank", new At(74, 0, 24), new double[] {26, 24, 12}, new double[] {-8, 10},
-                    "vent-back").header("Collector", new At(60, 0, 12), 1, 7, "in", "jet")
+                    "vent-back").unusable(3.5).header("Collector", new At(60, 0, 12), 1, 7, "in", "jet")
                     .shutOff(new At(56, 0, 13)).pumpPair(new At(52, 0, 13)).filter(new At(42, 0, 18))
                     .injection("Rail", INLET, RAIL, 40, 50, true)
                     .regulator(new At(32, 6, 42), Item.Regulator.Style.BYPASS, 43.5).jet(new At(62, 0, 20))

@@ -75,6 +75,17 @@ final class PatternSheet {
                 Optional.of(floor.plus(-size[0] / 4, 0, 0).place()), Measured.of(0.5, Unit.GALLON, BY)));
     }
 
+    /** With another placard on the tank laid out last. */
+    PatternSheet unusable(double gallons) {
+        for (int i = items.size() - 1; i >= 0; i--) {
+            if (items.get(i) instanceof Item.Tank tank) {
+                items.set(i, tank.withUnusable(Measured.of(gallons, Unit.GALLON, BY)));
+                return this;
+            }
+        }
+        return this;
+    }
+
     PatternSheet selector(At at, boolean both) {
         List<Item.Position> positions = new ArrayList<>(List.of(new Item.Position("LEFT", List.of(List.of("left", Item.OUT))),
                 new Item.Position("RIGHT", List.of(List.of("right", Item.OUT)))));

@@ -56,8 +56,10 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
         return new Project(name, other, brief, system, tests, heat, unknown);
     }
 
+    /** With another brief; another grade of fuel boils otherwise, so what was said of the old one's vapor no longer counts. */
     public Project with(Brief other) {
-        return new Project(name, note, other, system, tests, heat, unknown);
+        Heat then = other.fuel() == brief.fuel() ? heat : heat.with(Volatility.usual(other.fuel()));
+        return new Project(name, note, other, system, tests, then, unknown);
     }
 
     public Project with(FuelSystem other) {

@@ -22,6 +22,15 @@ public record Quantity(double value, Unit unit) {
             "\\s*([+\\-\u2212]?)\\s*(?:(\\d+)[\\s-]+(\\d+)\\s*/\\s*(\\d+)|(\\d+)\\s*/\\s*(\\d+)"
                     + "|(\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(.*?)\\s*");
 
+    /** Lengths meant in these are places and sizes in the aircraft; altitudes are meant in feet. */
+    private static final java.util.Set<Unit> IN_THE_AIRCRAFT = java.util.EnumSet.of(Unit.INCH, Unit.MILLIMETRE, Unit.CENTIMETRE);
+    /** No place in an aircraft lies further from its datum, m. */
+    private static final double FARTHEST = 100;
+    private static final String FARTHEST_WORDS = "\u2212100 and 100 m";
+
+    /** A comma before exactly three digits: thousands to one writer, a decimal to another. */
+    private static final Pattern THOUSANDS = Pattern.compile("[1-9]\\d{0,2},\\d{3}");
+
     public Quantity {
         Objects.requireNonNull(unit, "unit");
         if (!Double.isFinite(value)) {
@@ -51,7 +60,9 @@ public record Quantity(double value, Unit unit) {
     }
 
     /**
-     * Reads what people write: {@code 3/8}, {@code 52 1/2}, {@code 7.7 mm}, {@code 1,5 L}.
+     * Reads what people write: {@code 3/8}, {@code 52 1/2}, {@code 7.7 mm}, {@code 1,5 L}. A comma before exactly three
+     * digits, {@code 12,500}, may mean either and is asked back. Figures beyond what an aircraft holds are refused; see
+     * {@link Dimension#holds}.
      *
      * @param text     what was written
      * @param fallback the unit meant when none is written; also fixes the dimension
@@ -70,13 +81,24 @@ public record Quantity(double value, Unit unit) {
         } else {
             magnitude = number(m.group(7));
         }
+        if (m.group(7) != null && THOUSANDS.matcher(m.group(7)).matches()) {
+            throw QuantityFormatException.ambiguous(text, m.group(7), m.group(8));
+        }
         double value = m.group(1).isEmpty() || m.group(1).equals("+") ? magnitude : -magnitude;
         Unit unit = m.group(8).isEmpty() ? fallback
                 : Unit.named(m.group(8)).orElseThrow(() -> new QuantityFormatException(text, fallback));
-        if (unit.dimension() != fallback.dimension() || Math.abs(value) > LIMIT) {
+        if (unit.dimension() != fallback.dimension()) {
             throw new QuantityFormatException(text, fallback);
         }
-        return new Quantity(value, unit);
+        Quantity read = new Quantity(value, unit);
+        if (Math.abs(value) > LIMIT) {
+            throw new QuantityFormatException(text, fallback);
+        }
+        if (!unit.dimension().holds(read.si()) || IN_THE_AIRCRAFT.contains(fallback) && Math.abs(read.si()) > FARTHEST) {
+            throw QuantityFormatException.beyond(text, fallback, IN_THE_AIRCRAFT.contains(fallback) ? FARTHEST_WORDS
+                    : fallback.dimension().range());
+        }
+        return read;
     }
 
     /**

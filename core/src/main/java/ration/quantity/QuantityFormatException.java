@@ -7,6 +7,24 @@ public final class QuantityFormatException extends IllegalArgumentException {
         super(sentence(text, wanted));
     }
 
+    private QuantityFormatException(String sentence) {
+        super(sentence);
+    }
+
+    /** A comma that may part thousands or decimals. */
+    static QuantityFormatException ambiguous(String text, String digits, String unit) {
+        String after = unit.isEmpty() ? "" : " " + unit;
+        return new QuantityFormatException("\u201c" + shorten(text.strip()) + "\u201d can be read in two ways. Write "
+                + digits.replace(",", "") + after + " or " + digits.replace(',', '.') + after + ".");
+    }
+
+    /** A figure no aircraft holds. */
+    static QuantityFormatException beyond(String text, Unit wanted, String range) {
+        Dimension d = wanted.dimension();
+        return new QuantityFormatException("\u201c" + shorten(text.strip()) + "\u201d is beyond what an aircraft holds: "
+                + d.words() + " lies between " + range + ".");
+    }
+
     private static String sentence(String text, Unit wanted) {
         String shown = text == null || text.isBlank() ? "Nothing" : "\u201c" + shorten(text.strip()) + "\u201d";
         String units = String.join(", ", Quantity.symbols(wanted.dimension()));

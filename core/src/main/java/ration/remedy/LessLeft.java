@@ -109,7 +109,7 @@ public final class LessLeft {
 
     private void move(String title, Point3 to) {
         onFloor(to).filter(p -> p.point().distance(tank.outlets().get(0).place().point()) > INCH / 4).ifPresent(p -> {
-            change(title, s -> s.replace(tank.withOutlets(withFirst(tank.outlets().get(0).at(p)))));
+            change(title, s -> onTank(s, t -> firstAt(t, p)));
         });
     }
 
@@ -122,8 +122,14 @@ public final class LessLeft {
 
     /** A second outlet teed into the line of the first, by a line of the same size. */
     private FuelSystem withSecond(FuelSystem s, Place at) {
+        Optional<Item.Tank> now = s.item(this.tank.id()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast)
+                .filter(t -> t.outlets().size() == 1);
+        if (now.isEmpty()) {
+            return s;
+        }
+        Item.Tank tank = now.get();
         Item.Outlet first = tank.outlets().get(0);
-        Item.Outlet more = new Item.Outlet("outlet-2", at, first.bore(), first.screen(), first.finger());
+        Item.Outlet more = new Item.Outlet("outlet-2", at, first.bore(), first.screen(), first.finger(), first.edge());
         FuelSystem with = s.replace(tank.withOutlets(List.of(first, more)));
         Optional<Item.Run> line = s.runAt(new PortRef(tank.id(), first.name()));
         if (line.isEmpty()) {
@@ -156,8 +162,7 @@ public final class LessLeft {
         if (here.isPresent()) {
             Place down = Place.estimated(new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
             if (down.point().z() < at.z() - LIP) {
-                change("Outlet down to the floor of its well", s -> s.replace(tank.withOutlets(withFirst(tank.outlets().get(0)
-                        .at(down)))));
+                change("Outlet down to the floor of its well", s -> onTank(s, t -> firstAt(t, down)));
             }
             return;
         }
@@ -169,16 +174,22 @@ public final class LessLeft {
         if (tank.fitout().wells().stream().anyMatch(well::meets)) {
             return;
         }
-        List<Fitout.Well> wells = new ArrayList<>(tank.fitout().wells());
-        wells.add(well);
-        change("Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it", s -> s.replace(tank.withOutlets(withFirst(tank.outlets()
-                .get(0).at(foot.raised(LIP)))).with(tank.fitout().withWells(wells))));
+        change("Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it", s -> onTank(s, t -> {
+            List<Fitout.Well> wells = new ArrayList<>(t.fitout().wells());
+            wells.add(well);
+            return firstAt(t, foot.raised(LIP)).with(t.fitout().withWells(wells));
+        }));
     }
 
-    private List<Item.Outlet> withFirst(Item.Outlet outlet) {
-        List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
-        outlets.set(0, outlet);
-        return outlets;
+    /** The tank as it stands in the system the change is made on, which may have been edited since. */
+    private FuelSystem onTank(FuelSystem s, UnaryOperator<Item.Tank> change) {
+        return s.change(tank.id(), Item.Tank.class, t -> t.outlets().isEmpty() ? t : change.apply(t));
+    }
+
+    private static Item.Tank firstAt(Item.Tank t, Place place) {
+        List<Item.Outlet> outlets = new ArrayList<>(t.outlets());
+        outlets.set(0, outlets.get(0).at(place));
+        return t.withOutlets(outlets);
     }
 
     private void change(String title, UnaryOperator<FuelSystem> on) {

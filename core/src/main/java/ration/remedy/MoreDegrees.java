@@ -80,26 +80,25 @@ public final class MoreDegrees {
             Item item = project.system().item(step.item()).orElse(null);
             if (item instanceof Item.Run run) {
                 if (!run.build().marks().sleeved()) {
-                    RunBuild.Marks m = run.build().marks();
-                    all.add(new Change("Sleeve on " + run.name(), replace(run.with(run.build().with(new RunBuild.Marks(true,
-                            m.moving(), m.temporary()))))));
+                    all.add(new Change("Sleeve on " + run.name(), on(run, Item.Run.class, r -> r.with(r.build().with(
+                            new RunBuild.Marks(true, r.build().marks().moving(), r.build().marks().temporary()))))));
                 }
                 if (before) {
                     run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
-                            replace(run.resized(up)))));
+                            on(run, Item.Run.class, r -> r.resized(up)))));
                 }
             } else if (item instanceof Item.Pump pump) {
-                Place lower = pump.place().raised(-LOWER);
-                all.add(new Change(pump.name() + " 6 in lower", replace(pump.with(new Item.Tag(pump.id(), pump.name(), lower)))));
+                all.add(new Change(pump.name() + " 6 in lower", on(pump, Item.Pump.class, x -> x.with(new Item.Tag(
+                        x.id(), x.name(), x.place().raised(-LOWER))))));
                 before = false;
             } else if (item instanceof Item.Strainer s && before) {
-                all.add(new Change(s.name() + " twice as large", replace(new Item.Strainer(s.tag(), s.loss().times(0.5),
-                        s.fouled().map(f -> f.times(0.5)), s.drain(), s.bowl()))));
+                all.add(new Change(s.name() + " twice as large", on(s, Item.Strainer.class, x -> new Item.Strainer(x.tag(),
+                        x.loss().times(0.5), x.fouled().map(f -> f.times(0.5)), x.drain(), x.bowl()))));
             }
         }
         smallReturn(project, vapor).ifPresent(all::add);
         Volatility now = project.heat().volatility();
-        if (now.ordinal() > Volatility.MOGAS_AA.ordinal()) {
+        if (now.ordinal() > Volatility.MOGAS_AA.ordinal() && now != Volatility.MOGAS_UNSAID) {
             Volatility less = Volatility.values()[now.ordinal() - 1];
             all.add(new Change(less.label() + " in place of " + now.label(), p -> p.with(p.heat().with(less))));
         }
@@ -125,13 +124,17 @@ public final class MoreDegrees {
                 r.name())).isPresent()))) {
             return Optional.empty();
         }
-        Item.Pump from = pump;
-        Item.Tank to = tank;
+        String from = pump.id();
+        String to = tank.id();
         return Optional.of(new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in",
-                p -> p.with(withReturn(p.system(), from, to))));
+                p -> p.system().item(from).flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Item.Pump) f,
+                        (Item.Tank) t)))).orElse(p)));
     }
 
     private static FuelSystem withReturn(FuelSystem system, Item.Pump pump, Item.Tank tank) {
+        if (system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty() || tank.outlets().isEmpty()) {
+            return system;
+        }
         Item.Run line = system.runAt(new PortRef(pump.id(), Item.OUT)).orElseThrow();
         Point3 at = pump.place().point();
         String tee = system.freeId("tee");
@@ -162,7 +165,8 @@ public final class MoreDegrees {
         return new Item.Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
     }
 
-    private static UnaryOperator<Project> replace(Item changed) {
-        return p -> p.with(p.system().replace(changed));
+    /** The item is looked up in the project the change is made on: that may have been edited since. */
+    private static <T extends Item> UnaryOperator<Project> on(Item item, Class<T> kind, UnaryOperator<T> change) {
+        return p -> p.with(p.system().change(item.id(), kind, change));
     }
 }

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -32,7 +33,7 @@ public final class Remedies {
 
     /** Ranked remedies at most this many. */
     private static final int MOST = 8;
-    /** A change that brings less than this much margin is not worth a row. */
+    /** A change that brings less than this much margin over what is needed is not worth a row. */
     private static final double LEAST_GAIN = 0.005;
     /** Loss of a coarser screen or a straighter bore over the present one; common practice, no source. */
     private static final double EASIER = 0.5;
@@ -65,7 +66,7 @@ public final class Remedies {
         }
         Remedies remedies = new Remedies(assessment.project());
         remedies.collect(governing.get());
-        return remedies.solve(governing.get().margin(), task);
+        return remedies.solve(governing.get().ratio(), task);
     }
 
     private void collect(CaseAnswer governing) {
@@ -84,56 +85,59 @@ public final class Remedies {
         if (item instanceof Item.Run run) {
             run(run);
         } else if (item instanceof Item.Tank tank) {
-            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", s -> s.replace(
-                    tank.raised(INCH)));
+            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Item.Tank.class,
+                    t -> t.raised(INCH));
             for (int i = 0; i < tank.outlets().size(); i++) {
-                int at = i;
+                String port = tank.outlets().get(i).name();
                 tank.outlets().get(i).screen().ifPresent(screen -> rated(item, "Outlet screen of " + tank.name()
-                        + ", coarser", screen, r -> {
-                    List<Item.Outlet> outlets = new ArrayList<>(tank.outlets());
-                    Item.Outlet o = outlets.get(at);
-                    outlets.set(at, o.withScreen(Optional.of(r)));
-                    return tank.withOutlets(outlets);
-                }));
+                        + ", coarser", screen, Item.Tank.class, (t, r) -> t.withOutlets(t.outlets().stream().map(o ->
+                        o.name().equals(port) ? o.withScreen(Optional.of(r)) : o).toList())));
             }
         } else if (item instanceof Item.Selector s) {
-            rated(item, s.name() + " with straighter bores", s.loss(), s::withLoss);
+            rated(item, s.name() + " with straighter bores", s.loss(), Item.Selector.class, Item.Selector::withLoss);
         } else if (item instanceof Item.Strainer s) {
-            rated(item, s.name() + " with a coarser screen", s.loss(),
-                    r -> new Item.Strainer(s.tag(), r, s.fouled().map(f -> f.times(EASIER)), s.drain(), s.bowl()));
+            rated(item, s.name() + " with a coarser screen", s.loss(), Item.Strainer.class, (x, r) -> new Item.Strainer(
+                    x.tag(), r, x.fouled().map(f -> f.times(EASIER)), x.drain(), x.bowl()));
         } else if (item instanceof Item.Filter f) {
-            rated(item, f.name() + " twice as large", f.points().get(0), r -> new Item.Filter(f.tag(),
-                    f.points().stream().map(p -> p.times(EASIER)).toList(), f.fouled().map(p -> p.times(EASIER))));
+            rated(item, f.name() + " twice as large", f.points().get(0), Item.Filter.class, (x, r) -> new Item.Filter(x.tag(),
+                    x.points().stream().map(p -> p.times(EASIER)).toList(), x.fouled().map(p -> p.times(EASIER))));
         } else if (item instanceof Item.ShutOff v) {
-            rated(item, v.name() + " with a full bore", v.loss(), r -> new Item.ShutOff(v.tag(), r));
+            rated(item, v.name() + " with a full bore", v.loss(), Item.ShutOff.class, (x, r) -> new Item.ShutOff(x.tag(), r));
         } else if (item instanceof Item.CheckValve v) {
-            rated(item, v.name() + ", larger", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));
+            rated(item, v.name() + ", larger", v.loss(), Item.CheckValve.class, (x, r) -> new Item.CheckValve(x.tag(),
+                    x.cracking(), r));
         } else if (item instanceof Item.CheckBlock v) {
-            rated(item, v.name() + ", larger", v.loss(), r -> new Item.CheckBlock(v.tag(), v.cracking(), r));
+            rated(item, v.name() + ", larger", v.loss(), Item.CheckBlock.class, (x, r) -> new Item.CheckBlock(x.tag(),
+                    x.cracking(), r));
         } else if (item instanceof Item.FlowSender v) {
-            rated(item, v.name() + ", larger", v.loss(), r -> new Item.FlowSender(v.tag(), r));
+            rated(item, v.name() + ", larger", v.loss(), Item.FlowSender.class, (x, r) -> new Item.FlowSender(x.tag(), r));
         } else if (item instanceof Item.QuickDisconnect v) {
-            rated(item, v.name() + ", larger", v.loss(), r -> new Item.QuickDisconnect(v.tag(), r));
+            rated(item, v.name() + ", larger", v.loss(), Item.QuickDisconnect.class, (x, r) -> new Item.QuickDisconnect(
+                    x.tag(), r));
         } else if (item instanceof Item.Pump pump) {
-            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", s -> s.replace(
-                    pump.withCurve(pump.curve().stream().map(p -> new Item.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
-                            .toList())));
+            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Item.Pump.class,
+                    x -> x.withCurve(x.curve().stream().map(p -> new Item.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
+                            .toList()));
         } else if (item instanceof Item.Header header) {
-            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", s -> s.replace(
-                    header.with(new Item.Tag(header.id(), header.name(), header.place().raised(INCH)))));
+            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Item.Header.class,
+                    h -> h.with(new Item.Tag(h.id(), h.name(), h.place().raised(INCH))));
         }
     }
 
     private void run(Item.Run run) {
         run.size().nextUp().ifPresent(up -> change(run, "Run " + run.name() + ", " + plain(run.size()) + " \u2192 "
-                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run), s -> s.replace(run.resized(up))));
-        List<Fitting> eased = run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
-                : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
-        if (!eased.equals(run.fittings())) {
+                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run),
+                Item.Run.class, r -> r.resized(up)));
+        if (!eased(run).equals(run.fittings())) {
             change(run, "Bends in place of elbow fittings in " + run.name(), run.fittings().stream()
                     .filter(f -> f == Fitting.ELBOW_90 || f == Fitting.ELBOW_45).count() + " elbow fittings out",
-                    s -> s.replace(run.withFittings(eased)));
+                    Item.Run.class, r -> r.withFittings(eased(r)));
         }
+    }
+
+    private static List<Fitting> eased(Item.Run run) {
+        return run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
+                : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
     }
 
     private static String plain(LineSize size) {
@@ -148,12 +152,12 @@ public final class Remedies {
                 + ", its ends and what they meet";
     }
 
-    private void rated(Item item, String title, Rated now, java.util.function.Function<Rated, Item> make) {
+    private <T extends Item> void rated(Item item, String title, Rated now, Class<T> kind, BiFunction<T, Rated, T> make) {
         if (now.loss().si() > 0) {
             Rated eased = now.times(EASIER);
             change(item, title, now.loss().quantity().shown() + " \u2192 " + UnitSystem.figure(
                     eased.loss().quantity().value(), 3) + " " + eased.loss().quantity().unit().symbol() + " at "
-                    + now.flow().quantity().shown(), s -> s.replace(make.apply(eased)));
+                    + now.flow().quantity().shown(), kind, x -> make.apply(x, eased));
         }
     }
 
@@ -163,8 +167,8 @@ public final class Remedies {
         if (back) {
             change(orifice, orifice.name() + " with a smaller bore", orifice.bore().quantity().shown() + " \u2192 "
                     + UnitSystem.figure(orifice.bore().quantity().value() * 0.8, 3) + " "
-                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", s -> s.replace(
-                    new Item.Orifice(orifice.tag(), times(orifice.bore(), 0.8), orifice.dischargeCoefficient())));
+                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", Item.Orifice.class,
+                    o -> new Item.Orifice(o.tag(), times(o.bore(), 0.8), o.dischargeCoefficient()));
         }
     }
 
@@ -176,8 +180,9 @@ public final class Remedies {
         return name.isEmpty() ? name : name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
     }
 
-    private void change(Item item, String title, String detail, UnaryOperator<FuelSystem> on) {
-        changes.add(new Change(item.id(), title, detail, on));
+    /** The item is looked up in the system the change is made on: that may have been edited since. */
+    private <T extends Item> void change(Item item, String title, String detail, Class<T> kind, UnaryOperator<T> change) {
+        changes.add(new Change(item.id(), title, detail, s -> s.change(item.id(), kind, change)));
     }
 
     private List<Remedy> solve(double now, Task task) {
@@ -187,7 +192,7 @@ public final class Remedies {
             if (task.cancelled().getAsBoolean()) {
                 return List.of();
             }
-            LeastMargin.of(project.with(change.on().apply(system))).filter(m -> m.margin() > now + LEAST_GAIN)
+            LeastMargin.of(project.with(change.on().apply(system))).filter(m -> m.ratio() > now + LEAST_GAIN)
                     .ifPresent(m -> solved.add(new Solved(change, m)));
             task.progress().accept(++done / (changes.size() + 1.0));
         }

@@ -82,19 +82,15 @@ public final class TankBody {
     }
 
     /**
-     * What stays below the outlets in an attitude. Undivided, that is what lies under the plane through the lowest outlet
-     * by gravity, through the highest by suction. Divided, each bay drains to the lip of the easiest way to an outlet
+     * What stays below the outlets in an attitude. Undivided, that is what lies under the plane to which its outlets drain it
+     * together, see {@link Feed}. Divided, each bay drains to the lip of the easiest way to an outlet
      * through the openings of the ribs; a bay without a way keeps all it holds.
      */
     public Stranded stranded(Point3 up, Feed feed) {
         if (tank.outlets().isEmpty()) {
             return new Stranded(capacity(), Double.POSITIVE_INFINITY, List.of());
         }
-        double outlet = feed == Feed.GRAVITY ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
-        for (Item.Outlet o : tank.outlets()) {
-            double h = up.dot(o.place().point());
-            outlet = feed == Feed.GRAVITY ? Math.min(outlet, h) : Math.max(outlet, h);
-        }
+        double outlet = feed.drainsTo(up, tank.outlets());
         if (bays.size() == 1) {
             double volume = calibration.real(solid.volumeBelow(up, outlet));
             return new Stranded(volume, outlet, List.of(new Stranded.Bay(volume, outlet)));
@@ -117,7 +113,7 @@ public final class TankBody {
         Arrays.fill(level, Double.POSITIVE_INFINITY);
         for (Item.Outlet o : tank.outlets()) {
             int bay = bayAt(o.place().point().y());
-            level[bay] = Math.min(level[bay], feed == Feed.SUCTION ? outlet : up.dot(o.place().point()));
+            level[bay] = Math.min(level[bay], Math.max(outlet, up.dot(o.drainsAt())));
         }
         for (int pass = 0; pass < bays.size(); pass++) {
             for (int i = 0; i < tank.fitout().ribs().size(); i++) {

@@ -57,7 +57,7 @@ public record PathHeat(List<Gap> gaps) {
                     kelvin = s.item() instanceof Item.Run run ? Warming.along(kelvin, heat.air(zone(system, heat, run.id(),
                             before.place().toward(at.place(), 0.5)), power, air.altitudeM()), Math.PI * run.size().bore()
                             * heat.through(run) * (at.along() - before.along()), mass) : through(system, heat, s, kelvin, mass,
-                            answer.weight(), power, air);
+                            answer, power, air);
                 }
                 double gauge = (s.head(at.along()) - at.height()) * answer.weight();
                 gaps.add(new Gap(s.item().id(), at.along(), ambient + gauge, gauge, kelvin, vapor.pascal(kelvin),
@@ -106,25 +106,22 @@ public record PathHeat(List<Gap> gaps) {
         return bay ? Zone.ENGINE_BAY : Zone.CABIN;
     }
 
-    /** A body that is no run: it takes up heat through its skin, and a pump adds what it does not turn into pressure. */
-    private static double through(FuelSystem system, Heat heat, PathLine.Stretch s, double kelvin, double mass, double weight,
-            Power power, Air air) {
+    /** A body that is no run: it takes up heat through its skin, and a pump that runs adds what it does not turn into pressure. */
+    private static double through(FuelSystem system, Heat heat, PathLine.Stretch s, double kelvin, double mass,
+            FlowAnswer answer, Power power, Air air) {
+        double weight = answer.weight();
         if (s.item() instanceof Item.Tank || mass < 1e-9) {
             return kelvin;
         }
         double zone = heat.air(zone(system, heat, s.item().id(), s.way().get(0).place()), power, air.altitudeM());
         double after = Warming.along(kelvin, zone, BODY * heat.si(ration.heat.HeatFigure.BARE), mass);
-        if (s.item() instanceof Item.Pump pump) {
-            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / density(weight);
+        if (s.item() instanceof Item.Pump pump && !answer.condition().stopped().contains(pump.id())) {
+            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / answer.problem().fluid().density();
             double spent = pump.build().current().map(c -> Math.max(0, c.si() * VOLTS - hydraulic)).orElse(hydraulic
                     * (1 / EFFICIENCY - 1));
             after += spent / (mass * Warming.SPECIFIC_HEAT);
         }
         return after;
-    }
-
-    private static double density(double weight) {
-        return weight / ration.geometry.ApparentGravity.STANDARD;
     }
 
     /** The point with the fewest degrees left; where a line ends at an item, the item. */

@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
@@ -33,12 +36,30 @@ public record Trapped(List<String> runs, double volume) {
     }
 
     /**
-     * All of a system: every shut-off closed, every selector at OFF, every pump stopped, the engine taking nothing. Pressure
+     * All of a system: every shut-off closed, every pump stopped, the engine taking nothing, every selector at each of its
+     * positions in turn; what one position joins is not shut in at that one, and a selector without OFF never closes. Pressure
      * gets away through a tank or header (vented), a float valve (it lifts), a check valve or pump that passes forward, and a
      * bypass regulator.
      */
     public static List<Trapped> of(FuelSystem system) {
-        Parts parts = new Parts(system);
+        Map<List<String>, Trapped> all = new LinkedHashMap<>();
+        int most = system.selectors().stream().mapToInt(s -> s.positions().size()).max().orElse(1);
+        boolean off = system.selectors().stream().allMatch(s -> s.positions().stream().anyMatch(Item.Position::off));
+        if (off) {
+            at(system, s -> s.positions().stream().filter(Item.Position::off).findFirst()).forEach(t -> all.put(t.runs(), t));
+        }
+        for (int i = 0; i < most; i++) {
+            int turn = i;
+            at(system, s -> s.positions().isEmpty() ? Optional.empty() : Optional.of(s.positions().get(turn % s.positions()
+                    .size()))).stream().filter(t -> all.keySet().stream().noneMatch(known -> known.stream().anyMatch(
+                            t.runs()::contains))).toList().forEach(t -> all.put(t.runs(), t));
+        }
+        return List.copyOf(all.values());
+    }
+
+    /** With every selector at one position. */
+    private static List<Trapped> at(FuelSystem system, Function<Item.Selector, Optional<Item.Position>> position) {
+        Parts parts = new Parts(system, position);
         Set<Integer> relieved = new HashSet<>();
         for (Item item : system.items()) {
             if (item instanceof Item.Tank || item instanceof Item.Header || item instanceof Item.EngineInlet e
@@ -92,8 +113,10 @@ public record Trapped(List<String> runs, double volume) {
         private final Map<PortRef, PortRef> above = new HashMap<>();
         private final Map<PortRef, Integer> numbers = new HashMap<>();
 
-        Parts(FuelSystem system) {
+        Parts(FuelSystem system, Function<Item.Selector, Optional<Item.Position>> position) {
             system.runs().forEach(r -> join(r.from(), r.to()));
+            system.selectors().forEach(s -> position.apply(s).ifPresent(p -> p.joins().forEach(group -> group.forEach(port -> join(
+                    new PortRef(s.id(), group.get(0)), new PortRef(s.id(), port))))));
             for (Item item : system.items()) {
                 boolean passes = item instanceof Item.Tee || item instanceof Item.Strainer || item instanceof Item.Filter
                         || item instanceof Item.Orifice || item instanceof Item.FlowSender

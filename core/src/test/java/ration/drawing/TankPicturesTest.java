@@ -88,7 +88,7 @@ class TankPicturesTest {
     void theGaugeSaysWhereZeroBelongs() {
         Picture p = GaugePicture.draw(UPPER, Attitude.ofDegrees("Level", 0, 0), Attitude.ofDegrees("Parked", 12, 0),
                 UnitSystem.US, 300, 260);
-        assertThat(p.texts()).contains("unusable 1.17", "Level", "Parked 12\u00b0").anyMatch(t -> t.startsWith("zero mark at 0.47"));
+        assertThat(p.texts()).contains("unusable 1.32", "Level", "Parked 12\u00b0").anyMatch(t -> t.startsWith("zero mark at 0.5"));
     }
 
     @Test

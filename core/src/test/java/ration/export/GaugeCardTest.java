@@ -140,7 +140,7 @@ class GaugeCardTest {
                 Offset.offset(1e-12));
         try (PDDocument pdf = Loader.loadPDF(GaugeCard.pdf(p, upper, UnitSystem.US))) {
             String text = new PDFTextStripper().getText(pdf);
-            assertThat(text).contains("Upper tank", "Level, by fills", "Parked 12", "Unusable 1.30 gal", "print at 100 %",
+            assertThat(text).contains("Upper tank", "Level, by fills", "Parked 12", "Unusable 1.3", "print at 100 %",
                     "inspector");
             assertThat(pdf.getNumberOfPages()).isEqualTo(3);
         }

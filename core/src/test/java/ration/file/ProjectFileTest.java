@@ -26,6 +26,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ration.Systems;
 import ration.assess.Assessment;
+import ration.fluid.Volatility;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
@@ -134,12 +137,21 @@ class ProjectFileTest {
 
     /** docs/format holds what the program writes. */
     @Test
-    void writtenDocumentsFollowTheSchema() throws IOException {
+    void writtenDocumentsFollowTheSchema() throws Exception {
         var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(
                 Files.readString(Path.of("../docs/format/ration-1.schema.json")));
         assertThat(schema.validate(demo())).isEmpty();
         assertThat(schema.validate(JSON.readTree(Files.readString(Path.of("../demos/corrie-b1.ration"))))).isEmpty();
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(Project.empty())))).isEmpty();
+        for (Volatility v : Volatility.values()) {
+            Heat heat = Heat.usual(v);
+            for (HeatFigure f : HeatFigure.values()) {
+                heat = heat.with(f, f.usual());
+            }
+            Project said = read(ProjectFile.text(Project.empty().with(heat)));
+            assertThat(said.heat()).isEqualTo(heat);
+            assertThat(schema.validate(JSON.readTree(ProjectFile.text(said)))).as(v.name()).isEmpty();
+        }
         ObjectNode wrong = demo();
         wrong.put("version", 2);
         assertThat(schema.validate(wrong)).isNotEmpty();

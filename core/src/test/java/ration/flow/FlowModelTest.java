@@ -152,9 +152,12 @@ class FlowModelTest {
         Condition full = Systems.level(system, 4).withPosition("selector", "BOTH");
         assertThat(basis(system).ask(full, new FlowQuestion.Capacity()).airDrawn()).isEmpty();
         Condition oneDry = full.withContents("left", 0);
-        FlowAnswer answer = basis(system).ask(oneDry, new FlowQuestion.Capacity());
-        assertThat(answer.airDrawn()).containsExactly("left.outlet");
-        assertThat(answer.inletFlow()).isZero();
+        FlowAnswer much = basis(system).ask(oneDry, new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(38)));
+        assertThat(much.airDrawn()).containsExactly("left.outlet");
+        FlowAnswer most = basis(system).ask(oneDry, new FlowQuestion.Capacity());
+        assertThat(most.airDrawn()).as("the most is what draws no air: the full tank runs over into the dry one").isEmpty();
+        assertThat(most.inletFlow()).isLessThan(Unit.GALLON_PER_HOUR.toSi(38));
+        assertThat(basis(system).ask(oneDry, new FlowQuestion.Demand(most.inletFlow() * 1.01)).airDrawn()).isNotEmpty();
         FlowAnswer selected = basis(system).ask(oneDry.withPosition("selector", "RIGHT"), new FlowQuestion.Capacity());
         assertThat(selected.airDrawn()).isEmpty();
         assertThat(selected.inletFlow()).isPositive();

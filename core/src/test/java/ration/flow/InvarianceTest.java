@@ -41,12 +41,12 @@ class InvarianceTest {
                     items.add(t.withShape(new TankShape.Prism(p.corners().stream().map(c -> new TankShape.Corner(
                                     station.apply(c.station()), height.apply(c.waterLine()))).toList(),
                                     side.apply(p.leftWall()), side.apply(p.rightWall())))
-                            .withOutlets(t.outlets().stream().map(o -> new Item.Outlet(o.name(),
-                                    place.apply(o.place()), o.bore(), o.screen())).toList())
+                            .withOutlets(t.outlets().stream().map(o -> o.at(place.apply(o.place()))).toList())
                             .withVent(t.vent().map(place)).withDrain(t.drain().map(place))
                             .with(new Fitout(t.fitout().wells().stream().map(w -> new Fitout.Well(place.apply(w.floor()),
                                     w.length(), w.width())).toList(), List.of(), t.fitout().filler().map(place),
-                                    t.fitout().gauge().map(place), t.fitout().published(), Optional.empty())));
+                                    t.fitout().gauge().map(place), t.fitout().published(), t.fitout().vent().map(v ->
+                                    v.withPoints(v.points().stream().map(place).toList())))));
                 } else if (item instanceof Item.Run r) {
                     items.add(r.withPoints(r.points().stream().map(place).toList()));
                 } else if (item instanceof Item.Fitted f) {

@@ -54,6 +54,15 @@ class SolidTest {
         assertThat(tank.volumeBelow(level, 0.5)).isCloseTo(0.5 + 1.5, Percentage.withPercentage(1e-9));
     }
 
+    /** Nothing lies under the lowest corner, and rounding does not make it less than nothing. */
+    @Property
+    void nothingIsUnderTheLowestCorner(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
+            @ForAll @DoubleRange(min = -50, max = 50) double tilt) {
+        Solid tank = Solid.prism(SUMP, 0, 1);
+        Point3 up = up(pitch, tilt);
+        assertThat(tank.volumeBelow(up, tank.lowest(up))).isBetween(0.0, 1e-15);
+    }
+
     @Property
     void levelAndVolumeAreEachOthersInverse(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
             @ForAll @DoubleRange(min = -50, max = 50) double tilt,

@@ -149,4 +149,28 @@ class HeatTest {
             assertThat(f.source()).isNotBlank();
         }
     }
+
+    /** A soak said to be nothing has no logarithm: the fit starts from a degree instead of failing. */
+    @Test
+    void aSoakOfNothingCanBeFitted() {
+        Soak real = new Soak(300, 0, 30, 2000, 300, 300);
+        double[] seconds = new double[40];
+        double[] kelvin = new double[40];
+        for (int i = 0; i < seconds.length; i++) {
+            seconds[i] = 60.0 * i;
+            kelvin[i] = real.at(seconds[i]);
+        }
+        SoakFit fit = SoakFit.of(java.util.List.of(new SoakFit.Channel(new Soak(300, 0, 0, 2000, 300, 300), seconds, kelvin)));
+        assertThat(fit.soakOver()).isCloseTo(30, org.assertj.core.data.Offset.offset(0.5));
+    }
+
+    /** Of a half full box only the wetted walls and the floor take heat out, and the surface a little. */
+    @Test
+    void aTankCoolsThroughWhatItsFuelWets() {
+        ration.model.Item.Tank t = ration.Systems.tank("t", 10, 0, 0);
+        double in2 = 0.0254 * 0.0254;
+        double half = ration.assess.Cooling.of(t, new ration.geometry.Point3(0, 0, 1), 20 * 10 * 5 * Math.pow(0.0254, 3));
+        assertThat(half).isCloseTo((5 * (20 * 10 + 2 * 5 * (20 + 10)) + 1 * 20 * 10) * in2, org.assertj.core.data.Percentage
+                .withPercentage(0.1));
+    }
 }

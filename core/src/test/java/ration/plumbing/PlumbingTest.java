@@ -58,7 +58,7 @@ class PlumbingTest {
 
     @ParameterizedTest
     @CsvSource({"1/4 x 0.035 tube, aluminium, 0.5625, 13.5", "3/8 x 0.035 tube, aluminium, 0.9375, 16.5",
-        "1/2 x 0.035 tube, stainless, 1.75, 23", "-6 hose, braided, 4.0, 24", "-8 hose, ptfe, 4.63, 24"})
+        "1/2 x 0.035 tube, stainless, 1.75, 23", "-6 hose, braided, 4.0, 24", "-8 hose, ptfe, 4.62, 24", "-8 PTFE hose, ptfe, 4.62, 24", "-20 hose, braided, 9.0, 24"})
     void bendRadiusAndSupportsFollowTheTables(String size, String made, double radius, double span) {
         Item.Run run = r3().withSize(LineSize.parse(size)).with(RunBuild.NONE.with(Construction.labelled(made)));
         assertThat(Unit.INCH.fromSi(LineRules.leastRadius(run).orElseThrow())).isCloseTo(radius, Offset.offset(1e-9));
@@ -230,5 +230,30 @@ class PlumbingTest {
         } catch (IllegalArgumentException e) {
             assertThat(e.getMessage()).contains("cannot be read");
         }
+    }
+
+    /** A right angle bent to a radius is 0.43 R shorter than its corner: 2 R less a quarter of the circle. */
+    @Test
+    void aCutLengthFromPointsGoesRoundTheBends() {
+        FuelSystem s = Systems.oneLine();
+        Item.Run corner = s.runs().get(0).withSize(LineSize.parse("3/8 x 0.035 tube")).withLength(Optional.empty()).withPoints(List.of(
+                ration.model.Place.inches(10, 0, 0)));
+        FuelSystem bent = s.replace(corner.with(RunBuild.NONE.with(RunBuild.Figure.TIGHTEST, Optional.of(Systems.in(2)))));
+        double way = 24 + 10;
+        double cut = Unit.INCH.fromSi(CutLength.of(bent, (Item.Run) bent.item("r1").orElseThrow()).length());
+        assertThat(cut - 2 * 0.11).isCloseTo(way - 2 * (2 - Math.PI / 2), Offset.offset(1e-9));
+        assertThat(2 - Math.PI / 2).isCloseTo(0.43, Offset.offset(0.001));
+        FuelSystem taped = bent.replace(((Item.Run) bent.item("r1").orElseThrow()).withLength(Systems.in(34)));
+        assertThat(Unit.INCH.fromSi(CutLength.of(taped, (Item.Run) taped.item("r1").orElseThrow()).length())).as("taped along it")
+                .isCloseTo(34 + 0.22, Offset.offset(1e-9));
+    }
+
+    @Test
+    void sizesTheTablesLackedAreThere() {
+        Item.Run big = r3().withSize(LineSize.parse("1 1/4 x 0.035 tube")).with(RunBuild.NONE.with(Construction.labelled("stainless")));
+        assertThat(LineRules.torque(big)).isEqualTo(new LineRules.Torque(1500, 1520, 1680, 1800));
+        Item.Run small = r3().withSize(LineSize.parse("1/8 x 0.028 tube")).with(RunBuild.NONE.with(Construction.labelled("alu")));
+        assertThat(LineRules.torque(small)).isEqualTo(new LineRules.Torque(20, 20, 30, 30));
+        assertThat(LineSize.parse("-6 PTFE hose").bore()).isLessThan(LineSize.parse("-6 hose").bore());
     }
 }

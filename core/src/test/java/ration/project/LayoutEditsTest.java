@@ -121,4 +121,22 @@ class LayoutEditsTest {
                     .as("an answer or a reason").isTrue();
         });
     }
+
+    /** Measured points stay on the side on which they lie, and so does the length. */
+    @Test
+    void insertingLeavesEachPointOnItsSide() {
+        Item.Run r3 = (Item.Run) DEMO.item("r3").orElseThrow();
+        ration.geometry.Point3 a = DEMO.point(r3.from()).orElseThrow();
+        ration.geometry.Point3 b = DEMO.point(r3.to()).orElseThrow();
+        ration.model.Place near = ration.model.Place.estimated(a.toward(b, 0.2));
+        ration.model.Place far = ration.model.Place.estimated(a.toward(b, 0.8));
+        FuelSystem s = DEMO.replace(r3.withPoints(List.of(near, far)));
+        FuelSystem after = LayoutEdits.add(s, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow().system();
+        Item.Run before = (Item.Run) after.item("r3").orElseThrow();
+        Item.Run behind = after.runAt(Systems.port("strainer-2.out")).orElseThrow();
+        assertThat(before.points()).containsExactly(near);
+        assertThat(behind.points()).containsExactly(far);
+        ration.geometry.Point3 at = after.point(Systems.port("strainer-2.in")).orElseThrow();
+        assertThat(at.distance(a.toward(b, 0.5))).isLessThan(0.02);
+    }
 }

@@ -42,6 +42,27 @@ class QuantityTest {
                 .hasMessageContaining("is not a length").hasMessageContaining("3/8").hasMessageContaining("mm");
     }
 
+    /** A thousands comma is asked back: "12,500 ft" read as twelve and a half turned Thin into Holds. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"12,500 ft|FOOT|12500 ft|12.500 ft", "1,250|INCH|1250|1.250", "-3,000 psi|PSI|3000 psi|3.000 psi"})
+    void aCommaThatMayPartThousandsIsAskedBack(String text, Unit meant, String one, String other) {
+        assertThatThrownBy(() -> Quantity.parse(text, meant)).isInstanceOf(QuantityFormatException.class)
+                .hasMessageContaining("two ways").hasMessageContaining(one).hasMessageContaining(other);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"1,5|1.5", "0,125|0.125", "12,50|12.5", "7,7 in|7.7", "0,5000|0.5"})
+    void aDecimalCommaStays(String text, double value) {
+        assertThat(Quantity.parse(text, Unit.INCH).value()).isEqualTo(value);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"-9999999 in|INCH", "-1e8|INCH", "999999999 in|INCH", "-300 C|CELSIUS", "5000000 gph|GALLON_PER_HOUR",
+        "100000 ft|FOOT"})
+    void figuresBeyondAnyAircraftAreRefused(String text, Unit meant) {
+        assertThatThrownBy(() -> Quantity.parse(text, meant)).isInstanceOf(QuantityFormatException.class);
+    }
+
     @Test
     void filesMustSayTheUnit() {
         assertThatThrownBy(() -> Quantity.parseWithUnit("52.5", Unit.INCH)).isInstanceOf(QuantityFormatException.class);
@@ -77,6 +98,8 @@ class QuantityTest {
     @Property
     void textIsReadBackTheSame(@ForAll Unit unit, @ForAll @DoubleRange(min = -1e5, max = 1e5) double value) {
         Quantity written = Quantity.of(Math.round(value * 1000) / 1000.0, unit);
+        net.jqwik.api.Assume.that(unit.dimension().holds(written.si()) && (unit.dimension() != Dimension.LENGTH || Math.abs(
+                written.si()) <= 100));
         assertThat(Quantity.parse(written.text(), unit)).isEqualTo(written);
         assertThat(Quantity.parse(written.shown(), unit)).isEqualTo(written);
     }

@@ -26,7 +26,7 @@ class MoreDegreesTest {
         Assessment now = Assessment.of(p);
         List<MoreDegrees.Row> rows = MoreDegrees.of(now, Task.QUIET);
         assertThat(rows).isNotEmpty().isSortedAccordingTo((a, b) -> Double.compare(b.after().degrees(), a.after().degrees()));
-        assertThat(rows).anyMatch(r -> r.title().contains("Mogas AA in place of Mogas A"));
+        assertThat(rows).anyMatch(r -> r.title().contains("Mogas AA with ethanol in place of Mogas A"));
         for (MoreDegrees.Row r : rows) {
             Project after = r.edit().change().apply(p);
             assertThat(Validation.of(after.system())).as(r.title()).noneMatch(Problem::blocks);

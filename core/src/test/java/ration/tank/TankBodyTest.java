@@ -64,23 +64,6 @@ class TankBodyTest {
         assertThat(cubicInches(body.stranded(up(10, 0), Feed.SUCTION))).isCloseTo(352.65, Offset.offset(0.01));
     }
 
-    @Test
-    void aPumpDownstreamMakesSuctionUnlessAHeaderStandsBetween() {
-        FuelSystem gravity = Systems.oneLine();
-        Item.Tank two = gravity.tanks().get(0).withOutlets(List.of(outlet("outlet", 0, 0, 24), outlet("o2", 5, 0, 24)));
-        assertThat(Feed.of(gravity.replace(two), two)).isEqualTo(Feed.GRAVITY);
-        Item.Pump pump = new Item.Pump(new Item.Tag("p", "P", Place.inches(0, 0, 0)), Item.Drive.ELECTRIC, List.of(),
-                Optional.empty());
-        FuelSystem pumped = gravity.replace(two).minus("r1").plus(pump, Systems.run("r1", "tank.outlet", "p.in", 5),
-                Systems.run("r2", "p.out", "carburettor.in", 5));
-        assertThat(Feed.of(pumped, two)).isEqualTo(Feed.SUCTION);
-        Item.Header header = new Item.Header(new Item.Tag("h", "H", Place.inches(0, 0, 10)), Measured.of(1, Unit.GALLON),
-                Systems.in(8), Systems.in(6), List.of("in"));
-        FuelSystem headed = gravity.replace(two).minus("r1").plus(header, pump, Systems.run("r1", "tank.outlet", "h.in", 5),
-                Systems.run("r2", "h.out", "p.in", 5), Systems.run("r3", "p.out", "carburettor.in", 5));
-        assertThat(Feed.of(headed, two)).isEqualTo(Feed.GRAVITY);
-    }
-
     private static Fitout.Rib rib(double bl, Fitout.Passes passes, double wl) {
         return new Fitout.Rib(Systems.in(bl), List.of(new Fitout.Opening(Systems.in(10), Systems.in(wl), passes)));
     }

@@ -16,6 +16,7 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.flow.FlowAnswer;
 import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
@@ -82,9 +83,10 @@ class VaporTest {
         Project p = brindle();
         CaseAnswer c = Assessment.of(p).governing().orElseThrow();
         PathHeat path = VaporAnswer.path(p, c, new Air(0, 300));
+        FlowAnswer hot = c.demandAt(300);
         Gap last = path.gaps().get(path.gaps().size() - 1);
         Item.EngineInlet inlet = p.system().inlet().orElseThrow();
-        assertThat(last.gauge()).isCloseTo(c.demand().pressure(new PortRef(inlet.id(), Item.IN)).orElseThrow(), Offset.offset(2.0));
+        assertThat(last.gauge()).isCloseTo(hot.pressure(new PortRef(inlet.id(), Item.IN)).orElseThrow(), Offset.offset(2.0));
         assertThat(last.kelvin()).isGreaterThan(300);
         double before = 0;
         for (Gap g : path.gaps()) {
@@ -196,5 +198,42 @@ class VaporTest {
             assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("come back", "minutes the tank has");
         });
         assertThat(Assessment.of(Pattern.PUMP_MODULES.project()).findings()).anyMatch(f -> f.id().startsWith("vapor.in-tank."));
+    }
+
+    /** A stopped pump adds no heat: what the skin alone gives (recomputed: -0.1 K in place of +1.5 K). */
+    @Test
+    void aStoppedPumpHeatsNothing() throws ProjectFileException {
+        Project p = ProjectFile.demo("tansy-l3");
+        Assessment a = Assessment.of(p);
+        Item.Pump boost = p.system().all(Item.Pump.class).filter(x -> x.drive() == Item.Drive.ELECTRIC).findFirst().orElseThrow();
+        ration.condition.Condition start = Assessment.start(p);
+        double on = rise(p, a.look(start).orElseThrow(), boost.id());
+        double off = rise(p, a.look(start.withPump(boost.id(), false)).orElseThrow(), boost.id());
+        assertThat(on).isGreaterThan(0.5);
+        assertThat(Math.abs(off)).isLessThan(0.2);
+    }
+
+    private static double rise(Project p, CaseAnswer c, String item) {
+        List<Gap> gaps = VaporAnswer.path(p, c, new Air(0, 310)).gaps().stream().filter(g -> g.item().equals(item)).toList();
+        return gaps.get(gaps.size() - 1).kelvin() - gaps.get(0).kelvin();
+    }
+
+    private static FuelSystem selected(boolean off) {
+        List<Item.Position> positions = new java.util.ArrayList<>(List.of(new Item.Position("LEFT", List.of(List.of("left", "out"))),
+                new Item.Position("RIGHT", List.of(List.of("right", "out")))));
+        if (off) {
+            positions.add(new Item.Position("OFF", List.of()));
+        }
+        Item.Selector selector = new Item.Selector(tag("sel", 10), List.of("left", "right"), positions, Rated.of(20, 0.03, ""));
+        return new FuelSystem(List.of(Systems.tank("a", 0, -20, 20), Systems.tank("b", 0, 20, 20), selector, Systems.inlet().withStyle(
+                Item.EngineInlet.Style.SERVO, false), Systems.run("r1", "a.outlet", "sel.left", 5), Systems.run("r2", "b.outlet",
+                "sel.right", 5), Systems.run("r3", "sel.out", "carburettor.in", 10)), Optional.empty());
+    }
+
+    /** A selector without OFF never closes: nothing is shut in behind it. */
+    @Test
+    void aSelectorWithoutOffShutsNothingIn() {
+        assertThat(Trapped.of(selected(false))).isEmpty();
+        assertThat(Trapped.of(selected(true))).singleElement().satisfies(t -> assertThat(t.runs()).containsExactly("r3"));
     }
 }

@@ -12,6 +12,7 @@ public final class Launch {
 
     public static void main(String[] args) {
         Logger.getLogger("javafx").setLevel(Level.SEVERE);
+        RationApp.prepare(java.util.List.of(args));
         Application.launch(RationApp.class, args);
     }
 }

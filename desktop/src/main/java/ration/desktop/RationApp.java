@@ -2,37 +2,67 @@ package ration.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.stage.Stage;
+import ration.assess.Assessment;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.project.Project;
 
 /** The window's life: opens what was asked for, offers what a crash left behind. */
 public final class RationApp extends Application {
 
+    private static CompletableFuture<First> first = CompletableFuture.completedFuture(First.EMPTY);
+    private Session session;
+
+    /** The document asked for, read and assessed while the toolkit starts. */
+    private record First(Project project, Optional<Assessment> assessment, String trouble) {
+        static final First EMPTY = new First(Project.empty(), Optional.empty(), "");
+    }
+
+    /** Begins with the demo asked for, so that it is there when the window is. */
+    static void prepare(List<String> args) {
+        if (!args.isEmpty() && args.get(0).equals("demo")) {
+            first = CompletableFuture.supplyAsync(() -> demo(args.size() > 1 ? args.get(1) : ProjectFile.DEMO));
+        }
+    }
+
+    private static First demo(String name) {
+        try {
+            Project project = ProjectFile.demoNamed(name);
+            return new First(project, Optional.of(Assessment.of(project)), "");
+        } catch (ProjectFileException e) {
+            return new First(Project.empty(), Optional.empty(), e.fullText());
+        }
+    }
+
     @Override
     public void start(Stage stage) {
-        Session session = new Session(Home.usual());
+        // the window is made while the document is still being assessed
+        session = new Session(Home.usual());
         MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
-        List<String> args = getParameters().getRaw();
+        First document = first.exceptionally(e -> First.EMPTY).join();
+        session.begin(document.project(), document.assessment());
+        StartReport.watch(stage);
         window.show();
-        if (!args.isEmpty() && args.get(0).equals("demo")) {
-            openDemo(session, args.size() > 1 ? args.get(1) : ProjectFile.DEMO);
-        } else if (!args.isEmpty()) {
+        List<String> args = getParameters().getRaw();
+        if (!document.trouble().isEmpty()) {
+            session.say(document.trouble());
+        }
+        if (!args.isEmpty() && !args.get(0).equals("demo")) {
             window.open(Path.of(args.get(0)));
         }
         window.offerRecovery();
     }
 
-    private static void openDemo(Session session, String name) {
-        try {
-            session.show(ProjectFile.demoNamed(name), null);
-        } catch (ProjectFileException e) {
-            session.say(e.fullText());
-        }
+    @Override
+    public void stop() {
+        session.close();
     }
 }

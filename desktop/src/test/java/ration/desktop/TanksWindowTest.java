@@ -58,12 +58,12 @@ class TanksWindowTest extends WindowHarness {
     @Test
     void theLedgerLeadsToTheTankThatGoverns() {
         control(KeyCode.DIGIT2);
-        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
+        until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
         until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
         until(() -> label("#stranded-here").equals("1.17 gal"));
-        assertThat(label("#ledger-unusable-case")).isEqualTo("Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+        assertThat(label("#ledger-unusable-case")).isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
         assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.17 gal");
-        assertThat(label("#placard-says")).contains("Placard holds");
+        assertThat(label("#placard-says")).startsWith("Placard must read");
     }
 
     @Test
@@ -85,10 +85,10 @@ class TanksWindowTest extends WindowHarness {
         control(KeyCode.DIGIT2);
         until(() -> robot.lookup("#less-try-0").tryQuery().isPresent());
         robot.clickOn("#less-try-0");
-        until(() -> label("#ledger-unusable-was").equals("was 1.17 gal"));
+        until(() -> label("#ledger-unusable-was").equals("was 1.32 gal"));
         assertThat(tank("upper").outlets().get(0).place().waterLine().quantity().value()).isLessThan(84);
         control(KeyCode.Z);
-        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
+        until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
     }
 
     /** The whole drain test of the upper tank, keys only once it is begun; the placard follows it. */
@@ -164,7 +164,13 @@ class TanksWindowTest extends WindowHarness {
         until(() -> label("#big-figure").equals("0.15 gal stays"));
         keys(KeyCode.ENTER);
         until(() -> session.project().test("test-4").orElseThrow().progress().done());
-        until(() -> label("#ledger-open-case").equals("1 short, 0 not shown"));
+        robot.clickOn("#rail-tanks");
+        robot.clickOn("#tank-fuselage");
+        robot.clickOn("#cards-asked");
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Most is predicted to stay at") && t.contains(
+                "no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
+        assertThat(label("#ledger-open-case")).as("a test of one attitude does not show another").isEqualTo(
+                "3 short, 1 not shown");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
@@ -219,6 +225,9 @@ class TanksWindowTest extends WindowHarness {
         keys(KeyCode.ENTER, KeyCode.ENTER);
         until(() -> step().equals("What is in it") && node("#test-before").isFocused());
         enter("2");
+        until(() -> step().equals("Choose how it stands"));
+        robot.interact(() -> node("#fill-level").requestFocus());
+        keys(KeyCode.SPACE);
         until(() -> step().equals("Fill to the filler") && node("#test-metered").isFocused());
         enter("15");
         until(() -> label("#big-figure").equals("17.00 gal full"));
@@ -228,8 +237,9 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#tests-write");
         until(() -> Files.exists(folder.resolve("tests.csv")));
         int count = session.project().tests().size();
-        control(KeyCode.Z);
-        control(KeyCode.Z);
+        while (session.project().tests().size() == count) {
+            control(KeyCode.Z);
+        }
         answers.open = folder.resolve("tests.csv");
         robot.clickOn("#tests-read");
         until(() -> session.project().tests().size() == count && last().progress().done());
@@ -287,17 +297,16 @@ class TanksWindowTest extends WindowHarness {
     void slipsOfTheBriefMoveTheFigureThatGoverns() {
         robot.clickOn("#rail-brief");
         until(() -> robot.lookup("#brief-glide-slip").tryQuery().isPresent());
-        assertThat(label("#ledger-unusable-figure")).isEqualTo("1.17 gal");
+        assertThat(label("#ledger-unusable-figure")).isEqualTo("1.32 gal");
         fill("#brief-glide-slip", "5");
-        until(() -> !label("#ledger-unusable-figure").equals("1.17 gal"));
-        assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", ""))).isBetween(1.2, 1.6);
+        until(() -> !label("#ledger-unusable-figure").equals("1.32 gal"));
+        assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", ""))).isBetween(1.33, 1.8);
         assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
         assertThat(label("#ledger-unusable-case")).contains("5\u00b0 bank");
         fill("#brief-glide-slip", "80");
         until(() -> everyText().stream().anyMatch(t -> t.contains("An attitude lies within 60\u00b0")));
         keys(KeyCode.ESCAPE);
         control(KeyCode.Z);
-        until(() -> label("#ledger-unusable-figure").equals("1.17 gal"));
-        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Holds");
+        until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
     }
 }

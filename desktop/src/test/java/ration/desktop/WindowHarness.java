@@ -4,17 +4,21 @@ package ration.desktop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -61,11 +65,22 @@ abstract class WindowHarness {
         stage.setY(20);
     }
 
+    /** Ends the session's work and takes its folder away. */
+    @AfterEach
+    void cleanUp() throws IOException {
+        session.close();
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(p);
+            }
+        }
+    }
+
     @BeforeEach
     void openTheDemo(FxRobot given) {
         robot = given;
         robot.clickOn("#document-menu").clickOn("#menu-demo");
-        until(() -> figure().equals("1.41\u00d7"));
+        until(() -> figure().equals("1.20\u00d7"));
         robot.clickOn("#layer-drains").clickOn("#layer-drains");
         focusDrawing();
     }
@@ -76,7 +91,7 @@ abstract class WindowHarness {
 
     void until(BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> {
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> {
                 WaitForAsyncUtils.waitForFxEvents();
                 return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
             });
@@ -89,8 +104,9 @@ abstract class WindowHarness {
         return robot.lookup(id).query();
     }
 
+    /** What a label says; nothing where it is not shown. */
     String label(String id) {
-        return ((Label) node(id)).getText();
+        return robot.lookup(id).tryQuery().map(n -> ((Label) n).getText()).orElse("");
     }
 
     String figure() {
@@ -108,21 +124,27 @@ abstract class WindowHarness {
                 .map(n -> ((Text) n).getText()).collect(Collectors.toSet());
     }
 
+    /** Presses and releases in one go: a window too busy to answer must not look like a key held down. */
     void keys(KeyCode... codes) {
         for (KeyCode code : codes) {
-            robot.press(code).release(code);
+            robot.interact(() -> new Robot().keyType(code));
+            WaitForAsyncUtils.waitForFxEvents();
         }
     }
 
     void control(KeyCode... codes) {
-        robot.press(KeyCode.CONTROL);
-        for (KeyCode code : codes) {
-            robot.press(code);
-        }
-        for (KeyCode code : codes) {
-            robot.release(code);
-        }
-        robot.release(KeyCode.CONTROL);
+        robot.interact(() -> {
+            Robot hand = new Robot();
+            hand.keyPress(KeyCode.CONTROL);
+            for (KeyCode code : codes) {
+                hand.keyPress(code);
+            }
+            for (KeyCode code : codes) {
+                hand.keyRelease(code);
+            }
+            hand.keyRelease(KeyCode.CONTROL);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     void fill(String id, String text) {

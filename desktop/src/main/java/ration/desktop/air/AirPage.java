@@ -113,11 +113,9 @@ public final class AirPage extends LivePage {
             box.getChildren().add(grid);
         }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
         if (blocked.contains(a.tank().id())) {
-            Label words = Ui.wrapped(a.blocked().map(b -> b.outlasts() ? "Its fuel ends before the trapped air holds it back, half"
-                    + " full and level." : u.fineVolume(b.volume()) + ", " + UnitSystem.figure(b.seconds() / 60, 1) + " min until"
-                    + " flow is short. Half full and level at take-off demand; the air over the fuel thins as it leaves.").orElse(
-                    "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays."), "sentence",
-                    "short");
+            Label words = Ui.wrapped(session.shown().get().assessment().findings().stream().filter(f -> f.id().equals("air.blocked."
+                    + a.tank().id())).findFirst().map(f -> f.detail().in(u)).orElse("This tank does not feed the engine on its own, so"
+                    + " nothing stops at once; the fuel in it stays."), "sentence", "short");
             words.setId("blocked-" + a.tank().id());
             box.getChildren().add(words);
         }

@@ -2,6 +2,7 @@ package ration.desktop.brief;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
@@ -13,11 +14,13 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
+import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
@@ -26,6 +29,7 @@ import ration.fluid.FuelGrade;
 import ration.model.Measured;
 import ration.project.Brief;
 import ration.project.Edit;
+import ration.project.Practice;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -45,11 +49,13 @@ public final class BriefPage extends ScrollPane {
         HBox first = new HBox(12, engineTile(), demandTile());
         HBox second = new HBox(12, envelopeTile());
         HBox third = new HBox(12, fuelTile(), basisTile());
-        VBox body = new VBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, cautions());
+        HBox fourth = new HBox(12, practiceTile());
+        VBox body = new VBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
+        EachPulse pulse = new EachPulse(this::update);
+        session.shown().addListener((o, was, now) -> pulse.ask());
+        session.units().addListener((o, was, now) -> pulse.ask());
         update();
     }
 
@@ -280,15 +286,65 @@ public final class BriefPage extends ScrollPane {
 
     private Node basisTile() {
         HBox basis = choices("basis", List.of(Brief.Basis.values()), Brief.Basis::label, b -> b.choices().basis(),
-                (b, v) -> b.withChoices(new Brief.Choices(v, b.choices().friction())));
+                (b, v) -> b.withChoices(b.choices().with(v)));
         HBox friction = choices("friction", List.of(Brief.Friction.values()), Brief.Friction::label,
-                b -> b.choices().friction(), (b, v) -> b.withChoices(new Brief.Choices(b.choices().basis(), v)));
+                b -> b.choices().friction(), (b, v) -> b.withChoices(b.choices().with(v)));
         VBox stacked = new VBox(4);
         stacked.getChildren().addAll(new ArrayList<>(basis.getChildren()));
         return tile("Judged by", row("Basis", stacked), Ui.wrapped("No standard binds an amateur-built aircraft; these "
                 + "are good practice, cited from memory. Open the paragraph before you rely on it.", "soft"),
                 row("Friction", friction), Ui.wrapped("Small lines run between laminar and turbulent, where friction is "
                 + "least certain. The turbulent branch is on the safe side.", "soft"));
+    }
+
+    private interface PracticeSetter {
+        Practice set(Practice practice, Measured figure);
+    }
+
+    /** What else must hold beside steady flight on clean filters. */
+    private Node practiceTile() {
+        GridPane grid = new GridPane();
+        grid.setHgap(12);
+        grid.setVgap(5);
+        asked(grid, 0, "take-off-run", "Take-off run, g forward at the parked angle", Practice::takeOff, Practice::withTakeOff,
+                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust()));
+        asked(grid, 1, "push-over", "Push-over, load factor held at the climb\u2019s angle", Practice::light, Practice::withLight,
+                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust()));
+        asked(grid, 2, "gust", "Gust, load factor for a moment", Practice::gust, Practice::withGust, Practice.Asks::gust,
+                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on));
+        grid.addRow(3, Ui.label("Flow on fouled filters, times take-off consumption"), practice("fouled-factor",
+                "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled), Ui.label("must hold", "soft"));
+        grid.addRow(4, Ui.label("Fuel on the coldest day"), practice("cold-fuel", "Fuel on the coldest day", Practice::coldFuel,
+                Unit.CELSIUS, Practice::withColdFuel), Ui.label("must hold", "soft"));
+        return tile("Also asked", grid, Ui.wrapped("Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
+                + " line empties: it is computed and"
+                + " only reported unless it must hold. Usual figures are common practice, no source.", "soft"));
+    }
+
+    private void asked(GridPane grid, int row, String id, String words, Function<Practice, Measured> get, PracticeSetter set,
+            Function<Practice.Asks, Boolean> asks, BiFunction<Practice.Asks, Boolean, Practice.Asks> with) {
+        ToggleButton must = new ToggleButton();
+        must.setId("must-" + id);
+        must.setAccessibleText(words + " must hold");
+        must.setOnAction(e -> changePractice("Ask for " + words.substring(0, words.indexOf(',')).toLowerCase(java.util.Locale.ROOT),
+                p -> p.withAsks(with.apply(p.asks(), must.isSelected()))));
+        updates.add(() -> {
+            boolean on = asks.apply(brief().practice().asks());
+            must.setSelected(on);
+            must.setText(on ? "must hold" : "only reported");
+        });
+        grid.addRow(row, Ui.label(words), practice(id, words, get, Unit.ONE, set), must);
+    }
+
+    private QuantityField<Quantity> practice(String id, String words, Function<Practice, Measured> get, Unit unit, PracticeSetter set) {
+        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.practice()), unit, (b, q) -> b.withChoices(b.choices()
+                .with(set.set(b.practice(), new Measured(q, "own")))));
+        field.setPrefWidth(72);
+        return field;
+    }
+
+    private void changePractice(String name, UnaryOperator<Practice> edit) {
+        change(name, b -> b.withChoices(b.choices().with(edit.apply(b.practice()))));
     }
 
     private interface ChoiceSetter<T> {

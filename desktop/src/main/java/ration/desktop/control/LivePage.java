@@ -3,10 +3,14 @@ package ration.desktop.control;
 import javafx.scene.layout.BorderPane;
 import ration.desktop.session.Session;
 
-/** A page that follows the session while it is in the window, and catches up with what changed once it is shown again. */
+/**
+ * A page that follows the session while it is in the window, once a frame at most, and catches up with what changed once it
+ * is shown again.
+ */
 public abstract class LivePage extends BorderPane {
 
     private boolean stale = true;
+    private final EachPulse pulse = new EachPulse(this::now);
 
     /**
      * A page, to be filled by its subclass.
@@ -18,17 +22,21 @@ public abstract class LivePage extends BorderPane {
         setId(id);
         setFocusTraversable(true);
         setAccessibleText(words);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
+        session.shown().addListener((o, was, now) -> pulse.ask());
+        session.units().addListener((o, was, now) -> pulse.ask());
         sceneProperty().addListener((o, was, now) -> {
             if (now != null && stale) {
-                update();
+                now();
             }
         });
     }
 
     /** Shows what is now so, at once or when the page is next in the window. */
     protected final void update() {
+        now();
+    }
+
+    private void now() {
         stale = getScene() == null;
         if (!stale) {
             refresh();

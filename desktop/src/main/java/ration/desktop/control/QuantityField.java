@@ -74,7 +74,8 @@ public final class QuantityField<T> extends TextField {
         return value == null ? !getText().isEmpty() : !getText().equals(write.apply(value));
     }
 
-    private void commit() {
+    /** Gives its value, if what is written can be read; else it stays as written and says why. */
+    public void commit() {
         if (!dirty()) {
             trouble("");
             return;
@@ -86,6 +87,11 @@ public final class QuantityField<T> extends TextField {
         } catch (IllegalArgumentException e) {
             trouble(e.getMessage());
         }
+    }
+
+    /** Goes back to the last good value. */
+    public void giveUp() {
+        show(value);
     }
 
     private void trouble(String message) {

@@ -105,6 +105,10 @@ public final class Sheet<R> extends TableView<R> {
     /** Shows these rows; the chosen cell stays chosen. */
     public void show(List<R> now) {
         TablePosition<?, ?> at = getFocusModel().getFocusedCell();
+        if (rows.equals(now)) {
+            refresh();
+            return;
+        }
         rows.setAll(now);
         if (at != null && at.getRow() >= 0 && at.getColumn() >= 0) {
             choose(Math.min(at.getRow(), now.size() - 1), at.getColumn());

@@ -1,8 +1,10 @@
 package ration.desktop.control;
 
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -10,6 +12,12 @@ import ration.check.Verdict;
 
 /** The few things every view builds in the same way. */
 public final class Ui {
+
+    /** Left over and under a control that was scrolled to. */
+    private static final double ROOM = 24;
+
+    /** Property of a text that is not taken by leaving it: what it held when it was shown. */
+    public static final String ASK_BEFORE_LEAVING = "ration.ask-before-leaving";
 
     private Ui() {
     }
@@ -69,6 +77,30 @@ public final class Ui {
         label.setText(verdict.word());
         label.getStyleClass().removeIf(s -> s.startsWith("verdict-"));
         label.getStyleClass().add("verdict-" + verdict.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+    }
+
+    /** Scrolls what holds a control until it is seen; what is larger than the view stays where it is. */
+    public static void reveal(Node control) {
+        for (Node n = control.getParent(); n != null; n = n.getParent()) {
+            if (n instanceof ScrollPane scroll && scroll.getContent() != null && within(control, scroll.getContent())) {
+                Bounds at = scroll.getContent().sceneToLocal(control.localToScene(control.getBoundsInLocal()));
+                double view = scroll.getViewportBounds().getHeight();
+                double hidden = scroll.getContent().getLayoutBounds().getHeight() - view;
+                double top = scroll.getVvalue() * hidden;
+                if (hidden > 0 && at.getHeight() < view && (at.getMinY() < top || at.getMaxY() > top + view)) {
+                    double wanted = at.getMinY() < top ? at.getMinY() - ROOM : at.getMaxY() + ROOM - view;
+                    scroll.setVvalue(Math.max(0, Math.min(1, wanted / hidden)));
+                }
+            }
+        }
+    }
+
+    private static boolean within(Node inner, Node outer) {
+        Node n = inner;
+        while (n != null && n != outer) {
+            n = n.getParent();
+        }
+        return n != null;
     }
 
     public static <N extends Node> N named(N node, String id, String words) {

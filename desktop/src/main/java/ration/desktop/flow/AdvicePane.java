@@ -93,8 +93,14 @@ final class AdvicePane extends VBox {
         }
         work.start(task -> Remedies.of(a, task), remedies -> {
             show(remedies);
-            work.start(task -> Chance.of(a, SEED, Chance.USUAL_SAMPLES, task), c -> c.ifPresent(this::show));
-        });
+            work.start(task -> Chance.of(a, SEED, Chance.USUAL_SAMPLES, task), c -> c.ifPresent(this::show), this::failed);
+        }, this::failed);
+    }
+
+    private void failed(String why) {
+        Ui.verdict(chanceVerdict, Verdict.NOT_SHOWN);
+        chance.setText(why);
+        again.setVisible(true);
     }
 
     private void stopped() {
@@ -126,7 +132,8 @@ final class AdvicePane extends VBox {
         String governs = r.after().condition().attitude().label();
         VBox words = new VBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.detail() + "; then " + governs
                 + r.after().condition().positions().values().stream().map(p -> ", " + p).reduce("", String::concat)
-                + " governs", "soft"));
+                + " governs" + (r.after().factor() == done.project().brief().delivery().factor() ? "" : ", which needs "
+                + UnitSystem.figure(r.after().factor(), 2) + "\u00d7"), "soft"));
         HBox.setHgrow(words, Priority.ALWAYS);
         VBox result = new VBox(-1, figure, verdict);
         HBox row = new HBox(10, words, bar, result, take);

@@ -1,6 +1,7 @@
 package ration.desktop.flow;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -28,6 +29,7 @@ import ration.condition.Contents;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.project.Brief;
 import ration.quantity.UnitSystem;
 
 /**
@@ -37,11 +39,14 @@ import ration.quantity.UnitSystem;
 final class FlowMatrix extends VBox {
 
     private static final String WORST = "Worst of all";
+    /** One of several joined tanks dry, whichever is worst. */
+    private static final String DRY = "One dry";
 
     private final Session session;
     private final HBox sets = new HBox(3);
     private final GridPane grid = new GridPane();
     private final Map<Key, Cell> cells = new LinkedHashMap<>();
+    private List<String> columns = List.of();
     private String pumps = WORST;
     private Optional<Boolean> fouled = Optional.empty();
     private Object structure = "";
@@ -49,7 +54,8 @@ final class FlowMatrix extends VBox {
     /** What a cell stands for. */
     private record Key(String attitude, Map<String, String> positions, String contents) {
         static Key of(CaseAnswer c) {
-            return new Key(c.condition().attitude().name(), c.condition().positions(), c.contents());
+            return new Key(c.condition().attitude().name(), c.condition().positions(), c.contents().endsWith(CaseAnswer.ONE_DRY)
+                    ? DRY : c.contents());
         }
     }
 
@@ -64,34 +70,44 @@ final class FlowMatrix extends VBox {
 
     void update() {
         Assessment a = session.shown().get().assessment();
-        List<Attitude> attitudes = a.project().brief().envelope().flown();
+        Brief brief = a.project().brief();
+        List<Attitude> attitudes = new ArrayList<>(brief.envelope().flown());
+        brief.practice().loads(brief.envelope()).forEach(l -> attitudes.add(l.attitude()));
+        columns = new ArrayList<>(Arrays.stream(Contents.values()).map(Contents::label).toList());
+        if (a.cases().stream().anyMatch(c -> c.contents().endsWith(CaseAnswer.ONE_DRY))) {
+            columns.add(DRY);
+        }
         Set<Map<String, String>> positions = new LinkedHashSet<>();
         a.cases().forEach(c -> positions.add(c.condition().positions()));
         List<String> pumpSets = PumpSet.of(a.project().system()).stream().map(PumpSet::label).toList();
-        Object now = List.of(attitudes, positions, pumpSets, a.project().system().hasFilter(), a.blocked());
+        Set<Key> held = new LinkedHashSet<>();
+        a.cases().forEach(c -> held.add(Key.of(c)));
+        Object now = List.of(held, attitudes, columns, positions, pumpSets, a.project().system().hasFilter(), a.blocked());
         if (!now.equals(structure)) {
             structure = now;
             pumps = WORST;
             fouled = Optional.empty();
-            build(a, attitudes, new ArrayList<>(positions), pumpSets);
+            build(a, attitudes, new ArrayList<>(positions), pumpSets, held);
         }
         fill(a);
     }
 
     private void build(Assessment a, List<Attitude> attitudes, List<Map<String, String>> positions,
-            List<String> pumpSets) {
+            List<String> pumpSets, Set<Key> held) {
         cells.clear();
         grid.getChildren().clear();
         chips(pumpSets, a.project().system().hasFilter());
         if (a.blocked()) {
             return;
         }
-        double room = Math.max(44, Math.min(62, (690 - 124 - 10.0 * positions.size()) / (3 * positions.size()) - 5));
+        int n = columns.size();
+        double room = Math.max(38, Math.min(62, (690 - 124 - 10.0 * positions.size()) / (n * positions.size()) - 5));
+        grid.setVgap(attitudes.size() > 6 ? 2 : 5); // the path under it wants room as well
         grid.getColumnConstraints().clear();
         grid.getColumnConstraints().add(new ColumnConstraints(116));
         for (int p = 0; p < positions.size(); p++) {
-            for (int k = 0; k < 4; k++) {
-                grid.getColumnConstraints().add(new ColumnConstraints(k < 3 ? room : 4));
+            for (int k = 0; k <= n; k++) {
+                grid.getColumnConstraints().add(new ColumnConstraints(k < n ? room : 4));
             }
         }
         grid.add(Ui.label("Attitude", "soft"), 0, 1);
@@ -99,27 +115,40 @@ final class FlowMatrix extends VBox {
             if (!positions.get(p).isEmpty()) {
                 Label title = Ui.label(String.join(", ", new TreeMap<>(positions.get(p)).values()), "bold");
                 GridPane.setHalignment(title, HPos.CENTER);
-                grid.add(title, 1 + 4 * p, 0, 3, 1);
+                grid.add(title, 1 + (n + 1) * p, 0, n, 1);
             }
-            for (int k = 0; k < 3; k++) {
-                Label title = Ui.label(Contents.values()[k].label(), "soft");
+            for (int k = 0; k < n; k++) {
+                Label title = Ui.label(columns.get(k), "soft");
                 GridPane.setHalignment(title, HPos.CENTER);
-                grid.add(title, 1 + 4 * p + k, 1);
+                grid.add(title, 1 + (n + 1) * p + k, 1);
             }
         }
         for (int row = 0; row < attitudes.size(); row++) {
-            Label name = Ui.label(attitudes.get(row).label());
+            Attitude attitude = attitudes.get(row);
+            Label name = Ui.label(named(attitude, a));
             name.setMinWidth(112);
             grid.add(name, 0, row + 2);
             for (int p = 0; p < positions.size(); p++) {
-                for (int k = 0; k < 3; k++) {
-                    Key key = new Key(attitudes.get(row).name(), positions.get(p), Contents.values()[k].label());
+                for (int k = 0; k < n; k++) {
+                    Key key = new Key(attitude.name(), positions.get(p), columns.get(k));
+                    if (!held.contains(key)) {
+                        continue;
+                    }
                     Cell cell = new Cell("cell-" + row + "-" + p + "-" + k);
                     cells.put(key, cell);
-                    grid.add(cell, 1 + 4 * p + k, row + 2);
+                    grid.add(cell, 1 + (n + 1) * p + k, row + 2);
                 }
             }
         }
+    }
+
+    private static String named(Attitude attitude, Assessment a) {
+        if (attitude.load() == 1 && attitude.forward() == 0) {
+            return attitude.label();
+        }
+        double g = attitude.forward() != 0 ? attitude.forward() : attitude.load();
+        boolean judged = a.cases().stream().anyMatch(c -> c.condition().attitude().name().equals(attitude.name()) && c.judged());
+        return attitude.name() + " " + UnitSystem.figure(g, 2) + " g" + (judged ? "" : ", told");
     }
 
     private void chips(List<String> pumpSets, boolean filters) {
@@ -167,7 +196,8 @@ final class FlowMatrix extends VBox {
     }
 
     private boolean chosen(CaseAnswer c) {
-        return (pumps.equals(WORST) ? c.judged() : c.pumps().label().equals(pumps))
+        return (pumps.equals(WORST) ? c.judged() || !c.setting().asked() && c.pumps().running() == PumpSet.of(
+                session.shown().get().assessment().project().system()).get(0).running() : c.pumps().label().equals(pumps))
                 && fouled.map(f -> f == c.condition().engine().fouled()).orElse(true);
     }
 
@@ -217,6 +247,7 @@ final class FlowMatrix extends VBox {
             getStyleClass().removeAll("short", "governs", "looked-at");
             if (c == null) {
                 figure.setText("\u2013");
+                setAccessibleText("No case with what is chosen above");
                 bar.show(0, Verdict.NOT_SHOWN);
                 return;
             }

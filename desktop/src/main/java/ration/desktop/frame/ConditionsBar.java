@@ -19,6 +19,7 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Power;
+import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
@@ -37,6 +38,8 @@ final class ConditionsBar extends HBox {
 
     private final Session session;
     private final HBox groups = new HBox(14);
+    /** Names the attitude where no button can: under another load factor or on the take-off run. */
+    private final Label attitude = Ui.label("Attitude", "soft");
     private final Map<String, ToggleButton> presets = new HashMap<>();
     private final Map<String, ContentsGauge> gauges = new HashMap<>();
     private final Map<String, Label> volumes = new HashMap<>();
@@ -59,13 +62,15 @@ final class ConditionsBar extends HBox {
     private Object structure = "";
 
     ConditionsBar(Session session) {
+        attitude.setId("conditions-attitude");
         this.session = session;
         getStyleClass().add("conditions");
         setPrefHeight(84);
         setMinHeight(84);
         getChildren().add(groups);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
+        EachPulse pulse = new EachPulse(this::update);
+        session.shown().addListener((o, was, now) -> pulse.ask());
+        session.units().addListener((o, was, now) -> pulse.ask());
         for (QuantityField<Double> field : List.of(pitch, bank, temperature)) {
             field.setPrefWidth(62);
             field.onTrouble(m -> {
@@ -125,6 +130,7 @@ final class ConditionsBar extends HBox {
             build(project);
         }
         Condition c = session.shown().get().condition();
+        attitude.setText(c.attitude().load() == 1 && c.attitude().forward() == 0 ? "Attitude" : c.attitude().label());
         presets.forEach((name, b) -> b.setSelected(name.equals(c.attitude().name())));
         pitch.update(c.attitude().pitchRad());
         bank.update(c.attitude().tiltRad());
@@ -170,7 +176,7 @@ final class ConditionsBar extends HBox {
         contents.clear();
         positions.clear();
         switches.clear();
-        add("Attitude", attitudes(project));
+        add(attitude, attitudes(project));
         if (!project.system().tanks().isEmpty()) {
             add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
         }
@@ -207,10 +213,14 @@ final class ConditionsBar extends HBox {
     }
 
     private void add(String title, Node content) {
+        add(Ui.label(title, "soft"), content);
+    }
+
+    private void add(Label title, Node content) {
         if (!groups.getChildren().isEmpty()) {
             groups.getChildren().add(Ui.tallRule());
         }
-        groups.getChildren().add(new VBox(3, Ui.label(title, "soft"), content));
+        groups.getChildren().add(new VBox(3, title, content));
     }
 
     private Node attitudes(Project project) {

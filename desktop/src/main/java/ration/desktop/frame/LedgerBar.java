@@ -78,6 +78,8 @@ final class LedgerBar extends HBox {
         private final Label was = Ui.label("", "soft");
         private final NotchBar bar = new NotchBar(106, 10);
         private final Label detail = Ui.label("", "small");
+        /** The case in full: a long one is cut off in the cell. */
+        private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();
 
         Cell(String id, Runnable action) {
             setId(id);
@@ -106,6 +108,7 @@ final class LedgerBar extends HBox {
             setPrefHeight(63);
             setPrefWidth(255);
             setMinWidth(200);
+            setTooltip(whole);
         }
 
         void show(Ledger.Entry entry, String before) {
@@ -116,6 +119,7 @@ final class LedgerBar extends HBox {
             was.setText(before.equals(entry.figure()) ? "" : "was " + before);
             bar.show(entry.ratio(), entry.verdict());
             detail.setText(entry.detail());
+            whole.setText(entry.detail());
             setAccessibleText(entry.title() + ", " + entry.figure() + ", " + entry.need() + ", "
                     + entry.verdict().word() + ". " + entry.detail());
         }

@@ -1,7 +1,8 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
-import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.Side;
 import javafx.scene.Node;
@@ -16,6 +17,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -32,6 +34,7 @@ import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Home;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.desktop.tanks.TanksPage;
@@ -59,17 +62,24 @@ public final class MainWindow {
     private final LedgerBar ledger;
     private final ConditionsBar conditions;
     private final LayoutPage layout;
-    private final BriefPage brief;
-    private final FlowPage flow;
-    private final RunsPage runs;
-    private final TanksPage tanks;
-    private final HangarPage hangar;
-    private final VaporPage vapor;
-    private final AirPage airs;
+    /** Pages but the first are made when they are first wanted: the window stands sooner. */
+    private final Supplier<BriefPage> brief;
+    private final Supplier<FlowPage> flow;
+    private final Supplier<RunsPage> runs;
+    private final Supplier<TanksPage> tanks;
+    private final Supplier<HangarPage> hangar;
+    private final Supplier<VaporPage> vapor;
+    private final Supplier<AirPage> airs;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
+    private final HeldKey held = new HeldKey();
+    /** The field last left with something in it that cannot be read. */
+    /** Whether a key was pressed last: then what takes the focus is scrolled to; under a mouse nothing may move. */
+    private boolean byKey = true;
+    private QuantityField<?> leftWrong;
+    private final OpeningCard openingCard;
     private Page page = Page.LAYOUT;
 
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
@@ -79,15 +89,15 @@ public final class MainWindow {
         this.dialogs = dialogs;
         conditions = new ConditionsBar(session);
         layout = new LayoutPage(session, conditions::operate);
-        brief = new BriefPage(session);
-        flow = new FlowPage(session, this::showItem);
         exports = new Exports(session, dialogs);
-        runs = new RunsPage(session, exports);
-        tanks = new TanksPage(session, exports::gaugeCard);
-        hangar = new HangarPage(session, exports, java.time.LocalDate::now);
-        vapor = new VaporPage(session, this::showItem, exports);
-        airs = new AirPage(session, this::showItem, exports::samplingCard);
-        rail = new Rail(session, this::go);
+        brief = once(() -> new BriefPage(session));
+        flow = once(() -> new FlowPage(session, this::showItem));
+        runs = once(() -> new RunsPage(session, exports));
+        tanks = once(() -> new TanksPage(session, exports::gaugeCard));
+        hangar = once(() -> new HangarPage(session, exports, java.time.LocalDate::now));
+        vapor = once(() -> new VaporPage(session, this::showItem, exports));
+        airs = once(() -> new AirPage(session, this::showItem, exports::samplingCard));
+        rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
         HBox strip = new HBox(title, ledger);
@@ -102,23 +112,35 @@ public final class MainWindow {
         frame.setTop(new VBox(strip, messages));
         frame.setLeft(rail);
         frame.setCenter(middle);
-        root.getChildren().addAll(frame, keys);
+        openingCard = new OpeningCard(session.opening());
+        root.getChildren().addAll(frame, keys, openingCard);
+        frame.disableProperty().bind(openingCard.visibleProperty());
         keys.setVisible(false);
         Scene scene = new Scene(root, WIDTH, HEIGHT);
         scene.getStylesheets().add(Tokens.sheet());
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, held::released);
+        scene.focusOwnerProperty().addListener((o, was, now) -> {
+            if (was instanceof QuantityField<?> field && field.dirty()) {
+                leftWrong = field;
+            }
+            if (now != null && byKey) {
+                Platform.runLater(() -> Ui.reveal(now));
+            }
+        });
+        scene.addEventFilter(MouseEvent.MOUSE_PRESSED, e -> byKey = false);
         scene.addEventFilter(KeyEvent.KEY_TYPED, this::keyTyped);
         stage.setScene(scene);
         stage.setOnCloseRequest(e -> {
             e.consume();
-            leave(() -> {
+            settled(() -> leave(() -> {
                 session.giveUp();
                 stage.hide();
-            });
+            }));
         });
         session.message().addListener((o, was, now) -> {
             if (now.isEmpty()) {
-                messages.hide();
+                messages.hush();
             } else {
                 messages.tell(now, session::hush);
             }
@@ -128,6 +150,20 @@ public final class MainWindow {
         session.file().addListener((o, was, now) -> titles());
         titles();
         go(Page.LAYOUT);
+    }
+
+    private static <T> Supplier<T> once(Supplier<T> make) {
+        return new Supplier<>() {
+            private T made;
+
+            @Override
+            public T get() {
+                if (made == null) {
+                    made = make.get();
+                }
+                return made;
+            }
+        };
     }
 
     public void show() {
@@ -172,7 +208,7 @@ public final class MainWindow {
         }
         for (Path recent : session.home().recent()) {
             menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
-                    () -> leave(() -> session.open(recent))));
+                    () -> settled(() -> leave(() -> open(recent)))));
         }
         menu.getItems().addAll(new SeparatorMenuItem(),
                 item("Save", "menu-save", "Ctrl+S", this::save),
@@ -232,47 +268,98 @@ public final class MainWindow {
                 () -> { }));
     }
 
+    /**
+     * Goes on once what is half written has been taken into the document it belongs to; where it cannot be read, asks.
+     */
+    private void settled(Runnable then) {
+        Node owner = stage.getScene().getFocusOwner();
+        if (!(owner instanceof TextInputControl) && leftWrong != null && leftWrong.dirty() && leftWrong.getScene() != null) {
+            owner = leftWrong;
+        }
+        if (owner instanceof QuantityField<?> field && field.dirty()) {
+            field.commit();
+            if (field.dirty()) {
+                messages.ask("\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
+                        + " stands.", new MessageBar.Choice("Drop it", "drop-text", () -> {
+                            field.giveUp();
+                            then.run();
+                        }), new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
+                return;
+            }
+        } else if (owner instanceof TextInputControl text && text.getProperties().get(Ui.ASK_BEFORE_LEAVING) instanceof String was
+                && !was.equals(text.getText())) {
+            messages.ask("\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
+                    new MessageBar.Choice("Drop it", "drop-text", then), new MessageBar.Choice("Go on writing", "keep-text",
+                            text::requestFocus));
+            return;
+        } else if (owner instanceof TextInputControl) {
+            root.requestFocus();
+        }
+        then.run();
+    }
+
     private void startNew() {
-        leave(() -> session.show(Project.empty(), null));
+        settled(() -> leave(() -> session.show(Project.empty(), null)));
     }
 
     private void openDemo(String name) {
-        leave(() -> {
+        settled(() -> leave(() -> {
             try {
                 session.show(ProjectFile.demo(name), null);
             } catch (ProjectFileException e) {
                 session.say(e.fullText());
             }
-        });
+        }));
     }
 
     private void askOpen() {
-        leave(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(this::open));
+        settled(() -> leave(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(this::open)));
     }
 
     public void open(Path path) {
-        session.open(path);
+        openingCard.name(path.getFileName() == null ? path.toString() : path.getFileName().toString());
+        session.open(path, () -> go(Page.LAYOUT));
     }
 
     private void save() {
         if (session.file().get() == null) {
             saveAs();
         } else {
-            session.save(session.file().get());
+            save(session.file().get());
         }
+    }
+
+    /** Never over what somebody else wrote since: tells what differs and asks. */
+    private void save(Path path) {
+        if (!session.changedOnDisk(path)) {
+            session.save(path);
+            return;
+        }
+        messages.ask(path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
+                new MessageBar.Choice("Save as\u2026", "conflict-save-as", this::saveAs),
+                new MessageBar.Choice("Write over it", "conflict-over", () -> session.save(path)),
+                new MessageBar.Choice("Leave both", "conflict-leave", () -> { }));
     }
 
     private void saveAs() {
         String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> session.save(
+        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> save(
                 path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
     }
 
-    /** Offers work that a crash left behind. */
+    /** Offers all work that crashes left behind, and names every copy that cannot be read. */
     public void offerRecovery() {
-        Optional<Home.Recovered> work = session.home().recovered();
-        work.ifPresent(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found.",
-                new MessageBar.Choice("Bring it back", "recover", () -> session.resume(w)),
+        LongWork looking = new LongWork("recovery");
+        looking.start(task -> session.home().left(), this::offer, session::say);
+    }
+
+    private void offer(Home.Left left) {
+        left.damaged().forEach(d -> messages.ask("A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy()
+                + ".", new MessageBar.Choice("Keep it", "damaged-keep", () -> { }), new MessageBar.Choice("Discard it",
+                "damaged-discard", () -> session.home().discard(d.copy()))));
+        left.sound().forEach(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found"
+                + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".", new MessageBar.Choice("Bring it back", "recover",
+                () -> leave(() -> session.resume(w))), new MessageBar.Choice("Later", "recover-later", () -> { }),
                 new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
     }
 
@@ -281,31 +368,31 @@ public final class MainWindow {
     private void go(Page to) {
         page = to;
         content.setCenter(switch (to) {
-            case BRIEF -> brief;
+            case BRIEF -> brief.get();
             case LAYOUT -> layout;
-            case RUNS -> runs;
-            case FLOW -> flow;
-            case TANKS -> tanks;
-            case HANGAR -> hangar;
-            case VAPOR -> vapor;
-            case AIR -> airs;
+            case RUNS -> runs.get();
+            case FLOW -> flow.get();
+            case TANKS -> tanks.get();
+            case HANGAR -> hangar.get();
+            case VAPOR -> vapor.get();
+            case AIR -> airs.get();
         });
         rail.current(to);
         ledger.current(to);
         if (to == Page.LAYOUT) {
             layout.focusDrawing();
         } else if (to == Page.FLOW) {
-            flow.requestFocus();
+            flow.get().requestFocus();
         } else if (to == Page.TANKS) {
-            tanks.requestFocus();
+            tanks.get().requestFocus();
         } else if (to == Page.AIR) {
-            airs.requestFocus();
+            airs.get().requestFocus();
         } else if (to == Page.VAPOR) {
-            vapor.requestFocus();
+            vapor.get().requestFocus();
         } else if (to == Page.HANGAR) {
-            hangar.focusWork();
+            hangar.get().focusWork();
         } else if (to == Page.RUNS) {
-            runs.focusSheet();
+            runs.get().focusSheet();
         }
     }
 
@@ -324,14 +411,14 @@ public final class MainWindow {
     private void showUnusable() {
         session.shown().get().assessment().governingTank().ifPresent(t -> {
             session.look(t.predicted().attitude());
-            tanks.choose(t.tank().id());
+            tanks.get().choose(t.tank().id());
         });
         go(Page.TANKS);
     }
 
     private void showVapor() {
         go(Page.VAPOR);
-        vapor.governing();
+        vapor.get().governing();
     }
 
     private void lookAtGoverning() {
@@ -361,6 +448,19 @@ public final class MainWindow {
     }
 
     private void keyPressed(KeyEvent e) {
+        byKey = true;
+        boolean again = held.pressed(e);
+        if (openingCard.isVisible()) {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                session.opening().cancel();
+            }
+            e.consume();
+            return;
+        }
+        if (again && HeldKey.once(e, writing())) {
+            e.consume();
+            return;
+        }
         if (keys.isVisible()) {
             if (e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER) {
                 hideKeys();
@@ -386,8 +486,7 @@ public final class MainWindow {
         } else if (combination(e, KeyCode.S, true)) {
             action = this::saveAs;
         } else if (combination(e, KeyCode.S, false)) {
-            root.requestFocus();
-            action = this::save;
+            action = () -> settled(this::save);
         } else if (combination(e, KeyCode.O, false)) {
             action = this::askOpen;
         } else if (combination(e, KeyCode.N, false)) {

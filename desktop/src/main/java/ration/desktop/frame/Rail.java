@@ -107,11 +107,13 @@ final class Rail extends VBox {
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 
-    /** The worst of some findings; a page without any holds. */
+    /** The worst of some findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */
     private void bars(Assessment a, Page page, java.util.function.Predicate<Finding> which) {
         a.findings().stream().filter(which).findFirst().ifPresentOrElse(
                 worst -> bars.get(page).show(worst.ratio(), worst.verdict()),
-                () -> bars.get(page).show(a.blocked() ? Finding.MISSED : Finding.MET,
-                        a.blocked() ? Verdict.NOT_SHOWN : Verdict.HOLDS));
+                () -> {
+                    boolean sound = page == Page.LAYOUT && !a.blocked() && a.problems().isEmpty();
+                    bars.get(page).show(sound ? Finding.MET : Finding.MISSED, sound ? Verdict.HOLDS : Verdict.NOT_SHOWN);
+                });
     }
 }

@@ -180,14 +180,9 @@ public final class HangarPage extends LivePage {
     private void read(String text) {
         try {
             List<HangarTest> read = TestsCsv.read(text);
-            session.apply(Edit.of("Read tests from a table", p -> {
-                Project all = p;
-                for (HangarTest t : read) {
-                    all = all.with(t);
-                }
-                return all;
-            }));
-            session.say(read.size() + (read.size() == 1 ? " test" : " tests") + " read; Ctrl+Z takes them back.");
+            TestsCsv.Import into = TestsCsv.into(session.project().tests(), read);
+            session.apply(Edit.of("Read tests from a table", p -> p.withTests(TestsCsv.into(p.tests(), read).all())));
+            session.say(into.words() + (into.added() > 0 ? " Ctrl+Z takes them back." : ""));
         } catch (IllegalArgumentException e) {
             session.say(e.getMessage() + " Nothing was changed.");
         }

@@ -217,6 +217,7 @@ final class TestRunner extends VBox {
         TextField field = new TextField(text);
         field.setId(id);
         field.setAccessibleText(label);
+        field.getProperties().put(Ui.ASK_BEFORE_LEAVING, text);
         field.setPrefWidth(large ? 240 : 260);
         field.setMaxWidth(large ? 240 : 320);
         if (large) {
@@ -444,15 +445,19 @@ final class TestRunner extends VBox {
     }
 
     private void parked(HangarTest t) {
-        Work.Fill f = (Work.Fill) t.work();
         double parked = session.project().brief().envelope().parked().si();
         for (String name : List.of("Level", "Parked")) {
             Button choose = Ui.button(name + (name.equals("Parked") ? ", nose up " + UnitSystem.figure(Math.toDegrees(parked), 1)
-                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> advance(t.with(f.withAttitude(name,
+                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> advance(t.with(standing(t.work(), name,
                     name.equals("Parked") ? session.project().brief().envelope().parked() : Measured.of(0, Unit.DEGREE,
                             "level")))), "big-button");
             buttons.getChildren().add(choose);
         }
+    }
+
+    private static Work standing(Work work, String name, Measured pitch) {
+        return work instanceof Work.Fill f ? f.withAttitude(name, pitch) : work instanceof Work.TopOff top
+                ? new Work.TopOff(top.before(), top.metered(), Optional.of(pitch)) : work;
     }
 
     private void reading(HangarTest t) {
@@ -476,7 +481,7 @@ final class TestRunner extends VBox {
         Work.TopOff top = (Work.TopOff) t.work();
         TextField amount = field("test-before", "In the tank before, " + volume().symbol(), top.before().quantity().shown(), true);
         entry.getChildren().add(labelled("In the tank", amount));
-        next("Go on", () -> tried(() -> advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered())))));
+        next("Go on", () -> tried(() -> advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered(), top.pitch())))));
     }
 
     private void metered(HangarTest t) {
@@ -486,7 +491,8 @@ final class TestRunner extends VBox {
         TextField amount = field("test-metered", "Metered until full, " + volume().symbol(), top.metered().map(m -> m.quantity()
                 .shown()).orElse(""), true);
         entry.getChildren().add(labelled("Metered", amount));
-        next("Full", () -> tried(() -> advance(t.with(new Work.TopOff(top.before(), Optional.of(volumeIn(amount, "meter")))))));
+        next("Full", () -> tried(() -> advance(t.with(new Work.TopOff(top.before(), Optional.of(volumeIn(amount,
+                "meter")), top.pitch())))));
     }
 
     private void finish(HangarTest t) {

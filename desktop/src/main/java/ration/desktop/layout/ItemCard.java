@@ -24,6 +24,8 @@ import ration.assess.CaseAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.FindingBox;
+import ration.desktop.control.Chips;
+import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -59,7 +61,8 @@ final class ItemCard extends ScrollPane {
     private final VBox now = new VBox(4);
     private final VBox findings = new VBox(8);
     private QuantityField<LineSize> size;
-    private final FlowPane more = new FlowPane(3, 3);
+    private final Chips more = new Chips("do-", this::take);
+    private final EachPulse update = new EachPulse(this::update);
     private String structure = "";
     private String shown = "";
 
@@ -75,12 +78,13 @@ final class ItemCard extends ScrollPane {
         now.setId("card-now");
         findings.setId("card-findings");
         setContent(body);
-        session.shown().addListener((o, was, n) -> update());
+        session.shown().addListener((o, was, n) -> update.ask());
         session.picked().addListener((o, was, n) -> {
+            settle();
             setVvalue(0);
             update();
         });
-        session.units().addListener((o, was, n) -> update());
+        session.units().addListener((o, was, n) -> update.ask());
         update();
     }
 
@@ -90,6 +94,14 @@ final class ItemCard extends ScrollPane {
             size.requestFocus();
         } else {
             figures.values().stream().findFirst().ifPresent(Node::requestFocus);
+        }
+    }
+
+    /** What is half written belongs to the item on the card, not to the one picked next. */
+    private void settle() {
+        if (getScene() != null && getScene().getFocusOwner() instanceof QuantityField<?> field && field.dirty()
+                && figures.containsValue(field)) {
+            field.commit();
         }
     }
 
@@ -305,14 +317,14 @@ final class ItemCard extends ScrollPane {
 
     /** What can be added to the item or taken from it. */
     private void showMore(Item item) {
-        more.getChildren().clear();
-        for (ItemEdits.Offer offer : ItemEdits.of(session.shown().get().project().system(), item.id())) {
-            more.getChildren().add(Ui.button(offer.label(),
-                    "do-" + offer.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
-                    () -> session.apply(Edit.of(offer.label() + ", " + item.name(), p -> p.with(offer.result()))),
-                    "chip"));
-        }
-        more.setManaged(!more.getChildren().isEmpty());
+        more.show(ItemEdits.of(session.shown().get().project().system(), item.id()).stream().map(ItemEdits.Offer::label)
+                .toList());
+    }
+
+    private void take(String offer) {
+        String id = shown;
+        session.apply(Edit.of(offer + ", " + session.project().system().item(id).map(Item::name).orElse(""),
+                p -> p.with(ItemEdits.taking(id, offer).apply(p.system()))));
     }
 
     private static List<Fitting> without(List<Fitting> fittings, Fitting one) {
@@ -413,8 +425,8 @@ final class ItemCard extends ScrollPane {
                 }
                 if (f.verdict() == Verdict.SHORT && i instanceof Item.Run run) {
                     run.size().nextUp().ifPresent(s -> steps.getChildren().add(Ui.button("Try " + s.shortName(),
-                            "try-" + run.id(), () -> session.apply(Edit.replace("Try " + s.shortName() + " for "
-                                    + run.name(), run.resized(s))), "chip")));
+                            "try-" + run.id(), () -> session.apply(Edit.onItem("Try " + s.shortName() + " for "
+                                    + run.name(), run.id(), Item.Run.class, r -> r.resized(s))), "chip")));
                 }
             });
             if (!steps.getChildren().isEmpty()) {

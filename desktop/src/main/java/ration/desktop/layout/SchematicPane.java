@@ -6,6 +6,7 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import ration.desktop.control.EachPulse;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
 import ration.desktop.style.Tokens;
@@ -49,9 +50,15 @@ final class SchematicPane extends Pane {
         setClip(clip);
         widthProperty().addListener((o, was, now) -> redraw());
         heightProperty().addListener((o, was, now) -> redraw());
-        session.shown().addListener((o, was, now) -> redraw());
-        session.picked().addListener((o, was, now) -> redraw());
-        session.units().addListener((o, was, now) -> redraw());
+        EachPulse pulse = new EachPulse(() -> {
+            if (getScene() != null) {
+                redraw();
+            }
+        });
+        session.shown().addListener((o, was, now) -> pulse.ask());
+        session.picked().addListener((o, was, now) -> pulse.ask());
+        session.units().addListener((o, was, now) -> pulse.ask());
+        sceneProperty().addListener((o, was, now) -> pulse.ask());
         setOnMousePressed(e -> {
             requestFocus();
             dragX = e.getX();

@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.EachPulse;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Sheet.Column;
@@ -65,6 +66,7 @@ public final class RunsPage extends BorderPane {
     private final VBox side = new VBox(8);
     private final List<SheetColumn> runColumns = new ArrayList<>();
     private String sheetFor = "";
+    private final EachPulse pulse = new EachPulse(this::update);
 
     public RunsPage(Session session, Files files) {
         this.session = session;
@@ -92,8 +94,9 @@ public final class RunsPage extends BorderPane {
         scroll.setMinWidth(288);
         scroll.setFocusTraversable(false);
         setRight(scroll);
-        session.shown().addListener((o, was, now) -> update());
-        session.units().addListener((o, was, now) -> update());
+        session.shown().addListener((o, was, now) -> pulse.ask());
+        session.units().addListener((o, was, now) -> pulse.ask());
+        sceneProperty().addListener((o, was, now) -> pulse.ask());
         runs.onMove(this::aside);
         joints.onMove(this::aside);
         update();
@@ -131,7 +134,7 @@ public final class RunsPage extends BorderPane {
             button.setSelected(true);
             setCenter(shown);
             shown.requestFocus();
-            aside();
+            refresh();
             say(hint);
         });
         head.getChildren().add(button);
@@ -210,11 +213,11 @@ public final class RunsPage extends BorderPane {
 
     private boolean set(Item.Run run, SheetColumn column, String text) {
         try {
-            FuelSystem next = column.set(system(), run, text);
+            column.set(system(), run, text);
             session.apply(Edit.of("Set " + column.label().toLowerCase(java.util.Locale.ROOT) + " of " + run.name(),
-                    p -> p.with(next)));
+                    p -> p.system().item(run.id()).map(now -> p.with(column.set(p.system(), (Item.Run) now, text))).orElse(p)));
             say("");
-            refresh();
+            pulse.ask();
             return true;
         } catch (IllegalArgumentException e) {
             say(column.label() + " of " + run.name() + ": " + e.getMessage());
@@ -241,7 +244,7 @@ public final class RunsPage extends BorderPane {
         } else {
             say("A run is made once From and To are written.");
         }
-        refresh();
+        pulse.ask();
         return true;
     }
 
@@ -266,7 +269,7 @@ public final class RunsPage extends BorderPane {
         try {
             RunSheet.Outcome outcome = RunSheet.paste(system(), RunSheet.table(text), row, column);
             session.apply(Edit.of(name, p -> p.with(outcome.system())));
-            refresh();
+            pulse.ask();
             String taken = outcome.changed() + (outcome.changed() == 1 ? " cell taken." : " cells taken.");
             say(outcome.problems().isEmpty() ? taken : taken + " " + outcome.problems().size() + " not: "
                     + String.join(" ", outcome.problems()));
@@ -313,6 +316,9 @@ public final class RunsPage extends BorderPane {
     // showing
 
     private void update() {
+        if (getScene() == null) {
+            return;
+        }
         if (!sheetFor.equals(session.shown().get().project().name())) {
             sheetFor = session.shown().get().project().name();
             draft.clear();
@@ -324,13 +330,13 @@ public final class RunsPage extends BorderPane {
         List<Row> rows = new ArrayList<>();
         system().runs().forEach(r -> rows.add(new Row(Optional.of(r.id()))));
         rows.add(new Row(Optional.empty()));
-        if (runs.getEditingCell() == null) {
+        if (getCenter() == runs && runs.getEditingCell() == null) {
             runs.show(rows);
-        }
-        if (joints.getEditingCell() == null) {
+        } else if (getCenter() == joints && joints.getEditingCell() == null) {
             joints.show(Joints.of(system()));
+        } else if (getCenter() != runs && getCenter() != joints) {
+            fillLists();
         }
-        fillLists();
         aside();
     }
 

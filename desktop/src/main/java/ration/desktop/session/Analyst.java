@@ -5,6 +5,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -24,12 +25,28 @@ final class Analyst {
         return thread;
     });
     private final AtomicLong newest = new AtomicLong();
+    private final UnaryOperator<Assessment> after;
     private Assessment last;
 
-    /** At once, on the calling thread: for the first picture of a document. */
-    synchronized Result now(Project project, Condition condition) {
+    Analyst() {
+        this(UnaryOperator.identity());
+    }
+
+    /** @param after what becomes of each assessment, for tests of what happens when that fails */
+    Analyst(UnaryOperator<Assessment> after) {
+        this.after = after;
+    }
+
+    /** At once, on the calling thread: for the first picture of a document; quick where it was assessed before. */
+    synchronized Result now(Project project, Condition condition, Optional<Assessment> known) {
         newest.incrementAndGet();
+        known.filter(k -> k.project() == project).ifPresent(k -> last = k);
         return compute(project, condition);
+    }
+
+    void close() {
+        newest.incrementAndGet();
+        worker.shutdownNow();
     }
 
     void ask(Project project, Condition condition, Consumer<Result> deliver) {
@@ -46,10 +63,16 @@ final class Analyst {
         });
     }
 
+    /** Never fails: an answer that could not be worked out is one that shows nothing and says so. */
     private synchronized Result compute(Project project, Condition condition) {
-        if (last == null || last.project() != project) {
-            last = Assessment.of(project);
+        try {
+            if (last == null || last.project() != project) {
+                last = after.apply(Assessment.of(project));
+            }
+            return new Result(last, condition, last.look(condition));
+        } catch (RuntimeException | Error e) {
+            last = Assessment.failed(project, Failure.words(e));
+            return new Result(last, condition, Optional.empty());
         }
-        return new Result(last, condition, last.look(condition));
     }
 }

@@ -1,24 +1,48 @@
 package ration.desktop.session;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
+import ration.file.FileTrouble;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.SafeWrite;
 import ration.project.Project;
 
-/** The program's own folder: recent files and unsaved work. Trouble here never stops the work at hand. */
+/**
+ * The program's own folder: recent files and unsaved work. Trouble here never stops the work at hand.
+ *
+ * <p>A copy of unsaved work has a name nobody can guess and a lock beside it that its program holds as long as it lives;
+ * what is not locked was left behind. Copies are written beside and renamed, and only their owner can read them.
+ */
 public final class Home {
 
     private static final int RECENT = 8;
+    /** A damaged list is not read to its end. */
+    private static final long LONGEST_LIST = 64 << 10;
+    private static final String COPY = "unsaved-";
+    private static final String ORIGIN = ".origin";
+    private static final String LOCK = ".lock";
 
     private final Path folder;
-    private final long process = ProcessHandle.current().pid();
+    private final String own = COPY + UUID.randomUUID() + ProjectFile.ENDING;
+    private FileChannel lock;
+    private boolean told;
+    private volatile Consumer<String> onTrouble = m -> { };
 
     public Home(Path folder) {
         this.folder = folder;
@@ -30,16 +54,29 @@ public final class Home {
         return new Home(set != null ? Path.of(set) : Path.of(System.getProperty("user.home"), ".ration"));
     }
 
+    /** Told once, in a sentence, if nothing can be kept here. */
+    void onTrouble(Consumer<String> action) {
+        onTrouble = action;
+    }
+
     /** Unsaved work found from an earlier session. */
     public record Recovered(Path copy, Project project, Optional<Path> file) {
     }
 
+    /** A copy that cannot be read, and why. */
+    public record Damaged(Path copy, String why) {
+    }
+
+    /** All that was left behind. */
+    public record Left(List<Recovered> sound, List<Damaged> damaged) {
+    }
+
     public List<Path> recent() {
-        try {
-            return Files.readAllLines(folder.resolve("recent")).stream().map(Path::of).filter(Files::exists).toList();
-        } catch (IOException | IllegalArgumentException e) {
-            return List.of();
+        List<Path> files = new ArrayList<>();
+        for (String line : text(folder.resolve("recent")).lines().toList()) {
+            path(line).filter(Files::exists).ifPresent(files::add);
         }
+        return files;
     }
 
     public void remember(Path file) {
@@ -47,61 +84,144 @@ public final class Home {
         lines.add(file.toAbsolutePath().toString());
         recent().stream().map(Path::toString).filter(l -> !lines.contains(l)).limit(RECENT - 1).forEach(lines::add);
         try {
-            Files.createDirectories(folder);
-            Files.write(folder.resolve("recent"), lines);
+            make();
+            SafeWrite.ownerOnly(folder.resolve("recent"), String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             // recent files are a convenience; the document itself is safe
+            return;
         }
     }
 
-    private Path copy() {
-        return folder.resolve("unsaved-" + process + ProjectFile.ENDING);
+    /** Whatever a side file holds: bytes that are no text become marks, and hide nothing else. */
+    private static String text(Path file) {
+        try {
+            return Files.size(file) > LONGEST_LIST ? "" : new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            return "";
+        }
     }
 
-    private static Path origin(Path copy) {
-        return copy.resolveSibling(copy.getFileName() + ".origin");
+    private static Optional<Path> path(String written) {
+        try {
+            return written.isBlank() ? Optional.empty() : Optional.of(Path.of(written.strip()));
+        } catch (InvalidPathException e) {
+            return Optional.empty();
+        }
+    }
+
+    private void make() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            boolean posix = folder.getFileSystem().supportedFileAttributeViews().contains("posix");
+            if (posix) {
+                Files.createDirectories(folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+            } else {
+                Files.createDirectories(folder);
+            }
+        }
     }
 
     /** Keeps a copy of unsaved work. */
-    void keep(Project project, Path file) {
+    synchronized void keep(Project project, Path file) {
         try {
-            Files.createDirectories(folder);
-            Files.writeString(copy(), ProjectFile.text(project), StandardCharsets.UTF_8);
-            Files.writeString(origin(copy()), file == null ? "" : file.toString());
+            make();
+            hold();
+            SafeWrite.ownerOnly(origin(folder.resolve(own)), (file == null ? "" : file.toString()).getBytes(
+                    StandardCharsets.UTF_8));
+            SafeWrite.ownerOnly(folder.resolve(own), ProjectFile.text(project).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
-            // nothing to do: saving by hand still works and says what is wrong
+            if (!told) {
+                told = true;
+                onTrouble.accept("No copy of unsaved work can be kept in " + folder + ": " + FileTrouble.why(folder, e)
+                        + ". Save often: after a crash nothing could be brought back.");
+            }
         }
     }
 
-    /** Drops this session's copy: the work is saved or given up. */
-    void forget() {
-        discard(copy());
+    /** Takes the lock that tells other programs this copy has an owner. */
+    private void hold() throws IOException {
+        if (lock == null) {
+            FileChannel channel = FileChannel.open(locked(folder.resolve(own)), StandardOpenOption.CREATE_NEW,
+                    StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+            channel.lock();
+            lock = channel;
+        }
     }
 
+    private static Path origin(Path copy) {
+        return copy.resolveSibling(copy.getFileName() + ORIGIN);
+    }
+
+    private static Path locked(Path copy) {
+        return copy.resolveSibling(copy.getFileName() + LOCK);
+    }
+
+    /** Drops this session's copy: the work is saved or given up. */
+    synchronized void forget() {
+        delete(folder.resolve(own));
+        try {
+            if (lock != null) {
+                lock.close();
+                lock = null;
+            }
+        } catch (IOException e) {
+            lock = null;
+        }
+        delete(locked(folder.resolve(own)));
+    }
+
+    /** Drops a copy that was brought back or is not wanted. */
     public void discard(Path copy) {
+        delete(copy);
+        delete(locked(copy));
+    }
+
+    private void delete(Path copy) {
         try {
             Files.deleteIfExists(copy);
             Files.deleteIfExists(origin(copy));
         } catch (IOException e) {
             // it will be offered again
+            return;
         }
     }
 
-    /** Unsaved work left by sessions that no longer run. */
-    public Optional<Recovered> recovered() {
+    /** Unsaved work left by sessions that no longer run: every sound copy, and each that is damaged with the reason. */
+    public Left left() {
+        List<Recovered> sound = new ArrayList<>();
+        List<Damaged> damaged = new ArrayList<>();
+        List<Path> copies;
         try (Stream<Path> files = Files.list(folder)) {
-            for (Path p : files.filter(f -> f.getFileName().toString().matches("unsaved-\\d+\\.ration")).toList()) {
-                long owner = Long.parseLong(p.getFileName().toString().replaceAll("\\D", ""));
-                if (owner == process || ProcessHandle.of(owner).isPresent()) {
-                    continue;
-                }
-                String from = Files.exists(origin(p)) ? Files.readString(origin(p)) : "";
-                return Optional.of(new Recovered(p, ProjectFile.open(p),
-                        from.isBlank() ? Optional.empty() : Optional.of(Path.of(from))));
-            }
-        } catch (IOException | ProjectFileException | NumberFormatException e) {
-            return Optional.empty();
+            copies = files.filter(f -> f.getFileName().toString().matches(COPY + "[0-9a-f-]+\\" + ProjectFile.ENDING)).sorted()
+                    .toList();
+        } catch (IOException | java.io.UncheckedIOException e) {
+            copies = List.of();
         }
-        return Optional.empty();
+        for (Path copy : copies) {
+            if (copy.getFileName().toString().equals(own) || owned(copy)) {
+                continue;
+            }
+            try {
+                sound.add(new Recovered(copy, ProjectFile.open(copy), path(text(origin(copy)))));
+            } catch (ProjectFileException e) {
+                damaged.add(new Damaged(copy, e.fullText()));
+            }
+        }
+        return new Left(sound, damaged);
+    }
+
+    /** Whether a living program holds the copy's lock. */
+    private static boolean owned(Path copy) {
+        Path beside = locked(copy);
+        if (!Files.exists(beside, LinkOption.NOFOLLOW_LINKS)) {
+            return false;
+        }
+        try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+                FileLock free = channel.tryLock()) {
+            return free == null;
+        } catch (OverlappingFileLockException e) {
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
     }
 }

@@ -39,8 +39,12 @@ public final class LongWork {
         return running.getReadOnlyProperty();
     }
 
-    /** Starts a task; what it returns is delivered unless it was cancelled by then. */
-    public <T> void start(Function<Task, T> work, Consumer<T> deliver) {
+    /**
+     * Starts a task; what it returns is delivered unless it was cancelled by then.
+     *
+     * @param failed told in a sentence should the work itself fail: nothing is delivered then, and nothing runs on
+     */
+    public <T> void start(Function<Task, T> work, Consumer<T> deliver, Consumer<String> failed) {
         long mine = newest.incrementAndGet();
         running.set(true);
         progress.set(0);
@@ -59,11 +63,19 @@ public final class LongWork {
             if (mine != newest.get()) {
                 return;
             }
-            T result = work.apply(task);
+            Runnable end;
+            try {
+                T result = work.apply(task);
+                end = () -> deliver.accept(result);
+            } catch (RuntimeException | Error e) {
+                String why = Failure.words(e);
+                end = () -> failed.accept(why);
+            }
+            Runnable last = end;
             Platform.runLater(() -> {
                 if (mine == newest.get()) {
                     running.set(false);
-                    deliver.accept(result);
+                    last.run();
                 }
             });
         });

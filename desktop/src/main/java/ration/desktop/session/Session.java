@@ -1,9 +1,13 @@
 package ration.desktop.session;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -16,14 +20,19 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Attitude;
 import ration.condition.Condition;
+import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.project.Difference;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /** One open document and the case looked at; all changes go through here, on the interface thread. */
 public final class Session {
+
+    /** Differences told at most. */
+    private static final int MOST_DIFFERENCES = 8;
 
     /** What the views show, changed all at once so that no view mixes two moments. */
     public record Shown(Project project, Condition condition, Assessment assessment, Optional<CaseAnswer> look) {
@@ -44,12 +53,16 @@ public final class Session {
         thread.setDaemon(true);
         return thread;
     });
+    private final LongWork opening = new LongWork("opening");
+    private final AtomicReference<Runnable> toKeep = new AtomicReference<>();
     private Project project;
     private Project saved;
+    private Optional<DocumentStamp> stamp = Optional.empty();
     private Condition condition;
 
     public Session(Home home) {
         this.home = home;
+        home.onTrouble(m -> Platform.runLater(() -> say(m)));
         show(Project.empty(), null);
     }
 
@@ -108,18 +121,45 @@ public final class Session {
         message.set("");
     }
 
+    /** Work that brings a document into the window, to be watched and stopped. */
+    public LongWork opening() {
+        return opening;
+    }
+
     /** Puts a document in the window in place of the present one. */
     public void show(Project opened, Path from) {
-        keeper.execute(home::forget);
+        show(opened, from, Optional.empty(), Optional.empty());
+    }
+
+    /** Puts a document without a file in the window, with its assessment where that is there already. */
+    public void begin(Project opened, Optional<Assessment> known) {
+        show(opened, null, Optional.empty(), known);
+    }
+
+    private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Assessment> known) {
+        keep(home::forget);
         project = opened;
         saved = opened;
+        stamp = on;
         history.clear();
         file.set(from);
         changed.set(false);
         picked.set("");
         before.set(null);
         condition = Assessment.start(opened);
-        deliver(analyst.now(opened, condition));
+        deliver(analyst.now(opened, condition, known));
+    }
+
+    /** One after the other in the background; of several waiting only the newest counts. */
+    private void keep(Runnable work) {
+        if (toKeep.getAndSet(work) == null) {
+            keeper.execute(() -> {
+                Runnable newest = toKeep.getAndSet(null);
+                if (newest != null) {
+                    newest.run();
+                }
+            });
+        }
     }
 
     /** Takes up unsaved work of an earlier session; it stays unsaved. */
@@ -127,10 +167,14 @@ public final class Session {
         show(work.project(), work.file().orElse(null));
         saved = null;
         changed.set(true);
-        home.discard(work.copy());
+        // what stands on disk may be newer than what was lost: ask before it is written over
+        stamp = work.file().map(f -> DocumentStamp.UNKNOWN);
         Project copy = project;
         Path from = file.get();
-        keeper.execute(() -> home.keep(copy, from));
+        keep(() -> {
+            home.keep(copy, from);
+            home.discard(work.copy());
+        });
     }
 
     /** Changes the project. */
@@ -153,7 +197,7 @@ public final class Session {
         changed.set(!next.equals(saved));
         Path from = file.get();
         boolean unsaved = changed.get();
-        keeper.execute(() -> {
+        keep(() -> {
             if (unsaved) {
                 home.keep(next, from);
             } else {
@@ -194,23 +238,58 @@ public final class Session {
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));
     }
 
-    /** Opens a file; says what is wrong and keeps the present document if it cannot be used. */
-    public boolean open(Path path) {
-        try {
-            show(ProjectFile.open(path), path);
-            home.remember(path);
+    /** What came of reading a document, with its assessment, or why there is none. */
+    private record Read(Optional<ProjectFile.Opened> opened, Optional<Assessment> assessment, String trouble) {
+    }
+
+    /**
+     * Opens a file behind the window; says what is wrong and keeps the present document if it cannot be used.
+     *
+     * @param then told on the interface thread once the document is in the window
+     */
+    public void open(Path path, Runnable then) {
+        opening.start(task -> {
+            try {
+                ProjectFile.Opened opened = ProjectFile.load(path);
+                task.progress().accept(0.4);
+                return new Read(Optional.of(opened), Optional.of(Assessment.of(opened.project())), "");
+            } catch (ProjectFileException e) {
+                return new Read(Optional.empty(), Optional.empty(), e.fullText());
+            }
+        }, read -> {
+            if (read.opened().isEmpty()) {
+                say(read.trouble());
+                return;
+            }
+            show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.assessment());
+            keeper.execute(() -> home.remember(path));
             hush();
-            return true;
+            then.run();
+        }, this::say);
+    }
+
+    /** Whether somebody else wrote the document's file since it was opened or saved here. */
+    public boolean changedOnDisk(Path path) {
+        return path.equals(file.get()) && stamp.filter(s -> !s.stillHolds(path)).isPresent();
+    }
+
+    /** What the file on disk holds otherwise than the window, in words. */
+    public String differenceOnDisk(Path path) {
+        try {
+            List<String> words = Difference.between(project, ProjectFile.open(path));
+            int more = words.size() - MOST_DIFFERENCES;
+            return words.isEmpty() ? "It holds the same as this window."
+                    : "There: " + String.join("; ", words.subList(0, Math.min(words.size(), MOST_DIFFERENCES)))
+                    + (more > 0 ? "; and " + more + " more." : ".");
         } catch (ProjectFileException e) {
-            say(e.fullText());
-            return false;
+            return e.getMessage();
         }
     }
 
     /** Saves to a file; says what is wrong if it fails, and loses nothing. */
     public boolean save(Path path) {
         try {
-            ProjectFile.save(project, path);
+            stamp = Optional.of(ProjectFile.save(project, path));
         } catch (ProjectFileException e) {
             say(e.fullText());
             return false;
@@ -218,13 +297,25 @@ public final class Session {
         saved = project;
         file.set(path);
         changed.set(false);
-        home.remember(path);
-        keeper.execute(home::forget);
+        keeper.execute(() -> home.remember(path));
+        keep(home::forget);
         return true;
+    }
+
+    /** Ends the work behind the window. */
+    public void close() {
+        opening.cancel();
+        analyst.close();
+        keeper.shutdown();
+        try {
+            keeper.awaitTermination(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /** Gives up unsaved work knowingly. */
     public void giveUp() {
-        home.forget();
+        keep(home::forget);
     }
 }

@@ -37,17 +37,30 @@ public final class PicturePane extends Pane {
         });
     }
 
+    private Node reason(String text) {
+        javafx.scene.text.Text words = new javafx.scene.text.Text(16, 28, text);
+        words.setWrappingWidth(Math.max(40, getWidth() - 32));
+        words.getStyleClass().add("sentence");
+        return words;
+    }
+
     public void redraw() {
         if (getWidth() < 60 || getHeight() < 40) {
             return;
         }
         drawing.getChildren().clear();
         StringBuilder words = new StringBuilder();
-        for (Picture.Piece piece : draw.apply(getWidth(), getHeight()).pieces()) {
-            drawing.getChildren().add(PictureNodes.group(piece));
-            if (!piece.words().isEmpty()) {
-                words.append(piece.words()).append(". ");
+        try {
+            for (Picture.Piece piece : draw.apply(getWidth(), getHeight()).pieces()) {
+                drawing.getChildren().add(PictureNodes.group(piece));
+                if (!piece.words().isEmpty()) {
+                    words.append(piece.words()).append(". ");
+                }
             }
+        } catch (IllegalArgumentException e) {
+            // a tank that does not close cannot be drawn: the reason stands in its place
+            drawing.getChildren().setAll(reason("Not shown: " + e.getMessage()));
+            words.append("Not shown: ").append(e.getMessage());
         }
         setAccessibleText(words.toString());
     }

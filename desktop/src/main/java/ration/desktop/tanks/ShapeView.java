@@ -3,6 +3,7 @@ package ration.desktop.tanks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -13,6 +14,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.Chips;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
@@ -39,6 +41,8 @@ import ration.quantity.Unit;
 /** The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from. */
 final class ShapeView extends HBox {
 
+    private static final String SECTIONS = "Give sections";
+
     private final Session session;
     private final PicturePane views;
     private final Label trouble = Ui.trouble("shape-trouble");
@@ -46,7 +50,7 @@ final class ShapeView extends HBox {
     private final VBox right = new VBox(8);
     private final Sheet<SectionTable.Row> sheet;
     private final GridPane figures = new GridPane();
-    private final FlowPane offers = new FlowPane(3, 3);
+    private final Chips offers = new Chips("shape-offer-", this::take);
     private final VBox patternBox = new VBox(6);
     private final List<QuantityField<Quantity>> fields = new ArrayList<>();
     private List<String> structure = List.of();
@@ -119,15 +123,11 @@ final class ShapeView extends HBox {
             fields.get(i).update(all.get(i).value().quantity());
         }
         sections().ifPresent(s -> sheet.show(SectionTable.rows(s)));
-        offers.getChildren().clear();
-        for (ItemEdits.Offer o : edits) {
-            offers.getChildren().add(Ui.button(o.label(), "shape-offer-" + offers.getChildren().size(), () -> session.apply(
-                    Edit.of(o.label(), p -> p.with(o.result()))), "chip"));
-        }
+        List<String> labels = new ArrayList<>(edits.stream().map(ItemEdits.Offer::label).toList());
         if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
-            offers.getChildren().add(Ui.button("Give sections", "shape-sections", () -> reshape("Give sections of ",
-                    SectionTable.of(tank.shape()), false), "chip"));
+            labels.add(SECTIONS);
         }
+        offers.show(labels);
         try {
             size.setText(session.units().get().text(tank.solid().volume(), Dimension.VOLUME) + " inside");
         } catch (IllegalArgumentException e) {
@@ -138,6 +138,15 @@ final class ShapeView extends HBox {
         views.redraw();
     }
 
+    private void take(String offer) {
+        String id = tank.id();
+        if (offer.equals(SECTIONS)) {
+            reshape("Give sections of ", t -> t.withShape(SectionTable.of(t.shape())));
+        } else {
+            session.apply(Edit.of(offer + ", " + tank.name(), p -> p.with(ItemEdits.taking(id, offer).apply(p.system()))));
+        }
+    }
+
     private void build(List<ItemFigures.Figure> all) {
         right.getChildren().clear();
         HBox patterns = new HBox(6, Ui.label("Shape", "page-title"), Ui.spring(), Ui.button("Start from a pattern\u2026",
@@ -145,11 +154,11 @@ final class ShapeView extends HBox {
         patterns.setAlignment(Pos.CENTER_LEFT);
         right.getChildren().addAll(patterns, patternBox);
         if (sections().isPresent()) {
-            HBox tools = new HBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point", r ->
-                    SectionTable.withPointAfter(sections().get(), r)), "chip"), Ui.button("Remove point",
-                    "section-remove-point", () -> table("Remove point", r -> SectionTable.without(sections().get(), r)), "chip"),
-                    Ui.button("Add section", "section-add", () -> table("Add section", r -> SectionTable.withSectionAfter(
-                            sections().get(), r.section())), "chip"), Ui.button("Paste table", "section-paste", this::paste,
+            HBox tools = new HBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point",
+                    SectionTable::withPointAfter), "chip"), Ui.button("Remove point",
+                    "section-remove-point", () -> table("Remove point", SectionTable::without), "chip"),
+                    Ui.button("Add section", "section-add", () -> table("Add section", (s, r) ->
+                            SectionTable.withSectionAfter(s, r.section())), "chip"), Ui.button("Paste table", "section-paste", this::paste,
                             "chip"));
             right.getChildren().addAll(sheet, tools, Ui.wrapped("A row a point, in order round its section. Ctrl+V pastes three"
                     + " columns: section, " + (sections().get().along() == TankShape.Along.BUTT_LINE ? "station" : "butt line")
@@ -163,7 +172,8 @@ final class ShapeView extends HBox {
             field.getStyleClass().add("card-field");
             field.setPrefWidth(96);
             int at = fields.size();
-            field.onTrouble(trouble::setText).onValue(q -> set(at, q));
+            String id = tank.id();
+            field.onTrouble(trouble::setText).onValue(q -> set(id, f.label(), q));
             fields.add(field);
             Label label = Ui.label(f.label());
             GridPane.setHgrow(label, Priority.ALWAYS);
@@ -174,18 +184,18 @@ final class ShapeView extends HBox {
         right.getChildren().addAll(Ui.rule(), figures, Ui.rule(), offers);
     }
 
-    private void set(int at, Quantity q) {
-        List<ItemFigures.Figure> all = ItemFigures.of(tank, session.project().system());
-        ItemFigures.Figure f = all.get(at);
-        session.apply(Edit.of("Set " + f.label().toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.with(
-                f.set().apply(f.value().with(q)).apply(p.system()))));
+    private void set(String id, String label, Quantity q) {
+        session.apply(Edit.of("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.system().item(id)
+                .flatMap(i -> ItemFigures.of(i, p.system()).stream().filter(f -> f.label().equals(label)).findFirst())
+                .map(f -> p.with(f.set().apply(f.value().with(q)).apply(p.system()))).orElse(p)));
     }
 
     private boolean write(SectionTable.Row row, int column, String text) {
         try {
             Quantity q = Quantity.parse(text, Unit.INCH);
             trouble.setText("");
-            reshape("Set point of ", SectionTable.with(sections().orElseThrow(), row, column, q), false);
+            SectionTable.with(sections().orElseThrow(), row, column, q);
+            resection("Set point of ", s -> SectionTable.with(s, row, column, q));
             return true;
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
@@ -193,10 +203,11 @@ final class ShapeView extends HBox {
         }
     }
 
-    private void table(String name, java.util.function.Function<SectionTable.Row, TankShape.Sections> change) {
+    private void table(String name, java.util.function.BiFunction<TankShape.Sections, SectionTable.Row, TankShape.Sections> change) {
         int row = Math.max(0, sheet.row());
         if (row < sheet.getItems().size()) {
-            reshape(name + " of ", change.apply(sheet.getItems().get(row)), false);
+            SectionTable.Row at = sheet.getItems().get(row);
+            resection(name + " of ", s -> change.apply(s, at));
         }
     }
 
@@ -210,15 +221,18 @@ final class ShapeView extends HBox {
             TankShape.Sections pasted = SectionTable.parse(text, sections().map(TankShape.Sections::along).orElse(
                     TankShape.Along.BUTT_LINE));
             trouble.setText("");
-            reshape("Paste sections of ", pasted, true);
+            reshape("Paste sections of ", t -> ShapePattern.reshaped(t, pasted));
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage() + " Nothing was changed.");
         }
     }
 
-    private void reshape(String name, TankShape shape, boolean reseat) {
-        Item.Tank changed = reseat ? ShapePattern.reshaped(tank, shape) : tank.withShape(shape);
-        session.apply(Edit.replace(name + tank.name(), changed));
+    private void reshape(String name, UnaryOperator<Item.Tank> change) {
+        session.apply(Edit.onItem(name + tank.name(), tank.id(), Item.Tank.class, change));
+    }
+
+    private void resection(String name, UnaryOperator<TankShape.Sections> change) {
+        reshape(name, t -> t.shape() instanceof TankShape.Sections s ? t.withShape(change.apply(s)) : t);
     }
 
     private void patterns() {
@@ -257,7 +271,7 @@ final class ShapeView extends HBox {
                 TankShape shape = pattern.shape(values);
                 patternBox.getChildren().clear();
                 trouble.setText("");
-                reshape("New shape of ", shape, true);
+                reshape("New shape of ", t -> ShapePattern.reshaped(t, shape));
             } catch (IllegalArgumentException e) {
                 trouble.setText(e.getMessage());
             }

@@ -153,7 +153,7 @@ final class StayView extends HBox {
             mapping.start(task -> StrandedMap.of(now.body(), now.feed()), m -> {
                 drawn = m;
                 map.redraw();
-            });
+            }, mapTitle::setText);
         } else {
             map.redraw();
         }
@@ -162,8 +162,9 @@ final class StayView extends HBox {
             helped = project;
             helpedTank = now.tank().id();
             less.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
-            lessNow.setText("now " + units.fineVolume(now.predicted().volume()));
-            helping.start(task -> LessLeft.of(project, now, task), this::less);
+            lessNow.setText("predicted now " + units.fineVolume(now.predicted().volume()));
+            helping.start(task -> LessLeft.of(project, now, task), this::less, why -> less.getChildren().setAll(
+                    Ui.wrapped(why, "wrong-text")));
         }
     }
 

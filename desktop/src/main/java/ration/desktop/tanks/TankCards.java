@@ -112,9 +112,9 @@ final class TankCards extends VBox {
         if (low) {
             double up = Math.ceil(units.unit(Dimension.VOLUME).fromSi(wanted) * 10 - 1e-9) / 10;
             Quantity q = Quantity.of(up, units.unit(Dimension.VOLUME));
-            set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(Edit.of(
-                    "Set unusable fuel of " + now.tank().name(), p -> p.with(p.system().replace(now.tank().withUnusable(
-                            new Measured(q, now.source().word()))))))));
+            set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(
+                    Edit.onItem("Set unusable fuel of " + now.tank().name(), now.tank().id(), ration.model.Item.Tank.class,
+                            t -> t.withUnusable(new Measured(q, now.source().word()))))));
         }
         gauge.redraw();
         asked(units);
@@ -136,12 +136,21 @@ final class TankCards extends VBox {
         rule(n++);
         add(n++, Ui.label("Unusable"), "predicted", units.fineVolume(answer.predicted().volume()),
                 answer.source() == TankAnswer.Source.PREDICTED);
-        Optional<TankEvidence.Drained> drained = e.drained();
+        Optional<TankEvidence.Drained> drained = answer.drainedThere().or(() -> e.drained().stream().max(
+                java.util.Comparator.comparingDouble(TankEvidence.Drained::largest)));
+        Optional<TankAnswer.Carried> carried = answer.carried();
         bar.show(Math.min(1.5, answer.ratio()), answer.verdict());
         Ui.verdict(verdict, answer.verdict());
         VBox state = new VBox(4, bar, verdict);
-        add(n++, state, drained.map(d -> "drained, " + d.date()).orElse("not drained yet"), drained.map(d -> units.fineVolume(d.largest())).orElse("\u2013"), answer.source() == TankAnswer.Source.DRAINED);
-        GridPane.setRowSpan(state, 3);
+        String how = drained.isEmpty() ? "not drained yet" : answer.drainedThere().isPresent() ? "drained, " + drained.get().date()
+                : "drained elsewhere";
+        add(n++, state, how, drained.map(d -> units.fineVolume(d.largest())).orElse("\u2013"), answer.source()
+                == TankAnswer.Source.DRAINED);
+        GridPane.setRowSpan(state, carried.isPresent() ? 4 : 3);
+        if (carried.isPresent()) {
+            add(n++, null, "likely here, \u00d7 " + ration.quantity.UnitSystem.figure(carried.get().ratio(), 2),
+                    units.fineVolume(carried.get().likely()), answer.source() == TankAnswer.Source.LIKELY);
+        }
         Optional<Measured> published = answer.tank().fitout().published();
         add(n++, null, "published", published.map(m -> units.fineVolume(m.si())).orElse("\u2013"), answer.source()
                 == TankAnswer.Source.PUBLISHED);

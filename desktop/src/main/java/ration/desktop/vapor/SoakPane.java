@@ -172,7 +172,7 @@ public final class SoakPane extends VBox {
             } else if (result instanceof String why) {
                 said.setText(text.name() + ": " + why);
             }
-        });
+        }, said::setText);
     }
 
     private void choose(String file, LogTable table) {
@@ -338,10 +338,12 @@ public final class SoakPane extends VBox {
 
     private void take() {
         try {
-            Heat heat = session.project().heat().with(HeatFigure.BAY_SOAK_OVER, new Measured(Quantity.of(Math.round(fit.soakOver()
-                    * 10) / 10.0, Unit.CELSIUS), "fitted, " + name.getText())).with(HeatFigure.SOAK_FADE, new Measured(Quantity.of(
-                            Math.round(fit.fade() / 6) / 10.0, Unit.MINUTE), "fitted, " + name.getText()));
-            session.apply(Edit.of("Take fitted soak", p -> p.with(heat)));
+            Measured over = HeatFigure.BAY_SOAK_OVER.checked(new Measured(Quantity.of(Math.round(fit.soakOver() * 10) / 10.0,
+                    Unit.CELSIUS), "fitted, " + name.getText()));
+            Measured fade = HeatFigure.SOAK_FADE.checked(new Measured(Quantity.of(Math.round(fit.fade() / 6) / 10.0, Unit.MINUTE),
+                    "fitted, " + name.getText()));
+            session.apply(Edit.of("Take fitted soak", p -> p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, over)
+                    .with(HeatFigure.SOAK_FADE, fade))));
         } catch (IllegalArgumentException e) {
             said.setText(e.getMessage() + " The log does not fit this kind of soak.");
         }

@@ -190,6 +190,10 @@ public final class VaporPage extends LivePage {
     }
 
     private Picture alongPicture(double w, double h) {
+        Optional<String> why = session.shown().get().look().filter(l -> l.demand().undelivered()).map(l -> l.demand().reason());
+        if (why.isPresent()) {
+            return VaporPath.without(why.get(), w, h);
+        }
         return VaporPath.draw(new VaporPath.Subject(project(), path().orElse(new PathHeat(List.of())), held, air,
                 session.units().get()), w, h, Tokens.measure());
     }
@@ -242,7 +246,8 @@ public final class VaporPage extends LivePage {
         if (project() != helped) {
             helped = project();
             buys.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
-            helping.start(task -> MoreDegrees.of(a, task), this::show);
+            helping.start(task -> MoreDegrees.of(a, task), this::show, why -> buys.getChildren().setAll(Ui.wrapped(why,
+                    "wrong-text")));
         }
     }
 

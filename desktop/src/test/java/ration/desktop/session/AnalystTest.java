@@ -47,7 +47,7 @@ class AnalystTest {
                 }
             });
         }
-        assertThat(last.await(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(last.await(60, TimeUnit.SECONDS)).isTrue();
         assertThat(delivered).isSorted();
         assertThat(delivered.get(delivered.size() - 1)).isCloseTo(30, org.assertj.core.data.Offset.offset(1e-9));
         assertThat(threads).doesNotContain(false);
@@ -56,8 +56,35 @@ class AnalystTest {
     @Test
     void anAnswerIsGivenAtOnceWhereItIsWanted() throws ProjectFileException {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
-        Analyst.Result result = new Analyst().now(demo, Assessment.start(demo));
+        Analyst.Result result = new Analyst().now(demo, Assessment.start(demo), java.util.Optional.empty());
         assertThat(result.look()).isPresent();
         assertThat(result.assessment().cases()).isNotEmpty();
+    }
+
+    @Test
+    void anAssessmentThatFailsIsNotShownAndKeepsNoOldLedger() throws Exception {
+        Project demo = ProjectFile.demo(ProjectFile.DEMO);
+        Project edited = demo.withName("edited");
+        Analyst analyst = new Analyst(a -> {
+            if (a.project() == edited) {
+                throw new IllegalStateException("broken");
+            }
+            return a;
+        });
+        assertThat(analyst.now(demo, Assessment.start(demo), java.util.Optional.empty()).assessment().governing()).isPresent();
+        CountDownLatch done = new CountDownLatch(1);
+        List<Analyst.Result> got = Collections.synchronizedList(new ArrayList<>());
+        analyst.ask(edited, Assessment.start(edited), r -> {
+            got.add(r);
+            done.countDown();
+        });
+        assertThat(done.await(60, TimeUnit.SECONDS)).isTrue();
+        Assessment a = got.get(0).assessment();
+        assertThat(a.project()).isSameAs(edited);
+        assertThat(a.flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
+        assertThat(ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US).entries()).extracting(
+                ration.assess.Ledger.Entry::verdict).containsOnly(ration.check.Verdict.NOT_SHOWN);
+        assertThat(a.findings()).singleElement().satisfies(f -> assertThat(f.detail().in(ration.quantity.UnitSystem.US))
+                .contains("failed"));
     }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import ration.remedy.Task;
 
 @ExtendWith(ApplicationExtension.class)
 class LongWorkTest {
@@ -34,14 +35,14 @@ class LongWorkTest {
             }
             stopped.countDown();
             return "first";
-        }, delivered::add)).get();
-        assertThat(running.await(5, TimeUnit.SECONDS)).isTrue();
+        }, delivered::add, delivered::add)).get();
+        assertThat(running.await(60, TimeUnit.SECONDS)).isTrue();
         WaitForAsyncUtils.asyncFx(() -> work.start(task -> {
             task.progress().accept(0.5);
             return "second";
-        }, delivered::add)).get();
-        assertThat(stopped.await(5, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
+        }, delivered::add, delivered::add)).get();
+        assertThat(stopped.await(60, TimeUnit.SECONDS)).isTrue();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
         assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get()).containsExactly("second");
     }
 
@@ -49,22 +50,64 @@ class LongWorkTest {
     void whatIsCancelledDeliversNothing() throws Exception {
         LongWork work = new LongWork("test");
         List<String> delivered = new ArrayList<>();
+        CountDownLatch running = new CountDownLatch(1);
         CountDownLatch go = new CountDownLatch(1);
         CountDownLatch done = new CountDownLatch(1);
         WaitForAsyncUtils.asyncFx(() -> work.start(task -> {
-            try {
-                go.await(5, TimeUnit.SECONDS);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
+            running.countDown();
+            String late = await(go);
             done.countDown();
-            return "late";
-        }, delivered::add)).get();
+            return late;
+        }, delivered::add, delivered::add)).get();
+        assertThat(running.await(60, TimeUnit.SECONDS)).isTrue();
         WaitForAsyncUtils.asyncFx(work::cancel).get();
         go.countDown();
-        assertThat(done.await(5, TimeUnit.SECONDS)).isTrue();
+        assertThat(done.await(60, TimeUnit.SECONDS)).isTrue();
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(delivered).isEmpty();
         assertThat(work.running().get()).isFalse();
+    }
+
+    @Test
+    void whatIsCancelledBeforeItsTurnIsNotEvenBegun() throws Exception {
+        LongWork work = new LongWork("test");
+        List<String> delivered = new ArrayList<>();
+        List<String> begun = new ArrayList<>();
+        CountDownLatch go = new CountDownLatch(1);
+        WaitForAsyncUtils.asyncFx(() -> {
+            work.start(task -> await(go), delivered::add, delivered::add);
+            work.start(task -> {
+                begun.add("second");
+                return "second";
+            }, delivered::add, delivered::add);
+            work.cancel();
+            work.start(task -> "third", delivered::add, delivered::add);
+        }).get();
+        go.countDown();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
+        assertThat(begun).isEmpty();
+        assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get()).containsExactly("third");
+    }
+
+    private static String await(CountDownLatch go) {
+        try {
+            go.await(60, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        return "late";
+    }
+
+    @Test
+    void workThatFailsSaysSoAndRunsNoMore() throws Exception {
+        LongWork work = new LongWork("test");
+        List<String> said = new ArrayList<>();
+        List<String> delivered = new ArrayList<>();
+        WaitForAsyncUtils.asyncFx(() -> work.<String>start((Task task) -> {
+            throw new IllegalStateException("ration.some.Class broke");
+        }, delivered::add, said::add)).get();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
+        assertThat(said).singleElement().asString().startsWith("Not shown").doesNotContain("ration.some");
+        assertThat(delivered).isEmpty();
     }
 }

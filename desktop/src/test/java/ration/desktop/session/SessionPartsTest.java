@@ -1,6 +1,7 @@
 package ration.desktop.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -56,29 +57,107 @@ class SessionPartsTest {
         assertThat(home.recent()).doesNotContain(files.get(11)).doesNotHaveDuplicates();
     }
 
+    private Path home() {
+        return folder.resolve("home");
+    }
+
+    /** A copy as a session that died leaves it: the program that held its lock is gone. */
+    private Path leftBehind(String name, String origin) throws IOException {
+        Path copy = home().resolve("unsaved-" + java.util.UUID.randomUUID() + ".ration");
+        Files.createDirectories(home());
+        Files.writeString(copy, ration.file.ProjectFile.text(named(name)));
+        Files.writeString(copy.resolveSibling(copy.getFileName() + ".lock"), "");
+        Files.writeString(copy.resolveSibling(copy.getFileName() + ".origin"), origin, java.nio.charset.StandardCharsets.ISO_8859_1);
+        return copy;
+    }
+
     @Test
-    void unsavedWorkOfALivingProcessIsLeftAlone() throws IOException {
-        Home home = new Home(folder.resolve("home"));
-        home.keep(named("mine"), folder.resolve("mine.ration"));
-        assertThat(home.recovered()).as("this process still runs").isEmpty();
-        Path dead = folder.resolve("home").resolve("unsaved-999999999.ration");
-        Files.copy(folder.resolve("home").resolve("unsaved-" + ProcessHandle.current().pid() + ".ration"), dead);
-        Files.writeString(dead.resolveSibling(dead.getFileName() + ".origin"), "/somewhere/mine.ration");
-        Home.Recovered work = home.recovered().orElseThrow();
-        assertThat(work.project().name()).isEqualTo("mine");
-        assertThat(work.file()).contains(Path.of("/somewhere/mine.ration"));
-        home.discard(work.copy());
-        assertThat(home.recovered()).isEmpty();
-        home.forget();
-        try (var left = Files.list(folder.resolve("home"))) {
+    void unsavedWorkOfALivingProgramIsLeftAloneAndAnotherStartDeletesNothing() throws IOException {
+        Home living = new Home(home());
+        living.keep(named("mine"), folder.resolve("mine.ration"));
+        Home second = new Home(home());
+        assertThat(second.left().sound()).as("its program lives").isEmpty();
+        second.keep(named("other"), null);
+        second.forget();
+        living.forget();
+        living.keep(named("mine again"), null);
+        try (var left = Files.list(home())) {
+            assertThat(left.map(p -> p.getFileName().toString()).filter(n -> n.endsWith(".ration"))).hasSize(1);
+        }
+        living.forget();
+        try (var left = Files.list(home())) {
             assertThat(left).isEmpty();
         }
     }
 
     @Test
-    void damagedUnsavedWorkIsNotOffered() throws IOException {
-        Files.createDirectories(folder.resolve("home"));
-        Files.writeString(folder.resolve("home").resolve("unsaved-999999999.ration"), "{");
-        assertThat(new Home(folder.resolve("home")).recovered()).isEmpty();
+    void everySoundCopyIsOfferedAndEachDamagedOneNamed() throws IOException {
+        leftBehind("one", "/somewhere/one.ration");
+        Path two = leftBehind("two", "no\u0000path");
+        leftBehind("three", "\u00ff\u00fe");
+        Path damaged = leftBehind("four", "");
+        Files.writeString(damaged, "{");
+        Home.Left left = new Home(home()).left();
+        assertThat(left.sound()).extracting(w -> w.project().name()).containsExactlyInAnyOrder("one", "two", "three");
+        assertThat(left.sound()).filteredOn(w -> w.project().name().equals("one")).singleElement().satisfies(w ->
+                assertThat(w.file()).contains(Path.of("/somewhere/one.ration")));
+        assertThat(left.sound()).filteredOn(w -> w.copy().equals(two)).singleElement().satisfies(w ->
+                assertThat(w.file()).isEmpty());
+        assertThat(left.damaged()).singleElement().satisfies(d -> {
+            assertThat(d.copy()).isEqualTo(damaged);
+            assertThat(d.why()).contains("damaged");
+        });
+        left.sound().forEach(w -> new Home(home()).discard(w.copy()));
+        assertThat(new Home(home()).left().sound()).isEmpty();
+        assertThat(damaged).exists();
+    }
+
+    @Test
+    void copiesAreWholeAtEveryMomentAndReadableByTheOwnerOnly() throws Exception {
+        Home writing = new Home(home());
+        writing.keep(named("start"), null);
+        Path copy;
+        try (var files = Files.list(home())) {
+            copy = files.filter(p -> p.toString().endsWith(".ration")).findFirst().orElseThrow();
+        }
+        assertThat(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(copy))).isEqualTo("rw-------");
+        java.util.concurrent.atomic.AtomicBoolean end = new java.util.concurrent.atomic.AtomicBoolean();
+        Thread writer = new Thread(() -> {
+            for (int i = 0; i < 60; i++) {
+                writing.keep(named("state " + i), null);
+            }
+            end.set(true);
+        });
+        writer.start();
+        int reads = 0;
+        while (!end.get() || reads == 0) {
+            assertThatCode(() -> ration.file.ProjectFile.open(copy)).doesNotThrowAnyException();
+            reads++;
+        }
+        writer.join();
+        writing.forget();
+    }
+
+    @Test
+    void whereTheHomeCannotBeWrittenThatIsSaidOnce() throws IOException {
+        Files.writeString(home(), "a file where the folder should be");
+        Home home = new Home(home());
+        List<String> said = new ArrayList<>();
+        home.onTrouble(said::add);
+        home.keep(named("a"), null);
+        home.keep(named("b"), null);
+        assertThat(said).singleElement().asString().contains("No copy of unsaved work can be kept");
+        assertThat(home.left().sound()).isEmpty();
+        assertThat(home.recent()).isEmpty();
+    }
+
+    @Test
+    void aListOfRecentFilesWithNonsenseHidesNothing() throws IOException {
+        Home home = new Home(home());
+        Path good = Files.writeString(folder.resolve("good.ration"), "x");
+        home.remember(good);
+        byte[] bytes = ("a\u0000b\n\u00ff\u00fe\n" + good).getBytes(java.nio.charset.StandardCharsets.ISO_8859_1);
+        Files.write(home().resolve("recent"), bytes);
+        assertThat(home.recent()).containsExactly(good);
     }
 }

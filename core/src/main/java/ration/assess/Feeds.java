@@ -1,0 +1,127 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import ration.condition.Attitude;
+import ration.condition.Condition;
+import ration.condition.Contents;
+import ration.flow.FlowAnswer;
+import ration.flow.FlowModel;
+import ration.flow.FlowQuestion;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Validation;
+import ration.project.Project;
+import ration.tank.Feed;
+
+/**
+ * How the outlets of a tank are joined, from the layout and the flow answer: where their lines meet, and what the line of
+ * each costs when it feeds alone. The same network that gives the flow decides what the Tanks page says.
+ */
+final class Feeds {
+
+    private Feeds() {
+    }
+
+    static Feed of(Project project, Item.Tank tank) {
+        if (tank.outlets().size() < 2) {
+            return Feed.GRAVITY;
+        }
+        FuelSystem system = project.system();
+        Map<String, List<PortRef>> ways = new LinkedHashMap<>();
+        tank.outlets().forEach(o -> ways.put(o.name(), downstream(system, new PortRef(tank.id(), o.name()))));
+        Optional<PortRef> meets = ways.values().iterator().next().stream().filter(p -> ways.values().stream().allMatch(w ->
+                w.contains(p))).findFirst();
+        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i instanceof Item.Header
+                || i instanceof Item.Tank).isPresent();
+        if (part) {
+            return Feed.GRAVITY;
+        }
+        List<Feed.Leg> legs = new ArrayList<>();
+        for (Item.Outlet o : tank.outlets()) {
+            List<PortRef> way = ways.get(o.name());
+            legs.add(new Feed.Leg(o.name(), points(system, way.subList(0, way.indexOf(meets.get()) + 1)), loss(project, tank, o,
+                    meets.get(), ways).orElse(Double.POSITIVE_INFINITY)));
+        }
+        return new Feed(legs);
+    }
+
+    /** Ports on the way from an outlet towards the engine, until the way parts, ends, or comes to a tank. */
+    private static List<PortRef> downstream(FuelSystem system, PortRef start) {
+        Set<PortRef> way = new LinkedHashSet<>(List.of(start));
+        PortRef at = start;
+        while (true) {
+            Optional<Item.Run> run = system.runAt(at);
+            if (run.isEmpty()) {
+                return List.copyOf(way);
+            }
+            PortRef far = run.get().from().equals(at) ? run.get().to() : run.get().from();
+            if (!way.add(far)) {
+                return List.copyOf(way);
+            }
+            Item item = system.item(far.item()).orElse(null);
+            if (item == null || item instanceof Item.Tank || item instanceof Item.Header || item instanceof Item.EngineInlet
+                    || !item.ports().contains(Item.OUT) || far.port().equals(Item.OUT)) {
+                return List.copyOf(way);
+            }
+            PortRef out = new PortRef(item.id(), Item.OUT);
+            if (item instanceof Item.Selector s && s.positions().stream().noneMatch(p -> p.joins().stream().anyMatch(g ->
+                    g.contains(far.port()) && g.contains(Item.OUT)))) {
+                return List.copyOf(way);
+            }
+            if (!way.add(out)) {
+                return List.copyOf(way);
+            }
+            at = out;
+        }
+    }
+
+    /** The measured points along the ports. */
+    private static List<Point3> points(FuelSystem system, List<PortRef> way) {
+        List<Point3> points = new ArrayList<>();
+        for (PortRef port : way) {
+            system.point(port).ifPresent(points::add);
+            system.runAt(port).filter(r -> way.contains(r.from()) && way.contains(r.to())).ifPresent(r -> r.points().forEach(p ->
+                    points.add(p.point())));
+        }
+        return points;
+    }
+
+    /** Head from the surface to the joint with one outlet alone feeding take-off demand, level and full; empty without an answer. */
+    private static OptionalDouble loss(Project project, Item.Tank tank, Item.Outlet feeding, PortRef meets,
+            Map<String, List<PortRef>> ways) {
+        FuelSystem system = project.system();
+        List<String> others = new ArrayList<>();
+        ways.forEach((name, way) -> {
+            if (!name.equals(feeding.name())) {
+                system.runAt(new PortRef(tank.id(), name)).ifPresent(r -> others.add(r.id()));
+            }
+        });
+        FuelSystem alone = system.minus(others.toArray(String[]::new));
+        if (project.brief().demand() <= 0 || Validation.of(alone).stream().anyMatch(p -> p.blocks())) {
+            return OptionalDouble.empty();
+        }
+        Project one = project.with(alone);
+        FlowModel.Basis basis = new FlowModel.Basis(alone, project.brief().fuel(), project.brief().choices().friction().law());
+        double most = Double.NaN;
+        for (Map<String, String> position : Assessment.positions(alone)) {
+            Condition c = new Condition(Attitude.ofDegrees("Level", 0, 0), Assessment.fill(one, Contents.FULL), position, Set.of(),
+                    Set.of(), project.brief().fuelKelvin());
+            FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand()));
+            OptionalDouble head = a.usable() ? a.head(meets) : OptionalDouble.empty();
+            if (head.isPresent() && a.outflow(tank) > 0.5 * project.brief().demand()) {
+                double lost = a.levels().get(tank.id()).surface() - head.getAsDouble();
+                most = Double.isNaN(most) ? lost : Math.max(most, lost);
+            }
+        }
+        return Double.isNaN(most) ? OptionalDouble.empty() : OptionalDouble.of(Math.max(0, most));
+    }
+}

@@ -1,0 +1,66 @@
+package ration.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
+import ration.condition.Condition;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+
+/** A case said in words on the command line is the case of the matrix. */
+class CaseWordsTest {
+
+    private static final Assessment CORRIE = Assessment.of(Systems.corrie());
+
+    private static String words(CaseAnswer c) {
+        List<String> words = new ArrayList<>(List.of(c.condition().attitude().name(), c.contents()));
+        words.addAll(c.condition().positions().values());
+        if (!c.pumps().label().isEmpty()) {
+            words.add(c.pumps().label());
+        }
+        if (c.condition().engine().fouled()) {
+            words.add("filters fouled");
+        }
+        return String.join(", ", words).toLowerCase(Locale.ROOT);
+    }
+
+    /** Every case on usual fuel with tanks alike can be said, and is the one meant, loads and pump sets as well. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void everyCaseOfTheMatrixCanBeSaid(String demo) throws ProjectFileException {
+        Assessment a = Assessment.of(ProjectFile.demo(demo));
+        List<CaseAnswer> sayable = a.cases().stream().filter(c -> !c.cold() && !c.contents().endsWith(CaseAnswer.ONE_DRY)).toList();
+        assertThat(sayable).isNotEmpty();
+        for (CaseAnswer c : sayable) {
+            Condition said = CaseWords.parse(a, words(c));
+            assertThat(said.attitude()).as(words(c)).isEqualTo(c.condition().attitude());
+            assertThat(a.look(said).orElseThrow().margin()).as(words(c)).isCloseTo(c.margin(), Offset.offset(1e-9));
+        }
+    }
+
+    @Test
+    void anAngleSaidAfterALoadKeepsTheLoad() {
+        Condition c = CaseWords.parse(CORRIE, "take-off run, pitch 9, bank -2");
+        assertThat(c.attitude().pitchDegrees()).isCloseTo(9, Offset.offset(1e-9));
+        assertThat(c.attitude().tiltDegrees()).isCloseTo(-2, Offset.offset(1e-9));
+        assertThat(c.attitude().forward()).isEqualTo(0.25);
+        assertThat(c.attitude().label()).isEqualTo("Set by hand 9\u00b0, \u22122\u00b0 bank, +0.25 g");
+    }
+
+    @Test
+    void whatIsNotKnownIsAnsweredWithWhatIs() {
+        assertThatThrownBy(() -> CaseWords.parse(CORRIE, "climb, sideways")).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("\u201csideways\u201d").hasMessageContaining("take-off run").hasMessageContaining("FUSELAGE")
+                .hasMessageContaining("pitch 12");
+        assertThatThrownBy(() -> CaseWords.parse(CORRIE, "pitch steep")).hasMessageContaining("pitch steep");
+        assertThat(CaseWords.parse(CORRIE, " ")).isEqualTo(CORRIE.governing().orElseThrow().condition());
+    }
+}
