@@ -26,8 +26,13 @@ public final class Systems {
     }
 
     public static Project corrie() {
+        return demo(ProjectFile.DEMO);
+    }
+
+    /** One of the documents that come with the program. */
+    public static Project demo(String name) {
         try {
-            return ProjectFile.demo(ProjectFile.DEMO);
+            return ProjectFile.demo(name);
         } catch (ProjectFileException e) {
             throw new IllegalStateException(e.fullText(), e);
         }

@@ -1,0 +1,127 @@
+package ration;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.TankAnswer;
+import ration.check.Finding;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+
+/**
+ * Every figure of the demos and of the starting layouts as it was before the computation was last rebuilt, kept beside the
+ * tests. They prove nothing by themselves: they say that a change which should change no figure changed none. A change
+ * that should is made with {@code -Dration.keep=FOLDER}, which writes them anew, and says in its commit which and why.
+ */
+class KeptFiguresTest {
+
+    /** Relative; and, beside it, what a flow or a pressure may differ by absolutely, m3/s and Pa. */
+    private static final double RELATIVE = 1e-9;
+    private static final double LEAST = 1e-12;
+
+    static Stream<Kept> kept() {
+        Stream<Kept> demos = Stream.of(new Kept("corrie-b1", Systems.demo("corrie-b1")), new Kept("brindle-a2",
+                Systems.demo("brindle-a2")), new Kept("tansy-l3", Systems.demo("tansy-l3")));
+        return Stream.concat(demos, Arrays.stream(Pattern.values()).map(p -> new Kept("pattern-" + p.name().toLowerCase(
+                java.util.Locale.ROOT), p.project())));
+    }
+
+    record Kept(String name, Project project) {
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("kept")
+    void figuresAreTheSameAsBefore(Kept kept) throws IOException {
+        Map<String, String> now = figures(Assessment.of(kept.project()));
+        String folder = System.getProperty("ration.keep");
+        if (folder != null) {
+            Files.createDirectories(Path.of(folder));
+            Files.write(Path.of(folder, kept.name() + ".txt"), now.entrySet().stream().map(e -> e.getKey() + "\t" + e.getValue())
+                    .toList(), StandardCharsets.UTF_8);
+        }
+        Map<String, String> before = read(kept.name());
+        assertThat(now.keySet()).containsExactlyElementsOf(before.keySet());
+        List<String> differ = new ArrayList<>();
+        now.forEach((key, value) -> {
+            if (!same(before.get(key), value)) {
+                differ.add(key + ": " + before.get(key) + " -> " + value);
+            }
+        });
+        assertThat(differ).isEmpty();
+    }
+
+    private static boolean same(String before, String now) {
+        if (before.equals(now)) {
+            return true;
+        }
+        try {
+            double a = Double.parseDouble(before);
+            double b = Double.parseDouble(now);
+            return Math.abs(a - b) <= RELATIVE * Math.max(Math.abs(a), Math.abs(b)) + LEAST;
+        } catch (NumberFormatException e) {
+            return false;
+        }
+    }
+
+    private static Map<String, String> figures(Assessment a) {
+        Map<String, String> all = new LinkedHashMap<>();
+        int n = 0;
+        for (CaseAnswer c : a.cases()) {
+            String key = ++n + " " + c.label(a.project().system(), UnitSystem.US);
+            all.put(key + " | capacity", String.valueOf(c.capacity().usable() ? c.capacity().inletFlow() : c.capacity().reason()));
+            OptionalDouble left = c.inletPressureAtDemand(a.project().system());
+            all.put(key + " | inlet pressure", c.demand().usable() ? left.isPresent() ? String.valueOf(left.getAsDouble()) : "none"
+                    : c.demand().reason());
+            all.put(key + " | verdict", c.verdict() + (c.judged() ? "" : ", not judged"));
+            all.put(key + " | path", String.valueOf(c.demand().path().stream().mapToDouble(p -> p.loss()).sum()));
+        }
+        for (TankAnswer t : a.tanks()) {
+            all.put(t.tank().id() + " | unusable", String.valueOf(t.unusable()));
+            all.put(t.tank().id() + " | full", String.valueOf(t.full()));
+            all.put(t.tank().id() + " | source", t.source() + " " + t.attitude().map(x -> x.label()).orElse(""));
+        }
+        a.vapor().ifPresent(v -> all.put("vapor", String.valueOf(v.degrees())));
+        a.hotFuel().ifPresent(v -> all.put("hot fuel", String.valueOf(v.degrees())));
+        for (Finding f : a.findings()) {
+            all.put("finding " + ++n + " " + f.item() + " " + f.title(), f.verdict() + "; " + f.detail().in(UnitSystem.US) + "; "
+                    + f.remedy() + "; " + f.source());
+        }
+        return all;
+    }
+
+    private static Map<String, String> read(String name) {
+        Map<String, String> all = new LinkedHashMap<>();
+        try (var in = KeptFiguresTest.class.getResourceAsStream("/kept/" + name + ".txt")) {
+            if (in == null) {
+                return all;
+            }
+            new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().forEach(line -> {
+                int tab = line.indexOf('\t');
+                all.put(line.substring(0, tab), line.substring(tab + 1));
+            });
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return all;
+    }
+}
