@@ -8,13 +8,18 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Rated;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -43,20 +48,20 @@ public final class Systems {
     }
 
     /** A box tank 20 x 10 x 10 in whose floor is at a height, its outlet in the middle of the floor. */
-    public static Item.Tank tank(String id, double station, double buttLine, double floor) {
+    public static Tank tank(String id, double station, double buttLine, double floor) {
         TankShape box = new TankShape.Box(Place.inches(station - 10, buttLine - 5, floor), in(20), in(10), in(10));
-        return new Item.Tank(id, id, box, List.of(new Item.Outlet("outlet", Place.inches(station, buttLine, floor),
+        return new Tank(id, id, box, List.of(new Outlet("outlet", Place.inches(station, buttLine, floor),
                 in(0.305), Optional.empty())), Optional.of(Place.inches(station, buttLine, floor + 14)),
                 Optional.empty(), Measured.of(0.3, Unit.GALLON));
     }
 
-    public static Item.EngineInlet inlet() {
-        return new Item.EngineInlet(new Item.Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3),
+    public static EngineInlet inlet() {
+        return new EngineInlet(new Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3),
                 Measured.of(0.05, Unit.PSI));
     }
 
-    public static Item.Run run(String id, String from, String to, double lengthIn) {
-        return new Item.Run(id, id.toUpperCase(java.util.Locale.ROOT), port(from), port(to),
+    public static Run run(String id, String from, String to, double lengthIn) {
+        return new Run(id, id.toUpperCase(java.util.Locale.ROOT), port(from), port(to),
                 LineSize.parse("0.305 in bore"), Optional.of(in(lengthIn)), List.of(), List.of());
     }
 
@@ -73,12 +78,12 @@ public final class Systems {
 
     /** Two tanks at heights on a selector with LEFT, RIGHT, BOTH and OFF. */
     public static FuelSystem twoTanks(double leftFloor, double rightFloor) {
-        Item.Selector selector = new Item.Selector(new Item.Tag("selector", "Selector", Place.inches(8, 0, -4)),
+        Selector selector = new Selector(new Tag("selector", "Selector", Place.inches(8, 0, -4)),
                 List.of("left", "right"), List.of(
-                new Item.Position("LEFT", List.of(List.of("left", "out"))),
-                new Item.Position("RIGHT", List.of(List.of("right", "out"))),
-                new Item.Position("BOTH", List.of(List.of("left", "right", "out"))),
-                new Item.Position("OFF", List.of())), Rated.of(20, 0.03, "bench"));
+                new Selector.Position("LEFT", List.of(List.of("left", "out"))),
+                new Selector.Position("RIGHT", List.of(List.of("right", "out"))),
+                new Selector.Position("BOTH", List.of(List.of("left", "right", "out"))),
+                new Selector.Position("OFF", List.of())), Rated.of(20, 0.03, "bench"));
         return new FuelSystem(List.of(tank("left", 10, -40, leftFloor), tank("right", 10, 40, rightFloor), selector,
                 inlet(), run("r1", "left.outlet", "selector.left", 60), run("r2", "right.outlet", "selector.right", 60),
                 run("r3", "selector.out", "carburettor.in", 12)), Optional.empty());

@@ -17,9 +17,10 @@ import ration.assess.Assessment;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Unit;
 
@@ -46,12 +47,12 @@ class CommandsTest {
     /** What the demo's cards say to do: a tube, a tank three inches up, a placard, and caps that breathe too. */
     private static Project fixed(Project demo) {
         FuelSystem s = demo.system();
-        s = s.change("r3", Item.Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")));
-        s = s.change("fuselage", Item.Tank.class, t -> t.raised(Unit.INCH.toSi(3)));
+        s = s.change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")));
+        s = s.change("fuselage", Tank.class, t -> t.raised(Unit.INCH.toSi(3)));
         for (String tank : List.of("upper", "fuselage")) {
-            s = s.change(tank, Item.Tank.class, t -> t.with(t.fitout().withSecondAir(true)));
+            s = s.change(tank, Tank.class, t -> t.with(t.fitout().withSecondAir(true)));
         }
-        return demo.with(s.change("upper", Item.Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
+        return demo.with(s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
     }
 
     @Test

@@ -15,8 +15,10 @@ import ration.condition.Contents;
 import ration.geometry.Point3;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
+import ration.model.EngineInlet;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Tank;
 import ration.project.Project;
 
 /**
@@ -33,7 +35,7 @@ import ration.project.Project;
  * @param descending air that comes in on the way down, nearly empty, m3/s
  * @param blocked    what happens once the vent is shut; empty where the tank never feeds alone
  */
-public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> through, Ends ends, double tip, double feeding,
+public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through, Ends ends, double tip, double feeding,
         double returning, double filling, double descending, Optional<Blocked> blocked) {
 
     /** Where a vent leads in the end. */
@@ -90,7 +92,7 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
         List<AirAnswer> all = new ArrayList<>();
         Heat heat = project.heat();
         for (TankAnswer t : tanks) {
-            Item.Tank tank = t.tank();
+            Tank tank = t.tank();
             DoubleSummaryStatistics out = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank))
                     .summaryStatistics();
             List<Beyond> through = new ArrayList<>();
@@ -102,14 +104,14 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
         return all;
     }
 
-    private static Optional<AirLine> line(Item.Tank tank) {
+    private static Optional<AirLine> line(Tank tank) {
         return tank.fitout().vent().filter(v -> v.bore().si() > 0).map(AirLine::of);
     }
 
     /** Follows vents from tank to tank. */
-    private static Ends outside(Item.Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
+    private static Ends outside(Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
         Set<String> seen = new HashSet<>(Set.of(tank.id()));
-        Item.Tank at = tank;
+        Tank at = tank;
         while (at.fitout().vent().isPresent() && at.fitout().vent().get().to().isPresent()) {
             String next = at.fitout().vent().get().to().get();
             Optional<TankAnswer> other = tanks.stream().filter(x -> x.tank().id().equals(next)).findFirst();
@@ -130,7 +132,7 @@ public record AirAnswer(Item.Tank tank, Optional<AirLine> line, List<Beyond> thr
     }
 
     private static Optional<Blocked> blocked(Project project, List<CaseAnswer> cases, TankAnswer t) {
-        Optional<Item.EngineInlet> inlet = project.system().inlet();
+        Optional<EngineInlet> inlet = project.system().inlet();
         if (inlet.isEmpty()) {
             return Optional.empty();
         }

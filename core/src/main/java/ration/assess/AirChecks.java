@@ -1,7 +1,6 @@
 package ration.assess;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,7 +11,7 @@ import ration.breathing.Vents;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
@@ -20,6 +19,9 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Strainer;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -42,11 +44,11 @@ final class AirChecks {
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
     private final List<AirAnswer> air;
-    private final FlowModel.Basis basis;
+    private final FlowBasis basis;
     private final Point3 parked;
     private final List<Finding> findings = new ArrayList<>();
 
-    private AirChecks(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowModel.Basis basis) {
+    private AirChecks(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowBasis basis) {
         this.basis = basis;
         this.project = project;
         this.system = project.system();
@@ -55,7 +57,7 @@ final class AirChecks {
         this.parked = project.brief().envelope().attitudes().get(0).gravity().up();
     }
 
-    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowModel.Basis basis) {
+    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowBasis basis) {
         AirChecks checks = new AirChecks(project, cases, air, basis);
         air.forEach(checks::vent);
         air.forEach(checks::blocked);
@@ -177,14 +179,14 @@ final class AirChecks {
 
     /** The strainer bowl lies lowest of all. */
     private void strainer() {
-        List<Item.Strainer> strainers = system.all(Item.Strainer.class).toList();
+        List<Strainer> strainers = system.all(Strainer.class).toList();
         if (strainers.isEmpty()) {
             return;
         }
         double bowl = strainers.stream().mapToDouble(s -> parked.dot(s.place().point())).min().orElse(0);
         String lowest = "";
         double least = bowl;
-        for (Item.Run r : system.runs()) {
+        for (Run r : system.runs()) {
             List<Point3> way = new ArrayList<>(r.points().stream().map(p -> p.point()).toList());
             system.point(r.from()).ifPresent(way::add);
             system.point(r.to()).ifPresent(way::add);
@@ -205,7 +207,7 @@ final class AirChecks {
 
     /** 23.971(c): an ounce of bowl for twenty gallons of tank. */
     private void bowl() {
-        system.all(Item.Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
+        system.all(Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
             double need = OUNCE * Unit.GALLON.fromSi(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum()) / 20;
             double has = s.bowl().get().si();
             add("bowl." + s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
@@ -219,10 +221,10 @@ final class AirChecks {
         cases.stream().filter(c -> c.judged() && c.demand().usable() && c.contents().equals("Half")
                 && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled()).filter(c -> system.tanks()
                 .stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst().ifPresent(c -> {
-                    List<Item.Tank> order = system.tanks().stream().sorted(Comparator.comparingDouble(t -> -c.demand().outflow(t)))
+                    List<Tank> order = system.tanks().stream().sorted(Ties.least(t -> -c.demand().outflow(t)))
                             .toList();
-                    Item.Tank first = order.get(0);
-                    Item.Tank last = order.get(order.size() - 1);
+                    Tank first = order.get(0);
+                    Tank last = order.get(order.size() - 1);
                     String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
                     if (c.demand().outflow(first) - c.demand().outflow(last) <= TIE * c.demand().outflow(first)) {
                         add("both", "Which tank empties first", "", Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? "" : "On "
@@ -260,12 +262,12 @@ final class AirChecks {
                     + still.reason(), PRACTICE, "");
             return;
         }
-        Optional<Item.Tank> gains = system.tanks().stream().min(Comparator.comparingDouble(still::outflow));
+        Optional<Tank> gains = system.tanks().stream().min(Ties.least(still::outflow));
         double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
         boolean apart = level > Unit.INCH.toSi(0.5);
-        add("tips", "Joined tanks in flight", gains.map(Item.Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
+        add("tips", "Joined tanks in flight", gains.map(Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
                 : Finding.MET, u -> "The vent tips differ by " + small(u, most - least) + ", as much as " + u.text(level,
-                Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Item.Tank::name)
+                Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Tank::name)
                 .orElse("") + " fills at " + u.text(rate, Dimension.FLOW) + ", half full and level." : "; nothing moves between them,"
                 + " half full and level."), PRACTICE, "Tips alike, in alike places.");
     }

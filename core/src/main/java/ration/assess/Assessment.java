@@ -2,7 +2,6 @@ package ration.assess;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -13,29 +12,32 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import ration.check.Finding;
-import ration.tank.Feed;
-import ration.project.Practice;
-import ration.heat.HeatFigure;
-import ration.heat.Heat;
-import ration.evidence.OpenPaths;
 import ration.breathing.Vents;
+import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.condition.Handles;
+import ration.evidence.OpenPaths;
 import ration.evidence.TankEvidence;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
+import ration.flow.Surroundings;
 import ration.flow.TankLevel;
 import ration.geometry.Point3;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.model.Validation;
 import ration.project.Brief;
+import ration.project.Practice;
 import ration.project.Project;
+import ration.tank.Feed;
 import ration.tank.TankBody;
 
 /**
@@ -82,11 +84,11 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
             return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
                     Optional.empty(), Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
         }
-        FlowModel.Basis basis = basis(project, tanks);
+        FlowBasis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
-                .min(Comparator.comparingDouble(CaseAnswer::ratio));
+                .min(Ties.least(CaseAnswer::ratio));
         Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
         Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
@@ -118,7 +120,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */
-    static List<CaseAnswer.Setting> conditions(Project project, FlowModel.Basis basis) {
+    static List<CaseAnswer.Setting> conditions(Project project, FlowBasis basis) {
         List<CaseAnswer.Setting> all = new ArrayList<>();
         Map<Contents, Map<String, Double>> filled = new EnumMap<>(Contents.class);
         for (Contents contents : Contents.values()) {
@@ -153,7 +155,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     }
 
     /** Beside steady flight, on clean filters: what the fuel feels on the run and in a gust, cold fuel, one joined tank dry. */
-    private static void extra(Project project, FlowModel.Basis basis, List<PumpSet> pumpSets,
+    private static void extra(Project project, FlowBasis basis, List<PumpSet> pumpSets,
             Map<Contents, Map<String, Double>> filled, List<CaseAnswer.Setting> all) {
         Map<String, Double> low = filled.get(Contents.LAST_USABLE);
         Brief brief = project.brief();
@@ -174,7 +176,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         }
         for (Map<String, String> position : positions(project.system())) {
             List<Case> here = new ArrayList<>(everywhere);
-            for (Item.Tank dry : joined(project.system(), position)) {
+            for (Tank dry : joined(project.system(), position)) {
                 for (Attitude attitude : brief.envelope().flown()) {
                     TankBody body = basis.bodies().get(dry.id());
                     // as its outlet just stands clear: 23.951(b) asks for the tank that runs dry first
@@ -198,7 +200,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     }
 
     /** Whether with these pumps everything comes from the dry tank, so that nobody would run them so. */
-    private static boolean feedsAlone(Project project, FlowModel.Basis basis, Condition c, Map<String, String> position,
+    private static boolean feedsAlone(Project project, FlowBasis basis, Condition c, Map<String, String> position,
             PumpSet pumps, Map<String, Double> full) {
         FlowAnswer a = basis.ask(c.withContents(full).withPositions(position).withStopped(pumps.stopped()), new FlowQuestion.Demand(
                 project.brief().demand()));
@@ -210,28 +212,28 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     private static final double DRY = 0.98;
 
     /** Tanks whose outlets are joined to another's with the handles so, and so may run dry while that one feeds. */
-    private static List<Item.Tank> joined(FuelSystem system, Map<String, String> position) {
+    private static List<Tank> joined(FuelSystem system, Map<String, String> position) {
         return system.tanks().stream().filter(t -> !t.outlets().isEmpty() && !OpenPaths.between(system, t, position, Set.of())
                 .isEmpty()).toList();
     }
 
     /** With tanks as their tests say; the project must have no blocking problem. */
-    static FlowModel.Basis basis(Project project) {
+    static FlowBasis basis(Project project) {
         return basis(project, project.system().tanks().stream().map(t -> body(project, t)));
     }
 
-    private static FlowModel.Basis basis(Project project, List<TankAnswer> tanks) {
+    private static FlowBasis basis(Project project, List<TankAnswer> tanks) {
         return basis(project, tanks.stream().map(TankAnswer::body));
     }
 
-    private static FlowModel.Basis basis(Project project, Stream<TankBody> bodies) {
+    private static FlowBasis basis(Project project, Stream<TankBody> bodies) {
         Heat heat = project.heat();
-        return new FlowModel.Basis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
-                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)), new FlowModel.Surroundings(
+        return new FlowBasis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
+                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)), new Surroundings(
                         Vents.dynamic(heat.si(HeatFigure.SPEED)), Optional.of(heat.vapor()), -heat.si(HeatFigure.IDLE_VACUUM)));
     }
 
-    private static TankBody body(Project project, Item.Tank tank) {
+    private static TankBody body(Project project, Tank tank) {
         return TankBody.of(tank, TankEvidence.of(tank, project.tests()).calibration(tank, project.brief().envelope().parked().si()));
     }
 
@@ -243,8 +245,8 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** The tank whose placard is furthest short of what stays, or nearest to it. */
     public Optional<TankAnswer> governingTank() {
-        return tanks.stream().filter(t -> !t.tank().outlets().isEmpty()).min(Comparator.comparingDouble(TankAnswer::ratio)
-                .thenComparing(t -> -t.unusable()));
+        return tanks.stream().filter(t -> !t.tank().outlets().isEmpty()).min(Ties.least(TankAnswer::ratio)
+                .thenComparing(Ties.least(t -> -t.unusable())));
     }
 
     public Optional<TankAnswer> tank(String id) {
@@ -289,10 +291,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         before.contents().forEach((tank, volume) -> contents.computeIfPresent(tank, (k, v) -> volume));
         Map<String, String> positions = new HashMap<>(fresh.positions());
         before.positions().forEach((id, name) -> project.system().item(id)
-                .filter(i -> i instanceof Item.Selector s && s.position(name).isPresent())
+                .filter(i -> i instanceof Selector s && s.position(name).isPresent())
                 .ifPresent(i -> positions.put(id, name)));
-        return new Condition(before.attitude(), contents, positions, known(before.shutValves(), project),
-                known(before.stopped(), project), before.fuelKelvin(), before.engine());
+        return before.withContents(contents).with(new Handles(positions, known(before.shutValves(), project),
+                known(before.stopped(), project)));
     }
 
     private static Set<String> known(Set<String> ids, Project project) {
@@ -303,7 +305,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     public static Map<String, Double> fill(Project project, Contents contents) {
         Map<String, Double> volumes = new HashMap<>();
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
-        for (Item.Tank tank : project.system().tanks()) {
+        for (Tank tank : project.system().tanks()) {
             try {
                 volumes.put(tank.id(), contents.volume(body(project, tank).full(parked), tank.unusable().si(),
                         project.brief().lowFuel().si()));
@@ -318,10 +320,10 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     static List<Map<String, String>> positions(FuelSystem system) {
         List<Map<String, String>> all = new ArrayList<>();
         all.add(Map.of());
-        for (Item.Selector selector : system.selectors()) {
+        for (Selector selector : system.selectors()) {
             List<Map<String, String>> next = new ArrayList<>();
             for (Map<String, String> so : all) {
-                for (Item.Position p : selector.positions()) {
+                for (Selector.Position p : selector.positions()) {
                     if (!p.off()) {
                         Map<String, String> more = new LinkedHashMap<>(so);
                         more.put(selector.id(), p.name());

@@ -10,9 +10,9 @@ import ration.check.Finding.Wording;
 import ration.check.Verdict;
 import ration.model.Construction;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Run;
 import ration.model.RunBuild;
 import ration.plumbing.CutLength;
 import ration.plumbing.Joints;
@@ -65,7 +65,7 @@ final class BuildChecks {
     /** One finding for all that is not yet written down. */
     private void sheet() {
         List<String> open = new ArrayList<>();
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             RunBuild b = run.build();
             boolean ends = b.start().fitting().isPresent() && b.start().port().isPresent()
                     && b.end().fitting().isPresent() && b.end().port().isPresent();
@@ -82,11 +82,11 @@ final class BuildChecks {
         }
     }
 
-    private double length(Item.Run run) {
+    private double length(Run run) {
         return run.lengthM(system.point(run.from()).orElse(ORIGIN), system.point(run.to()).orElse(ORIGIN));
     }
 
-    private void run(Item.Run run) {
+    private void run(Run run) {
         RunBuild b = run.build();
         boolean hose = LineRules.construction(run).hose();
         String source = hose ? (LineRules.construction(run) == Construction.PTFE
@@ -114,7 +114,7 @@ final class BuildChecks {
         kinds(run);
     }
 
-    private void atLeast(String id, String title, Item.Run run, Optional<Measured> have, OptionalDouble least,
+    private void atLeast(String id, String title, Run run, Optional<Measured> have, OptionalDouble least,
             String source, String remedy) {
         if (have.isPresent() && least.isPresent()) {
             double is = have.get().si();
@@ -125,14 +125,14 @@ final class BuildChecks {
         }
     }
 
-    private void limit(String id, String title, Item.Run run, double is, double most, String source, String remedy) {
+    private void limit(String id, String title, Run run, double is, double most, String source, String remedy) {
         Verdict verdict = is > most * (1 + 1e-9) ? Verdict.SHORT : Verdict.HOLDS;
         add(id, title, run, verdict, Math.min(Finding.MET, most / is), u -> "Every " + u.text(is, Dimension.LENGTH)
                 + ", at most " + u.text(most, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
     }
 
     /** Wrong only outside both recalled series; the overlap is the target. */
-    private void torque(Item.Run run, Measured torque) {
+    private void torque(Run run, Measured torque) {
         LineRules.Torque table = LineRules.torque(run);
         if (table == null) {
             add("build.torque." + run.id(), "Torque of " + run.name(), run, Verdict.NOT_SHOWN, Finding.MISSED, u ->
@@ -162,7 +162,7 @@ final class BuildChecks {
     }
 
     /** What is at hand against what its place needs: hose too long kinks, too short pulls. */
-    private void supplied(Item.Run run) {
+    private void supplied(Run run) {
         if (run.build().supplied().isEmpty() || run.length().isEmpty()) {
             return;
         }
@@ -183,7 +183,7 @@ final class BuildChecks {
     }
 
     /** Rigid where ends are fixed, hose where they move; hose forward of the firewall sleeved or PTFE; nothing temporary. */
-    private void kinds(Item.Run run) {
+    private void kinds(Run run) {
         RunBuild b = run.build();
         Construction made = LineRules.construction(run);
         if (b.marks().moving() && !made.hose()) {
@@ -206,7 +206,7 @@ final class BuildChecks {
     }
 
     /** 23.1183: lines on the engine's side of the firewall are fire resistant. */
-    private void forward(Item.Run run, Construction made) {
+    private void forward(Run run, Construction made) {
         if (run.build().construction().isEmpty() || system.firewall().isEmpty() || system.inlet().isEmpty()) {
             return;
         }
@@ -224,7 +224,7 @@ final class BuildChecks {
                 "14 CFR 23.1183 before 2017 (from memory), as a guide", holds ? "" : "Sleeve it, or use stainless tube.");
     }
 
-    private void add(String id, String title, Item.Run run, Verdict verdict, double ratio, Wording detail, String source,
+    private void add(String id, String title, Run run, Verdict verdict, double ratio, Wording detail, String source,
             String remedy) {
         findings.add(new Finding(id, title, run.id(), verdict, ratio, detail, source, remedy));
     }

@@ -7,12 +7,13 @@ import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.flow.TankLevel;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Selector;
 import ration.network.NetworkSolution;
 import ration.project.Brief;
 import ration.quantity.Dimension;
@@ -25,7 +26,7 @@ import ration.quantity.UnitSystem;
  */
 public final class CaseAnswer {
 
-    private final FlowModel.Basis basis;
+    private final FlowBasis basis;
     private final Setting setting;
     private final Condition condition;
     private final String contents;
@@ -39,7 +40,7 @@ public final class CaseAnswer {
     private volatile FlowAnswer openLine;
 
     /** Answers one condition of a system without blocking problems. */
-    CaseAnswer(FlowModel.Basis basis, Brief brief, Condition condition, String contents) {
+    CaseAnswer(FlowBasis basis, Brief brief, Condition condition, String contents) {
         this(basis, brief, new Setting(condition, contents, PumpSet.of(basis.system(), condition.stopped()),
                 basis.levels(condition)));
     }
@@ -74,7 +75,7 @@ public final class CaseAnswer {
     }
 
     /** Answers one condition whose levels and pump set are known. */
-    CaseAnswer(FlowModel.Basis basis, Brief brief, Setting setting) {
+    CaseAnswer(FlowBasis basis, Brief brief, Setting setting) {
         Condition condition = setting.condition();
         Map<String, TankLevel> levels = setting.levels();
         this.setting = setting;
@@ -152,9 +153,7 @@ public final class CaseAnswer {
             return demand;
         }
         double swelling = basis.fuel().density(condition.fuelKelvin()) / basis.fuel().density(held);
-        FlowModel.Surroundings a = basis.around();
-        return basis.in(new FlowModel.Surroundings(a.ram(), java.util.Optional.empty(), a.idleManifold())).ask(
-                condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
+        return basis.withoutBoiling().ask(condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
     }
 
     /** Fuel properties are known between these, K. */
@@ -213,8 +212,8 @@ public final class CaseAnswer {
 
     /** Gauge pressure the open inlet wants to pass a flow, Pa; empty if there is no inlet. */
     public OptionalDouble pressureWanted(double flow) {
-        return basis.system().inlet().map(i -> OptionalDouble.of(FlowModel.wideOpen(i)
-                .loss(flow, capacity.problem().fluid(), capacity.problem().law()))).orElse(OptionalDouble.empty());
+        return basis.system().inlet().map(i -> OptionalDouble.of(FlowBasis.wideOpen(i)
+                .loss(flow, capacity.fluid(), basis.law()))).orElse(OptionalDouble.empty());
     }
 
     /** Why nothing arrives, or empty when something does. */
@@ -249,7 +248,7 @@ public final class CaseAnswer {
     /** The case in words: Climb 17\u00b0, FUSELAGE, 1.5 gal left. */
     public String label(FuelSystem system, UnitSystem units) {
         StringBuilder words = new StringBuilder(condition.attitude().label());
-        for (Item.Selector s : system.selectors()) {
+        for (Selector s : system.selectors()) {
             if (condition.positions().containsKey(s.id())) {
                 words.append(", ").append(condition.positions().get(s.id()));
             }

@@ -7,7 +7,7 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Power;
-import ration.model.Item;
+import ration.model.Selector;
 import ration.project.Project;
 
 /**
@@ -56,8 +56,8 @@ public final class CaseWords {
                 return c.withContents(Assessment.fill(project, k));
             }
         }
-        for (Item.Selector s : project.system().selectors()) {
-            for (Item.Position p : s.positions()) {
+        for (Selector s : project.system().selectors()) {
+            for (Selector.Position p : s.positions()) {
                 if (p.name().toLowerCase(Locale.ROOT).equals(word)) {
                     return c.withPosition(s.id(), p.name());
                 }

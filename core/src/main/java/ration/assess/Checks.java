@@ -11,12 +11,17 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.PathStep;
 import ration.model.Firewall;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Tank;
 import ration.network.FrictionLaw;
 import ration.network.NetworkSolution;
 import ration.project.Project;
@@ -29,22 +34,22 @@ final class Checks {
 
     /** Short, Not shown, Thin, Holds; within each by ratio. */
     static final Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::verdict).reversed()
-            .thenComparingDouble(Finding::ratio);
+            .thenComparing(Ties.least(Finding::ratio));
 
     private final Project project;
     private final FuelSystem system;
     private final List<CaseAnswer> cases;
-    private final FlowModel.Basis basis;
+    private final FlowBasis basis;
     private final List<Finding> findings = new ArrayList<>();
 
-    private Checks(Project project, List<CaseAnswer> cases, FlowModel.Basis basis) {
+    private Checks(Project project, List<CaseAnswer> cases, FlowBasis basis) {
         this.project = project;
         this.system = project.system();
         this.cases = cases;
         this.basis = basis;
     }
 
-    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowModel.Basis basis,
+    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowBasis basis,
             List<TankAnswer> tanks) {
         Checks checks = new Checks(project, cases, basis);
         problems.forEach(checks::layout);
@@ -83,7 +88,7 @@ final class Checks {
         Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
         for (CaseAnswer c : cases) {
             if (c.judged() && c.answered()) {
-                worst.merge(c.condition().positions(), c, (a, b) -> a.ratio() <= b.ratio() ? a : b);
+                worst.merge(c.condition().positions(), c, (a, b) -> Ties.rounded(a.ratio()) <= Ties.rounded(b.ratio()) ? a : b);
             }
         }
         cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
@@ -117,7 +122,7 @@ final class Checks {
     }
 
     private String largestLoss(CaseAnswer c) {
-        return c.capacity().path().stream().max(Comparator.comparingDouble(PathStep::loss)).map(PathStep::item)
+        return c.capacity().path().stream().min(Ties.least((PathStep p) -> -p.loss())).map(PathStep::item)
                 .orElse("");
     }
 
@@ -126,7 +131,7 @@ final class Checks {
         if (item.isEmpty()) {
             return "Bring fuel to the engine in this case, or placard against it.";
         }
-        if (item.get() instanceof Item.Run run && run.size().nextUp().isPresent()) {
+        if (item.get() instanceof Run run && run.size().nextUp().isPresent()) {
             return run.name() + " costs the most here. Try " + run.size().nextUp().get().shortName() + ".";
         }
         return item.get().name() + " costs the most here. Try one that costs less, or a larger line elsewhere.";
@@ -138,7 +143,7 @@ final class Checks {
             if (!c.contents().equals(Contents.FULL.label()) || !c.demand().usable()) {
                 continue;
             }
-            for (Item.Tank tank : system.tanks()) {
+            for (Tank tank : system.tanks()) {
                 double filling = -c.demand().outflow(tank);
                 if (filling > FlowAnswer.NO_FLOW) {
                     findings.add(new Finding("flow.overflow." + tank.id(), "No overflow between tanks", tank.id(),
@@ -155,7 +160,7 @@ final class Checks {
     /** Pressure at the inlet at take-off demand, in the case with the least. */
     private void minimumPressureAtDemand() {
         Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
-                .undelivered()).min(Comparator.comparingDouble(CaseAnswer::margin));
+                .undelivered()).min(Ties.least(CaseAnswer::margin));
         if (never.isPresent() && system.inlet().isPresent()) {
             findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", system.inlet().get().id(),
                     Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
@@ -167,7 +172,7 @@ final class Checks {
                 && c.demand().solution().status() != NetworkSolution.Status.NO_SUPPLY);
         system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                 .filter(c -> c.inletPressureAtDemand(system).isPresent())
-                .min(Comparator.comparingDouble(c -> c.inletPressureAtDemand(system).getAsDouble()))
+                .min(Ties.least(c -> c.inletPressureAtDemand(system).getAsDouble()))
                 .ifPresent(c -> {
                     double left = c.inletPressureAtDemand(system).getAsDouble();
                     double least = inlet.minimumPressure().si();
@@ -185,7 +190,7 @@ final class Checks {
 
     /** Says where friction is least certain: a note, never worse than Holds. */
     private void transition() {
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             double low = Double.MAX_VALUE;
             double high = 0;
             for (CaseAnswer c : cases) {
@@ -210,8 +215,8 @@ final class Checks {
     private void shutOffPlace() {
         system.firewall().ifPresent(wall -> {
             for (Item item : system.items()) {
-                boolean valve = item instanceof Item.Selector || item instanceof Item.ShutOff;
-                if (valve && item instanceof Item.Fitted fitted) {
+                boolean valve = item instanceof Selector || item instanceof ShutOff;
+                if (valve && item instanceof Fitted fitted) {
                     boolean behind = engineSide(fitted, wall) <= 0;
                     findings.add(new Finding("build.shut-off." + item.id(), "Shut-off behind the firewall", item.id(),
                             behind ? Verdict.HOLDS : Verdict.SHORT,
@@ -227,7 +232,7 @@ final class Checks {
     }
 
     /** Positive on the engine's side of the firewall, whichever way the engine faces. */
-    private double engineSide(Item.Fitted item, Firewall wall) {
+    private double engineSide(Fitted item, Firewall wall) {
         double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
         return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
     }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
-import ration.model.Item;
+import ration.model.Tank;
 
 /** Heat that leaves a tank. */
 public final class Cooling {
@@ -17,7 +17,7 @@ public final class Cooling {
     }
 
     /** Heat out of a tank that holds so much, W/K: through the walls the fuel wets, and a little from its surface. */
-    public static double of(Item.Tank tank, Point3 up, double volume) {
+    public static double of(Tank tank, Point3 up, double volume) {
         Solid solid = tank.solid();
         double level = solid.level(up, Math.max(1e-6, Math.min(solid.volume(), volume)));
         double wetted = 0;

@@ -12,12 +12,18 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.Outlet;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.model.Validation;
 import ration.project.Project;
 import ration.tank.Feed;
@@ -31,7 +37,7 @@ final class Feeds {
     private Feeds() {
     }
 
-    static Feed of(Project project, Item.Tank tank) {
+    static Feed of(Project project, Tank tank) {
         if (tank.outlets().size() < 2) {
             return Feed.GRAVITY;
         }
@@ -40,13 +46,13 @@ final class Feeds {
         tank.outlets().forEach(o -> ways.put(o.name(), downstream(system, new PortRef(tank.id(), o.name()))));
         Optional<PortRef> meets = ways.values().iterator().next().stream().filter(p -> ways.values().stream().allMatch(w ->
                 w.contains(p))).findFirst();
-        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i instanceof Item.Header
-                || i instanceof Item.Tank).isPresent();
+        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i instanceof Header
+                || i instanceof Tank).isPresent();
         if (part) {
             return Feed.GRAVITY;
         }
         List<Feed.Leg> legs = new ArrayList<>();
-        for (Item.Outlet o : tank.outlets()) {
+        for (Outlet o : tank.outlets()) {
             List<PortRef> way = ways.get(o.name());
             legs.add(new Feed.Leg(o.name(), points(system, way.subList(0, way.indexOf(meets.get()) + 1)), loss(project, tank, o,
                     meets.get(), ways).orElse(Double.POSITIVE_INFINITY)));
@@ -59,7 +65,7 @@ final class Feeds {
         Set<PortRef> way = new LinkedHashSet<>(List.of(start));
         PortRef at = start;
         while (true) {
-            Optional<Item.Run> run = system.runAt(at);
+            Optional<Run> run = system.runAt(at);
             if (run.isEmpty()) {
                 return List.copyOf(way);
             }
@@ -68,12 +74,12 @@ final class Feeds {
                 return List.copyOf(way);
             }
             Item item = system.item(far.item()).orElse(null);
-            if (item == null || item instanceof Item.Tank || item instanceof Item.Header || item instanceof Item.EngineInlet
+            if (item == null || item instanceof Tank || item instanceof Header || item instanceof EngineInlet
                     || !item.ports().contains(Item.OUT) || far.port().equals(Item.OUT)) {
                 return List.copyOf(way);
             }
             PortRef out = new PortRef(item.id(), Item.OUT);
-            if (item instanceof Item.Selector s && s.positions().stream().noneMatch(p -> p.joins().stream().anyMatch(g ->
+            if (item instanceof Selector s && s.positions().stream().noneMatch(p -> p.joins().stream().anyMatch(g ->
                     g.contains(far.port()) && g.contains(Item.OUT)))) {
                 return List.copyOf(way);
             }
@@ -96,7 +102,7 @@ final class Feeds {
     }
 
     /** Head from the surface to the joint with one outlet alone feeding take-off demand, level and full; empty without an answer. */
-    private static OptionalDouble loss(Project project, Item.Tank tank, Item.Outlet feeding, PortRef meets,
+    private static OptionalDouble loss(Project project, Tank tank, Outlet feeding, PortRef meets,
             Map<String, List<PortRef>> ways) {
         FuelSystem system = project.system();
         List<String> others = new ArrayList<>();
@@ -110,7 +116,7 @@ final class Feeds {
             return OptionalDouble.empty();
         }
         Project one = project.with(alone);
-        FlowModel.Basis basis = new FlowModel.Basis(alone, project.brief().fuel(), project.brief().choices().friction().law());
+        FlowBasis basis = new FlowBasis(alone, project.brief().fuel(), project.brief().choices().friction().law());
         double most = Double.NaN;
         for (Map<String, String> position : Assessment.positions(alone)) {
             Condition c = new Condition(Attitude.ofDegrees("Level", 0, 0), Assessment.fill(one, Contents.FULL), position, Set.of(),

@@ -6,11 +6,14 @@ import java.util.HashSet;
 import java.util.Set;
 import ration.condition.Condition;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Project;
 
 /**
@@ -19,14 +22,14 @@ import ration.project.Project;
  * @param drawn leaves it for good at take-off demand, m3/s
  * @param known whether that could be computed; otherwise the engine's demand is taken
  */
-record HeaderReserve(Item.Header header, double drawn, boolean known) {
+record HeaderReserve(Header header, double drawn, boolean known) {
 
     double seconds() {
         return header.capacity().si() / drawn;
     }
 
     /** Level, full, everything on: the most that leaves it over the handle's positions. */
-    static HeaderReserve of(Project project, FlowModel.Basis basis, Item.Header header) {
+    static HeaderReserve of(Project project, FlowBasis basis, Header header) {
         double demand = project.brief().demand();
         if (basis == null) {
             return new HeaderReserve(header, demand, false);
@@ -47,13 +50,13 @@ record HeaderReserve(Item.Header header, double drawn, boolean known) {
     }
 
     /** Whether what comes in at an inlet left the same header before: a return, which lasts as long as the header does. */
-    private static boolean comesRound(FuelSystem system, Item.Header header, String inlet) {
+    private static boolean comesRound(FuelSystem system, Header header, String inlet) {
         Deque<PortRef> ahead = new ArrayDeque<>();
         Set<String> seen = new HashSet<>();
         ahead.add(new PortRef(header.id(), inlet));
         while (!ahead.isEmpty()) {
             PortRef at = ahead.poll();
-            for (Item.Run run : system.runs()) {
+            for (Run run : system.runs()) {
                 if (!run.to().equals(at) || !seen.add(run.id())) {
                     continue;
                 }
@@ -62,7 +65,7 @@ record HeaderReserve(Item.Header header, double drawn, boolean known) {
                     return true;
                 }
                 Item item = system.item(from).orElse(null);
-                if (item != null && !(item instanceof Item.Tank)) {
+                if (item != null && !(item instanceof Tank)) {
                     item.ports().forEach(p -> ahead.add(new PortRef(from, p)));
                 }
             }

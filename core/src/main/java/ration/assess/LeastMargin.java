@@ -1,11 +1,10 @@
 package ration.assess;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import ration.check.Verdict;
 import ration.condition.Condition;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.model.Problem;
 import ration.model.Validation;
@@ -38,7 +37,7 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
                 || project.system().tanks().isEmpty()) {
             return Optional.empty();
         }
-        FlowModel.Basis basis = Assessment.basis(project);
+        FlowBasis basis = Assessment.basis(project);
         return least(project, basis, Assessment.conditions(project, basis));
     }
 
@@ -47,16 +46,16 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
      * Empty where one of them is not answered.
      */
     public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases) {
-        FlowModel.Basis basis = Assessment.basis(project);
+        FlowBasis basis = Assessment.basis(project);
         return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
                 basis.levels(c.condition()), c.asked())).toList());
     }
 
-    private static Optional<LeastMargin> least(Project project, FlowModel.Basis basis, List<CaseAnswer.Setting> cases) {
+    private static Optional<LeastMargin> least(Project project, FlowBasis basis, List<CaseAnswer.Setting> cases) {
         return cases.stream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
             double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
             double need = project.brief().demand() * c.condition().engine().power().demandShare();
             return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()));
-        }).min(Comparator.comparingDouble(LeastMargin::ratio));
+        }).min(Ties.least(LeastMargin::ratio));
     }
 }

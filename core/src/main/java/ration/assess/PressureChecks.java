@@ -12,10 +12,14 @@ import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Power;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
+import ration.model.EngineInlet;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Regulator;
 import ration.network.NetworkSolution;
 import ration.plumbing.LineRules;
 import ration.project.Brief;
@@ -30,17 +34,17 @@ final class PressureChecks {
     private static final double RAIL_RISE = 0.05;
 
     private final Project project;
-    private final FlowModel.Basis basis;
+    private final FlowBasis basis;
     private final List<CaseAnswer> cases;
     private final List<Finding> findings = new ArrayList<>();
 
-    private PressureChecks(Project project, FlowModel.Basis basis, List<CaseAnswer> cases) {
+    private PressureChecks(Project project, FlowBasis basis, List<CaseAnswer> cases) {
         this.project = project;
         this.basis = basis;
         this.cases = cases;
     }
 
-    static List<Finding> of(Project project, FlowModel.Basis basis, List<CaseAnswer> cases) {
+    static List<Finding> of(Project project, FlowBasis basis, List<CaseAnswer> cases) {
         PressureChecks checks = new PressureChecks(project, basis, cases);
         checks.greatestInletPressure();
         checks.deadHead();
@@ -60,11 +64,11 @@ final class PressureChecks {
 
     /** 23.955(c)(3): main and emergency pump together must not exceed what the inlet bears. */
     private void greatestInletPressure() {
-        Optional<Item.EngineInlet> inlet = basis.system().inlet();
+        Optional<EngineInlet> inlet = basis.system().inlet();
         if (basis.system().feedPumps().isEmpty() || inlet.isEmpty()) {
             return;
         }
-        Item.EngineInlet i = inlet.get();
+        EngineInlet i = inlet.get();
         if (i.maximumPressure().isEmpty()) {
             findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), Verdict.NOT_SHOWN,
                     Finding.MISSED, u -> "The maker's greatest inlet pressure is not given.",
@@ -109,7 +113,7 @@ final class PressureChecks {
 
     /** What a line stands when every pump pushes against a shut end, against the lowest rating among the lines. */
     private void deadHead() {
-        List<Item.Pump> pumps = basis.system().feedPumps();
+        List<Pump> pumps = basis.system().feedPumps();
         if (pumps.isEmpty()) {
             return;
         }
@@ -149,12 +153,12 @@ final class PressureChecks {
      * pumps the whole demand.
      */
     private void rail() {
-        for (Item.Regulator regulator : basis.system().all(Item.Regulator.class).toList()) {
-            boolean bypass = regulator.style() == Item.Regulator.Style.BYPASS;
+        for (Regulator regulator : basis.system().all(Regulator.class).toList()) {
+            boolean bypass = regulator.style() == Regulator.Style.BYPASS;
             List<Held> held = new ArrayList<>();
             String open = "";
             for (Power power : Power.values()) {
-                double wanted = regulator.setting().si() + (regulator.reference() == Item.Regulator.Reference.MANIFOLD
+                double wanted = regulator.setting().si() + (regulator.reference() == Regulator.Reference.MANIFOLD
                         ? power == Power.IDLE ? basis.around().idleManifold() : power.manifoldPa() : 0);
                 for (Condition c : allOn(power)) {
                     FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * power.demandShare()));
@@ -169,7 +173,7 @@ final class PressureChecks {
             }
             String id = "flow.regulated." + regulator.id();
             String title = "Pressure held by " + regulator.name();
-            Optional<Held> worst = held.stream().max(Comparator.comparingDouble(h -> Math.abs(h.off())));
+            Optional<Held> worst = held.stream().min(Ties.least((Held h) -> -Math.abs(h.off())));
             boolean off = worst.filter(h -> Math.abs(h.off()) > RAIL_RISE).isPresent();
             if (!off && (!open.isEmpty() || worst.isEmpty())) {
                 String why = open;
@@ -195,10 +199,10 @@ final class PressureChecks {
 
     /** A header must stay wet at take-off demand in every judged case. */
     private void headers() {
-        for (Item.Header header : basis.system().all(Item.Header.class).toList()) {
+        for (Header header : basis.system().all(Header.class).toList()) {
             Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                     .filter(c -> c.demand().dryHeaders().contains(header.id()))
-                    .min(Comparator.comparingDouble(c -> c.demand().inletFlow()));
+                    .min(Ties.least(c -> c.demand().inletFlow()));
             Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().undelivered()).findFirst();
             if (dry.isEmpty() && never.isPresent()) {
                 findings.add(new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
@@ -230,7 +234,7 @@ final class PressureChecks {
     /** 23.951(b): a pump drawing from two tanks at once draws air from the empty one. */
     private void airFromTheOtherTank() {
         cases.stream().filter(c -> c.judged() && !c.demand().airDrawn().isEmpty())
-                .min(Comparator.comparingDouble(CaseAnswer::margin)).ifPresent(c -> findings.add(new Finding(
+                .min(Ties.least(CaseAnswer::margin)).ifPresent(c -> findings.add(new Finding(
                         "flow.air", "No air drawn from an empty tank", c.demand().airDrawn().get(0).split("\\.")[0],
                         Verdict.SHORT, Finding.MISSED, u -> c.obstacle(basis.system()) + " The fuel in the other tank is"
                         + " out of reach. " + c.label(basis.system(), u) + ".",
@@ -240,12 +244,12 @@ final class PressureChecks {
 
     /** 23.991(b): the second pump has a supply of its own; two electric pumps need two. */
     private void pumpPower() {
-        List<Item.Pump> pumps = basis.system().feedPumps();
+        List<Pump> pumps = basis.system().feedPumps();
         if (project.brief().delivery() != Brief.Delivery.PUMP || pumps.isEmpty()) {
             return;
         }
-        boolean engine = pumps.stream().anyMatch(p -> p.drive() == Item.Drive.ENGINE);
-        long electric = pumps.stream().filter(p -> p.drive() == Item.Drive.ELECTRIC).count();
+        boolean engine = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
+        long electric = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).count();
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
         Verdict verdict = !second ? Verdict.SHORT : engine ? Verdict.HOLDS : Verdict.NOT_SHOWN;

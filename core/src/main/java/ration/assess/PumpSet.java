@@ -5,7 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Pump;
 
 /**
  * Which of the pumps that feed the engine run.
@@ -22,7 +22,7 @@ public record PumpSet(String label, Set<String> stopped, int running) {
 
     /** Every set the matrix goes through: all, each alone, none; one empty set if there is no pump. */
     public static List<PumpSet> of(FuelSystem system) {
-        List<Item.Pump> pumps = system.feedPumps();
+        List<Pump> pumps = system.feedPumps();
         if (pumps.isEmpty()) {
             return List.of(new PumpSet("", Set.of(), 0));
         }
@@ -30,20 +30,20 @@ public record PumpSet(String label, Set<String> stopped, int running) {
         sets.add(new PumpSet(pumps.size() == 1 ? pumps.get(0).name() + " on" : pumps.size() == 2 ? "Both pumps"
                 : "All pumps", Set.of(), pumps.size()));
         if (pumps.size() > 1) {
-            for (Item.Pump alone : pumps) {
-                Set<String> stopped = new LinkedHashSet<>(pumps.stream().map(Item.Pump::id).toList());
+            for (Pump alone : pumps) {
+                Set<String> stopped = new LinkedHashSet<>(pumps.stream().map(Pump::id).toList());
                 stopped.remove(alone.id());
                 sets.add(new PumpSet(alone.name() + " alone", stopped, 1));
             }
         }
         sets.add(new PumpSet(pumps.size() == 1 ? pumps.get(0).name() + " off" : "No pump",
-                Set.copyOf(pumps.stream().map(Item.Pump::id).toList()), 0));
+                Set.copyOf(pumps.stream().map(Pump::id).toList()), 0));
         return sets;
     }
 
     /** The set a condition stands for; empty label if it is none of them. */
     public static PumpSet of(FuelSystem system, Set<String> stopped) {
-        Set<String> feeding = Set.copyOf(system.feedPumps().stream().map(Item.Pump::id)
+        Set<String> feeding = Set.copyOf(system.feedPumps().stream().map(Pump::id)
                 .filter(stopped::contains).toList());
         return of(system).stream().filter(s -> s.stopped().equals(feeding)).findFirst()
                 .orElse(new PumpSet("Pumps as set", feeding, system.feedPumps().size() - feeding.size()));

@@ -10,7 +10,7 @@ import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.evidence.TankEvidence;
 import ration.geometry.Point3;
-import ration.model.Item;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.tank.Feed;
 import ration.tank.GaugeCurve;
@@ -51,7 +51,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
         return all;
     }
 
-    private static Optional<TankAnswer> closed(Project project, Item.Tank tank) {
+    private static Optional<TankAnswer> closed(Project project, Tank tank) {
         try {
             return Optional.of(of(project, tank));
         } catch (IllegalArgumentException e) {
@@ -61,7 +61,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     }
 
     /** Throws IllegalArgumentException where its shape does not close. */
-    public static TankAnswer of(Project project, Item.Tank tank) {
+    public static TankAnswer of(Project project, Tank tank) {
         TankEvidence evidence = TankEvidence.of(tank, project.tests());
         TankBody body = TankBody.of(tank, evidence.calibration(tank, project.brief().envelope().parked().si()));
         Feed feed = Feeds.of(project, tank);
@@ -69,7 +69,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
                 project.brief().envelope().attitudes().get(0).gravity().up());
     }
 
-    public Item.Tank tank() {
+    public Tank tank() {
         return body.tank();
     }
 

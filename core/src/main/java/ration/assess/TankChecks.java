@@ -7,10 +7,11 @@ import java.util.Optional;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.evidence.TankEvidence;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.geometry.Point3;
 import ration.model.FingerScreen;
-import ration.model.Item;
+import ration.model.Header;
+import ration.model.Outlet;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -32,16 +33,16 @@ final class TankChecks {
     private static final double MOST_MESH = 16;
 
     private final Project project;
-    private final FlowModel.Basis basis;
+    private final FlowBasis basis;
     private final List<Finding> findings = new ArrayList<>();
 
     /** @param basis null while nothing can be computed */
-    private TankChecks(Project project, FlowModel.Basis basis) {
+    private TankChecks(Project project, FlowBasis basis) {
         this.project = project;
         this.basis = basis;
     }
 
-    static List<Finding> of(Project project, List<TankAnswer> tanks, FlowModel.Basis basis) {
+    static List<Finding> of(Project project, List<TankAnswer> tanks, FlowBasis basis) {
         TankChecks checks = new TankChecks(project, basis);
         for (TankAnswer t : tanks) {
             if (!t.tank().outlets().isEmpty()) {
@@ -53,7 +54,7 @@ final class TankChecks {
             checks.expansion(t);
             checks.stale(t);
         }
-        project.system().all(Item.Header.class).forEach(checks::reserve);
+        project.system().all(Header.class).forEach(checks::reserve);
         return checks.findings;
     }
 
@@ -131,7 +132,7 @@ final class TankChecks {
     }
 
     private void screen(TankAnswer t) {
-        for (Item.Outlet o : t.tank().outlets()) {
+        for (Outlet o : t.tank().outlets()) {
             Optional<FingerScreen> finger = o.finger();
             double need = CLEAR * Math.PI * o.bore().si() * o.bore().si() / 4;
             boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH).orElse(false);
@@ -153,7 +154,7 @@ final class TankChecks {
 
     /** What of an outlet was measured: its height decides what stays. */
     private void edge(TankAnswer t) {
-        List<Item.Outlet> unsaid = t.tank().outlets().stream().filter(o -> o.edge() == Item.Outlet.Edge.UNSAID).toList();
+        List<Outlet> unsaid = t.tank().outlets().stream().filter(o -> o.edge() == Outlet.Edge.UNSAID).toList();
         if (!unsaid.isEmpty()) {
             Point3 up = t.predicted().attitude().gravity().up();
             double more = t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level() + Unit.INCH.toSi(0.25))
@@ -175,7 +176,7 @@ final class TankChecks {
     }
 
     /** Minutes a full header lasts at take-off demand; no standard asks for a number. */
-    private void reserve(Item.Header header) {
+    private void reserve(Header header) {
         if (project.brief().demand() > 0) {
             HeaderReserve reserve = HeaderReserve.of(project, basis, header);
             double minutes = reserve.seconds() / 60;

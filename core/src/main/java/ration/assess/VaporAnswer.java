@@ -39,7 +39,7 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         VaporPressure vapor = heat.vapor();
         double kelvin = heat.si(fuel);
         List<Air> airs = List.of(new Air(0, kelvin), new Air(heat.si(HeatFigure.CEILING), kelvin));
-        Comparator<VaporAnswer> leastFirst = Comparator.comparingDouble(VaporAnswer::degrees);
+        Comparator<VaporAnswer> leastFirst = Ties.least(VaporAnswer::degrees);
         List<CaseAnswer> nearest = cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> least(project, c, c.demand(), airs,
                 needed).stream()).sorted(leastFirst).map(VaporAnswer::look).distinct().limit(NEAREST).toList();
         return nearest.parallelStream().flatMap(c -> least(project, c, c.demandAt(kelvin), airs, needed).stream())
@@ -55,12 +55,12 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         boolean onTheGround = !c.steady();
         return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).flatMap(a -> PathHeat.of(project.system(), demand, line,
                 heat, a, c.condition().engine().power()).least(heat.vapor()).map(g -> new VaporAnswer(c, a, g, heat, needed))
-                .stream()).min(Comparator.comparingDouble(VaporAnswer::degrees));
+                .stream()).min(Ties.least(VaporAnswer::degrees));
     }
 
     /** The judged case that boils on its way to the engine and so has no gap to boiling, the one with least flow; empty if none. */
     static Optional<CaseAnswer> boiling(List<CaseAnswer> cases) {
-        return cases.stream().filter(c -> c.judged() && c.boils()).min(Comparator.comparingDouble(CaseAnswer::margin));
+        return cases.stream().filter(c -> c.judged() && c.boils()).min(Ties.least(CaseAnswer::margin));
     }
 
     private static boolean feeds(CaseAnswer c) {

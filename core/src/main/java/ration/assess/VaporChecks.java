@@ -7,9 +7,15 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.geometry.Point3;
 import ration.heat.Warming;
+import ration.model.Filter;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Outlet;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Strainer;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -104,7 +110,7 @@ final class VaporChecks {
     private void trapped() {
         List<Trapped> all = Trapped.of(system);
         for (Trapped t : all) {
-            boolean gives = t.runs().stream().anyMatch(id -> system.item(id).filter(x -> x instanceof Item.Run r
+            boolean gives = t.runs().stream().anyMatch(id -> system.item(id).filter(x -> x instanceof Run r
                     && r.size().kind() == ration.model.LineSize.Kind.HOSE).isPresent());
             String where = String.join(", ", t.runs().stream().map(id -> system.item(id).map(Item::name).orElse(id)).toList());
             findings.add(new Finding("vapor.trapped." + t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
@@ -123,8 +129,8 @@ final class VaporChecks {
     /** Drains and fine filters whose pressure is below ambient in some case. */
     private void suction() {
         for (Item item : system.items()) {
-            boolean drain = item instanceof Item.Strainer s && s.drain();
-            if (!drain && !(item instanceof Item.Filter)) {
+            boolean drain = item instanceof Strainer s && s.drain();
+            if (!drain && !(item instanceof Filter)) {
                 continue;
             }
             double least = cases.stream().flatMap(c -> c.demand().pressure(new PortRef(item.id(), Item.OUT)).stream().boxed())
@@ -144,7 +150,7 @@ final class VaporChecks {
         List<String> ahead = new ArrayList<>(List.of(id));
         for (int i = 0; i < ahead.size(); i++) {
             String at = ahead.get(i);
-            if (system.item(at).filter(x -> x instanceof Item.Pump).isPresent()) {
+            if (system.item(at).filter(x -> x instanceof Pump).isPresent()) {
                 return true;
             }
             system.runs().stream().filter(r -> r.from().item().equals(at) && !ahead.contains(r.to().item())).forEach(r ->
@@ -155,7 +161,7 @@ final class VaporChecks {
 
     /** Pumps that stand above the fuel they lift. */
     private void lift() {
-        for (Item.Pump pump : system.feedPumps()) {
+        for (Pump pump : system.feedPumps()) {
             double most = cases.stream().filter(c -> !c.condition().stopped().contains(pump.id()) && !c.demand().path().isEmpty()
                     && c.demand().path().stream().anyMatch(s -> s.item().equals(pump.id()))).mapToDouble(c -> c.demand().height(
                     pump.place().point()) - c.demand().path().get(0).headIn()).max().orElse(0);
@@ -168,9 +174,9 @@ final class VaporChecks {
     }
 
     private void returns() {
-        for (Item.Tank tank : system.tanks()) {
-            for (Item.Entry entry : tank.returns()) {
-                for (Item.Outlet outlet : tank.outlets()) {
+        for (Tank tank : system.tanks()) {
+            for (Tank.Entry entry : tank.returns()) {
+                for (Outlet outlet : tank.outlets()) {
                     Point3 a = entry.place().point();
                     double apart = a.distance(outlet.place().point());
                     boolean carries = system.runAt(new PortRef(tank.id(), entry.name())).isPresent();
@@ -188,10 +194,10 @@ final class VaporChecks {
     /** Fuel that comes back warm: the tank an hour later, and the gap then. */
     private void warming(VaporAnswer v) {
         CaseAnswer c = v.look();
-        double density = c.demand().problem().fluid().density();
-        for (Item.Tank tank : system.tanks()) {
+        double density = c.demand().fluid().density();
+        for (Tank tank : system.tanks()) {
             double back = 0;
-            for (Item.Entry e : tank.returns()) {
+            for (Tank.Entry e : tank.returns()) {
                 back += system.runAt(new PortRef(tank.id(), e.name())).map(r -> Math.abs(c.demand().flow(r.id()))).orElse(0.0);
             }
             double mass = density * c.condition().contents().getOrDefault(tank.id(), 0.0);
@@ -219,7 +225,7 @@ final class VaporChecks {
 
     /** Pumps that stand in a tank are cooled by the fuel around them. */
     private void inTank() {
-        for (Item.Pump pump : system.all(Item.Pump.class).toList()) {
+        for (Pump pump : system.all(Pump.class).toList()) {
             Point3 p = pump.place().point();
             system.tanks().stream().filter(t -> t.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
                     && p.z() <= t.solid().highest(new Point3(0, 0, 1))).findFirst().ifPresent(t -> findings.add(new Finding(

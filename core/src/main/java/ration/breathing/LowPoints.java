@@ -9,10 +9,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Strainer;
+import ration.model.Tank;
 
 /**
  * Low and high points of wet lines and vents, from measured heights along an up.
@@ -68,7 +74,7 @@ public record LowPoints(List<Found> points) {
         List<Found> found = new ArrayList<>();
         Map<String, Node> bodies = new HashMap<>();
         List<Node> all = new ArrayList<>();
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             List<Node> line = new ArrayList<>();
             end(system, run.from(), up, bodies, all).ifPresent(line::add);
             for (Place p : run.points()) {
@@ -92,7 +98,7 @@ public record LowPoints(List<Found> points) {
                     > n.height);
             boolean high = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
                     < n.height);
-            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x instanceof Item.Run).isPresent()).findFirst()
+            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x instanceof Run).isPresent()).findFirst()
                     .orElse(n);
             if (low && flat.stream().noneMatch(f -> ends(system, f))) {
                 boolean drained = flat.stream().anyMatch(f -> drained(system, f));
@@ -109,7 +115,7 @@ public record LowPoints(List<Found> points) {
 
     private static Optional<Node> end(FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
         Optional<Item> item = system.item(port.item());
-        boolean ported = item.filter(i -> i instanceof Item.Tank || i instanceof Item.Header).isPresent();
+        boolean ported = item.filter(i -> i instanceof Tank || i instanceof Header).isPresent();
         String key = ported ? port.toString() : port.item() + item.filter(i -> returns(i, port.port())).map(i -> "~return").orElse("");
         return system.point(port).map(p -> bodies.computeIfAbsent(key, k -> {
             Node n = new Node(port.item(), p, up.dot(p));
@@ -120,7 +126,7 @@ public record LowPoints(List<Found> points) {
 
     /** Feed and return side of a duplex selector share a body, not a way. */
     private static boolean returns(Item item, String port) {
-        return item instanceof Item.Selector s && s.duplex() && (port.equals(Item.Selector.RETURN) || s.returns().contains(port));
+        return item instanceof Selector s && s.duplex() && (port.equals(Selector.RETURN) || s.returns().contains(port));
     }
 
     /** All that lies level with a node and joined to it. */
@@ -139,16 +145,16 @@ public record LowPoints(List<Found> points) {
 
     /** Tanks have sumps of their own, headers vents, and the engine ends the line. */
     private static boolean ends(FuelSystem system, Node n) {
-        return system.item(n.item).filter(i -> i instanceof Item.Tank || i instanceof Item.Header
-                || i instanceof Item.EngineInlet).isPresent();
+        return system.item(n.item).filter(i -> i instanceof Tank || i instanceof Header
+                || i instanceof EngineInlet).isPresent();
     }
 
     private static boolean drained(FuelSystem system, Node n) {
-        return system.item(n.item).filter(i -> i instanceof Item.Strainer s && s.drain()).isPresent();
+        return system.item(n.item).filter(i -> i instanceof Strainer s && s.drain()).isPresent();
     }
 
     private static void vents(FuelSystem system, Point3 up, List<Found> found) {
-        for (Item.Tank tank : system.tanks()) {
+        for (Tank tank : system.tanks()) {
             List<Point3> way = ventWay(tank);
             for (int i = 1; i + 1 < way.size(); i++) {
                 double h = up.dot(way.get(i));
@@ -169,7 +175,7 @@ public record LowPoints(List<Found> points) {
     }
 
     /** Water line of the tank's roof straight over or under a place; empty beside it. */
-    private static Optional<Double> roofAt(Item.Tank tank, Point3 place) {
+    private static Optional<Double> roofAt(Tank tank, Point3 place) {
         double most = Double.NEGATIVE_INFINITY;
         for (List<Point3> loop : tank.shape().solid().cut(new Point3(1, 0, 0), place.x())) {
             for (int i = 0; i < loop.size(); i++) {
@@ -187,7 +193,7 @@ public record LowPoints(List<Found> points) {
      * The vent of a tank from the tank's top to its tip; empty without one. It leaves the roof at its first measured point,
      * wherever that lies: one under the roof is a place fuel reaches.
      */
-    public static List<Point3> ventWay(Item.Tank tank) {
+    public static List<Point3> ventWay(Tank tank) {
         List<Point3> way = new ArrayList<>();
         tank.vent().ifPresent(tip -> {
             tank.fitout().vent().ifPresent(v -> v.points().forEach(p -> way.add(p.point())));
@@ -203,7 +209,7 @@ public record LowPoints(List<Found> points) {
     }
 
     /** Where a vent with no measured way is taken to leave the tank: its highest point. */
-    private static Point3 topUnder(Item.Tank tank, Point3 tip) {
+    private static Point3 topUnder(Tank tank, Point3 tip) {
         return tank.shape().solid().faces().stream().flatMap(List::stream).max(Comparator.comparingDouble(Point3::z)
                 .thenComparingDouble(p -> -p.distance(tip))).orElse(tip);
     }

@@ -6,6 +6,8 @@ import java.util.List;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Strainer;
+import ration.model.Tank;
 
 /** Every drain in the order of a walk round the aircraft: left side from tail to nose, nose, right side back. */
 public final class SamplingCard {
@@ -28,9 +30,9 @@ public final class SamplingCard {
     public static List<Drain> of(FuelSystem system) {
         List<Drain> all = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Item.Tank t) {
+            if (item instanceof Tank t) {
                 t.drain().ifPresent(d -> all.add(new Drain(t.id(), t.name(), d.point())));
-            } else if (item instanceof Item.Strainer s && s.drain()) {
+            } else if (item instanceof Strainer s && s.drain()) {
                 all.add(new Drain(s.id(), s.name(), s.place().point()));
             }
         }

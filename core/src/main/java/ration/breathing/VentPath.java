@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Tank;
 import ration.model.VentLine;
 
 /**
@@ -23,18 +23,18 @@ public record VentPath(List<VentLine> lines, double tip, boolean open) {
     }
 
     /** Of a tank as laid out. */
-    public static VentPath of(FuelSystem system, Item.Tank tank) {
+    public static VentPath of(FuelSystem system, Tank tank) {
         List<VentLine> lines = new ArrayList<>();
         Set<String> seen = new HashSet<>(Set.of(tank.id()));
-        Item.Tank at = tank;
+        Tank at = tank;
         while (true) {
             Optional<VentLine> vent = at.fitout().vent();
             vent.filter(v -> v.bore().si() > 0).ifPresent(lines::add);
             if (vent.flatMap(VentLine::to).isEmpty()) {
                 return new VentPath(lines, vent.map(v -> v.tip().si()).orElse(0.0), true);
             }
-            Optional<Item.Tank> next = system.item(vent.get().to().get()).filter(Item.Tank.class::isInstance)
-                    .map(Item.Tank.class::cast);
+            Optional<Tank> next = system.item(vent.get().to().get()).filter(Tank.class::isInstance)
+                    .map(Tank.class::cast);
             if (next.isEmpty() || !seen.add(next.get().id())) {
                 return new VentPath(lines, 0, false);
             }

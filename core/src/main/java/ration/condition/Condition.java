@@ -1,7 +1,6 @@
 package ration.condition;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 
@@ -10,15 +9,14 @@ import java.util.Set;
  *
  * @param attitude   of the aircraft
  * @param contents   fuel in each tank, m3, by tank id; a tank not named is empty
- * @param positions  handle position of each selector, by selector id
- * @param shutValves ids of shut-offs that are closed
- * @param stopped    ids of pumps that stand
+ * @param handles    what the pilot has set
  * @param fuelKelvin fuel temperature
  * @param engine     how hard the engine works, and how dirty its filters are
- * @param airspace   pressure over the fuel in each tank, Pa over ambient, by tank id; ambient in a tank not named
+ * @param air        pressure over the fuel, and the day
+ * @param faults     what has failed
  */
-public record Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
-        Set<String> shutValves, Set<String> stopped, double fuelKelvin, Engine engine, Map<String, Double> airspace) {
+public record Condition(Attitude attitude, Map<String, Double> contents, Handles handles, double fuelKelvin, Engine engine,
+        Air air, Faults faults) {
 
     /** The engine's power and whether every filter is fouled. */
     public record Engine(Power power, boolean fouled) {
@@ -26,32 +24,58 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Map<Str
         public static final Engine TAKE_OFF = new Engine(Power.TAKE_OFF, false);
     }
 
-    /** At take-off power with clean filters. */
-    public Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
-            Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
-        this(attitude, contents, positions, shutValves, stopped, fuelKelvin, Engine.TAKE_OFF);
+    /**
+     * The air.
+     *
+     * @param airspace pressure over the fuel in each tank, Pa over ambient, by tank id; what its vent makes of it in a tank
+     *                 not named
+     * @param day      round the aircraft
+     */
+    public record Air(Map<String, Double> airspace, Day day) {
+        /** Every tank vented, at sea level on a standard day. */
+        public static final Air STANDARD = new Air(Map.of(), Day.STANDARD);
+
+        public Air {
+            airspace = Map.copyOf(airspace);
+        }
     }
 
-    /** With every tank vented to ambient. */
+    /** At take-off power with clean filters, vented, nothing failed. */
     public Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
-            Set<String> shutValves, Set<String> stopped, double fuelKelvin, Engine engine) {
-        this(attitude, contents, positions, shutValves, stopped, fuelKelvin, engine, Map.of());
+            Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
+        this(attitude, contents, new Handles(positions, shutValves, stopped), fuelKelvin, Engine.TAKE_OFF, Air.STANDARD, Faults.NONE);
     }
 
     public Condition {
         contents = Map.copyOf(contents);
-        positions = Map.copyOf(positions);
-        shutValves = Set.copyOf(shutValves);
-        stopped = Set.copyOf(stopped);
-        airspace = Map.copyOf(airspace);
+    }
+
+    /** Handle position of each selector, by selector id. */
+    public Map<String, String> positions() {
+        return handles.positions();
+    }
+
+    /** Ids of shut-offs that are closed. */
+    public Set<String> shutValves() {
+        return handles.shutValves();
+    }
+
+    /** Ids of pumps that stand. */
+    public Set<String> stopped() {
+        return handles.stopped();
+    }
+
+    /** Pressure over the fuel, Pa over ambient, by tank id, where it is said. */
+    public Map<String, Double> airspace() {
+        return air.airspace();
     }
 
     public Condition with(Attitude other) {
-        return new Condition(other, contents, positions, shutValves, stopped, fuelKelvin, engine, airspace);
+        return new Condition(other, contents, handles, fuelKelvin, engine, air, faults);
     }
 
     public Condition withContents(Map<String, Double> other) {
-        return new Condition(attitude, other, positions, shutValves, stopped, fuelKelvin, engine, airspace);
+        return new Condition(attitude, other, handles, fuelKelvin, engine, air, faults);
     }
 
     public Condition withContents(String tank, double volumeM3) {
@@ -60,56 +84,68 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Map<Str
         return withContents(changed);
     }
 
+    public Condition with(Handles other) {
+        return new Condition(attitude, contents, other, fuelKelvin, engine, air, faults);
+    }
+
     public Condition withPosition(String selector, String position) {
-        Map<String, String> changed = new HashMap<>(positions);
-        changed.put(selector, position);
-        return withPositions(changed);
+        return with(handles.at(selector, position));
     }
 
     public Condition withPositions(Map<String, String> changed) {
-        return new Condition(attitude, contents, changed, shutValves, stopped, fuelKelvin, engine, airspace);
+        return with(handles.at(changed));
     }
 
     public Condition withValve(String valve, boolean shut) {
-        return new Condition(attitude, contents, positions, changed(shutValves, valve, shut), stopped, fuelKelvin, engine, airspace);
+        return with(handles.withValve(valve, shut));
     }
 
     public Condition withPump(String pump, boolean running) {
-        return new Condition(attitude, contents, positions, shutValves, changed(stopped, pump, !running),
-                fuelKelvin, engine, airspace);
+        return with(handles.withPump(pump, running));
     }
 
     /** With these pumps standing and all others running. */
     public Condition withStopped(Set<String> pumps) {
-        return new Condition(attitude, contents, positions, shutValves, pumps, fuelKelvin, engine, airspace);
+        return with(handles.withStopped(pumps));
+    }
+
+    private Condition with(Engine other) {
+        return new Condition(attitude, contents, handles, fuelKelvin, other, air, faults);
     }
 
     public Condition with(Power power) {
-        return new Condition(attitude, contents, positions, shutValves, stopped, fuelKelvin,
-                new Engine(power, engine.fouled), airspace);
+        return with(new Engine(power, engine.fouled));
     }
 
     public Condition withFouled(boolean fouled) {
-        return new Condition(attitude, contents, positions, shutValves, stopped, fuelKelvin,
-                new Engine(engine.power, fouled), airspace);
+        return with(new Engine(engine.power, fouled));
+    }
+
+    private Condition with(Air other) {
+        return new Condition(attitude, contents, handles, fuelKelvin, engine, other, faults);
     }
 
     /** With these pressures over the fuel, Pa over ambient. */
     public Condition withAirspace(Map<String, Double> pressures) {
-        return new Condition(attitude, contents, positions, shutValves, stopped, fuelKelvin, engine, pressures);
+        return with(new Air(pressures, air.day));
+    }
+
+    public Condition with(Day day) {
+        return with(new Air(air.airspace, day));
     }
 
     public Condition withFuelKelvin(double kelvin) {
-        return new Condition(attitude, contents, positions, shutValves, stopped, kelvin, engine, airspace);
+        return new Condition(attitude, contents, handles, kelvin, engine, air, faults);
     }
 
-    private static Set<String> changed(Set<String> ids, String id, boolean in) {
-        Set<String> copy = new HashSet<>(ids);
-        if (in) {
-            copy.add(id);
-        } else {
-            copy.remove(id);
-        }
-        return copy;
+    public Condition with(Faults failed) {
+        return new Condition(attitude, contents, handles, fuelKelvin, engine, air, failed);
+    }
+
+    /** With one more thing failed. */
+    public Condition with(Fault failed) {
+        Set<Fault> all = new java.util.HashSet<>(faults.all());
+        all.add(failed);
+        return with(new Faults(all));
     }
 }

@@ -15,8 +15,12 @@ import ration.drawing.Picture.Piece;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.model.Fitout;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Strainer;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -81,16 +85,16 @@ public final class AirPicture {
     private List<Point3> everything() {
         List<Point3> all = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Item.Tank t) {
+            if (item instanceof Tank t) {
                 for (Point2 c : t.shape().section()) {
                     all.add(new Point3(c.x(), 0, c.z()));
                 }
                 t.vent().ifPresent(v -> all.add(v.point()));
                 all.addAll(LowPoints.ventWay(t));
                 t.drain().ifPresent(d -> all.add(d.point()));
-            } else if (item instanceof Item.Fitted f) {
+            } else if (item instanceof Fitted f) {
                 all.add(f.place().point());
-            } else if (item instanceof Item.Run r) {
+            } else if (item instanceof Run r) {
                 r.points().forEach(p -> all.add(p.point()));
                 system.point(r.from()).ifPresent(all::add);
                 system.point(r.to()).ifPresent(all::add);
@@ -119,7 +123,7 @@ public final class AirPicture {
     }
 
     private void runs() {
-        for (Item.Run r : system.runs()) {
+        for (Run r : system.runs()) {
             List<Spot> way = new ArrayList<>();
             system.point(r.from()).ifPresent(p -> way.add(at(p)));
             r.points().forEach(p -> way.add(at(p.point())));
@@ -134,7 +138,7 @@ public final class AirPicture {
     private void tanks() {
         Occupancy named = new Occupancy();
         List<Mark> names = new ArrayList<>();
-        for (Item.Tank t : system.tanks()) {
+        for (Tank t : system.tanks()) {
             List<Spot> outline = t.shape().section().stream().map(c -> at(new Point3(c.x(), 0, c.z()))).toList();
             Spot top = outline.stream().min((a, b) -> Double.compare(a.y(), b.y())).orElse(new Spot(0, 0));
             double left = outline.stream().mapToDouble(Spot::x).min().orElse(0);
@@ -156,7 +160,7 @@ public final class AirPicture {
         pieces.add(new Piece("", Kind.TEXT, "", names));
     }
 
-    private void wells(Item.Tank t, List<Mark> marks) {
+    private void wells(Tank t, List<Mark> marks) {
         for (Fitout.Well w : t.fitout().wells()) {
             Point3 f = w.floor().point();
             double half = w.length().si() / 2;
@@ -168,19 +172,19 @@ public final class AirPicture {
     }
 
     private void items() {
-        for (Item.Fitted f : system.all(Item.Fitted.class).toList()) {
+        for (Fitted f : system.all(Fitted.class).toList()) {
             Spot s = at(f.place().point());
-            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (f instanceof Item.Strainer st && st.drain() ? 18 : 5));
+            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (f instanceof Strainer st && st.drain() ? 18 : 5));
         }
         for (LowPoints.Found f : LowPoints.of(system, up).points()) {
             Spot s = at(f.place());
             ground.take(s.x() - 6, s.y() - 6, s.x() + 6, s.y() + 6);
         }
-        for (Item.Fitted f : system.all(Item.Fitted.class).toList()) {
+        for (Fitted f : system.all(Fitted.class).toList()) {
             Spot s = at(f.place().point());
             List<Mark> marks = new ArrayList<>(List.of(new Disc(s, 4, Ink.PANEL, Pen.of(Ink.SOFT, 1.4))));
             name(f.name(), s, marks, Ink.SOFT);
-            if (f instanceof Item.Strainer st && st.drain()) {
+            if (f instanceof Strainer st && st.drain()) {
                 marks.addAll(Symbols.drain(new Spot(s.x(), s.y() + 4)));
             }
             pieces.add(new Piece(f.id(), Kind.SYMBOL, f.name(), marks));
@@ -200,7 +204,7 @@ public final class AirPicture {
     }
 
     private void vents() {
-        for (Item.Tank t : system.tanks()) {
+        for (Tank t : system.tanks()) {
             List<Spot> way = LowPoints.ventWay(t).stream().map(this::at).toList();
             if (way.size() < 2) {
                 continue;

@@ -17,6 +17,7 @@ import ration.fluid.VaporPressure;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.model.Item;
+import ration.model.Run;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -44,7 +45,7 @@ public final class AltitudeMap {
         double ceiling = Math.max(Unit.FOOT.fromSi(heat.si(HeatFigure.CEILING)) * 1.5, 14000);
         Scale y = new Scale(0, Math.ceil(ceiling / 2000) * 2000, height - FOOT, TOP);
         List<Gap> each = path.leastOfEach(vapor).stream().filter(g -> !(project.system().item(g.item()).orElse(null)
-                instanceof Item.Run)).sorted((a, b) -> Double.compare(a.degrees(vapor), b.degrees(vapor))).limit(MOST_LINES).toList();
+                instanceof Run)).sorted((a, b) -> Double.compare(a.degrees(vapor), b.degrees(vapor))).limit(MOST_LINES).toList();
         double now = Unit.CELSIUS.fromSi(air.fuelKelvin());
         double edge = each.isEmpty() ? now + 20 : Math.max(now + 12, limit(each.get(0), vapor, 0, air) + 4);
         double needed = heat.si(HeatFigure.NEEDED);

@@ -14,11 +14,21 @@ import ration.drawing.Mark.Spot;
 import ration.geometry.ApparentGravity;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.CheckBlock;
+import ration.model.EngineInlet;
 import ration.model.Firewall;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
+import ration.model.Tee;
 
 /** Where everything stands: true heights, and an order from tanks to engine across. */
 final class Arrangement {
@@ -106,29 +116,29 @@ final class Arrangement {
     private List<Point3> everyPoint() {
         List<Point3> points = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Item.Tank tank) {
+            if (item instanceof Tank tank) {
                 for (Point2 p : section(tank)) {
                     points.add(new Point3(p.x(), sectionButtLine(tank), p.z()));
                 }
                 tank.vent().map(Place::point).ifPresent(points::add);
                 tank.returns().forEach(r -> points.add(r.place().point()));
-            } else if (item instanceof Item.Fitted fitted) {
+            } else if (item instanceof Fitted fitted) {
                 points.add(fitted.place().point());
-                if (fitted instanceof Item.Header header) {
+                if (fitted instanceof Header header) {
                     points.add(fitted.place().point().plus(new Point3(0, 0, header.height().si())));
                 }
-            } else if (item instanceof Item.Run run) {
+            } else if (item instanceof Run run) {
                 run.points().forEach(p -> points.add(p.point()));
             }
         }
         return points;
     }
 
-    static List<Point2> section(Item.Tank tank) {
+    static List<Point2> section(Tank tank) {
         return tank.shape().section();
     }
 
-    static double sectionButtLine(Item.Tank tank) {
+    static double sectionButtLine(Tank tank) {
         return tank.outlets().isEmpty() ? (tank.shape().left() + tank.shape().right()) / 2
                 : tank.outlets().get(0).place().point().y();
     }
@@ -165,11 +175,11 @@ final class Arrangement {
     private void placeAcross() {
         Optional<Firewall> wall = system.firewall();
         Set<String> back = returnItems();
-        List<Item.Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id())).toList();
-        List<Item.Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
-                .filter(i -> !(i instanceof Item.EngineInlet)).toList();
-        List<Item.Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
-                .filter(i -> !(i instanceof Item.EngineInlet)).toList();
+        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id())).toList();
+        List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
+                .filter(i -> !(i instanceof EngineInlet)).toList();
+        List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
+                .filter(i -> !(i instanceof EngineInlet)).toList();
         double right = view.width() - RULER;
         firewallX = right - (tight ? TIGHT_BAY + 36 * bay.size() : BAY + 46 * bay.size());
         double engineX = right - 109;
@@ -193,10 +203,10 @@ final class Arrangement {
         boolean more = true;
         while (more) {
             more = false;
-            for (Item.Run run : system.runs()) {
+            for (Run run : system.runs()) {
                 Optional<Item> to = system.item(run.to().item());
-                boolean ends = to.isEmpty() || to.get() instanceof Item.Tank || to.get() instanceof Item.Selector
-                        || to.get() instanceof Item.Header || to.get() instanceof Item.EngineInlet;
+                boolean ends = to.isEmpty() || to.get() instanceof Tank || to.get() instanceof Selector
+                        || to.get() instanceof Header || to.get() instanceof EngineInlet;
                 if (goesBack(run, back) && !ends) {
                     more |= back.add(run.to().item());
                 }
@@ -205,20 +215,20 @@ final class Arrangement {
         return back;
     }
 
-    private boolean goesBack(Item.Run run, Set<String> back) {
+    private boolean goesBack(Run run, Set<String> back) {
         Optional<Item> from = system.item(run.from().item());
         String port = run.from().port();
-        return back.contains(run.from().item()) || from.isPresent() && (from.get() instanceof Item.EngineInlet
-                || from.get() instanceof Item.Header && port.equals(Item.Header.VENT)
-                || from.get() instanceof Item.Regulator r && r.style() == Item.Regulator.Style.BYPASS
-                || from.get() instanceof Item.Selector s && s.returns().contains(port));
+        return back.contains(run.from().item()) || from.isPresent() && (from.get() instanceof EngineInlet
+                || from.get() instanceof Header && port.equals(Header.VENT)
+                || from.get() instanceof Regulator r && r.style() == Regulator.Style.BYPASS
+                || from.get() instanceof Selector s && s.returns().contains(port));
     }
 
     /** Between the things they join, clear of other symbols. */
     private void placeBack(Set<String> back) {
         int n = 0;
         for (String id : back) {
-            Item.Fitted item = (Item.Fitted) system.item(id).orElseThrow();
+            Fitted item = (Fitted) system.item(id).orElseThrow();
             double x = firewallX - 40 - 70 * n++;
             double y = y(item.place().point());
             for (int tries = 0; tries < 12 && hits(x, y); tries++) {
@@ -230,17 +240,17 @@ final class Arrangement {
 
     private boolean hits(double x, double y) {
         return centres.entrySet().stream().anyMatch(e -> system.item(e.getKey())
-                .filter(i -> i instanceof Item.Fitted f && Math.abs(e.getValue() - x) < 46
+                .filter(i -> i instanceof Fitted f && Math.abs(e.getValue() - x) < 46
                         && Math.abs(y(f.place().point()) - y) < 44).isPresent());
     }
 
     /** Room that all tanks but the highest take side by side, at no zoom. */
     private double tankZone() {
-        List<Item.Tank> tanks = new ArrayList<>(system.tanks());
-        tanks.sort(Comparator.comparingDouble((Item.Tank t) -> -outletHeightLevel(t)));
+        List<Tank> tanks = new ArrayList<>(system.tanks());
+        tanks.sort(Comparator.comparingDouble((Tank t) -> -outletHeightLevel(t)));
         double sum = 60;
         int over = !tanks.isEmpty() && beside(tanks.get(0)) ? 0 : 1;
-        for (Item.Tank tank : tanks.subList(Math.min(over, tanks.size()), tanks.size())) {
+        for (Tank tank : tanks.subList(Math.min(over, tanks.size()), tanks.size())) {
             double[] box = extent(tank, 0);
             sum += (box[1] - box[0]) / view.zoom() + 26;
         }
@@ -248,11 +258,11 @@ final class Arrangement {
     }
 
     /** Whether a tank reaches down to the item it feeds in some attitude, so that it cannot stand over it. */
-    private boolean beside(Item.Tank tank) {
+    private boolean beside(Tank tank) {
         Optional<Item> fed = tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
                 .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
                 .findFirst().flatMap(system::item);
-        if (fed.isEmpty() || !(fed.get() instanceof Item.Fitted item)) {
+        if (fed.isEmpty() || !(fed.get() instanceof Fitted item)) {
             return false;
         }
         List<Attitude> all = new ArrayList<>(subject.presets());
@@ -264,8 +274,8 @@ final class Arrangement {
         });
     }
 
-    private void spread(List<Item.Fitted> items, double from, double to) {
-        List<List<Item.Fitted>> columns = columns(items);
+    private void spread(List<Fitted> items, double from, double to) {
+        List<List<Fitted>> columns = columns(items);
         for (int i = 0; i < columns.size(); i++) {
             double x = columns.size() == 1 ? from : from + (to - from) * i / (columns.size() - 1);
             columns.get(i).forEach(item -> centres.put(item.id(), zoomX(x)));
@@ -273,10 +283,10 @@ final class Arrangement {
     }
 
     /** One item a column; where it is tight, items side by side in the flow stand over each other if their heights allow. */
-    private List<List<Item.Fitted>> columns(List<Item.Fitted> items) {
-        List<List<Item.Fitted>> columns = new ArrayList<>();
-        for (Item.Fitted item : items) {
-            List<Item.Fitted> last = columns.isEmpty() ? null : columns.get(columns.size() - 1);
+    private List<List<Fitted>> columns(List<Fitted> items) {
+        List<List<Fitted>> columns = new ArrayList<>();
+        for (Fitted item : items) {
+            List<Fitted> last = columns.isEmpty() ? null : columns.get(columns.size() - 1);
             boolean beside = tight && last != null && last.stream().allMatch(o -> rank.get(o.id()).equals(rank.get(item.id()))
                     && Math.abs(o.place().point().z() - item.place().point().z()) * scale > 38);
             if (beside) {
@@ -292,37 +302,37 @@ final class Arrangement {
         return view.width() / 2 + (x - view.width() / 2) * view.zoom() + view.panX();
     }
 
-    private double engineSide(Item.Fitted item, Firewall wall) {
+    private double engineSide(Fitted item, Firewall wall) {
         double engine = reference.x() - wall.station().si();
         return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
     }
 
     /** Items from tanks to engine: by the longest way of runs that leads to them. */
-    private List<Item.Fitted> inOrder() {
+    private List<Fitted> inOrder() {
         rank.clear();
         system.items().forEach(i -> rank.put(i.id(), 0));
         for (int round = 0; round < system.items().size(); round++) {
-            for (Item.Run run : system.runs()) {
+            for (Run run : system.runs()) {
                 Integer from = rank.get(run.from().item());
                 Integer to = rank.get(run.to().item());
                 if (from != null && to != null && to < from + 1 && !goesBack(run, Set.of())
-                        && !(system.item(run.to().item()).orElse(null) instanceof Item.Selector s
-                        && run.to().port().equals(Item.Selector.RETURN))) {
+                        && !(system.item(run.to().item()).orElse(null) instanceof Selector s
+                        && run.to().port().equals(Selector.RETURN))) {
                     rank.put(run.to().item(), from + 1);
                 }
             }
         }
-        return system.all(Item.Fitted.class)
-                .sorted(Comparator.comparing((Item.Fitted i) -> rank.get(i.id()))).toList();
+        return system.all(Fitted.class)
+                .sorted(Comparator.comparing((Fitted i) -> rank.get(i.id()))).toList();
     }
 
     /** The highest tank stands straight over the port it feeds; lower ones step to the left. */
     private void placeTanks(double firstX) {
-        List<Item.Tank> tanks = new ArrayList<>(system.tanks());
-        tanks.sort(Comparator.comparingDouble((Item.Tank t) -> -outletHeightLevel(t)));
+        List<Tank> tanks = new ArrayList<>(system.tanks());
+        tanks.sort(Comparator.comparingDouble((Tank t) -> -outletHeightLevel(t)));
         List<double[]> taken = new ArrayList<>();
         int step = 0;
-        for (Item.Tank tank : tanks) {
+        for (Tank tank : tanks) {
             double over = fedItem(tank).map(centres::get).orElse(firstX);
             double x = over - 98 * view.zoom() * step;
             double[] box = extent(tank, x);
@@ -366,18 +376,18 @@ final class Arrangement {
         return rightmost(taken.stream().filter(o -> o[0] < box[1]).toList(), box);
     }
 
-    private double outletHeightLevel(Item.Tank tank) {
+    private double outletHeightLevel(Tank tank) {
         return tank.outlets().isEmpty() ? 0 : tank.outlets().get(0).place().point().z();
     }
 
-    private Optional<String> fedItem(Item.Tank tank) {
+    private Optional<String> fedItem(Tank tank) {
         return tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
                 .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
                 .filter(centres::containsKey).findFirst();
     }
 
     /** Left, right, top, bottom of a tank over every preset, so that tilting moves no tank sideways. */
-    private double[] extent(Item.Tank tank, double outletX) {
+    private double[] extent(Tank tank, double outletX) {
         double[] box = {Double.MAX_VALUE, -Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE};
         List<Attitude> all = new ArrayList<>(subject.presets());
         all.add(subject.condition().attitude());
@@ -396,7 +406,7 @@ final class Arrangement {
         return box;
     }
 
-    private static Point3 outletPoint(Item.Tank tank) {
+    private static Point3 outletPoint(Tank tank) {
         if (tank.outlets().isEmpty()) {
             Point2 p = tank.shape().section().get(0);
             return new Point3(p.x(), sectionButtLine(tank), p.z());
@@ -410,7 +420,7 @@ final class Arrangement {
     }
 
     /** Where a point of a tank is drawn; nose to the right. */
-    Spot inTank(Item.Tank tank, Point3 p) {
+    Spot inTank(Tank tank, Point3 p) {
         Point3 origin = outletPoint(tank);
         return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * scale * squeeze, y(p));
     }
@@ -430,10 +440,10 @@ final class Arrangement {
 
     /** Centre of an item's symbol; for a tank its first outlet. */
     Spot centre(Item item) {
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             return inTank(tank, outletPoint(tank));
         }
-        Item.Fitted fitted = (Item.Fitted) item;
+        Fitted fitted = (Fitted) item;
         return new Spot(centres.get(item.id()), y(fitted.place().point()));
     }
 
@@ -441,7 +451,7 @@ final class Arrangement {
 
     private void assignSides() {
         for (Item item : system.items()) {
-            if (item instanceof Item.Selector selector) {
+            if (item instanceof Selector selector) {
                 int others = 0;
                 for (String inlet : selector.inlets()) {
                     PortRef ref = new PortRef(selector.id(), inlet);
@@ -453,10 +463,10 @@ final class Arrangement {
                     sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
                 }
                 sides.put(new PortRef(selector.id(), Item.OUT), Side.RIGHT);
-            } else if (item instanceof Item.Tee tee) {
+            } else if (item instanceof Tee tee) {
                 sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
                 sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
-                PortRef branch = new PortRef(tee.id(), Item.Tee.BRANCH);
+                PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
                 boolean up = otherEnd(branch).flatMap(system::item).map(i -> centre(i).y() <= centre(tee).y())
                         .orElse(true);
                 sides.put(branch, up ? Side.TOP : Side.BOTTOM);
@@ -471,19 +481,19 @@ final class Arrangement {
 
     Side side(PortRef port) {
         Item item = system.item(port.item()).orElse(null);
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
         }
-        if (item instanceof Item.Header) {
-            return port.port().equals(Item.OUT) ? Side.BOTTOM : port.port().equals(Item.Header.VENT) ? Side.TOP
+        if (item instanceof Header) {
+            return port.port().equals(Item.OUT) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
                     : Side.LEFT;
         }
-        if (item instanceof Item.EngineInlet && port.port().equals(Item.EngineInlet.RETURN)) {
+        if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
             return Side.TOP;
         }
-        boolean lower = port.port().equals(Item.CheckBlock.SECOND) || port.port().equals(Item.JetPump.SUCTION)
-                || item instanceof Item.Selector s && s.duplex()
-                && (port.port().equals(Item.Selector.RETURN) || s.returns().contains(port.port()));
+        boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION)
+                || item instanceof Selector s && s.duplex()
+                && (port.port().equals(Selector.RETURN) || s.returns().contains(port.port()));
         if (lower) {
             return Side.BOTTOM;
         }
@@ -496,16 +506,16 @@ final class Arrangement {
         if (item.isEmpty() || !item.get().ports().contains(port.port())) {
             return Optional.empty();
         }
-        if (item.get() instanceof Item.Tank tank) {
+        if (item.get() instanceof Tank tank) {
             return tank.placeOf(port.port()).map(p -> inTank(tank, p.point()));
         }
         Spot c = centre(item.get());
-        if (item.get() instanceof Item.Header header) {
+        if (item.get() instanceof Header header) {
             double level = c.y() - header.rise(port.port()) * scale;
             return Optional.of(new Spot(port.port().equals(Item.OUT) ? c.x()
-                    : port.port().equals(Item.Header.VENT) ? c.x() + 8 : c.x() - 17, level));
+                    : port.port().equals(Header.VENT) ? c.x() + 8 : c.x() - 17, level));
         }
-        if (item.get() instanceof Item.Selector s && s.duplex() && side(port) == Side.BOTTOM
+        if (item.get() instanceof Selector s && s.duplex() && side(port) == Side.BOTTOM
                 && !s.inlets().contains(port.port())) {
             int at = s.returns().indexOf(port.port());
             return Optional.of(new Spot(c.x() + (at < 0 ? 12 : 4 - 8.0 * (at + 1)), c.y() + (at < 0 ? 13.4 : 17)));
@@ -521,7 +531,7 @@ final class Arrangement {
     }
 
     /** Corners of a run, orthogonal: drop first then level, or level then rise; measured points at their heights. */
-    List<Spot> way(Item.Run run) {
+    List<Spot> way(Run run) {
         Optional<Spot> start = port(run.from());
         Optional<Spot> end = port(run.to());
         if (start.isEmpty() || end.isEmpty()) {

@@ -10,7 +10,7 @@ import ration.drawing.Mark.Notch;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
-import ration.model.Item;
+import ration.model.EngineInlet;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -26,7 +26,7 @@ final class EngineBlock extends SchematicPart {
         if (system.inlet().isEmpty()) {
             return;
         }
-        Item.EngineInlet inlet = system.inlet().get();
+        EngineInlet inlet = system.inlet().get();
         Spot c = place.centre(inlet);
         List<Mark> marks = new ArrayList<>();
         marks.add(new Label(right() - 6, place.y(0) - 6, "engine inlet", 11, false, Ink.SOFT, Anchor.END));

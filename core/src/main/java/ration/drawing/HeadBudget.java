@@ -11,8 +11,12 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.flow.PathStep;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -57,26 +61,26 @@ public final class HeadBudget {
         for (PathStep step : path) {
             double next = running - (step.headIn() - step.headOut());
             Item item = system.item(step.item()).orElse(null);
-            String name = item == null ? step.item() : item instanceof Item.Tank tank && tank.outlets().stream()
-                    .anyMatch(o -> o.screen().isPresent()) ? "Outlet screen" : item instanceof Item.Tank ? "Outlet"
-                    : item instanceof Item.Run ? "Run " + item.name() : item.name();
+            String name = item == null ? step.item() : item instanceof Tank tank && tank.outlets().stream()
+                    .anyMatch(o -> o.screen().isPresent()) ? "Outlet screen" : item instanceof Tank ? "Outlet"
+                    : item instanceof Run ? "Run " + item.name() : item.name();
             rows.add(new Row(step.item(), name, detail(system, answer, item), running, next));
             running = next;
         }
-        rows.add(new Row("", "Left at inlet", system.inlet().filter(i -> i.style() == Item.EngineInlet.Style.FLOAT)
+        rows.add(new Row("", "Left at inlet", system.inlet().filter(i -> i.style() == EngineInlet.Style.FLOAT)
                 .isPresent() ? "for the float valve" : "the least it takes", 0, left.getAsDouble()));
         return rows;
     }
 
     private static String detail(FuelSystem system, CaseAnswer answer, Item item) {
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
             return run.size().shortName() + " \u00b7 " + UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in";
         }
-        if (item instanceof Item.Selector s) {
+        if (item instanceof Selector s) {
             return "on " + answer.condition().positions().getOrDefault(s.id(), "");
         }
-        return item instanceof Item.Tank tank ? tank.name() : item == null ? "" : item.kind().equals(item.name()) ? ""
+        return item instanceof Tank tank ? tank.name() : item == null ? "" : item.kind().equals(item.name()) ? ""
                 : item.kind().toLowerCase(java.util.Locale.ROOT);
     }
 

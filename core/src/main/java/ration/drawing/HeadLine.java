@@ -10,8 +10,10 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.flow.PathStep;
+import ration.model.Fitted;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Tee;
 import ration.quantity.Dimension;
 
 /** The head left along the path, and its figures after items. */
@@ -73,7 +75,7 @@ final class HeadLine extends SchematicPart {
         }
         for (PathStep step : flow.get().path()) {
             Optional<Item> item = system.item(step.item());
-            if (item.isPresent() && item.get() instanceof Item.Fitted fitted && !(fitted instanceof Item.Tee)
+            if (item.isPresent() && item.get() instanceof Fitted fitted && !(fitted instanceof Tee)
                     && fitted.ports().contains(Item.OUT)) {
                 place.port(new PortRef(fitted.id(), Item.OUT)).ifPresent(port -> {
                     double y = headY(step.headOut());

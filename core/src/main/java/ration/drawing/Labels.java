@@ -11,8 +11,18 @@ import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.flow.FlowAnswer;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Fitted;
 import ration.model.Item;
+import ration.model.Outlet;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.quantity.Dimension;
 
 /** Names, figures and pills, each at the first free place. */
@@ -25,8 +35,8 @@ final class Labels extends SchematicPart {
     void labels(HeadLine headLine) {
         firewall();
         system.tanks().forEach(this::tankLabel);
-        for (Item.Fitted item : system.all(Item.Fitted.class).toList()) {
-            if (!(item instanceof Item.EngineInlet)) {
+        for (Fitted item : system.all(Fitted.class).toList()) {
+            if (!(item instanceof EngineInlet)) {
                 itemLabel(item);
             }
         }
@@ -50,7 +60,7 @@ final class Labels extends SchematicPart {
         });
     }
 
-    private void tankLabel(Item.Tank tank) {
+    private void tankLabel(Tank tank) {
         List<Spot> outline = outline(tank);
         double left = outline.stream().mapToDouble(Spot::x).min().orElse(0);
         double r = outline.stream().mapToDouble(Spot::x).max().orElse(0);
@@ -74,7 +84,7 @@ final class Labels extends SchematicPart {
                 new Candidate(r + 14, top - 40, Anchor.START),
                 new Candidate(r + 14, bottom - 20, Anchor.START),
                 new Candidate(left, bottom + 28, Anchor.START)));
-        for (Item.Outlet outlet : tank.outlets()) {
+        for (Outlet outlet : tank.outlets()) {
             flow.map(f -> f.pressure(new PortRef(tank.id(), outlet.name()))).filter(OptionalDouble::isPresent)
                     .filter(p -> system.runAt(new PortRef(tank.id(), outlet.name()))
                             .filter(run -> Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW).isPresent())
@@ -86,7 +96,7 @@ final class Labels extends SchematicPart {
         }
     }
 
-    private void itemLabel(Item.Fitted item) {
+    private void itemLabel(Fitted item) {
         Spot c = place.centre(item);
         double half = Symbols.halfWidth(item);
         TextBlock block = new TextBlock().line(TextBlock.name(item.name()));
@@ -96,7 +106,7 @@ final class Labels extends SchematicPart {
         }
         double below = c.y() + Symbols.depth(item) + 5;
         List<Candidate> candidates = new ArrayList<>();
-        if (item instanceof Item.Strainer) {
+        if (item instanceof Strainer) {
             candidates.add(new Candidate(c.x() - half - 17, c.y() + 12, Anchor.END));
             candidates.add(new Candidate(c.x() + half + 17, c.y() + 12, Anchor.START));
         }
@@ -108,8 +118,8 @@ final class Labels extends SchematicPart {
         candidates.add(new Candidate(c.x() - half - 8, c.y() + 10, Anchor.END));
         put(item.id(), block, candidates);
         if (!item.id().equals(subject.picked()) && item.ports().contains(Item.OUT)
-                && !(item instanceof Item.Strainer) && !(item instanceof Item.Tee)
-                && (!place.busy() || item instanceof Item.Pump)) {
+                && !(item instanceof Strainer) && !(item instanceof Tee)
+                && (!place.busy() || item instanceof Pump)) {
             flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT))).filter(OptionalDouble::isPresent)
                     .ifPresent(p -> pill(item.id(), p.getAsDouble(), List.of(
                             new Spot(c.x(), below + block.height() + 10),
@@ -117,20 +127,20 @@ final class Labels extends SchematicPart {
         }
     }
 
-    private String state(Item.Fitted item) {
-        if (item instanceof Item.Selector) {
+    private String state(Fitted item) {
+        if (item instanceof Selector) {
             return "on " + position(item);
         }
-        if (item instanceof Item.ShutOff) {
+        if (item instanceof ShutOff) {
             return subject.condition().shutValves().contains(item.id()) ? "shut" : "open";
         }
-        if (item instanceof Item.Pump) {
+        if (item instanceof Pump) {
             return subject.condition().stopped().contains(item.id()) ? "off" : "on";
         }
         return "";
     }
 
-    private void runLabel(Item.Run run) {
+    private void runLabel(Run run) {
         List<Spot> way = place.way(run);
         if (way.size() < 2) {
             return;
@@ -141,8 +151,8 @@ final class Labels extends SchematicPart {
                 : new TextBlock().line(TextBlock.bold(run.name() + "  "), TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
                         .replace(".0 ", " ")));
         double through = flow.map(f -> f.flow(run.id())).orElse(0.0);
-        boolean end = system.item(run.from().item()).filter(Item.Tank.class::isInstance).isPresent()
-                || system.item(run.to().item()).filter(Item.EngineInlet.class::isInstance).isPresent();
+        boolean end = system.item(run.from().item()).filter(Tank.class::isInstance).isPresent()
+                || system.item(run.to().item()).filter(EngineInlet.class::isInstance).isPresent();
         if (Math.abs(through) <= FlowAnswer.NO_FLOW) {
             if (!place.busy()) {
                 block.line(TextBlock.soft("no flow"));

@@ -10,7 +10,7 @@ import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.flow.FlowAnswer;
 import ration.geometry.Point3;
-import ration.model.Item;
+import ration.model.Run;
 import ration.quantity.Dimension;
 
 /** Runs: solid where fuel flows, pale where it stands, plum where it is below ambient. */
@@ -20,7 +20,7 @@ final class Lines extends SchematicPart {
         super(sheet);
     }
 
-    void run(Item.Run run) {
+    void run(Run run) {
         List<Spot> way = place.way(run);
         if (way.size() < 2) {
             return;
@@ -64,7 +64,7 @@ final class Lines extends SchematicPart {
     }
 
     /** Lowest gauge pressure at the ends and measured points of a run, Pa. */
-    private OptionalDouble lowestPressure(Item.Run run) {
+    private OptionalDouble lowestPressure(Run run) {
         Optional<Point3> start = system.point(run.from());
         Optional<Point3> end = system.point(run.to());
         if (flow.isEmpty() || start.isEmpty() || end.isEmpty()) {

@@ -3,7 +3,6 @@ package ration.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import ration.flow.PathLine;
 import ration.assess.CaseAnswer;
 import ration.check.Verdict;
 import ration.drawing.Mark.Anchor;
@@ -13,13 +12,15 @@ import ration.drawing.Mark.Label;
 import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
-import ration.flow.PathLine.At;
-import ration.flow.PathLine.Stretch;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.flow.FlowAnswer;
+import ration.flow.PathLine;
+import ration.flow.PathLine.At;
+import ration.flow.PathLine.Stretch;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -127,7 +128,7 @@ public final class PathProfile {
     private void ground(double width, double height) {
         List<Mark> marks = new ArrayList<>();
         for (Stretch s : now) {
-            if (!(s.item() instanceof Item.Run) && !(s.item() instanceof Item.Tank)) {
+            if (!(s.item() instanceof Run) && !(s.item() instanceof Tank)) {
                 marks.add(new Box(across.at(s.start()), TOP - 6, across.at(s.end()) - across.at(s.start()),
                         height - BOTTOM - TOP + 6, 0, Ink.GRID, SchematicPart.NO_PEN));
             }
@@ -155,7 +156,7 @@ public final class PathProfile {
     private List<Spot> heads(List<Stretch> line) {
         List<Spot> spots = new ArrayList<>();
         for (Stretch s : line) {
-            boolean run = s.item() instanceof Item.Run;
+            boolean run = s.item() instanceof Run;
             double head = s.headIn();
             double length = Math.max(1e-9, s.end() - s.start());
             for (int i = 0; i < s.way().size(); i++) {
@@ -206,7 +207,7 @@ public final class PathProfile {
     /** The fuel the path starts in. */
     private void tank(List<Mark> marks) {
         Stretch first = now.get(0);
-        if (!pressures && first.item() instanceof Item.Tank) {
+        if (!pressures && first.item() instanceof Tank) {
             double x = across.at(first.start());
             double top = up.at(first.headIn());
             double foot = up.at(first.way().get(0).height());
@@ -229,7 +230,7 @@ public final class PathProfile {
             Stretch s = now.get(i);
             boolean last = i == now.size() - 1;
             boolean first = i == 0;
-            if (s.item() instanceof Item.Run && !last) {
+            if (s.item() instanceof Run && !last) {
                 continue;
             }
             At at = first ? s.way().get(0) : s.way().get(s.way().size() - 1);
@@ -282,7 +283,7 @@ public final class PathProfile {
             for (At at : s.way()) {
                 double h = s.headIn() + (s.headOut() - s.headIn()) * (at.along() - s.start())
                         / Math.max(1e-9, s.end() - s.start());
-                if (s.item() instanceof Item.Run && h - at.height() > most) {
+                if (s.item() instanceof Run && h - at.height() > most) {
                     most = h - at.height();
                     where = at;
                     head = h;
@@ -307,11 +308,11 @@ public final class PathProfile {
         Occupancy taken = new Occupancy();
         for (boolean runs : new boolean[] {false, true}) {
             for (Stretch s : now) {
-                boolean run = s.item() instanceof Item.Run;
+                boolean run = s.item() instanceof Run;
                 if (run != runs) {
                     continue;
                 }
-                String text = s.item() instanceof Item.Tank ? "Tank" : s.item().name();
+                String text = s.item() instanceof Tank ? "Tank" : s.item().name();
                 double w = measure.width(text, 11, !run);
                 double x = Math.min(width - 6 - w / 2, Math.max(LEFT - 30 + w / 2, across.at((s.start() + s.end()) / 2)));
                 for (double y : new double[] {TOP - 14, TOP - 28}) {

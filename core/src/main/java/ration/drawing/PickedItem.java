@@ -15,6 +15,9 @@ import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Strainer;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
@@ -26,7 +29,7 @@ final class PickedItem extends SchematicPart {
     }
 
     void pickedGuide() {
-        picked().filter(i -> !(i instanceof Item.Run)).ifPresent(i -> {
+        picked().filter(i -> !(i instanceof Run)).ifPresent(i -> {
             Spot c = place.centre(i);
             piece("", Kind.GROUND, line(RULER, c.y(), c.x(), c.y(), Pen.of(Ink.OLIVE, 1.2, 1.0, 4.0)));
         });
@@ -38,7 +41,7 @@ final class PickedItem extends SchematicPart {
         }
         Item item = picked().get();
         Pen ring = Pen.of(Ink.OLIVE, 2.5);
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             List<Spot> way = place.way(run);
             if (way.size() > 1) {
                 double w = width(run) / 2 + 6;
@@ -60,7 +63,7 @@ final class PickedItem extends SchematicPart {
         }
         Spot c = place.centre(item);
         List<Mark> marks = new ArrayList<>();
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             List<Spot> outline = outline(tank);
             double l = outline.stream().mapToDouble(Spot::x).min().orElse(0) - 8;
             double t = outline.stream().mapToDouble(Spot::y).min().orElse(0) - 8;
@@ -70,7 +73,7 @@ final class PickedItem extends SchematicPart {
         } else {
             double w = Symbols.halfWidth(item) + 9;
             double up = Symbols.halfHeight(item) + 9;
-            double down = Symbols.depth(item) + (item instanceof Item.Strainer ? 4 : 8);
+            double down = Symbols.depth(item) + (item instanceof Strainer ? 4 : 8);
             marks.add(new Box(c.x() - w, c.y() - up, 2 * w, up + down, 4, Ink.NONE, ring));
             headDimension(item, c, marks);
         }

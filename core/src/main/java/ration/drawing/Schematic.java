@@ -9,9 +9,13 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
 import ration.quantity.Dimension;
 
 /** Draws the height-true schematic: which part draws when, bottom layer first. */
@@ -43,7 +47,7 @@ public final class Schematic {
         if (view.layers().headLine()) {
             headLine.headLine();
         }
-        system.all(Item.Fitted.class).forEach(i -> symbol(sheet, i));
+        system.all(Fitted.class).forEach(i -> symbol(sheet, i));
         tanks.outletScreens();
         new Labels(sheet).labels(headLine);
         engine.engine();
@@ -55,27 +59,27 @@ public final class Schematic {
 
     /** The symbol of an item alone, as drawn in the schematic, for cards and lists. */
     public static Picture icon(Item item) {
-        List<Mark> marks = item instanceof Item.Fitted fitted ? Symbols.alone(fitted, new Spot(24, 22))
-                : item instanceof Item.Run run ? List.of(SchematicPart.line(4, 22, 44, 22, Pen.of(Ink.FUEL, SchematicPart.width(run))))
+        List<Mark> marks = item instanceof Fitted fitted ? Symbols.alone(fitted, new Spot(24, 22))
+                : item instanceof Run run ? List.of(SchematicPart.line(4, 22, 44, 22, Pen.of(Ink.FUEL, SchematicPart.width(run))))
                 : List.of(new Path(List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)), true,
                         Ink.FUEL_TINT, Pen.of(Ink.INK, 2), 0));
         return new Picture(48, 48, List.of(new Piece(item.id(), Kind.SYMBOL, item.kind(), marks)));
     }
 
     /** True in height, with its level where the answer tells it. */
-    private static List<Mark> header(SchematicPart sheet, Item.Header header, Spot c) {
+    private static List<Mark> header(SchematicPart sheet, Header header, Spot c) {
         double wet = sheet.flow.map(f -> f.pressure(new PortRef(header.id(), Item.OUT)))
                 .filter(OptionalDouble::isPresent).map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
                 .orElse(0.0);
         return Symbols.header(c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale());
     }
 
-    private static void symbol(SchematicPart sheet, Item.Fitted item) {
+    private static void symbol(SchematicPart sheet, Fitted item) {
         Spot c = sheet.place.centre(item);
-        List<Mark> marks = new ArrayList<>(item instanceof Item.Header header ? header(sheet, header, c)
+        List<Mark> marks = new ArrayList<>(item instanceof Header header ? header(sheet, header, c)
                 : Symbols.of(item, c, sheet.subject.condition(), sheet.place));
         String words = item.name() + ", " + item.kind();
-        if (item instanceof Item.Selector) {
+        if (item instanceof Selector) {
             words += ", on " + sheet.position(item);
         }
         Optional<OptionalDouble> p = sheet.flow.map(f -> f.pressure(new PortRef(item.id(),

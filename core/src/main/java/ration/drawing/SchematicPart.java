@@ -17,8 +17,12 @@ import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -87,12 +91,12 @@ class SchematicPart {
         return view.width() - RULER;
     }
 
-    static double width(Item.Run run) {
+    static double width(Run run) {
         double inches = Unit.INCH.fromSi(run.size().bore());
         return inches < 0.21 ? 3 : inches < 0.28 ? 4.5 : inches < 0.36 ? 6.5 : 9;
     }
 
-    List<Spot> outline(Item.Tank tank) {
+    List<Spot> outline(Tank tank) {
         List<Spot> spots = new ArrayList<>();
         double y = Arrangement.sectionButtLine(tank);
         for (Point2 p : tank.shape().section()) {
@@ -101,7 +105,7 @@ class SchematicPart {
         return spots;
     }
 
-    String contents(Item.Tank tank) {
+    String contents(Tank tank) {
         double capacity = tank.solid().volume();
         double volume = subject.condition().contents().getOrDefault(tank.id(), 0.0);
         Unit unit = units.unit(Dimension.VOLUME);
@@ -126,11 +130,11 @@ class SchematicPart {
             if (item.isEmpty()) {
                 continue;
             }
-            if (item.get() instanceof Item.Run run) {
+            if (item.get() instanceof Run run) {
                 boolean forward = flow.get().flow(run.id()) > 0;
                 place.port(forward ? run.from() : run.to()).ifPresent(s -> add(spots, s.x(), step.headIn()));
                 place.port(forward ? run.to() : run.from()).ifPresent(s -> add(spots, s.x(), step.headOut()));
-            } else if (item.get() instanceof Item.Tank tank) {
+            } else if (item.get() instanceof Tank tank) {
                 Spot c = place.centre(tank);
                 add(spots, c.x(), step.headIn());
                 add(spots, c.x() + 0.01, step.headOut());
@@ -206,12 +210,12 @@ class SchematicPart {
 
     /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */
     double engineTop() {
-        boolean back = system.inlet().filter(Item.EngineInlet::returns).isPresent();
+        boolean back = system.inlet().filter(EngineInlet::returns).isPresent();
         double over = place.y(0) - (back ? 266 : 232);
         if (over >= 34) {
             return over;
         }
-        double lowest = system.all(Item.Fitted.class).filter(i -> place.centre(i).x() > place.firewallX())
+        double lowest = system.all(Fitted.class).filter(i -> place.centre(i).x() > place.firewallX())
                 .mapToDouble(i -> place.centre(i).y()).max().orElse(place.y(0));
         double under = Math.max(lowest, place.y(0)) + 96;
         return under + RESULT_HEIGHT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT_HEIGHT));
@@ -222,7 +226,7 @@ class SchematicPart {
     }
 
     OptionalDouble pickedY() {
-        return picked().filter(i -> !(i instanceof Item.Run)).map(i -> OptionalDouble.of(place.centre(i).y()))
+        return picked().filter(i -> !(i instanceof Run)).map(i -> OptionalDouble.of(place.centre(i).y()))
                 .orElse(OptionalDouble.empty());
     }
 }

@@ -17,8 +17,8 @@ import ration.drawing.Picture.Piece;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 import ration.model.Fitout;
-import ration.model.Item;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
@@ -47,7 +47,7 @@ public final class ShapeViews {
      *
      * @param marked a point to mark, as the one being typed; null for none
      */
-    public static Picture draw(Item.Tank tank, Point3 marked, UnitSystem units, double width, double height) {
+    public static Picture draw(Tank tank, Point3 marked, UnitSystem units, double width, double height) {
         List<Piece> pieces = new ArrayList<>();
         Solid solid;
         try {
@@ -71,7 +71,7 @@ public final class ShapeViews {
         return Math.max(1e-3, solid.highest(axis) - solid.lowest(axis));
     }
 
-    private static void view(List<Piece> pieces, Solid solid, Item.Tank tank, View v, double left, double top, double scale,
+    private static void view(List<Piece> pieces, Solid solid, Tank tank, View v, double left, double top, double scale,
             Point3 marked, UnitSystem units) {
         double x0 = left - scale * solid.lowest(v.right());
         double y0 = top + scale * solid.highest(v.up());

@@ -9,8 +9,24 @@ import ration.drawing.Mark.Disc;
 import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.Fitted;
+import ration.model.FlowSender;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Orifice;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Regulator;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tee;
 
 /** The symbol of each kind of item, round its centre; flow runs left to right. */
 final class Symbols {
@@ -22,68 +38,68 @@ final class Symbols {
     }
 
     static double halfWidth(Item item) {
-        if (item instanceof Item.Selector) {
+        if (item instanceof Selector) {
             return 18;
         }
-        if (item instanceof Item.Strainer) {
+        if (item instanceof Strainer) {
             return 21;
         }
-        if (item instanceof Item.EngineInlet) {
+        if (item instanceof EngineInlet) {
             return 31;
         }
-        if (item instanceof Item.Pump) {
+        if (item instanceof Pump) {
             return 15;
         }
-        if (item instanceof Item.Header || item instanceof Item.Filter || item instanceof Item.CheckBlock) {
+        if (item instanceof Header || item instanceof Filter || item instanceof CheckBlock) {
             return 17;
         }
-        return item instanceof Item.Tee ? 4 : 12;
+        return item instanceof Tee ? 4 : 12;
     }
 
     static double halfHeight(Item item) {
-        if (item instanceof Item.Strainer) {
+        if (item instanceof Strainer) {
             return 8;
         }
-        return item instanceof Item.EngineInlet ? 20 : item instanceof Item.CheckValve || item instanceof Item.Orifice
-                || item instanceof Item.QuickDisconnect || item instanceof Item.Filter ? 9
-                : item instanceof Item.Header ? 2 : item instanceof Item.CheckBlock ? 15 : halfWidth(item);
+        return item instanceof EngineInlet ? 20 : item instanceof CheckValve || item instanceof Orifice
+                || item instanceof QuickDisconnect || item instanceof Filter ? 9
+                : item instanceof Header ? 2 : item instanceof CheckBlock ? 15 : halfWidth(item);
     }
 
     /** How far below its centre a symbol reaches. */
     static double depth(Item item) {
-        return item instanceof Item.Strainer ? 50 : item instanceof Item.EngineInlet ? 26
-                : item instanceof Item.Pump ? 22 : halfHeight(item);
+        return item instanceof Strainer ? 50 : item instanceof EngineInlet ? 26
+                : item instanceof Pump ? 22 : halfHeight(item);
     }
 
     static List<Mark> of(Item item, Spot c, Condition condition, Arrangement arrangement) {
-        if (item instanceof Item.Selector selector) {
+        if (item instanceof Selector selector) {
             return selector(selector, c, condition, arrangement);
         }
-        if (item instanceof Item.ShutOff valve) {
+        if (item instanceof ShutOff valve) {
             boolean shut = condition.shutValves().contains(valve.id());
             return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE),
                     shut ? line(c.x(), c.y() - 11, c.x(), c.y() + 11, 5) : line(c.x() - 8, c.y(), c.x() + 8, c.y(), 3));
         }
-        if (item instanceof Item.Strainer strainer) {
+        if (item instanceof Strainer strainer) {
             return strainer(strainer, c);
         }
-        if (item instanceof Item.CheckValve) {
+        if (item instanceof CheckValve) {
             return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
                     line(c.x() - 4, c.y() - 8, c.x() - 4, c.y() + 8, 1.6), new Disc(new Spot(c.x() + 3, c.y()), 4.5,
                             Ink.INK, NO_PEN));
         }
-        if (item instanceof Item.Orifice) {
+        if (item instanceof Orifice) {
             return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
                     line(c.x(), c.y() - 9, c.x(), c.y() - 3, 3), line(c.x(), c.y() + 3, c.x(), c.y() + 9, 3));
         }
-        if (item instanceof Item.Pump pump) {
+        if (item instanceof Pump pump) {
             return pump(pump, c, !condition.stopped().contains(pump.id()));
         }
-        if (item instanceof Item.Tee) {
+        if (item instanceof Tee) {
             return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
         }
-        if (item instanceof Item.EngineInlet inlet) {
-            return inlet.style() == Item.EngineInlet.Style.FLOAT ? carburettor(c) : injection(inlet, c);
+        if (item instanceof EngineInlet inlet) {
+            return inlet.style() == EngineInlet.Style.FLOAT ? carburettor(c) : injection(inlet, c);
         }
         return lineItem(item, c);
     }
@@ -92,26 +108,26 @@ final class Symbols {
         double x = c.x();
         double y = c.y();
         Mark box = new Box(x - 12, y - 12, 24, 24, 4, Ink.PANEL, OUTLINE);
-        if (item instanceof Item.Filter) {
+        if (item instanceof Filter) {
             return List.of(new Box(x - 17, y - 9, 34, 18, 9, Ink.PANEL, OUTLINE), new Path(List.of(new Spot(x, y - 8),
                     new Spot(x, y + 8)), false, Ink.NONE, Pen.of(Ink.INK, 1.6, 2.0, 2.0), 0));
         }
-        if (item instanceof Item.CheckBlock) {
+        if (item instanceof CheckBlock) {
             return List.of(new Box(x - 17, y - 15, 34, 30, 4, Ink.PANEL, OUTLINE),
                     line(x - 6, y - 12, x - 6, y - 2, 1.6), new Disc(new Spot(x, y - 7), 4, Ink.INK, NO_PEN),
                     line(x - 6, y + 2, x - 6, y + 12, 1.6), new Disc(new Spot(x, y + 7), 4, Ink.INK, NO_PEN));
         }
-        if (item instanceof Item.FlowSender) {
+        if (item instanceof FlowSender) {
             return List.of(box, new Path(List.of(new Spot(x - 7, y + 3), new Spot(x - 6, y - 3), new Spot(x, y - 6),
                     new Spot(x + 6, y - 3), new Spot(x + 7, y + 3)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 3),
                     line(x, y + 3, x + 4, y - 3, 1.8));
         }
-        if (item instanceof Item.QuickDisconnect) {
+        if (item instanceof QuickDisconnect) {
             return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
                     new Box(x + 1, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE));
         }
-        if (item instanceof Item.Regulator r) {
-            Mark seat = r.style() == Item.Regulator.Style.BYPASS ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
+        if (item instanceof Regulator r) {
+            Mark seat = r.style() == Regulator.Style.BYPASS ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
                     : new Path(List.of(new Spot(x + 3, y + 4), new Spot(x + 8, y), new Spot(x + 8, y + 8)), true, Ink.INK,
                             NO_PEN, 0);
             return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE), seat,
@@ -119,13 +135,13 @@ final class Symbols {
                             new Spot(x + 4, y - 4), new Spot(x - 4, y - 1), new Spot(x, y + 2)), false, Ink.NONE,
                             Pen.of(Ink.INK, 1.6), 0));
         }
-        if (item instanceof Item.JetPump) {
+        if (item instanceof JetPump) {
             return List.of(box, new Path(List.of(new Spot(x - 9, y - 5), new Spot(x, y - 2), new Spot(x, y + 2),
                     new Spot(x - 9, y + 5)), true, Ink.INK, NO_PEN, 0), new Path(List.of(new Spot(x + 1, y - 4),
                     new Spot(x + 10, y - 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0), new Path(List.of(
                     new Spot(x + 1, y + 4), new Spot(x + 10, y + 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
         }
-        return item instanceof Item.Header ? header(c, 26, 26) : List.of();
+        return item instanceof Header ? header(c, 26, 26) : List.of();
     }
 
     /** A header standing on its outlet, filled to a height. */
@@ -144,10 +160,10 @@ final class Symbols {
     }
 
     /** Three jets; out of a rail they all leave one line. */
-    private static List<Mark> injection(Item.EngineInlet inlet, Spot c) {
+    private static List<Mark> injection(EngineInlet inlet, Spot c) {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Box(c.x() - 31, c.y() - 20, 62, 40, 4, Ink.PANEL, OUTLINE));
-        if (inlet.style() == Item.EngineInlet.Style.RAIL) {
+        if (inlet.style() == EngineInlet.Style.RAIL) {
             marks.add(line(c.x() - 18, c.y() - 14, c.x() - 18, c.y() + 14, 4, Ink.FUEL));
         }
         for (int i = -1; i <= 1; i++) {
@@ -160,29 +176,29 @@ final class Symbols {
     }
 
     /** Without a condition: as it looks at rest. */
-    static List<Mark> alone(Item.Fitted item, Spot c) {
-        if (item instanceof Item.Selector) {
+    static List<Mark> alone(Fitted item, Spot c) {
+        if (item instanceof Selector) {
             return List.of(new Disc(c, 18, Ink.PANEL, OUTLINE), line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
                     new Disc(c, 6, Ink.INK, NO_PEN));
         }
-        Spot centre = item instanceof Item.Strainer ? new Spot(c.x(), c.y() - 8) : c;
+        Spot centre = item instanceof Strainer ? new Spot(c.x(), c.y() - 8) : c;
         Condition rest = new Condition(new ration.condition.Attitude("Level", 0, 0), java.util.Map.of(),
                 java.util.Map.of(), Set.of(), Set.of(), 288.15);
-        return item instanceof Item.Strainer s ? strainer(new Item.Strainer(s.tag(), s.loss(), false), centre)
-                : item instanceof Item.Header ? header(new Spot(c.x(), c.y() + 14), 28, 20)
-                : item instanceof Item.EngineInlet e && e.style() != Item.EngineInlet.Style.FLOAT ? injection(e, c)
-                : item instanceof Item.EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
+        return item instanceof Strainer s ? strainer(new Strainer(s.tag(), s.loss(), false), centre)
+                : item instanceof Header ? header(new Spot(c.x(), c.y() + 14), 28, 20)
+                : item instanceof EngineInlet e && e.style() != EngineInlet.Style.FLOAT ? injection(e, c)
+                : item instanceof EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
                         new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL,
                                 Pen.of(Ink.INK, 1.6)))
                 : of(item, centre, rest, null);
     }
 
-    private static List<Mark> selector(Item.Selector selector, Spot c, Condition condition, Arrangement arrangement) {
+    private static List<Mark> selector(Selector selector, Spot c, Condition condition, Arrangement arrangement) {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Disc(c, 18, Ink.PANEL, OUTLINE));
         String chosen = condition.positions().getOrDefault(selector.id(), selector.positions().isEmpty() ? ""
                 : selector.positions().get(0).name());
-        List<List<String>> joins = selector.position(chosen).map(Item.Position::joins).orElse(List.of());
+        List<List<String>> joins = selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
         Set<String> open = new java.util.HashSet<>();
         joins.forEach(open::addAll);
         Spot beak = new Spot(c.x(), c.y() + 11);
@@ -212,7 +228,7 @@ final class Symbols {
                 from.y() + (to.y() - from.y()) / d * distance);
     }
 
-    private static List<Mark> strainer(Item.Strainer strainer, Spot c) {
+    private static List<Mark> strainer(Strainer strainer, Spot c) {
         List<Mark> marks = new ArrayList<>();
         double x = c.x();
         double y = c.y() + 8;
@@ -236,9 +252,9 @@ final class Symbols {
                         new Spot(top.x(), y + 21)), true, Ink.TEAL, NO_PEN, 0));
     }
 
-    private static List<Mark> pump(Item.Pump pump, Spot c, boolean running) {
+    private static List<Mark> pump(Pump pump, Spot c, boolean running) {
         List<Mark> marks = new ArrayList<>();
-        if (pump.drive() == Item.Drive.ELECTRIC) {
+        if (pump.drive() == Pump.Drive.ELECTRIC) {
             marks.add(line(c.x() - 5, c.y() - 14, c.x() - 5, c.y() - 22, 2));
             marks.add(line(c.x() + 5, c.y() - 14, c.x() + 5, c.y() - 22, 2));
         } else {

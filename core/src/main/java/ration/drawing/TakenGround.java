@@ -3,8 +3,13 @@ package ration.drawing;
 import java.util.List;
 import java.util.OptionalDouble;
 import ration.drawing.Mark.Spot;
+import ration.model.EngineInlet;
+import ration.model.Fitted;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tank;
 
 /** Marks the ground that symbols, lines and the head line stand on, before labels look for room. */
 final class TakenGround extends SchematicPart {
@@ -16,22 +21,22 @@ final class TakenGround extends SchematicPart {
     void takeGround() {
         ground.take(0, 0, RULER, view.height());
         ground.take(right(), 0, view.width(), view.height());
-        for (Item.Fitted item : system.all(Item.Fitted.class).toList()) {
+        for (Fitted item : system.all(Fitted.class).toList()) {
             Spot c = place.centre(item);
             ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,
                     c.x() + Symbols.halfWidth(item) + 2, c.y() + Symbols.depth(item) + 2);
-            if (item instanceof Item.Header header) {
+            if (item instanceof Header header) {
                 ground.take(c.x() - 19, c.y() - header.height().si() * place.scale() - 2, c.x() + 19, c.y() + 2);
             }
-            if (item instanceof Item.EngineInlet) {
+            if (item instanceof EngineInlet) {
                 ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
                 ground.take(c.x() - 22, c.y() + 42, c.x() + 112, c.y() + 62);
             }
         }
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             ground.takeWay(place.way(run), width(run));
         }
-        for (Item.Tank tank : system.tanks()) {
+        for (Tank tank : system.tanks()) {
             double left = Double.MAX_VALUE;
             double r = -Double.MAX_VALUE;
             double top = Double.MAX_VALUE;
@@ -58,7 +63,7 @@ final class TakenGround extends SchematicPart {
 
     /** The ground of the dimension from the picked item up to the head line. */
     private void takePicked() {
-        picked().filter(i -> !(i instanceof Item.Tank) && i.ports().contains(Item.OUT)).ifPresent(i -> {
+        picked().filter(i -> !(i instanceof Tank) && i.ports().contains(Item.OUT)).ifPresent(i -> {
             PortRef out = new PortRef(i.id(), Item.OUT);
             OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
             place.port(out).filter(p -> head.isPresent() && view.layers().headLine()).ifPresent(p ->

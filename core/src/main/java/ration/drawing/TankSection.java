@@ -23,7 +23,8 @@ import ration.drawing.Picture.Piece;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 import ration.model.Fitout;
-import ration.model.Item;
+import ration.model.Outlet;
+import ration.model.Tank;
 import ration.tank.Stranded;
 
 /**
@@ -91,7 +92,7 @@ public final class TankSection {
 
     private void draw() {
         Solid solid = answer.body().solid();
-        Item.Tank tank = answer.tank();
+        Tank tank = answer.tank();
         Point3 through = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
         Point3 normal = from == From.SIDE ? new Point3(0, 1, 0) : new Point3(1, 0, 0);
         double middle = (solid.highest(normal) + solid.lowest(normal)) / 2;
@@ -233,8 +234,8 @@ public final class TankSection {
     }
 
     private void fittings() {
-        Item.Tank tank = answer.tank();
-        for (Item.Outlet outlet : tank.outlets()) {
+        Tank tank = answer.tank();
+        for (Outlet outlet : tank.outlets()) {
             Spot s = at(outlet.place().point());
             List<Mark> marks = new ArrayList<>();
             marks.add(new Box(s.x() - 3.5, s.y(), 7, 27, 0, Ink.FUEL, Pen.of(Ink.NONE, 0)));

@@ -14,8 +14,9 @@ import ration.drawing.Picture.Kind;
 import ration.flow.TankLevel;
 import ration.geometry.Point3;
 import ration.model.Fitout;
-import ration.model.Item;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 
 /** Tanks as true sections with their fuel, vents, drains and outlet screens. */
@@ -25,15 +26,15 @@ final class Tanks extends SchematicPart {
         super(sheet);
     }
 
-    private Optional<Spot> place(Place p, Item.Tank tank) {
+    private Optional<Spot> place(Place p, Tank tank) {
         return Optional.of(place.inTank(tank, p.point()));
     }
 
-    private Optional<TankLevel> level(Item.Tank tank) {
+    private Optional<TankLevel> level(Tank tank) {
         return answer.map(a -> a.capacity().levels().get(tank.id()));
     }
 
-    void tank(Item.Tank tank) {
+    void tank(Tank tank) {
         List<Spot> outline = outline(tank);
         List<Mark> marks = new ArrayList<>();
         marks.add(new Path(outline, true, Ink.PANEL, NO_PEN, 0));
@@ -65,7 +66,7 @@ final class Tanks extends SchematicPart {
     }
 
     /** A sump well hangs open under the floor and is full before anything else. */
-    private void well(Item.Tank tank, Fitout.Well w, List<Mark> marks) {
+    private void well(Tank tank, Fitout.Well w, List<Mark> marks) {
         Point3 foot = w.floor().point();
         double half = w.length().si() / 2;
         OptionalDouble a = tank.shape().solid().floorAt(foot.x() - half, foot.y());
@@ -84,7 +85,7 @@ final class Tanks extends SchematicPart {
         marks.add(new Path(walls, false, Ink.NONE, Pen.of(Ink.INK, 2), 0));
     }
 
-    void vent(Item.Tank tank) {
+    void vent(Tank tank) {
         tank.vent().flatMap(v -> place(v, tank)).ifPresent(tip -> {
             double top = outline(tank).stream().mapToDouble(Spot::y).min().orElse(tip.y());
             double x = tip.x();
@@ -104,7 +105,7 @@ final class Tanks extends SchematicPart {
     }
 
     /** Height on the picture of a tank's upper wall at x. */
-    private OptionalDouble outlineTopAt(Item.Tank tank, double x) {
+    private OptionalDouble outlineTopAt(Tank tank, double x) {
         List<Spot> outline = outline(tank);
         double top = Double.MAX_VALUE;
         for (int i = 0; i < outline.size(); i++) {
@@ -117,7 +118,7 @@ final class Tanks extends SchematicPart {
         return top == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(top);
     }
 
-    void drain(Item.Tank tank) {
+    void drain(Tank tank) {
         tank.drain().flatMap(d -> place(d, tank)).ifPresent(at -> {
             ground.take(at.x() - 7, at.y(), at.x() + 7, at.y() + 24);
             piece(tank.id(), Kind.DRAIN, "", Symbols.drain(at));
@@ -125,8 +126,8 @@ final class Tanks extends SchematicPart {
     }
 
     void outletScreens() {
-        for (Item.Tank tank : system.tanks()) {
-            for (Item.Outlet outlet : tank.outlets()) {
+        for (Tank tank : system.tanks()) {
+            for (Outlet outlet : tank.outlets()) {
                 if (outlet.screen().isPresent()) {
                     Spot at = place.inTank(tank, outlet.place().point());
                     List<Mark> marks = new ArrayList<>();

@@ -17,6 +17,8 @@ import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.heat.Heat;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -152,14 +154,14 @@ public final class VaporPath {
     private void items() {
         Map<String, double[]> spans = new LinkedHashMap<>();
         for (Gap g : gaps) {
-            if (!(project.system().item(g.item()).orElse(null) instanceof Item.Run)) {
+            if (!(project.system().item(g.item()).orElse(null) instanceof Run)) {
                 spans.merge(g.item(), new double[] {px(g.along()), px(g.along())}, (a, b) -> new double[] {a[0], b[1]});
             }
         }
         Occupancy taken = new Occupancy();
         List<Mark> marks = new ArrayList<>();
         spans.forEach((id, span) -> {
-            String name = project.system().item(id).map(i -> i instanceof Item.Tank ? "Outlet" : i.name()).orElse(id);
+            String name = project.system().item(id).map(i -> i instanceof Tank ? "Outlet" : i.name()).orElse(id);
             double half = measure.width(name, 11, true) / 2;
             double middle = Math.max(LEFT + half - 6, Math.min(x.toPx() + RIGHT - half - 4, (span[0] + span[1]) / 2));
             marks.add(new Box(span[0], TOP - 4, Math.max(3, span[1] - span[0]), y.fromPx() - TOP + 4, 0, Ink.GRID,

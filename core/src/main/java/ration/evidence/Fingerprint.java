@@ -7,7 +7,7 @@ import java.util.HexFormat;
 import java.util.List;
 import ration.geometry.Point3;
 import ration.model.Fitout;
-import ration.model.Item;
+import ration.model.Tank;
 
 /**
  * What a tank test depends on, as twelve letters: every corner of the shape, the outlets, wells, ribs and the gauge as they
@@ -27,7 +27,7 @@ public final class Fingerprint {
     }
 
     /** Of a tank as laid out; empty where its shape does not close. */
-    public static String of(Item.Tank tank) {
+    public static String of(Tank tank) {
         try {
             tank.solid();
             List<List<Point3>> faces = tank.fitout().corners(tank.shape().solid());
@@ -40,7 +40,7 @@ public final class Fingerprint {
         }
     }
 
-    private String of(Item.Tank tank, Fitout fitout) {
+    private String of(Tank tank, Fitout fitout) {
         tank.outlets().forEach(o -> point(o.drainsAt()));
         for (Fitout.Rib rib : fitout.ribs()) {
             number(rib.at().si() - origin.y());

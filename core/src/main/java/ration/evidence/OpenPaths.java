@@ -6,9 +6,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Tank;
 
 /** By which ways fuel could run from one tank to another; a check valve is not trusted to hold. */
 public final class OpenPaths {
@@ -22,7 +27,7 @@ public final class OpenPaths {
      * @param positions by selector id; a selector not named stands at OFF where it has one
      * @param shut      ids of shut-offs that are closed
      */
-    public static List<Item.Tank> between(FuelSystem system, Item.Tank tank, Map<String, String> positions,
+    public static List<Tank> between(FuelSystem system, Tank tank, Map<String, String> positions,
             Set<String> shut) {
         Set<PortRef> seen = new HashSet<>();
         Deque<PortRef> ahead = new ArrayDeque<>();
@@ -38,7 +43,7 @@ public final class OpenPaths {
                 ahead.add(r.to());
             });
             system.item(at.item()).ifPresent(item -> {
-                if (item instanceof Item.Tank other) {
+                if (item instanceof Tank other) {
                     if (other.outlet(at.port()).isPresent()) {
                         reached.add(other.id());
                         other.outlets().forEach(o -> ahead.add(new PortRef(other.id(), o.name())));
@@ -53,12 +58,12 @@ public final class OpenPaths {
     }
 
     private static List<String> joined(Item item, String port, Map<String, String> positions, Set<String> shut) {
-        if (item instanceof Item.Selector s) {
+        if (item instanceof Selector s) {
             return positions.containsKey(s.id()) ? s.position(positions.get(s.id())).stream()
                     .flatMap(p -> p.joins().stream()).filter(g -> g.contains(port)).findFirst().orElse(List.of()) : List.of();
         }
-        if (item instanceof Item.ShutOff && shut.contains(item.id()) || item instanceof Item.Header
-                || item instanceof Item.EngineInlet) {
+        if (item instanceof ShutOff && shut.contains(item.id()) || item instanceof Header
+                || item instanceof EngineInlet) {
             return List.of();
         }
         return item.ports();

@@ -3,7 +3,8 @@ package ration.evidence;
 import java.util.ArrayList;
 import java.util.List;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.ShutOff;
+import ration.model.Tank;
 
 /** The steps of a test in the order of the work. */
 public final class Procedure {
@@ -31,13 +32,13 @@ public final class Procedure {
     }
 
     /** The steps of a kind of work on a tank of a system. */
-    public static List<Step> of(Work work, FuelSystem system, Item.Tank tank) {
+    public static List<Step> of(Work work, FuelSystem system, Tank tank) {
         return work instanceof Work.Drain ? drain(system, tank) : work instanceof Work.Fill ? fill(tank) : topOff(tank);
     }
 
-    private static List<Step> drain(FuelSystem system, Item.Tank tank) {
+    private static List<Step> drain(FuelSystem system, Tank tank) {
         boolean selector = !system.selectors().isEmpty();
-        boolean shutOff = system.all(Item.ShutOff.class).findAny().isPresent();
+        boolean shutOff = system.all(ShutOff.class).findAny().isPresent();
         String close = selector ? "Turn the selector to OFF" : shutOff ? "Close the shut-off" : "Clamp nothing hard: close"
                 + " the line at its joint";
         List<Step> steps = new ArrayList<>(start(tank, "a drain test", "Drain the tank until nothing runs: selector,"
@@ -56,7 +57,7 @@ public final class Procedure {
         return steps;
     }
 
-    private static List<Step> fill(Item.Tank tank) {
+    private static List<Step> fill(Tank tank) {
         List<Step> steps = new ArrayList<>(start(tank, "a fill", "Begin with the tank and its sump drained dry."));
         steps.add(new Step(Asks.PARKED, "Choose how it stands", "Level as in flight, or parked as it stands. Marks are good"
                 + " for that attitude only.", RIG));
@@ -67,7 +68,7 @@ public final class Procedure {
         return steps;
     }
 
-    private static List<Step> topOff(Item.Tank tank) {
+    private static List<Step> topOff(Tank tank) {
         List<Step> steps = new ArrayList<>(start(tank, "a top-off", "Know what is in the tank: drained dry, or poured in."));
         steps.add(new Step(Asks.BEFORE, "What is in it", "As poured, or nothing.", ""));
         steps.add(new Step(Asks.PARKED, "Choose how it stands", "Level as in flight, or parked as it stands: how much goes in"
@@ -77,7 +78,7 @@ public final class Procedure {
         return steps;
     }
 
-    private static List<Step> start(Item.Tank tank, String what, String words) {
+    private static List<Step> start(Tank tank, String what, String words) {
         return List.of(new Step(Asks.READ, "Before " + what + " of " + tank.name(), words, FUEL),
                 new Step(Asks.WHO, "Who measures, with what", "A marked can, a scale or a meter; air temperature.", ""));
     }

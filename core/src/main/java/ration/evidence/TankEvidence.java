@@ -2,11 +2,10 @@ package ration.evidence;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import ration.geometry.ApparentGravity;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.tank.Calibration;
 import ration.tank.GaugeCurve;
 import ration.tank.TankBody;
@@ -32,7 +31,7 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
     }
 
     /** Out of all records of a document. */
-    public static TankEvidence of(Item.Tank tank, List<HangarTest> all) {
+    public static TankEvidence of(Tank tank, List<HangarTest> all) {
         List<HangarTest> mine = all.stream().filter(t -> t.tank().equals(tank.id()) && t.progress().done()).toList();
         if (mine.isEmpty()) {
             return NONE;
@@ -129,7 +128,7 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
      *
      * @param parked pitch the aircraft stands at, rad: a top-off that does not say how it stood was filled so
      */
-    public Calibration calibration(Item.Tank tank, double parked) {
+    public Calibration calibration(Tank tank, double parked) {
         List<Calibration.Point> points = new ArrayList<>();
         TankBody shape = TankBody.of(tank);
         for (HangarTest t : fills) {

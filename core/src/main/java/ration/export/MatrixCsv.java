@@ -9,7 +9,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
-import ration.model.Item;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -36,11 +37,11 @@ public final class MatrixCsv {
             for (CaseAnswer c : a.cases()) {
                 List<String> row = new ArrayList<>(List.of(c.condition().attitude().name(),
                         number(c.condition().attitude().pitchDegrees(), 2), number(c.condition().attitude().tiltDegrees(), 2)));
-                for (Item.Selector s : a.project().system().selectors()) {
+                for (Selector s : a.project().system().selectors()) {
                     row.add(c.condition().positions().getOrDefault(s.id(), ""));
                 }
                 row.addAll(List.of(c.contents(), c.pumps().label(), c.condition().engine().fouled() ? "fouled" : "clean"));
-                for (Item.Tank t : a.project().system().tanks()) {
+                for (Tank t : a.project().system().tanks()) {
                     row.add(number(volume.fromSi(c.condition().contents().getOrDefault(t.id(), 0.0)), 3));
                 }
                 var left = c.inletPressureAtDemand(a.project().system());

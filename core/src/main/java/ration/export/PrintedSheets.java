@@ -14,7 +14,7 @@ import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
 import ration.model.Construction;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Run;
 import ration.plumbing.CutLength;
 import ration.plumbing.Joints;
 import ration.plumbing.LineRules;
@@ -78,7 +78,7 @@ public final class PrintedSheets {
         FuelSystem s = project.system();
         try (PdfSheet pdf = new PdfSheet(project.name() + ", runs sheet")) {
             Pages pages = new Pages(pdf, project.name());
-            List<Column<Item.Run>> runs = List.of(new Column<>("Run", 34, Item.Run::name),
+            List<Column<Run>> runs = List.of(new Column<>("Run", 34, Run::name),
                     new Column<>("From", 96, r -> SheetColumn.FROM.text(s, r)),
                     new Column<>("To", 96, r -> SheetColumn.TO.text(s, r)),
                     new Column<>("Size", 86, r -> r.size().label()),
@@ -99,7 +99,7 @@ public final class PrintedSheets {
                     new Column<>("Adapter", 130, j -> j.end().adapter()), new Column<>("Sealant", 90, j -> j.end().sealant()),
                     new Column<>("Found", 90, j -> j.state() == Joints.State.GOOD ? "good" : j.message()));
             pages.table("Joints", joints, Joints.of(s));
-            List<Column<Item.Run>> cuts = List.of(new Column<>("Run", 34, Item.Run::name),
+            List<Column<Run>> cuts = List.of(new Column<>("Run", 34, Run::name),
                     new Column<>("Of", 200, r -> LineRules.construction(r).label() + ", " + r.size().label()),
                     new Column<>("Cut", 70, r -> CutLength.of(s, r).text()),
                     new Column<>("How", 300, r -> CutLength.of(s, r).sum()));

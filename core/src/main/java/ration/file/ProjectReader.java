@@ -11,18 +11,35 @@ import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
 import ration.model.Construction;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.Firewall;
 import ration.model.Fitting;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
 import ration.model.JointEnd;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
 import ration.model.RunBuild;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
@@ -178,37 +195,37 @@ final class ProjectReader {
     private Optional<Item> item(JsonObjectReader in) {
         Item item = switch (in.text("kind")) {
             case "tank" -> TankCodec.read(this, in);
-            case "selector" -> new Item.Selector(tag(in), inlets(in, "inlets"),
+            case "selector" -> new Selector(tag(in), inlets(in, "inlets"),
                     in.has("returnPorts") ? inlets(in, "returnPorts") : List.of(), in.list("positions", p -> {
-                        Item.Position position = new Item.Position(p.text("name"), p.textLists("joins"));
+                        Selector.Position position = new Selector.Position(p.text("name"), p.textLists("joins"));
                         p.keepUnknown();
                         return position;
                     }), rated(in.object("loss")));
-            case "shut-off" -> new Item.ShutOff(tag(in), rated(in.object("loss")));
-            case "strainer" -> new Item.Strainer(tag(in), rated(in.object("loss")),
+            case "shut-off" -> new ShutOff(tag(in), rated(in.object("loss")));
+            case "strainer" -> new Strainer(tag(in), rated(in.object("loss")),
                     in.optional("fouled", this::rated), in.flag("drain"), in.optionalMeasured("bowl", Unit.CUBIC_INCH));
-            case "filter" -> new Item.Filter(tag(in), in.list("rated", this::rated),
+            case "filter" -> new Filter(tag(in), in.list("rated", this::rated),
                     in.optional("fouled", this::rated));
-            case "check-valve-block" -> new Item.CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
+            case "check-valve-block" -> new CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
-            case "flow-sender" -> new Item.FlowSender(tag(in), rated(in.object("loss")));
-            case "quick-disconnect" -> new Item.QuickDisconnect(tag(in), rated(in.object("loss")));
-            case "bypass-regulator" -> regulator(in, Item.Regulator.Style.BYPASS);
-            case "in-line-regulator" -> regulator(in, Item.Regulator.Style.IN_LINE);
-            case "jet-pump" -> new Item.JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
+            case "flow-sender" -> new FlowSender(tag(in), rated(in.object("loss")));
+            case "quick-disconnect" -> new QuickDisconnect(tag(in), rated(in.object("loss")));
+            case "bypass-regulator" -> regulator(in, Regulator.Style.BYPASS);
+            case "in-line-regulator" -> regulator(in, Regulator.Style.IN_LINE);
+            case "jet-pump" -> new JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
                     in.measured("headRatio", Unit.ONE));
-            case "header-tank" -> new Item.Header(tag(in), in.measured("capacity", Unit.GALLON),
+            case "header-tank" -> new Header(tag(in), in.measured("capacity", Unit.GALLON),
                     in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), inlets(in, "inlets"));
-            case "check-valve" -> new Item.CheckValve(tag(in), in.measured("cracking", Unit.PSI),
+            case "check-valve" -> new CheckValve(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
-            case "orifice" -> new Item.Orifice(tag(in), in.measured("bore", Unit.INCH),
+            case "orifice" -> new Orifice(tag(in), in.measured("bore", Unit.INCH),
                     in.number("dischargeCoefficient", 0.65));
-            case "electric-pump" -> pump(in, Item.Drive.ELECTRIC);
-            case "engine-pump" -> pump(in, Item.Drive.ENGINE);
-            case "tee" -> new Item.Tee(tag(in), in.measured("bore", Unit.INCH));
-            case "float-carburettor" -> inlet(in, Item.EngineInlet.Style.FLOAT);
-            case "injection-servo" -> inlet(in, Item.EngineInlet.Style.SERVO);
-            case "injection-rail" -> inlet(in, Item.EngineInlet.Style.RAIL);
+            case "electric-pump" -> pump(in, Pump.Drive.ELECTRIC);
+            case "engine-pump" -> pump(in, Pump.Drive.ENGINE);
+            case "tee" -> new Tee(tag(in), in.measured("bore", Unit.INCH));
+            case "float-carburettor" -> inlet(in, EngineInlet.Style.FLOAT);
+            case "injection-servo" -> inlet(in, EngineInlet.Style.SERVO);
+            case "injection-rail" -> inlet(in, EngineInlet.Style.RAIL);
             case "run" -> run(in);
             default -> {
                 in.problem("kind", "this kind of item is not known to this version.");
@@ -228,15 +245,15 @@ final class ProjectReader {
         return text;
     }
 
-    private Item.Regulator regulator(JsonObjectReader in, Item.Regulator.Style style) {
-        return new Item.Regulator(tag(in), style, choice(in, "reference", Item.Regulator.Reference.values()),
+    private Regulator regulator(JsonObjectReader in, Regulator.Style style) {
+        return new Regulator(tag(in), style, choice(in, "reference", Regulator.Reference.values()),
                 in.measured("setting", Unit.PSI), rated(in.object("loss")));
     }
 
-    private Item.EngineInlet inlet(JsonObjectReader in, Item.EngineInlet.Style style) {
-        Measured seat = style == Item.EngineInlet.Style.FLOAT ? in.measured("seat", Unit.INCH)
+    private EngineInlet inlet(JsonObjectReader in, EngineInlet.Style style) {
+        Measured seat = style == EngineInlet.Style.FLOAT ? in.measured("seat", Unit.INCH)
                 : in.optionalMeasured("seat", Unit.INCH).orElse(Measured.of(0.25, Unit.INCH, "estimate"));
-        return new Item.EngineInlet(tag(in), style, seat, in.measured("minimumPressure", Unit.PSI),
+        return new EngineInlet(tag(in), style, seat, in.measured("minimumPressure", Unit.PSI),
                 in.optionalMeasured("maximumPressure", Unit.PSI), in.flag("returns"));
     }
 
@@ -282,8 +299,8 @@ final class ProjectReader {
         return inlets;
     }
 
-    private Item.Tag tag(JsonObjectReader in) {
-        return new Item.Tag(mark(in, "id"), in.text("name"), place(in.object("at")));
+    private Tag tag(JsonObjectReader in) {
+        return new Tag(mark(in, "id"), in.text("name"), place(in.object("at")));
     }
 
     Place place(JsonObjectReader in) {
@@ -299,17 +316,17 @@ final class ProjectReader {
         return rated;
     }
 
-    private Item.Pump pump(JsonObjectReader in, Item.Drive drive) {
-        return new Item.Pump(tag(in), drive, in.list("curve", p -> {
-            Item.CurvePoint point = new Item.CurvePoint(p.measured("flow", Unit.GALLON_PER_HOUR),
+    private Pump pump(JsonObjectReader in, Pump.Drive drive) {
+        return new Pump(tag(in), drive, in.list("curve", p -> {
+            Pump.CurvePoint point = new Pump.CurvePoint(p.measured("flow", Unit.GALLON_PER_HOUR),
                     p.measured("pressure", Unit.PSI));
             p.keepUnknown();
             return point;
-        }), in.optional("off", this::rated), new Item.Pump.Build(in.optionalMeasured("relief", Unit.PSI),
+        }), in.optional("off", this::rated), new Pump.Build(in.optionalMeasured("relief", Unit.PSI),
                 in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve")));
     }
 
-    private Item.Run run(JsonObjectReader in) {
+    private Run run(JsonObjectReader in) {
         LineSize size = FALLBACK_SIZE;
         try {
             size = LineSize.parse(in.text("size"));
@@ -321,7 +338,7 @@ final class ProjectReader {
             Fitting.labelled(label).ifPresentOrElse(fittings::add,
                     () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
         }
-        return new Item.Run(mark(in, "id"), in.text("name"), port(in, "from"), port(in, "to"), size,
+        return new Run(mark(in, "id"), in.text("name"), port(in, "from"), port(in, "to"), size,
                 in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings,
                 in.optional("build", this::build).orElse(RunBuild.NONE));
     }

@@ -9,12 +9,30 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import ration.heat.Heat;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.Fitted;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.Place;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
 import ration.model.RunBuild;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
@@ -124,36 +142,36 @@ final class ProjectWriter {
         out.put("kind", kind(item));
         out.put("id", item.id());
         out.put("name", item.name());
-        if (item instanceof Item.Fitted fitted) {
+        if (item instanceof Fitted fitted) {
             place(out.putObject("at"), path + ".at", fitted.place());
         }
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             TankCodec.write(this, out, path, tank);
-        } else if (item instanceof Item.Selector selector) {
+        } else if (item instanceof Selector selector) {
             selector.inlets().forEach(out.putArray("inlets")::add);
             if (selector.duplex()) {
                 selector.returns().forEach(out.putArray("returnPorts")::add);
             }
-            objects(out, path, "positions", selector.positions(), Item.Position::name, (p, node) -> {
+            objects(out, path, "positions", selector.positions(), Selector.Position::name, (p, node) -> {
                 node.put("name", p.name());
                 ArrayNode joins = node.putArray("joins");
                 p.joins().forEach(group -> group.forEach(joins.addArray()::add));
             });
             rated(out, path, "loss", selector.loss());
-        } else if (item instanceof Item.ShutOff valve) {
+        } else if (item instanceof ShutOff valve) {
             rated(out, path, "loss", valve.loss());
-        } else if (item instanceof Item.Strainer strainer) {
+        } else if (item instanceof Strainer strainer) {
             rated(out, path, "loss", strainer.loss());
             strainer.fouled().ifPresent(r -> rated(out, path, "fouled", r));
             out.put("drain", strainer.drain());
             strainer.bowl().ifPresent(b -> measured(out, path, "bowl", b));
-        } else if (item instanceof Item.CheckValve valve) {
+        } else if (item instanceof CheckValve valve) {
             measured(out, path, "cracking", valve.cracking());
             rated(out, path, "loss", valve.loss());
-        } else if (item instanceof Item.Orifice orifice) {
+        } else if (item instanceof Orifice orifice) {
             measured(out, path, "bore", orifice.bore());
             out.put("dischargeCoefficient", orifice.dischargeCoefficient());
-        } else if (item instanceof Item.Pump pump) {
+        } else if (item instanceof Pump pump) {
             numbered(out, path, "curve", pump.curve(), (p, at, node) -> {
                 measured(node, at, "flow", p.flow());
                 measured(node, at, "pressure", p.pressure());
@@ -164,47 +182,47 @@ final class ProjectWriter {
             if (pump.build().checked()) {
                 out.put("checkValve", true);
             }
-        } else if (item instanceof Item.Tee tee) {
+        } else if (item instanceof Tee tee) {
             measured(out, path, "bore", tee.bore());
-        } else if (item instanceof Item.EngineInlet inlet) {
+        } else if (item instanceof EngineInlet inlet) {
             measured(out, path, "seat", inlet.seat());
             measured(out, path, "minimumPressure", inlet.minimumPressure());
             inlet.maximumPressure().ifPresent(m -> measured(out, path, "maximumPressure", m));
             if (inlet.returns()) {
                 out.put("returns", true);
             }
-        } else if (item instanceof Item.Filter || item instanceof Item.Header || item instanceof Item.CheckBlock
-                || item instanceof Item.FlowSender || item instanceof Item.QuickDisconnect
-                || item instanceof Item.Regulator || item instanceof Item.JetPump) {
+        } else if (item instanceof Filter || item instanceof Header || item instanceof CheckBlock
+                || item instanceof FlowSender || item instanceof QuickDisconnect
+                || item instanceof Regulator || item instanceof JetPump) {
             fittedWithPump(out, path, item);
-        } else if (item instanceof Item.Run run) {
+        } else if (item instanceof Run run) {
             run(out, path, run);
         }
     }
 
     private void fittedWithPump(ObjectNode out, String path, Item item) {
-        if (item instanceof Item.Filter filter) {
+        if (item instanceof Filter filter) {
             numbered(out, path, "rated", filter.points(), (p, at, node) -> {
                 measured(node, at, "flow", p.flow());
                 measured(node, at, "loss", p.loss());
             });
             filter.fouled().ifPresent(r -> rated(out, path, "fouled", r));
-        } else if (item instanceof Item.CheckBlock block) {
+        } else if (item instanceof CheckBlock block) {
             measured(out, path, "cracking", block.cracking());
             rated(out, path, "loss", block.loss());
-        } else if (item instanceof Item.FlowSender sender) {
+        } else if (item instanceof FlowSender sender) {
             rated(out, path, "loss", sender.loss());
-        } else if (item instanceof Item.QuickDisconnect coupling) {
+        } else if (item instanceof QuickDisconnect coupling) {
             rated(out, path, "loss", coupling.loss());
-        } else if (item instanceof Item.Regulator regulator) {
+        } else if (item instanceof Regulator regulator) {
             out.put("reference", word(regulator.reference()));
             measured(out, path, "setting", regulator.setting());
             rated(out, path, "loss", regulator.loss());
-        } else if (item instanceof Item.JetPump jet) {
+        } else if (item instanceof JetPump jet) {
             measured(out, path, "nozzle", jet.nozzle());
             measured(out, path, "flowRatio", jet.flowRatio());
             measured(out, path, "headRatio", jet.headRatio());
-        } else if (item instanceof Item.Header header) {
+        } else if (item instanceof Header header) {
             measured(out, path, "capacity", header.capacity());
             measured(out, path, "height", header.height());
             measured(out, path, "inletRise", header.inletRise());
@@ -244,13 +262,13 @@ final class ProjectWriter {
     }
 
     private static String kind(Item item) {
-        if (item instanceof Item.Run) {
+        if (item instanceof Run) {
             return "run";
         }
         return item.kind().toLowerCase(Locale.ROOT).replace(' ', '-');
     }
 
-    private void run(ObjectNode out, String path, Item.Run run) {
+    private void run(ObjectNode out, String path, Run run) {
         out.put("from", run.from().toString());
         out.put("to", run.to().toString());
         out.put("size", run.size().label());

@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import ration.model.FingerScreen;
 import ration.model.Fitout;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.VentLine;
 import ration.quantity.Unit;
@@ -17,25 +18,25 @@ final class TankCodec {
     private TankCodec() {
     }
 
-    static Item.Tank read(ProjectReader reader, JsonObjectReader in) {
-        return new Item.Tank(reader.mark(in, "id"), in.text("name"), shape(reader, in.object("shape")),
+    static Tank read(ProjectReader reader, JsonObjectReader in) {
+        return new Tank(reader.mark(in, "id"), in.text("name"), shape(reader, in.object("shape")),
                 in.list("outlets", o -> outlet(reader, o)),
                 in.has("returns") ? in.list("returns", r -> {
-                    Item.Entry entry = new Item.Entry(reader.mark(r, "name"), reader.place(r.object("at")));
+                    Tank.Entry entry = new Tank.Entry(reader.mark(r, "name"), reader.place(r.object("at")));
                     r.keepUnknown();
                     return entry;
                 }) : List.of(), in.optional("vent", reader::place), in.optional("drain", reader::place),
                 in.measured("unusable", Unit.GALLON), fitout(reader, in));
     }
 
-    private static Item.Outlet outlet(ProjectReader reader, JsonObjectReader o) {
-        Item.Outlet outlet = new Item.Outlet(reader.mark(o, "name"), reader.place(o.object("at")),
+    private static Outlet outlet(ProjectReader reader, JsonObjectReader o) {
+        Outlet outlet = new Outlet(reader.mark(o, "name"), reader.place(o.object("at")),
                 o.measured("bore", Unit.INCH), o.optional("screen", reader::rated), o.optional("finger", f -> {
                     FingerScreen finger = new FingerScreen(f.measured("mesh", Unit.ONE), f.measured("wire", Unit.INCH),
                             f.measured("diameter", Unit.INCH), f.measured("length", Unit.INCH));
                     f.keepUnknown();
                     return finger;
-                }), o.has("edge") ? reader.choice(o, "edge", Item.Outlet.Edge.values()) : Item.Outlet.Edge.UNSAID);
+                }), o.has("edge") ? reader.choice(o, "edge", Outlet.Edge.values()) : Outlet.Edge.UNSAID);
         o.keepUnknown();
         return outlet;
     }
@@ -110,15 +111,15 @@ final class TankCodec {
         return along == TankShape.Along.BUTT_LINE ? "station" : "buttLine";
     }
 
-    static void write(ProjectWriter writer, ObjectNode out, String path, Item.Tank tank) {
+    static void write(ProjectWriter writer, ObjectNode out, String path, Tank tank) {
         shape(writer, out.putObject("shape"), path + ".shape", tank.shape());
-        writer.objects(out, path, "outlets", tank.outlets(), Item.Outlet::name, (o, node) -> {
+        writer.objects(out, path, "outlets", tank.outlets(), Outlet::name, (o, node) -> {
             String outlet = path + ".outlets[" + o.name() + "]";
             node.put("name", o.name());
             writer.place(node.putObject("at"), outlet + ".at", o.place());
             writer.measured(node, outlet, "bore", o.bore());
             o.screen().ifPresent(s -> writer.rated(node, outlet, "screen", s));
-            if (o.edge() != Item.Outlet.Edge.UNSAID) {
+            if (o.edge() != Outlet.Edge.UNSAID) {
                 node.put("edge", ProjectWriter.word(o.edge()));
             }
             o.finger().ifPresent(f -> {
@@ -132,7 +133,7 @@ final class TankCodec {
             });
         });
         if (!tank.returns().isEmpty()) {
-            writer.objects(out, path, "returns", tank.returns(), Item.Entry::name, (r, node) -> {
+            writer.objects(out, path, "returns", tank.returns(), Tank.Entry::name, (r, node) -> {
                 node.put("name", r.name());
                 writer.place(node.putObject("at"), path + ".returns[" + r.name() + "].at", r.place());
             });

@@ -2,18 +2,18 @@ package ration.flow;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import ration.flow.FlowModel.Wire;
 import ration.condition.Condition;
+import ration.condition.Fault;
+import ration.fluid.Fluid;
 import ration.geometry.Point3;
-import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.network.Element;
 import ration.network.NetworkProblem;
 import ration.network.NetworkSolution;
@@ -24,8 +24,8 @@ public final class FlowAnswer {
     /** Flows below this do not count as flowing, m3/s: 0.001 gph. */
     public static final double NO_FLOW = 1e-9;
 
-    private final FlowModel model;
-    private final NetworkProblem problem;
+    private final Posed pose;
+    private final FlowPlan plan;
     private final NetworkSolution solution;
     private final double weight;
     private final List<String> airDrawn;
@@ -34,28 +34,34 @@ public final class FlowAnswer {
     /** Found when first asked for; two threads that ask at once find the same. */
     private volatile List<PathStep> path;
 
-    FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution) {
-        this(model, problem, solution, "");
-    }
-
-    private FlowAnswer(FlowModel model, NetworkProblem problem, NetworkSolution solution, String refusal) {
-        this.refusal = refusal;
-        this.model = model;
-        this.problem = problem;
+    FlowAnswer(Posed pose, NetworkSolution solution) {
+        this.pose = pose;
+        this.plan = pose.plan();
         this.solution = solution;
-        this.weight = problem.fluid().density() * problem.gravity();
+        this.refusal = "";
+        this.weight = plan.fluid().density() * pose.gravity().magnitude();
         this.airDrawn = solution.converged() ? findAir() : List.of();
         this.boilsAt = solution.converged() ? findBoiling() : "";
     }
 
+    private FlowAnswer(FlowAnswer same, String refusal) {
+        pose = same.pose;
+        plan = same.plan;
+        solution = same.solution;
+        weight = same.weight;
+        airDrawn = same.airDrawn;
+        boilsAt = same.boilsAt;
+        this.refusal = refusal;
+    }
+
     /** The same, of which no figure may be read. */
     FlowAnswer refused(String why) {
-        return new FlowAnswer(model, problem, solution, why);
+        return new FlowAnswer(this, why);
     }
 
     /** What was asked about. */
     public Condition condition() {
-        return model.condition();
+        return pose.condition();
     }
 
     /** Whether this flow cannot be delivered: somewhere on the way the fuel would boil. */
@@ -70,16 +76,18 @@ public final class FlowAnswer {
 
     private String findBoiling() {
         String worst = "";
-        double least = model.boils();
-        for (Wire w : model.wires()) {
-            if (w.element() instanceof Element.Vent || Math.abs(solution.flow(w.link())) <= NO_FLOW) {
+        double least = pose.boils();
+        List<Wire> wires = plan.wires();
+        for (int w = 0; w < wires.size(); w++) {
+            Wire wire = wires.get(w);
+            if (Math.abs(solution.flowAt(w)) <= NO_FLOW || wire.element() instanceof Element.Vent) {
                 continue;
             }
-            for (String node : List.of(w.fromNode(), w.toNode())) {
-                OptionalDouble p = solution.pressure(node);
-                if (p.isPresent() && p.getAsDouble() < least) {
-                    least = p.getAsDouble();
-                    worst = w.item();
+            for (int end = 0; end < 2; end++) {
+                int node = end == 0 ? wire.from() : wire.to();
+                if (solution.knownAt(node) && solution.pressureAt(node) < least) {
+                    least = solution.pressureAt(node);
+                    worst = wire.item();
                 }
             }
         }
@@ -101,7 +109,13 @@ public final class FlowAnswer {
 
     /** What the network solver was asked. */
     public NetworkProblem problem() {
-        return problem;
+        NetworkProblem p = plan.problem();
+        return new NetworkProblem(p.fluid(), pose.gravity().magnitude(), p.law(), plan.nodes(pose), p.links());
+    }
+
+    /** The fuel, as warm as it was. */
+    public Fluid fluid() {
+        return plan.fluid();
     }
 
     /** Flow into the engine, m3/s; zero when air is drawn. */
@@ -109,39 +123,40 @@ public final class FlowAnswer {
         if (!usable() || !airDrawn.isEmpty()) {
             return 0;
         }
-        double arriving = arriving();
-        double borrowed = model.headers().dry().stream().mapToDouble(h -> Math.max(0, drawn(h))).sum();
-        double lasting = arriving - borrowed;
+        double borrowed = 0;
+        for (String header : pose.headers().dry()) {
+            borrowed += Math.max(0, drawn(header));
+        }
+        double lasting = arriving() - borrowed;
         return lasting < NO_FLOW ? 0 : lasting;
     }
 
     /** Flow through the inlet, lasting or not, m3/s. */
     double arriving() {
-        Optional<Wire> last = model.wires().stream().filter(w -> w.toNode().equals(FlowModel.BOWL)).findFirst();
-        return last.map(w -> solution.flow(w.link())).orElseGet(model::demandAsked);
+        int last = plan.last();
+        return last >= 0 ? solution.flowAt(last) : pose.demandAsked();
     }
 
     /** Whether the inlet has its least pressure. */
     boolean meetsLeastPressure() {
-        return model.inletNode().map(n -> solution.pressure(n).orElse(0) >= model.leastPressure()).orElse(false);
+        return plan.inlet() >= 0 && (solution.knownAt(plan.inlet()) ? solution.pressureAt(plan.inlet()) : 0) >= pose
+                .leastPressure();
     }
 
     /** What a header loses for good, m3/s: more drawn than comes in. */
     private double drawn(String header) {
         double sum = 0;
-        for (Wire w : model.wires()) {
-            if (w.item().equals(header)) {
-                String body = header + "~body";
-                sum += w.fromNode().equals(body) ? solution.flow(w.link())
-                        : w.toNode().equals(body) ? -solution.flow(w.link()) : 0;
-            }
+        for (int w : plan.wiresOf(header)) {
+            Wire wire = plan.wires().get(w);
+            sum += wire.from() == plan.spot(header + "~body") ? solution.flowAt(w) : wire.to() == plan.spot(header + "~body")
+                    ? -solution.flowAt(w) : 0;
         }
         return sum;
     }
 
     /** Ids of headers that empty because more is taken than comes in. */
     public Set<String> dryHeaders() {
-        return usable() ? model.headers().dry() : Set.of();
+        return usable() ? pose.headers().dry() : Set.of();
     }
 
     /** Flow through a run from its start to its end, m3/s. */
@@ -150,12 +165,14 @@ public final class FlowAnswer {
     }
 
     /** Net flow out of a tank, m3/s; negative when it fills. */
-    public double outflow(Item.Tank tank) {
+    public double outflow(Tank tank) {
+        if (!usable()) {
+            return 0;
+        }
         double sum = 0;
-        for (Wire w : model.wires()) {
-            if (usable() && w.item().equals(tank.id())) {
-                sum += w.fromNode().startsWith(tank.id() + ".") ? -solution.flow(w.link()) : solution.flow(w.link());
-            }
+        for (int w : plan.wiresOf(tank.id())) {
+            boolean leaves = plan.isPort(plan.wires().get(w).to());
+            sum += leaves ? solution.flowAt(w) : -solution.flowAt(w);
         }
         return sum;
     }
@@ -171,7 +188,7 @@ public final class FlowAnswer {
      */
     public OptionalDouble pressure(PortRef port) {
         OptionalDouble p = usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
-        return p.isPresent() && p.getAsDouble() < model.boils() ? OptionalDouble.empty() : p;
+        return p.isPresent() && p.getAsDouble() < pose.boils() ? OptionalDouble.empty() : p;
     }
 
     /** Height of the grade line over the aircraft datum at a port, m. */
@@ -185,16 +202,16 @@ public final class FlowAnswer {
 
     /** Height of a point along apparent up, m. */
     public double height(Point3 point) {
-        return model.gravity().height(point);
+        return pose.gravity().height(point);
     }
 
     public Map<String, TankLevel> levels() {
-        return model.levels();
+        return pose.levels();
     }
 
     /** Reynolds number in a run, 0 if it stands. */
-    public double reynolds(Item.Run run) {
-        return 4 * Math.abs(flow(run.id())) / (Math.PI * run.size().bore() * problem.fluid().viscosity());
+    public double reynolds(Run run) {
+        return 4 * Math.abs(flow(run.id())) / (Math.PI * run.size().bore() * plan.fluid().viscosity());
     }
 
     /** Weight of the fuel per volume as felt, Pa per metre of height. */
@@ -202,7 +219,7 @@ public final class FlowAnswer {
         return weight;
     }
 
-    /** Names of tank outlets through which air reaches the flowing line; empty in a healthy case. */
+    /** Names of tank outlets, and of parts that leak, through which air reaches the flowing line; empty in a healthy case. */
     public List<String> airDrawn() {
         return airDrawn;
     }
@@ -221,30 +238,22 @@ public final class FlowAnswer {
     }
 
     private List<PathStep> findPath() {
-        if (!usable() || weight == 0 || model.inletNode().isEmpty()) {
+        if (!usable() || weight == 0 || plan.inlet() < 0) {
             return List.of();
         }
         Map<String, double[]> steps = new LinkedHashMap<>();
-        String node = model.inletNode().get();
-        Set<String> seen = new HashSet<>();
-        while (seen.add(node) && !model.surface(node)) {
-            Wire feeding = null;
-            double most = NO_FLOW;
-            for (Wire w : model.wires()) {
-                double into = w.toNode().equals(node) ? solution.flow(w.link())
-                        : w.fromNode().equals(node) ? -solution.flow(w.link()) : 0;
-                if (into > most && !w.toNode().equals(FlowModel.BOWL)) {
-                    most = into;
-                    feeding = w;
-                }
-            }
-            if (feeding == null) {
+        int node = plan.inlet();
+        boolean[] seen = new boolean[plan.spots().size()];
+        while (!seen[node] && !plan.surface(node)) {
+            seen[node] = true;
+            int feeding = feeding(node);
+            if (feeding < 0) {
                 break;
             }
-            String before = feeding.toNode().equals(node) ? feeding.fromNode() : feeding.toNode();
-            double headIn = solution.piezometric(before).orElse(0) / weight;
-            double headOut = solution.piezometric(node).orElse(0) / weight;
-            double[] step = steps.computeIfAbsent(feeding.item(), k -> new double[] {headIn, headOut});
+            int before = plan.wires().get(feeding).other(node);
+            double headIn = headAt(before);
+            double headOut = headAt(node);
+            double[] step = steps.computeIfAbsent(plan.wires().get(feeding).item(), k -> new double[] {headIn, headOut});
             step[0] = headIn;
             node = before;
         }
@@ -252,6 +261,25 @@ public final class FlowAnswer {
         steps.forEach((item, h) -> found.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
         Collections.reverse(found);
         return List.copyOf(found);
+    }
+
+    private double headAt(int node) {
+        return solution.knownAt(node) ? solution.piezometricAt(node) / weight : 0;
+    }
+
+    /** The wire that brings a node the most; -1 if none brings any. */
+    private int feeding(int node) {
+        int feeding = -1;
+        double most = NO_FLOW;
+        for (int w : plan.wiresAt(node)) {
+            Wire wire = plan.wires().get(w);
+            double into = wire.to() == node ? solution.flowAt(w) : -solution.flowAt(w);
+            if (into > most && wire.to() != plan.bowl()) {
+                most = into;
+                feeding = w;
+            }
+        }
+        return feeding;
     }
 
     /** What pumps on the path add, Pa. */
@@ -262,83 +290,97 @@ public final class FlowAnswer {
     /** Head from the surface that feeds to the engine inlet, m; empty if nothing flows. */
     public OptionalDouble headAvailable() {
         List<PathStep> steps = path();
-        return steps.isEmpty() || model.inletHeight().isEmpty() ? OptionalDouble.empty()
-                : OptionalDouble.of(steps.get(0).headIn() - model.inletHeight().getAsDouble());
+        return steps.isEmpty() || plan.inlet() < 0 ? OptionalDouble.empty()
+                : OptionalDouble.of(steps.get(0).headIn() - pose.height(plan.inlet()));
     }
 
     /** Gauge pressure at the engine inlet as head, m. */
     public OptionalDouble headLeft() {
-        if (!usable() || weight == 0 || model.inletNode().isEmpty()) {
+        if (!usable() || weight == 0 || plan.inlet() < 0 || !solution.knownAt(plan.inlet())) {
             return OptionalDouble.empty();
         }
-        OptionalDouble p = solution.pressure(model.inletNode().get());
-        return p.isPresent() ? OptionalDouble.of(p.getAsDouble() / weight) : p;
+        return OptionalDouble.of(solution.pressureAt(plan.inlet()) / weight);
     }
 
     /**
      * Follows the standing line behind each uncovered outlet to where fuel flows. Liquid in it stands at the height
-     * that balances the pressure there; if the whole way lies above that height, air gets through.
+     * that balances the pressure there; if the whole way lies above that height, air gets through. A part that lets air in
+     * does so where the pressure falls under ambient.
      */
     private List<String> findAir() {
         List<String> through = new ArrayList<>();
-        for (TankLevel level : model.levels().values()) {
+        for (TankLevel level : pose.levels().values()) {
             for (String outlet : level.uncovered()) {
-                String node = level.tank() + "." + outlet;
-                OptionalDouble p = solution.piezometric(node);
-                boolean still = Math.abs(solution.flow(node)) < NO_FLOW;
-                double over = model.airspace(level.tank());
-                if (still && p.isPresent() && weight > 0 && airReaches(node, (p.getAsDouble() - over) / weight, new HashSet<>())
-                        || still && jetDraws(node, new HashSet<>())) {
-                    through.add(node);
+                String name = level.tank() + "." + outlet;
+                int node = plan.spot(name);
+                boolean still = Math.abs(solution.flowAt(plan.wire(name))) < NO_FLOW;
+                double over = pose.airspace(level.tank());
+                if (still && solution.knownAt(node) && weight > 0 && airReaches(node, (solution.piezometricAt(node) - over) / weight,
+                        new boolean[plan.spots().size()]) || still && jetDraws(node, new boolean[plan.spots().size()])) {
+                    through.add(name);
+                }
+            }
+        }
+        for (Fault f : pose.condition().faults().all()) {
+            if (f.kind() == Fault.Kind.AIR_LEAK) {
+                String name = plan.basis().leakPort(f);
+                int node = plan.spot(name);
+                if (node >= 0 && solution.knownAt(node) && solution.pressureAt(node) < 0 && flowsAt(node)) {
+                    through.add(name);
                 }
             }
         }
         return through;
     }
 
-    /** Whether a running jet's suction side leads to this bare outlet with nothing flowing between. */
-    private boolean jetDraws(String node, Set<String> seen) {
-        if (!model.jets() || !seen.add(node)) {
-            return false;
-        }
-        for (Wire w : model.wires()) {
-            boolean out = w.fromNode().equals(node);
-            if (!out && !w.toNode().equals(node) || w.element().shut() || w.element() instanceof Element.Uncovered
-                    || w.element() instanceof Element.Pump) {
-                continue;
-            }
-            if (w.element() instanceof Element.Jet jet) {
-                if (out && solution.flow(jet.nozzle()) > NO_FLOW) {
-                    return true;
-                }
-            } else if (Math.abs(solution.flow(w.link())) <= NO_FLOW && jetDraws(out ? w.toNode() : w.fromNode(), seen)) {
+    private boolean flowsAt(int node) {
+        for (int w : plan.wiresAt(node)) {
+            if (Math.abs(solution.flowAt(w)) > NO_FLOW) {
                 return true;
             }
         }
         return false;
     }
 
-    private boolean airReaches(String node, double liquidStands, Set<String> seen) {
-        if (!seen.add(node) || model.nodeHeight(node) <= liquidStands + 1e-6) {
+    /** Whether a running jet's suction side leads to this bare outlet with nothing flowing between. */
+    private boolean jetDraws(int node, boolean[] seen) {
+        if (!plan.jets() || seen[node]) {
             return false;
         }
-        for (Wire w : model.wires()) {
-            boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
-            if (touches && Math.abs(solution.flow(w.link())) > NO_FLOW) {
+        seen[node] = true;
+        for (int w : plan.wiresAt(node)) {
+            Wire wire = plan.wires().get(w);
+            Element element = wire.element();
+            if (element.shut() || element instanceof Element.Uncovered || element instanceof Element.Pump) {
+                continue;
+            }
+            if (element instanceof Element.Jet jet) {
+                if (wire.from() == node && solution.flow(jet.nozzle()) > NO_FLOW) {
+                    return true;
+                }
+            } else if (Math.abs(solution.flowAt(w)) <= NO_FLOW && jetDraws(wire.other(node), seen)) {
                 return true;
             }
         }
-        for (Wire w : model.wires()) {
-            boolean touches = w.fromNode().equals(node) || w.toNode().equals(node);
+        return false;
+    }
+
+    private boolean airReaches(int node, double liquidStands, boolean[] seen) {
+        if (seen[node] || pose.height(node) <= liquidStands + 1e-6) {
+            return false;
+        }
+        seen[node] = true;
+        if (flowsAt(node)) {
+            return true;
+        }
+        for (int w : plan.wiresAt(node)) {
+            Wire wire = plan.wires().get(w);
+            Element element = wire.element();
             // a running pump that takes in air moves nothing: its line stands, and what lies beyond it is safe
-            boolean passes = !(w.element() instanceof Element.Uncovered) && !(w.element() instanceof Element.Jet)
-                    && !(w.element() instanceof Element.Pump);
-            if (touches && !w.element().shut() && passes
-                    && w.lowest() > liquidStands) {
-                String other = w.fromNode().equals(node) ? w.toNode() : w.fromNode();
-                if (airReaches(other, liquidStands, seen)) {
-                    return true;
-                }
+            boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Jet)
+                    && !(element instanceof Element.Pump);
+            if (passes && pose.lowest(wire) > liquidStands && airReaches(wire.other(node), liquidStands, seen)) {
+                return true;
             }
         }
         return false;

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.OptionalDouble;
 import java.util.Set;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
 
@@ -27,7 +28,7 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
     /** Every inlet of every header taken to let fuel fall in: right where fuel comes in by all of them. */
     static HeaderStates filling(FuelSystem system) {
         Set<String> falls = new HashSet<>();
-        system.all(Item.Header.class).forEach(h -> h.inlets().forEach(i -> falls.add(h.id() + "." + i)));
+        system.all(Header.class).forEach(h -> h.inlets().forEach(i -> falls.add(h.id() + "." + i)));
         return falls.isEmpty() ? NONE : new HeaderStates(falls, Set.of());
     }
 
@@ -39,7 +40,7 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
     /** The headers into which fuel falls free held at their lips: nothing else can give what is asked of them. */
     HeaderStates drained(FuelSystem system) {
         Set<String> empty = new HashSet<>(dry);
-        system.all(Item.Header.class).filter(h -> h.inlets().stream().anyMatch(i -> falling.contains(h.id() + "." + i)))
+        system.all(Header.class).filter(h -> h.inlets().stream().anyMatch(i -> falling.contains(h.id() + "." + i)))
                 .forEach(h -> empty.add(h.id()));
         return new HeaderStates(falling, empty);
     }
@@ -48,7 +49,7 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
     HeaderStates after(FlowAnswer answer, FuelSystem system) {
         Set<String> falls = new HashSet<>(falling);
         Set<String> empty = new HashSet<>(dry);
-        system.all(Item.Header.class).forEach(h -> {
+        system.all(Header.class).forEach(h -> {
             OptionalDouble level = answer.solved(new PortRef(h.id(), Item.OUT));
             if (level.isEmpty()) {
                 return;

@@ -5,9 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import ration.geometry.Point3;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tank;
 
 /** The path the fuel takes, unrolled: distance along it, height over the engine inlet, and the grade line. */
 public final class PathLine {
@@ -72,7 +75,7 @@ public final class PathLine {
                 continue;
             }
             List<At> way = new ArrayList<>();
-            if (item.get() instanceof Item.Run run) {
+            if (item.get() instanceof Run run) {
                 along = unroll(system, answer, run, zero, along, way);
             } else {
                 double in = portHeight(system, answer, path, i, -1).orElse(Double.NaN) - zero;
@@ -82,8 +85,8 @@ public final class PathLine {
                 if (Double.isNaN(from)) {
                     continue;
                 }
-                Point3 place = item.get() instanceof Item.Fitted fitted ? fitted.place().point()
-                        : item.get() instanceof Item.Tank tank && !tank.outlets().isEmpty()
+                Point3 place = item.get() instanceof Fitted fitted ? fitted.place().point()
+                        : item.get() instanceof Tank tank && !tank.outlets().isEmpty()
                         ? tank.outlets().get(0).place().point() : inlet.get();
                 way.add(new At(along, from, place));
                 along += ITEM_LENGTH;
@@ -101,12 +104,12 @@ public final class PathLine {
             return OptionalDouble.empty();
         }
         String here = path.get(at).item();
-        return system.item(path.get(other).item()).filter(Item.Run.class::isInstance).map(Item.Run.class::cast)
+        return system.item(path.get(other).item()).filter(Run.class::isInstance).map(Run.class::cast)
                 .map(r -> r.from().item().equals(here) ? r.from() : r.to()).filter(p -> p.item().equals(here))
                 .flatMap(system::point).map(p -> OptionalDouble.of(answer.height(p))).orElse(OptionalDouble.empty());
     }
 
-    private static double unroll(FuelSystem system, FlowAnswer answer, Item.Run run, double zero, double along,
+    private static double unroll(FuelSystem system, FlowAnswer answer, Run run, double zero, double along,
             List<At> way) {
         boolean forward = answer.flow(run.id()) >= 0;
         PortRef first = forward ? run.from() : run.to();

@@ -8,9 +8,9 @@ import ration.atmosphere.StandardAtmosphere;
 import ration.condition.Power;
 import ration.fluid.VaporPressure;
 import ration.fluid.Volatility;
-import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Run;
 
 /**
  * What is said of heat and vapor. Only figures that differ from the usual are held.
@@ -98,7 +98,7 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
     }
 
     /** Heat through the wall of a run, W/m2K on its bore. */
-    public double through(Item.Run run) {
+    public double through(Run run) {
         return si(run.build().marks().sleeved() ? HeatFigure.SLEEVE : run.size().kind() == LineSize.Kind.HOSE
                 ? HeatFigure.HOSE : HeatFigure.BARE);
     }

@@ -20,17 +20,17 @@ public final class FuelSystem {
     private final List<Item> items;
     private final Optional<Firewall> firewall;
     private final Map<String, Item> byId = new java.util.HashMap<>();
-    private final List<Item.Run> runs;
-    private final List<Item.Tank> tanks;
-    private final Optional<Item.EngineInlet> inlet;
+    private final List<Run> runs;
+    private final List<Tank> tanks;
+    private final Optional<EngineInlet> inlet;
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
         this.items = List.copyOf(items);
         this.firewall = firewall;
         this.items.forEach(i -> byId.putIfAbsent(i.id(), i));
-        this.runs = all(Item.Run.class).toList();
-        this.tanks = all(Item.Tank.class).toList();
-        this.inlet = all(Item.EngineInlet.class).findFirst();
+        this.runs = all(Run.class).toList();
+        this.tanks = all(Tank.class).toList();
+        this.inlet = all(EngineInlet.class).findFirst();
     }
 
     public List<Item> items() {
@@ -65,36 +65,36 @@ public final class FuelSystem {
         return items.stream().filter(kind::isInstance).map(kind::cast);
     }
 
-    public List<Item.Run> runs() {
+    public List<Run> runs() {
         return runs;
     }
 
-    public List<Item.Tank> tanks() {
+    public List<Tank> tanks() {
         return tanks;
     }
 
-    public List<Item.Selector> selectors() {
-        return all(Item.Selector.class).toList();
+    public List<Selector> selectors() {
+        return all(Selector.class).toList();
     }
 
-    public Optional<Item.EngineInlet> inlet() {
+    public Optional<EngineInlet> inlet() {
         return inlet;
     }
 
     public boolean hasPump() {
-        return all(Item.Pump.class).findAny().isPresent();
+        return all(Pump.class).findAny().isPresent();
     }
 
     /** Pumps that bring fuel to the engine, in layout order: from them a way leads downstream to the inlet. */
-    public List<Item.Pump> feedPumps() {
+    public List<Pump> feedPumps() {
         Set<String> feeding = new HashSet<>();
         inlet().ifPresent(i -> upstream(i.id(), feeding));
-        return all(Item.Pump.class).filter(p -> feeding.contains(p.id())).toList();
+        return all(Pump.class).filter(p -> feeding.contains(p.id())).toList();
     }
 
     private void upstream(String id, Set<String> seen) {
-        if (seen.add(id) && item(id).filter(i -> !(i instanceof Item.Tank)).isPresent()) {
-            for (Item.Run run : runs()) {
+        if (seen.add(id) && item(id).filter(i -> !(i instanceof Tank)).isPresent()) {
+            for (Run run : runs()) {
                 if (run.to().item().equals(id) && !returnPort(run.to())) {
                     upstream(run.from().item(), seen);
                 }
@@ -103,17 +103,17 @@ public final class FuelSystem {
     }
 
     private boolean returnPort(PortRef port) {
-        return item(port.item()).filter(i -> i instanceof Item.Selector s
-                && (port.port().equals(Item.Selector.RETURN) || s.returns().contains(port.port()))).isPresent();
+        return item(port.item()).filter(i -> i instanceof Selector s
+                && (port.port().equals(Selector.RETURN) || s.returns().contains(port.port()))).isPresent();
     }
 
     /** Whether anything in it clogs. */
     public boolean hasFilter() {
-        return items.stream().anyMatch(i -> i instanceof Item.Strainer || i instanceof Item.Filter);
+        return items.stream().anyMatch(i -> i instanceof Strainer || i instanceof Filter);
     }
 
     /** The run at a port, if one is joined to it. */
-    public Optional<Item.Run> runAt(PortRef port) {
+    public Optional<Run> runAt(PortRef port) {
         return runs.stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
     }
 
@@ -123,20 +123,20 @@ public final class FuelSystem {
             if (!i.ports().contains(port.port())) {
                 return Optional.empty();
             }
-            if (i instanceof Item.Tank tank) {
+            if (i instanceof Tank tank) {
                 return tank.placeOf(port.port()).map(Place::point);
             }
-            if (i instanceof Item.Header header) {
+            if (i instanceof Header header) {
                 return Optional.of(header.place().point().plus(new Point3(0, 0, header.rise(port.port()))));
             }
-            return i instanceof Item.Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
+            return i instanceof Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
         });
     }
 
     /** Ports that no run reaches. */
     public List<PortRef> openPorts() {
         Set<PortRef> taken = new HashSet<>();
-        for (Item.Run run : runs()) {
+        for (Run run : runs()) {
             taken.add(run.from());
             taken.add(run.to());
         }
@@ -184,9 +184,9 @@ public final class FuelSystem {
     }
 
     /** Runs by the item they leave from, in layout order. */
-    public Map<String, List<Item.Run>> runsByStart() {
-        Map<String, List<Item.Run>> map = new LinkedHashMap<>();
-        for (Item.Run run : runs()) {
+    public Map<String, List<Run>> runsByStart() {
+        Map<String, List<Run>> map = new LinkedHashMap<>();
+        for (Run run : runs()) {
             map.computeIfAbsent(run.from().item(), k -> new ArrayList<>()).add(run);
         }
         return map;

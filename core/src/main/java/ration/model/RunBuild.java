@@ -83,7 +83,7 @@ public record RunBuild(Optional<Construction> construction, Optional<Measured> s
         }
     }
 
-    /** As made up for a line of another size; see {@link Item.Run#resized}. */
+    /** As made up for a line of another size; see {@link Run#resized}. */
     RunBuild resized(LineSize from, LineSize to) {
         return new RunBuild(construction.filter(c -> c.hose() == (to.kind() == LineSize.Kind.HOSE)), Optional.empty(),
                 tightest, spacing, Optional.empty(), heat, chafe, marks, start.resized(from, to), end.resized(from, to));

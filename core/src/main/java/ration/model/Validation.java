@@ -55,59 +55,59 @@ public final class Validation {
     }
 
     private void item(Item item) {
-        if (item instanceof Item.Fitted fitted) {
+        if (item instanceof Fitted fitted) {
             near(item.id(), "Place", fitted.place());
         }
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             tank(tank);
-        } else if (item instanceof Item.Selector selector) {
+        } else if (item instanceof Selector selector) {
             selector(selector);
-        } else if (item instanceof Item.Run run) {
+        } else if (item instanceof Run run) {
             run(run);
-        } else if (item instanceof Item.Pump pump) {
+        } else if (item instanceof Pump pump) {
             pump(pump);
-        } else if (item instanceof Item.Strainer strainer) {
+        } else if (item instanceof Strainer strainer) {
             rated(strainer.id(), strainer.loss());
             strainer.fouled().ifPresent(r -> rated(strainer.id(), r));
-        } else if (item instanceof Item.Filter filter) {
+        } else if (item instanceof Filter filter) {
             filter.points().forEach(r -> rated(filter.id(), r));
             filter.fouled().ifPresent(r -> rated(filter.id(), r));
             if (filter.points().isEmpty()) {
                 block(filter.id(), "Rated points", "It has no rated point.", "Give its loss at one flow or more.");
             }
-        } else if (item instanceof Item.CheckBlock block) {
+        } else if (item instanceof CheckBlock block) {
             rated(block.id(), block.loss());
             pressure(block.id(), "Cracking pressure", block.cracking());
-        } else if (item instanceof Item.FlowSender sender) {
+        } else if (item instanceof FlowSender sender) {
             rated(sender.id(), sender.loss());
-        } else if (item instanceof Item.QuickDisconnect coupling) {
+        } else if (item instanceof QuickDisconnect coupling) {
             rated(coupling.id(), coupling.loss());
-        } else if (item instanceof Item.Regulator regulator) {
+        } else if (item instanceof Regulator regulator) {
             rated(regulator.id(), regulator.loss());
             pressure(regulator.id(), "Setting", regulator.setting());
-        } else if (item instanceof Item.JetPump jet) {
+        } else if (item instanceof JetPump jet) {
             bore(jet.id(), "Nozzle", jet.nozzle());
             if (!(jet.flowRatio().si() > 0 && jet.flowRatio().si() <= 20 && jet.headRatio().si() > 0
                     && jet.headRatio().si() <= 2)) {
                 block(jet.id(), "Ratios", "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its"
                         + " drop.", "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
             }
-        } else if (item instanceof Item.Header header) {
+        } else if (item instanceof Header header) {
             header(header);
-        } else if (item instanceof Item.ShutOff valve) {
+        } else if (item instanceof ShutOff valve) {
             rated(valve.id(), valve.loss());
-        } else if (item instanceof Item.CheckValve valve) {
+        } else if (item instanceof CheckValve valve) {
             rated(valve.id(), valve.loss());
             pressure(valve.id(), "Cracking pressure", valve.cracking());
-        } else if (item instanceof Item.Orifice orifice) {
+        } else if (item instanceof Orifice orifice) {
             bore(orifice.id(), "Bore", orifice.bore());
             if (!(orifice.dischargeCoefficient() > 0 && orifice.dischargeCoefficient() <= 1)) {
                 block(orifice.id(), "Discharge coefficient", "It must lie between 0 and 1.", "0.6 to 0.8 is usual.");
             }
-        } else if (item instanceof Item.Tee tee) {
+        } else if (item instanceof Tee tee) {
             bore(tee.id(), "Bore", tee.bore());
-        } else if (item instanceof Item.EngineInlet inlet) {
-            if (inlet.style() == Item.EngineInlet.Style.FLOAT) {
+        } else if (item instanceof EngineInlet inlet) {
+            if (inlet.style() == EngineInlet.Style.FLOAT) {
                 bore(inlet.id(), "Needle seat", inlet.seat());
             }
             inlet.maximumPressure().ifPresent(m -> pressure(inlet.id(), "Greatest inlet pressure", m));
@@ -115,7 +115,7 @@ public final class Validation {
         }
     }
 
-    private void header(Item.Header header) {
+    private void header(Header header) {
         near(header.id(), "Place", header.place());
         boolean sized = header.capacity().si() > 0 && header.capacity().si() < 1 && header.height().si() > 0
                 && header.height().si() < 5;
@@ -128,7 +128,7 @@ public final class Validation {
         }
     }
 
-    private void tank(Item.Tank tank) {
+    private void tank(Tank tank) {
         try {
             Solid solid = tank.solid();
             if (!(solid.volume() < 50) || Math.abs(tank.shape().left()) > FAR || Math.abs(tank.shape().right()) > FAR
@@ -157,7 +157,7 @@ public final class Validation {
         tank.vent().ifPresent(v -> near(tank.id(), "Vent", v));
         tank.drain().ifPresent(d -> near(tank.id(), "Drain", d));
         Set<String> names = new HashSet<>();
-        for (Item.Outlet outlet : tank.outlets()) {
+        for (Outlet outlet : tank.outlets()) {
             near(tank.id(), "Outlet", outlet.place());
             bore(tank.id(), "Outlet bore", outlet.bore());
             outlet.screen().ifPresent(s -> rated(tank.id(), s));
@@ -165,7 +165,7 @@ public final class Validation {
                 block(tank.id(), "Outlet", "Two outlets are called " + outlet.name() + ".", "Rename one.");
             }
         }
-        for (Item.Entry entry : tank.returns()) {
+        for (Tank.Entry entry : tank.returns()) {
             near(tank.id(), "Return", entry.place());
             if (!names.add(entry.name())) {
                 block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
@@ -173,7 +173,7 @@ public final class Validation {
         }
     }
 
-    private void ribsInside(Item.Tank tank, Solid solid) {
+    private void ribsInside(Tank tank, Solid solid) {
         Point3 across = new Point3(0, 1, 0);
         double left = solid.lowest(across);
         double right = solid.highest(across);
@@ -191,7 +191,7 @@ public final class Validation {
         return Quantity.of(Math.round(unit.fromSi(metres) * 100) / 100.0, unit).shown();
     }
 
-    private void fitout(Item.Tank tank) {
+    private void fitout(Tank tank) {
         Fitout f = tank.fitout();
         double before = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < f.ribs().size(); i++) {
@@ -221,11 +221,11 @@ public final class Validation {
         f.gauge().ifPresent(p -> near(tank.id(), "Gauge", p));
     }
 
-    private void ventLeads(Item.Tank tank, String to) {
+    private void ventLeads(Tank tank, String to) {
         Set<String> seen = new HashSet<>(Set.of(tank.id()));
         Optional<String> next = Optional.of(to);
         while (next.isPresent()) {
-            Optional<Item.Tank> other = system.item(next.get()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+            Optional<Tank> other = system.item(next.get()).filter(Tank.class::isInstance).map(Tank.class::cast);
             if (other.isEmpty()) {
                 miss(tank.id(), "Vent", "Its vent leads to " + next.get() + ", and there is no such tank.",
                         "Say on its card where the vent leads.");
@@ -240,13 +240,13 @@ public final class Validation {
         }
     }
 
-    private void selector(Item.Selector selector) {
+    private void selector(Selector selector) {
         rated(selector.id(), selector.loss());
         if (selector.positions().isEmpty()) {
             block(selector.id(), "Positions", "The selector has no positions.", "Add at least one and OFF.");
         }
         Set<String> names = new HashSet<>();
-        for (Item.Position p : selector.positions()) {
+        for (Selector.Position p : selector.positions()) {
             if (!names.add(p.name())) {
                 block(selector.id(), "Positions", "Two positions are called " + p.name() + ".", "Rename one.");
             }
@@ -261,7 +261,7 @@ public final class Validation {
                 }
             }
         }
-        if (selector.positions().stream().noneMatch(Item.Position::off)) {
+        if (selector.positions().stream().noneMatch(Selector.Position::off)) {
             miss(selector.id(), "Positions", "There is no OFF position.",
                     "Add OFF, or a shut-off that the pilot can reach.");
         }
@@ -270,7 +270,7 @@ public final class Validation {
         }
     }
 
-    private void run(Item.Run run) {
+    private void run(Run run) {
         run.points().forEach(p -> near(run.id(), "Points", p));
         run.length().ifPresent(l -> {
             if (!(l.si() >= 0 && l.si() <= FAR)) {
@@ -289,7 +289,7 @@ public final class Validation {
         var start = system.point(run.from());
         var end = system.point(run.to());
         if (run.length().isPresent() && start.isPresent() && end.isPresent() && run.length().get().si() >= 0) {
-            double shortest = new Item.Run(run.id(), run.name(), run.from(), run.to(), run.size(),
+            double shortest = new Run(run.id(), run.name(), run.from(), run.to(), run.size(),
                     java.util.Optional.empty(), run.points(), List.of()).lengthM(start.get(), end.get());
             if (run.length().get().si() < shortest - 0.026) {
                 miss(run.id(), "Length", String.format(java.util.Locale.ROOT,
@@ -300,7 +300,7 @@ public final class Validation {
         }
     }
 
-    private void pump(Item.Pump pump) {
+    private void pump(Pump pump) {
         pump.off().ifPresent(r -> rated(pump.id(), r));
         pump.build().relief().ifPresent(r -> {
             pressure(pump.id(), "Relief", r);
@@ -309,7 +309,7 @@ public final class Validation {
             }
         });
         boolean falls = pump.curve().size() >= 2 && pump.curve().get(0).flow().si() >= 0;
-        for (Item.CurvePoint p : pump.curve()) {
+        for (Pump.CurvePoint p : pump.curve()) {
             pressure(pump.id(), "Curve", p.pressure());
             falls &= p.flow().si() < 1;
         }
@@ -325,7 +325,7 @@ public final class Validation {
 
     private void ports() {
         Map<PortRef, String> taken = new HashMap<>();
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             for (PortRef end : List.of(run.from(), run.to())) {
                 String other = taken.putIfAbsent(end, run.name());
                 if (other != null) {
@@ -352,7 +352,7 @@ public final class Validation {
     }
 
     private void whole() {
-        long inlets = system.all(Item.EngineInlet.class).count();
+        long inlets = system.all(EngineInlet.class).count();
         if (inlets != 1) {
             block("", "Engine inlet", inlets == 0 ? "There is no engine inlet." : "There are several engine inlets.",
                     "A system feeds one engine inlet in this version.");

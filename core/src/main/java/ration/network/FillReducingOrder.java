@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 
-/** Minimum degree elimination order: EJML's sparse Cholesky leaves the order to its caller. */
+/** Minimum degree elimination order: the pressure with fewest neighbours goes first. */
 final class FillReducingOrder {
 
     private FillReducingOrder() {

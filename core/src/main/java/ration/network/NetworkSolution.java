@@ -40,8 +40,7 @@ public final class NetworkSolution {
     private final Status status;
     private final String reason;
     private final Evidence evidence;
-    private final Map<String, Integer> links;
-    private final Map<String, Integer> nodes;
+    private final Network network;
     private final Figures figures;
 
     /**
@@ -59,17 +58,16 @@ public final class NetworkSolution {
     }
 
     NetworkSolution(Status status, String reason, Evidence evidence, Network network, Figures figures) {
-        this(status, reason, evidence, network.linkIndex(), network.nodeIndex(), figures);
-    }
-
-    private NetworkSolution(Status status, String reason, Evidence evidence, Map<String, Integer> links,
-            Map<String, Integer> nodes, Figures figures) {
         this.status = status;
         this.reason = reason;
         this.evidence = evidence;
-        this.links = links;
-        this.nodes = nodes;
+        this.network = network;
         this.figures = figures;
+    }
+
+    /** Whether it answers a network of this structure, in whatever pose. */
+    boolean of(Structure structure) {
+        return network.structure == structure;
     }
 
     double flow(int link) {
@@ -95,18 +93,18 @@ public final class NetworkSolution {
     /** The same answer, with what each regulator does and all steps counted. */
     NetworkSolution withRegulators(LinkState[] states, int steps) {
         Evidence all = new Evidence(steps, evidence.massResidual, evidence.pressureResidual, evidence.worst);
-        return new NetworkSolution(status, reason, all, links, nodes,
+        return new NetworkSolution(status, reason, all, network,
                 new Figures(figures.flows, states, figures.gauge, figures.piezometric, figures.cutOff));
     }
 
     /** The same network, asked for what it cannot give. */
     NetworkSolution refused(String why) {
-        return new NetworkSolution(Status.NO_SUPPLY, why, evidence, links, nodes, Figures.NONE);
+        return new NetworkSolution(Status.NO_SUPPLY, why, evidence, network, Figures.NONE);
     }
 
     /** The same network, not answered. */
     NetworkSolution failed(String why) {
-        return new NetworkSolution(Status.ITERATION_LIMIT, why, evidence, links, nodes, Figures.NONE);
+        return new NetworkSolution(Status.ITERATION_LIMIT, why, evidence, network, Figures.NONE);
     }
 
     public Status status() {
@@ -128,11 +126,31 @@ public final class NetworkSolution {
 
     /** Flow from start to end, m3/s. */
     public double flow(String link) {
-        return figures.flows[index(links, link)];
+        return figures.flows[index(network.linkIndex(), link)];
+    }
+
+    /** Flow of the link at this place in the problem, m3/s. */
+    public double flowAt(int link) {
+        return figures.flows[link];
+    }
+
+    /** Whether anything sets the pressure of the node at this place in the problem. */
+    public boolean knownAt(int node) {
+        return !figures.cutOff[node];
+    }
+
+    /** Gauge pressure of the node at this place in the problem, Pa; only where it is known. */
+    public double pressureAt(int node) {
+        return figures.gauge[node];
+    }
+
+    /** Piezometric pressure of the node at this place in the problem, Pa; only where it is known. */
+    public double piezometricAt(int node) {
+        return figures.piezometric[node];
     }
 
     public LinkState state(String link) {
-        return figures.states[index(links, link)];
+        return figures.states[index(network.linkIndex(), link)];
     }
 
     /** Gauge pressure, Pa; empty where closed valves cut the node off from everything that would set it. */
@@ -146,7 +164,7 @@ public final class NetworkSolution {
     }
 
     private OptionalDouble unlessCutOff(String node, double[] values) {
-        int i = index(nodes, node);
+        int i = index(network.nodeIndex(), node);
         return figures.cutOff[i] ? OptionalDouble.empty() : OptionalDouble.of(values[i]);
     }
 

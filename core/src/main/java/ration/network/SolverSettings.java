@@ -3,12 +3,11 @@ package ration.network;
 /**
  * When an answer counts.
  *
- * @param iterationLimit      Newton steps in all; random networks of hundreds of links stay under 60
- * @param sparseFrom          number of unknown pressures from which the sparse equations are used
- * @param thorough            whether regulators and jets that do not settle at once are sought the slow way; without, such a
- *                            network is refused
+ * @param iterationLimit Newton steps in all; random networks of hundreds of links stay under 60
+ * @param thorough       whether regulators and jets that do not settle at once are sought the slow way; without, such a
+ *                       network is refused
  */
-public record SolverSettings(int iterationLimit, int sparseFrom, boolean thorough) {
+public record SolverSettings(int iterationLimit, boolean thorough) {
 
     /** Largest mass imbalance at a node of an accepted answer, m3/s: 1/30,000 of a small engine's idle flow. */
     public static final double MASS_TOLERANCE = 1e-9;
@@ -18,20 +17,16 @@ public record SolverSettings(int iterationLimit, int sparseFrom, boolean thoroug
     /** An answer that takes more pressure than this over one element is none, Pa: 10,000 psi. */
     public static final double MOST_PRESSURE = 6.9e7;
 
-    public static final SolverSettings USUAL = new SolverSettings(400, 48, true);
+    public static final SolverSettings USUAL = new SolverSettings(400, true);
 
     public SolverSettings {
-        if (iterationLimit < 1 || sparseFrom < 0) {
-            throw new IllegalArgumentException("Settings must be positive");
+        if (iterationLimit < 1) {
+            throw new IllegalArgumentException("An attempt takes at least one step");
         }
-    }
-
-    public SolverSettings withSparseFrom(int unknowns) {
-        return new SolverSettings(iterationLimit, unknowns, thorough);
     }
 
     /** For tries of which most need no answer. */
     public SolverSettings quick() {
-        return new SolverSettings(iterationLimit, sparseFrom, false);
+        return new SolverSettings(iterationLimit, false);
     }
 }

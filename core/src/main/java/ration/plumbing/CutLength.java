@@ -6,9 +6,9 @@ import java.util.Map;
 import ration.geometry.Point3;
 import ration.model.Construction;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.JointEnd;
 import ration.model.LineSize;
+import ration.model.Run;
 import ration.model.RunBuild;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -32,7 +32,7 @@ public record CutLength(double length, String sum) {
             12, 1.15, 16, 1.30);
 
     /** The cut length of a run. */
-    public static CutLength of(FuelSystem system, Item.Run run) {
+    public static CutLength of(FuelSystem system, Run run) {
         double way = system.point(run.from()).isPresent() && system.point(run.to()).isPresent()
                 ? run.lengthM(system.point(run.from()).get(), system.point(run.to()).get())
                 : run.length().map(l -> l.si()).orElse(0.0);
@@ -60,7 +60,7 @@ public record CutLength(double length, String sum) {
      * What the bends save over the corners of the measured points, m: {@code R (2 tan(a/2) - a)} for a turn by a, with the
      * tightest bend as recorded, else the least the table allows. A turn cannot save more than the legs beside it.
      */
-    private static double bends(FuelSystem system, Item.Run run) {
+    private static double bends(FuelSystem system, Run run) {
         double radius = run.build().tightest().map(m -> m.si()).orElseGet(() -> LineRules.leastRadius(run).orElse(0));
         if (system.point(run.from()).isEmpty() || system.point(run.to()).isEmpty()) {
             return 0;

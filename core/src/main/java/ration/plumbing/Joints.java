@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import ration.model.Construction;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.JointEnd;
 import ration.model.JointEnd.Way;
 import ration.model.LineSize;
 import ration.model.PortRef;
+import ration.model.Run;
 import ration.model.RunBuild;
 
 /** Every joint of the layout: what meets there, what is needed between, and what does not go together. */
@@ -33,7 +33,7 @@ public final class Joints {
      * @param message what is wrong or missing; empty if good
      * @param remedy  what to do
      */
-    public record Joint(Item.Run run, boolean start, String at, RunBuild.End end, String needed, State state,
+    public record Joint(Run run, boolean start, String at, RunBuild.End end, String needed, State state,
             String message, String remedy) {
         /** Stable id: run and side. */
         public String id() {
@@ -44,14 +44,14 @@ public final class Joints {
     /** Two for each run, in layout order. */
     public static List<Joint> of(FuelSystem system) {
         List<Joint> joints = new ArrayList<>();
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             joints.add(joint(system, run, true));
             joints.add(joint(system, run, false));
         }
         return joints;
     }
 
-    private static Joint joint(FuelSystem system, Item.Run run, boolean start) {
+    private static Joint joint(FuelSystem system, Run run, boolean start) {
         RunBuild.End end = start ? run.build().start() : run.build().end();
         PortRef port = start ? run.from() : run.to();
         String at = Portname.text(system, port);
@@ -79,7 +79,7 @@ public final class Joints {
     }
 
     /** Message and remedy, or null. */
-    private static String[] wrong(Item.Run run, RunBuild.End end, String needed) {
+    private static String[] wrong(Run run, RunBuild.End end, String needed) {
         Optional<JointEnd> fitting = end.fitting();
         Optional<JointEnd> port = end.port();
         Construction made = LineRules.construction(run);

@@ -5,8 +5,8 @@ import static java.util.Map.entry;
 import java.util.Map;
 import java.util.OptionalDouble;
 import ration.model.Construction;
-import ration.model.Item;
 import ration.model.LineSize;
+import ration.model.Run;
 import ration.quantity.Unit;
 
 /**
@@ -79,13 +79,13 @@ public final class LineRules {
     }
 
     /** What a run is made as: as stated, else aluminium for tube and braided rubber for hose. */
-    public static Construction construction(Item.Run run) {
+    public static Construction construction(Run run) {
         return run.build().construction().orElse(run.size().kind() == LineSize.Kind.HOSE ? Construction.BRAIDED
                 : Construction.ALUMINIUM);
     }
 
     /** Least bend radius, m: to the centreline for tube, to the inside of the bend for hose. */
-    public static OptionalDouble leastRadius(Item.Run run) {
+    public static OptionalDouble leastRadius(Run run) {
         Construction c = construction(run);
         int dash = run.size().dash();
         double inches = c.hose() ? (c == Construction.PTFE ? PTFE_RADIUS : HOSE_RADIUS).getOrDefault(dash, 0.0) : !TUBES.containsKey(dash) ? 0
@@ -94,7 +94,7 @@ public final class LineRules {
     }
 
     /** Farthest between supports, m. */
-    public static OptionalDouble farthestSupports(Item.Run run) {
+    public static OptionalDouble farthestSupports(Run run) {
         Construction c = construction(run);
         int dash = run.size().dash();
         double inches = c.hose() ? HOSE_SUPPORT : !TUBES.containsKey(dash) ? 0
@@ -114,7 +114,7 @@ public final class LineRules {
     private static final double PUSH_ON_PSI = 50;
 
     /** Working pressure of a hose, Pa; empty for tube, whose joints stand far more than any fuel pump gives. */
-    public static OptionalDouble rating(Item.Run run) {
+    public static OptionalDouble rating(Run run) {
         Construction c = construction(run);
         if (!c.hose()) {
             return OptionalDouble.empty();
@@ -124,7 +124,7 @@ public final class LineRules {
     }
 
     /** Torque for the flare nuts of a run; null for a size without one. Hose ends are taken as steel-nutted tube. */
-    public static Torque torque(Item.Run run) {
+    public static Torque torque(Run run) {
         return (construction(run) == Construction.STEEL ? STEEL_TORQUE : ALUMINIUM_TORQUE).get(run.size().dash());
     }
 }

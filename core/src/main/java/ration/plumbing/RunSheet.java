@@ -14,6 +14,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.PortRef;
+import ration.model.Run;
 
 /** Rows of the sheet: added, pasted, written out and read in. */
 public final class RunSheet {
@@ -47,7 +48,7 @@ public final class RunSheet {
         PortRef to = Portname.parse(system, cells.getOrDefault(SheetColumn.TO, ""), List.of(Item.IN));
         String name = cells.getOrDefault(SheetColumn.RUN, "").isBlank() ? freeName(system)
                 : cells.get(SheetColumn.RUN).strip();
-        Item.Run bare = new Item.Run(system.freeId(name), name, from, from, USUAL, Optional.empty(), List.of(), List.of());
+        Run bare = new Run(system.freeId(name), name, from, from, USUAL, Optional.empty(), List.of(), List.of());
         FuelSystem with = system.plus(bare);
         with = SheetColumn.TO.set(with, bare, Portname.text(system, to));
         if (system.runAt(from).isPresent()) {
@@ -55,7 +56,7 @@ public final class RunSheet {
         }
         for (Map.Entry<SheetColumn, String> cell : cells.entrySet()) {
             if (cell.getKey() != SheetColumn.FROM && cell.getKey() != SheetColumn.TO && !cell.getValue().isBlank()) {
-                with = cell.getKey().set(with, (Item.Run) with.item(bare.id()).orElseThrow(), cell.getValue());
+                with = cell.getKey().set(with, (Run) with.item(bare.id()).orElseThrow(), cell.getValue());
             }
         }
         return with;
@@ -126,7 +127,7 @@ public final class RunSheet {
                 String text = rows.get(i).get(c);
                 heads.get(c).ifPresent(h -> cells.put(h, text));
             }
-            Optional<Item.Run> run = named ? byName(now, cells.getOrDefault(SheetColumn.RUN, ""))
+            Optional<Run> run = named ? byName(now, cells.getOrDefault(SheetColumn.RUN, ""))
                     : at(now, atRow + i);
             String where = "Row " + (i + 1) + ": ";
             if (run.isEmpty()) {
@@ -139,7 +140,7 @@ public final class RunSheet {
                 continue;
             }
             for (Map.Entry<SheetColumn, String> cell : cells.entrySet()) {
-                Item.Run present = (Item.Run) now.item(run.get().id()).orElseThrow();
+                Run present = (Run) now.item(run.get().id()).orElseThrow();
                 if (!cell.getValue().equals(cell.getKey().text(now, present))) {
                     try {
                         now = cell.getKey().set(now, present, cell.getValue());
@@ -158,11 +159,11 @@ public final class RunSheet {
         return head.strip().equalsIgnoreCase(CUT);
     }
 
-    private static Optional<Item.Run> byName(FuelSystem system, String name) {
+    private static Optional<Run> byName(FuelSystem system, String name) {
         return system.runs().stream().filter(r -> r.name().equalsIgnoreCase(name.strip())).findFirst();
     }
 
-    private static Optional<Item.Run> at(FuelSystem system, int row) {
+    private static Optional<Run> at(FuelSystem system, int row) {
         return row >= 0 && row < system.runs().size() ? Optional.of(system.runs().get(row)) : Optional.empty();
     }
 
@@ -179,7 +180,7 @@ public final class RunSheet {
             }
             heads.add(CUT);
             printer.printRecord(heads);
-            for (Item.Run run : system.runs()) {
+            for (Run run : system.runs()) {
                 List<String> cells = new ArrayList<>();
                 for (SheetColumn c : SheetColumn.values()) {
                     cells.add(CsvCell.out(c.text(system, run)));

@@ -15,7 +15,7 @@ import ration.model.Item;
 import ration.model.JointEnd;
 import ration.model.LineSize;
 import ration.model.Measured;
-import ration.model.RunBuild;
+import ration.model.Run;
 import ration.model.RunBuild.End;
 import ration.model.RunBuild.Figure;
 import ration.model.RunBuild.Marks;
@@ -72,14 +72,14 @@ public enum SheetColumn {
     /** A run with another cell; throws IllegalArgumentException with a sentence. */
     @FunctionalInterface
     interface Setter {
-        Item.Run apply(FuelSystem system, Item.Run run, String text);
+        Run apply(FuelSystem system, Run run, String text);
     }
 
     private final String label;
-    private final BiFunction<FuelSystem, Item.Run, String> get;
+    private final BiFunction<FuelSystem, Run, String> get;
     private final Setter set;
 
-    SheetColumn(String label, BiFunction<FuelSystem, Item.Run, String> get, Setter set) {
+    SheetColumn(String label, BiFunction<FuelSystem, Run, String> get, Setter set) {
         this.label = label;
         this.get = get;
         this.set = set;
@@ -121,7 +121,7 @@ public enum SheetColumn {
         return Optional.empty();
     }
 
-    public String text(FuelSystem system, Item.Run run) {
+    public String text(FuelSystem system, Run run) {
         return get.apply(system, run);
     }
 
@@ -130,10 +130,10 @@ public enum SheetColumn {
      *
      * @throws IllegalArgumentException with a sentence for the writer
      */
-    public FuelSystem set(FuelSystem system, Item.Run run, String text) {
-        Item.Run changed = set.apply(system, run, text);
+    public FuelSystem set(FuelSystem system, Run run, String text) {
+        Run changed = set.apply(system, run, text);
         if (!changed.from().equals(run.from()) || !changed.to().equals(run.to())) {
-            for (Item.Run other : system.runs()) {
+            for (Run other : system.runs()) {
                 boolean taken = !other.id().equals(run.id()) && java.util.stream.Stream.of(changed.from(), changed.to())
                         .anyMatch(p -> other.from().equals(p) || other.to().equals(p));
                 if (taken || changed.from().equals(changed.to())) {

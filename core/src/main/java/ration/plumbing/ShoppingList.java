@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.TreeMap;
 import ration.model.Construction;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.LineSize;
+import ration.model.Run;
 import ration.model.RunBuild;
 import ration.quantity.Unit;
 
@@ -39,7 +39,7 @@ public final class ShoppingList {
         Map<String, Integer> clamps = new TreeMap<>();
         Map<String, Integer> sealants = new TreeMap<>();
         double sleeve = 0;
-        for (Item.Run run : system.runs()) {
+        for (Run run : system.runs()) {
             Construction made = LineRules.construction(run);
             double cut = CutLength.of(system, run).length();
             String line = made.label() + ", " + run.size().label();
@@ -81,7 +81,7 @@ public final class ShoppingList {
     }
 
     /** Supports along a run: one less than the stretches between them. */
-    static int supports(FuelSystem system, Item.Run run) {
+    static int supports(FuelSystem system, Run run) {
         double span = run.build().spacing().map(m -> m.si()).orElse(LineRules.farthestSupports(run).orElse(0));
         double length = run.length().map(l -> l.si()).orElseGet(() -> run.lengthM(system.point(run.from()).orElseThrow(),
                 system.point(run.to()).orElseThrow()));

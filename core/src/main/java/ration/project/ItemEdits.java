@@ -6,14 +6,24 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.FingerScreen;
 import ration.model.Firewall;
 import ration.model.Fitout;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Strainer;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.VentLine;
 import ration.quantity.Quantity;
@@ -52,35 +62,35 @@ public final class ItemEdits {
     }
 
     private void offer(Item item) {
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             run(run);
-        } else if (item instanceof Item.Tank tank) {
+        } else if (item instanceof Tank tank) {
             tank(tank);
-        } else if (item instanceof Item.Selector selector) {
+        } else if (item instanceof Selector selector) {
             selector(selector);
-        } else if (item instanceof Item.EngineInlet inlet) {
+        } else if (item instanceof EngineInlet inlet) {
             inlet(inlet);
             firewall(inlet);
-        } else if (item instanceof Item.Header h) {
-            add("Add inlet", new Item.Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
-        } else if (item instanceof Item.Regulator r) {
-            boolean ambient = r.reference() == Item.Regulator.Reference.AMBIENT;
-            add(ambient ? "Refer to manifold" : "Refer to ambient", new Item.Regulator(r.tag(), r.style(), ambient
-                    ? Item.Regulator.Reference.MANIFOLD : Item.Regulator.Reference.AMBIENT, r.setting(), r.loss()));
-        } else if (item instanceof Item.Strainer s) {
+        } else if (item instanceof Header h) {
+            add("Add inlet", new Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
+        } else if (item instanceof Regulator r) {
+            boolean ambient = r.reference() == Regulator.Reference.AMBIENT;
+            add(ambient ? "Refer to manifold" : "Refer to ambient", new Regulator(r.tag(), r.style(), ambient
+                    ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT, r.setting(), r.loss()));
+        } else if (item instanceof Strainer s) {
             add(s.bowl().isEmpty() ? "Give bowl size" : "No bowl size", s.withBowl(s.bowl().isEmpty() ? Optional.of(Measured.of(4,
                     Unit.CUBIC_INCH, BY)) : Optional.empty()));
             strainer(s);
-        } else if (item instanceof Item.Filter f) {
+        } else if (item instanceof Filter f) {
             filter(f);
-        } else if (item instanceof Item.Pump p) {
+        } else if (item instanceof Pump p) {
             pump(p);
         }
     }
 
-    private void strainer(Item.Strainer s) {
+    private void strainer(Strainer s) {
         if (s.fouled().isEmpty()) {
-            add("Add fouled figure", new Item.Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain(), s.bowl()));
+            add("Add fouled figure", new Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain(), s.bowl()));
         }
     }
 
@@ -94,38 +104,38 @@ public final class ItemEdits {
         return more;
     }
 
-    private void filter(Item.Filter f) {
+    private void filter(Filter f) {
         Rated last = f.points().get(f.points().size() - 1);
         List<Rated> more = new ArrayList<>(f.points());
         more.add(new Rated(last.flow().with(Quantity.of(last.flow().quantity().value() * 2, last.flow().quantity().unit())),
                 last.times(3).loss()));
-        add("Add rated point", new Item.Filter(f.tag(), more, f.fouled()));
+        add("Add rated point", new Filter(f.tag(), more, f.fouled()));
         if (f.fouled().isEmpty()) {
-            add("Add fouled figure", new Item.Filter(f.tag(), f.points(), Optional.of(last.times(2))));
+            add("Add fouled figure", new Filter(f.tag(), f.points(), Optional.of(last.times(2))));
         }
     }
 
-    private void pump(Item.Pump p) {
-        Item.Pump.Build b = p.build();
+    private void pump(Pump p) {
+        Pump.Build b = p.build();
         if (b.relief().isEmpty() && !p.curve().isEmpty()) {
-            add("Add relief", p.withBuild(new Item.Pump.Build(Optional.of(p.curve().get(0).pressure()), b.current(),
+            add("Add relief", p.withBuild(new Pump.Build(Optional.of(p.curve().get(0).pressure()), b.current(),
                     b.checked())));
         }
-        if (b.current().isEmpty() && p.drive() == Item.Drive.ELECTRIC) {
-            add("Add current", p.withBuild(new Item.Pump.Build(b.relief(), Optional.of(Measured.of(2, Unit.AMPERE, BY)),
+        if (b.current().isEmpty() && p.drive() == Pump.Drive.ELECTRIC) {
+            add("Add current", p.withBuild(new Pump.Build(b.relief(), Optional.of(Measured.of(2, Unit.AMPERE, BY)),
                     b.checked())));
         }
-        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(new Item.Pump.Build(b.relief(),
+        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(new Pump.Build(b.relief(),
                 b.current(), !b.checked())));
         add(p.off().isPresent() ? "Blocks when off" : "Passes when off", p.off().isPresent()
-                ? new Item.Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
+                ? new Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
     }
 
-    private void inlet(Item.EngineInlet inlet) {
-        for (Item.EngineInlet.Style style : Item.EngineInlet.Style.values()) {
+    private void inlet(EngineInlet inlet) {
+        for (EngineInlet.Style style : EngineInlet.Style.values()) {
             if (style != inlet.style()) {
                 add("Make it a " + style.label().toLowerCase(java.util.Locale.ROOT), inlet.withStyle(style,
-                        style != Item.EngineInlet.Style.FLOAT && inlet.returns()));
+                        style != EngineInlet.Style.FLOAT && inlet.returns()));
             }
         }
         if (inlet.maximumPressure().isEmpty()) {
@@ -138,7 +148,7 @@ public final class ItemEdits {
         offers.add(new Offer(label, system.replace(changed)));
     }
 
-    private void run(Item.Run run) {
+    private void run(Run run) {
         Point3 start = system.point(run.from()).orElse(new Point3(0, 0, 0));
         Point3 end = system.point(run.to()).orElse(start);
         Point3 last = run.points().isEmpty() ? start : run.points().get(run.points().size() - 1).point();
@@ -156,7 +166,7 @@ public final class ItemEdits {
         }
     }
 
-    private void tank(Item.Tank tank) {
+    private void tank(Tank tank) {
         if (tank.shape() instanceof TankShape.Box box) {
             List<TankShape.Corner> corners = new ArrayList<>();
             for (Point2 p : box.section()) {
@@ -182,7 +192,7 @@ public final class ItemEdits {
         fitout(tank);
     }
 
-    private void fitout(Item.Tank tank) {
+    private void fitout(Tank tank) {
         Fitout f = tank.fitout();
         Point3 at = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
         Point3 over;
@@ -210,7 +220,7 @@ public final class ItemEdits {
         ribs(tank, f);
     }
 
-    private void vent(Item.Tank tank, Fitout f, Point3 over) {
+    private void vent(Tank tank, Fitout f, Point3 over) {
         if (f.vent().isEmpty()) {
             add("Give vent line", tank.with(f.withVent(Optional.of(new VentLine(Measured.of(0.305, Unit.INCH, BY),
                     Measured.of(36, Unit.INCH, BY), Measured.of(0, Unit.ONE, BY), false, List.of())))));
@@ -225,7 +235,7 @@ public final class ItemEdits {
         if (!v.points().isEmpty()) {
             add("Remove vent point", tank.with(f.withVent(Optional.of(v.withPoints(v.points().subList(0, v.points().size() - 1))))));
         }
-        for (Item.Tank other : system.tanks()) {
+        for (Tank other : system.tanks()) {
             if (!other.id().equals(tank.id()) && v.to().isEmpty()) {
                 add("Vent leads to " + other.name(), tank.with(f.withVent(Optional.of(v.leadingTo(Optional.of(other.id()))))));
             }
@@ -234,7 +244,7 @@ public final class ItemEdits {
         add("No vent line", tank.with(f.withVent(Optional.empty())));
     }
 
-    private void ribs(Item.Tank tank, Fitout f) {
+    private void ribs(Tank tank, Fitout f) {
         if (!(tank.shape() instanceof TankShape.Cylinder) && f.ribs().size() < 12) {
             double last = f.ribs().isEmpty() ? tank.shape().left() : f.ribs().get(f.ribs().size() - 1).at().si();
             double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x()
@@ -281,20 +291,20 @@ public final class ItemEdits {
         return new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(metres) * 100) / 100.0, Unit.INCH), by);
     }
 
-    private void outlets(Item.Tank tank) {
+    private void outlets(Tank tank) {
         for (int i = 0; i < tank.outlets().size(); i++) {
-            Item.Outlet o = tank.outlets().get(i);
+            Outlet o = tank.outlets().get(i);
             String of = tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1);
-            if (o.edge() == Item.Outlet.Edge.UNSAID) {
-                for (Item.Outlet.Edge e : Item.Outlet.Edge.values()) {
-                    if (e != Item.Outlet.Edge.UNSAID) {
+            if (o.edge() == Outlet.Edge.UNSAID) {
+                for (Outlet.Edge e : Outlet.Edge.values()) {
+                    if (e != Outlet.Edge.UNSAID) {
                         add(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(tank.outlets(),
                                 i, o.with(e))));
                     }
                 }
             } else {
                 add(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(
-                        tank.outlets(), i, o.with(Item.Outlet.Edge.UNSAID))));
+                        tank.outlets(), i, o.with(Outlet.Edge.UNSAID))));
             }
             if (o.finger().isEmpty()) {
                 add(tank.outlets().size() == 1 ? "Give screen's build" : "Give screen's build " + (i + 1),
@@ -308,33 +318,33 @@ public final class ItemEdits {
             }
         }
         if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {
-            Item.Outlet first = tank.outlets().get(0);
-            List<Item.Outlet> more = new ArrayList<>(tank.outlets());
-            more.add(new Item.Outlet("outlet-" + (more.size() + 1),
+            Outlet first = tank.outlets().get(0);
+            List<Outlet> more = new ArrayList<>(tank.outlets());
+            more.add(new Outlet("outlet-" + (more.size() + 1),
                     Place.estimated(first.place().point().plus(new Point3(-3 * INCH, 0, 0))), first.bore(),
                     Optional.empty()));
             add("Add outlet", tank.withOutlets(more));
         }
     }
 
-    private void selector(Item.Selector s) {
+    private void selector(Selector s) {
         if (!s.duplex() && s.inlets().size() > 1) {
             add("Make it duplex", duplex(s));
         }
         if (s.inlets().size() > 1 && s.position("BOTH").isEmpty()) {
-            List<Item.Position> positions = new ArrayList<>(s.positions());
+            List<Selector.Position> positions = new ArrayList<>(s.positions());
             List<String> both = new ArrayList<>(s.inlets());
             both.add(Item.OUT);
-            positions.add(Math.max(0, positions.size() - 1), new Item.Position("BOTH", List.of(both)));
+            positions.add(Math.max(0, positions.size() - 1), new Selector.Position("BOTH", List.of(both)));
             add("Add BOTH", s.withPorts(s.inlets(), positions));
         }
         if (s.inlets().size() < 5 && !s.duplex()) {
             String port = "tank-" + (s.inlets().size() + 1);
             List<String> inlets = new ArrayList<>(s.inlets());
             inlets.add(port);
-            List<Item.Position> positions = new ArrayList<>(s.positions());
+            List<Selector.Position> positions = new ArrayList<>(s.positions());
             positions.add(Math.max(0, positions.size() - 1),
-                    new Item.Position("TANK " + inlets.size(), List.of(List.of(port, Item.OUT))));
+                    new Selector.Position("TANK " + inlets.size(), List.of(List.of(port, Item.OUT))));
             if (!s.ports().contains(port) && s.position("TANK " + inlets.size()).isEmpty()) {
                 add("Add port", s.withPorts(inlets, positions));
             }
@@ -342,19 +352,19 @@ public final class ItemEdits {
     }
 
     /** The same selector with a return side that turns with the feed: what is drawn from a tank goes back to it. */
-    private static Item.Selector duplex(Item.Selector s) {
-        List<Item.Position> positions = s.positions().stream().map(p -> {
+    private static Selector duplex(Selector s) {
+        List<Selector.Position> positions = s.positions().stream().map(p -> {
             List<List<String>> joins = new ArrayList<>(p.joins());
             p.joins().stream().flatMap(List::stream).filter(s.inlets()::contains).findFirst()
-                    .ifPresent(inlet -> joins.add(List.of(Item.Selector.RETURN, inlet + "-return")));
-            return new Item.Position(p.name(), joins);
+                    .ifPresent(inlet -> joins.add(List.of(Selector.RETURN, inlet + "-return")));
+            return new Selector.Position(p.name(), joins);
         }).toList();
-        return new Item.Selector(s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions,
+        return new Selector(s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions,
                 s.loss());
     }
 
     /** Four inches behind the inlet, on the side the tanks are. */
-    private void firewall(Item.EngineInlet inlet) {
+    private void firewall(EngineInlet inlet) {
         if (system.firewall().isPresent()) {
             offers.add(new Offer("Remove firewall", new FuelSystem(system.items(), Optional.empty())));
             return;

@@ -6,15 +6,35 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.FingerScreen;
 import ration.model.Firewall;
 import ration.model.Fitout;
+import ration.model.Fitted;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
 import ration.model.Measured;
+import ration.model.Orifice;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
+import ration.model.Tee;
 import ration.model.VentLine;
 import ration.quantity.Unit;
 
@@ -46,70 +66,70 @@ public final class ItemFigures {
     /** Every figure of an item. */
     public static List<Figure> of(Item item, FuelSystem system) {
         ItemFigures f = new ItemFigures();
-        if (item instanceof Item.Fitted fitted) {
-            f.place("", fitted.place(), p -> fitted.with(new Item.Tag(fitted.id(), fitted.name(), p)));
+        if (item instanceof Fitted fitted) {
+            f.place("", fitted.place(), p -> fitted.with(new Tag(fitted.id(), fitted.name(), p)));
         }
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             f.tank(tank);
-        } else if (item instanceof Item.Selector s) {
+        } else if (item instanceof Selector s) {
             f.rated("Rated", s.loss(), s::withLoss);
-        } else if (item instanceof Item.ShutOff v) {
-            f.rated("Rated", v.loss(), r -> new Item.ShutOff(v.tag(), r));
-        } else if (item instanceof Item.Strainer s) {
-            f.rated("Rated", s.loss(), r -> new Item.Strainer(s.tag(), r, s.fouled(), s.drain(), s.bowl()));
+        } else if (item instanceof ShutOff v) {
+            f.rated("Rated", v.loss(), r -> new ShutOff(v.tag(), r));
+        } else if (item instanceof Strainer s) {
+            f.rated("Rated", s.loss(), r -> new Strainer(s.tag(), r, s.fouled(), s.drain(), s.bowl()));
             s.fouled().ifPresent(o -> f.rated("Fouled", o,
-                    r -> new Item.Strainer(s.tag(), s.loss(), Optional.of(r), s.drain(), s.bowl())));
+                    r -> new Strainer(s.tag(), s.loss(), Optional.of(r), s.drain(), s.bowl())));
             s.bowl().ifPresent(b -> f.add("Bowl holds", b, Unit.CUBIC_INCH, m -> s.withBowl(Optional.of(m))));
-        } else if (item instanceof Item.CheckValve v) {
-            f.add("Cracking pressure", v.cracking(), Unit.PSI, m -> new Item.CheckValve(v.tag(), m, v.loss()));
-            f.rated("Rated", v.loss(), r -> new Item.CheckValve(v.tag(), v.cracking(), r));
-        } else if (item instanceof Item.Orifice o) {
-            f.add("Bore", o.bore(), Unit.INCH, m -> new Item.Orifice(o.tag(), m, o.dischargeCoefficient()));
-        } else if (item instanceof Item.Pump p) {
+        } else if (item instanceof CheckValve v) {
+            f.add("Cracking pressure", v.cracking(), Unit.PSI, m -> new CheckValve(v.tag(), m, v.loss()));
+            f.rated("Rated", v.loss(), r -> new CheckValve(v.tag(), v.cracking(), r));
+        } else if (item instanceof Orifice o) {
+            f.add("Bore", o.bore(), Unit.INCH, m -> new Orifice(o.tag(), m, o.dischargeCoefficient()));
+        } else if (item instanceof Pump p) {
             f.pump(p);
-        } else if (item instanceof Item.Filter x) {
+        } else if (item instanceof Filter x) {
             for (int i = 0; i < x.points().size(); i++) {
                 int at = i;
                 f.rated(x.points().size() == 1 ? "Rated" : "Rated " + (i + 1), x.points().get(i),
-                        r -> new Item.Filter(x.tag(), changed(x.points(), at, r), x.fouled()));
+                        r -> new Filter(x.tag(), changed(x.points(), at, r), x.fouled()));
             }
-            x.fouled().ifPresent(o -> f.rated("Fouled", o, r -> new Item.Filter(x.tag(), x.points(), Optional.of(r))));
-        } else if (item instanceof Item.CheckBlock x) {
-            f.add("Cracking pressure", x.cracking(), Unit.PSI, m -> new Item.CheckBlock(x.tag(), m, x.loss()));
-            f.rated("Rated", x.loss(), r -> new Item.CheckBlock(x.tag(), x.cracking(), r));
-        } else if (item instanceof Item.FlowSender x) {
-            f.rated("Rated", x.loss(), r -> new Item.FlowSender(x.tag(), r));
-        } else if (item instanceof Item.QuickDisconnect x) {
-            f.rated("Rated", x.loss(), r -> new Item.QuickDisconnect(x.tag(), r));
-        } else if (item instanceof Item.Regulator x) {
+            x.fouled().ifPresent(o -> f.rated("Fouled", o, r -> new Filter(x.tag(), x.points(), Optional.of(r))));
+        } else if (item instanceof CheckBlock x) {
+            f.add("Cracking pressure", x.cracking(), Unit.PSI, m -> new CheckBlock(x.tag(), m, x.loss()));
+            f.rated("Rated", x.loss(), r -> new CheckBlock(x.tag(), x.cracking(), r));
+        } else if (item instanceof FlowSender x) {
+            f.rated("Rated", x.loss(), r -> new FlowSender(x.tag(), r));
+        } else if (item instanceof QuickDisconnect x) {
+            f.rated("Rated", x.loss(), r -> new QuickDisconnect(x.tag(), r));
+        } else if (item instanceof Regulator x) {
             f.add("Setting", x.setting(), Unit.PSI,
-                    m -> new Item.Regulator(x.tag(), x.style(), x.reference(), m, x.loss()));
-            f.rated("Open", x.loss(), r -> new Item.Regulator(x.tag(), x.style(), x.reference(), x.setting(), r));
-        } else if (item instanceof Item.JetPump x) {
+                    m -> new Regulator(x.tag(), x.style(), x.reference(), m, x.loss()));
+            f.rated("Open", x.loss(), r -> new Regulator(x.tag(), x.style(), x.reference(), x.setting(), r));
+        } else if (item instanceof JetPump x) {
             f.add("Nozzle", x.nozzle(), Unit.INCH,
-                    m -> new Item.JetPump(x.tag(), m, x.flowRatio(), x.headRatio()));
+                    m -> new JetPump(x.tag(), m, x.flowRatio(), x.headRatio()));
             f.add("Flow ratio", x.flowRatio(), Unit.ONE,
-                    m -> new Item.JetPump(x.tag(), x.nozzle(), m, x.headRatio()));
+                    m -> new JetPump(x.tag(), x.nozzle(), m, x.headRatio()));
             f.add("Head ratio", x.headRatio(), Unit.ONE,
-                    m -> new Item.JetPump(x.tag(), x.nozzle(), x.flowRatio(), m));
-        } else if (item instanceof Item.Header x) {
+                    m -> new JetPump(x.tag(), x.nozzle(), x.flowRatio(), m));
+        } else if (item instanceof Header x) {
             f.add("Capacity", x.capacity(), Unit.GALLON,
-                    m -> new Item.Header(x.tag(), m, x.height(), x.inletRise(), x.inlets()));
+                    m -> new Header(x.tag(), m, x.height(), x.inletRise(), x.inlets()));
             f.add("Height", x.height(), Unit.INCH,
-                    m -> new Item.Header(x.tag(), x.capacity(), m, x.inletRise(), x.inlets()));
+                    m -> new Header(x.tag(), x.capacity(), m, x.inletRise(), x.inlets()));
             f.add("Inlets over outlet", x.inletRise(), Unit.INCH,
-                    m -> new Item.Header(x.tag(), x.capacity(), x.height(), m, x.inlets()));
-        } else if (item instanceof Item.Tee t) {
-            f.add("Bore", t.bore(), Unit.INCH, m -> new Item.Tee(t.tag(), m));
-        } else if (item instanceof Item.EngineInlet e) {
-            if (e.style() == Item.EngineInlet.Style.FLOAT) {
+                    m -> new Header(x.tag(), x.capacity(), x.height(), m, x.inlets()));
+        } else if (item instanceof Tee t) {
+            f.add("Bore", t.bore(), Unit.INCH, m -> new Tee(t.tag(), m));
+        } else if (item instanceof EngineInlet e) {
+            if (e.style() == EngineInlet.Style.FLOAT) {
                 f.add("Needle seat", e.seat(), Unit.INCH, e::withSeat);
             }
             f.add("Least pressure", e.minimumPressure(), Unit.PSI, m -> e.withPressures(m, e.maximumPressure()));
             e.maximumPressure().ifPresent(most -> f.add("Most pressure", most, Unit.PSI,
                     m -> e.withPressures(e.minimumPressure(), Optional.of(m))));
             system.firewall().ifPresent(f::firewall);
-        } else if (item instanceof Item.Run run) {
+        } else if (item instanceof Run run) {
             run.length().ifPresent(l -> f.add("Length", l, Unit.INCH, run::withLength));
             for (int i = 0; i < run.points().size(); i++) {
                 int at = i;
@@ -157,30 +177,30 @@ public final class ItemFigures {
         add(prefix + " loss", rated.loss(), Unit.PSI, m -> set.apply(new Rated(rated.flow(), m)));
     }
 
-    private void pump(Item.Pump p) {
+    private void pump(Pump p) {
         for (int i = 0; i < p.curve().size(); i++) {
             int at = i;
-            Item.CurvePoint point = p.curve().get(i);
+            Pump.CurvePoint point = p.curve().get(i);
             UnaryOperator<String> name = what -> "Curve " + (at + 1) + " " + what;
             add(name.apply("flow"), point.flow(), Unit.GALLON_PER_HOUR, m -> p.withCurve(
-                    changed(p.curve(), at, new Item.CurvePoint(m, point.pressure()))));
+                    changed(p.curve(), at, new Pump.CurvePoint(m, point.pressure()))));
             add(name.apply("pressure"), point.pressure(), Unit.PSI, m -> p.withCurve(
-                    changed(p.curve(), at, new Item.CurvePoint(point.flow(), m))));
+                    changed(p.curve(), at, new Pump.CurvePoint(point.flow(), m))));
         }
         p.off().ifPresent(r -> rated("Off", r, p::withOff));
-        p.build().relief().ifPresent(r -> add("Relief", r, Unit.PSI, m -> p.withBuild(new Item.Pump.Build(
+        p.build().relief().ifPresent(r -> add("Relief", r, Unit.PSI, m -> p.withBuild(new Pump.Build(
                 Optional.of(m), p.build().current(), p.build().checked()))));
-        p.build().current().ifPresent(c -> add("Current", c, Unit.AMPERE, m -> p.withBuild(new Item.Pump.Build(
+        p.build().current().ifPresent(c -> add("Current", c, Unit.AMPERE, m -> p.withBuild(new Pump.Build(
                 p.build().relief(), Optional.of(m), p.build().checked()))));
     }
 
-    private void tank(Item.Tank tank) {
+    private void tank(Tank tank) {
         add("Unusable", tank.unusable(), Unit.GALLON, tank::withUnusable);
         for (int i = 0; i < tank.outlets().size(); i++) {
             int at = i;
-            Item.Outlet o = tank.outlets().get(i);
+            Outlet o = tank.outlets().get(i);
             String prefix = tank.outlets().size() == 1 ? "Outlet " : "Outlet " + (i + 1) + " ";
-            Function<Item.Outlet, Item> set = changed -> tank.withOutlets(changed(tank.outlets(), at, changed));
+            Function<Outlet, Item> set = changed -> tank.withOutlets(changed(tank.outlets(), at, changed));
             place(prefix, o.place(), p -> set.apply(o.at(p)));
             add(prefix + "bore", o.bore(), Unit.INCH, m -> set.apply(o.withBore(m)));
             o.screen().ifPresent(s -> rated("Screen", s, r -> set.apply(
@@ -199,9 +219,9 @@ public final class ItemFigures {
         }
         for (int i = 0; i < tank.returns().size(); i++) {
             int at = i;
-            Item.Entry entry = tank.returns().get(i);
+            Tank.Entry entry = tank.returns().get(i);
             place(tank.returns().size() == 1 ? "Return " : "Return " + (i + 1) + " ", entry.place(),
-                    p -> tank.withReturns(changed(tank.returns(), at, new Item.Entry(entry.name(), p))));
+                    p -> tank.withReturns(changed(tank.returns(), at, new Tank.Entry(entry.name(), p))));
         }
         shape(tank);
         tank.vent().ifPresent(v -> place("Vent tip ", v, p -> tank.withVent(Optional.of(p))));
@@ -209,7 +229,7 @@ public final class ItemFigures {
         fitout(tank);
     }
 
-    private void fitout(Item.Tank tank) {
+    private void fitout(Tank tank) {
         Fitout f = tank.fitout();
         f.published().ifPresent(m -> add("Maker's unusable", m, Unit.GALLON, v -> tank.with(f.withPublished(Optional.of(v)))));
         f.vent().ifPresent(v -> {
@@ -251,7 +271,7 @@ public final class ItemFigures {
         }
     }
 
-    private void shape(Item.Tank tank) {
+    private void shape(Tank tank) {
         if (tank.shape() instanceof TankShape.Box box) {
             add("Length", box.length(), Unit.INCH,
                     m -> tank.withShape(new TankShape.Box(box.corner(), m, box.width(), box.height())));

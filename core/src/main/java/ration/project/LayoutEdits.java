@@ -4,12 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -38,10 +45,10 @@ public final class LayoutEdits {
         if (item.isEmpty()) {
             return Optional.empty();
         }
-        if (item.get() instanceof Item.Run) {
+        if (item.get() instanceof Run) {
             return Optional.of(Spot.IN_RUN);
         }
-        if (item.get() instanceof Item.EngineInlet) {
+        if (item.get() instanceof EngineInlet) {
             return Optional.of(Spot.UPSTREAM);
         }
         return Optional.of(freeInlet(system, item.get()).isPresent() && !outletFree(system, item.get())
@@ -53,14 +60,14 @@ public final class LayoutEdits {
     }
 
     private static Optional<PortRef> outlet(Item item) {
-        if (item instanceof Item.Tank tank) {
+        if (item instanceof Tank tank) {
             return tank.outlets().stream().findFirst().map(o -> new PortRef(tank.id(), o.name()));
         }
         return item.ports().contains(Item.OUT) ? Optional.of(new PortRef(item.id(), Item.OUT)) : Optional.empty();
     }
 
     private static Optional<PortRef> freeInlet(FuelSystem system, Item item) {
-        if (item instanceof Item.Tank) {
+        if (item instanceof Tank) {
             return Optional.empty();
         }
         return item.ports().stream().filter(p -> !p.equals(Item.OUT)).map(p -> new PortRef(item.id(), p))
@@ -70,7 +77,7 @@ public final class LayoutEdits {
     /** What may be added at a spot. */
     public static List<NewItem> offers(FuelSystem system, String picked, Spot spot) {
         List<NewItem> offers = new ArrayList<>(List.of(NewItem.values()));
-        boolean occupied = system.item(picked).map(i -> i instanceof Item.EngineInlet
+        boolean occupied = system.item(picked).map(i -> i instanceof EngineInlet
                 && system.runAt(new PortRef(i.id(), Item.IN)).isPresent()).orElse(false);
         if (spot == Spot.IN_RUN || spot == Spot.DOWNSTREAM || spot == Spot.UPSTREAM && occupied) {
             offers.remove(NewItem.TANK);
@@ -93,8 +100,8 @@ public final class LayoutEdits {
             return Optional.empty();
         }
         return switch (spot) {
-            case IN_RUN -> item.filter(Item.Run.class::isInstance).flatMap(r -> insert(system, (Item.Run) r, kind));
-            case BRANCH -> item.filter(Item.Run.class::isInstance).flatMap(r -> branch(system, (Item.Run) r, kind));
+            case IN_RUN -> item.filter(Run.class::isInstance).flatMap(r -> insert(system, (Run) r, kind));
+            case BRANCH -> item.filter(Run.class::isInstance).flatMap(r -> branch(system, (Run) r, kind));
             case DOWNSTREAM -> follow(system, item.get(), kind);
             case UPSTREAM -> feed(system, item.get(), kind);
         };
@@ -105,7 +112,7 @@ public final class LayoutEdits {
         if (out.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Item.Run> run = system.runAt(out.get());
+        Optional<Run> run = system.runAt(out.get());
         if (run.isPresent()) {
             return insert(system, run.get(), kind);
         }
@@ -127,7 +134,7 @@ public final class LayoutEdits {
     }
 
     private static Outcome joined(FuelSystem system, PortRef from, PortRef to, Item pick) {
-        Item.Run run = new Item.Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
+        Run run = new Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
                 List.of());
         return new Outcome(system.plus(run), pick.id());
     }
@@ -138,7 +145,7 @@ public final class LayoutEdits {
     }
 
     /** Splits a run at half its length and puts the item there. */
-    private static Optional<Outcome> insert(FuelSystem system, Item.Run run, NewItem kind) {
+    private static Optional<Outcome> insert(FuelSystem system, Run run, NewItem kind) {
         if (kind == NewItem.TANK) {
             return Optional.empty();
         }
@@ -149,10 +156,10 @@ public final class LayoutEdits {
         double length = run.lengthM(start, end);
         Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
         Measured first = halfLength(length, unit);
-        Item.Run before = new Item.Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
+        Run before = new Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
                 run.points().subList(0, half.before()), run.fittings(), run.build().withEnd(ration.model.RunBuild.End.NONE));
         FuelSystem split = system.replace(before).plus(added);
-        Item.Run after = new Item.Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
+        Run after = new Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
                 run.to(), run.size(), Optional.of(first), run.points().subList(half.before(), run.points().size()), List.of(),
                 run.build().withStart(ration.model.RunBuild.End.NONE));
         return Optional.of(new Outcome(split.plus(after), added.id()));
@@ -166,7 +173,7 @@ public final class LayoutEdits {
      */
     private record Half(Point3 at, int before) {
 
-        static Half of(Item.Run run, Point3 start, Point3 end) {
+        static Half of(Run run, Point3 start, Point3 end) {
             List<Point3> way = new ArrayList<>(List.of(start));
             run.points().forEach(p -> way.add(p.point()));
             way.add(end);
@@ -189,18 +196,18 @@ public final class LayoutEdits {
         return new Measured(Quantity.of(Math.round(unit.fromSi(metres / 2) * 100) / 100.0, unit), "estimate");
     }
 
-    private static Optional<Outcome> branch(FuelSystem system, Item.Run run, NewItem kind) {
+    private static Optional<Outcome> branch(FuelSystem system, Run run, NewItem kind) {
         Optional<Outcome> tee = insert(system, run, NewItem.TEE);
         if (tee.isEmpty() || kind == NewItem.TEE) {
             return tee;
         }
         FuelSystem with = tee.get().system();
-        PortRef branch = new PortRef(tee.get().picked(), Item.Tee.BRANCH);
+        PortRef branch = new PortRef(tee.get().picked(), Tee.BRANCH);
         Point3 at = with.point(branch).orElse(new Point3(0, 0, 0))
                 .plus(new Point3(10 * INCH, 0, kind == NewItem.TANK ? 20 * INCH : -6 * INCH));
         Item added = kind.make(with, at);
         FuelSystem more = with.plus(added);
-        return Optional.of(added instanceof Item.Tank ? joined(more, outlet(added).orElseThrow(), branch, added)
+        return Optional.of(added instanceof Tank ? joined(more, outlet(added).orElseThrow(), branch, added)
                 : joined(more, branch, inlet(added), added));
     }
 
@@ -210,24 +217,24 @@ public final class LayoutEdits {
      */
     public static Optional<Outcome> remove(FuelSystem system, String id) {
         Optional<Item> item = system.item(id);
-        if (item.isEmpty() || item.get() instanceof Item.EngineInlet) {
+        if (item.isEmpty() || item.get() instanceof EngineInlet) {
             return Optional.empty();
         }
-        if (item.get() instanceof Item.Run run) {
+        if (item.get() instanceof Run run) {
             return Optional.of(new Outcome(system.minus(id), run.from().item()));
         }
-        List<Item.Run> lines = system.runs().stream()
+        List<Run> lines = system.runs().stream()
                 .filter(r -> r.from().item().equals(id) || r.to().item().equals(id)).toList();
-        List<Item.Run> in = lines.stream().filter(r -> r.to().item().equals(id)).toList();
-        List<Item.Run> out = lines.stream().filter(r -> r.from().item().equals(id)).toList();
-        if (in.size() == 1 && out.size() == 1 && !(item.get() instanceof Item.Tank)) {
-            Item.Run a = in.get(0);
-            Item.Run b = out.get(0);
+        List<Run> in = lines.stream().filter(r -> r.to().item().equals(id)).toList();
+        List<Run> out = lines.stream().filter(r -> r.from().item().equals(id)).toList();
+        if (in.size() == 1 && out.size() == 1 && !(item.get() instanceof Tank)) {
+            Run a = in.get(0);
+            Run b = out.get(0);
             List<Place> points = new ArrayList<>(a.points());
             points.addAll(b.points());
             List<ration.model.Fitting> fittings = new ArrayList<>(a.fittings());
             fittings.addAll(b.fittings());
-            Item.Run one = new Item.Run(a.id(), a.name(), a.from(), b.to(), a.size(), sum(system, a, b), points,
+            Run one = new Run(a.id(), a.name(), a.from(), b.to(), a.size(), sum(system, a, b), points,
                     fittings, a.build().withEnd(b.build().end()));
             return Optional.of(new Outcome(system.minus(id, b.id()).replace(one), one.id()));
         }
@@ -244,7 +251,7 @@ public final class LayoutEdits {
     /** Vents that led to a tank taken away lead outside again. */
     private static FuelSystem ventsLedElsewhere(FuelSystem system, String gone) {
         FuelSystem now = system;
-        for (Item.Tank t : system.tanks()) {
+        for (Tank t : system.tanks()) {
             if (t.fitout().vent().flatMap(ration.model.VentLine::to).filter(gone::equals).isPresent()) {
                 now = now.replace(t.with(t.fitout().withVent(t.fitout().vent().map(v -> v.leadingTo(Optional.empty())))));
             }
@@ -252,9 +259,9 @@ public final class LayoutEdits {
         return now;
     }
 
-    private static Optional<Measured> sum(FuelSystem system, Item.Run a, Item.Run b) {
+    private static Optional<Measured> sum(FuelSystem system, Run a, Run b) {
         double total = 0;
-        for (Item.Run r : List.of(a, b)) {
+        for (Run r : List.of(a, b)) {
             Point3 start = system.point(r.from()).orElse(new Point3(0, 0, 0));
             total += r.lengthM(start, system.point(r.to()).orElse(start));
         }
@@ -265,7 +272,7 @@ public final class LayoutEdits {
 
     /** Adds a vent to a tank, its tip 6 in over the highest point of the tank. */
     public static Optional<Outcome> addVent(FuelSystem system, String picked) {
-        return system.item(picked).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast)
+        return system.item(picked).filter(Tank.class::isInstance).map(Tank.class::cast)
                 .filter(t -> t.vent().isEmpty()).map(t -> {
                     Point3 up = new Point3(0, 0, 1);
                     double top = t.solid().highest(up) + 6 * INCH;
@@ -285,48 +292,48 @@ public final class LayoutEdits {
         if (item.isEmpty()) {
             return Optional.empty();
         }
-        FuelSystem with = item.get() instanceof Item.EngineInlet inlet && !inlet.returns()
-                && inlet.style() != Item.EngineInlet.Style.FLOAT ? system.replace(inlet.withStyle(inlet.style(), true))
+        FuelSystem with = item.get() instanceof EngineInlet inlet && !inlet.returns()
+                && inlet.style() != EngineInlet.Style.FLOAT ? system.replace(inlet.withStyle(inlet.style(), true))
                 : system;
         Optional<PortRef> from = givesBack(with, with.item(picked).orElseThrow());
         if (from.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Item.Selector> duplex = with.all(Item.Selector.class).filter(Item.Selector::duplex)
+        Optional<Selector> duplex = with.all(Selector.class).filter(Selector::duplex)
                 .filter(s -> !s.id().equals(picked))
-                .filter(s -> with.runAt(new PortRef(s.id(), Item.Selector.RETURN)).isEmpty()).findFirst();
+                .filter(s -> with.runAt(new PortRef(s.id(), Selector.RETURN)).isEmpty()).findFirst();
         if (duplex.isPresent()) {
-            return Optional.of(returned(with, from.get(), new PortRef(duplex.get().id(), Item.Selector.RETURN)));
+            return Optional.of(returned(with, from.get(), new PortRef(duplex.get().id(), Selector.RETURN)));
         }
-        Optional<Item.Tank> tank = tankFor(with, from.get());
+        Optional<Tank> tank = tankFor(with, from.get());
         return tank.map(t -> {
-            Item.Tank more = withEntry(t);
+            Tank more = withEntry(t);
             return returned(with.replace(more), from.get(), new PortRef(t.id(), more.returns().get(
                     more.returns().size() - 1).name()));
         });
     }
 
     private static Outcome returned(FuelSystem system, PortRef from, PortRef to) {
-        Item.Run run = new Item.Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
+        Run run = new Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
                 List.of());
         return new Outcome(system.plus(run), run.id());
     }
 
     private static Optional<PortRef> givesBack(FuelSystem system, Item item) {
-        List<String> ports = item instanceof Item.EngineInlet ? List.of(Item.EngineInlet.RETURN)
-                : item instanceof Item.Header ? List.of(Item.Header.VENT)
-                : item instanceof Item.Selector s ? s.returns()
-                : item.ports().contains(Item.OUT) && !(item instanceof Item.Tank) ? List.of(Item.OUT) : List.of();
+        List<String> ports = item instanceof EngineInlet ? List.of(EngineInlet.RETURN)
+                : item instanceof Header ? List.of(Header.VENT)
+                : item instanceof Selector s ? s.returns()
+                : item.ports().contains(Item.OUT) && !(item instanceof Tank) ? List.of(Item.OUT) : List.of();
         return ports.stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
                 .filter(p -> system.runAt(p).isEmpty()).findFirst();
     }
 
     /** The tank a duplex port is named after, else the one that feeds the item, else the first. */
-    private static Optional<Item.Tank> tankFor(FuelSystem system, PortRef from) {
-        if (system.item(from.item()).orElse(null) instanceof Item.Selector s && s.returns().contains(from.port())) {
+    private static Optional<Tank> tankFor(FuelSystem system, PortRef from) {
+        if (system.item(from.item()).orElse(null) instanceof Selector s && s.returns().contains(from.port())) {
             String inlet = from.port().replace("-return", "");
-            Optional<Item.Tank> same = system.runAt(new PortRef(s.id(), inlet)).map(r -> r.from().item())
-                    .flatMap(system::item).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+            Optional<Tank> same = system.runAt(new PortRef(s.id(), inlet)).map(r -> r.from().item())
+                    .flatMap(system::item).filter(Tank.class::isInstance).map(Tank.class::cast);
             if (same.isPresent()) {
                 return same;
             }
@@ -335,7 +342,7 @@ public final class LayoutEdits {
         java.util.Set<String> seen = new java.util.HashSet<>();
         while (!next.isEmpty()) {
             String id = next.poll();
-            if (system.item(id).orElse(null) instanceof Item.Tank tank) {
+            if (system.item(id).orElse(null) instanceof Tank tank) {
                 return Optional.of(tank);
             }
             if (seen.add(id)) {
@@ -346,15 +353,15 @@ public final class LayoutEdits {
     }
 
     /** A port at the top of a tank for what comes back. */
-    static Item.Tank withEntry(Item.Tank tank) {
+    static Tank withEntry(Tank tank) {
         String name = "return";
         for (int n = 2; tank.ports().contains(name); n++) {
             name = "return-" + n;
         }
         double top = tank.solid().highest(new Point3(0, 0, 1));
         double x = tank.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
-        List<Item.Entry> entries = new ArrayList<>(tank.returns());
-        entries.add(new Item.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,
+        List<Tank.Entry> entries = new ArrayList<>(tank.returns());
+        entries.add(new Tank.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,
                 top - 0.5 * INCH))));
         return tank.withReturns(entries);
     }
@@ -362,10 +369,10 @@ public final class LayoutEdits {
     /** Adds a drain to a tank at its lowest point, or to a strainer. */
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);
-        if (item.isPresent() && item.get() instanceof Item.Strainer s && !s.drain()) {
-            return Optional.of(new Outcome(system.replace(new Item.Strainer(s.tag(), s.loss(), s.fouled(), true, s.bowl())), picked));
+        if (item.isPresent() && item.get() instanceof Strainer s && !s.drain()) {
+            return Optional.of(new Outcome(system.replace(new Strainer(s.tag(), s.loss(), s.fouled(), true, s.bowl())), picked));
         }
-        return item.filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast).filter(t -> t.drain().isEmpty())
+        return item.filter(Tank.class::isInstance).map(Tank.class::cast).filter(t -> t.drain().isEmpty())
                 .map(t -> {
                     var low = t.shape().section().stream().min((a, b) -> Double.compare(a.z(), b.z())).orElseThrow();
                     Point3 at = new Point3(low.x() + INCH, (t.shape().left() + t.shape().right()) / 2, low.z());

@@ -3,13 +3,29 @@ package ration.project;
 import java.util.List;
 import java.util.Optional;
 import ration.geometry.Point3;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.Filter;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
-import ration.model.Item.Tag;
+import ration.model.JetPump;
 import ration.model.Measured;
+import ration.model.Orifice;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
+import ration.model.Tee;
 import ration.quantity.Unit;
 
 /** What can be added, named in trade terms, with the usual sizes; every figure is marked as an estimate. */
@@ -58,54 +74,54 @@ public enum NewItem {
         String name = id.matches(".*-\\d+") ? label + " " + id.substring(id.lastIndexOf('-') + 1) : label;
         Tag tag = new Tag(id, name, Place.estimated(near));
         return switch (this) {
-            case STRAINER -> new Item.Strainer(tag, Rated.of(20, 0.06, BY), true);
-            case SHUT_OFF -> new Item.ShutOff(tag, Rated.of(20, 0.02, BY));
-            case SELECTOR -> new Item.Selector(tag, List.of("left", "right"), List.of(
-                    new Item.Position("LEFT", List.of(List.of("left", Item.OUT))),
-                    new Item.Position("RIGHT", List.of(List.of("right", Item.OUT))),
-                    new Item.Position("OFF", List.of())), Rated.of(20, 0.05, BY));
-            case CHECK_VALVE -> new Item.CheckValve(tag, Measured.of(0.02, Unit.PSI, BY), Rated.of(20, 0.05, BY));
-            case ORIFICE -> new Item.Orifice(tag, Measured.of(0.125, Unit.INCH, BY), 0.65);
-            case ELECTRIC_PUMP -> pump(tag, Item.Drive.ELECTRIC, 30);
-            case ENGINE_PUMP -> pump(tag, Item.Drive.ENGINE, 40);
-            case PUMP_MODULE -> new Item.Pump(tag, Item.Drive.ELECTRIC, List.of(point(0, 60), point(30, 48), point(45, 0)),
-                    Optional.empty(), new Item.Pump.Build(Optional.empty(), Optional.of(Measured.of(5, Unit.AMPERE, BY)),
+            case STRAINER -> new Strainer(tag, Rated.of(20, 0.06, BY), true);
+            case SHUT_OFF -> new ShutOff(tag, Rated.of(20, 0.02, BY));
+            case SELECTOR -> new Selector(tag, List.of("left", "right"), List.of(
+                    new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
+                    new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT))),
+                    new Selector.Position("OFF", List.of())), Rated.of(20, 0.05, BY));
+            case CHECK_VALVE -> new CheckValve(tag, Measured.of(0.02, Unit.PSI, BY), Rated.of(20, 0.05, BY));
+            case ORIFICE -> new Orifice(tag, Measured.of(0.125, Unit.INCH, BY), 0.65);
+            case ELECTRIC_PUMP -> pump(tag, Pump.Drive.ELECTRIC, 30);
+            case ENGINE_PUMP -> pump(tag, Pump.Drive.ENGINE, 40);
+            case PUMP_MODULE -> new Pump(tag, Pump.Drive.ELECTRIC, List.of(point(0, 60), point(30, 48), point(45, 0)),
+                    Optional.empty(), new Pump.Build(Optional.empty(), Optional.of(Measured.of(5, Unit.AMPERE, BY)),
                     true));
-            case CHECK_BLOCK -> new Item.CheckBlock(tag, Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY));
-            case FILTER -> new Item.Filter(tag, List.of(Rated.of(20, 0.08, BY)), Optional.of(Rated.of(20, 0.25, BY)));
-            case HEADER -> new Item.Header(tag, Measured.of(2, Unit.GALLON, BY), Measured.of(9, Unit.INCH, BY),
+            case CHECK_BLOCK -> new CheckBlock(tag, Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY));
+            case FILTER -> new Filter(tag, List.of(Rated.of(20, 0.08, BY)), Optional.of(Rated.of(20, 0.25, BY)));
+            case HEADER -> new Header(tag, Measured.of(2, Unit.GALLON, BY), Measured.of(9, Unit.INCH, BY),
                     Measured.of(8, Unit.INCH, BY), List.of(Item.IN));
-            case BYPASS_REGULATOR -> new Item.Regulator(tag, Item.Regulator.Style.BYPASS,
-                    Item.Regulator.Reference.AMBIENT, Measured.of(43.5, Unit.PSI, BY), Rated.of(30, 1, BY));
-            case IN_LINE_REGULATOR -> new Item.Regulator(tag, Item.Regulator.Style.IN_LINE,
-                    Item.Regulator.Reference.AMBIENT, Measured.of(3, Unit.PSI, BY), Rated.of(20, 0.3, BY));
-            case FLOW_SENDER -> new Item.FlowSender(tag, Rated.of(20, 0.3, BY));
-            case JET_PUMP -> new Item.JetPump(tag, Measured.of(0.06, Unit.INCH, BY),
+            case BYPASS_REGULATOR -> new Regulator(tag, Regulator.Style.BYPASS,
+                    Regulator.Reference.AMBIENT, Measured.of(43.5, Unit.PSI, BY), Rated.of(30, 1, BY));
+            case IN_LINE_REGULATOR -> new Regulator(tag, Regulator.Style.IN_LINE,
+                    Regulator.Reference.AMBIENT, Measured.of(3, Unit.PSI, BY), Rated.of(20, 0.3, BY));
+            case FLOW_SENDER -> new FlowSender(tag, Rated.of(20, 0.3, BY));
+            case JET_PUMP -> new JetPump(tag, Measured.of(0.06, Unit.INCH, BY),
                     Measured.of(2, Unit.ONE, BY), Measured.of(0.2, Unit.ONE, BY));
-            case QUICK_DISCONNECT -> new Item.QuickDisconnect(tag, Rated.of(20, 0.05, BY));
-            case TEE -> new Item.Tee(tag, Measured.of(0.297, Unit.INCH, BY));
+            case QUICK_DISCONNECT -> new QuickDisconnect(tag, Rated.of(20, 0.05, BY));
+            case TEE -> new Tee(tag, Measured.of(0.297, Unit.INCH, BY));
             case TANK -> tank(tag, near);
         };
     }
 
-    private static Item.CurvePoint point(double gph, double psi) {
-        return new Item.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR, BY), Measured.of(psi, Unit.PSI, BY));
+    private static Pump.CurvePoint point(double gph, double psi) {
+        return new Pump.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR, BY), Measured.of(psi, Unit.PSI, BY));
     }
 
-    private static Item.Pump pump(Tag tag, Item.Drive drive, double free) {
-        return new Item.Pump(tag, drive, List.of(
-                new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR, BY), Measured.of(6, Unit.PSI, BY)),
-                new Item.CurvePoint(Measured.of(free * 0.7, Unit.GALLON_PER_HOUR, BY), Measured.of(4, Unit.PSI, BY)),
-                new Item.CurvePoint(Measured.of(free, Unit.GALLON_PER_HOUR, BY), Measured.of(0, Unit.PSI, BY))),
+    private static Pump pump(Tag tag, Pump.Drive drive, double free) {
+        return new Pump(tag, drive, List.of(
+                new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR, BY), Measured.of(6, Unit.PSI, BY)),
+                new Pump.CurvePoint(Measured.of(free * 0.7, Unit.GALLON_PER_HOUR, BY), Measured.of(4, Unit.PSI, BY)),
+                new Pump.CurvePoint(Measured.of(free, Unit.GALLON_PER_HOUR, BY), Measured.of(0, Unit.PSI, BY))),
                 Optional.of(Rated.of(20, 0.3, BY)));
     }
 
-    private static Item.Tank tank(Tag tag, Point3 near) {
+    private static Tank tank(Tag tag, Point3 near) {
         double inch = 0.0254;
         Point3 corner = near.plus(new Point3(-10 * inch, -8.25 * inch, 0));
         TankShape shape = new TankShape.Box(Place.estimated(corner), Measured.of(20, Unit.INCH, BY),
                 Measured.of(16.5, Unit.INCH, BY), Measured.of(7, Unit.INCH, BY));
-        return new Item.Tank(tag.id(), tag.name(), shape, List.of(new Item.Outlet("outlet",
+        return new Tank(tag.id(), tag.name(), shape, List.of(new Outlet("outlet",
                 Place.estimated(near.plus(new Point3(4 * inch, 0, 0))), Measured.of(0.305, Unit.INCH, BY),
                 Optional.empty())), Optional.empty(), Optional.empty(), Measured.of(0.5, Unit.GALLON, BY));
     }

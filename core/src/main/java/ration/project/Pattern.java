@@ -1,7 +1,9 @@
 package ration.project;
 
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Regulator;
 import ration.project.PatternSheet.At;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -59,7 +61,7 @@ public enum Pattern {
             return high(new PatternSheet(), 0, "vent-back").shutOff(new At(54, 0, 18))
                     .header("Header", new At(60, 0, 20), 2, 9, "in", "in-2", "return").pumpPair(new At(50, 0, 17))
                     .filter(new At(41, 0, 22)).injection("Rail", INLET, RAIL, 40, 50, true)
-                    .regulator(new At(32, 6, 42), Item.Regulator.Style.BYPASS, 43.5)
+                    .regulator(new At(32, 6, 42), Regulator.Style.BYPASS, 43.5)
                     .run("left-tank.outlet", "header.in", HALF, 70).run("right-tank.outlet", "header.in-2", HALF, 70)
                     .run("header.vent", "left-tank.vent-back", THREE, 70).run("header.out", "shut-off.in", HALF, 8)
                     .run("shut-off.out", "tee.in", HALF, 4).run("check-block.out", "filter.in", HOSE, 6)
@@ -74,7 +76,7 @@ public enum Pattern {
             return high(new PatternSheet(), 0, "vent-back").header("Left collector", new At(64, -20, 40), 0.67, 6, "in")
                     .header("Right collector", new At(64, 20, 40), 0.67, 6, "in").selector(new At(58, 0, 24), false)
                     .strainer(new At(54, 0, 18)).pumpPair(new At(50, 0, 19)).filter(new At(41, 0, 24))
-                    .regulator(new At(34, 0, 32), Item.Regulator.Style.IN_LINE, 43.5)
+                    .regulator(new At(34, 0, 32), Regulator.Style.IN_LINE, 43.5)
                     .injection("Rail", INLET, RAIL, 38, 50, false)
                     .run("left-tank.outlet", "left-collector.in", HALF, 32)
                     .run("right-tank.outlet", "right-collector.in", HALF, 32)
@@ -94,8 +96,8 @@ public enum Pattern {
         FuelSystem system() {
             return low(new PatternSheet(), "return").duplex(new At(60, 0, 24)).strainer(new At(52, 0, 18))
                     .pump("Boost pump", new At(46, 0, 19), ELECTRIC, 26, 60, false)
-                    .pump("Engine pump", new At(33, 0, 36), Item.Drive.ENGINE, 28, 60, false)
-                    .injection("Servo", INLET, Item.EngineInlet.Style.SERVO, 14, 60, true)
+                    .pump("Engine pump", new At(33, 0, 36), Pump.Drive.ENGINE, 28, 60, false)
+                    .injection("Servo", INLET, EngineInlet.Style.SERVO, 14, 60, true)
                     .orifice("Vapor orifice", new At(33, 4, 41), 0.03)
                     .run("left-tank.outlet", "selector.left", HALF, 44).run("right-tank.outlet", "selector.right", HALF, 44)
                     .run("selector.out", "strainer.in", THREE, 14).run("strainer.out", "boost-pump.in", THREE, 10)
@@ -112,7 +114,7 @@ public enum Pattern {
         FuelSystem system() {
             return low(new PatternSheet(), "return").duplex(new At(60, 0, 24)).strainer(new At(54, 0, 18))
                     .pumpPair(new At(50, 0, 18)).filter(new At(41, 0, 24)).tee("Manifold", new At(34, 0, 38))
-                    .regulator(new At(33, 5, 39), Item.Regulator.Style.BYPASS, 43.5)
+                    .regulator(new At(33, 5, 39), Regulator.Style.BYPASS, 43.5)
                     .injection("Rail", INLET, RAIL, 40, 50, false)
                     .run("left-tank.outlet", "selector.left", HALF, 44).run("right-tank.outlet", "selector.right", HALF, 44)
                     .run("selector.out", "strainer.in", HALF, 12).run("strainer.out", "tee.in", HALF, 6)
@@ -129,7 +131,7 @@ public enum Pattern {
         FuelSystem system() {
             return low(new PatternSheet()).pump("Left module", new At(77, -38, 20.5), ELECTRIC, 65, 45, true)
                     .pump("Right module", new At(77, 38, 20.5), ELECTRIC, 65, 45, true).checkBlock(new At(58, 0, 22))
-                    .regulator(new At(54, 0, 22), Item.Regulator.Style.IN_LINE, 43.5).filter(new At(48, 0, 24))
+                    .regulator(new At(54, 0, 22), Regulator.Style.IN_LINE, 43.5).filter(new At(48, 0, 24))
                     .shutOff(new At(44, 0, 26)).injection("Rail", INLET, RAIL, 38, 50, false)
                     .run("left-tank.outlet", "left-module.in", HALF, 1).run("right-tank.outlet", "right-module.in", HALF, 1)
                     .run("left-module.out", "check-block.in", HOSE, 44).run("right-module.out", "check-block.in-2", HOSE, 44)
@@ -160,7 +162,7 @@ public enum Pattern {
                     "vent-back").unusable(3.5).header("Collector", new At(60, 0, 12), 1, 7, "in", "jet")
                     .shutOff(new At(56, 0, 13)).pumpPair(new At(52, 0, 13)).filter(new At(42, 0, 18))
                     .injection("Rail", INLET, RAIL, 40, 50, true)
-                    .regulator(new At(32, 6, 42), Item.Regulator.Style.BYPASS, 43.5).jet(new At(62, 0, 20))
+                    .regulator(new At(32, 6, 42), Regulator.Style.BYPASS, 43.5).jet(new At(62, 0, 20))
                     .check("Flapper", new At(64, 0, 22))
                     .run("wing-tank.outlet", "flapper.in", "5/8 x 0.035 tube", 4)
                     .run("flapper.out", "collector.in", "5/8 x 0.035 tube", 6).run("collector.vent", "wing-tank.vent-back", THREE, 16)
@@ -194,8 +196,8 @@ public enum Pattern {
     private static final String HALF = PatternSheet.HALF;
     private static final String QUARTER = PatternSheet.QUARTER;
     private static final String HOSE = PatternSheet.HOSE;
-    private static final Item.Drive ELECTRIC = Item.Drive.ELECTRIC;
-    private static final Item.EngineInlet.Style RAIL = Item.EngineInlet.Style.RAIL;
+    private static final Pump.Drive ELECTRIC = Pump.Drive.ELECTRIC;
+    private static final EngineInlet.Style RAIL = EngineInlet.Style.RAIL;
 
     private final String label;
     private final String detail;
@@ -231,7 +233,7 @@ public enum Pattern {
     /** A new document that starts from this layout. */
     public Project project() {
         FuelSystem system = system();
-        Item.EngineInlet inlet = system.inlet().orElseThrow();
+        EngineInlet inlet = system.inlet().orElseThrow();
         boolean pumped = !system.feedPumps().isEmpty();
         Brief brief = Brief.usual().withDelivery(pumped ? Brief.Delivery.PUMP : Brief.Delivery.GRAVITY)
                 .withEngine(inlet.kind()).withLowFuel(Quantity.of(2, Unit.GALLON));

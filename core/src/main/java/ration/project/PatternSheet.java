@@ -3,16 +3,32 @@ package ration.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.Firewall;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
-import ration.model.Item.Tag;
+import ration.model.JetPump;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Orifice;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
+import ration.model.Tee;
 import ration.quantity.Unit;
 
 /** Puts a starting layout together; every figure is marked as an estimate. Stations, butt lines, water lines in inches. */
@@ -61,24 +77,24 @@ final class PatternSheet {
     PatternSheet tank(String name, At floor, double[] size, double[] outlets, String... returns) {
         TankShape shape = new TankShape.Box(floor.plus(-size[0] / 2, -size[1] / 2, 0).place(), inches(size[0]),
                 inches(size[1]), inches(size[2]));
-        List<Item.Outlet> out = new ArrayList<>();
+        List<Outlet> out = new ArrayList<>();
         for (int i = 0; i < outlets.length; i++) {
-            out.add(new Item.Outlet(i == 0 ? "outlet" : "outlet-" + (i + 1), floor.plus(outlets[i], 0, 0.1).place(),
+            out.add(new Outlet(i == 0 ? "outlet" : "outlet-" + (i + 1), floor.plus(outlets[i], 0, 0.1).place(),
                     inches(0.43), Optional.of(Rated.of(20, 0.008, BY))));
         }
-        List<Item.Entry> entries = new ArrayList<>();
+        List<Tank.Entry> entries = new ArrayList<>();
         for (int i = 0; i < returns.length; i++) {
-            entries.add(new Item.Entry(returns[i], floor.plus(size[0] / 4, 2 * (i + 1), size[2] - 0.5).place()));
+            entries.add(new Tank.Entry(returns[i], floor.plus(size[0] / 4, 2 * (i + 1), size[2] - 0.5).place()));
         }
         Tag tag = tag(name, floor);
-        return add(new Item.Tank(tag.id(), name, shape, out, entries, Optional.of(floor.plus(0, 0, size[2] + 6).place()),
+        return add(new Tank(tag.id(), name, shape, out, entries, Optional.of(floor.plus(0, 0, size[2] + 6).place()),
                 Optional.of(floor.plus(-size[0] / 4, 0, 0).place()), Measured.of(0.5, Unit.GALLON, BY)));
     }
 
     /** With another placard on the tank laid out last. */
     PatternSheet unusable(double gallons) {
         for (int i = items.size() - 1; i >= 0; i--) {
-            if (items.get(i) instanceof Item.Tank tank) {
+            if (items.get(i) instanceof Tank tank) {
                 items.set(i, tank.withUnusable(Measured.of(gallons, Unit.GALLON, BY)));
                 return this;
             }
@@ -87,93 +103,93 @@ final class PatternSheet {
     }
 
     PatternSheet selector(At at, boolean both) {
-        List<Item.Position> positions = new ArrayList<>(List.of(new Item.Position("LEFT", List.of(List.of("left", Item.OUT))),
-                new Item.Position("RIGHT", List.of(List.of("right", Item.OUT)))));
+        List<Selector.Position> positions = new ArrayList<>(List.of(new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
+                new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT)))));
         if (both) {
-            positions.add(new Item.Position("BOTH", List.of(List.of("left", "right", Item.OUT))));
+            positions.add(new Selector.Position("BOTH", List.of(List.of("left", "right", Item.OUT))));
         }
-        positions.add(new Item.Position("OFF", List.of()));
-        return add(new Item.Selector(tag("Selector", at), List.of("left", "right"), positions, Rated.of(20, 0.04, BY)));
+        positions.add(new Selector.Position("OFF", List.of()));
+        return add(new Selector(tag("Selector", at), List.of("left", "right"), positions, Rated.of(20, 0.04, BY)));
     }
 
     PatternSheet duplex(At at) {
-        return add(new Item.Selector(tag("Selector", at), List.of("left", "right"), List.of("left-return", "right-return"),
-                List.of(new Item.Position("LEFT", List.of(List.of("left", Item.OUT),
-                        List.of(Item.Selector.RETURN, "left-return"))),
-                        new Item.Position("RIGHT", List.of(List.of("right", Item.OUT),
-                                List.of(Item.Selector.RETURN, "right-return"))),
-                        new Item.Position("OFF", List.of())), Rated.of(30, 0.08, BY)));
+        return add(new Selector(tag("Selector", at), List.of("left", "right"), List.of("left-return", "right-return"),
+                List.of(new Selector.Position("LEFT", List.of(List.of("left", Item.OUT),
+                        List.of(Selector.RETURN, "left-return"))),
+                        new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT),
+                                List.of(Selector.RETURN, "right-return"))),
+                        new Selector.Position("OFF", List.of())), Rated.of(30, 0.08, BY)));
     }
 
     PatternSheet shutOff(At at) {
-        return add(new Item.ShutOff(tag("Shut-off", at), Rated.of(20, 0.02, BY)));
+        return add(new ShutOff(tag("Shut-off", at), Rated.of(20, 0.02, BY)));
     }
 
     PatternSheet strainer(At at) {
-        return add(new Item.Strainer(tag("Strainer", at), Rated.of(20, 0.05, BY), Optional.of(Rated.of(20, 0.15, BY)), true));
+        return add(new Strainer(tag("Strainer", at), Rated.of(20, 0.05, BY), Optional.of(Rated.of(20, 0.15, BY)), true));
     }
 
     PatternSheet filter(At at) {
-        return add(new Item.Filter(tag("Filter", at), List.of(Rated.of(20, 0.10, BY)), Optional.of(Rated.of(20, 0.30, BY))));
+        return add(new Filter(tag("Filter", at), List.of(Rated.of(20, 0.10, BY)), Optional.of(Rated.of(20, 0.30, BY))));
     }
 
     PatternSheet tee(String name, At at) {
-        return add(new Item.Tee(tag(name, at), inches(0.297)));
+        return add(new Tee(tag(name, at), inches(0.297)));
     }
 
     /** A pump by dead-head and free flow, psi and gph. */
-    PatternSheet pump(String name, At at, Item.Drive drive, double psi, double gph, boolean checked) {
-        List<Item.CurvePoint> curve = new ArrayList<>();
+    PatternSheet pump(String name, At at, Pump.Drive drive, double psi, double gph, boolean checked) {
+        List<Pump.CurvePoint> curve = new ArrayList<>();
         for (double[] p : new double[][] {{0, 1}, {0.6, 0.8}, {1, 0}}) {
-            curve.add(new Item.CurvePoint(Measured.of(p[0] * gph, Unit.GALLON_PER_HOUR, BY),
+            curve.add(new Pump.CurvePoint(Measured.of(p[0] * gph, Unit.GALLON_PER_HOUR, BY),
                     Measured.of(p[1] * psi, Unit.PSI, BY)));
         }
-        return add(new Item.Pump(tag(name, at), drive, curve, checked ? Optional.empty() : Optional.of(Rated.of(20, 0.3, BY)),
-                new Item.Pump.Build(Optional.empty(), drive == Item.Drive.ELECTRIC
+        return add(new Pump(tag(name, at), drive, curve, checked ? Optional.empty() : Optional.of(Rated.of(20, 0.3, BY)),
+                new Pump.Build(Optional.empty(), drive == Pump.Drive.ELECTRIC
                         ? Optional.of(Measured.of(psi > 20 ? 5 : 1.6, Unit.AMPERE, BY)) : Optional.empty(), checked)));
     }
 
     PatternSheet checkBlock(At at) {
-        return add(new Item.CheckBlock(tag("Check block", at), Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY)));
+        return add(new CheckBlock(tag("Check block", at), Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY)));
     }
 
     PatternSheet header(String name, At at, double gallons, double height, String... inlets) {
-        return add(new Item.Header(tag(name, at), Measured.of(gallons, Unit.GALLON, BY), inches(height),
+        return add(new Header(tag(name, at), Measured.of(gallons, Unit.GALLON, BY), inches(height),
                 inches(height - 1), List.of(inlets)));
     }
 
-    PatternSheet regulator(At at, Item.Regulator.Style style, double psi) {
-        return add(new Item.Regulator(tag("Regulator", at), style, Item.Regulator.Reference.AMBIENT,
+    PatternSheet regulator(At at, Regulator.Style style, double psi) {
+        return add(new Regulator(tag("Regulator", at), style, Regulator.Reference.AMBIENT,
                 Measured.of(psi, Unit.PSI, BY), Rated.of(30, 0.5, BY)));
     }
 
     PatternSheet orifice(String name, At at, double bore) {
-        return add(new Item.Orifice(tag(name, at), inches(bore), 0.7));
+        return add(new Orifice(tag(name, at), inches(bore), 0.7));
     }
 
     PatternSheet check(String name, At at) {
-        return add(new Item.CheckValve(tag(name, at), Measured.of(0.005, Unit.PSI, BY), Rated.of(20, 0.02, BY)));
+        return add(new CheckValve(tag(name, at), Measured.of(0.005, Unit.PSI, BY), Rated.of(20, 0.02, BY)));
     }
 
     PatternSheet jet(At at) {
-        return add(new Item.JetPump(tag("Jet pump", at), inches(0.1), Measured.of(2, Unit.ONE, BY),
+        return add(new JetPump(tag("Jet pump", at), inches(0.1), Measured.of(2, Unit.ONE, BY),
                 Measured.of(0.2, Unit.ONE, BY)));
     }
 
     PatternSheet carburettor(At at, double psi) {
-        return add(new Item.EngineInlet(tag("Carburettor", at), Item.EngineInlet.Style.FLOAT, inches(0.25),
+        return add(new EngineInlet(tag("Carburettor", at), EngineInlet.Style.FLOAT, inches(0.25),
                 Measured.of(psi, Unit.PSI, BY), Optional.of(Measured.of(8, Unit.PSI, BY)), false));
     }
 
-    PatternSheet injection(String name, At at, Item.EngineInlet.Style style, double least, double most, boolean returns) {
-        return add(new Item.EngineInlet(tag(name, at), style, inches(0.25), Measured.of(least, Unit.PSI, BY),
+    PatternSheet injection(String name, At at, EngineInlet.Style style, double least, double most, boolean returns) {
+        return add(new EngineInlet(tag(name, at), style, inches(0.25), Measured.of(least, Unit.PSI, BY),
                 Optional.of(Measured.of(most, Unit.PSI, BY)), returns));
     }
 
     /** Two electric pumps side by side between a tee and a check-valve block, joined up: tee.in to check-block.out. */
     PatternSheet pumpPair(At at) {
-        return tee("Tee", at).pump("Pump one", at.plus(-3, -4, 3), Item.Drive.ELECTRIC, 65, 45, true)
-                .pump("Pump two", at.plus(-3, 4, -4), Item.Drive.ELECTRIC, 65, 45, true).checkBlock(at.plus(-7, 0, 1))
+        return tee("Tee", at).pump("Pump one", at.plus(-3, -4, 3), Pump.Drive.ELECTRIC, 65, 45, true)
+                .pump("Pump two", at.plus(-3, 4, -4), Pump.Drive.ELECTRIC, 65, 45, true).checkBlock(at.plus(-7, 0, 1))
                 .run("tee.out", "pump-one.in", HOSE, 6).run("tee.branch", "pump-two.in", HOSE, 6)
                 .run("pump-one.out", "check-block.in", HOSE, 6).run("pump-two.out", "check-block.in-2", HOSE, 6);
     }
@@ -181,11 +197,11 @@ final class PatternSheet {
     /** An outlet high in a tank, through which it runs over. */
     PatternSheet overflow(String tank, double down) {
         items.replaceAll(i -> {
-            if (i instanceof Item.Tank t && t.id().equals(tank)) {
-                List<Item.Outlet> outlets = new ArrayList<>(t.outlets());
-                Item.Outlet first = outlets.get(0);
+            if (i instanceof Tank t && t.id().equals(tank)) {
+                List<Outlet> outlets = new ArrayList<>(t.outlets());
+                Outlet first = outlets.get(0);
                 double top = t.solid().highest(new ration.geometry.Point3(0, 0, 1));
-                outlets.add(new Item.Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
+                outlets.add(new Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
                         inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)), first.bore(), Optional.empty()));
                 return t.withOutlets(outlets);
             }
@@ -199,7 +215,7 @@ final class PatternSheet {
         String name = "R" + ++runs;
         FuelSystem so = new FuelSystem(items, Optional.empty());
         double way = Unit.INCH.fromSi(so.point(port(from)).orElseThrow().distance(so.point(port(to)).orElseThrow()));
-        return add(new Item.Run(name.toLowerCase(java.util.Locale.ROOT), name, port(from), port(to), LineSize.parse(size),
+        return add(new Run(name.toLowerCase(java.util.Locale.ROOT), name, port(from), port(to), LineSize.parse(size),
                 Optional.of(inches(Math.max(length, Math.ceil(1.08 * way)))), List.of(), List.of()));
     }
 
@@ -210,7 +226,7 @@ final class PatternSheet {
 
     /** The system without a return port that nothing comes back through. */
     FuelSystem system(double firewallStation, double top, double foot, String tank, String unused) {
-        items.replaceAll(i -> i instanceof Item.Tank t && t.id().equals(tank)
+        items.replaceAll(i -> i instanceof Tank t && t.id().equals(tank)
                 ? t.withReturns(t.returns().stream().filter(r -> !r.name().equals(unused)).toList()) : i);
         return system(firewallStation, top, foot);
     }

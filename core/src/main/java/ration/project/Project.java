@@ -8,10 +8,11 @@ import ration.evidence.HangarTest;
 import ration.fluid.Volatility;
 import ration.geometry.Point3;
 import ration.heat.Heat;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
+import ration.model.Tag;
 import ration.quantity.Unit;
 
 /**
@@ -41,8 +42,8 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
 
     /** An empty sheet: an engine inlet and nothing else. */
     public static Project empty() {
-        Item.EngineInlet inlet = new Item.EngineInlet(
-                new Item.Tag("carburettor", "Carburettor", Place.estimated(new Point3(0, 0, 0))),
+        EngineInlet inlet = new EngineInlet(
+                new Tag("carburettor", "Carburettor", Place.estimated(new Point3(0, 0, 0))),
                 Measured.of(0.25, Unit.INCH, "estimate"), Measured.of(0.5, Unit.PSI, "estimate"));
         return new Project("New aircraft", "", Brief.usual(), new FuelSystem(List.of(inlet), Optional.empty()),
                 Map.of());

@@ -6,9 +6,10 @@ import java.util.OptionalDouble;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 import ration.model.Fitout;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.TankShape.Section;
 import ration.model.TankShape.SectionPoint;
@@ -153,10 +154,10 @@ public enum ShapePattern {
      * A tank in another shape: outlets that no longer stand over its floor go to the nearest place that does, wells, ribs,
      * filler and gauge of the old shape go, vent and drain stay where they were measured.
      */
-    public static Item.Tank reshaped(Item.Tank tank, TankShape shape) {
+    public static Tank reshaped(Tank tank, TankShape shape) {
         Solid solid = shape.solid();
-        List<Item.Outlet> outlets = new ArrayList<>();
-        for (Item.Outlet o : tank.outlets()) {
+        List<Outlet> outlets = new ArrayList<>();
+        for (Outlet o : tank.outlets()) {
             Point3 p = o.place().point();
             OptionalDouble floor = solid.floorAt(p.x(), p.y());
             if (floor.isPresent() && Math.abs(floor.getAsDouble() - p.z()) < Unit.INCH.toSi(2)) {

@@ -14,6 +14,8 @@ import ration.assess.LeastMargin;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Pump;
+import ration.model.Tank;
 import ration.project.ItemFigures;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -91,7 +93,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         return system;
     }
 
-    private static boolean closes(Item.Tank tank) {
+    private static boolean closes(Tank tank) {
         try {
             return tank.solid().volume() > 0;
         } catch (IllegalArgumentException e) {
@@ -103,12 +105,12 @@ public record Chance(int samples, int shorts, double low, double middle, double 
     static FuelSystem drawn(FuelSystem system, SplittableRandom random) {
         FuelSystem out = system;
         for (Item item : system.items()) {
-            if (item instanceof Item.Pump pump) {
+            if (item instanceof Pump pump) {
                 out = out.replace(drawn(pump, random));
             }
             for (ItemFigures.Figure figure : ItemFigures.of(item, system)) {
                 Dimension dimension = figure.unit().dimension();
-                boolean loss = dimension == Dimension.PRESSURE && !(item instanceof Item.Pump);
+                boolean loss = dimension == Dimension.PRESSURE && !(item instanceof Pump);
                 if (dimension == Dimension.LENGTH || loss) {
                     out = draw(out, item.id(), figure, random);
                 }
@@ -130,12 +132,12 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         return m.with(Quantity.ofSi(size ? Math.max(si, 0.05 * m.si()) : si, m.quantity().unit()));
     }
 
-    private static Item drawn(Item.Pump pump, SplittableRandom random) {
+    private static Item drawn(Pump pump, SplittableRandom random) {
         double factor = pump.curve().isEmpty() || pump.curve().get(0).pressure().si() <= 0 ? 1
                 : 1 + deviation(random) * Tolerances.of(pump.curve().get(0).pressure()) / 2
                 / pump.curve().get(0).pressure().si();
-        List<Item.CurvePoint> curve = new ArrayList<>();
-        pump.curve().forEach(p -> curve.add(new Item.CurvePoint(p.flow(), p.pressure().with(Quantity.of(
+        List<Pump.CurvePoint> curve = new ArrayList<>();
+        pump.curve().forEach(p -> curve.add(new Pump.CurvePoint(p.flow(), p.pressure().with(Quantity.of(
                 p.pressure().quantity().value() * factor, p.pressure().quantity().unit())))));
         return pump.withCurve(curve);
     }

@@ -14,8 +14,13 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tag;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -36,7 +41,7 @@ public final class LessLeft {
     private final Project project;
     private final FuelSystem system;
     private final TankAnswer now;
-    private final Item.Tank tank;
+    private final Tank tank;
     private final Solid shell;
     private final List<Row> rows = new ArrayList<>();
 
@@ -68,7 +73,7 @@ public final class LessLeft {
 
     private List<Row> all(Task task) {
         List<Runnable> tries = new ArrayList<>();
-        Item.Outlet outlet = tank.outlets().get(0);
+        Outlet outlet = tank.outlets().get(0);
         Point3 at = outlet.place().point();
         double front = -shell.highest(new Point3(-1, 0, 0));
         double rear = shell.highest(new Point3(1, 0, 0));
@@ -122,36 +127,36 @@ public final class LessLeft {
 
     /** A second outlet teed into the line of the first, by a line of the same size. */
     private FuelSystem withSecond(FuelSystem s, Place at) {
-        Optional<Item.Tank> now = s.item(this.tank.id()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast)
+        Optional<Tank> now = s.item(this.tank.id()).filter(Tank.class::isInstance).map(Tank.class::cast)
                 .filter(t -> t.outlets().size() == 1);
         if (now.isEmpty()) {
             return s;
         }
-        Item.Tank tank = now.get();
-        Item.Outlet first = tank.outlets().get(0);
-        Item.Outlet more = new Item.Outlet("outlet-2", at, first.bore(), first.screen(), first.finger(), first.edge());
+        Tank tank = now.get();
+        Outlet first = tank.outlets().get(0);
+        Outlet more = new Outlet("outlet-2", at, first.bore(), first.screen(), first.finger(), first.edge());
         FuelSystem with = s.replace(tank.withOutlets(List.of(first, more)));
-        Optional<Item.Run> line = s.runAt(new PortRef(tank.id(), first.name()));
+        Optional<Run> line = s.runAt(new PortRef(tank.id(), first.name()));
         if (line.isEmpty()) {
             return with;
         }
-        Item.Run run = line.get();
+        Run run = line.get();
         Place below = first.place().raised(-2 * INCH);
         String id = s.freeId("tee");
-        Item.Tee tee = new Item.Tee(new Item.Tag(id, "Tee", below), new Measured(ration.quantity.Quantity.of(
+        Tee tee = new Tee(new Tag(id, "Tee", below), new Measured(ration.quantity.Quantity.of(
                 Math.round(Unit.INCH.fromSi(run.size().bore()) * 1000) / 1000.0, Unit.INCH), BY));
         PortRef outlet = new PortRef(tank.id(), first.name());
         boolean from = run.from().equals(outlet);
-        Item.Run rest = from ? run.between(new PortRef(id, Item.OUT), run.to()) : run.between(run.from(), new PortRef(id,
+        Run rest = from ? run.between(new PortRef(id, Item.OUT), run.to()) : run.between(run.from(), new PortRef(id,
                 Item.OUT));
         with = with.replace(rest).plus(tee);
         with = with.plus(bare(with, run.size(), outlet, new PortRef(id, Item.IN)));
-        return with.plus(bare(with, run.size(), new PortRef(tank.id(), more.name()), new PortRef(id, Item.Tee.BRANCH)));
+        return with.plus(bare(with, run.size(), new PortRef(tank.id(), more.name()), new PortRef(id, Tee.BRANCH)));
     }
 
-    private static Item.Run bare(FuelSystem s, LineSize size, PortRef from, PortRef to) {
+    private static Run bare(FuelSystem s, LineSize size, PortRef from, PortRef to) {
         String name = ration.plumbing.RunSheet.freeName(s);
-        return new Item.Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
+        return new Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
     }
 
     /** A well under the outlet with the outlet on its floor; where one is there already, the outlet down into it. */
@@ -182,19 +187,19 @@ public final class LessLeft {
     }
 
     /** The tank as it stands in the system the change is made on, which may have been edited since. */
-    private FuelSystem onTank(FuelSystem s, UnaryOperator<Item.Tank> change) {
-        return s.change(tank.id(), Item.Tank.class, t -> t.outlets().isEmpty() ? t : change.apply(t));
+    private FuelSystem onTank(FuelSystem s, UnaryOperator<Tank> change) {
+        return s.change(tank.id(), Tank.class, t -> t.outlets().isEmpty() ? t : change.apply(t));
     }
 
-    private static Item.Tank firstAt(Item.Tank t, Place place) {
-        List<Item.Outlet> outlets = new ArrayList<>(t.outlets());
+    private static Tank firstAt(Tank t, Place place) {
+        List<Outlet> outlets = new ArrayList<>(t.outlets());
         outlets.set(0, outlets.get(0).at(place));
         return t.withOutlets(outlets);
     }
 
     private void change(String title, UnaryOperator<FuelSystem> on) {
         FuelSystem changed = on.apply(system);
-        Item.Tank there = (Item.Tank) changed.item(tank.id()).orElseThrow();
+        Tank there = (Tank) changed.item(tank.id()).orElseThrow();
         try {
             TankAnswer after = TankAnswer.of(project.with(changed), there);
             if (after.predicted().volume() < now.predicted().volume() * 0.99) {

@@ -14,9 +14,16 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Run;
 import ration.model.RunBuild;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -78,21 +85,21 @@ public final class MoreDegrees {
         boolean before = true;
         for (PathStep step : vapor.look().demand().path()) {
             Item item = project.system().item(step.item()).orElse(null);
-            if (item instanceof Item.Run run) {
+            if (item instanceof Run run) {
                 if (!run.build().marks().sleeved()) {
-                    all.add(new Change("Sleeve on " + run.name(), on(run, Item.Run.class, r -> r.with(r.build().with(
+                    all.add(new Change("Sleeve on " + run.name(), on(run, Run.class, r -> r.with(r.build().with(
                             new RunBuild.Marks(true, r.build().marks().moving(), r.build().marks().temporary()))))));
                 }
                 if (before) {
                     run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
-                            on(run, Item.Run.class, r -> r.resized(up)))));
+                            on(run, Run.class, r -> r.resized(up)))));
                 }
-            } else if (item instanceof Item.Pump pump) {
-                all.add(new Change(pump.name() + " 6 in lower", on(pump, Item.Pump.class, x -> x.with(new Item.Tag(
+            } else if (item instanceof Pump pump) {
+                all.add(new Change(pump.name() + " 6 in lower", on(pump, Pump.class, x -> x.with(new Tag(
                         x.id(), x.name(), x.place().raised(-LOWER))))));
                 before = false;
-            } else if (item instanceof Item.Strainer s && before) {
-                all.add(new Change(s.name() + " twice as large", on(s, Item.Strainer.class, x -> new Item.Strainer(x.tag(),
+            } else if (item instanceof Strainer s && before) {
+                all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> new Strainer(x.tag(),
                         x.loss().times(0.5), x.fouled().map(f -> f.times(0.5)), x.drain(), x.bowl()))));
             }
         }
@@ -112,12 +119,12 @@ public final class MoreDegrees {
     private static Optional<Change> smallReturn(Project project, VaporAnswer vapor) {
         FuelSystem system = project.system();
         List<PathStep> path = vapor.look().demand().path();
-        Item.Pump pump = null;
-        Item.Tank tank = null;
+        Pump pump = null;
+        Tank tank = null;
         for (PathStep step : path) {
             Item item = system.item(step.item()).orElse(null);
-            pump = item instanceof Item.Pump p ? p : pump;
-            tank = item instanceof Item.Tank t && tank == null ? t : tank;
+            pump = item instanceof Pump p ? p : pump;
+            tank = item instanceof Tank t && tank == null ? t : tank;
         }
         if (pump == null || tank == null || tank.outlets().isEmpty() || system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
                 || system.tanks().stream().anyMatch(t -> t.returns().stream().anyMatch(r -> system.runAt(new PortRef(t.id(),
@@ -127,15 +134,15 @@ public final class MoreDegrees {
         String from = pump.id();
         String to = tank.id();
         return Optional.of(new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in",
-                p -> p.system().item(from).flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Item.Pump) f,
-                        (Item.Tank) t)))).orElse(p)));
+                p -> p.system().item(from).flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Pump) f,
+                        (Tank) t)))).orElse(p)));
     }
 
-    private static FuelSystem withReturn(FuelSystem system, Item.Pump pump, Item.Tank tank) {
+    private static FuelSystem withReturn(FuelSystem system, Pump pump, Tank tank) {
         if (system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty() || tank.outlets().isEmpty()) {
             return system;
         }
-        Item.Run line = system.runAt(new PortRef(pump.id(), Item.OUT)).orElseThrow();
+        Run line = system.runAt(new PortRef(pump.id(), Item.OUT)).orElseThrow();
         Point3 at = pump.place().point();
         String tee = system.freeId("tee");
         String orifice = system.freeId("return-orifice");
@@ -146,23 +153,23 @@ public final class MoreDegrees {
                 : tank.solid().highest(aft);
         Point3 top = new Point3(far + Math.signum(out.x() - far) * Unit.INCH.toSi(1), out.y(), tank.solid().highest(new Point3(0, 0,
                 1)) - Unit.INCH.toSi(0.5));
-        List<Item.Entry> entries = new ArrayList<>(tank.returns());
-        entries.add(new Item.Entry(port, Place.estimated(top)));
+        List<Tank.Entry> entries = new ArrayList<>(tank.returns());
+        entries.add(new Tank.Entry(port, Place.estimated(top)));
         LineSize small = LineSize.parse("1/4 x 0.035 tube");
         boolean leaves = line.from().equals(new PortRef(pump.id(), Item.OUT));
         PortRef joint = new PortRef(tee, Item.OUT);
         FuelSystem with = system.replace(tank.withReturns(entries)).replace(leaves ? line.between(joint, line.to())
-                : line.between(line.from(), joint)).plus(new Item.Tee(new Item.Tag(tee, "Return tee", Place.estimated(at)),
-                Measured.of(0.172, Unit.INCH, "estimate")), new Item.Orifice(new Item.Tag(orifice, "Return orifice",
+                : line.between(line.from(), joint)).plus(new Tee(new Tag(tee, "Return tee", Place.estimated(at)),
+                Measured.of(0.172, Unit.INCH, "estimate")), new Orifice(new Tag(orifice, "Return orifice",
                 Place.estimated(at)), Measured.of(0.040, Unit.INCH, "estimate"), 0.65));
         with = with.plus(bare(with, line.size(), new PortRef(pump.id(), Item.OUT), new PortRef(tee, Item.IN)));
-        with = with.plus(bare(with, small, new PortRef(tee, Item.Tee.BRANCH), new PortRef(orifice, Item.IN)));
+        with = with.plus(bare(with, small, new PortRef(tee, Tee.BRANCH), new PortRef(orifice, Item.IN)));
         return with.plus(bare(with, small, new PortRef(orifice, Item.OUT), new PortRef(tank.id(), port)));
     }
 
-    private static Item.Run bare(FuelSystem s, LineSize size, PortRef from, PortRef to) {
+    private static Run bare(FuelSystem s, LineSize size, PortRef from, PortRef to) {
         String name = ration.plumbing.RunSheet.freeName(s);
-        return new Item.Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
+        return new Run(s.freeId(name), name, from, to, size, Optional.empty(), List.of(), List.of());
     }
 
     /** The item is looked up in the project the change is made on: that may have been edited since. */

@@ -15,13 +15,27 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.LeastMargin;
 import ration.flow.PathStep;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.Filter;
 import ration.model.Fitting;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Quantity;
@@ -78,64 +92,64 @@ public final class Remedies {
         for (String id : onPath) {
             system.item(id).ifPresent(this::on);
         }
-        system.all(Item.Orifice.class).filter(o -> !onPath.contains(o.id())).forEach(this::throttle);
+        system.all(Orifice.class).filter(o -> !onPath.contains(o.id())).forEach(this::throttle);
     }
 
     private void on(Item item) {
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             run(run);
-        } else if (item instanceof Item.Tank tank) {
-            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Item.Tank.class,
+        } else if (item instanceof Tank tank) {
+            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Tank.class,
                     t -> t.raised(INCH));
             for (int i = 0; i < tank.outlets().size(); i++) {
                 String port = tank.outlets().get(i).name();
                 tank.outlets().get(i).screen().ifPresent(screen -> rated(item, "Outlet screen of " + tank.name()
-                        + ", coarser", screen, Item.Tank.class, (t, r) -> t.withOutlets(t.outlets().stream().map(o ->
+                        + ", coarser", screen, Tank.class, (t, r) -> t.withOutlets(t.outlets().stream().map(o ->
                         o.name().equals(port) ? o.withScreen(Optional.of(r)) : o).toList())));
             }
-        } else if (item instanceof Item.Selector s) {
-            rated(item, s.name() + " with straighter bores", s.loss(), Item.Selector.class, Item.Selector::withLoss);
-        } else if (item instanceof Item.Strainer s) {
-            rated(item, s.name() + " with a coarser screen", s.loss(), Item.Strainer.class, (x, r) -> new Item.Strainer(
+        } else if (item instanceof Selector s) {
+            rated(item, s.name() + " with straighter bores", s.loss(), Selector.class, Selector::withLoss);
+        } else if (item instanceof Strainer s) {
+            rated(item, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> new Strainer(
                     x.tag(), r, x.fouled().map(f -> f.times(EASIER)), x.drain(), x.bowl()));
-        } else if (item instanceof Item.Filter f) {
-            rated(item, f.name() + " twice as large", f.points().get(0), Item.Filter.class, (x, r) -> new Item.Filter(x.tag(),
+        } else if (item instanceof Filter f) {
+            rated(item, f.name() + " twice as large", f.points().get(0), Filter.class, (x, r) -> new Filter(x.tag(),
                     x.points().stream().map(p -> p.times(EASIER)).toList(), x.fouled().map(p -> p.times(EASIER))));
-        } else if (item instanceof Item.ShutOff v) {
-            rated(item, v.name() + " with a full bore", v.loss(), Item.ShutOff.class, (x, r) -> new Item.ShutOff(x.tag(), r));
-        } else if (item instanceof Item.CheckValve v) {
-            rated(item, v.name() + ", larger", v.loss(), Item.CheckValve.class, (x, r) -> new Item.CheckValve(x.tag(),
+        } else if (item instanceof ShutOff v) {
+            rated(item, v.name() + " with a full bore", v.loss(), ShutOff.class, (x, r) -> new ShutOff(x.tag(), r));
+        } else if (item instanceof CheckValve v) {
+            rated(item, v.name() + ", larger", v.loss(), CheckValve.class, (x, r) -> new CheckValve(x.tag(),
                     x.cracking(), r));
-        } else if (item instanceof Item.CheckBlock v) {
-            rated(item, v.name() + ", larger", v.loss(), Item.CheckBlock.class, (x, r) -> new Item.CheckBlock(x.tag(),
+        } else if (item instanceof CheckBlock v) {
+            rated(item, v.name() + ", larger", v.loss(), CheckBlock.class, (x, r) -> new CheckBlock(x.tag(),
                     x.cracking(), r));
-        } else if (item instanceof Item.FlowSender v) {
-            rated(item, v.name() + ", larger", v.loss(), Item.FlowSender.class, (x, r) -> new Item.FlowSender(x.tag(), r));
-        } else if (item instanceof Item.QuickDisconnect v) {
-            rated(item, v.name() + ", larger", v.loss(), Item.QuickDisconnect.class, (x, r) -> new Item.QuickDisconnect(
+        } else if (item instanceof FlowSender v) {
+            rated(item, v.name() + ", larger", v.loss(), FlowSender.class, (x, r) -> new FlowSender(x.tag(), r));
+        } else if (item instanceof QuickDisconnect v) {
+            rated(item, v.name() + ", larger", v.loss(), QuickDisconnect.class, (x, r) -> new QuickDisconnect(
                     x.tag(), r));
-        } else if (item instanceof Item.Pump pump) {
-            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Item.Pump.class,
-                    x -> x.withCurve(x.curve().stream().map(p -> new Item.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
+        } else if (item instanceof Pump pump) {
+            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Pump.class,
+                    x -> x.withCurve(x.curve().stream().map(p -> new Pump.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
                             .toList()));
-        } else if (item instanceof Item.Header header) {
-            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Item.Header.class,
-                    h -> h.with(new Item.Tag(h.id(), h.name(), h.place().raised(INCH))));
+        } else if (item instanceof Header header) {
+            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Header.class,
+                    h -> h.with(new Tag(h.id(), h.name(), h.place().raised(INCH))));
         }
     }
 
-    private void run(Item.Run run) {
+    private void run(Run run) {
         run.size().nextUp().ifPresent(up -> change(run, "Run " + run.name() + ", " + plain(run.size()) + " \u2192 "
                 + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run),
-                Item.Run.class, r -> r.resized(up)));
+                Run.class, r -> r.resized(up)));
         if (!eased(run).equals(run.fittings())) {
             change(run, "Bends in place of elbow fittings in " + run.name(), run.fittings().stream()
                     .filter(f -> f == Fitting.ELBOW_90 || f == Fitting.ELBOW_45).count() + " elbow fittings out",
-                    Item.Run.class, r -> r.withFittings(eased(r)));
+                    Run.class, r -> r.withFittings(eased(r)));
         }
     }
 
-    private static List<Fitting> eased(Item.Run run) {
+    private static List<Fitting> eased(Run run) {
         return run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
                 : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
     }
@@ -144,7 +158,7 @@ public final class Remedies {
         return size.kind() == LineSize.Kind.HOSE ? size.label().replace(" hose", "") : size.shortName();
     }
 
-    private String makes(Item.Run run) {
+    private String makes(Run run) {
         Optional<ration.geometry.Point3> a = system.point(run.from());
         Optional<ration.geometry.Point3> b = system.point(run.to());
         double length = a.isPresent() && b.isPresent() ? run.lengthM(a.get(), b.get()) : 0;
@@ -162,13 +176,13 @@ public final class Remedies {
     }
 
     /** An orifice that sends fuel back: a smaller one leaves more for the engine. */
-    private void throttle(Item.Orifice orifice) {
+    private void throttle(Orifice orifice) {
         boolean back = system.runAt(new PortRef(orifice.id(), Item.IN)).isPresent();
         if (back) {
             change(orifice, orifice.name() + " with a smaller bore", orifice.bore().quantity().shown() + " \u2192 "
                     + UnitSystem.figure(orifice.bore().quantity().value() * 0.8, 3) + " "
-                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", Item.Orifice.class,
-                    o -> new Item.Orifice(o.tag(), times(o.bore(), 0.8), o.dischargeCoefficient()));
+                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", Orifice.class,
+                    o -> new Orifice(o.tag(), times(o.bore(), 0.8), o.dischargeCoefficient()));
         }
     }
 

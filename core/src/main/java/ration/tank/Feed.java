@@ -2,7 +2,7 @@ package ration.tank;
 
 import java.util.List;
 import ration.geometry.Point3;
-import ration.model.Item;
+import ration.model.Outlet;
 
 /**
  * How several outlets of one tank work together: down to which level the fuel falls before air comes through one that stands
@@ -47,10 +47,10 @@ public record Feed(List<Leg> legs) {
      * Height along up to which a tank drains through these outlets, m: the lowest lip, or the level at which the first bare
      * outlet lets air in.
      */
-    double drainsTo(Point3 up, List<Item.Outlet> outlets) {
-        Item.Outlet lowest = outlets.get(0);
+    double drainsTo(Point3 up, List<Outlet> outlets) {
+        Outlet lowest = outlets.get(0);
         double highest = Double.NEGATIVE_INFINITY;
-        for (Item.Outlet o : outlets) {
+        for (Outlet o : outlets) {
             lowest = up.dot(o.drainsAt()) < up.dot(lowest.drainsAt()) ? o : lowest;
             highest = Math.max(highest, up.dot(o.drainsAt()));
         }
@@ -61,7 +61,7 @@ public record Feed(List<Leg> legs) {
         String feeding = lowest.name();
         double loss = legs.stream().filter(l -> l.outlet().equals(feeding)).mapToDouble(Leg::loss).findFirst().orElse(0);
         for (Leg leg : legs) {
-            for (Item.Outlet bare : outlets) {
+            for (Outlet bare : outlets) {
                 if (bare.name().equals(leg.outlet()) && !bare.name().equals(feeding)) {
                     level = Math.max(level, Math.min(up.dot(bare.drainsAt()), leg.lowest(up) + loss));
                 }

@@ -2,7 +2,7 @@ package ration.tank;
 
 import java.util.List;
 import ration.geometry.Point3;
-import ration.model.Item;
+import ration.model.Tank;
 
 /**
  * Height of the fuel along a sight tube or dipstick that stands upright in the aircraft, from its foot. Where marks were
@@ -46,7 +46,7 @@ public final class GaugeCurve {
      * Where readings count from: the tank's gauge, or, where none is laid out, a stick through its first outlet.
      */
     public static Point3 foot(TankBody body) {
-        Item.Tank tank = body.tank();
+        Tank tank = body.tank();
         return tank.fitout().gauge().map(g -> g.point()).orElseGet(() -> tank.outlets().isEmpty()
                 ? new Point3(0, 0, body.solid().lowest(new Point3(0, 0, 1))) : tank.outlets().get(0).place().point());
     }

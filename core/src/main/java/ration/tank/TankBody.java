@@ -6,7 +6,8 @@ import java.util.List;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 import ration.model.Fitout;
-import ration.model.Item;
+import ration.model.Outlet;
+import ration.model.Tank;
 
 /**
  * A laid-out tank made ready for computing. Volumes are real ones, m3: what was measured where fills were, else what the
@@ -16,12 +17,12 @@ public final class TankBody {
 
     private static final Point3 ACROSS = new Point3(0, 1, 0);
 
-    private final Item.Tank tank;
+    private final Tank tank;
     private final Solid solid;
     private final Calibration calibration;
     private final List<Solid.Slab> bays;
 
-    private TankBody(Item.Tank tank, Solid solid, Calibration calibration) {
+    private TankBody(Tank tank, Solid solid, Calibration calibration) {
         this.tank = tank;
         this.solid = solid;
         this.calibration = calibration;
@@ -29,12 +30,12 @@ public final class TankBody {
     }
 
     /** Throws IllegalArgumentException with the reason where the shape does not close. */
-    public static TankBody of(Item.Tank tank) {
+    public static TankBody of(Tank tank) {
         return of(tank, Calibration.NONE);
     }
 
     /** With measured fills. */
-    public static TankBody of(Item.Tank tank, Calibration calibration) {
+    public static TankBody of(Tank tank, Calibration calibration) {
         return new TankBody(tank, tank.solid(), calibration);
     }
 
@@ -49,7 +50,7 @@ public final class TankBody {
         return all;
     }
 
-    public Item.Tank tank() {
+    public Tank tank() {
         return tank;
     }
 
@@ -111,7 +112,7 @@ public final class TankBody {
     private double[] drained(Point3 up, Feed feed, double outlet) {
         double[] level = new double[bays.size()];
         Arrays.fill(level, Double.POSITIVE_INFINITY);
-        for (Item.Outlet o : tank.outlets()) {
+        for (Outlet o : tank.outlets()) {
             int bay = bayAt(o.place().point().y());
             level[bay] = Math.min(level[bay], Math.max(outlet, up.dot(o.drainsAt())));
         }

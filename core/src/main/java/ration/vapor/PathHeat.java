@@ -14,7 +14,9 @@ import ration.heat.Heat;
 import ration.heat.Warming;
 import ration.heat.Zone;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Tank;
 
 /**
  * Pressure and temperature along the path of one answer.
@@ -46,7 +48,7 @@ public record PathHeat(List<Gap> gaps) {
         double ambient = Heat.ambient(air.altitudeM());
         VaporPressure vapor = heat.vapor();
         double kelvin = air.fuelKelvin();
-        double density = answer.problem().fluid().density();
+        double density = answer.fluid().density();
         for (int i = 0; i < stretches.size(); i++) {
             PathLine.Stretch s = stretches.get(i);
             double mass = density * flow(stretches, i, answer);
@@ -54,7 +56,7 @@ public record PathHeat(List<Gap> gaps) {
                 PathLine.At at = s.way().get(k);
                 if (k > 0) {
                     PathLine.At before = s.way().get(k - 1);
-                    kelvin = s.item() instanceof Item.Run run ? Warming.along(kelvin, heat.air(zone(system, heat, run.id(),
+                    kelvin = s.item() instanceof Run run ? Warming.along(kelvin, heat.air(zone(system, heat, run.id(),
                             before.place().toward(at.place(), 0.5)), power, air.altitudeM()), Math.PI * run.size().bore()
                             * heat.through(run) * (at.along() - before.along()), mass) : through(system, heat, s, kelvin, mass,
                             answer, power, air);
@@ -74,10 +76,10 @@ public record PathHeat(List<Gap> gaps) {
 
     private static String what(PathLine.Stretch s, int k) {
         if (k == 0) {
-            return s.item() instanceof Item.Run ? "start" : "inlet";
+            return s.item() instanceof Run ? "start" : "inlet";
         }
         if (k == s.way().size() - 1) {
-            return s.item() instanceof Item.Run ? "end" : "outlet";
+            return s.item() instanceof Run ? "end" : "outlet";
         }
         boolean high = s.way().get(k).height() > s.way().get(k - 1).height() && s.way().get(k).height() > s.way().get(k + 1)
                 .height();
@@ -87,7 +89,7 @@ public record PathHeat(List<Gap> gaps) {
     private static double flow(List<PathLine.Stretch> stretches, int at, FlowAnswer answer) {
         for (int d = 0; d < stretches.size(); d++) {
             for (int i : new int[] {at - d, at + d}) {
-                if (i >= 0 && i < stretches.size() && stretches.get(i).item() instanceof Item.Run run) {
+                if (i >= 0 && i < stretches.size() && stretches.get(i).item() instanceof Run run) {
                     return Math.abs(answer.flow(run.id()));
                 }
             }
@@ -110,13 +112,13 @@ public record PathHeat(List<Gap> gaps) {
     private static double through(FuelSystem system, Heat heat, PathLine.Stretch s, double kelvin, double mass,
             FlowAnswer answer, Power power, Air air) {
         double weight = answer.weight();
-        if (s.item() instanceof Item.Tank || mass < 1e-9) {
+        if (s.item() instanceof Tank || mass < 1e-9) {
             return kelvin;
         }
         double zone = heat.air(zone(system, heat, s.item().id(), s.way().get(0).place()), power, air.altitudeM());
         double after = Warming.along(kelvin, zone, BODY * heat.si(ration.heat.HeatFigure.BARE), mass);
-        if (s.item() instanceof Item.Pump pump && !answer.condition().stopped().contains(pump.id())) {
-            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / answer.problem().fluid().density();
+        if (s.item() instanceof Pump pump && !answer.condition().stopped().contains(pump.id())) {
+            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / answer.fluid().density();
             double spent = pump.build().current().map(c -> Math.max(0, c.si() * VOLTS - hydraulic)).orElse(hydraulic
                     * (1 / EFFICIENCY - 1));
             after += spent / (mass * Warming.SPECIFIC_HEAT);

@@ -9,8 +9,11 @@ import ration.heat.HeatFigure;
 import ration.heat.Soak;
 import ration.heat.Warming;
 import ration.heat.Zone;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
 
 /**
  * What stands in the lines after shutdown: each part of the path in the engine bay, and when it boils.
@@ -37,24 +40,24 @@ public record SoakPath(String item, String name, Soak soak, double boils, boolea
         double startOver = heat.air(Zone.ENGINE_BAY, power, altitudeM) - outside;
         for (Gap g : path.leastOfEach(vapor)) {
             Item item = system.item(g.item()).orElse(null);
-            if (item == null || item instanceof Item.Tank || !inBay(system, heat, item)) {
+            if (item == null || item instanceof Tank || !inBay(system, heat, item)) {
                 continue;
             }
-            double lag = item instanceof Item.Run run ? 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))
+            double lag = item instanceof Run run ? 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))
                     : BODY_LAG / heat.si(HeatFigure.BARE);
             double standing = Heat.ambient(altitudeM) + Math.min(0, g.gauge());
             all.add(new SoakPath(item.id(), item.name(), new Soak(outside, startOver, heat.si(HeatFigure.BAY_SOAK_OVER),
-                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), item instanceof Item.Run));
+                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), item instanceof Run));
         }
         all.sort((a, b) -> Double.compare(b.hottest(), a.hottest()));
         return all;
     }
 
     private static boolean inBay(FuelSystem system, Heat heat, Item item) {
-        if (item instanceof Item.Fitted f) {
+        if (item instanceof Fitted f) {
             return PathHeat.zone(system, heat, item.id(), f.place().point()) == Zone.ENGINE_BAY;
         }
-        return item instanceof Item.Run run && system.point(run.to()).filter(p -> PathHeat.zone(system, heat, run.id(), p)
+        return item instanceof Run run && system.point(run.to()).filter(p -> PathHeat.zone(system, heat, run.id(), p)
                 == Zone.ENGINE_BAY).isPresent();
     }
 

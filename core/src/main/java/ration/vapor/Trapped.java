@@ -3,15 +3,31 @@ package ration.vapor;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.List;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Orifice;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
 
 /**
  * A volume that closed valves can shut in with nothing to relieve it.
@@ -44,9 +60,9 @@ public record Trapped(List<String> runs, double volume) {
     public static List<Trapped> of(FuelSystem system) {
         Map<List<String>, Trapped> all = new LinkedHashMap<>();
         int most = system.selectors().stream().mapToInt(s -> s.positions().size()).max().orElse(1);
-        boolean off = system.selectors().stream().allMatch(s -> s.positions().stream().anyMatch(Item.Position::off));
+        boolean off = system.selectors().stream().allMatch(s -> s.positions().stream().anyMatch(Selector.Position::off));
         if (off) {
-            at(system, s -> s.positions().stream().filter(Item.Position::off).findFirst()).forEach(t -> all.put(t.runs(), t));
+            at(system, s -> s.positions().stream().filter(Selector.Position::off).findFirst()).forEach(t -> all.put(t.runs(), t));
         }
         for (int i = 0; i < most; i++) {
             int turn = i;
@@ -58,12 +74,12 @@ public record Trapped(List<String> runs, double volume) {
     }
 
     /** With every selector at one position. */
-    private static List<Trapped> at(FuelSystem system, Function<Item.Selector, Optional<Item.Position>> position) {
+    private static List<Trapped> at(FuelSystem system, Function<Selector, Optional<Selector.Position>> position) {
         Parts parts = new Parts(system, position);
         Set<Integer> relieved = new HashSet<>();
         for (Item item : system.items()) {
-            if (item instanceof Item.Tank || item instanceof Item.Header || item instanceof Item.EngineInlet e
-                    && e.style() == Item.EngineInlet.Style.FLOAT) {
+            if (item instanceof Tank || item instanceof Header || item instanceof EngineInlet e
+                    && e.style() == EngineInlet.Style.FLOAT) {
                 item.ports().forEach(p -> relieved.add(parts.of(new PortRef(item.id(), p))));
             }
         }
@@ -79,15 +95,15 @@ public record Trapped(List<String> runs, double volume) {
                 }
             }
         }
-        Map<Integer, List<Item.Run>> left = new HashMap<>();
-        for (Item.Run run : system.runs()) {
+        Map<Integer, List<Run>> left = new HashMap<>();
+        for (Run run : system.runs()) {
             int part = parts.of(run.from());
             if (!relieved.contains(part)) {
                 left.computeIfAbsent(part, k -> new ArrayList<>()).add(run);
             }
         }
         List<Trapped> all = new ArrayList<>();
-        left.values().forEach(runs -> all.add(new Trapped(runs.stream().map(Item.Run::id).toList(), runs.stream()
+        left.values().forEach(runs -> all.add(new Trapped(runs.stream().map(Run::id).toList(), runs.stream()
                 .mapToDouble(r -> r.size().area() * r.lengthM(system.point(r.from()).orElseThrow(), system.point(r.to())
                         .orElseThrow())).sum())));
         return all;
@@ -95,14 +111,14 @@ public record Trapped(List<String> runs, double volume) {
 
     /** Ways that let pressure out in one direction while all is shut: from, to. */
     private static List<String[]> oneWay(Item item) {
-        if (item instanceof Item.CheckValve || item instanceof Item.Regulator r && r.style() == Item.Regulator.Style.BYPASS
-                || item instanceof Item.Pump p && p.off().isPresent() && p.build().checked()) {
+        if (item instanceof CheckValve || item instanceof Regulator r && r.style() == Regulator.Style.BYPASS
+                || item instanceof Pump p && p.off().isPresent() && p.build().checked()) {
             return List.<String[]>of(new String[] {Item.IN, Item.OUT});
         }
-        if (item instanceof Item.CheckBlock) {
-            return List.of(new String[] {Item.IN, Item.OUT}, new String[] {Item.CheckBlock.SECOND, Item.OUT});
+        if (item instanceof CheckBlock) {
+            return List.of(new String[] {Item.IN, Item.OUT}, new String[] {CheckBlock.SECOND, Item.OUT});
         }
-        if (item instanceof Item.Regulator) {
+        if (item instanceof Regulator) {
             return List.<String[]>of(new String[] {Item.OUT, Item.IN});
         }
         return List.of();
@@ -113,15 +129,15 @@ public record Trapped(List<String> runs, double volume) {
         private final Map<PortRef, PortRef> above = new HashMap<>();
         private final Map<PortRef, Integer> numbers = new HashMap<>();
 
-        Parts(FuelSystem system, Function<Item.Selector, Optional<Item.Position>> position) {
+        Parts(FuelSystem system, Function<Selector, Optional<Selector.Position>> position) {
             system.runs().forEach(r -> join(r.from(), r.to()));
             system.selectors().forEach(s -> position.apply(s).ifPresent(p -> p.joins().forEach(group -> group.forEach(port -> join(
                     new PortRef(s.id(), group.get(0)), new PortRef(s.id(), port))))));
             for (Item item : system.items()) {
-                boolean passes = item instanceof Item.Tee || item instanceof Item.Strainer || item instanceof Item.Filter
-                        || item instanceof Item.Orifice || item instanceof Item.FlowSender
-                        || item instanceof Item.QuickDisconnect || item instanceof Item.JetPump || item instanceof Item.Header
-                        || item instanceof Item.EngineInlet || item instanceof Item.Pump p && p.off().isPresent()
+                boolean passes = item instanceof Tee || item instanceof Strainer || item instanceof Filter
+                        || item instanceof Orifice || item instanceof FlowSender
+                        || item instanceof QuickDisconnect || item instanceof JetPump || item instanceof Header
+                        || item instanceof EngineInlet || item instanceof Pump p && p.off().isPresent()
                         && !p.build().checked();
                 if (passes) {
                     item.ports().forEach(p -> join(new PortRef(item.id(), item.ports().get(0)), new PortRef(item.id(), p)));

@@ -34,6 +34,7 @@ import ration.model.Fitout;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.model.VentLine;
 import ration.project.Pattern;
 import ration.project.Project;
@@ -64,8 +65,8 @@ class AnyProjectTest {
         return r.nextBoolean() ? Optional.of(value) : Optional.empty();
     }
 
-    private static Item.Tank changed(Random r, Item.Tank tank, List<Item.Tank> all) {
-        Item.Tank t = tank;
+    private static Tank changed(Random r, Tank tank, List<Tank> all) {
+        Tank t = tank;
         if (r.nextInt(3) == 0) {
             ShapePattern p = any(r, ShapePattern.values());
             t = t.withShape(p.shape(p.measures().stream().map(m -> Measured.of(m.usual(), m.unit(), "estimate")).toList()));
@@ -76,7 +77,7 @@ class AnyProjectTest {
             ribs.add(new Fitout.Rib(length(r, -50, 50), List.of(new Fitout.Opening(length(r, 0, 100), length(r, 0, 80), any(r,
                     Fitout.Passes.values())))));
         }
-        Optional<String> to = r.nextInt(4) == 0 ? Optional.of(any(r, all.toArray(Item.Tank[]::new)).id()) : Optional.empty();
+        Optional<String> to = r.nextInt(4) == 0 ? Optional.of(any(r, all.toArray(Tank[]::new)).id()) : Optional.empty();
         VentLine vent = new VentLine(length(r, 0.05, 0.6), length(r, 1, 90), Measured.of(r.nextInt(5) / 2.0 - 1, Unit.ONE),
                 r.nextBoolean(), to, List.of(near(r, outlet, 20), near(r, outlet, 30)));
         t = t.with(new Fitout(r.nextInt(3) == 0 ? List.of(new Fitout.Well(near(r, outlet, 4), length(r, 1, 6), length(r, 1, 6)))
@@ -89,7 +90,7 @@ class AnyProjectTest {
     private static Project any(long seed) {
         Random r = new Random(seed);
         Project p = any(r, Pattern.values()).project();
-        for (Item.Tank tank : p.system().tanks()) {
+        for (Tank tank : p.system().tanks()) {
             if (r.nextInt(3) > 0) {
                 p = p.with(p.system().replace(changed(r, tank, p.system().tanks())));
             }

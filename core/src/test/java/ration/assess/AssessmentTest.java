@@ -16,10 +16,13 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.fluid.FuelGrade;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Run;
+import ration.model.Tag;
 import ration.project.Brief;
 import ration.project.Project;
 import ration.quantity.Quantity;
@@ -64,10 +67,10 @@ class AssessmentTest {
                     assertThat(f.item()).isEqualTo("r3");
                     assertThat(f.remedy()).contains("3/8");
                 });
-        Item.Run r3 = (Item.Run) demo.system().item("r3").orElseThrow();
+        Run r3 = (Run) demo.system().item("r3").orElseThrow();
         Project one = demo.with(demo.system().replace(r3.resized(LineSize.parse("3/8 x 0.035 tube"))));
         assertThat(Assessment.of(one).governing().orElseThrow().margin()).isBetween(1.3, 1.5);
-        Assessment after = Assessment.of(one.with(one.system().change("r2", Item.Run.class, r -> r.resized(LineSize.parse(
+        Assessment after = Assessment.of(one.with(one.system().change("r2", Run.class, r -> r.resized(LineSize.parse(
                 "1/2 x 0.035 tube")))));
         assertThat(after.flowVerdict()).isEqualTo(Verdict.THIN);
         assertThat(after.findings()).noneMatch(f -> f.check().equals("flow.margin") && f.verdict() == Verdict.SHORT);
@@ -140,8 +143,8 @@ class AssessmentTest {
     @Test
     void theValveOnTheWrongSideOfTheFirewallIsFound() {
         Project demo = Systems.corrie();
-        Item.Fitted selector = (Item.Fitted) demo.system().item("selector").orElseThrow();
-        Item moved = selector.with(new Item.Tag("selector", "Selector", ration.model.Place.inches(36, 0, 35)));
+        Fitted selector = (Fitted) demo.system().item("selector").orElseThrow();
+        Item moved = selector.with(new Tag("selector", "Selector", ration.model.Place.inches(36, 0, 35)));
         Assessment a = Assessment.of(demo.with(demo.system().replace(moved)));
         assertThat(a.findingsOn("selector")).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("build.shut-off.selector");
@@ -152,7 +155,7 @@ class AssessmentTest {
     @Test
     void frictionBetweenLaminarAndTurbulentIsReported() {
         Project slow = Systems.project(Systems.oneLine());
-        Item.Run run = slow.system().runs().get(0);
+        Run run = slow.system().runs().get(0);
         Project small = slow.with(slow.system().replace(run.withSize(LineSize.parse("0.11 in bore"))));
         assertThat(Assessment.of(small).findings()).extracting(Finding::id).contains("flow.transition.r1");
     }
@@ -160,7 +163,7 @@ class AssessmentTest {
     @Test
     void thePracticeChoiceChangesFriction() {
         Project demo = Systems.corrie();
-        Item.Run run = demo.system().runs().get(0);
+        Run run = demo.system().runs().get(0);
         Project small = demo.with(demo.system().replace(run.withSize(LineSize.parse("0.13 in bore"))));
         double safe = margin(small, Brief.Friction.CONSERVATIVE);
         double blend = margin(small, Brief.Friction.TEXTBOOK);

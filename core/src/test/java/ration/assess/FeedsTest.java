@@ -13,14 +13,19 @@ import ration.Systems;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.flow.FlowAnswer;
-import ration.flow.FlowModel;
+import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.fluid.FuelGrade;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Header;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Pump;
+import ration.model.Tag;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.network.FrictionLaw;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -34,21 +39,21 @@ class FeedsTest {
 
     /** The second outlet 3 in higher than the first, both teed at a height into a pump. */
     private static Project teed(double teeAt) {
-        Item.Tank one = Systems.tank("tank", 10, 0, 24);
-        Item.Outlet first = one.outlets().get(0);
-        Item.Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Item.Outlet("o2", Place.inches(15, 0, 27),
+        Tank one = Systems.tank("tank", 10, 0, 24);
+        Outlet first = one.outlets().get(0);
+        Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Outlet("o2", Place.inches(15, 0, 27),
                 first.bore(), Optional.empty())));
-        Item.Pump pump = new Item.Pump(new Item.Tag("pump", "Pump", Place.inches(4, 0, teeAt)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(60, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
-        return Systems.project(new FuelSystem(List.of(two, Systems.inlet(), new Item.Tee(new Item.Tag("tee", "Tee", Place.inches(8, 0,
+        Pump pump = new Pump(new Tag("pump", "Pump", Place.inches(4, 0, teeAt)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(60, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
+        return Systems.project(new FuelSystem(List.of(two, Systems.inlet(), new Tee(new Tag("tee", "Tee", Place.inches(8, 0,
                 teeAt)), Systems.in(0.297)), pump, Systems.run("r1", "tank.outlet", "tee.in", 60), Systems.run("r2", "tank.o2",
                 "tee.branch", 60), Systems.run("r3", "tee.out", "pump.in", 6), Systems.run("r4", "pump.out", "carburettor.in", 20)),
                 Optional.empty()));
     }
 
     private static double stranded(Project p, Point3 up) {
-        Item.Tank t = p.system().tanks().get(0);
+        Tank t = p.system().tanks().get(0);
         return TankBody.of(t).stranded(up, Feeds.of(p, t)).volume();
     }
 
@@ -66,7 +71,7 @@ class FeedsTest {
     @Test
     void behindAHeaderEachOutletFallsFree() {
         Project p = teed(-20);
-        Item.Header header = new Item.Header(new Item.Tag("h", "H", Place.inches(6, 0, 0)), Measured.of(1, Unit.GALLON),
+        Header header = new Header(new Tag("h", "H", Place.inches(6, 0, 0)), Measured.of(1, Unit.GALLON),
                 Systems.in(8), Systems.in(6), List.of("in", "in-2"));
         FuelSystem s = p.system().minus("r1", "r2", "tee", "r3").plus(header, Systems.run("r1", "tank.outlet", "h.in", 20), Systems.run(
                 "r2", "tank.o2", "h.in-2", 20), Systems.run("r3", "h.out", "pump.in", 6));
@@ -79,12 +84,12 @@ class FeedsTest {
     void tanksAndFlowAgree(@ForAll @DoubleRange(min = -20, max = 40) double teeAt, @ForAll @DoubleRange(min = -12, max = 12)
             double pitch) {
         Project p = teed(teeAt);
-        Item.Tank t = p.system().tanks().get(0);
+        Tank t = p.system().tanks().get(0);
         Attitude attitude = Attitude.ofDegrees("Any", pitch, 0);
         TankBody body = TankBody.of(t);
         double level = body.stranded(attitude.gravity().up(), Feeds.of(p, t)).level();
         double step = Unit.INCH.toSi(0.3);
-        FlowModel.Basis basis = new FlowModel.Basis(p.system(), FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
+        FlowBasis basis = new FlowBasis(p.system(), FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
         FlowAnswer over = ask(p, basis, body, attitude, level + step);
         assertThat(over.airDrawn()).as("over the level").isEmpty();
         FlowAnswer under = ask(p, basis, body, attitude, level - step);
@@ -92,7 +97,7 @@ class FeedsTest {
                 .as("under the level").isTrue();
     }
 
-    private static FlowAnswer ask(Project p, FlowModel.Basis basis, TankBody body, Attitude attitude, double level) {
+    private static FlowAnswer ask(Project p, FlowBasis basis, TankBody body, Attitude attitude, double level) {
         Condition c = Systems.level(p.system(), 0).with(attitude).withContents("tank", body.volumeBelow(attitude.gravity().up(), level));
         return basis.ask(c, new FlowQuestion.Demand(p.brief().demand()));
     }

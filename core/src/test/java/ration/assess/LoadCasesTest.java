@@ -16,10 +16,17 @@ import ration.file.ProjectFileException;
 import ration.fluid.FuelGrade;
 import ration.fluid.Volatility;
 import ration.heat.HeatFigure;
+import ration.model.Filter;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.ShutOff;
+import ration.model.Tag;
 import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Practice;
@@ -91,9 +98,9 @@ class LoadCasesTest {
         assertThat(both.cases()).filteredOn(c -> c.contents().endsWith(CaseAnswer.ONE_DRY)).isNotEmpty().allMatch(c -> c.condition()
                 .positions().containsValue("BOTH"));
         FuelSystem low = Systems.twoTanks(-30, -30);
-        Item.Pump pump = new Item.Pump(new Item.Tag("pump", "Pump", ration.model.Place.inches(4, 0, -2)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(90, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+        Pump pump = new Pump(new Tag("pump", "Pump", ration.model.Place.inches(4, 0, -2)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(90, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
                 java.util.Optional.of(Rated.of(20, 0.3, "")));
         FuelSystem s = low.minus("r3").plus(pump, Systems.run("r3", "selector.out", "pump.in", 12),
                 Systems.run("r4", "pump.out", "carburettor.in", 12));
@@ -110,8 +117,8 @@ class LoadCasesTest {
     @Test
     void theNeedShownIsThatOfTheCaseThatGoverns() {
         Project p = Pattern.TWO_PUMPS_PARALLEL.project();
-        Item.Filter f = p.system().all(Item.Filter.class).findFirst().orElseThrow();
-        Project dirty = p.with(p.system().replace(new Item.Filter(f.tag(), f.points(), java.util.Optional.of(Rated.of(20, 38, "")))));
+        Filter f = p.system().all(Filter.class).findFirst().orElseThrow();
+        Project dirty = p.with(p.system().replace(new Filter(f.tag(), f.points(), java.util.Optional.of(Rated.of(20, 38, "")))));
         Assessment a = Assessment.of(dirty);
         assertThat(a.governing().orElseThrow().condition().engine().fouled()).isTrue();
         assertThat(Ledger.of(a, UnitSystem.US).flow().need()).isEqualTo("needs 1.00\u00d7");
@@ -156,7 +163,7 @@ class LoadCasesTest {
         Assessment none = Assessment.failed(Systems.corrie(), "why");
         assertThat(Ledger.of(none, UnitSystem.US).entries()).extracting(Ledger.Entry::verdict).containsOnly(Verdict.NOT_SHOWN);
         FuelSystem s = Systems.oneLine();
-        FuelSystem cut = s.plus(new Item.ShutOff(new Item.Tag("valve", "Valve", ration.model.Place.inches(0, 0, 5)), Rated.of(20, 0.1,
+        FuelSystem cut = s.plus(new ShutOff(new Tag("valve", "Valve", ration.model.Place.inches(0, 0, 5)), Rated.of(20, 0.1,
                 ""))).minus("r1").plus(Systems.run("r2", "valve.out", "carburettor.in", 5));
         Assessment a = Assessment.of(Systems.project(cut));
         assertThat(a.vapor()).isEmpty();
@@ -173,7 +180,7 @@ class LoadCasesTest {
                 "flow.regulated")).toList();
         assertThat(held).isNotEmpty();
         Project rail = Pattern.TWO_PUMPS_PARALLEL.project();
-        Item.Run line = rail.system().runs().stream().filter(r -> r.from().item().contains("tank")).findFirst().orElseThrow();
+        Run line = rail.system().runs().stream().filter(r -> r.from().item().contains("tank")).findFirst().orElseThrow();
         FuelSystem cut = rail.system().minus(line.id());
         List<Finding> then = Assessment.of(rail.with(cut)).findings().stream().filter(f -> f.check().equals("flow.regulated")).toList();
         assertThat(then).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
@@ -183,8 +190,8 @@ class LoadCasesTest {
     @Test
     void idleIsComputedAsIdle() {
         Project p = Pattern.TWO_PUMPS_PARALLEL.project();
-        Item.Regulator r = p.system().all(Item.Regulator.class).findFirst().orElseThrow();
-        Project manifold = p.with(p.system().replace(new Item.Regulator(r.tag(), r.style(), Item.Regulator.Reference.MANIFOLD,
+        Regulator r = p.system().all(Regulator.class).findFirst().orElseThrow();
+        Project manifold = p.with(p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD,
                 Measured.of(45, Unit.PSI), r.loss())));
         Condition idle = Assessment.start(manifold).with(ration.condition.Power.IDLE);
         double at = new FlowProbe(manifold).pressure(idle, r.id());
@@ -208,7 +215,7 @@ class LoadCasesTest {
     @Test
     void theReserveOfACollectorCountsAllThatLeavesIt() {
         Project p = Pattern.COLLECTOR_PER_TANK.project();
-        Item.Header header = p.system().all(Item.Header.class).findFirst().orElseThrow();
+        Header header = p.system().all(Header.class).findFirst().orElseThrow();
         HeaderReserve reserve = HeaderReserve.of(p, Assessment.basis(p), header);
         double burnt = header.capacity().si() / p.brief().demand();
         assertThat(reserve.known()).isTrue();

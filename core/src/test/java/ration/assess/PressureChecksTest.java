@@ -13,11 +13,17 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.file.ProjectFile;
 import ration.model.Construction;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Project;
@@ -55,18 +61,18 @@ class PressureChecksTest {
     @Test
     void tooMuchPressureWithEveryPumpOnIsShort() {
         assertThat(verdict(BOOST, "flow.inlet-pressure-most")).isEqualTo(Verdict.HOLDS);
-        Project weak = with(BOOST, "servo", Item.EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
+        Project weak = with(BOOST, "servo", EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
                 Optional.of(psi(45))));
         assertThat(verdict(weak, "flow.inlet-pressure-most")).isEqualTo(Verdict.SHORT);
         assertThat(says(weak, "flow.inlet-pressure-most")).contains("against 45.00 psi").contains("every pump on");
-        Project unknown = with(BOOST, "servo", Item.EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
+        Project unknown = with(BOOST, "servo", EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
                 Optional.empty()));
         assertThat(verdict(unknown, "flow.inlet-pressure-most")).isEqualTo(Verdict.NOT_SHOWN);
     }
 
     @Test
     void aReliefKeepsTheGreatestPressureDown() {
-        Project relieved = with(BOOST, "engine-pump", Item.Pump.class, p -> p.withBuild(new Item.Pump.Build(
+        Project relieved = with(BOOST, "engine-pump", Pump.class, p -> p.withBuild(new Pump.Build(
                 Optional.of(psi(10)), Optional.empty(), false)));
         double before = 1 / finding(BOOST, "flow.inlet-pressure-most").orElseThrow().ratio();
         double after = 1 / finding(relieved, "flow.inlet-pressure-most").orElseThrow().ratio();
@@ -77,7 +83,7 @@ class PressureChecksTest {
     @Test
     void theWeakestHoseIsHeldAgainstTheDeadHead() {
         assertThat(verdict(PARALLEL, "build.dead-head")).isEqualTo(Verdict.HOLDS);
-        Project soft = with(PARALLEL, "r12", Item.Run.class, r -> r.withSize(LineSize.parse("-6 hose")).with(
+        Project soft = with(PARALLEL, "r12", Run.class, r -> r.withSize(LineSize.parse("-6 hose")).with(
                 r.build().with(Optional.of(Construction.PUSH_ON))));
         assertThat(verdict(soft, "build.dead-head")).isEqualTo(Verdict.SHORT);
         assertThat(says(soft, "build.dead-head")).contains("130").contains("R12").contains("50.00 psi");
@@ -87,7 +93,7 @@ class PressureChecksTest {
     @Test
     void aReturnTooSmallForTheSpillIsShort() {
         assertThat(verdict(PARALLEL, "flow.regulated.regulator")).isEqualTo(Verdict.HOLDS);
-        Item.Run back = PARALLEL.system().runs().stream().filter(r -> r.from().item().equals("regulator")).findFirst()
+        Run back = PARALLEL.system().runs().stream().filter(r -> r.from().item().equals("regulator")).findFirst()
                 .orElseThrow();
         Project thin = PARALLEL.with(PARALLEL.system().replace(back.withSize(LineSize.parse("0.06 in bore"))));
         assertThat(verdict(thin, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
@@ -96,7 +102,7 @@ class PressureChecksTest {
 
     @Test
     void aRegulatorSetOverWhatThePumpsReachIsShort() {
-        Project high = with(PARALLEL, "regulator", Item.Regulator.class, r -> new Item.Regulator(r.tag(), r.style(),
+        Project high = with(PARALLEL, "regulator", Regulator.class, r -> new Regulator(r.tag(), r.style(),
                 r.reference(), psi(140), r.loss()));
         assertThat(verdict(high, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
         assertThat(finding(high, "flow.regulated.regulator").orElseThrow().remedy()).contains("do not reach");
@@ -107,7 +113,7 @@ class PressureChecksTest {
         assertThat(verdict(HEADER, "flow.header.header")).isEqualTo(Verdict.HOLDS);
         assertThat(says(HEADER, "flow.header.header")).contains("13.1 min");
         FuelSystem s = HEADER.system();
-        for (Item.Run run : s.runs()) {
+        for (Run run : s.runs()) {
             if (run.to().item().equals("header") && !run.to().port().equals("return")) {
                 s = s.replace(run.withSize(LineSize.parse("0.05 in bore")));
             }
@@ -125,7 +131,7 @@ class PressureChecksTest {
     @Test
     void onePumpAloneIsShort() {
         Project one = Pattern.TWO_PUMPS_PARALLEL.project();
-        FuelSystem s = one.system().minus("pump-two").replace(new Item.Tee(((Item.Tee) one.system().item("tee")
+        FuelSystem s = one.system().minus("pump-two").replace(new Tee(((Tee) one.system().item("tee")
                 .orElseThrow()).tag(), Measured.of(0.3, Unit.INCH)));
         s = s.minus(s.runs().stream().filter(r -> r.to().item().equals("pump-two") || r.from().item().equals("pump-two"))
                 .map(Item::id).toArray(String[]::new));
@@ -151,7 +157,7 @@ class PressureChecksTest {
 
     @Test
     void dirtyFiltersCostFlow() {
-        Project p = with(PARALLEL, "filter", Item.Filter.class, f -> new Item.Filter(f.tag(), f.points(),
+        Project p = with(PARALLEL, "filter", Filter.class, f -> new Filter(f.tag(), f.points(),
                 Optional.of(Rated.of(20, 30, "test"))));
         Assessment a = Assessment.of(p);
         for (CaseAnswer clean : a.cases()) {

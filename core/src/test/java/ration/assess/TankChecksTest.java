@@ -17,9 +17,11 @@ import ration.evidence.Work;
 import ration.model.FingerScreen;
 import ration.model.Fitout;
 import ration.model.FuelSystem;
-import ration.model.Item;
+import ration.model.Header;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Pattern;
@@ -34,16 +36,16 @@ class TankChecksTest {
     private static final double DEEP = 10;
 
     /** A box of so many gallons, 20 in long and 10 deep, its outlet in the middle of the floor, a drain beside it. */
-    private static Item.Tank box(double gallons, double lip) {
+    private static Tank box(double gallons, double lip) {
         double wide = gallons * 231 / (20 * DEEP);
         TankShape shape = new TankShape.Box(Place.inches(0, -wide / 2, FLOOR), Systems.in(20), Systems.in(wide), Systems.in(DEEP));
-        return new Item.Tank("tank", "Tank", shape, List.of(new Item.Outlet("outlet", Place.inches(10, 0, FLOOR + lip),
+        return new Tank("tank", "Tank", shape, List.of(new Outlet("outlet", Place.inches(10, 0, FLOOR + lip),
                 Systems.in(0.305), Optional.empty())), Optional.empty(), Optional.of(Place.inches(10, 1, FLOOR)),
                 Measured.of(0.1, Unit.GALLON));
     }
 
     /** Flown and parked level. */
-    private static Project project(Item.Tank tank) {
+    private static Project project(Tank tank) {
         Measured none = Measured.of(0, Unit.DEGREE);
         Project p = Systems.project(new FuelSystem(List.of(tank, Systems.inlet(), Systems.run("r1", "tank.outlet",
                 "carburettor.in", 40)), Optional.empty()));
@@ -64,7 +66,7 @@ class TankChecksTest {
     @ParameterizedTest
     @CsvSource({"9.70, HOLDS", "9.795, THIN", "9.81, SHORT", "10.0, SHORT"})
     void twoPercentOfATwentyFiveGallonTank(double lip, Verdict verdict) {
-        Item.Tank tank = box(25, 0).with(Fitout.NONE.withFiller(Optional.of(Place.inches(10, 0, FLOOR + lip))));
+        Tank tank = box(25, 0).with(Fitout.NONE.withFiller(Optional.of(Place.inches(10, 0, FLOOR + lip))));
         Finding f = finding(project(tank), "tank.expansion.tank");
         assertThat(f.verdict()).isEqualTo(verdict);
         assertThat(words(f)).contains("0.50 gal", "2 % of the tank");
@@ -73,7 +75,7 @@ class TankChecksTest {
 
     @Test
     void noneIsAskedWhereTheVentDischargesClear() {
-        Item.Tank tank = box(25, 0).withVent(Optional.of(Place.inches(10, 0, FLOOR + 14)));
+        Tank tank = box(25, 0).withVent(Optional.of(Place.inches(10, 0, FLOOR + 14)));
         Finding f = finding(project(tank), "tank.expansion.tank");
         assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(words(f)).contains("none is asked where the vent discharges clear", "as its tip says");
@@ -82,7 +84,7 @@ class TankChecksTest {
     /** What a filler leaves as room is what is missing from the usable fuel. */
     @Test
     void fullIsWhereTheFillerLets() {
-        Item.Tank tank = box(25, 0).with(Fitout.NONE.withFiller(Optional.of(Place.inches(10, 0, FLOOR + 9))));
+        Tank tank = box(25, 0).with(Fitout.NONE.withFiller(Optional.of(Place.inches(10, 0, FLOOR + 9))));
         TankAnswer t = Assessment.of(project(tank)).tank("tank").orElseThrow();
         assertThat(Unit.GALLON.fromSi(t.full())).isCloseTo(22.5, Offset.offset(1e-9));
         assertThat(Unit.GALLON.fromSi(t.expansion())).isCloseTo(2.5, Offset.offset(1e-9));
@@ -114,7 +116,7 @@ class TankChecksTest {
     // outlet screen, 23.977
 
     private static Finding screen(double mesh, double wire, double wide, double length) {
-        Item.Tank tank = box(25, 0);
+        Tank tank = box(25, 0);
         return finding(project(tank.withOutlets(List.of(tank.outlets().get(0).withFinger(Optional.of(new FingerScreen(
                 Measured.of(mesh, Unit.ONE), Systems.in(wire), Systems.in(wide), Systems.in(length))))))), "tank.screen.tank.outlet");
     }
@@ -142,7 +144,7 @@ class TankChecksTest {
 
     @Test
     void thePublishedFigureGovernsWhereItIsLargest() {
-        Item.Tank tank = box(25, 0.4).with(Fitout.NONE.withPublished(Optional.of(Measured.of(2, Unit.GALLON, "maker"))));
+        Tank tank = box(25, 0.4).with(Fitout.NONE.withPublished(Optional.of(Measured.of(2, Unit.GALLON, "maker"))));
         Assessment a = Assessment.of(project(tank));
         TankAnswer t = a.tank("tank").orElseThrow();
         assertThat(Unit.GALLON.fromSi(t.predicted().volume())).as("0.4 of 10 in lie under the lip").isCloseTo(1, Offset.offset(1e-6));
@@ -164,7 +166,7 @@ class TankChecksTest {
 
     @Test
     void aTestOfAnotherShapeIsKeptAndNoLongerCounts() {
-        Item.Tank tank = box(25, 0.4);
+        Tank tank = box(25, 0.4);
         Work.Drain d = new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of(new Work.Trial(
                 Measured.of(5, Unit.GALLON), Optional.of(Measured.of(3.5, Unit.GALLON)))));
         HangarTest test = new HangarTest("t1", "tank", new HangarTest.Circumstances("2026-03-01", "builder", "can", Optional.empty(),
@@ -185,7 +187,7 @@ class TankChecksTest {
     @Test
     void theHeadersReserveIsSaidInMinutes() {
         Project p = Pattern.HEADER_TWO_PUMPS.project();
-        Item.Header header = p.system().all(Item.Header.class).findFirst().orElseThrow();
+        Header header = p.system().all(Header.class).findFirst().orElseThrow();
         double minutes = header.capacity().si() / p.brief().demand() / 60;
         assertThat(words(finding(p, "tank.reserve." + header.id()))).contains("lasts " + UnitSystem.figure(minutes, 1) + " minutes");
     }

@@ -16,12 +16,19 @@ import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.fluid.Volatility;
 import ration.heat.HeatFigure;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Place;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -95,11 +102,11 @@ class VaporChecksTest {
         Project p = demo("brindle-a2");
         double lowest = p.system().tanks().stream().mapToDouble(t -> t.outlets().get(0).place().point().z()).min().orElseThrow();
         Project moved = p;
-        for (Item.Pump pump : p.system().feedPumps()) {
-            moved = with(moved, pump.with(new Item.Tag(pump.id(), pump.name(), low(pump.place(), lowest))));
+        for (Pump pump : p.system().feedPumps()) {
+            moved = with(moved, pump.with(new Tag(pump.id(), pump.name(), low(pump.place(), lowest))));
         }
-        Item.Strainer strainer = p.system().all(Item.Strainer.class).findFirst().orElseThrow();
-        moved = with(moved, strainer.with(new Item.Tag(strainer.id(), strainer.name(), low(strainer.place(), lowest))));
+        Strainer strainer = p.system().all(Strainer.class).findFirst().orElseThrow();
+        moved = with(moved, strainer.with(new Tag(strainer.id(), strainer.name(), low(strainer.place(), lowest))));
         assertThat(findings(p)).anyMatch(f -> f.id().startsWith("vapor.lift."));
         assertThat(findings(moved)).noneMatch(f -> f.id().startsWith("vapor.lift."));
         assertThat(Assessment.of(moved).vapor().orElseThrow().degrees()).isGreaterThan(Assessment.of(p).vapor().orElseThrow().degrees());
@@ -112,11 +119,11 @@ class VaporChecksTest {
     @Test
     void aFineFilterOnSuctionIsSaidAndACappedDrainIsNot() {
         Project p = demo("brindle-a2");
-        Item.Strainer strainer = p.system().all(Item.Strainer.class).findFirst().orElseThrow();
+        Strainer strainer = p.system().all(Strainer.class).findFirst().orElseThrow();
         assertThat(finding(p, "vapor.suction-drain")).isPresent();
-        Project capped = with(p, new Item.Strainer(strainer.tag(), strainer.loss(), strainer.fouled(), false, strainer.bowl()));
+        Project capped = with(p, new Strainer(strainer.tag(), strainer.loss(), strainer.fouled(), false, strainer.bowl()));
         assertThat(finding(capped, "vapor.suction-drain")).isEmpty();
-        Project filter = with(p, new Item.Filter(strainer.tag(), List.of(Rated.of(20, 0.1, "bench")), Optional.empty()));
+        Project filter = with(p, new Filter(strainer.tag(), List.of(Rated.of(20, 0.1, "bench")), Optional.empty()));
         Finding f = finding(filter, "vapor.suction-filter").orElseThrow();
         assertThat(words(f)).contains("under the air outside");
         assertThat(f.remedy()).contains("behind the pump");
@@ -127,10 +134,10 @@ class VaporChecksTest {
     @Test
     void aReturnBesideThePickupIsSaid() {
         Project p = Pattern.BOOST_AND_ENGINE_PUMP.project();
-        Item.Tank tank = p.system().tanks().stream().filter(t -> !t.returns().isEmpty()).findFirst().orElseThrow();
+        Tank tank = p.system().tanks().stream().filter(t -> !t.returns().isEmpty()).findFirst().orElseThrow();
         Place pickup = tank.outlets().get(0).place();
-        Project near = with(p, tank.withReturns(List.of(new Item.Entry(tank.returns().get(0).name(), pickup.raised(0.01)))));
-        Project far = with(p, tank.withReturns(List.of(new Item.Entry(tank.returns().get(0).name(), new Place(pickup.station(),
+        Project near = with(p, tank.withReturns(List.of(new Tank.Entry(tank.returns().get(0).name(), pickup.raised(0.01)))));
+        Project far = with(p, tank.withReturns(List.of(new Tank.Entry(tank.returns().get(0).name(), new Place(pickup.station(),
                 pickup.buttLine().with(ration.quantity.Quantity.of(pickup.buttLine().quantity().value() + 25,
                         pickup.buttLine().quantity().unit())), pickup.waterLine())))));
         assertThat(finding(near, "vapor.return-near." + tank.id())).get().satisfies(f -> {
@@ -143,8 +150,8 @@ class VaporChecksTest {
     // trapped
 
     private static Project trapped(LineSize size) {
-        Item.EngineInlet servo = Systems.inlet().withStyle(Item.EngineInlet.Style.SERVO, false);
-        List<Item> items = new ArrayList<>(List.of(Systems.tank("tank", 0, 0, 20), new Item.ShutOff(new Item.Tag("valve", "Valve",
+        EngineInlet servo = Systems.inlet().withStyle(EngineInlet.Style.SERVO, false);
+        List<Item> items = new ArrayList<>(List.of(Systems.tank("tank", 0, 0, 20), new ShutOff(new Tag("valve", "Valve",
                 Place.inches(0, 0, 10)), Rated.of(20, 0.02, "")), servo, Systems.run("r1", "tank.outlet", "valve.in", 5),
                 Systems.run("r2", "valve.out", "carburettor.in", 10).resized(size)));
         return Systems.project(new FuelSystem(items, Optional.empty()));

@@ -19,11 +19,18 @@ import ration.assess.Assessment;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.VentLine;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -122,7 +129,7 @@ class BreathingTest {
     }
 
     private static FuelSystem withStrainer(boolean drain) {
-        Item.Strainer strainer = new Item.Strainer(new Item.Tag("strainer", "Strainer", Place.inches(4, 0, -6)), Rated.of(20, 0.05,
+        Strainer strainer = new Strainer(new Tag("strainer", "Strainer", Place.inches(4, 0, -6)), Rated.of(20, 0.05,
                 ""), drain);
         return new FuelSystem(List.of(Systems.tank("tank", 10, 0, 24), strainer, Systems.inlet(), Systems.run("r1", "tank.outlet",
                 "strainer.in", 40), Systems.run("r2", "strainer.out", "carburettor.in", 10)), Optional.empty());
@@ -134,8 +141,8 @@ class BreathingTest {
         assertThat(kinds(withStrainer(false), LEVEL)).containsExactly(LowPoints.Kind.UNDRAINED);
     }
 
-    private static Item.Tank vented(Place... points) {
-        Item.Tank t = Systems.oneLine().tanks().get(0);
+    private static Tank vented(Place... points) {
+        Tank t = Systems.oneLine().tanks().get(0);
         return t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.3), Systems.in(30), Measured.of(0, Unit.ONE), false,
                 List.of(points)))));
     }
@@ -188,13 +195,13 @@ class BreathingTest {
     private static FuelSystem turned(FuelSystem s, double yaw, double pitch) {
         List<Item> items = new ArrayList<>();
         for (Item item : s.items()) {
-            if (item instanceof Item.Tank t) {
+            if (item instanceof Tank t) {
                 items.add(t.withOutlets(t.outlets().stream().map(o -> o.at(turn(o.place(), yaw, pitch))).toList())
                         .withVent(Optional.empty()));
-            } else if (item instanceof Item.Run r) {
+            } else if (item instanceof Run r) {
                 items.add(r.withPoints(r.points().stream().map(p -> turn(p, yaw, pitch)).toList()));
-            } else if (item instanceof Item.Fitted f) {
-                items.add(f.with(new Item.Tag(f.id(), f.name(), turn(f.place(), yaw, pitch))));
+            } else if (item instanceof Fitted f) {
+                items.add(f.with(new Tag(f.id(), f.name(), turn(f.place(), yaw, pitch))));
             }
         }
         return new FuelSystem(items, Optional.empty());
@@ -217,7 +224,7 @@ class BreathingTest {
     @Test
     void aNarrowVentIsShortByTheRuleOrByTheDrop() {
         Project p = Systems.corrie();
-        Item.Tank t = (Item.Tank) p.system().item("upper").orElseThrow();
+        Tank t = (Tank) p.system().item("upper").orElseThrow();
         VentLine narrow = t.fitout().vent().orElseThrow().withBore(Systems.in(0.12));
         assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.of(narrow))))))).isEqualTo(Verdict.SHORT);
         assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.empty())))))).isEqualTo(
@@ -238,7 +245,7 @@ class BreathingTest {
 
     private static Project both(double leftTip, double rightTip, Optional<String> leftTo, Optional<String> rightTo) {
         FuelSystem s = Systems.twoTanks(30, 30);
-        for (Item.Tank t : s.tanks()) {
+        for (Tank t : s.tanks()) {
             boolean left = t.id().equals("left");
             s = s.replace(t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.305), Systems.in(30), Measured.of(left
                     ? leftTip : rightTip, Unit.ONE), false, left ? leftTo : rightTo, List.of())))));
@@ -266,7 +273,7 @@ class BreathingTest {
     void pressureOverTheFuelReachesTheInlet() {
         FuelSystem s = Systems.oneLine();
         var c = Systems.level(s, 5);
-        var basis = new ration.flow.FlowModel.Basis(s, ration.fluid.FuelGrade.AVGAS_100LL,
+        var basis = new ration.flow.FlowBasis(s, ration.fluid.FuelGrade.AVGAS_100LL,
                 ration.network.FrictionLaw.CONSERVATIVE);
         var inlet = new ration.model.PortRef("carburettor", Item.IN);
         double usual = basis.ask(c, new ration.flow.FlowQuestion.Demand(1e-5)).pressure(inlet).orElseThrow();
@@ -327,7 +334,7 @@ class BreathingTest {
     @Test
     void theBowlFollowsTheTanks() {
         Project p = Systems.project(withStrainer(true));
-        Item.Strainer s = (Item.Strainer) p.system().item("strainer").orElseThrow();
+        Strainer s = (Strainer) p.system().item("strainer").orElseThrow();
         double gallons = Unit.GALLON.fromSi(p.system().tanks().get(0).solid().volume());
         double ounce = Unit.GALLON.toSi(1) / 128;
         Measured enough = Measured.of(Unit.CUBIC_INCH.fromSi(ounce * gallons / 20 * 1.2), Unit.CUBIC_INCH);
@@ -349,11 +356,11 @@ class BreathingTest {
     /** Feed and return of a duplex selector are two places: the feed's hump is seen, the return's sag is not drained by the feed. */
     @Test
     void aDuplexSelectorIsTwoPlaces() {
-        Item.Tank tank = Systems.tank("tank", 20, 0, 24).withReturns(List.of(new Item.Entry("back", Place.inches(25, 0, 30))));
-        Item.Selector duplex = new Item.Selector(new Item.Tag("sel", "Selector", Place.inches(10, 0, 10)), List.of("left"), List.of(
-                "left-return"), List.of(new Item.Position("ON", List.of(List.of("left", "out"), List.of("return", "left-return"))),
-                new Item.Position("OFF", List.of())), Rated.of(20, 0.03, ""));
-        Item.EngineInlet servo = Systems.inlet().withStyle(Item.EngineInlet.Style.SERVO, true);
+        Tank tank = Systems.tank("tank", 20, 0, 24).withReturns(List.of(new Tank.Entry("back", Place.inches(25, 0, 30))));
+        Selector duplex = new Selector(new Tag("sel", "Selector", Place.inches(10, 0, 10)), List.of("left"), List.of(
+                "left-return"), List.of(new Selector.Position("ON", List.of(List.of("left", "out"), List.of("return", "left-return"))),
+                new Selector.Position("OFF", List.of())), Rated.of(20, 0.03, ""));
+        EngineInlet servo = Systems.inlet().withStyle(EngineInlet.Style.SERVO, true);
         FuelSystem s = new FuelSystem(List.of(tank, duplex, servo, Systems.run("f1", "tank.outlet", "sel.left", 20).withPoints(List.of(
                 Place.inches(14, 0, 4))), Systems.run("f2", "sel.out", "carburettor.in", 20).withPoints(List.of(Place.inches(5, 0,
                 4))), Systems.run("b1", "carburettor.return", "sel.return", 20).withPoints(List.of(Place.inches(5, 0, 20))),
@@ -388,7 +395,7 @@ class BreathingTest {
         assertThat(ration.model.Validation.of(both(0, 0, Optional.of("right"), Optional.of("left")).system())).anyMatch(p ->
                 p.message().contains("round from tank to tank"));
         FuelSystem without = ration.project.LayoutEdits.remove(into.system(), "right").orElseThrow().system();
-        assertThat(((Item.Tank) without.item("left").orElseThrow()).fitout().vent().orElseThrow().to()).isEmpty();
+        assertThat(((Tank) without.item("left").orElseThrow()).fitout().vent().orElseThrow().to()).isEmpty();
     }
 
     /** Two wings in one plenum differ by nothing; one of them through it at -0.2 with the other at +0.3 does not read as equal. */
@@ -426,7 +433,7 @@ class BreathingTest {
     @Test
     void aSecondWayForAirEndsTheAlarm() {
         Project p = Systems.corrie();
-        Project capped = p.with(p.system().change("upper", Item.Tank.class, t -> t.with(t.fitout().withSecondAir(true))));
+        Project capped = p.with(p.system().change("upper", Tank.class, t -> t.with(t.fitout().withSecondAir(true))));
         assertThat(finding(capped, "air.blocked.upper").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(finding(capped, "air.blocked.upper").detail().in(ration.quantity.UnitSystem.US)).contains("so it is said");
         assertThat(finding(capped, "air.blocked.fuselage").verdict()).isEqualTo(Verdict.SHORT);

@@ -18,8 +18,12 @@ import ration.condition.Condition;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Selector;
+import ration.model.Tag;
 import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Project;
@@ -59,8 +63,8 @@ class SchematicTest {
         Picture picture = draw(attitude);
         Arrangement place = new Arrangement(new SchematicSubject(DEMO.system(), DEMO.brief().envelope().attitudes(), c,
                 Assessment.of(DEMO).look(c), "", UnitSystem.US), SchematicView.of(860, 612));
-        Item.Selector selector = DEMO.system().selectors().get(0);
-        Item.EngineInlet inlet = DEMO.system().inlet().orElseThrow();
+        Selector selector = DEMO.system().selectors().get(0);
+        EngineInlet inlet = DEMO.system().inlet().orElseThrow();
         double trueHeight = c.attitude().gravity().height(selector.place().point().minus(inlet.place().point()));
         assertThat(place.heightAt(symbolY(picture, "selector"))).isCloseTo(trueHeight, Offset.offset(1e-9));
         assertThat(place.heightAt(place.y(0.3))).isCloseTo(0.3, Offset.offset(1e-12));
@@ -143,11 +147,11 @@ class SchematicTest {
     @Test
     void suctionIsPlumAndSaidInWords() {
         FuelSystem low = Systems.twoTanks(-30, -30).minus("r3");
-        Item.Pump pump = new Item.Pump(new Item.Tag("pump", "Pump", ration.model.Place.inches(4, 0, -2)),
-                Item.Drive.ENGINE, List.of(
-                new Item.CurvePoint(ration.model.Measured.of(0, ration.quantity.Unit.GALLON_PER_HOUR),
+        Pump pump = new Pump(new Tag("pump", "Pump", ration.model.Place.inches(4, 0, -2)),
+                Pump.Drive.ENGINE, List.of(
+                new Pump.CurvePoint(ration.model.Measured.of(0, ration.quantity.Unit.GALLON_PER_HOUR),
                         ration.model.Measured.of(6, ration.quantity.Unit.PSI)),
-                new Item.CurvePoint(ration.model.Measured.of(40, ration.quantity.Unit.GALLON_PER_HOUR),
+                new Pump.CurvePoint(ration.model.Measured.of(40, ration.quantity.Unit.GALLON_PER_HOUR),
                         ration.model.Measured.of(0, ration.quantity.Unit.PSI))), java.util.Optional.empty());
         Project p = Systems.project(low.plus(pump, Systems.run("r3", "selector.out", "pump.in", 12),
                 Systems.run("r4", "pump.out", "carburettor.in", 12)));

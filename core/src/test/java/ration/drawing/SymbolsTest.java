@@ -17,7 +17,10 @@ import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Notch;
 import ration.drawing.Picture.Kind;
+import ration.model.Fitted;
 import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
@@ -36,7 +39,7 @@ class SymbolsTest {
         Map<String, List<Mark>> byKind = new TreeMap<>();
         for (Pattern pattern : Pattern.values()) {
             for (Item item : pattern.project().system().items()) {
-                if (item instanceof Item.Fitted) {
+                if (item instanceof Fitted) {
                     byKind.putIfAbsent(item.kind(), Schematic.icon(item).pieces().get(0).marks());
                 }
             }
@@ -55,7 +58,7 @@ class SymbolsTest {
         for (Attitude attitude : p.brief().envelope().attitudes()) {
             Picture picture = draw(p, a.look(Assessment.start(p).with(attitude)).orElseThrow());
             for (Item item : p.system().items()) {
-                Kind kind = item instanceof Item.Run ? Kind.RUN : item instanceof Item.Tank ? Kind.TANK : Kind.SYMBOL;
+                Kind kind = item instanceof Run ? Kind.RUN : item instanceof Tank ? Kind.TANK : Kind.SYMBOL;
                 assertThat(picture.pieces().stream().filter(x -> x.item().equals(item.id()) && x.kind() == kind))
                         .as(item.name() + " in " + attitude.name()).isNotEmpty();
             }

@@ -10,7 +10,7 @@ import ration.assess.Assessment;
 import ration.assess.TankAnswer;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
-import ration.model.Item;
+import ration.model.Tank;
 import ration.quantity.UnitSystem;
 import ration.tank.StrandedMap;
 
@@ -93,7 +93,7 @@ class TankPicturesTest {
 
     @Test
     void threeViewsShareOneScaleAndAnOpenShapeIsSaid() {
-        Item.Tank tank = UPPER.tank();
+        Tank tank = UPPER.tank();
         Picture p = ShapeViews.draw(tank, null, UnitSystem.US, 700, 600);
         assertThat(p.texts()).contains("Side, nose left", "Front", "Top, nose left");
         Picture open = ShapeViews.draw(tank.withShape(new ration.model.TankShape.Prism(List.of(), Systems.in(0), Systems.in(1))),

@@ -20,7 +20,7 @@ import ration.file.ProjectFileException;
 import ration.fluid.Volatility;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
-import ration.model.Item;
+import ration.model.Fitted;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.project.Pattern;
@@ -187,7 +187,7 @@ class VaporPicturesTest {
         for (double pitch : new double[] {-8, 0, 12}) {
             Point3 up = Attitude.ofDegrees("x", pitch, 0).gravity().up();
             Picture p = AirPicture.draw(system, up, Set.of(), UnitSystem.US, 900, 500, MEASURE);
-            List<Item.Fitted> items = system.all(Item.Fitted.class).toList();
+            List<Fitted> items = system.all(Fitted.class).toList();
             Spot a = at(p, items.get(0).id());
             Spot b = at(p, items.get(1).id());
             Spot c = at(p, items.get(items.size() - 1).id());

@@ -14,8 +14,8 @@ import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.file.TestsCsv;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -27,7 +27,7 @@ class AttitudesTest {
         return Measured.of(v, Unit.GALLON, "can");
     }
 
-    private static HangarTest drain(Item.Tank tank, String id, double pitch, double tilt, double... stayed) {
+    private static HangarTest drain(Tank tank, String id, double pitch, double tilt, double... stayed) {
         Work.Drain d = new Work.Drain("UPPER", Measured.of(pitch, Unit.DEGREE), Measured.of(tilt, Unit.DEGREE), List.of());
         for (double s : stayed) {
             d = d.plus(new Work.Trial(gal(2.5), Optional.of(gal(2.5 - s))));
@@ -43,8 +43,8 @@ class AttitudesTest {
         return p.withTests(all);
     }
 
-    private static Item.Tank upper() {
-        return (Item.Tank) Systems.corrie().system().item("upper").orElseThrow();
+    private static Tank upper() {
+        return (Tank) Systems.corrie().system().item("upper").orElseThrow();
     }
 
     private static Finding drainTest(Project p) {
@@ -68,7 +68,7 @@ class AttitudesTest {
 
     @Test
     void aTestInTheGoverningAttitudeClosesItAndNothingIsPooled() {
-        Item.Tank t = upper();
+        Tank t = upper();
         Project p = with(drain(t, "a", -6, 3, 1.2, 1.22));
         TankAnswer a = Assessment.of(p).tank("upper").orElseThrow();
         assertThat(a.evidence().drained()).hasSize(2);
@@ -82,7 +82,7 @@ class AttitudesTest {
     /** A top-off goes by the attitude it was filled in: parked where it does not say. */
     @Test
     void aTopOffCalibratesTheAttitudeItWasFilledIn() {
-        Item.Tank t = upper();
+        Tank t = upper();
         double parked = Math.toRadians(12);
         Project bare = Systems.corrie().withTests(List.of());
         double shape = Assessment.of(bare).tank("upper").orElseThrow().body().full(Attitude.ofDegrees("p", 12, 0).gravity().up());

@@ -19,8 +19,13 @@ import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.ShutOff;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
+import ration.model.Tee;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -32,7 +37,7 @@ class HangarTestsTest {
         return Measured.of(v, Unit.GALLON, "can");
     }
 
-    private static HangarTest test(String id, Item.Tank tank, Work work, boolean done) {
+    private static HangarTest test(String id, Tank tank, Work work, boolean done) {
         return new HangarTest(id, tank.id(), new HangarTest.Circumstances("2026-03-01", "builder", "can", Optional.empty(), "",
                 Fingerprint.of(tank)), work, new HangarTest.Progress(7, 100, done));
     }
@@ -46,14 +51,14 @@ class HangarTestsTest {
     }
 
     /** A flat tank of so many gallons whose outlet lies at its lowest corner: the shape leaves nothing, level. */
-    private static Item.Tank tank(String id, double gallons, double bl) {
+    private static Tank tank(String id, double gallons, double bl) {
         double inches = gallons * 231 / (20 * 16);
         TankShape box = new TankShape.Box(Place.inches(0, bl, 40), Systems.in(20), Systems.in(16), Systems.in(inches));
-        return new Item.Tank(id, id, box, List.of(new Item.Outlet("outlet", Place.inches(10, bl + 8, 40), Systems.in(0.3),
+        return new Tank(id, id, box, List.of(new Outlet("outlet", Place.inches(10, bl + 8, 40), Systems.in(0.3),
                 Optional.empty())), Optional.of(Place.inches(0, 0, 60)), Optional.empty(), gal(0.1));
     }
 
-    private static Project project(Item.Tank left, Item.Tank right, HangarTest... tests) {
+    private static Project project(Tank left, Tank right, HangarTest... tests) {
         Project p = Systems.project(new FuelSystem(List.of(left, right, Systems.inlet()), Optional.empty()));
         // flown level only, so that the drain test says more than the shape
         Measured none = Measured.of(0, Unit.DEGREE);
@@ -67,8 +72,8 @@ class HangarTestsTest {
      */
     @Test
     void theUsualDrainTest() {
-        Item.Tank left = tank("left", 22, -30);
-        Item.Tank right = tank("right", 22, 14);
+        Tank left = tank("left", 22, -30);
+        Tank right = tank("right", 22, 14);
         Assessment a = Assessment.of(project(left, right, test("1", left, drained(2.5, 1.8), true), test("2", right,
                 drained(2.5, 1.8), true)));
         double unusable = a.tanks().stream().mapToDouble(TankAnswer::unusable).sum();
@@ -87,8 +92,8 @@ class HangarTestsTest {
     /** Two tanks of 60.5 gal together, 56 usable: 2.25 unusable in each. Common practice, no source. */
     @Test
     void thePublishedFigureOfTwoTanks() {
-        Item.Tank left = tank("left", 30.25, -30).with(Fitout.NONE.withPublished(Optional.of(gal(2.25))));
-        Item.Tank right = tank("right", 30.25, 14).with(Fitout.NONE.withPublished(Optional.of(gal(2.25))));
+        Tank left = tank("left", 30.25, -30).with(Fitout.NONE.withPublished(Optional.of(gal(2.25))));
+        Tank right = tank("right", 30.25, 14).with(Fitout.NONE.withPublished(Optional.of(gal(2.25))));
         Assessment a = Assessment.of(project(left, right, test("1", left, drained(2.5, 1.8), true)));
         assertThat(Unit.GALLON.fromSi(a.tanks().stream().mapToDouble(TankAnswer::usable).sum())).isCloseTo(56,
                 Offset.offset(1e-6));
@@ -97,7 +102,7 @@ class HangarTestsTest {
 
     @Test
     void theLargestTrialCountsAndScatterIsSaid() {
-        Item.Tank t = tank("left", 20, 0);
+        Tank t = tank("left", 20, 0);
         TankEvidence.Drained d = TankEvidence.of(t, List.of(test("1", t, drained(2.5, 1.8, 1.7, 1.9), true))).drained()
                 .get(0);
         assertThat(Unit.GALLON.fromSi(d.largest())).isCloseTo(0.8, Offset.offset(1e-9));
@@ -108,28 +113,28 @@ class HangarTestsTest {
 
     @Test
     void anInterruptedTestProvesNothing() {
-        Item.Tank t = tank("left", 20, 0);
+        Tank t = tank("left", 20, 0);
         assertThat(TankEvidence.of(t, List.of(test("1", t, drained(2.5, 1.8), false)))).isEqualTo(TankEvidence.NONE);
     }
 
     @Test
     void aMovedOutletMakesATestStaleAndAnewPlacardDoesNot() {
-        Item.Tank t = tank("left", 20, 0);
+        Tank t = tank("left", 20, 0);
         List<HangarTest> tests = List.of(test("1", t, drained(2.5, 1.8), true));
-        Item.Tank other = t.withUnusable(gal(3)).renamed("Port tank").withVent(Optional.empty());
+        Tank other = t.withUnusable(gal(3)).renamed("Port tank").withVent(Optional.empty());
         assertThat(TankEvidence.of(other, tests).drains()).hasSize(1);
-        Item.Tank moved = t.withOutlets(List.of(t.outlets().get(0).at(Place.inches(11, 8, 40))));
+        Tank moved = t.withOutlets(List.of(t.outlets().get(0).at(Place.inches(11, 8, 40))));
         TankEvidence stale = TankEvidence.of(moved, tests);
         assertThat(stale.drains()).isEmpty();
         assertThat(stale.stale()).hasSize(1);
         assertThat(TankEvidence.of(t.raised(0.0254), tests).drains()).as("the whole tank higher").hasSize(1);
-        Item.Tank longer = t.withShape(new TankShape.Box(Place.inches(0, 0, 40), Systems.in(21), Systems.in(16), Systems.in(9)));
+        Tank longer = t.withShape(new TankShape.Box(Place.inches(0, 0, 40), Systems.in(21), Systems.in(16), Systems.in(9)));
         assertThat(Fingerprint.of(longer)).isNotEqualTo(Fingerprint.of(t));
     }
 
     @Test
     void fillsOverrideTheShapeAndGiveMarks() {
-        Item.Tank t = tank("left", 20, 0);
+        Tank t = tank("left", 20, 0);
         double tall = 20 * 231.0 / 320;
         Work.Fill fill = new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of());
         for (int i = 1; i <= 4; i++) {
@@ -149,7 +154,7 @@ class HangarTestsTest {
     /** 34 of 44 with 10 in: the meter agrees with what was expected. Common practice, no source. */
     @Test
     void toppingOffGivesTheCapacity() {
-        Item.Tank t = tank("left", 45, 0);
+        Tank t = tank("left", 45, 0);
         TankEvidence e = TankEvidence.of(t, List.of(test("1", t, new Work.TopOff(gal(10), Optional.of(gal(34))), true)));
         assertThat(Unit.GALLON.fromSi(e.capacity().orElseThrow())).isCloseTo(44, Offset.offset(1e-9));
         Assessment a = Assessment.of(project(t, tank("right", 20, 20), test("1", t, new Work.TopOff(gal(10),
@@ -162,7 +167,7 @@ class HangarTestsTest {
     @Test
     void bothJoinsTanksAndOneAloneDoesNot() {
         FuelSystem s = Systems.twoTanks(20, 20);
-        Item.Tank left = s.tanks().get(0);
+        Tank left = s.tanks().get(0);
         assertThat(OpenPaths.between(s, left, Map.of("selector", "BOTH"), Set.of())).extracting(Item::id)
                 .containsExactly("right");
         assertThat(OpenPaths.between(s, left, Map.of("selector", "LEFT"), Set.of())).isEmpty();
@@ -172,8 +177,8 @@ class HangarTestsTest {
 
     @Test
     void teedTanksStayJoinedUntilAValveShutsThem() {
-        Item.Tee tee = new Item.Tee(new Item.Tag("tee", "Tee", Place.inches(0, 0, 10)), Systems.in(0.3));
-        Item.ShutOff valve = new Item.ShutOff(new Item.Tag("v", "V", Place.inches(0, 0, 12)), ration.model.Rated.of(20, 0.03, ""));
+        Tee tee = new Tee(new Tag("tee", "Tee", Place.inches(0, 0, 10)), Systems.in(0.3));
+        ShutOff valve = new ShutOff(new Tag("v", "V", Place.inches(0, 0, 12)), ration.model.Rated.of(20, 0.03, ""));
         FuelSystem s = new FuelSystem(List.of(Systems.tank("left", 0, -20, 20), Systems.tank("right", 0, 20, 20), tee, valve,
                 Systems.inlet(), Systems.run("r1", "left.outlet", "v.in", 5), Systems.run("r2", "v.out", "tee.in", 5),
                 Systems.run("r3", "right.outlet", "tee.branch", 5), Systems.run("r4", "tee.out", "carburettor.in", 5)),
@@ -197,7 +202,7 @@ class HangarTestsTest {
 
     @Test
     void testsComeBackFromTheirTable() {
-        Item.Tank t = tank("left", 20, 0);
+        Tank t = tank("left", 20, 0);
         Work.Fill fill = new Work.Fill("Parked", Measured.of(12, Unit.DEGREE), List.of(
                 new Work.Pour(gal(2), Optional.empty()), new Work.Pour(Measured.of(8, Unit.LITRE), Optional.of(Systems.in(1.25)))));
         List<HangarTest> all = List.of(test("a", t, drained(2.5, 1.8, 1.75), true), test("b", t, fill, false), test("c", t,
@@ -223,7 +228,7 @@ class HangarTestsTest {
     @Test
     void everyStepOfEveryTestSaysWhatToDo() {
         FuelSystem s = Systems.twoTanks(20, 20);
-        Item.Tank t = s.tanks().get(0);
+        Tank t = s.tanks().get(0);
         for (Work w : List.of(drained(2.5), new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of()), new Work.TopOff(gal(0),
                 Optional.empty()))) {
             List<Procedure.Step> steps = Procedure.of(w, s, t);

@@ -15,6 +15,7 @@ import ration.breathing.SamplingCard;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.project.Project;
 
 /** The sampling card on paper. */
@@ -24,7 +25,7 @@ class SamplingPdfTest {
         List<Item> items = new ArrayList<>();
         for (int i = 0; i < drains.length; i++) {
             items.add(Systems.tank("t" + i, 10 + i, 0, 30).renamed("Drain " + (char) ('A' + i)));
-            items.set(i, ((Item.Tank) items.get(i)).withDrain(Optional.of(drains[i])));
+            items.set(i, ((Tank) items.get(i)).withDrain(Optional.of(drains[i])));
         }
         return Systems.project(new FuelSystem(items, Optional.empty()));
     }

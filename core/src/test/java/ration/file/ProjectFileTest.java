@@ -29,11 +29,13 @@ import ration.assess.Assessment;
 import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
+import ration.model.CheckValve;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Rated;
+import ration.model.Run;
+import ration.model.Tag;
 import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Project;
@@ -91,7 +93,7 @@ class ProjectFileTest {
             }
         }
         system = LayoutEdits.add(system, "r2", LayoutEdits.Spot.BRANCH, NewItem.TANK).orElseThrow().system();
-        system = system.plus(new Item.CheckValve(new Item.Tag("spare", "Sp\u00e4re \u2013 \u201cvalve\u201d",
+        system = system.plus(new CheckValve(new Tag("spare", "Sp\u00e4re \u2013 \u201cvalve\u201d",
                 Place.inches(0, 0, 0)), Measured.of(0.02, Unit.BAR, ""), Rated.of(20, 0.03, "bench")));
         Project project = Systems.corrie().with(system).withNote("line\nbreak");
         assertThat(read(ProjectFile.text(project))).isEqualTo(project);
@@ -102,8 +104,8 @@ class ProjectFileTest {
         Random random = new Random(seed);
         Project project = Systems.corrie();
         for (int i = 0; i < 6; i++) {
-            List<Item.Run> runs = project.system().runs();
-            Item.Run run = runs.get(random.nextInt(runs.size()));
+            List<Run> runs = project.system().runs();
+            Run run = runs.get(random.nextInt(runs.size()));
             double length = random.nextInt(1000) / 7.0;
             Optional<LayoutEdits.Outcome> out = LayoutEdits.add(project.system().replace(
                     run.withLength(Measured.of(length, Unit.values()[random.nextInt(4)]))), run.id(),

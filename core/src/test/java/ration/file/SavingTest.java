@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import ration.Systems;
+import ration.model.Run;
 import ration.model.Validation;
 import ration.plumbing.CsvCell;
 import ration.plumbing.RunSheet;
@@ -156,7 +157,7 @@ class SavingTest {
     @Test
     void aSheetWithFormulasComesBackTheSame() {
         Project p = Systems.corrie();
-        Project named = p.with(p.system().change("r3", ration.model.Item.Run.class, r -> r.renamed("=1+1")));
+        Project named = p.with(p.system().change("r3", Run.class, r -> r.renamed("=1+1")));
         String csv = RunSheet.csv(named.system());
         assertThat(csv).contains("'=1+1").contains("'-6 hose");
         RunSheet.Outcome back = RunSheet.paste(named.system(), RunSheet.table(csv), 0, ration.plumbing.SheetColumn.RUN);

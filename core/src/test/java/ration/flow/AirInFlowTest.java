@@ -20,8 +20,15 @@ import ration.fluid.Volatility;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.model.VentLine;
 import ration.network.FrictionLaw;
 import ration.project.Pattern;
@@ -43,7 +50,7 @@ class AirInFlowTest {
     private static Project vents(UnaryOperator<VentLine> change) {
         Project p = Systems.corrie();
         FuelSystem s = p.system();
-        for (Item.Tank t : s.tanks()) {
+        for (Tank t : s.tanks()) {
             s = s.replace(t.with(t.fitout().withVent(t.fitout().vent().map(change))));
         }
         return p.with(s);
@@ -81,23 +88,23 @@ class AirInFlowTest {
         assertThat(margin(vents(v -> v.withTip(Measured.of(0, Unit.ONE)))) - c.margin()).isBetween(0.06, 0.12);
     }
 
-    private static FlowModel.Basis basis(FuelSystem s) {
-        return new FlowModel.Basis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
+    private static FlowBasis basis(FuelSystem s) {
+        return new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
     }
 
-    private static FlowModel.Basis boiling(FuelSystem s) {
-        return basis(s).in(new FlowModel.Surroundings(0, Optional.of(Volatility.AVGAS_100LL.with(0)), 0));
+    private static FlowBasis boiling(FuelSystem s) {
+        return basis(s).in(new Surroundings(0, Optional.of(Volatility.AVGAS_100LL.with(0)), 0));
     }
 
-    private static Item.Pump pump(double z, double psi, double gph) {
-        return new Item.Pump(new Item.Tag("pump", "Pump", Place.inches(4, 0, z)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
+    private static Pump pump(double z, double psi, double gph) {
+        return new Pump(new Tag("pump", "Pump", Place.inches(4, 0, z)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
     }
 
     private static FuelSystem lifted(double bore) {
         FuelSystem s = Systems.oneLine();
-        Item.Run suction = Systems.run("r1", "tank.outlet", "pump.in", 200).withSize(ration.model.LineSize.parse(bore + " in bore"));
+        Run suction = Systems.run("r1", "tank.outlet", "pump.in", 200).withSize(ration.model.LineSize.parse(bore + " in bore"));
         return s.minus("r1").plus(pump(0, 60, 400), suction, Systems.run("r2", "pump.out", "carburettor.in", 12));
     }
 
@@ -129,8 +136,8 @@ class AirInFlowTest {
     @Test
     void aStrainerTooHighForAnySiphonBringsNothing() {
         Project p = Systems.corrie();
-        Item.Strainer s = (Item.Strainer) p.system().item("strainer").orElseThrow();
-        Project high = p.with(p.system().change("strainer", Item.Strainer.class, x -> new Item.Strainer(new Item.Tag(
+        Strainer s = (Strainer) p.system().item("strainer").orElseThrow();
+        Project high = p.with(p.system().change("strainer", Strainer.class, x -> new Strainer(new Tag(
                 s.id(), s.name(), Place.inches(Unit.INCH.fromSi(s.place().station().si()), 0, 700)), s.loss(), s.fouled(), s.drain(),
                 s.bowl())));
         Assessment a = Assessment.of(high);
@@ -178,11 +185,11 @@ class AirInFlowTest {
 
     /** A tank whose second outlet stands 3 in higher, both teed at a height into a pump. */
     static FuelSystem teed(double teeAt) {
-        Item.Tank one = Systems.tank("tank", 10, 0, 24);
-        Item.Outlet first = one.outlets().get(0);
-        Item.Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Item.Outlet("o2", Place.inches(15, 0, 27),
+        Tank one = Systems.tank("tank", 10, 0, 24);
+        Outlet first = one.outlets().get(0);
+        Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Outlet("o2", Place.inches(15, 0, 27),
                 first.bore(), Optional.empty())));
-        return new FuelSystem(List.of(two, Systems.inlet(), new Item.Tee(new Item.Tag("tee", "Tee", Place.inches(8, 0, teeAt)),
+        return new FuelSystem(List.of(two, Systems.inlet(), new Tee(new Tag("tee", "Tee", Place.inches(8, 0, teeAt)),
                 Systems.in(0.297)), pump(teeAt, 8, 60), Systems.run("r1", "tank.outlet", "tee.in", 60),
                 Systems.run("r2", "tank.o2", "tee.branch", 60), Systems.run("r3", "tee.out", "pump.in", 6),
                 Systems.run("r4", "pump.out", "carburettor.in", 20)), Optional.empty());

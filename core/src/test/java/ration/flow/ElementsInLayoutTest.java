@@ -16,13 +16,23 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Power;
 import ration.fluid.FuelGrade;
+import ration.model.Filter;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.Item;
-import ration.model.Item.Tag;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.network.FrictionLaw;
 import ration.project.Pattern;
 import ration.quantity.Unit;
@@ -45,13 +55,13 @@ class ElementsInLayoutTest {
         return new FuelSystem(items, Optional.empty());
     }
 
-    private static Item.Run wide(String id, String from, String to) {
-        Item.Run run = Systems.run(id, from, to, 1);
+    private static Run wide(String id, String from, String to) {
+        Run run = Systems.run(id, from, to, 1);
         return run.withSize(ration.model.LineSize.parse("2 in bore"));
     }
 
     private static FlowAnswer demand(FuelSystem s, double gph, Condition c) {
-        return new FlowModel.Basis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(c,
+        return new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(c,
                 new FlowQuestion.Demand(gph * GPH));
     }
 
@@ -67,27 +77,27 @@ class ElementsInLayoutTest {
         return Systems.level(s, 5);
     }
 
-    private static Item.Pump pump(Item.Drive drive, Optional<Rated> off, Item.Pump.Build build) {
-        return new Item.Pump(tag("pump", 0), drive, List.of(point(0, 8), point(40, 0)), off, build);
+    private static Pump pump(Pump.Drive drive, Optional<Rated> off, Pump.Build build) {
+        return new Pump(tag("pump", 0), drive, List.of(point(0, 8), point(40, 0)), off, build);
     }
 
-    private static Item.CurvePoint point(double gph, double psi) {
-        return new Item.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI));
+    private static Pump.CurvePoint point(double gph, double psi) {
+        return new Pump.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI));
     }
 
     @ParameterizedTest
     @CsvSource({"10, -0.0375", "20, -0.10", "40, -0.30"})
     void aFilterThroughTwoPointsGoesThroughBoth(double gph, double psi) {
-        FuelSystem s = line(new Item.Filter(tag("filter", 0), List.of(Rated.of(20, 0.10, "maker"), Rated.of(40, 0.30,
+        FuelSystem s = line(new Filter(tag("filter", 0), List.of(Rated.of(20, 0.10, "maker"), Rated.of(40, 0.30,
                 "maker")), Optional.empty()));
         assertThat(rise(s, "filter", gph, level(s))).isCloseTo(psi, Offset.offset(1e-4));
     }
 
     @Test
     void aFouledFilterCostsItsFouledFigureOrTwiceTheCleanOne() {
-        FuelSystem given = line(new Item.Filter(tag("filter", 0), List.of(Rated.of(20, 0.1, "")),
+        FuelSystem given = line(new Filter(tag("filter", 0), List.of(Rated.of(20, 0.1, "")),
                 Optional.of(Rated.of(20, 0.7, ""))));
-        FuelSystem not = line(new Item.Strainer(tag("filter", 0), Rated.of(20, 0.1, ""), true));
+        FuelSystem not = line(new Strainer(tag("filter", 0), Rated.of(20, 0.1, ""), true));
         assertThat(rise(given, "filter", 20, level(given).withFouled(true))).isCloseTo(-0.7, Offset.offset(1e-4));
         assertThat(rise(not, "filter", 20, level(not).withFouled(true))).isCloseTo(-0.2, Offset.offset(1e-4));
     }
@@ -96,8 +106,8 @@ class ElementsInLayoutTest {
     @CsvSource({"flow-sender", "quick", "shut-off"})
     void openBoresCostTheSquareOfTheirRatedPoint(String kind) {
         Rated rated = Rated.of(20, 0.2, "maker");
-        FuelSystem s = line(kind.equals("flow-sender") ? new Item.FlowSender(tag("x", 0), rated) : kind.equals("quick")
-                ? new Item.QuickDisconnect(tag("x", 0), rated) : new Item.ShutOff(tag("x", 0), rated));
+        FuelSystem s = line(kind.equals("flow-sender") ? new FlowSender(tag("x", 0), rated) : kind.equals("quick")
+                ? new QuickDisconnect(tag("x", 0), rated) : new ShutOff(tag("x", 0), rated));
         assertThat(rise(s, "x", 10, level(s))).isCloseTo(-0.05, Offset.offset(1e-4));
     }
 
@@ -105,7 +115,7 @@ class ElementsInLayoutTest {
     @Test
     void anOrificeFollowsItsTextbookLaw() {
         double bore = 0.1 * 0.0254;
-        FuelSystem s = line(new Item.Orifice(tag("x", 0), Measured.of(0.1, Unit.INCH), 0.65));
+        FuelSystem s = line(new Orifice(tag("x", 0), Measured.of(0.1, Unit.INCH), 0.65));
         double q = 12 * GPH;
         double rho = FuelGrade.AVGAS_100LL.at(288.15).density();
         double dp = rho / 2 * Math.pow(q / (0.65 * Math.PI * bore * bore / 4), 2) / PSI;
@@ -115,14 +125,14 @@ class ElementsInLayoutTest {
     @ParameterizedTest
     @ValueSource(doubles = {0, 10, 25})
     void aPumpAddsWhatItsCurveSays(double gph) {
-        FuelSystem s = line(pump(Item.Drive.ELECTRIC, Optional.empty(), Item.Pump.Build.PLAIN));
+        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty(), Pump.Build.PLAIN));
         assertThat(rise(s, "pump", gph, level(s))).isCloseTo(8 * (1 - gph / 40), Offset.offset(1e-3));
     }
 
     /** What an engine drives moves flow in step with its speed; the pressure at no flow stays. */
     @Test
     void anEnginePumpFollowsTheEngine() {
-        FuelSystem s = line(pump(Item.Drive.ENGINE, Optional.empty(), Item.Pump.Build.PLAIN));
+        FuelSystem s = line(pump(Pump.Drive.ENGINE, Optional.empty(), Pump.Build.PLAIN));
         assertThat(rise(s, "pump", 10, level(s))).isCloseTo(6, Offset.offset(1e-3));
         double idle = Power.IDLE.speedShare();
         assertThat(rise(s, "pump", 5, level(s).with(Power.IDLE))).isCloseTo(8 * (1 - 5 / (40 * idle)), Offset.offset(1e-3));
@@ -131,18 +141,18 @@ class ElementsInLayoutTest {
     @ParameterizedTest
     @CsvSource({"1, 5", "10, 5", "15, 5", "30, 2"})
     void aReliefCutsTheCurveOff(double gph, double psi) {
-        FuelSystem s = line(pump(Item.Drive.ELECTRIC, Optional.empty(), new Item.Pump.Build(
+        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty(), new Pump.Build(
                 Optional.of(Measured.of(5, Unit.PSI)), Optional.empty(), false)));
         assertThat(rise(s, "pump", gph, level(s))).isCloseTo(psi, Offset.offset(1e-3));
     }
 
     @Test
     void aStandingPumpPassesOrBlocks() {
-        Condition off = level(line(pump(Item.Drive.ELECTRIC, Optional.empty(), Item.Pump.Build.PLAIN)))
+        Condition off = level(line(pump(Pump.Drive.ELECTRIC, Optional.empty(), Pump.Build.PLAIN)))
                 .withStopped(Set.of("pump"));
-        FuelSystem passes = line(pump(Item.Drive.ELECTRIC, Optional.of(Rated.of(20, 0.3, "")), Item.Pump.Build.PLAIN));
+        FuelSystem passes = line(pump(Pump.Drive.ELECTRIC, Optional.of(Rated.of(20, 0.3, "")), Pump.Build.PLAIN));
         assertThat(rise(passes, "pump", 10, off)).isCloseTo(-0.075, Offset.offset(1e-3));
-        FuelSystem blocks = line(pump(Item.Drive.ELECTRIC, Optional.empty(), Item.Pump.Build.PLAIN));
+        FuelSystem blocks = line(pump(Pump.Drive.ELECTRIC, Optional.empty(), Pump.Build.PLAIN));
         assertThat(demand(blocks, 10, off).usable()).isFalse();
         assertThat(demand(blocks, 10, off).reason()).contains("carburettor.in");
     }
@@ -150,10 +160,10 @@ class ElementsInLayoutTest {
     /** Referred to the manifold, the rail falls with it: the same lift over the air it sprays into. */
     @ParameterizedTest
     @CsvSource({"AMBIENT, TAKE_OFF, 3.0", "AMBIENT, IDLE, 3.0", "MANIFOLD, TAKE_OFF, 3.0"})
-    void anInLineRegulatorHoldsOverItsReference(Item.Regulator.Reference reference, Power power, double psi) {
-        Item.Regulator r = new Item.Regulator(tag("regulator", 0), Item.Regulator.Style.IN_LINE, reference,
+    void anInLineRegulatorHoldsOverItsReference(Regulator.Reference reference, Power power, double psi) {
+        Regulator r = new Regulator(tag("regulator", 0), Regulator.Style.IN_LINE, reference,
                 Measured.of(3, Unit.PSI), Rated.of(20, 0.2, ""));
-        Item.Pump pump = pump(Item.Drive.ELECTRIC, Optional.empty(), Item.Pump.Build.PLAIN);
+        Pump pump = pump(Pump.Drive.ELECTRIC, Optional.empty(), Pump.Build.PLAIN);
         FuelSystem s = new FuelSystem(List.of(Systems.tank("tank", 10, 0, 0), pump, r, Systems.inlet(),
                 wide("a", "tank.outlet", "pump.in"), wide("b", "pump.out", "regulator.in"),
                 wide("c", "regulator.out", "carburettor.in")), Optional.empty());
@@ -164,8 +174,8 @@ class ElementsInLayoutTest {
     @Test
     void aManifoldReferenceDropsTheRailAtIdle() {
         var p = Pattern.TWO_PUMPS_PARALLEL.project();
-        Item.Regulator r = (Item.Regulator) p.system().item("regulator").orElseThrow();
-        FuelSystem s = p.system().replace(new Item.Regulator(r.tag(), r.style(), Item.Regulator.Reference.MANIFOLD,
+        Regulator r = (Regulator) p.system().item("regulator").orElseThrow();
+        FuelSystem s = p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD,
                 r.setting(), r.loss()));
         Condition c = ration.assess.Assessment.start(p);
         FlowAnswer takeOff = demand(s, 1, c);
@@ -202,8 +212,8 @@ class ElementsInLayoutTest {
         Condition half = ration.assess.Assessment.start(p).withContents(java.util.Map.of("main-tank",
                 Unit.GALLON.toSi(8), "auxiliary-tank", Unit.GALLON.toSi(8)));
         FlowAnswer filling = demand(p.system(), 5, half);
-        Item.Tank main = (Item.Tank) p.system().item("main-tank").orElseThrow();
-        Item.Tank auxiliary = (Item.Tank) p.system().item("auxiliary-tank").orElseThrow();
+        Tank main = (Tank) p.system().item("main-tank").orElseThrow();
+        Tank auxiliary = (Tank) p.system().item("auxiliary-tank").orElseThrow();
         assertThat(filling.outflow(main)).isNegative();
         assertThat(filling.outflow(main) + filling.outflow(auxiliary)).isCloseTo(5 * GPH, Offset.offset(1e-9));
         FlowAnswer full = demand(p.system(), 5, half.withContents("main-tank", main.shape().solid().volume()));

@@ -13,6 +13,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.PortRef;
+import ration.model.Run;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -66,7 +67,7 @@ class HeaderTest {
     void aSmallLineIntoTheHeaderIsWhatLasts() {
         FuelSystem s = HIGH.system();
         for (String id : new String[] {"r5", "r6"}) {
-            s = s.replace(((Item.Run) s.item(id).orElseThrow()).withSize(LineSize.parse("0.05 in bore")));
+            s = s.replace(((Run) s.item(id).orElseThrow()).withSize(LineSize.parse("0.05 in bore")));
         }
         Project thin = HIGH.with(s);
         CaseAnswer c = look(thin, Assessment.start(thin));

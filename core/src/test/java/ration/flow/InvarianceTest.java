@@ -14,12 +14,19 @@ import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.assess.Assessment;
+import ration.model.CheckValve;
 import ration.model.Firewall;
 import ration.model.Fitout;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Orifice;
 import ration.model.Place;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.Brief;
 import ration.project.Project;
@@ -36,7 +43,7 @@ class InvarianceTest {
         FuelSystem of(FuelSystem system) {
             List<Item> items = new ArrayList<>();
             for (Item item : system.items()) {
-                if (item instanceof Item.Tank t) {
+                if (item instanceof Tank t) {
                     TankShape.Prism p = (TankShape.Prism) t.shape();
                     items.add(t.withShape(new TankShape.Prism(p.corners().stream().map(c -> new TankShape.Corner(
                                     station.apply(c.station()), height.apply(c.waterLine()))).toList(),
@@ -47,10 +54,10 @@ class InvarianceTest {
                                     w.length(), w.width())).toList(), List.of(), t.fitout().filler().map(place),
                                     t.fitout().gauge().map(place), t.fitout().published(), t.fitout().vent().map(v ->
                                     v.withPoints(v.points().stream().map(place).toList())))));
-                } else if (item instanceof Item.Run r) {
+                } else if (item instanceof Run r) {
                     items.add(r.withPoints(r.points().stream().map(place).toList()));
-                } else if (item instanceof Item.Fitted f) {
-                    items.add(f.with(new Item.Tag(f.id(), f.name(), place.apply(f.place()))));
+                } else if (item instanceof Fitted f) {
+                    items.add(f.with(new Tag(f.id(), f.name(), place.apply(f.place()))));
                 }
             }
             return new FuelSystem(items, system.firewall().map(w -> new Firewall(station.apply(w.station()),
@@ -119,13 +126,13 @@ class InvarianceTest {
     @Test
     void theWayOfALineCostsNothingButItsLength() {
         FuelSystem system = Systems.oneLine();
-        Item.Run run = system.runs().get(0);
-        Item.Run dips = run.withPoints(List.of(Place.inches(5, 0, -20)));
-        Item.Run rises = run.withPoints(List.of(Place.inches(5, 0, 20)));
+        Run run = system.runs().get(0);
+        Run dips = run.withPoints(List.of(Place.inches(5, 0, -20)));
+        Run rises = run.withPoints(List.of(Place.inches(5, 0, 20)));
         double straight = margins(Systems.project(system)).get(0);
         assertThat(margins(Systems.project(system.replace(dips))).get(0)).isCloseTo(straight, Offset.offset(1e-9));
         assertThat(margins(Systems.project(system.replace(rises))).get(0)).isCloseTo(straight, Offset.offset(1e-9));
-        Item.Run unmeasured = new Item.Run(run.id(), run.name(), run.from(), run.to(), run.size(), Optional.empty(),
+        Run unmeasured = new Run(run.id(), run.name(), run.from(), run.to(), run.size(), Optional.empty(),
                 List.of(Place.inches(5, 0, -20)), List.of());
         assertThat(margins(Systems.project(system.replace(unmeasured))).get(0)).isLessThan(straight);
     }
@@ -133,11 +140,11 @@ class InvarianceTest {
     /** Twice the head through a square-law path brings the square root of two more. */
     @Test
     void headAndFlowFollowTheSquareLaw() {
-        FuelSystem system = new FuelSystem(List.of(Systems.tank("tank", 0, 0, 20), new Item.Orifice(
-                new Item.Tag("jet", "Jet", Place.inches(0, 0, 0)), Systems.in(0.05), 0.65), Systems.inlet(),
+        FuelSystem system = new FuelSystem(List.of(Systems.tank("tank", 0, 0, 20), new Orifice(
+                new Tag("jet", "Jet", Place.inches(0, 0, 0)), Systems.in(0.05), 0.65), Systems.inlet(),
                 Systems.run("r1", "tank.outlet", "jet.in", 20), Systems.run("r2", "jet.out", "carburettor.in", 1)),
                 Optional.empty());
-        FlowModel.Basis basis = new FlowModel.Basis(system, ration.fluid.FuelGrade.AVGAS_100LL,
+        FlowBasis basis = new FlowBasis(system, ration.fluid.FuelGrade.AVGAS_100LL,
                 ration.network.FrictionLaw.CONSERVATIVE);
         FlowAnswer low = basis.ask(Systems.level(system, 2), new FlowQuestion.OpenLine());
         FlowAnswer high = basis.ask(Systems.level(system, 7), new FlowQuestion.OpenLine());
@@ -149,7 +156,7 @@ class InvarianceTest {
     @Test
     void ratedItemsCostWhatTheirPointSays() {
         FuelSystem system = Systems.corrie().system();
-        FlowModel.Basis basis = new FlowModel.Basis(system, ration.fluid.FuelGrade.AVGAS_100LL,
+        FlowBasis basis = new FlowBasis(system, ration.fluid.FuelGrade.AVGAS_100LL,
                 ration.network.FrictionLaw.CONSERVATIVE);
         FlowAnswer answer = basis.ask(Systems.level(system, 8).withPosition("selector", "UPPER"),
                 new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(20)));
@@ -164,11 +171,11 @@ class InvarianceTest {
     /** A check valve costs its cracking pressure before anything flows (0.5 psi would eat 19.2 in of head). */
     @Test
     void aCheckValveCostsItsCrackingPressure() {
-        Item.CheckValve valve = new Item.CheckValve(new Item.Tag("check", "Check", Place.inches(4, 0, 0)),
+        CheckValve valve = new CheckValve(new Tag("check", "Check", Place.inches(4, 0, 0)),
                 Measured.of(0.2, Unit.PSI), ration.model.Rated.of(20, 0.05, ""));
         FuelSystem system = Systems.oneLine().minus("r1").plus(valve, Systems.run("r1", "tank.outlet", "check.in", 30),
                 Systems.run("r2", "check.out", "carburettor.in", 5));
-        FlowModel.Basis basis = new FlowModel.Basis(system, ration.fluid.FuelGrade.AVGAS_100LL,
+        FlowBasis basis = new FlowBasis(system, ration.fluid.FuelGrade.AVGAS_100LL,
                 ration.network.FrictionLaw.CONSERVATIVE);
         FlowAnswer answer = basis.ask(Systems.level(system, 4), new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(10)));
         double loss = answer.pressure(Systems.port("check.in")).getAsDouble()
@@ -179,15 +186,15 @@ class InvarianceTest {
     /** A pump's working point lies on its own curve and on the line's loss. */
     @Test
     void aPumpWorksWhereItsCurveMeetsTheLine() {
-        Item.Pump pump = new Item.Pump(new Item.Tag("pump", "Pump", Place.inches(6, 0, -6)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(30, Unit.GALLON_PER_HOUR), Measured.of(3, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(45, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+        Pump pump = new Pump(new Tag("pump", "Pump", Place.inches(6, 0, -6)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(30, Unit.GALLON_PER_HOUR), Measured.of(3, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(45, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
                 Optional.of(ration.model.Rated.of(20, 0.3, "")));
         FuelSystem system = new FuelSystem(List.of(Systems.tank("tank", 20, 0, -8), pump, Systems.inlet(),
                 Systems.run("r1", "tank.outlet", "pump.in", 20), Systems.run("r2", "pump.out", "carburettor.in", 30)),
                 Optional.empty());
-        FlowModel.Basis basis = new FlowModel.Basis(system, ration.fluid.FuelGrade.AVGAS_100LL,
+        FlowBasis basis = new FlowBasis(system, ration.fluid.FuelGrade.AVGAS_100LL,
                 ration.network.FrictionLaw.CONSERVATIVE);
         FlowAnswer answer = basis.ask(Systems.level(system, 6), new FlowQuestion.Capacity());
         double gph = Unit.GALLON_PER_HOUR.fromSi(answer.inletFlow());

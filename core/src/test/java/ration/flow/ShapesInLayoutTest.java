@@ -15,11 +15,15 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.fluid.FuelGrade;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Tag;
+import ration.model.Tank;
 import ration.network.FrictionLaw;
 import ration.project.ShapePattern;
 import ration.quantity.Unit;
@@ -34,22 +38,22 @@ class ShapesInLayoutTest {
 
     private static FuelSystem system(ShapePattern pattern) {
         FuelSystem s = Systems.oneLine();
-        Item.Tank tank = ShapePattern.reshaped(s.tanks().get(0), pattern.shape(pattern.measures().stream().map(m -> Measured.of(
+        Tank tank = ShapePattern.reshaped(s.tanks().get(0), pattern.shape(pattern.measures().stream().map(m -> Measured.of(
                 m.usual(), m.unit(), "tape")).toList()));
         Place at = Place.inches(50, 0, 20);
-        return s.replace(tank).replace(new Item.EngineInlet(new Item.Tag("carburettor", "Carburettor", at), Systems.in(0.3),
+        return s.replace(tank).replace(new EngineInlet(new Tag("carburettor", "Carburettor", at), Systems.in(0.3),
                 Measured.of(0.05, Unit.PSI)));
     }
 
     private static Condition condition(FuelSystem s, double pitch, double bank, double share) {
-        Item.Tank tank = s.tanks().get(0);
+        Tank tank = s.tanks().get(0);
         return new Condition(Attitude.ofDegrees("x", pitch, bank), Map.of(tank.id(), share * tank.solid().volume()), Map.of(),
                 Set.of(), Set.of(), 288.15);
     }
 
     /** Pressure at the inlet while nothing flows, as height of fuel, m. */
     private static double standing(FuelSystem s, Condition c) {
-        FlowAnswer still = new FlowModel.Basis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(c,
+        FlowAnswer still = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(c,
                 new FlowQuestion.Demand(0));
         assertThat(still.usable()).isTrue();
         return still.pressure(INLET).orElseThrow() / still.weight();
@@ -96,14 +100,14 @@ class ShapesInLayoutTest {
     void outletsAreCoveredByTheShapeAndNotByItsFrame() {
         for (ShapePattern pattern : List.of(ShapePattern.DRUM_ACROSS, ShapePattern.DRUM_ALONG, ShapePattern.WING_BAY)) {
             FuelSystem s = system(pattern);
-            FlowModel.Basis basis = new FlowModel.Basis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
+            FlowBasis basis = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
             Condition nearlyEmpty = condition(s, 0, 0, 1e-4);
             Condition some = condition(s, 0, 0, 0.3);
             assertThat(basis.levels(some).get("tank").uncovered()).as(pattern.label()).isEmpty();
-            Item.Tank tank = s.tanks().get(0);
-            Item.Outlet raised = tank.outlets().get(0).at(tank.outlets().get(0).place().raised(0.05));
+            Tank tank = s.tanks().get(0);
+            Outlet raised = tank.outlets().get(0).at(tank.outlets().get(0).place().raised(0.05));
             FuelSystem high = s.replace(tank.withOutlets(List.of(raised)));
-            assertThat(new FlowModel.Basis(high, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).levels(nearlyEmpty).get("tank")
+            assertThat(new FlowBasis(high, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).levels(nearlyEmpty).get("tank")
                     .uncovered()).as(pattern.label()).containsExactly("outlet");
         }
     }

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import ration.condition.Power;
 import ration.fluid.Volatility;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.quantity.Unit;
 
 /** Heat balances against closed forms, soak against its relaxation, fits against made-up logs. */
@@ -167,7 +168,7 @@ class HeatTest {
     /** Of a half full box only the wetted walls and the floor take heat out, and the surface a little. */
     @Test
     void aTankCoolsThroughWhatItsFuelWets() {
-        ration.model.Item.Tank t = ration.Systems.tank("t", 10, 0, 0);
+        Tank t = ration.Systems.tank("t", 10, 0, 0);
         double in2 = 0.0254 * 0.0254;
         double half = ration.assess.Cooling.of(t, new ration.geometry.Point3(0, 0, 1), 20 * 10 * 5 * Math.pow(0.0254, 3));
         assertThat(half).isCloseTo((5 * (20 * 10 + 2 * 5 * (20 + 10)) + 1 * 20 * 10) * in2, org.assertj.core.data.Percentage

@@ -68,12 +68,12 @@ class JointsAndSizesTest {
     /** One size up and down again is the line that was, but for what was recorded of the old piece. */
     @Test
     void upAndDownAgainIsTheSameLine() {
-        Item.Run r1 = (Item.Run) Systems.corrie().system().item("r1").orElseThrow();
-        Item.Run back = r1.resized(LineSize.parse("1/2 x 0.035 tube")).resized(r1.size());
+        Run r1 = (Run) Systems.corrie().system().item("r1").orElseThrow();
+        Run back = r1.resized(LineSize.parse("1/2 x 0.035 tube")).resized(r1.size());
         assertThat(back.build().start().fitting()).isEqualTo(r1.build().start().fitting());
         assertThat(back.size()).isEqualTo(r1.size());
         assertThat(back.build().torque()).isEmpty();
-        Item.Run hose = r1.resized(LineSize.parse("-6 hose"));
+        Run hose = r1.resized(LineSize.parse("-6 hose"));
         assertThat(hose.build().construction()).as("no tube is hose").isEmpty();
     }
 
@@ -95,8 +95,8 @@ class JointsAndSizesTest {
     /** A tank raised keeps its shape and its fuel; its ports, vent and drain go with it. */
     @Property(tries = 60)
     void aRaisedTankHoldsTheSame(@ForAll @DoubleRange(min = -0.5, max = 0.5) double metres) {
-        for (Item.Tank tank : Systems.corrie().system().tanks()) {
-            Item.Tank raised = tank.raised(metres);
+        for (Tank tank : Systems.corrie().system().tanks()) {
+            Tank raised = tank.raised(metres);
             assertThat(raised.shape().solid().volume()).isCloseTo(tank.shape().solid().volume(), Offset.offset(1e-6));
             assertThat(raised.outlets().get(0).place().point().z()).isCloseTo(tank.outlets().get(0).place().point().z()
                     + metres, Offset.offset(2e-6));

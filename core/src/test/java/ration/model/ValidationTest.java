@@ -26,9 +26,9 @@ class ValidationTest {
 
     @Test
     void everythingWrongIsSaidAtOnce() {
-        Item.Tank flat = Systems.tank("flat", 0, 0, 10).withShape(new TankShape.Prism(List.of(), Systems.in(0),
+        Tank flat = Systems.tank("flat", 0, 0, 10).withShape(new TankShape.Prism(List.of(), Systems.in(0),
                 Systems.in(1)));
-        Item.Strainer strainer = new Item.Strainer(new Item.Tag("strainer", "Strainer", Place.inches(0, 0, 0)),
+        Strainer strainer = new Strainer(new Tag("strainer", "Strainer", Place.inches(0, 0, 0)),
                 Rated.of(0, -1, ""), false);
         FuelSystem system = with(flat, strainer, Systems.inlet(), Systems.inlet(),
                 Systems.run("r1", "flat.outlet", "nowhere.in", 10));
@@ -43,7 +43,7 @@ class ValidationTest {
 
     @Test
     void anOpenPortAndAMissingVentAreMissingNotBlocking() {
-        Item.Tank tank = Systems.tank("tank", 0, 0, 20).withVent(Optional.empty());
+        Tank tank = Systems.tank("tank", 0, 0, 20).withVent(Optional.empty());
         List<Problem> problems = Validation.of(with(tank, Systems.inlet()));
         assertThat(problems).noneMatch(Problem::blocks);
         assertThat(problems).extracting(Problem::field).contains("Vent", "Ports");
@@ -70,26 +70,26 @@ class ValidationTest {
 
     @Test
     void selectorsAreChecked() {
-        Item.Selector s = new Item.Selector(new Item.Tag("s", "Selector", Place.inches(0, 0, 0)), List.of("a"),
-                List.of(new Item.Position("ON", List.of(List.of("a", "b"))), new Item.Position("ON", List.of())),
+        Selector s = new Selector(new Tag("s", "Selector", Place.inches(0, 0, 0)), List.of("a"),
+                List.of(new Selector.Position("ON", List.of(List.of("a", "b"))), new Selector.Position("ON", List.of())),
                 Rated.of(20, 0.1, ""));
         assertThat(blocking(with(Systems.inlet(), s))).extracting(Problem::message)
                 .anyMatch(m -> m.contains("\u201cb\u201d")).anyMatch(m -> m.contains("Two positions"));
-        Item.Selector noOff = new Item.Selector(s.tag(), List.of("a"),
-                List.of(new Item.Position("ON", List.of(List.of("a", "out")))), Rated.of(20, 0.1, ""));
+        Selector noOff = new Selector(s.tag(), List.of("a"),
+                List.of(new Selector.Position("ON", List.of(List.of("a", "out")))), Rated.of(20, 0.1, ""));
         assertThat(Validation.of(with(Systems.inlet(), noOff))).extracting(Problem::message)
                 .anyMatch(m -> m.contains("no OFF"));
     }
 
     @Test
     void figuresFarOutsideAnyAircraftAreRefused() {
-        Item.Run far = Systems.run("r1", "tank.outlet", "carburettor.in", 1e7);
-        Item.Tank huge = Systems.tank("tank", 0, 0, 1e6);
+        Run far = Systems.run("r1", "tank.outlet", "carburettor.in", 1e7);
+        Tank huge = Systems.tank("tank", 0, 0, 1e6);
         assertThat(blocking(with(huge, Systems.inlet(), far))).extracting(Problem::field)
                 .contains("Length", "Shape", "Outlet");
-        Item.Pump pump = new Item.Pump(new Item.Tag("p", "Pump", Place.inches(0, 0, 0)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(10, Unit.GALLON_PER_HOUR), Measured.of(5, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(5, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI))),
+        Pump pump = new Pump(new Tag("p", "Pump", Place.inches(0, 0, 0)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(10, Unit.GALLON_PER_HOUR), Measured.of(5, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(5, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI))),
                 Optional.empty());
         assertThat(blocking(with(Systems.inlet(), pump))).extracting(Problem::field).contains("Curve");
     }

@@ -21,6 +21,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.JointEnd;
 import ration.model.LineSize;
+import ration.model.Run;
 import ration.model.RunBuild;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -38,16 +39,16 @@ class PlumbingTest {
         }
     }
 
-    private static Item.Run r3() {
-        return (Item.Run) SYSTEM.item("r3").orElseThrow();
+    private static Run r3() {
+        return (Run) SYSTEM.item("r3").orElseThrow();
     }
 
     private static FuelSystem set(SheetColumn column, String text) {
         return column.set(SYSTEM, r3(), text);
     }
 
-    private static Item.Run run(FuelSystem s) {
-        return (Item.Run) s.item("r3").orElseThrow();
+    private static Run run(FuelSystem s) {
+        return (Run) s.item("r3").orElseThrow();
     }
 
     private static Optional<Finding> finding(FuelSystem s, String id) {
@@ -60,7 +61,7 @@ class PlumbingTest {
     @CsvSource({"1/4 x 0.035 tube, aluminium, 0.5625, 13.5", "3/8 x 0.035 tube, aluminium, 0.9375, 16.5",
         "1/2 x 0.035 tube, stainless, 1.75, 23", "-6 hose, braided, 4.0, 24", "-8 hose, ptfe, 4.62, 24", "-8 PTFE hose, ptfe, 4.62, 24", "-20 hose, braided, 9.0, 24"})
     void bendRadiusAndSupportsFollowTheTables(String size, String made, double radius, double span) {
-        Item.Run run = r3().withSize(LineSize.parse(size)).with(RunBuild.NONE.with(Construction.labelled(made)));
+        Run run = r3().withSize(LineSize.parse(size)).with(RunBuild.NONE.with(Construction.labelled(made)));
         assertThat(Unit.INCH.fromSi(LineRules.leastRadius(run).orElseThrow())).isCloseTo(radius, Offset.offset(1e-9));
         assertThat(Unit.INCH.fromSi(LineRules.farthestSupports(run).orElseThrow())).isCloseTo(span, Offset.offset(1e-9));
     }
@@ -88,7 +89,7 @@ class PlumbingTest {
     @ParameterizedTest
     @CsvSource({"18, SHORT", "19.5, HOLDS", "20.5, HOLDS", "22, SHORT"})
     void suppliedHoseIsNeitherTooShortNorTooLong(double supplied, Verdict verdict) {
-        Item.Run r4 = (Item.Run) SYSTEM.item("r4").orElseThrow();
+        Run r4 = (Run) SYSTEM.item("r4").orElseThrow();
         FuelSystem s = SheetColumn.SUPPLIED.set(SYSTEM, r4, supplied + " in");
         assertThat(finding(s, "build.length.r4").orElseThrow().verdict()).isEqualTo(verdict);
     }
@@ -132,7 +133,7 @@ class PlumbingTest {
     /** Fittings of one hose construction do not fit another; none on a flare, some on a pipe thread. */
     @Test
     void hoseFamiliesAndSealantsAreLookedAt() {
-        Item.Run r5 = (Item.Run) TANSY.system().item("r5").orElseThrow();
+        Run r5 = (Run) TANSY.system().item("r5").orElseThrow();
         FuelSystem family = SheetColumn.END_FAMILY.set(TANSY.system(), r5, "push-on");
         assertThat(Joints.of(family)).anyMatch(j -> j.id().equals("r5.end") && j.message().contains("not interchangeable"));
         FuelSystem sealant = SheetColumn.END_SEALANT.set(TANSY.system(), r5, "tape");
@@ -144,7 +145,7 @@ class PlumbingTest {
     /** One size up: nuts and adapters follow the line, and what was recorded of the old piece is dropped. */
     @Test
     void aLineMadeAnewTakesItsFittingsAlong() {
-        Item.Run larger = r3().resized(LineSize.parse("3/8 x 0.035 tube"));
+        Run larger = r3().resized(LineSize.parse("3/8 x 0.035 tube"));
         assertThat(larger.build().start().fitting()).contains(JointEnd.parse("-6 flare female"));
         assertThat(larger.build().start().adapter()).isEmpty();
         assertThat(larger.build().torque()).isEmpty();
@@ -156,7 +157,7 @@ class PlumbingTest {
     @Test
     void cutLengthsAddFlaresAndTakeOffHoseEnds() {
         assertThat(CutLength.of(SYSTEM, r3()).text()).isEqualTo("16 3/16 in");
-        Item.Run hose = (Item.Run) SYSTEM.item("r4").orElseThrow();
+        Run hose = (Run) SYSTEM.item("r4").orElseThrow();
         assertThat(Unit.INCH.fromSi(CutLength.of(SYSTEM, hose).length())).isCloseTo(19 * 1.05 - 2 * 0.85,
                 Offset.offset(1e-6));
     }
@@ -166,11 +167,11 @@ class PlumbingTest {
     @Test
     void everyCellReadsBackWhatItShows() {
         for (Project p : List.of(Systems.corrie(), TANSY, demo("brindle-a2"))) {
-            for (Item.Run run : p.system().runs()) {
+            for (Run run : p.system().runs()) {
                 for (SheetColumn c : SheetColumn.values()) {
                     String shown = c.text(p.system(), run);
                     FuelSystem again = c == SheetColumn.SIZE ? p.system() : c.set(p.system(), run, shown);
-                    assertThat(c.text(again, (Item.Run) again.item(run.id()).orElseThrow())).as(run.name() + " " + c)
+                    assertThat(c.text(again, (Run) again.item(run.id()).orElseThrow())).as(run.name() + " " + c)
                             .isEqualTo(shown);
                 }
             }
@@ -194,7 +195,7 @@ class PlumbingTest {
         assertThat(SheetColumn.LENGTH.text(out.system(), run(out.system()))).isEqualTo("17.5 in");
         assertThat(out.problems()).hasSize(4).anyMatch(p -> p.startsWith("Row 3: Length") && p.contains("long"))
                 .anyMatch(p -> p.contains("Whatever")).anyMatch(p -> p.startsWith("Row 4") && p.contains("left out"));
-        assertThat(SheetColumn.LENGTH.text(out.system(), (Item.Run) out.system().item("r4").orElseThrow()))
+        assertThat(SheetColumn.LENGTH.text(out.system(), (Run) out.system().item("r4").orElseThrow()))
                 .isEqualTo("19 in");
     }
 
@@ -203,7 +204,7 @@ class PlumbingTest {
         RunSheet.Outcome out = RunSheet.paste(SYSTEM, RunSheet.table("57;1 x 90\n29;2 x 45"), 0, SheetColumn.LENGTH);
         assertThat(out.problems()).isEmpty();
         assertThat(SYSTEM.runs().stream().map(r -> SheetColumn.LENGTH.text(out.system(),
-                (Item.Run) out.system().item(r.id()).orElseThrow())).toList()).containsExactly("57 in", "29 in", "16 in", "19 in");
+                (Run) out.system().item(r.id()).orElseThrow())).toList()).containsExactly("57 in", "29 in", "16 in", "19 in");
     }
 
     @Test
@@ -211,7 +212,7 @@ class PlumbingTest {
         FuelSystem bare = SYSTEM.minus("r3");
         FuelSystem made = RunSheet.add(bare, Map.of(SheetColumn.FROM, "selector", SheetColumn.TO, "Strainer",
                 SheetColumn.SIZE, "-6 hose"));
-        Item.Run run = made.runs().get(made.runs().size() - 1);
+        Run run = made.runs().get(made.runs().size() - 1);
         assertThat(run.from().toString()).isEqualTo("selector.out");
         assertThat(run.to().toString()).isEqualTo("strainer.in");
         assertThat(run.name()).isEqualTo("R3");
@@ -236,23 +237,23 @@ class PlumbingTest {
     @Test
     void aCutLengthFromPointsGoesRoundTheBends() {
         FuelSystem s = Systems.oneLine();
-        Item.Run corner = s.runs().get(0).withSize(LineSize.parse("3/8 x 0.035 tube")).withLength(Optional.empty()).withPoints(List.of(
+        Run corner = s.runs().get(0).withSize(LineSize.parse("3/8 x 0.035 tube")).withLength(Optional.empty()).withPoints(List.of(
                 ration.model.Place.inches(10, 0, 0)));
         FuelSystem bent = s.replace(corner.with(RunBuild.NONE.with(RunBuild.Figure.TIGHTEST, Optional.of(Systems.in(2)))));
         double way = 24 + 10;
-        double cut = Unit.INCH.fromSi(CutLength.of(bent, (Item.Run) bent.item("r1").orElseThrow()).length());
+        double cut = Unit.INCH.fromSi(CutLength.of(bent, (Run) bent.item("r1").orElseThrow()).length());
         assertThat(cut - 2 * 0.11).isCloseTo(way - 2 * (2 - Math.PI / 2), Offset.offset(1e-9));
         assertThat(2 - Math.PI / 2).isCloseTo(0.43, Offset.offset(0.001));
-        FuelSystem taped = bent.replace(((Item.Run) bent.item("r1").orElseThrow()).withLength(Systems.in(34)));
-        assertThat(Unit.INCH.fromSi(CutLength.of(taped, (Item.Run) taped.item("r1").orElseThrow()).length())).as("taped along it")
+        FuelSystem taped = bent.replace(((Run) bent.item("r1").orElseThrow()).withLength(Systems.in(34)));
+        assertThat(Unit.INCH.fromSi(CutLength.of(taped, (Run) taped.item("r1").orElseThrow()).length())).as("taped along it")
                 .isCloseTo(34 + 0.22, Offset.offset(1e-9));
     }
 
     @Test
     void sizesTheTablesLackedAreThere() {
-        Item.Run big = r3().withSize(LineSize.parse("1 1/4 x 0.035 tube")).with(RunBuild.NONE.with(Construction.labelled("stainless")));
+        Run big = r3().withSize(LineSize.parse("1 1/4 x 0.035 tube")).with(RunBuild.NONE.with(Construction.labelled("stainless")));
         assertThat(LineRules.torque(big)).isEqualTo(new LineRules.Torque(1500, 1520, 1680, 1800));
-        Item.Run small = r3().withSize(LineSize.parse("1/8 x 0.028 tube")).with(RunBuild.NONE.with(Construction.labelled("alu")));
+        Run small = r3().withSize(LineSize.parse("1/8 x 0.028 tube")).with(RunBuild.NONE.with(Construction.labelled("alu")));
         assertThat(LineRules.torque(small)).isEqualTo(new LineRules.Torque(20, 20, 30, 30));
         assertThat(LineSize.parse("-6 PTFE hose").bore()).isLessThan(LineSize.parse("-6 hose").bore());
     }

@@ -9,7 +9,6 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
@@ -18,6 +17,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Problem;
+import ration.model.Run;
 import ration.model.Validation;
 import ration.project.Pattern;
 
@@ -37,8 +37,8 @@ class SheetPropertyTest {
         Random random = new Random(seed);
         FuelSystem s = Systems.corrie().system();
         for (int i = 0; i < 25; i++) {
-            List<Item.Run> runs = s.runs();
-            Item.Run run = runs.get(random.nextInt(runs.size()));
+            List<Run> runs = s.runs();
+            Run run = runs.get(random.nextInt(runs.size()));
             SheetColumn column = SheetColumn.values()[random.nextInt(SheetColumn.values().length)];
             try {
                 s = column.set(s, run, cell(random));
@@ -96,7 +96,7 @@ class SheetPropertyTest {
     void tablesComeWithCommasSemicolonsTabsQuotesAndMarks(String text) {
         RunSheet.Outcome out = RunSheet.paste(Systems.corrie().system(), RunSheet.table(text), 0, SheetColumn.RUN);
         assertThat(out.problems()).isEmpty();
-        assertThat(((Item.Run) out.system().item("r1").orElseThrow()).length().orElseThrow().quantity().value())
+        assertThat(((Run) out.system().item("r1").orElseThrow()).length().orElseThrow().quantity().value())
                 .isBetween(60.0, 60.5);
     }
 

@@ -7,8 +7,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.heat.HeatFigure;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Run;
 import ration.quantity.Unit;
 
 /** What a builder reads before another's work is written over: everything that differs is named, nothing else is. */
@@ -23,7 +23,7 @@ class DifferenceTest {
 
     @Test
     void whatChangedIsNamed() {
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Item.Run.class, r -> r.withLength(
+        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.withLength(
                 Measured.of(17, Unit.INCH)))))).containsExactly("R3 differs");
         assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.heat().with(HeatFigure.CEILING, Measured.of(9000, Unit.FOOT)))))
                 .containsExactly("heat figures differ");
@@ -44,7 +44,7 @@ class DifferenceTest {
     /** One way or the other, the same places are named. */
     @Test
     void bothWaysNameTheSame() {
-        Project other = CORRIE.with(CORRIE.system().minus("strainer").change("r2", Item.Run.class, r -> r.withLength(Measured.of(1,
+        Project other = CORRIE.with(CORRIE.system().minus("strainer").change("r2", Run.class, r -> r.withLength(Measured.of(1,
                 Unit.FOOT))));
         List<String> there = Difference.between(CORRIE, other);
         assertThat(there).contains("Strainer is not there", "R2 differs");

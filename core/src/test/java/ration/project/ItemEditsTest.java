@@ -12,8 +12,10 @@ import ration.assess.Assessment;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.model.Validation;
 import ration.project.ItemEdits.Offer;
 
@@ -28,7 +30,7 @@ class ItemEditsTest {
     @Test
     void aRunGetsMeasuredPointsAndTakesItsLengthFromThem() {
         FuelSystem system = take(take(Systems.oneLine(), "r1", "Add point"), "r1", "Add point");
-        Item.Run run = system.runs().get(0);
+        Run run = system.runs().get(0);
         assertThat(run.points()).hasSize(2);
         assertThat(run.points().get(0).waterLine().by()).isEqualTo("estimate");
         FuelSystem byPoints = take(system, "r1", "Length from points");
@@ -54,7 +56,7 @@ class ItemEditsTest {
     @Test
     void aTankGetsScreensAndOutlets() {
         FuelSystem system = take(take(Systems.oneLine(), "tank", "Add screen"), "tank", "Add outlet");
-        Item.Tank tank = system.tanks().get(0);
+        Tank tank = system.tanks().get(0);
         assertThat(tank.outlets()).hasSize(2);
         assertThat(tank.outlets().get(0).screen()).isPresent();
         assertThat(Validation.of(system)).noneMatch(Problem::blocks)
@@ -64,8 +66,8 @@ class ItemEditsTest {
     @Test
     void aSelectorGetsBothAndAThirdPort() {
         FuelSystem system = take(Systems.corrie().system(), "selector", "Add BOTH");
-        Item.Selector s = system.selectors().get(0);
-        assertThat(s.positions()).extracting(Item.Position::name).containsExactly("UPPER", "FUSELAGE", "BOTH", "OFF");
+        Selector s = system.selectors().get(0);
+        assertThat(s.positions()).extracting(Selector.Position::name).containsExactly("UPPER", "FUSELAGE", "BOTH", "OFF");
         assertThat(ItemEdits.of(system, "selector")).extracting(Offer::label).doesNotContain("Add BOTH");
         assertThat(Assessment.of(Systems.corrie().with(system)).findings())
                 .as("the upper tank runs over the fuselage tank's vent")

@@ -14,6 +14,8 @@ import ration.assess.Assessment;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Run;
+import ration.model.Tee;
 import ration.model.Validation;
 import ration.project.LayoutEdits.Outcome;
 import ration.project.LayoutEdits.Spot;
@@ -27,8 +29,8 @@ class LayoutEditsTest {
         Outcome out = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
         FuelSystem system = out.system();
         assertThat(out.picked()).isEqualTo("strainer-2");
-        Item.Run before = (Item.Run) system.item("r3").orElseThrow();
-        Item.Run after = system.runAt(Systems.port("strainer-2.out")).orElseThrow();
+        Run before = (Run) system.item("r3").orElseThrow();
+        Run after = system.runAt(Systems.port("strainer-2.out")).orElseThrow();
         assertThat(before.to()).isEqualTo(Systems.port("strainer-2.in"));
         assertThat(after.to()).isEqualTo(Systems.port("strainer.in"));
         assertThat(before.length().get().si() + after.length().get().si()).isCloseTo(16 * 0.0254, Offset.offset(1e-9));
@@ -43,8 +45,8 @@ class LayoutEditsTest {
         Outcome inserted = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
         Outcome removed = LayoutEdits.remove(inserted.system(), inserted.picked()).orElseThrow();
         assertThat(removed.picked()).isEqualTo("r3");
-        Item.Run joined = (Item.Run) removed.system().item("r3").orElseThrow();
-        Item.Run first = (Item.Run) DEMO.item("r3").orElseThrow();
+        Run joined = (Run) removed.system().item("r3").orElseThrow();
+        Run first = (Run) DEMO.item("r3").orElseThrow();
         assertThat(joined.from()).isEqualTo(first.from());
         assertThat(joined.to()).isEqualTo(first.to());
         assertThat(joined.fittings()).containsExactlyElementsOf(first.fittings());
@@ -67,7 +69,7 @@ class LayoutEditsTest {
         assertThat(LayoutEdits.addingAt(empty, "carburettor")).contains(Spot.UPSTREAM);
         assertThat(LayoutEdits.offers(empty, "carburettor", Spot.UPSTREAM).get(0)).isEqualTo(NewItem.TANK);
         Outcome tank = LayoutEdits.add(empty, "carburettor", Spot.UPSTREAM, NewItem.TANK).orElseThrow();
-        Item.Run line = tank.system().runs().get(0);
+        Run line = tank.system().runs().get(0);
         FuelSystem system = LayoutEdits.add(tank.system(), line.id(), Spot.IN_RUN, NewItem.SHUT_OFF).orElseThrow()
                 .system();
         system = LayoutEdits.addVent(system, tank.picked()).orElseThrow().system();
@@ -81,7 +83,7 @@ class LayoutEditsTest {
     void aBranchBringsAThirdTank() {
         Outcome out = LayoutEdits.add(DEMO, "r3", Spot.BRANCH, NewItem.TANK).orElseThrow();
         assertThat(out.system().tanks()).hasSize(3);
-        assertThat(out.system().all(Item.Tee.class)).hasSize(1);
+        assertThat(out.system().all(Tee.class)).hasSize(1);
         assertThat(out.system().openPorts()).isEmpty();
         assertThat(Validation.of(out.system())).noneMatch(Problem::blocks);
     }
@@ -125,15 +127,15 @@ class LayoutEditsTest {
     /** Measured points stay on the side on which they lie, and so does the length. */
     @Test
     void insertingLeavesEachPointOnItsSide() {
-        Item.Run r3 = (Item.Run) DEMO.item("r3").orElseThrow();
+        Run r3 = (Run) DEMO.item("r3").orElseThrow();
         ration.geometry.Point3 a = DEMO.point(r3.from()).orElseThrow();
         ration.geometry.Point3 b = DEMO.point(r3.to()).orElseThrow();
         ration.model.Place near = ration.model.Place.estimated(a.toward(b, 0.2));
         ration.model.Place far = ration.model.Place.estimated(a.toward(b, 0.8));
         FuelSystem s = DEMO.replace(r3.withPoints(List.of(near, far)));
         FuelSystem after = LayoutEdits.add(s, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow().system();
-        Item.Run before = (Item.Run) after.item("r3").orElseThrow();
-        Item.Run behind = after.runAt(Systems.port("strainer-2.out")).orElseThrow();
+        Run before = (Run) after.item("r3").orElseThrow();
+        Run behind = after.runAt(Systems.port("strainer-2.out")).orElseThrow();
         assertThat(before.points()).containsExactly(near);
         assertThat(behind.points()).containsExactly(far);
         ration.geometry.Point3 at = after.point(Systems.port("strainer-2.in")).orElseThrow();

@@ -21,10 +21,15 @@ import ration.condition.Condition;
 import ration.condition.Power;
 import ration.file.ProjectFile;
 import ration.flow.FlowAnswer;
+import ration.model.CheckValve;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Problem;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.model.Validation;
 import ration.network.NetworkSolution;
 
@@ -74,7 +79,7 @@ class PatternTest {
             }
             assertThat(a.inletFlow()).isNotNegative().isFinite();
             for (Item item : project.system().items()) {
-                boolean oneWay = item instanceof Item.CheckValve || item instanceof Item.Pump
+                boolean oneWay = item instanceof CheckValve || item instanceof Pump
                         && !c.stopped().contains(item.id());
                 if (oneWay) {
                     assertThat(a.solution().flow(item.id())).as(item.name()).isGreaterThanOrEqualTo(-1e-9);
@@ -85,7 +90,7 @@ class PatternTest {
 
     private static Project resized(Project project, Random random) {
         FuelSystem s = project.system();
-        for (Item.Run run : s.runs()) {
+        for (Run run : s.runs()) {
             if (random.nextInt(3) == 0) {
                 List<LineSize> usual = LineSize.usual();
                 s = s.replace(run.resized(usual.get(random.nextInt(usual.size()))));
@@ -99,7 +104,7 @@ class PatternTest {
                 20 * random.nextDouble() - 10)).with(Power.values()[random.nextInt(3)]).withFouled(random.nextBoolean());
         Map<String, Double> contents = new HashMap<>();
         c.contents().forEach((tank, full) -> contents.put(tank, full * random.nextDouble()));
-        for (Item.Selector s : project.system().selectors()) {
+        for (Selector s : project.system().selectors()) {
             c = c.withPosition(s.id(), s.positions().get(random.nextInt(s.positions().size())).name());
         }
         List<PumpSet> sets = PumpSet.of(project.system());
@@ -116,7 +121,7 @@ class PatternTest {
                 continue;
             }
             String used = c.condition().positions().get("selector").equals("LEFT") ? "left-tank" : "right-tank";
-            for (Item.Tank tank : a.project().system().tanks()) {
+            for (Tank tank : a.project().system().tanks()) {
                 double out = c.demand().outflow(tank);
                 assertThat(out).as(tank.name()).isCloseTo(tank.id().equals(used) ? c.need() : 0, Offset.offset(2e-9));
             }
@@ -129,9 +134,9 @@ class PatternTest {
     void aReturnIsLedToTheTankThatFeeds(Pattern pattern) {
         FuelSystem system = pattern.system();
         LayoutEdits.Outcome out = LayoutEdits.addReturn(system, "rail").orElseThrow();
-        Item.Run run = (Item.Run) out.system().item(out.picked()).orElseThrow();
+        Run run = (Run) out.system().item(out.picked()).orElseThrow();
         assertThat(run.from().toString()).isEqualTo("rail.return");
-        assertThat(out.system().item(run.to().item())).get().isInstanceOf(Item.Tank.class);
+        assertThat(out.system().item(run.to().item())).get().isInstanceOf(Tank.class);
         assertThat(Validation.of(out.system())).noneMatch(Problem::blocks);
         assertThat(Assessment.of(Systems.project(out.system())).cases()).allSatisfy(c -> assertThat(
                 c.capacity().usable() || c.capacity().solution().status() != NetworkSolution.Status.CONVERGED).isTrue());

@@ -17,10 +17,10 @@ import ration.file.ProjectFileException;
 import ration.model.FingerScreen;
 import ration.model.Fitout;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Problem;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.TankShape.Along;
 import ration.model.TankShape.Section;
@@ -40,14 +40,14 @@ class TankShapesTest {
         return values;
     }
 
-    private static Item.Tank tank() {
+    private static Tank tank() {
         return Systems.oneLine().tanks().get(0);
     }
 
     @ParameterizedTest
     @EnumSource(ShapePattern.class)
     void everyPatternClosesComesBackFromItsFileAndKeepsTheOutletOnItsFloor(ShapePattern pattern) throws ProjectFileException {
-        Item.Tank made = ShapePattern.reshaped(tank(), pattern.shape(usual(pattern)));
+        Tank made = ShapePattern.reshaped(tank(), pattern.shape(usual(pattern)));
         assertThat(made.solid().volume()).isPositive();
         Place outlet = made.outlets().get(0).place();
         assertThat(made.shape().solid().floorAt(outlet.point().x(), outlet.point().y()).orElseThrow()).isCloseTo(
@@ -161,7 +161,7 @@ class TankShapesTest {
                         Fitout.Passes.TO_THE_LEFT)))), Optional.of(Place.inches(5, 0, 33)), Optional.of(Place.inches(6, 0, 24)),
                 Optional.of(Measured.of(0.4, Unit.GALLON, "maker")), Optional.of(new ration.model.VentLine(Systems.in(0.3), Systems.in(40),
                         Measured.of(-0.1, Unit.ONE, "estimate"), true, List.of(Place.inches(10, 0, 34)))), true);
-        Item.Tank t = tank().with(all);
+        Tank t = tank().with(all);
         t = t.withOutlets(List.of(t.outlets().get(0).withFinger(Optional.of(new FingerScreen(Measured.of(12, Unit.ONE),
                 Systems.in(0.018), Systems.in(0.5), Systems.in(1.5))))));
         Project project = Systems.project(Systems.oneLine().replace(t)).withTests(Systems.corrie().tests());

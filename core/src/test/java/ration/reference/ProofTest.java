@@ -14,7 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 import ration.network.FrictionLaw;
 import ration.network.Network;
 import ration.network.NetworkSolution;
-import ration.network.SolverSettings;
 
 /** Against networks solved by EPANET 2.2 and an independent Newton solution (reference data, see docs/reference.md). */
 class ProofTest {
@@ -43,18 +42,6 @@ class ProofTest {
         }
         NetworkSolution solution = Network.of(load(id).under(FrictionLaw.TEXTBOOK)).solve();
         assertThat(Proof.difference(expected, solution)).isLessThan(1e-6);
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"c05", "c09", "c14", "c20"})
-    void denseAndSparseEquationsGiveTheSameFlows(String id) throws IOException {
-        ReferenceCase reference = load(id);
-        NetworkSolution sparse = Network.of(reference.problem()).solve(SolverSettings.USUAL.withSparseFrom(0));
-        NetworkSolution dense =
-                Network.of(reference.problem()).solve(SolverSettings.USUAL.withSparseFrom(10_000));
-        for (String link : reference.flows().keySet()) {
-            assertThat(sparse.flow(link)).isCloseTo(dense.flow(link), within(1e-13));
-        }
     }
 
     @Test

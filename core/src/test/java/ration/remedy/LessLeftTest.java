@@ -10,8 +10,8 @@ import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.TankAnswer;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Tee;
 import ration.model.Validation;
 import ration.project.Project;
 
@@ -45,7 +45,7 @@ class LessLeftTest {
                 .findFirst().orElseThrow();
         FuelSystem after = second.edit().change().apply(project).system();
         assertThat(after.openPorts()).isEqualTo(project.system().openPorts());
-        assertThat(after.all(Item.Tee.class)).hasSize(1);
+        assertThat(after.all(Tee.class)).hasSize(1);
     }
 
     @Test

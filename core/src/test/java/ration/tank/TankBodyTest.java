@@ -17,10 +17,10 @@ import ration.condition.Attitude;
 import ration.geometry.ApparentGravity;
 import ration.geometry.Point3;
 import ration.model.Fitout;
-import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.ShapePattern;
 import ration.quantity.Unit;
@@ -34,13 +34,13 @@ class TankBodyTest {
         return ApparentGravity.ofAttitude(Math.toRadians(pitch), Math.toRadians(tilt)).up();
     }
 
-    private static Item.Outlet outlet(String name, double sta, double bl, double wl) {
-        return new Item.Outlet(name, Place.inches(sta, bl, wl), Systems.in(0.3), Optional.empty());
+    private static Outlet outlet(String name, double sta, double bl, double wl) {
+        return new Outlet(name, Place.inches(sta, bl, wl), Systems.in(0.3), Optional.empty());
     }
 
     /** A box 20 x 10 x 9 in, its corner at the datum. */
-    private static Item.Tank box(Item.Outlet... outlets) {
-        return new Item.Tank("t", "T", new TankShape.Box(Place.inches(0, -5, 0), Systems.in(20), Systems.in(10), Systems.in(9)),
+    private static Tank box(Outlet... outlets) {
+        return new Tank("t", "T", new TankShape.Box(Place.inches(0, -5, 0), Systems.in(20), Systems.in(10), Systems.in(9)),
                 List.of(outlets), Optional.empty(), Optional.empty(), Measured.of(0, Unit.GALLON));
     }
 
@@ -71,7 +71,7 @@ class TankBodyTest {
     /** A limber hole an inch up keeps an inch in the far bay: 4 x 20 x 1 in. */
     @Test
     void aBayKeepsWhatLiesUnderItsHole() {
-        Item.Tank tank = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.BOTH_WAYS, 1))));
+        Tank tank = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.BOTH_WAYS, 1))));
         Stranded level = TankBody.of(tank).stranded(up(0, 0), Feed.GRAVITY);
         assertThat(level.bays()).hasSize(2);
         assertThat(cubicInches(level)).isCloseTo(4 * 20 * 1, Offset.offset(1e-6));
@@ -80,8 +80,8 @@ class TankBodyTest {
     /** A flapper lets fuel in and not out: a bay whose only door opens towards it keeps all it holds. */
     @Test
     void aFlapperThatOpensTheOtherWayKeepsAll() {
-        Item.Tank open = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.TO_THE_RIGHT, 0))));
-        Item.Tank shut = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.TO_THE_LEFT, 0))));
+        Tank open = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.TO_THE_RIGHT, 0))));
+        Tank shut = box(outlet("o", 10, 4, 0)).with(Fitout.NONE.withRibs(List.of(rib(-1, Fitout.Passes.TO_THE_LEFT, 0))));
         assertThat(cubicInches(TankBody.of(open).stranded(up(0, 0), Feed.GRAVITY))).isCloseTo(0, Offset.offset(1e-6));
         assertThat(cubicInches(TankBody.of(shut).stranded(up(0, 0), Feed.GRAVITY))).isCloseTo(4 * 20 * 9,
                 Offset.offset(1e-6));
@@ -90,7 +90,7 @@ class TankBodyTest {
     /** The plane through the holes of a chain of ribs: the highest lip on the easiest way counts. */
     @Test
     void theEasiestWayThroughSeveralRibsCounts() {
-        Item.Tank tank = box(outlet("o", 10, 4.5, 0)).with(Fitout.NONE.withRibs(List.of(
+        Tank tank = box(outlet("o", 10, 4.5, 0)).with(Fitout.NONE.withRibs(List.of(
                 rib(-3, Fitout.Passes.BOTH_WAYS, 2), rib(1, Fitout.Passes.BOTH_WAYS, 1))));
         Stranded s = TankBody.of(tank).stranded(up(0, 0), Feed.GRAVITY);
         assertThat(cubicInches(s)).isCloseTo(2 * 20 * 2 + 4 * 20 * 1, Offset.offset(1e-6));
@@ -98,7 +98,7 @@ class TankBodyTest {
 
     @Test
     void aWellAddsItsOwnVolumeAndDrainsLast() {
-        Item.Tank tank = box(outlet("o", 10, 0, -0.75)).with(Fitout.NONE.withWells(List.of(new Fitout.Well(
+        Tank tank = box(outlet("o", 10, 0, -0.75)).with(Fitout.NONE.withWells(List.of(new Fitout.Well(
                 Place.inches(10, 0, -1), Systems.in(4), Systems.in(4)))));
         TankBody body = TankBody.of(tank);
         assertThat(body.capacity() / (IN * IN * IN)).isCloseTo(20 * 10 * 9 + 16, Percentage.withPercentage(1e-9));
@@ -109,13 +109,13 @@ class TankBodyTest {
 
     @Test
     void theFillerLimitsHowMuchGoesIn() {
-        Item.Tank tank = box(outlet("o", 0, 0, 0)).with(Fitout.NONE.withFiller(Optional.of(Place.inches(0, 0, 8))));
+        Tank tank = box(outlet("o", 0, 0, 0)).with(Fitout.NONE.withFiller(Optional.of(Place.inches(0, 0, 8))));
         TankBody body = TankBody.of(tank);
         assertThat(body.full(up(0, 0))).isCloseTo(body.capacity() * 8 / 9, Percentage.withPercentage(1e-9));
         assertThat(body.full(up(12, 0))).as("nose up a filler at the front stands high").isGreaterThan(body.full(up(0, 0)));
     }
 
-    private static Item.Tank random(long seed) {
+    private static Tank random(long seed) {
         Random r = new Random(seed);
         List<Measured> values = new ArrayList<>();
         ShapePattern pattern = ShapePattern.values()[r.nextInt(ShapePattern.values().length)];
@@ -123,7 +123,7 @@ class TankBodyTest {
             double v = m.unit() == Unit.DEGREE ? r.nextDouble() * 8 : m.usual() * (0.92 + 0.16 * r.nextDouble());
             values.add(Measured.of(v, m.unit()));
         }
-        Item.Tank tank = ShapePattern.reshaped(box(outlet("o", 1000, 0, 0)), pattern.shape(values));
+        Tank tank = ShapePattern.reshaped(box(outlet("o", 1000, 0, 0)), pattern.shape(values));
         if (r.nextBoolean() && !(tank.shape() instanceof TankShape.Cylinder)) {
             double bl = (tank.shape().left() + tank.shape().right()) / 2 / IN + 0.3;
             Point3 o = tank.outlets().get(0).place().point();
@@ -138,7 +138,7 @@ class TankBodyTest {
     @Property(tries = 150)
     void strandedFuelOfAnyTankIsBounded(@ForAll long seed, @ForAll @DoubleRange(min = -30, max = 30) double pitch,
             @ForAll @DoubleRange(min = -30, max = 30) double tilt) {
-        Item.Tank tank = random(seed);
+        Tank tank = random(seed);
         TankBody body = TankBody.of(tank);
         Stranded s = body.stranded(up(pitch, tilt), Feed.GRAVITY);
         double underPlane = body.solid().volumeBelow(up(pitch, tilt), up(pitch, tilt).dot(tank.outlets().get(0).place().point()));
@@ -148,8 +148,8 @@ class TankBodyTest {
         } else {
             assertThat(s.volume()).isGreaterThanOrEqualTo(underPlane - 1e-9);
         }
-        Item.Outlet more = tank.outlets().get(0).at(tank.outlets().get(0).place().raised(0.01));
-        TankBody two = TankBody.of(tank.withOutlets(List.of(tank.outlets().get(0), new Item.Outlet("2", more.place(),
+        Outlet more = tank.outlets().get(0).at(tank.outlets().get(0).place().raised(0.01));
+        TankBody two = TankBody.of(tank.withOutlets(List.of(tank.outlets().get(0), new Outlet("2", more.place(),
                 more.bore(), Optional.empty()))));
         assertThat(two.stranded(up(pitch, tilt), Feed.GRAVITY).volume()).isLessThanOrEqualTo(s.volume() + 1e-12);
         assertThat(two.stranded(up(pitch, tilt), Feed.SUCTION).volume()).isGreaterThanOrEqualTo(s.volume() - 1e-12);
@@ -159,8 +159,8 @@ class TankBodyTest {
     @Property(tries = 80)
     void higherOutletsLeaveMoreAndTurnsLeaveNoMore(@ForAll long seed, @ForAll @DoubleRange(min = -20, max = 20) double pitch,
             @ForAll @DoubleRange(min = 0.01, max = 1) double inches) {
-        Item.Tank tank = random(seed);
-        Item.Tank raised = tank.withOutlets(List.of(tank.outlets().get(0).at(tank.outlets().get(0).place().raised(inches * IN))));
+        Tank tank = random(seed);
+        Tank raised = tank.withOutlets(List.of(tank.outlets().get(0).at(tank.outlets().get(0).place().raised(inches * IN))));
         double now = TankBody.of(tank).stranded(up(pitch, 4), Feed.GRAVITY).volume();
         assertThat(TankBody.of(raised).stranded(up(pitch, 4), Feed.GRAVITY).volume()).isGreaterThanOrEqualTo(now - 1e-12);
         ApparentGravity turn = ApparentGravity.ofAttitude(Math.toRadians(pitch), Math.toRadians(4)).withLoadFactor(2);
@@ -177,7 +177,7 @@ class TankBodyTest {
 
     @Test
     void theMapHoldsWhatEachAttitudeSaysAndTheEnvelopeItsWorst() {
-        Item.Tank tank = (Item.Tank) Systems.corrie().system().item("upper").orElseThrow();
+        Tank tank = (Tank) Systems.corrie().system().item("upper").orElseThrow();
         TankBody body = TankBody.of(tank);
         StrandedMap map = StrandedMap.of(body, Feed.GRAVITY);
         assertThat(map.volume()).hasDimensions(41, 41);

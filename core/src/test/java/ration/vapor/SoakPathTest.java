@@ -13,8 +13,9 @@ import ration.fluid.Volatility;
 import ration.heat.HeatFigure;
 import ration.heat.Soak;
 import ration.heat.Zone;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Unit;
 
@@ -38,7 +39,7 @@ class SoakPathTest {
     void onlyWhatStandsInTheEngineBaySoaksHottestFirst() {
         Project p = Systems.corrie();
         List<SoakPath> all = soak(p);
-        assertThat(all).isNotEmpty().noneMatch(s -> p.system().item(s.item()).orElseThrow() instanceof Item.Tank);
+        assertThat(all).isNotEmpty().noneMatch(s -> p.system().item(s.item()).orElseThrow() instanceof Tank);
         assertThat(all).extracting(SoakPath::item).contains("carburettor").doesNotContain("selector", "r1");
         for (int i = 1; i < all.size(); i++) {
             assertThat(peak(all.get(i - 1))).isGreaterThanOrEqualTo(peak(all.get(i)) - 0.2);
@@ -70,7 +71,7 @@ class SoakPathTest {
     void aSleeveSlowsALine() {
         Project p = Systems.corrie();
         SoakPath line = soak(p).stream().filter(SoakPath::line).findFirst().orElseThrow();
-        Item.Run run = (Item.Run) p.system().item(line.item()).orElseThrow();
+        Run run = (Run) p.system().item(line.item()).orElseThrow();
         double bare = lag(p.with(p.system().replace(run.with(run.build().with(new ration.model.RunBuild.Marks(false, true, false))))),
                 run.id());
         double sleeved = lag(p.with(p.system().replace(run.with(run.build().with(new ration.model.RunBuild.Marks(true, true,

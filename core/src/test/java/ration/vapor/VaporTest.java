@@ -21,12 +21,21 @@ import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
 import ration.model.Rated;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
+import ration.model.Tee;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -85,7 +94,7 @@ class VaporTest {
         PathHeat path = VaporAnswer.path(p, c, new Air(0, 300));
         FlowAnswer hot = c.demandAt(300);
         Gap last = path.gaps().get(path.gaps().size() - 1);
-        Item.EngineInlet inlet = p.system().inlet().orElseThrow();
+        EngineInlet inlet = p.system().inlet().orElseThrow();
         assertThat(last.gauge()).isCloseTo(hot.pressure(new PortRef(inlet.id(), Item.IN)).orElseThrow(), Offset.offset(2.0));
         assertThat(last.kelvin()).isGreaterThan(300);
         double before = 0;
@@ -99,9 +108,9 @@ class VaporTest {
     void aSleeveInTheEngineBayKeepsTheFuelCooler() {
         Project p = Systems.corrie();
         CaseAnswer c = Assessment.of(p).governing().orElseThrow();
-        Item.Run r4 = (Item.Run) p.system().item("r4").orElseThrow();
-        Item.Run bare = r4.with(r4.build().with(new ration.model.RunBuild.Marks(false, true, false)));
-        Item.Run sleeved = r4.with(r4.build().with(new ration.model.RunBuild.Marks(true, true, false)));
+        Run r4 = (Run) p.system().item("r4").orElseThrow();
+        Run bare = r4.with(r4.build().with(new ration.model.RunBuild.Marks(false, true, false)));
+        Run sleeved = r4.with(r4.build().with(new ration.model.RunBuild.Marks(true, true, false)));
         assertThat(end(p.with(p.system().replace(sleeved)), c)).isLessThan(end(p.with(p.system().replace(bare)), c));
         assertThat(end(p.with(p.heat().withZone("r4", Zone.OUTSIDE)), c)).isLessThan(end(p, c));
     }
@@ -115,7 +124,7 @@ class VaporTest {
     @Test
     void aHighPointWithinARunIsSeen() {
         FuelSystem s = Systems.oneLine();
-        Item.Run hump = s.runs().get(0).withPoints(List.of(Place.inches(8, 0, 23.9), Place.inches(4, 0, 33), Place.inches(2, 0,
+        Run hump = s.runs().get(0).withPoints(List.of(Place.inches(8, 0, 23.9), Place.inches(4, 0, 33), Place.inches(2, 0,
                 10)));
         Project p = Systems.project(s.replace(hump)).with(Systems.corrie().brief().withPower(ration.quantity.Quantity.of(40,
                 Unit.HORSEPOWER)));
@@ -135,20 +144,20 @@ class VaporTest {
 
     // trapped volumes
 
-    private static Item.Tag tag(String id, double z) {
-        return new Item.Tag(id, id, Place.inches(0, 0, z));
+    private static Tag tag(String id, double z) {
+        return new Tag(id, id, Place.inches(0, 0, z));
     }
 
     private static FuelSystem injected(Item between) {
-        Item.EngineInlet servo = Systems.inlet().withStyle(Item.EngineInlet.Style.SERVO, false);
-        return new FuelSystem(List.of(Systems.tank("tank", 0, 0, 20), new Item.ShutOff(tag("valve", 10), Rated.of(20, 0.02, "")),
+        EngineInlet servo = Systems.inlet().withStyle(EngineInlet.Style.SERVO, false);
+        return new FuelSystem(List.of(Systems.tank("tank", 0, 0, 20), new ShutOff(tag("valve", 10), Rated.of(20, 0.02, "")),
                 between, servo, Systems.run("r1", "tank.outlet", "valve.in", 5), Systems.run("r2", "valve.out", "x.in", 10),
                 Systems.run("r3", "x.out", "carburettor.in", 10)), Optional.empty());
     }
 
     @Test
     void betweenAShutOffAndAClosedServoFuelIsTrapped() {
-        List<Trapped> all = Trapped.of(injected(new Item.Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)));
+        List<Trapped> all = Trapped.of(injected(new Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)));
         assertThat(all).hasSize(1);
         assertThat(all.get(0).runs()).containsExactlyInAnyOrder("r2", "r3");
         assertThat(all.get(0).volume()).isCloseTo(Math.PI / 4 * 0.305 * 0.305 * 20 * Math.pow(0.0254, 3), Offset.offset(1e-12));
@@ -156,11 +165,11 @@ class VaporTest {
 
     @Test
     void aCheckValveSplitsItAndAFloatValveRelievesIt() {
-        Item.CheckValve check = new Item.CheckValve(tag("x", 5), Measured.of(0.1, Unit.PSI), Rated.of(20, 0.02, ""));
+        CheckValve check = new CheckValve(tag("x", 5), Measured.of(0.1, Unit.PSI), Rated.of(20, 0.02, ""));
         assertThat(Trapped.of(injected(check))).as("each side on its own").hasSize(2);
         FuelSystem floated = injected(check).replace(Systems.inlet());
         assertThat(Trapped.of(floated)).isEmpty();
-        FuelSystem open = injected(new Item.Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)).replace(new Item.Tee(tag("valve",
+        FuelSystem open = injected(new Strainer(tag("x", 5), Rated.of(20, 0.02, ""), true)).replace(new Tee(tag("valve",
                 10), Systems.in(0.3)));
         assertThat(Trapped.of(open)).as("no valve, no trap").isEmpty();
     }
@@ -205,7 +214,7 @@ class VaporTest {
     void aStoppedPumpHeatsNothing() throws ProjectFileException {
         Project p = ProjectFile.demo("tansy-l3");
         Assessment a = Assessment.of(p);
-        Item.Pump boost = p.system().all(Item.Pump.class).filter(x -> x.drive() == Item.Drive.ELECTRIC).findFirst().orElseThrow();
+        Pump boost = p.system().all(Pump.class).filter(x -> x.drive() == Pump.Drive.ELECTRIC).findFirst().orElseThrow();
         ration.condition.Condition start = Assessment.start(p);
         double on = rise(p, a.look(start).orElseThrow(), boost.id());
         double off = rise(p, a.look(start.withPump(boost.id(), false)).orElseThrow(), boost.id());
@@ -219,14 +228,14 @@ class VaporTest {
     }
 
     private static FuelSystem selected(boolean off) {
-        List<Item.Position> positions = new java.util.ArrayList<>(List.of(new Item.Position("LEFT", List.of(List.of("left", "out"))),
-                new Item.Position("RIGHT", List.of(List.of("right", "out")))));
+        List<Selector.Position> positions = new java.util.ArrayList<>(List.of(new Selector.Position("LEFT", List.of(List.of("left", "out"))),
+                new Selector.Position("RIGHT", List.of(List.of("right", "out")))));
         if (off) {
-            positions.add(new Item.Position("OFF", List.of()));
+            positions.add(new Selector.Position("OFF", List.of()));
         }
-        Item.Selector selector = new Item.Selector(tag("sel", 10), List.of("left", "right"), positions, Rated.of(20, 0.03, ""));
+        Selector selector = new Selector(tag("sel", 10), List.of("left", "right"), positions, Rated.of(20, 0.03, ""));
         return new FuelSystem(List.of(Systems.tank("a", 0, -20, 20), Systems.tank("b", 0, 20, 20), selector, Systems.inlet().withStyle(
-                Item.EngineInlet.Style.SERVO, false), Systems.run("r1", "a.outlet", "sel.left", 5), Systems.run("r2", "b.outlet",
+                EngineInlet.Style.SERVO, false), Systems.run("r1", "a.outlet", "sel.left", 5), Systems.run("r2", "b.outlet",
                 "sel.right", 5), Systems.run("r3", "sel.out", "carburettor.in", 10)), Optional.empty());
     }
 

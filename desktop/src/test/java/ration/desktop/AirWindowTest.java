@@ -11,6 +11,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
+import ration.model.Run;
 
 /** The Air and water page. */
 class AirWindowTest extends WindowHarness {
@@ -51,7 +52,7 @@ class AirWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("r3"));
         until(() -> robot.lookup("#card").tryQuery().isPresent());
         robot.interact(() -> session.apply(ration.project.Edit.of("Add point", p -> p.with(p.system().replace(
-                ((ration.model.Item.Run) p.system().item("r1").orElseThrow()).withPoints(java.util.List.of(
+                ((Run) p.system().item("r1").orElseThrow()).withPoints(java.util.List.of(
                         ration.model.Place.inches(50, 0, 22))))))));
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Low point without a drain, R1"));

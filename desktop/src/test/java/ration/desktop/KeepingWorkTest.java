@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.framework.junit5.Start;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
-import ration.model.Item;
+import ration.model.Run;
 
 /** Nothing that was typed, saved or said is lost: keys held down, fields half written, two windows on one file. */
 class KeepingWorkTest extends WindowHarness {
@@ -88,19 +88,19 @@ class KeepingWorkTest extends WindowHarness {
         assertThat(run("r2").length().orElseThrow().quantity().value()).isEqualTo(61.5);
     }
 
-    private Item.Run run(String id) {
-        return (Item.Run) session.project().system().item(id).orElseThrow();
+    private Run run(String id) {
+        return (Run) session.project().system().item(id).orElseThrow();
     }
 
     @Test
     void aRemedyIsTakenOnTheSystemAsItIsNow() {
         robot.clickOn("#ledger-flow");
         until(() -> robot.lookup("#try-0").tryQuery().isPresent());
-        robot.interact(() -> session.apply(ration.project.Edit.onItem("note", "r3", Item.Run.class, r -> r.renamed(
+        robot.interact(() -> session.apply(ration.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed(
                 "R3 renamed"))));
         var edit = ration.remedy.Remedies.of(session.shown().get().assessment(), new ration.remedy.Task(p -> { }, () -> false))
                 .get(0).edit();
-        robot.interact(() -> session.apply(ration.project.Edit.onItem("length", "r3", Item.Run.class, r -> r.withLength(
+        robot.interact(() -> session.apply(ration.project.Edit.onItem("length", "r3", Run.class, r -> r.withLength(
                 ration.model.Measured.of(17, ration.quantity.Unit.INCH)))));
         robot.interact(() -> session.apply(edit));
         assertThat(run("r3").name()).isEqualTo("R3 renamed");

@@ -11,15 +11,15 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import javafx.stage.Stage;
-import org.testfx.framework.junit5.Start;
 import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
 import ration.evidence.HangarTest;
 import ration.evidence.Work;
-import ration.model.Item;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.quantity.Unit;
 
@@ -51,8 +51,8 @@ class TanksWindowTest extends WindowHarness {
         return Unit.GALLON.fromSi(m3);
     }
 
-    private Item.Tank tank(String id) {
-        return (Item.Tank) session.project().system().item(id).orElseThrow();
+    private Tank tank(String id) {
+        return (Tank) session.project().system().item(id).orElseThrow();
     }
 
     @Test

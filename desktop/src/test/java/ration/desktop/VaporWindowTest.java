@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.heat.HeatFigure;
 import ration.heat.Soak;
+import ration.model.Run;
 
 /** The Vapor page, by clicks and keys. */
 class VaporWindowTest extends WindowHarness {
@@ -150,7 +151,7 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#vapor-hold");
         until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Let go"));
         until(() -> pieces() > lines);
-        robot.interact(() -> session.apply(ration.project.Edit.of("Widen", p -> p.with(p.system().replace(((ration.model.Item.Run)
+        robot.interact(() -> session.apply(ration.project.Edit.of("Widen", p -> p.with(p.system().replace(((Run)
                 p.system().item("r3").orElseThrow()).resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
         until(() -> !label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
         assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", ""))).as("a wider suction line leaves more")

@@ -16,12 +16,15 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
-import org.testfx.framework.junit5.Start;
 import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
 import ration.assess.Assessment;
 import ration.assess.Ledger;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.model.FlowSender;
+import ration.model.Run;
+import ration.model.Tag;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 
@@ -410,7 +413,7 @@ class WindowTest extends WindowHarness {
     void enterSixRunsByKeyboard() {
         robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
         robot.interact(() -> session.apply(ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3",
-                "r4", "r5").plus(new ration.model.Item.FlowSender(new ration.model.Item.Tag("sender", "Sender",
+                "r4", "r5").plus(new FlowSender(new Tag("sender", "Sender",
                 ration.model.Place.inches(36, 0, 34)), ration.model.Rated.of(20, 0.1, "maker")))))));
         robot.clickOn("#rail-runs");
         until(() -> sheet("#runs-sheet").getItems().size() == 1);
@@ -425,7 +428,7 @@ class WindowTest extends WindowHarness {
         writeRow("Sender", "Carburettor", "-6 hose", "ptfe", "9");
         until(() -> session.project().system().runs().size() == 6);
         assertThat(session.project().system().openPorts()).isEmpty();
-        assertThat(session.project().system().runs()).extracting(ration.model.Item.Run::name)
+        assertThat(session.project().system().runs()).extracting(Run::name)
                 .containsExactly("R1", "R2", "R3", "R4", "R5", "R6");
         assertThat(session.project().system().runs().get(0).length().orElseThrow().quantity().value()).isEqualTo(54.5);
         assertThat(session.project().system().runs().get(5).build().construction())
@@ -446,7 +449,7 @@ class WindowTest extends WindowHarness {
         assertThat(session.changed().get()).isFalse();
         robot.write("17");
         keys(KeyCode.ENTER);
-        until(() -> ((ration.model.Item.Run) session.project().system().item("r3").orElseThrow()).length().orElseThrow()
+        until(() -> ((Run) session.project().system().item("r3").orElseThrow()).length().orElseThrow()
                 .quantity().value() == 17);
     }
 

@@ -25,6 +25,10 @@ import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
@@ -121,10 +125,10 @@ final class ConditionsBar extends HBox {
 
     private void update() {
         Project project = session.shown().get().project();
-        Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Item.Tank::id).toList(),
-                project.system().items().stream().filter(i -> i instanceof Item.Selector).toList(),
+        Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Tank::id).toList(),
+                project.system().items().stream().filter(i -> i instanceof Selector).toList(),
                 switchable(project).stream().map(i -> i.id() + i.name()).toList(),
-                project.system().tanks().stream().map(Item.Tank::name).toList(), project.system().hasFilter());
+                project.system().tanks().stream().map(Tank::name).toList(), project.system().hasFilter());
         if (!now.equals(structure)) {
             structure = now;
             build(project);
@@ -138,7 +142,7 @@ final class ConditionsBar extends HBox {
         powers.forEach((p, b) -> b.setSelected(p == c.engine().power()));
         fouled.setSelected(c.engine().fouled());
         tilt.setAngle(-c.attitude().pitchDegrees());
-        for (Item.Tank tank : project.system().tanks()) {
+        for (Tank tank : project.system().tanks()) {
             showContents(tank, c);
         }
         for (Contents k : project.system().tanks().isEmpty() ? new Contents[0] : Contents.values()) {
@@ -151,7 +155,7 @@ final class ConditionsBar extends HBox {
         switches.forEach((id, b) -> b.setSelected(!c.shutValves().contains(id) && !c.stopped().contains(id)));
     }
 
-    private void showContents(Item.Tank tank, Condition c) {
+    private void showContents(Tank tank, Condition c) {
         try {
             double capacity = tank.solid().volume();
             double volume = Math.min(capacity, c.contents().getOrDefault(tank.id(), 0.0));
@@ -164,7 +168,7 @@ final class ConditionsBar extends HBox {
     }
 
     private static List<Item> switchable(Project project) {
-        return project.system().items().stream().filter(i -> i instanceof Item.Pump || i instanceof Item.ShutOff)
+        return project.system().items().stream().filter(i -> i instanceof Pump || i instanceof ShutOff)
                 .toList();
     }
 
@@ -180,7 +184,7 @@ final class ConditionsBar extends HBox {
         if (!project.system().tanks().isEmpty()) {
             add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
         }
-        for (Item.Selector s : project.system().selectors()) {
+        for (Selector s : project.system().selectors()) {
             add(s.name(), selector(s));
         }
         if (!switchable(project).isEmpty()) {
@@ -281,7 +285,7 @@ final class ConditionsBar extends HBox {
             states.getChildren().add(button);
         }
         box.getChildren().add(states);
-        for (Item.Tank tank : project.system().tanks()) {
+        for (Tank tank : project.system().tanks()) {
             ContentsGauge gauge = new ContentsGauge("contents-of-" + tank.id(), f ->
                     session.look(session.condition().withContents(tank.id(), f * capacity(tank.id()))));
             gauges.put(tank.id(), gauge);
@@ -303,11 +307,11 @@ final class ConditionsBar extends HBox {
         return Assessment.fill(session.project(), Contents.FULL).getOrDefault(tank, 0.0);
     }
 
-    private Node selector(Item.Selector s) {
+    private Node selector(Selector s) {
         GridPane grid = new GridPane();
         grid.setHgap(3);
         grid.setVgap(3);
-        List<Item.Position> all = new ArrayList<>(s.positions());
+        List<Selector.Position> all = new ArrayList<>(s.positions());
         for (int i = 0; i < all.size(); i++) {
             String name = all.get(i).name();
             ToggleButton button = toggle(name, "position-" + s.id() + "-" + name.toLowerCase().replace(' ', '-'));
@@ -338,13 +342,13 @@ final class ConditionsBar extends HBox {
     /** Turns a selector on, opens or shuts a valve, starts or stops a pump. */
     void operate(Item item) {
         Condition c = session.condition();
-        if (item instanceof Item.Selector s) {
-            List<String> names = s.positions().stream().map(Item.Position::name).toList();
+        if (item instanceof Selector s) {
+            List<String> names = s.positions().stream().map(Selector.Position::name).toList();
             int next = (names.indexOf(c.positions().getOrDefault(s.id(), names.get(0))) + 1) % names.size();
             session.look(c.withPosition(s.id(), names.get(next)));
-        } else if (item instanceof Item.ShutOff) {
+        } else if (item instanceof ShutOff) {
             session.look(c.withValve(item.id(), !c.shutValves().contains(item.id())));
-        } else if (item instanceof Item.Pump) {
+        } else if (item instanceof Pump) {
             session.look(c.withPump(item.id(), c.stopped().contains(item.id())));
         }
     }

@@ -22,8 +22,8 @@ import ration.evidence.Fingerprint;
 import ration.evidence.HangarTest;
 import ration.evidence.Work;
 import ration.file.TestsCsv;
-import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -92,7 +92,7 @@ public final class HangarPage extends LivePage {
             open = "";
         }
         begin.getChildren().setAll(Ui.label("Begin", "group-title"));
-        for (Item.Tank tank : project.system().tanks()) {
+        for (Tank tank : project.system().tanks()) {
             HBox row = new HBox(3, button("Drain test", "begin-drain-" + tank.id(), () -> drain(tank)),
                     button("Fill and mark", "begin-fill-" + tank.id(), () -> fill(tank)),
                     button("Top-off", "begin-top-" + tank.id(), () -> topOff(tank)));
@@ -143,7 +143,7 @@ public final class HangarPage extends LivePage {
         return box;
     }
 
-    private void start(Item.Tank tank, Work work) {
+    private void start(Tank tank, Work work) {
         Project p = session.project();
         String id = "test-1";
         for (int n = 2; p.test(id).isPresent(); n++) {
@@ -159,15 +159,15 @@ public final class HangarPage extends LivePage {
         focusWork();
     }
 
-    private void drain(Item.Tank tank) {
+    private void drain(Tank tank) {
         start(tank, new Work.Drain("", Measured.of(0, Unit.DEGREE, "marks"), Measured.of(0, Unit.DEGREE, "level"), List.of()));
     }
 
-    private void fill(Item.Tank tank) {
+    private void fill(Tank tank) {
         start(tank, new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of()));
     }
 
-    private void topOff(Item.Tank tank) {
+    private void topOff(Tank tank) {
         start(tank, new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty()));
     }
 

@@ -31,6 +31,9 @@ import ration.evidence.Work;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Tank;
 import ration.project.Edit;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
@@ -134,8 +137,8 @@ final class TestRunner extends VBox {
         return work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : 0;
     }
 
-    private Optional<Item.Tank> tank(HangarTest t) {
-        return system().item(t.tank()).filter(Item.Tank.class::isInstance).map(Item.Tank.class::cast);
+    private Optional<Tank> tank(HangarTest t) {
+        return system().item(t.tank()).filter(Tank.class::isInstance).map(Tank.class::cast);
     }
 
     private void build(HangarTest t) {
@@ -145,7 +148,7 @@ final class TestRunner extends VBox {
         big.setText("");
         under.setText("");
         first = null;
-        Optional<Item.Tank> tank = tank(t);
+        Optional<Tank> tank = tank(t);
         if (tank.isEmpty()) {
             title.setText("The tank of this test is no longer laid out");
             words.setText("The record is kept.");
@@ -267,7 +270,7 @@ final class TestRunner extends VBox {
         }));
     }
 
-    private void pour(HangarTest t, Item.Tank tank) {
+    private void pour(HangarTest t, Tank tank) {
         warn(OpenPaths.between(system(), tank, Map.of(), shutOffs()), system().selectors().isEmpty()
                 ? "Even with every valve closed" : "Even with the selector at OFF");
         boolean drain = t.work() instanceof Work.Drain;
@@ -295,12 +298,12 @@ final class TestRunner extends VBox {
     }
 
     private Set<String> shutOffs() {
-        return Set.copyOf(system().all(Item.ShutOff.class).map(Item::id).toList());
+        return Set.copyOf(system().all(ShutOff.class).map(Item::id).toList());
     }
 
-    private void warn(List<Item.Tank> joined, String when) {
+    private void warn(List<Tank> joined, String when) {
         if (!joined.isEmpty()) {
-            Label warning = Ui.wrapped(when + " a path stays open to " + String.join(" and ", joined.stream().map(Item.Tank::name)
+            Label warning = Ui.wrapped(when + " a path stays open to " + String.join(" and ", joined.stream().map(Tank::name)
                     .toList()) + ": fuel would run over and spoil the count. Close it first.", "step-warning");
             warning.setId("cross-feed");
             entry.getChildren().add(warning);
@@ -352,14 +355,14 @@ final class TestRunner extends VBox {
         }));
     }
 
-    private void select(HangarTest t, Item.Tank tank) {
+    private void select(HangarTest t, Tank tank) {
         Work.Drain d = (Work.Drain) t.work();
         if (system().selectors().isEmpty()) {
             warn(OpenPaths.between(system(), tank, Map.of(), Set.of()), "With the line open");
             next("Open", () -> advance(t));
             return;
         }
-        Item.Selector selector = system().selectors().get(0);
+        Selector selector = system().selectors().get(0);
         ToggleGroup group = new ToggleGroup();
         HBox row = new HBox(4);
         VBox warning = new VBox();
@@ -367,7 +370,7 @@ final class TestRunner extends VBox {
             entry.getChildren().setAll(row, warning);
             warn(OpenPaths.between(system(), tank, Map.of(selector.id(), name), Set.of()), "On " + name);
         };
-        for (Item.Position p : selector.positions()) {
+        for (Selector.Position p : selector.positions()) {
             if (!p.off()) {
                 ToggleButton button = new ToggleButton(p.name());
                 button.setId("test-position-" + p.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));

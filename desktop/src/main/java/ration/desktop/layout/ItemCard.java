@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -23,9 +22,9 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
-import ration.desktop.control.FindingBox;
 import ration.desktop.control.Chips;
 import ration.desktop.control.EachPulse;
+import ration.desktop.control.FindingBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -34,12 +33,17 @@ import ration.drawing.Schematic;
 import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.flow.TankLevel;
+import ration.model.EngineInlet;
+import ration.model.Fitted;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.ItemEdits;
 import ration.project.ItemFigures;
@@ -124,7 +128,7 @@ final class ItemCard extends ScrollPane {
     private String structure(Item item) {
         StringBuilder words = new StringBuilder(item.id()).append(item.kind());
         fields(item).forEach(f -> words.append('|').append(f.label()));
-        if (item instanceof Item.Selector s) {
+        if (item instanceof Selector s) {
             s.positions().forEach(p -> words.append('|').append(p.name()));
         }
         return words.toString();
@@ -138,22 +142,22 @@ final class ItemCard extends ScrollPane {
         trouble.setText("");
         GridPane measured = grid();
         int row = 0;
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             row = runRows(run, measured);
         }
         for (ItemFigures.Figure field : fields(item)) {
             measured.addRow(row++, Ui.label(field.label()), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
-        if (item instanceof Item.Run) {
+        if (item instanceof Run) {
             body.getChildren().add(sizes());
             body.getChildren().add(fittings());
-        } else if (item instanceof Item.Selector selector) {
+        } else if (item instanceof Selector selector) {
             body.getChildren().add(positions(selector));
         }
         body.getChildren().add(more);
         HBox actions = new HBox(8);
-        if (!(item instanceof Item.EngineInlet)) {
+        if (!(item instanceof EngineInlet)) {
             actions.getChildren().add(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)));
         }
         body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
@@ -236,11 +240,11 @@ final class ItemCard extends ScrollPane {
         session.apply(Edit.of(name, p -> p.system().item(id).map(i -> p.with(edit.apply(p.system(), i))).orElse(p)));
     }
 
-    private void changeRun(String name, java.util.function.UnaryOperator<Item.Run> edit) {
-        change(name, i -> i instanceof Item.Run run ? edit.apply(run) : i);
+    private void changeRun(String name, java.util.function.UnaryOperator<Run> edit) {
+        change(name, i -> i instanceof Run run ? edit.apply(run) : i);
     }
 
-    private int runRows(Item.Run run, GridPane grid) {
+    private int runRows(Run run, GridPane grid) {
         size = new QuantityField<LineSize>("field-size", "Size of " + run.name(), LineSize::parse, LineSize::label)
                 .onTrouble(trouble::setText)
                 .onValue(s -> changeRun("Set size of " + run.name(), r -> r.resized(s)));
@@ -289,11 +293,11 @@ final class ItemCard extends ScrollPane {
     }
 
     /** Names of the handle positions, as on the placard. */
-    private Node positions(Item.Selector selector) {
+    private Node positions(Selector selector) {
         GridPane grid = grid();
         for (int n = 0; n < selector.positions().size(); n++) {
             int at = n;
-            Item.Position position = selector.positions().get(n);
+            Selector.Position position = selector.positions().get(n);
             QuantityField<String> name = new QuantityField<String>("field-position-" + (n + 1),
                     "Name of position " + (n + 1), text -> {
                 if (text.isBlank() || text.length() > 20
@@ -302,9 +306,9 @@ final class ItemCard extends ScrollPane {
                 }
                 return text.strip();
             }, t -> t).onTrouble(trouble::setText).onValue(text -> change("Name position " + text, i -> {
-                Item.Selector s = (Item.Selector) i;
-                List<Item.Position> list = new ArrayList<>(s.positions());
-                list.set(at, new Item.Position(text, list.get(at).joins()));
+                Selector s = (Selector) i;
+                List<Selector.Position> list = new ArrayList<>(s.positions());
+                list.set(at, new Selector.Position(text, list.get(at).joins()));
                 return s.withPorts(s.inlets(), list);
             }));
             name.update(position.name());
@@ -339,7 +343,7 @@ final class ItemCard extends ScrollPane {
         for (ItemFigures.Figure f : fields(item)) {
             figures.get(f.label()).update(f.value().quantity());
         }
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             size.update(run.size());
             for (Fitting f : Fitting.values()) {
                 ((Label) body.lookup("#count-" + f.name().toLowerCase(java.util.Locale.ROOT)))
@@ -362,20 +366,20 @@ final class ItemCard extends ScrollPane {
     private void itemNow(Item item, CaseAnswer look) {
         FlowAnswer flow = look.capacity();
         UnitSystem units = session.units().get();
-        if (item instanceof Item.Run run) {
+        if (item instanceof Run run) {
             row("Flow", units.text(Math.abs(flow.flow(run.id())), Dimension.FLOW));
             row("Bore", units == UnitSystem.US ? UnitSystem.figure(run.size().bore() / 0.0254, 3) + " in"
                     : UnitSystem.figure(run.size().bore() * 1000, 2) + " mm");
             row("Reynolds number", UnitSystem.figure(flow.reynolds(run), 0));
             loss(item.id(), flow, units);
-        } else if (item instanceof Item.Tank tank) {
+        } else if (item instanceof Tank tank) {
             TankLevel level = flow.levels().get(tank.id());
             row("Capacity", units.text(tank.solid().volume(), Dimension.VOLUME));
             row("Contents", units.text(level.volume(), Dimension.VOLUME));
             row("Flow out", units.text(flow.outflow(tank), Dimension.FLOW));
             row("Outlet", level.uncovered().isEmpty() ? "covered" : "stands clear of the fuel");
             loss(item.id(), flow, units);
-        } else if (item instanceof Item.EngineInlet inlet) {
+        } else if (item instanceof EngineInlet inlet) {
             row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
             row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
             row("Take-off demand", units.text(look.need(), Dimension.FLOW));
@@ -383,7 +387,7 @@ final class ItemCard extends ScrollPane {
             left.ifPresent(p -> row("Left at demand", units.text(p, Dimension.PRESSURE)));
             now.getChildren().add(Ui.wrapped("An open line on the ground pours more than the engine gets at its least "
                     + "inlet pressure: judge the margin by the first figure.", "soft"));
-        } else if (item instanceof Item.Fitted fitted) {
+        } else if (item instanceof Fitted fitted) {
             session.project().system().inlet().ifPresent(i -> row("Height over inlet", units.text(
                     flow.height(fitted.place().point().minus(i.place().point())), Dimension.LENGTH)));
             pressure("Pressure in", flow, new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN
@@ -423,10 +427,10 @@ final class ItemCard extends ScrollPane {
                     steps.getChildren().add(Ui.button("Go to " + i.name(), "go-to-" + i.id(),
                             () -> session.picked().set(i.id()), "chip"));
                 }
-                if (f.verdict() == Verdict.SHORT && i instanceof Item.Run run) {
+                if (f.verdict() == Verdict.SHORT && i instanceof Run run) {
                     run.size().nextUp().ifPresent(s -> steps.getChildren().add(Ui.button("Try " + s.shortName(),
                             "try-" + run.id(), () -> session.apply(Edit.onItem("Try " + s.shortName() + " for "
-                                    + run.name(), run.id(), Item.Run.class, r -> r.resized(s))), "chip")));
+                                    + run.name(), run.id(), Run.class, r -> r.resized(s))), "chip")));
                 }
             });
             if (!steps.getChildren().isEmpty()) {

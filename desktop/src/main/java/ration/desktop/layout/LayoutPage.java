@@ -18,6 +18,7 @@ import ration.desktop.style.Tokens;
 import ration.drawing.Ink;
 import ration.drawing.SchematicView;
 import ration.model.Item;
+import ration.model.Run;
 import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Spot;
 
@@ -191,7 +192,7 @@ public final class LayoutPage extends BorderPane {
     }
 
     private Optional<Item> pickedRun() {
-        return session.project().system().item(session.picked().get()).filter(Item.Run.class::isInstance);
+        return session.project().system().item(session.picked().get()).filter(Run.class::isInstance);
     }
 
     /** Layouts to start from, while the sheet is still empty. */

@@ -6,6 +6,8 @@ import java.util.Optional;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Tank;
 
 /** Where the arrow keys lead: along the line, and between lines that meet. */
 final class Walk {
@@ -17,18 +19,18 @@ final class Walk {
     }
 
     String first() {
-        return system.tanks().stream().map(Item.Tank::id).findFirst()
+        return system.tanks().stream().map(Tank::id).findFirst()
                 .orElseGet(() -> system.inlet().map(Item::id).orElse(""));
     }
 
     Optional<String> downstream(String id) {
-        return system.item(id).flatMap(i -> i instanceof Item.Run run ? Optional.of(run.to().item())
-                : leaving(id).stream().findFirst().map(Item.Run::id));
+        return system.item(id).flatMap(i -> i instanceof Run run ? Optional.of(run.to().item())
+                : leaving(id).stream().findFirst().map(Run::id));
     }
 
     Optional<String> upstream(String id) {
-        return system.item(id).flatMap(i -> i instanceof Item.Run run ? Optional.of(run.from().item())
-                : arriving(id).stream().findFirst().map(Item.Run::id));
+        return system.item(id).flatMap(i -> i instanceof Run run ? Optional.of(run.from().item())
+                : arriving(id).stream().findFirst().map(Run::id));
     }
 
     /** The next line that meets the same item, or the next tank. */
@@ -38,10 +40,10 @@ final class Walk {
             return Optional.empty();
         }
         List<String> ring = new ArrayList<>();
-        if (item.get() instanceof Item.Run run) {
-            List<Item.Run> meet = arriving(run.to().item());
+        if (item.get() instanceof Run run) {
+            List<Run> meet = arriving(run.to().item());
             (meet.size() > 1 ? meet : leaving(run.from().item())).forEach(r -> ring.add(r.id()));
-        } else if (item.get() instanceof Item.Tank) {
+        } else if (item.get() instanceof Tank) {
             system.tanks().forEach(t -> ring.add(t.id()));
         }
         int at = ring.indexOf(id);
@@ -49,12 +51,12 @@ final class Walk {
                 : Optional.of(ring.get(Math.floorMod(at + step, ring.size())));
     }
 
-    private List<Item.Run> leaving(String id) {
+    private List<Run> leaving(String id) {
         return system.runs().stream().filter(r -> r.from().item().equals(id)).toList();
     }
 
-    private List<Item.Run> arriving(String id) {
-        List<Item.Run> runs = new ArrayList<>();
+    private List<Run> arriving(String id) {
+        List<Run> runs = new ArrayList<>();
         system.item(id).ifPresent(i -> i.ports().forEach(p -> system.runs().stream()
                 .filter(r -> r.to().equals(new PortRef(id, p))).forEach(runs::add)));
         return runs;

@@ -25,6 +25,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Run;
 import ration.plumbing.CutLength;
 import ration.plumbing.Joints;
 import ration.plumbing.RunSheet;
@@ -176,8 +177,8 @@ public final class RunsPage extends BorderPane {
         return session.project().system();
     }
 
-    private Optional<Item.Run> run(Row row) {
-        return row.run().flatMap(system()::item).filter(Item.Run.class::isInstance).map(Item.Run.class::cast);
+    private Optional<Run> run(Row row) {
+        return row.run().flatMap(system()::item).filter(Run.class::isInstance).map(Run.class::cast);
     }
 
     private String text(Row row, SheetColumn column) {
@@ -211,11 +212,11 @@ public final class RunsPage extends BorderPane {
         return run(row).map(r -> set(r, c, text)).orElseGet(() -> writeDraft(c, text));
     }
 
-    private boolean set(Item.Run run, SheetColumn column, String text) {
+    private boolean set(Run run, SheetColumn column, String text) {
         try {
             column.set(system(), run, text);
             session.apply(Edit.of("Set " + column.label().toLowerCase(java.util.Locale.ROOT) + " of " + run.name(),
-                    p -> p.system().item(run.id()).map(now -> p.with(column.set(p.system(), (Item.Run) now, text))).orElse(p)));
+                    p -> p.system().item(run.id()).map(now -> p.with(column.set(p.system(), (Run) now, text))).orElse(p)));
             say("");
             pulse.ask();
             return true;
@@ -296,8 +297,8 @@ public final class RunsPage extends BorderPane {
         return list;
     }
 
-    private Item.Run current(Joints.Joint joint) {
-        return (Item.Run) system().item(joint.run().id()).orElse(joint.run());
+    private Run current(Joints.Joint joint) {
+        return (Run) system().item(joint.run().id()).orElse(joint.run());
     }
 
     private static javafx.scene.Node bar(Joints.Joint joint) {
@@ -345,7 +346,7 @@ public final class RunsPage extends BorderPane {
                 + " flares and end fittings are common practice: measure one of your own first.", "soft"));
         javafx.scene.layout.GridPane cut = grid();
         int row = 0;
-        for (Item.Run r : system().runs()) {
+        for (Run r : system().runs()) {
             CutLength length = CutLength.of(system(), r);
             cut.addRow(row++, Ui.label(r.name(), "bold"), Ui.label(ration.plumbing.LineRules.construction(r).label() + ", "
                     + r.size().label()), Ui.label(length.text(), "bold"), Ui.label(length.sum(), "soft"));
@@ -381,7 +382,7 @@ public final class RunsPage extends BorderPane {
             return;
         }
         side.getChildren().addAll(Ui.label(run.get().name(), "name"), Ui.label(run.get().kind() + ", "
-                + ((Item.Run) run.get()).size().label(), "soft"), Ui.rule());
+                + ((Run) run.get()).size().label(), "soft"), Ui.rule());
         List<Finding> found = findings(id);
         if (found.isEmpty()) {
             side.getChildren().add(Ui.wrapped("Nothing is checked yet: write construction, supports, bends and ends.",

@@ -24,9 +24,9 @@ import ration.drawing.Picture;
 import ration.drawing.ShapeViews;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Problem;
+import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.Validation;
 import ration.project.Edit;
@@ -54,7 +54,7 @@ final class ShapeView extends HBox {
     private final VBox patternBox = new VBox(6);
     private final List<QuantityField<Quantity>> fields = new ArrayList<>();
     private List<String> structure = List.of();
-    private Item.Tank tank;
+    private Tank tank;
 
     ShapeView(Session session) {
         this.session = session;
@@ -103,7 +103,7 @@ final class ShapeView extends HBox {
                 : new Point3(r.at().si(), r.across().si(), r.waterLine().si()));
     }
 
-    void show(Item.Tank now) {
+    void show(Tank now) {
         boolean other = tank == null || !tank.id().equals(now.id());
         tank = now;
         if (other) {
@@ -227,8 +227,8 @@ final class ShapeView extends HBox {
         }
     }
 
-    private void reshape(String name, UnaryOperator<Item.Tank> change) {
-        session.apply(Edit.onItem(name + tank.name(), tank.id(), Item.Tank.class, change));
+    private void reshape(String name, UnaryOperator<Tank> change) {
+        session.apply(Edit.onItem(name + tank.name(), tank.id(), Tank.class, change));
     }
 
     private void resection(String name, UnaryOperator<TankShape.Sections> change) {

@@ -28,6 +28,7 @@ import ration.drawing.GaugePicture;
 import ration.drawing.Picture;
 import ration.evidence.TankEvidence;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Edit;
 import ration.quantity.Dimension;
@@ -113,7 +114,7 @@ final class TankCards extends VBox {
             double up = Math.ceil(units.unit(Dimension.VOLUME).fromSi(wanted) * 10 - 1e-9) / 10;
             Quantity q = Quantity.of(up, units.unit(Dimension.VOLUME));
             set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(
-                    Edit.onItem("Set unusable fuel of " + now.tank().name(), now.tank().id(), ration.model.Item.Tank.class,
+                    Edit.onItem("Set unusable fuel of " + now.tank().name(), now.tank().id(), Tank.class,
                             t -> t.withUnusable(new Measured(q, now.source().word()))))));
         }
         gauge.redraw();

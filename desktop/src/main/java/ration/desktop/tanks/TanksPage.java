@@ -14,7 +14,7 @@ import ration.assess.TankAnswer;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.model.Item;
+import ration.model.Tank;
 
 /** Tanks: what stays in each, why, what its gauge reads, how it is shaped. */
 public final class TanksPage extends LivePage {
@@ -69,7 +69,7 @@ public final class TanksPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        List<Item.Tank> all = a.project().system().tanks();
+        List<Tank> all = a.project().system().tanks();
         if (all.stream().noneMatch(t -> t.id().equals(chosen))) {
             chosen = a.governingTank().map(t -> t.tank().id()).orElse(all.isEmpty() ? "" : all.get(0).id());
         }
@@ -77,7 +77,7 @@ public final class TanksPage extends LivePage {
         if (!wanted.equals(structure)) {
             structure = wanted;
             tanks.getChildren().clear();
-            for (Item.Tank t : all) {
+            for (Tank t : all) {
                 ToggleButton button = new ToggleButton(t.name());
                 button.setId("tank-" + t.id());
                 button.setUserData(t.id());
@@ -88,7 +88,7 @@ public final class TanksPage extends LivePage {
             }
         }
         tanks.getChildren().forEach(n -> ((ToggleButton) n).setSelected(chosen.equals(n.getUserData())));
-        Optional<Item.Tank> tank = all.stream().filter(t -> t.id().equals(chosen)).findFirst();
+        Optional<Tank> tank = all.stream().filter(t -> t.id().equals(chosen)).findFirst();
         boolean shaping = viewGroup.getSelectedToggle() != null && "view-shape".equals(((ToggleButton) viewGroup
                 .getSelectedToggle()).getId());
         Optional<TankAnswer> answer = a.tank(chosen);

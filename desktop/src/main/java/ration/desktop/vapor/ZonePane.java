@@ -11,6 +11,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.heat.Zone;
 import ration.model.Item;
+import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.Project;
 
@@ -41,7 +42,7 @@ final class ZonePane extends VBox {
         grid.getChildren().clear();
         int row = 0;
         for (Item item : project.system().items()) {
-            if (!(item instanceof Item.Tank)) {
+            if (!(item instanceof Tank)) {
                 Label name = Ui.label(item.name());
                 name.setMaxWidth(Double.MAX_VALUE);
                 GridPane.setHgrow(name, Priority.ALWAYS);

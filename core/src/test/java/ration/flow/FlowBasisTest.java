@@ -14,23 +14,29 @@ import ration.Systems;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.fluid.FuelGrade;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Place;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.ShutOff;
+import ration.model.Tag;
+import ration.model.Tank;
+import ration.model.Tee;
 import ration.network.Element;
 import ration.network.FrictionLaw;
 import ration.network.NetworkSolution.Status;
 import ration.quantity.Unit;
 
-class FlowModelTest {
+class FlowBasisTest {
 
     private static final double IN = 0.0254;
 
-    private static FlowModel.Basis basis(FuelSystem system) {
-        return new FlowModel.Basis(system, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
+    private static FlowBasis basis(FuelSystem system) {
+        return new FlowBasis(system, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
     }
 
     private static double gph(double si) {
@@ -51,7 +57,7 @@ class FlowModelTest {
         double re = v * d / fuel.viscosity();
         double f = FrictionLaw.CONSERVATIVE.factor(re, 1.5e-6 / d);
         double velocityHead = fuel.density() / 2 * v * v;
-        double seat = new Element.Orifice(0.3 * IN, Item.EngineInlet.SEAT_DISCHARGE)
+        double seat = new Element.Orifice(0.3 * IN, EngineInlet.SEAT_DISCHARGE)
                 .loss(q, fuel, FrictionLaw.CONSERVATIVE);
         double lost = velocityHead * (0.5 + f * 40 * IN / d) + Math.max(seat, Unit.PSI.toSi(0.05));
         assertThat(lost).isCloseTo(weight * (24 * IN + depth), Percentage.withPercentage(0.01));
@@ -122,7 +128,7 @@ class FlowModelTest {
         FuelSystem system = Systems.twoTanks(40, 12);
         FlowAnswer both = basis(system).ask(Systems.level(system, 4).withPosition("selector", "BOTH"),
                 new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(5)));
-        Item.Tank lower = system.tanks().get(1);
+        Tank lower = system.tanks().get(1);
         assertThat(both.outflow(lower)).isNegative();
         assertThat(both.outflow(system.tanks().get(0)) + both.outflow(lower))
                 .isCloseTo(Unit.GALLON_PER_HOUR.toSi(5), Offset.offset(1e-11));
@@ -143,9 +149,9 @@ class FlowModelTest {
     @Test
     void aPumpDrawsAirThroughAnEmptyLowTank() {
         FuelSystem low = Systems.twoTanks(-30, -30);
-        Item.Pump pump = new Item.Pump(new Item.Tag("pump", "Pump", Place.inches(4, 0, -2)), Item.Drive.ELECTRIC,
-                List.of(new Item.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
-                        new Item.CurvePoint(Measured.of(40, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+        Pump pump = new Pump(new Tag("pump", "Pump", Place.inches(4, 0, -2)), Pump.Drive.ELECTRIC,
+                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(40, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
                 Optional.empty());
         FuelSystem system = low.minus("r3").plus(pump, Systems.run("r3", "selector.out", "pump.in", 12),
                 Systems.run("r4", "pump.out", "carburettor.in", 12));
@@ -168,7 +174,7 @@ class FlowModelTest {
     @Test
     void aClosedShutOffStandsFullOfFuel() {
         FuelSystem line = Systems.oneLine().minus("r1");
-        Item.ShutOff valve = new Item.ShutOff(new Item.Tag("valve", "Valve", Place.inches(6, 0, 0)),
+        ShutOff valve = new ShutOff(new Tag("valve", "Valve", Place.inches(6, 0, 0)),
                 ration.model.Rated.of(20, 0.02, ""));
         FuelSystem system = line.plus(valve, Systems.run("r1", "tank.outlet", "valve.in", 30),
                 Systems.run("r2", "valve.out", "carburettor.in", 8));
@@ -183,7 +189,7 @@ class FlowModelTest {
     @Test
     void aTeeJoinsABranch() {
         FuelSystem base = Systems.oneLine().minus("r1");
-        Item.Tee tee = new Item.Tee(new Item.Tag("tee", "Tee", Place.inches(5, 0, 2)), Systems.in(0.297));
+        Tee tee = new Tee(new Tag("tee", "Tee", Place.inches(5, 0, 2)), Systems.in(0.297));
         FuelSystem system = base.plus(tee, Systems.tank("second", 10, 30, 24),
                 Systems.run("r1", "tank.outlet", "tee.in", 30), Systems.run("r2", "second.outlet", "tee.branch", 40),
                 Systems.run("r3", "tee.out", "carburettor.in", 10));
@@ -197,7 +203,7 @@ class FlowModelTest {
             @ForAll @DoubleRange(min = 0.01, max = 0.2) double more,
             @ForAll @DoubleRange(min = -10, max = 17) double pitch) {
         FuelSystem system = Systems.oneLine();
-        Item.Run run = system.runs().get(0);
+        Run run = system.runs().get(0);
         Condition c = Systems.level(system, 4).with(Attitude.ofDegrees("Any", pitch, 0));
         double small = basis(system.replace(run.withSize(size(bore)))).ask(c, new FlowQuestion.Capacity()).inletFlow();
         double large = basis(system.replace(run.withSize(size(bore + more)))).ask(c, new FlowQuestion.Capacity())

@@ -1,0 +1,43 @@
+package ration.condition;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import ration.condition.Fault.Kind;
+
+/** What has failed; usually nothing or one thing. */
+public record Faults(Set<Fault> all) {
+
+    public static final Faults NONE = new Faults(Set.of());
+
+    public Faults {
+        all = Set.copyOf(all);
+    }
+
+    public static Faults of(Fault... faults) {
+        return faults.length == 0 ? NONE : new Faults(Set.copyOf(List.of(faults)));
+    }
+
+    public boolean none() {
+        return all.isEmpty();
+    }
+
+    /** This way of failing of a part, whichever port of it; empty if it has not failed so. */
+    public Optional<Fault> of(Kind kind, String item) {
+        return none() ? Optional.empty() : all.stream().filter(f -> f.kind() == kind && f.item().equals(item)).findFirst();
+    }
+
+    /** This way of failing at one port of a part, or of all of it. */
+    public Optional<Fault> of(Kind kind, String item, String port) {
+        return of(kind, item).filter(f -> f.port().isEmpty() || f.port().equals(port));
+    }
+
+    public boolean has(Kind kind, String item) {
+        return of(kind, item).isPresent();
+    }
+
+    /** Whether anything has failed in this way. */
+    public boolean any(Kind kind) {
+        return !none() && all.stream().anyMatch(f -> f.kind() == kind);
+    }
+}

@@ -1,0 +1,232 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.breathing.VentPath;
+import ration.condition.Fault;
+import ration.fluid.Fluid;
+import ration.geometry.ApparentGravity;
+import ration.geometry.Point3;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Tank;
+import ration.network.Network;
+import ration.network.NetworkProblem;
+import ration.network.NetworkProblem.Boundary;
+import ration.network.NetworkSolution;
+import ration.network.SolverSettings;
+
+/**
+ * A system in one state of its handles, pumps, filters and faults, made into a network once. Each attitude and each filling
+ * only gives its nodes other heights and its tanks other pressures.
+ */
+final class FlowPlan {
+
+    /** Demand and height of the fuel over an outlet in the pose from which every other starts, m3/s and m. */
+    private static final double USUAL_FLOW = 2e-5;
+    private static final double USUAL_DEPTH = 0.1;
+
+    private final FlowBasis basis;
+    private final PlanKey key;
+    private final List<Spot> spots;
+    private final List<Wire> wires;
+    private final Map<String, Integer> spotByName = new HashMap<>();
+    private final Map<String, Integer> wireByName = new HashMap<>();
+    private final Map<String, int[]> wiresOf = new HashMap<>();
+    private final int[][] wiresAt;
+    /** Pressure of the tip that each tank breathes at, Pa over ambient. */
+    private final Map<String, Double> tips = new HashMap<>();
+    private final Fluid fluid;
+    private final int ports;
+    private final int inlet;
+    private final int bowl;
+    private final boolean jets;
+    private final NetworkProblem problem;
+    private final Network network;
+    /** Solved when first wanted, in one pose whatever is asked: so answers do not depend on what was asked before. */
+    private volatile NetworkSolution usual;
+
+    FlowPlan(FlowBasis basis, PlanKey key) {
+        this.basis = basis;
+        this.key = key;
+        this.fluid = basis.fuel().at(key.fuelKelvin());
+        PlanMaker maker = new PlanMaker(basis, key, fluid);
+        spots = maker.spots();
+        wires = maker.wires();
+        ports = maker.ports();
+        List<List<Integer>> ends = new ArrayList<>();
+        for (int i = 0; i < spots.size(); i++) {
+            spotByName.put(spots.get(i).id(), i);
+            ends.add(new ArrayList<>());
+        }
+        Map<String, List<Integer>> items = new HashMap<>();
+        List<NetworkProblem.Link> links = new ArrayList<>();
+        for (int w = 0; w < wires.size(); w++) {
+            Wire wire = wires.get(w);
+            wireByName.put(wire.link(), w);
+            items.computeIfAbsent(wire.item(), k -> new ArrayList<>()).add(w);
+            ends.get(wire.from()).add(w);
+            ends.get(wire.to()).add(w);
+            links.add(new NetworkProblem.Link(wire.link(), spots.get(wire.from()).id(), spots.get(wire.to()).id(), wire.element()));
+        }
+        items.forEach((item, list) -> wiresOf.put(item, list.stream().mapToInt(i -> i).toArray()));
+        wiresAt = ends.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
+        for (Tank tank : basis.system().tanks()) {
+            tips.put(tank.id(), tip(tank));
+        }
+        inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
+        bowl = spotByName.getOrDefault(PlanMaker.BOWL, -1);
+        jets = basis.hasJets();
+        problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links);
+        network = Network.of(problem);
+    }
+
+    private double tip(Tank tank) {
+        Optional<Fault> cap = key.faults().of(Fault.Kind.CAP_LOST, tank.id());
+        VentPath vents = basis.vents(tank);
+        double own = vents.open() ? Math.min(0, vents.tip()) : 0;
+        return Math.min(own, cap.map(f -> -f.severity()).orElse(0.0)) * basis.around().ram();
+    }
+
+    private List<NetworkProblem.Node> usualPose() {
+        List<NetworkProblem.Node> nodes = new ArrayList<>();
+        Point3 up = new Point3(0, 0, 1);
+        for (Spot s : spots) {
+            double height = s.place() != null ? up.dot(s.place()) : basis.system().item(s.tank()).flatMap(i -> i.only(Tank.class)).flatMap(
+                    t -> t.outlets().stream().findFirst()).map(o -> up.dot(o.place().point()) + USUAL_DEPTH).orElse(0.0);
+            nodes.add(node(s, height, USUAL_FLOW, 0));
+        }
+        return nodes;
+    }
+
+    private NetworkProblem.Node node(Spot s, double height, double demand, double airspace) {
+        return new NetworkProblem.Node(s.id(), height, switch (s.holds()) {
+            case NOTHING -> Boundary.NONE;
+            case DEMAND -> new Boundary.Demand(demand);
+            case AMBIENT -> new Boundary.Pressure(0);
+            case AIRSPACE -> new Boundary.Pressure(airspace);
+            case TIP -> new Boundary.Pressure(tips.get(s.tank()));
+        });
+    }
+
+    /** The nodes at their heights. */
+    List<NetworkProblem.Node> nodes(Posed pose) {
+        List<NetworkProblem.Node> nodes = new ArrayList<>(spots.size());
+        double demand = pose.demandAsked();
+        for (int i = 0; i < spots.size(); i++) {
+            Spot s = spots.get(i);
+            nodes.add(node(s, pose.height(i), demand, s.tank().isEmpty() ? 0 : pose.airspace(s.tank())));
+        }
+        return nodes;
+    }
+
+    NetworkSolution solve(Posed pose, SolverSettings settings) {
+        return network.posed(pose.gravity().magnitude(), nodes(pose)).solve(settings, near());
+    }
+
+    private NetworkSolution near() {
+        if (usual == null) {
+            usual = network.solve(SolverSettings.USUAL.quick());
+        }
+        return usual;
+    }
+
+    FlowBasis basis() {
+        return basis;
+    }
+
+    PlanKey key() {
+        return key;
+    }
+
+    FuelSystem system() {
+        return basis.system();
+    }
+
+    Fluid fluid() {
+        return fluid;
+    }
+
+    /** Of the network, in the usual pose. */
+    NetworkProblem problem() {
+        return problem;
+    }
+
+    List<Spot> spots() {
+        return spots;
+    }
+
+    List<Wire> wires() {
+        return wires;
+    }
+
+    /** Wires that stand for an item. */
+    int[] wiresOf(String item) {
+        return wiresOf.getOrDefault(item, new int[0]);
+    }
+
+    /** Wires that end at a node. */
+    int[] wiresAt(int spot) {
+        return wiresAt[spot];
+    }
+
+    /** Pressure of the tip that a tank breathes at, Pa over ambient. */
+    double tip(String tank) {
+        return tips.getOrDefault(tank, 0.0);
+    }
+
+    /** Whether a node is the surface of a tank: where a path begins. */
+    boolean surface(int spot) {
+        return spots.get(spot).id().endsWith(PlanMaker.SURFACE);
+    }
+
+    /** Whether a node is a port that is laid out. */
+    boolean isPort(int spot) {
+        return spot < ports;
+    }
+
+    /** The node of a port; -1 if there is none. */
+    int spot(PortRef port) {
+        return spotByName.getOrDefault(port.toString(), -1);
+    }
+
+    /** The node of a name; -1 if there is none. */
+    int spot(String name) {
+        return spotByName.getOrDefault(name, -1);
+    }
+
+    /** The wire of a link; -1 if there is none. */
+    int wire(String link) {
+        return wireByName.getOrDefault(link, -1);
+    }
+
+    /** The node the engine takes its fuel at; -1 if there is none. */
+    int inlet() {
+        return inlet;
+    }
+
+    /** The wire through which what the inlet passes leaves; -1 where the engine takes its demand. */
+    int last() {
+        if (bowl < 0) {
+            return -1;
+        }
+        for (int w : wiresAt[bowl]) {
+            if (wires.get(w).to() == bowl) {
+                return w;
+            }
+        }
+        return -1;
+    }
+
+    int bowl() {
+        return bowl;
+    }
+
+    boolean jets() {
+        return jets;
+    }
+}

@@ -1,0 +1,467 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.breathing.AirLine;
+import ration.breathing.VentPath;
+import ration.condition.Fault;
+import ration.condition.Faults;
+import ration.fluid.Fluid;
+import ration.geometry.ApparentGravity;
+import ration.geometry.Point3;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.Fitted;
+import ration.model.Fitting;
+import ration.model.FlowSender;
+import ration.model.FuelSystem;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Kinds;
+import ration.model.LineSize;
+import ration.model.Orifice;
+import ration.model.Outlet;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Rated;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
+import ration.network.Element;
+import ration.network.Element.Minor;
+
+/** Makes the nodes and elements of every item, as it is set and as it has failed. One method a kind. */
+final class PlanMaker implements Kinds<Void> {
+
+    /** Node behind the engine inlet: the vented float bowl, or the open end of the line. */
+    static final String BOWL = "~bowl";
+    /** What the node at the surface of a tank is called after its id. */
+    static final String SURFACE = "~surface";
+
+    /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
+    private static final double TEE_THROUGH = 0.9;
+    private static final double TEE_BRANCH = 2.0;
+    /** Fouled over clean where nobody gave a fouled figure; common practice, no source. */
+    private static final double FOULED = 2;
+    /** Sharp entrance at a tank outlet (Crane TP-410, from memory). */
+    private static final double ENTRANCE = 0.5;
+    /** Length of line over which it is pinched, m; common practice, no source. */
+    private static final double PINCH = 0.0254;
+    /** Discharge coefficient of a small sharp hole; textbook, from memory. */
+    private static final double HOLE = 0.62;
+    /** Holds its upper side at ambient: fuel falling free, or running over a lip. */
+    private static final Element FREE_FALL = new Element.Regulator(Element.Regulator.Holds.UPSTREAM, 0,
+            new Element.Resistance(0, 0));
+
+    private final FlowBasis basis;
+    private final FuelSystem system;
+    private final PlanKey key;
+    private final Faults faults;
+    private final int ports;
+    private final Fluid fluid;
+    private final List<Spot> spots = new ArrayList<>();
+    private final Map<String, Integer> byName = new HashMap<>();
+    private final List<Wire> wires = new ArrayList<>();
+
+    PlanMaker(FlowBasis basis, PlanKey key, Fluid fluid) {
+        this.basis = basis;
+        this.system = basis.system();
+        this.key = key;
+        this.faults = key.faults();
+        this.fluid = fluid;
+        for (Item item : system.items()) {
+            for (String port : item.ports()) {
+                PortRef ref = new PortRef(item.id(), port);
+                spot(Spot.at(ref.toString(), system.point(ref).orElseThrow()));
+            }
+        }
+        ports = spots.size();
+        for (Item item : system.items()) {
+            item.as(this);
+        }
+        faults.all().stream().filter(f -> f.kind() == Fault.Kind.FUEL_LEAK).forEach(this::leak);
+    }
+
+    List<Spot> spots() {
+        return List.copyOf(spots);
+    }
+
+    /** How many nodes are ports of items; they come first. */
+    int ports() {
+        return ports;
+    }
+
+    List<Wire> wires() {
+        return List.copyOf(wires);
+    }
+
+    /** Adds a node, or says of one that is there what holds it. */
+    private void spot(Spot s) {
+        Integer at = byName.putIfAbsent(s.id(), spots.size());
+        if (at == null) {
+            spots.add(s);
+        } else {
+            spots.set(at, s);
+        }
+    }
+
+    private Spot spotOf(String name) {
+        return spots.get(byName.get(name));
+    }
+
+    private void wire(String link, String item, String from, String to, Element element) {
+        wire(link, item, from, to, element, List.of());
+    }
+
+    private void wire(String link, String item, String from, String to, Element element, List<Point3> between) {
+        wires.add(new Wire(link, item, byName.get(from), byName.get(to), element, between));
+    }
+
+    private void through(Fitted item, Element element) {
+        wire(item.id(), item.id(), port(item, Item.IN), port(item, Item.OUT), element);
+    }
+
+    private static String port(Item item, String port) {
+        return item.id() + "." + port;
+    }
+
+    private static Element times(Element.Resistance r, double factor) {
+        return factor == Double.POSITIVE_INFINITY ? new Element.Shut() : factor == 1 ? r
+                : new Element.Resistance(r.linear() * factor, r.square() * factor);
+    }
+
+    private static double factor(Optional<Fault> fault) {
+        return fault.map(Fault::severity).orElse(1.0);
+    }
+
+    @Override
+    public Void shutOff(ShutOff valve) {
+        through(valve, key.handles().shutValves().contains(valve.id()) ? new Element.Shut() : valve.loss().openBore());
+        return null;
+    }
+
+    @Override
+    public Void strainer(Strainer strainer) {
+        Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, strainer.id());
+        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty() ? strainer.loss().screen()
+                : strainer.fouled().orElseGet(() -> strainer.loss().times(FOULED)).screen();
+        through(strainer, times(loss, factor(fouled)));
+        return null;
+    }
+
+    @Override
+    public Void filter(Filter filter) {
+        Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, filter.id());
+        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty() ? Rated.through(filter.points()) : filter.fouled().map(
+                Rated::screen).orElseGet(() -> Rated.through(filter.points().stream().map(r -> r.times(FOULED)).toList()));
+        through(filter, times(loss, factor(fouled)));
+        return null;
+    }
+
+    @Override
+    public Void flowSender(FlowSender sender) {
+        through(sender, times(sender.loss().openBore(), factor(faults.of(Fault.Kind.SENDER_CLOGGED, sender.id()))));
+        return null;
+    }
+
+    @Override
+    public Void quickDisconnect(QuickDisconnect coupling) {
+        through(coupling, coupling.loss().openBore());
+        return null;
+    }
+
+    @Override
+    public Void regulator(Regulator r) {
+        through(r, regulating(r));
+        return null;
+    }
+
+    private Element regulating(Regulator r) {
+        if (faults.has(Fault.Kind.REGULATOR_STUCK_OPEN, r.id())) {
+            return new Element.Check(0, r.loss().openBore());
+        }
+        if (faults.has(Fault.Kind.REGULATOR_STUCK_SHUT, r.id())) {
+            return new Element.Shut();
+        }
+        boolean refers = r.reference() == Regulator.Reference.MANIFOLD && !faults.has(Fault.Kind.REFERENCE_OFF, r.id());
+        double reference = refers ? basis.around().manifold(key.engine().power()) : 0;
+        return new Element.Regulator(r.style() == Regulator.Style.BYPASS ? Element.Regulator.Holds.UPSTREAM
+                : Element.Regulator.Holds.DOWNSTREAM, r.setting().si() + reference, r.loss().openBore());
+    }
+
+    @Override
+    public Void checkValve(CheckValve valve) {
+        through(valve, oneWay(valve, "", valve.cracking().si(), valve.loss().openBore()));
+        return null;
+    }
+
+    /** A valve that passes one way, or as it is stuck. */
+    private Element oneWay(Item item, String port, double cracking, Element.Resistance open) {
+        return faults.of(Fault.Kind.CHECK_STUCK_SHUT, item.id(), port).isPresent() ? new Element.Shut()
+                : faults.of(Fault.Kind.CHECK_STUCK_OPEN, item.id(), port).isPresent() ? open : new Element.Check(cracking, open);
+    }
+
+    @Override
+    public Void orifice(Orifice orifice) {
+        through(orifice, new Element.Orifice(orifice.bore().si(), orifice.dischargeCoefficient()));
+        return null;
+    }
+
+    @Override
+    public Void pump(Pump pump) {
+        through(pump, PumpElement.of(pump, key.handles().stopped().contains(pump.id()), key.engine().power(), faults));
+        return null;
+    }
+
+    /**
+     * A header: one body at a level that follows from the balance. Its ports are level with their lips: fuel that comes in
+     * over the level falls free, fuel leaves by the vent only once it stands there, and a body that is drawn lower than
+     * its outlet is held at the outlet's lip, which is what air does to it.
+     */
+    @Override
+    public Void header(Header header) {
+        String body = header.id() + "~body";
+        HeaderStates headers = key.headers();
+        Spot middle = Spot.at(body, header.place().point());
+        spot(headers.dry().contains(header.id()) ? middle.holding(Spot.Holds.AMBIENT) : middle);
+        wire(port(header, Item.OUT), header.id(), body, port(header, Item.OUT), new Element.Joint());
+        for (String inlet : header.inlets()) {
+            String ref = port(header, inlet);
+            wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());
+        }
+        String vent = port(header, Header.VENT);
+        String mouth = header.id() + "~mouth";
+        if (headers.falling().contains(vent)) {
+            spot(Spot.at(mouth, spotOf(vent).place()));
+            wire(vent + "~lip", header.id(), body, mouth, new Element.Joint());
+            wire(vent, header.id(), mouth, vent, FREE_FALL);
+        } else {
+            wire(vent, header.id(), body, vent, new Element.Check(0, new Element.Resistance(0, 0)));
+        }
+        return null;
+    }
+
+    @Override
+    public Void checkBlock(CheckBlock block) {
+        String centre = block.id() + "~body";
+        spot(Spot.at(centre, block.place().point()));
+        for (String in : List.of(Item.IN, CheckBlock.SECOND)) {
+            wire(port(block, in), block.id(), port(block, in), centre, oneWay(block, in, block.cracking().si(), block.loss().openBore()));
+        }
+        wire(port(block, Item.OUT), block.id(), centre, port(block, Item.OUT), new Element.Joint());
+        return null;
+    }
+
+    @Override
+    public Void jetPump(JetPump jet) {
+        String nozzle = port(jet, Item.IN);
+        String out = port(jet, Item.OUT);
+        wire(nozzle, jet.id(), nozzle, out, new Element.Check(0, resistance(jet.nozzle().si(), JetPump.NOZZLE_DISCHARGE)));
+        wire(port(jet, JetPump.SUCTION), jet.id(), port(jet, JetPump.SUCTION), out,
+                new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si(), passage(jet)));
+        return null;
+    }
+
+    /** One velocity head in the line that leads to the suction port, or in three nozzle bores where there is none. */
+    private Element.Resistance passage(JetPump jet) {
+        double bore = system.runAt(new PortRef(jet.id(), JetPump.SUCTION)).map(r -> r.size().bore())
+                .orElse(3 * jet.nozzle().si());
+        double area = Math.PI * bore * bore / 4;
+        return new Element.Resistance(0, fluid.density() / (2 * area * area));
+    }
+
+    private Element.Resistance resistance(double bore, double dischargeCoefficient) {
+        double effective = dischargeCoefficient * Math.PI * bore * bore / 4;
+        return new Element.Resistance(0, fluid.density() / (2 * effective * effective));
+    }
+
+    @Override
+    public Void tank(Tank tank) {
+        String surface = tank.id() + SURFACE;
+        spot(new Spot(surface, null, tank.id(), Spot.Holds.AIRSPACE));
+        if (!key.airspace().contains(tank.id()) && !faults.has(Fault.Kind.VENT_SHUT, tank.id())) {
+            vent(tank, surface);
+        }
+        for (Outlet outlet : tank.outlets()) {
+            String port = port(tank, outlet.name());
+            if (key.bare().contains(port)) {
+                bare(tank, outlet.name());
+            } else {
+                double area = Math.PI * outlet.bore().si() * outlet.bore().si() / 4;
+                double entrance = ENTRANCE * fluid.density() / (2 * area * area);
+                Element.Resistance screen = outlet.screen().map(Rated::screen).orElse(new Element.Resistance(0, 0));
+                wire(port, tank.id(), surface, port, times(new Element.Resistance(screen.linear(), screen.square() + entrance),
+                        factor(faults.of(Fault.Kind.OUTLET_CLOGGED, tank.id(), outlet.name()))));
+            }
+        }
+        for (Tank.Entry entry : tank.returns()) {
+            String port = port(tank, entry.name());
+            if (key.bare().contains(port)) {
+                bare(tank, entry.name());
+            } else {
+                wire(port, tank.id(), port, surface, new Element.Joint());
+            }
+        }
+        return null;
+    }
+
+    /** Air comes in through the vents from the tip; without a line of known bore it costs nothing. */
+    private void vent(Tank tank, String surface) {
+        VentPath vents = basis.vents(tank);
+        Optional<Fault> liquid = faults.of(Fault.Kind.VENT_HOLDS_LIQUID, tank.id());
+        boolean lost = faults.has(Fault.Kind.CAP_LOST, tank.id());
+        if (lost || !vents.open() || vents.lines().isEmpty() && liquid.isEmpty()) {
+            return;
+        }
+        String tip = tank.id() + "~tip";
+        String vent = tank.id() + "~vent";
+        spot(new Spot(surface, null, tank.id(), Spot.Holds.NOTHING));
+        spot(new Spot(tip, null, tank.id(), Spot.Holds.TIP));
+        Element.Vent air = new Element.Vent(vents.lines().stream().map(v -> AirLine.of(v).pipe()).toList());
+        if (liquid.isPresent()) {
+            String trap = tank.id() + "~trap";
+            spot(new Spot(trap, null, tank.id(), Spot.Holds.NOTHING));
+            wire(trap, vent, tip, trap, new Element.Check(fluid.density() * ApparentGravity.STANDARD * liquid.get().severity(),
+                    new Element.Resistance(0, 0)));
+            wire(vent, vent, trap, surface, air);
+        } else {
+            wire(vent, vent, tip, surface, air);
+        }
+    }
+
+    /** A port that stands clear of the fuel: nothing comes in by it, and fuel falls out of it into the air of the tank. */
+    private void bare(Tank tank, String name) {
+        String port = port(tank, name);
+        String lip = tank.id() + "~lip-" + name;
+        spot(new Spot(lip, spotOf(port).place(), tank.id(), Spot.Holds.AIRSPACE));
+        wire(port, tank.id(), port, lip, new Element.Uncovered());
+    }
+
+    @Override
+    public Void selector(Selector selector) {
+        String chosen = key.handles().positions().getOrDefault(selector.id(), selector.positions().get(0).name());
+        List<List<String>> joins = selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
+        double share = factor(faults.of(Fault.Kind.SELECTOR_BETWEEN, selector.id()));
+        int body = 0;
+        for (List<String> group : joins) {
+            String centre = selector.id() + "~body" + body++;
+            spot(Spot.at(centre, selector.place().point()));
+            for (String port : group) {
+                boolean outlet = port.equals(Item.OUT) || selector.returns().contains(port);
+                String ref = port(selector, port);
+                wire(ref, selector.id(), outlet ? centre : ref, outlet ? ref : centre,
+                        outlet ? new Element.Joint() : times(selector.loss().openBore(), 1 / (share * share)));
+            }
+        }
+        Optional<Fault> leak = faults.of(Fault.Kind.SELECTOR_LEAKS, selector.id());
+        if (leak.isPresent() && !joins.isEmpty()) {
+            List<String> open = joins.stream().flatMap(List::stream).toList();
+            for (String shut : selector.inlets()) {
+                if (!open.contains(shut)) {
+                    wire(port(selector, shut) + "~leak", selector.id(), port(selector, shut), selector.id() + "~body0",
+                            resistance(leak.get().severity(), HOLE));
+                }
+            }
+        }
+        return null;
+    }
+
+    @Override
+    public Void tee(Tee tee) {
+        String centre = tee.id() + "~body";
+        spot(Spot.at(centre, tee.place().point()));
+        for (String port : tee.ports()) {
+            double k = port.equals(Tee.BRANCH) ? TEE_BRANCH - TEE_THROUGH / 2 : TEE_THROUGH / 2;
+            wire(port(tee, port), tee.id(), port(tee, port), centre, new Element.Pipe(tee.bore().si(), 0, 0, Minor.k(k), false));
+        }
+        return null;
+    }
+
+    @Override
+    public Void engineInlet(EngineInlet inlet) {
+        String port = port(inlet, Item.IN);
+        boolean openLine = key.asks() == FlowQuestion.OpenLine.class;
+        if (inlet.returns() && !openLine) {
+            wire(inlet.id() + "~rail", inlet.id(), port, port(inlet, EngineInlet.RETURN), new Element.Joint());
+        }
+        boolean stuckOpen = faults.has(Fault.Kind.NEEDLE_STUCK_OPEN, inlet.id()) && !openLine;
+        boolean stuckShut = faults.has(Fault.Kind.NEEDLE_STUCK_SHUT, inlet.id()) && !openLine;
+        if (key.asks() == FlowQuestion.Demand.class && !stuckOpen) {
+            if (stuckShut) {
+                String behind = port(inlet, "needle");
+                spot(Spot.at(behind, spotOf(port).place()).holding(Spot.Holds.DEMAND));
+                wire(inlet.id(), inlet.id(), port, behind, new Element.Shut());
+            } else {
+                spot(spotOf(port).holding(Spot.Holds.DEMAND));
+            }
+            return null;
+        }
+        spot(Spot.at(BOWL, spotOf(port).place()).holding(Spot.Holds.AMBIENT));
+        wire(inlet.id(), inlet.id(), port, BOWL, stuckShut ? new Element.Shut() : openLine ? openEnd(inlet) : stuckOpen
+                ? new Element.Check(0, resistance(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE)) : FlowBasis.wideOpen(inlet));
+        return null;
+    }
+
+    /** One velocity head in the last line is lost as it pours out. */
+    private Element openEnd(EngineInlet inlet) {
+        double area = system.runAt(new PortRef(inlet.id(), Item.IN)).map(r -> r.size().area())
+                .orElse(Math.PI * inlet.seat().si() * inlet.seat().si() / 4);
+        return new Element.Check(0, new Element.Resistance(0, fluid.density() / (2 * area * area)));
+    }
+
+    @Override
+    public Void run(Run run) {
+        List<Point3> between = run.points().stream().map(Place::point).toList();
+        Optional<Fault> pinched = faults.of(Fault.Kind.LINE_PINCHED, run.id());
+        if (faults.has(Fault.Kind.RETURN_BLOCKED, run.id())) {
+            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), new Element.Shut(), between);
+        } else if (pinched.isPresent()) {
+            String pinch = run.id() + "~pinch";
+            spot(Spot.at(pinch, spotOf(run.to().toString()).place()));
+            wire(run.id(), run.id(), run.from().toString(), pinch, pipe(run), between);
+            wire(pinch, run.id(), pinch, run.to().toString(), pinch(run.size(), pinched.get().severity()));
+        } else {
+            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), pipe(run), between);
+        }
+        return null;
+    }
+
+    private Element.Pipe pipe(Run run) {
+        Point3 start = system.point(run.from()).orElseThrow();
+        Point3 end = system.point(run.to()).orElseThrow();
+        Minor minor = Fitting.flaredEnd(run.size()).times(2);
+        for (Fitting f : run.fittings()) {
+            minor = minor.plus(f.loss(run.size().bore()));
+        }
+        return new Element.Pipe(run.size().bore(), run.lengthM(start, end), run.size().kind().roughness(), minor, false);
+    }
+
+    /** An inch of narrower bore, with what it costs to go in and out: 0.5 (1 - b2) + (1 - b2)^2, Crane TP-410, from memory. */
+    static Element.Pipe pinch(LineSize size, double share) {
+        double area = share * share;
+        return new Element.Pipe(size.bore() * share, PINCH, Math.min(size.kind().roughness(), size.bore() * share / 2), Minor.k(
+                0.5 * (1 - area) + (1 - area) * (1 - area)), false);
+    }
+
+    /** Fuel runs out where the pressure is over ambient; nothing comes in. */
+    private void leak(Fault f) {
+        String at = basis.leakPort(f);
+        if (byName.containsKey(at)) {
+            String outside = at + "~outside";
+            spot(Spot.at(outside, spotOf(at).place()).holding(Spot.Holds.AMBIENT));
+            wire(at + "~leak", at + "~leak", at, outside, new Element.Check(0, resistance(f.severity(), HOLE)));
+        }
+    }
+}

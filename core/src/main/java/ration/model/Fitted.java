@@ -1,0 +1,28 @@
+package ration.model;
+
+/** An item that sits in one place with its ports. */
+public sealed interface Fitted extends Item permits Selector, ShutOff, Strainer, Filter, CheckBlock, FlowSender, QuickDisconnect, Regulator, JetPump, Header, CheckValve, Orifice, Pump, Tee, EngineInlet {
+    Tag tag();
+
+    /** The same item elsewhere or renamed. */
+    Fitted with(Tag tag);
+
+    @Override
+    default String id() {
+        return tag().id();
+    }
+
+    @Override
+    default String name() {
+        return tag().name();
+    }
+
+    @Override
+    default Fitted renamed(String name) {
+        return with(new Tag(id(), name, tag().place()));
+    }
+
+    default Place place() {
+        return tag().place();
+    }
+}

@@ -1,0 +1,112 @@
+package ration.model;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import ration.geometry.Solid;
+
+/**
+ * A tank.
+ *
+ * @param outlets  at least one for a tank that feeds
+ * @param returns  ports that fuel comes back through: returns, overflows, transfers, vents of headers
+ * @param vent     tip of its vent line
+ * @param drain    its sump drain
+ * @param unusable the placard's unusable fuel
+ * @param fitout   wells, ribs, filler, gauge, and what its maker states
+ */
+public record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
+        Optional<Place> vent, Optional<Place> drain, Measured unusable, Fitout fitout) implements Item {
+    public Tank {
+        outlets = List.copyOf(outlets);
+        returns = List.copyOf(returns);
+    }
+
+    /** A tank that nothing comes back to. */
+    public Tank(String id, String name, TankShape shape, List<Outlet> outlets, Optional<Place> vent,
+            Optional<Place> drain, Measured unusable) {
+        this(id, name, shape, outlets, List.of(), vent, drain, unusable, Fitout.NONE);
+    }
+
+    /** A bare tank that fuel may come back to. */
+    public Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
+            Optional<Place> vent, Optional<Place> drain, Measured unusable) {
+        this(id, name, shape, outlets, returns, vent, drain, unusable, Fitout.NONE);
+    }
+
+    /** Shell and wells as one closed solid; throws IllegalArgumentException with the reason where they close none. */
+    public Solid solid() {
+        return fitout.with(shape.solid());
+    }
+
+    @Override
+    public <R> R as(Kinds<R> kinds) {
+        return kinds.tank(this);
+    }
+
+    @Override
+    public String kind() {
+        return "Tank";
+    }
+
+    @Override
+    public Tank renamed(String other) {
+        return new Tank(id, other, shape, outlets, returns, vent, drain, unusable, fitout);
+    }
+
+    @Override
+    public List<String> ports() {
+        return Stream.concat(outlets.stream().map(Outlet::name), returns.stream().map(Entry::name))
+                .toList();
+    }
+
+    /** Where a port of either kind is. */
+    public Optional<Place> placeOf(String port) {
+        return outlet(port).map(Outlet::place).or(() -> returns.stream().filter(r -> r.name().equals(port))
+                .map(Entry::place).findFirst());
+    }
+
+    /** The whole tank higher by so much, m: shape, ports, vent and drain. */
+    public Tank raised(double metres) {
+        return new Tank(id, name, shape.raised(metres), outlets.stream().map(o -> o.at(
+                o.place().raised(metres))).toList(), returns.stream().map(r -> new Entry(r.name(),
+                r.place().raised(metres))).toList(), vent.map(v -> v.raised(metres)), drain.map(d -> d.raised(metres)),
+                unusable, fitout.raised(metres));
+    }
+
+    public Tank withReturns(List<Entry> other) {
+        return new Tank(id, name, shape, outlets, other, vent, drain, unusable, fitout);
+    }
+
+    public Optional<Outlet> outlet(String port) {
+        return outlets.stream().filter(o -> o.name().equals(port)).findFirst();
+    }
+
+    public Tank with(Fitout other) {
+        return new Tank(id, name, shape, outlets, returns, vent, drain, unusable, other);
+    }
+
+    public Tank withShape(TankShape other) {
+        return new Tank(id, name, other, outlets, returns, vent, drain, unusable, fitout);
+    }
+
+    public Tank withOutlets(List<Outlet> other) {
+        return new Tank(id, name, shape, other, returns, vent, drain, unusable, fitout);
+    }
+
+    public Tank withVent(Optional<Place> tip) {
+        return new Tank(id, name, shape, outlets, returns, tip, drain, unusable, fitout);
+    }
+
+    public Tank withDrain(Optional<Place> at) {
+        return new Tank(id, name, shape, outlets, returns, vent, at, unusable, fitout);
+    }
+
+    public Tank withUnusable(Measured other) {
+        return new Tank(id, name, shape, outlets, returns, vent, drain, other, fitout);
+    }
+
+    /** A port that fuel comes back into a tank through. */
+    public record Entry(String name, Place place) {
+    }
+}

@@ -1,0 +1,135 @@
+package ration.network;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import ration.network.NetworkProblem.Boundary;
+import ration.network.NetworkProblem.Link;
+import ration.network.NetworkProblem.Node;
+
+/** What of a network stays the same whatever its heights, held pressures and demands: indices in place of names. Immutable. */
+final class Structure {
+
+    private static final double USUAL_FIRST_FLOW = 1e-5;
+
+    final NetworkProblem problem;
+    final int nodes;
+    final int links;
+    final int[] from;
+    final int[] to;
+    final Characteristic[] laws;
+    final boolean[] oneWay;
+    final boolean[] shut;
+    /** Nodes whose pressure is given. */
+    final boolean[] held;
+    final double[] firstFlow;
+    final boolean anyOneWay;
+    /** Whether there is a regulator or a jet. */
+    final boolean adjusted;
+    /** For regulators: the node held and the node at the other end; else -1. */
+    final int[] heldNode;
+    final int[] otherNode;
+    /** For jets: the link of the driving nozzle; else -1. */
+    final int[] nozzle;
+    final Map<String, Integer> nodeIndex;
+    final Map<String, Integer> linkIndex;
+    private final Elimination.Plan plan;
+    private final int[][] linksAt;
+    private final int[] leastFirst;
+    private final Queue<Elimination> idle = new ConcurrentLinkedQueue<>();
+
+    Structure(NetworkProblem problem) {
+        this.problem = problem;
+        List<Node> allNodes = problem.nodes();
+        List<Link> allLinks = problem.links();
+        nodes = allNodes.size();
+        links = allLinks.size();
+        nodeIndex = new HashMap<>(2 * nodes);
+        linkIndex = new HashMap<>(2 * links);
+        held = new boolean[nodes];
+        for (int i = 0; i < nodes; i++) {
+            nodeIndex.put(allNodes.get(i).id(), i);
+            held[i] = allNodes.get(i).boundary() instanceof Boundary.Pressure;
+        }
+        from = new int[links];
+        to = new int[links];
+        laws = new Characteristic[links];
+        oneWay = new boolean[links];
+        shut = new boolean[links];
+        firstFlow = new double[links];
+        heldNode = new int[links];
+        otherNode = new int[links];
+        nozzle = new int[links];
+        boolean any = false;
+        boolean adjusts = false;
+        for (int e = 0; e < links; e++) {
+            Link link = allLinks.get(e);
+            Element element = link.element();
+            from[e] = nodeIndex.get(link.from());
+            to[e] = nodeIndex.get(link.to());
+            linkIndex.put(link.id(), e);
+            laws[e] = element.prepare(problem.fluid(), problem.law());
+            oneWay[e] = element.oneWay();
+            shut[e] = element.shut();
+            any |= oneWay[e];
+            adjusts |= element instanceof Element.Regulator || element instanceof Element.Jet;
+            firstFlow[e] = element instanceof Element.Pipe pipe ? 0.25 * pipe.bore() * pipe.bore() : USUAL_FIRST_FLOW;
+            heldNode[e] = -1;
+            if (element instanceof Element.Regulator r) {
+                boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
+                heldNode[e] = upstream ? from[e] : to[e];
+                otherNode[e] = upstream ? to[e] : from[e];
+            }
+        }
+        for (int e = 0; e < links; e++) {
+            nozzle[e] = allLinks.get(e).element() instanceof Element.Jet jet ? linkIndex.getOrDefault(jet.nozzle(), -1) : -1;
+        }
+        anyOneWay = any;
+        adjusted = adjusts;
+        plan = Elimination.Plan.of(held, from, to);
+        leastFirst = Refinement.order(laws, firstFlow);
+        int[] count = new int[nodes];
+        for (int e = 0; e < links; e++) {
+            count[from[e]]++;
+            count[to[e]]++;
+        }
+        linksAt = new int[nodes][];
+        for (int i = 0; i < nodes; i++) {
+            linksAt[i] = new int[count[i]];
+        }
+        for (int e = 0; e < links; e++) {
+            linksAt[from[e]][--count[from[e]]] = e;
+            linksAt[to[e]][--count[to[e]]] = e;
+        }
+    }
+
+    Element element(int link) {
+        return problem.links().get(link).element();
+    }
+
+    String name(int link) {
+        return problem.links().get(link).id();
+    }
+
+    /** Links that end at a node. */
+    int[] linksAt(int node) {
+        return linksAt[node];
+    }
+
+    /** All links, those that resist least first. */
+    int[] leastFirst() {
+        return leastFirst;
+    }
+
+    /** Figures for one solve; given back by {@link #giveBack} they serve the next. */
+    Elimination elimination() {
+        Elimination kept = idle.poll();
+        return kept == null ? plan.figures() : kept;
+    }
+
+    void giveBack(Elimination used) {
+        idle.add(used);
+    }
+}
