@@ -67,17 +67,25 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** Assesses a project; never fails: what cannot be computed is Not shown and says why. */
     public static Assessment of(Project project) {
+        return of(project, Optional.empty());
+    }
+
+    /**
+     * Assesses a project that came of another by an edit: tanks that it did not touch are taken from there. The answer is the
+     * same.
+     */
+    public static Assessment of(Project project, Optional<Assessment> before) {
         try {
-            return assessed(project);
+            return assessed(project, before);
         } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
             return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
         }
     }
 
-    private static Assessment assessed(Project project) {
+    private static Assessment assessed(Project project, Optional<Assessment> before) {
         List<Problem> problems = Validation.of(project.system());
-        Map<String, TankAnswer> byId = TankAnswer.of(project);
+        Map<String, TankAnswer> byId = TankAnswer.of(project, before);
         List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
@@ -124,7 +132,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         List<CaseAnswer.Setting> all = new ArrayList<>();
         Map<Contents, Map<String, Double>> filled = new EnumMap<>(Contents.class);
         for (Contents contents : Contents.values()) {
-            filled.put(contents, fill(project, contents));
+            filled.put(contents, fill(project, contents, basis.bodies()));
         }
         record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {
         }
@@ -217,9 +225,11 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
                 .isEmpty()).toList();
     }
 
-    /** With tanks as their tests say; the project must have no blocking problem. */
-    static FlowBasis basis(Project project) {
-        return basis(project, project.system().tanks().stream().map(t -> body(project, t)));
+    /** With tanks as their tests say, those known already taken as they are; the project must have no blocking problem. */
+    static FlowBasis basis(Project project, Optional<Assessment> known) {
+        Optional<Assessment> same = known.filter(k -> TankAnswer.sameForTanks(k.project(), project));
+        return basis(project, project.system().tanks().stream().map(t -> same.flatMap(k -> k.tanks().stream().map(TankAnswer::body)
+                .filter(b -> b.tank() == t).findFirst()).orElseGet(() -> body(project, t))));
     }
 
     private static FlowBasis basis(Project project, List<TankAnswer> tanks) {
@@ -251,6 +261,12 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     public Optional<TankAnswer> tank(String id) {
         return tanks.stream().filter(t -> t.tank().id().equals(id)).findFirst();
+    }
+
+    /** The judged cases with least margin, the least first. */
+    public List<CaseAnswer.Setting> nearest(int howMany) {
+        return cases.stream().filter(c -> c.judged() && c.answered()).sorted(Ties.least(CaseAnswer::ratio)).limit(howMany).map(
+                CaseAnswer::setting).toList();
     }
 
     /** Whether anything can be computed. */
@@ -303,15 +319,29 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** Every tank filled alike, m3 by tank id; tanks whose shape does not close are left out. */
     public static Map<String, Double> fill(Project project, Contents contents) {
+        Map<String, TankBody> bodies = new HashMap<>();
+        for (Tank tank : project.system().tanks()) {
+            try {
+                bodies.put(tank.id(), body(project, tank));
+            } catch (IllegalArgumentException e) {
+                // what is wrong with its shape stands among the problems of the layout
+            }
+        }
+        return fill(project, contents, bodies);
+    }
+
+    /** Every tank of this project filled alike, m3 by tank id; without building a tank again. */
+    public Map<String, Double> fill(Contents contents) {
+        return fill(project, contents, tanks.stream().collect(Collectors.toMap(t -> t.tank().id(), TankAnswer::body, (a, b) -> a)));
+    }
+
+    private static Map<String, Double> fill(Project project, Contents contents, Map<String, TankBody> bodies) {
         Map<String, Double> volumes = new HashMap<>();
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
         for (Tank tank : project.system().tanks()) {
-            try {
-                volumes.put(tank.id(), contents.volume(body(project, tank).full(parked), tank.unusable().si(),
-                        project.brief().lowFuel().si()));
-            } catch (IllegalArgumentException e) {
-                volumes.put(tank.id(), 0.0);
-            }
+            TankBody body = bodies.get(tank.id());
+            volumes.put(tank.id(), body == null ? 0 : contents.volume(body.full(parked), tank.unusable().si(), project.brief().lowFuel()
+                    .si()));
         }
         return volumes;
     }

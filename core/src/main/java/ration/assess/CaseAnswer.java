@@ -1,5 +1,6 @@
 package ration.assess;
 
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -9,6 +10,7 @@ import ration.condition.Contents;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
+import ration.flow.PathLine;
 import ration.flow.TankLevel;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -38,6 +40,7 @@ public final class CaseAnswer {
     private final boolean judged;
     private final double usualKelvin;
     private volatile FlowAnswer openLine;
+    private volatile List<PathLine.Stretch> line;
 
     /** Answers one condition of a system without blocking problems. */
     CaseAnswer(FlowBasis basis, Brief brief, Condition condition, String contents) {
@@ -63,6 +66,16 @@ public final class CaseAnswer {
 
     /** What the label of contents ends with where one tank of several joined ones is dry. */
     public static final String ONE_DRY = " dry";
+
+    /** The path of the fuel at demand, unrolled. */
+    List<PathLine.Stretch> line() {
+        List<PathLine.Stretch> known = line;
+        if (known == null) {
+            known = PathLine.of(basis.system(), demand);
+            line = known;
+        }
+        return known;
+    }
 
     /** Flow wanted over demand in a condition. */
     static double factor(Brief brief, Condition condition) {

@@ -32,27 +32,30 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
     }
 
     /** Of all cases of a project; empty while a problem blocks or nothing is judged. */
-    public static Optional<LeastMargin> of(Project project) {
+    public static Optional<LeastMargin> of(Project project, Optional<Assessment> known) {
         if (Validation.of(project.system()).stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return Optional.empty();
         }
-        FlowBasis basis = Assessment.basis(project);
+        FlowBasis basis = Assessment.basis(project, known);
         return least(project, basis, Assessment.conditions(project, basis));
     }
 
     /**
      * Of these cases only, their levels found anew: for small changes of figures, under which other cases stay far.
-     * Empty where one of them is not answered.
+     * Empty while a problem blocks.
      */
-    public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases) {
-        FlowBasis basis = Assessment.basis(project);
+    public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases, Optional<Assessment> known) {
+        if (Validation.of(project.system()).stream().anyMatch(Problem::blocks)) {
+            return Optional.empty();
+        }
+        FlowBasis basis = Assessment.basis(project, known);
         return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
                 basis.levels(c.condition()), c.asked())).toList());
     }
 
     private static Optional<LeastMargin> least(Project project, FlowBasis basis, List<CaseAnswer.Setting> cases) {
-        return cases.stream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
+        return cases.parallelStream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
             double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
             double need = project.brief().demand() * c.condition().engine().power().demandShare();
             return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()));

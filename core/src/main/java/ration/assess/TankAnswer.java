@@ -43,12 +43,23 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
         }
     }
 
-    /** Of every tank whose shape closes, by id. */
-    static Map<String, TankAnswer> of(Project project) {
+    /** Of every tank whose shape closes, by id; those an edit did not touch are taken from what was known before it. */
+    static Map<String, TankAnswer> of(Project project, Optional<Assessment> before) {
         Map<String, TankAnswer> all = new TreeMap<>();
-        project.system().tanks().parallelStream().flatMap(tank -> closed(project, tank).stream()).toList().forEach(t ->
+        project.system().tanks().parallelStream().flatMap(tank -> known(project, tank, before).or(() -> closed(project, tank)).stream())
+                .toList().forEach(t ->
                 all.put(t.tank().id(), t));
         return all;
+    }
+
+    private static Optional<TankAnswer> known(Project project, Tank tank, Optional<Assessment> before) {
+        return before.filter(b -> sameForTanks(b.project(), project)).flatMap(b -> b.tanks().stream().filter(t -> t.tank() == tank)
+                .findFirst()).filter(t -> tank.outlets().size() < 2 || t.feed.equals(Feeds.of(project, tank)));
+    }
+
+    /** Whether what a tank's answer depends on beside the tank is the same. */
+    static boolean sameForTanks(Project a, Project b) {
+        return a == b || a.tests() == b.tests() && a.brief().envelope().equals(b.brief().envelope());
     }
 
     private static Optional<TankAnswer> closed(Project project, Tank tank) {

@@ -51,7 +51,7 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
             return Optional.empty();
         }
         Heat heat = project.heat();
-        List<PathLine.Stretch> line = PathLine.of(project.system(), demand);
+        List<PathLine.Stretch> line = demand == c.demand() ? c.line() : PathLine.of(project.system(), demand);
         boolean onTheGround = !c.steady();
         return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).flatMap(a -> PathHeat.of(project.system(), demand, line,
                 heat, a, c.condition().engine().power()).least(heat.vapor()).map(g -> new VaporAnswer(c, a, g, heat, needed))

@@ -8,8 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import ration.flow.FlowAnswer;
-import ration.geometry.ApparentGravity;
 import ration.fluid.Fluid;
+import ration.geometry.ApparentGravity;
 import ration.network.Element;
 import ration.network.NetworkProblem;
 import ration.network.NetworkProblem.Boundary;
@@ -240,6 +240,6 @@ public final class EpanetInp {
     }
 
     private static String number(double v) {
-        return String.format(Locale.ROOT, "%.9g", v);
+        return String.format(Locale.ROOT, "%.7g", v);
     }
 }

@@ -3,7 +3,9 @@ package ration.flow;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
@@ -21,6 +23,7 @@ import ration.model.Run;
 import ration.model.Tank;
 import ration.network.Element;
 import ration.network.FrictionLaw;
+import ration.network.Network;
 import ration.network.SolverSettings;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -47,6 +50,8 @@ public final class FlowBasis {
     private final Map<String, VentPath> vents;
     private final boolean jets;
     private final Map<PlanKey, FlowPlan> plans;
+    /** A network of each shape: plans of one system differ more in their elements than in what is joined to what. */
+    private final Map<Integer, Network> shapes;
 
     /**
      * @param system without blocking problems
@@ -65,6 +70,7 @@ public final class FlowBasis {
         system.tanks().forEach(t -> vents.put(t.id(), VentPath.of(system, t)));
         jets = system.all(JetPump.class).findAny().isPresent();
         plans = new ConcurrentHashMap<>();
+        shapes = new ConcurrentHashMap<>();
     }
 
     private FlowBasis(FlowBasis other, Surroundings around) {
@@ -76,6 +82,7 @@ public final class FlowBasis {
         vents = other.vents;
         jets = other.jets;
         plans = other.plans;
+        shapes = other.shapes;
     }
 
     /** Standing still in open air. */
@@ -116,6 +123,23 @@ public final class FlowBasis {
 
     public Surroundings around() {
         return around;
+    }
+
+    /** A network that may have the shape of these nodes and wires. */
+    Optional<Network> alike(List<Spot> spots, List<Wire> wires) {
+        return Optional.ofNullable(shapes.get(shape(spots, wires)));
+    }
+
+    void keep(List<Spot> spots, List<Wire> wires, Network network) {
+        shapes.putIfAbsent(shape(spots, wires), network);
+    }
+
+    private static int shape(List<Spot> spots, List<Wire> wires) {
+        int hash = spots.size();
+        for (Wire w : wires) {
+            hash = 31 * (31 * hash + w.from()) + w.to();
+        }
+        return hash;
     }
 
     boolean hasJets() {

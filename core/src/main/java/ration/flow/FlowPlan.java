@@ -82,7 +82,8 @@ final class FlowPlan {
         bowl = spotByName.getOrDefault(PlanMaker.BOWL, -1);
         jets = basis.hasJets();
         problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links);
-        network = Network.of(problem);
+        network = basis.alike(spots, wires).map(n -> Network.of(problem, n)).orElseGet(() -> Network.of(problem));
+        basis.keep(spots, wires, network);
     }
 
     private double tip(Tank tank) {

@@ -1,7 +1,10 @@
 package ration.model;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.WeakHashMap;
 import java.util.stream.Stream;
 import ration.geometry.Solid;
 
@@ -17,6 +20,9 @@ import ration.geometry.Solid;
  */
 public record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
         Optional<Place> vent, Optional<Place> drain, Measured unusable, Fitout fitout) implements Item {
+    /** Solids of the tanks that are in use: joining wells to a shell is dear, and asked with every look at a tank. */
+    private static final Map<Tank, Solid> SOLIDS = Collections.synchronizedMap(new WeakHashMap<>());
+
     public Tank {
         outlets = List.copyOf(outlets);
         returns = List.copyOf(returns);
@@ -36,7 +42,12 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
 
     /** Shell and wells as one closed solid; throws IllegalArgumentException with the reason where they close none. */
     public Solid solid() {
-        return fitout.with(shape.solid());
+        Solid known = SOLIDS.get(this);
+        if (known == null) {
+            known = fitout.with(shape.solid());
+            SOLIDS.put(this, known);
+        }
+        return known;
     }
 
     @Override

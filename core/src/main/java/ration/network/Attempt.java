@@ -79,27 +79,39 @@ final class Attempt {
     }
 
     /**
-     * Starts from the flows and states of an answer of the same network. Valves that shut something off in it tell nothing:
-     * whether they would open is known of pressures on both sides only.
+     * Starts from the flows and states of an answer of the same network. Valves that shut something off tell nothing, there or
+     * here: whether they would open is known of pressures on both sides only. Then only the flows are taken over.
      */
     NetworkSolution from(NetworkSolution near) {
         steepReverse = false;
+        boolean cuts = false;
         for (int e = 0; e < structure.links; e++) {
             LinkState state = near.state(e);
-            if (state == LinkState.HELD_SHUT && (near.cutOff(structure.from[e]) || near.cutOff(structure.to[e]))) {
-                return failed(Status.ITERATION_LIMIT, "What " + structure.name(e) + " shuts off is not known from there.");
-            }
+            cuts |= state == LinkState.HELD_SHUT && (near.cutOff(structure.from[e]) || near.cutOff(structure.to[e]));
             out[e] |= state == LinkState.HELD_SHUT;
             hold(e, state == LinkState.REGULATING);
             q[e] = near.flow(e);
         }
+        if (cuts) {
+            return fromFlows();
+        }
         NetworkSolution settled = new Valves(this).settle();
         for (int e = 0; e < structure.links; e++) {
             if (out[e] && !structure.shut[e] && (cutOff[structure.from[e]] || cutOff[structure.to[e]])) {
-                return failed(Status.ITERATION_LIMIT, "What " + structure.name(e) + " shuts off is not known from there.");
+                return fromFlows();
             }
         }
         return settled;
+    }
+
+    private NetworkSolution fromFlows() {
+        System.arraycopy(structure.shut, 0, out, 0, structure.links);
+        for (int e = 0; e < structure.links; e++) {
+            q[e] = out[e] ? 0 : q[e] == 0 ? structure.firstFlow[e] : q[e];
+        }
+        steepReverse = true;
+        NetworkSolution refused = tryNewton();
+        return refused != null ? refused : new Valves(this).shutWhatIsHeldBack().settle();
     }
 
     /** Why no answer comes of the states as they are; null where one does. */

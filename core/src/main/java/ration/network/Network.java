@@ -42,7 +42,12 @@ public final class Network {
     }
 
     public static Network of(NetworkProblem problem) {
-        return new Network(new Structure(problem), problem.gravity(), problem.nodes());
+        return new Network(new Structure(problem, null), problem.gravity(), problem.nodes());
+    }
+
+    /** A network that joins its nodes in the same way as another, if with other elements, shares what was worked out of that. */
+    public static Network of(NetworkProblem problem, Network alike) {
+        return new Network(new Structure(problem, alike.structure), problem.gravity(), problem.nodes());
     }
 
     /**

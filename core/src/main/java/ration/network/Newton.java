@@ -174,7 +174,10 @@ final class Newton {
         return true;
     }
 
-    /** The linearised equations of an attempt as it stands, assembled and solved. */
+    /**
+     * The linearised equations of an attempt as it stands, assembled and solved for what its pressures change by: near the
+     * answer that is little, and its rounding less.
+     */
     static final class Linear {
 
         private final Attempt a;
@@ -198,7 +201,7 @@ final class Newton {
             perFlow = new double[regulators.length][];
         }
 
-        /** Puts the new pressures into the attempt; false if the equations are singular. */
+        /** Changes the pressures of the attempt; false if the equations are singular. */
         boolean solve() {
             double[] x = new double[s.nodes];
             if (!assemble(x) || !equations.solve(x) || !holdingFlows(x)) {
@@ -206,7 +209,7 @@ final class Newton {
             }
             for (int i = 0; i < s.nodes; i++) {
                 if (!s.held[i]) {
-                    a.pressure[i] = x[i];
+                    a.pressure[i] += x[i];
                 }
             }
             for (int e : regulators) {
@@ -227,14 +230,14 @@ final class Newton {
                 int from = s.from[e];
                 int to = s.to[e];
                 double g = 1 / a.slope[e];
-                double known = a.q[e] - a.loss[e] * g + (s.held[from] ? g * a.pressure[from] : 0) - (s.held[to] ? g * a.pressure[to] : 0);
+                double known = a.q[e] + (a.pressure[from] - a.pressure[to] - a.loss[e]) * g;
                 equations.add(e, g);
                 right[from] -= known;
                 right[to] += known;
             }
             for (int i = 0; i < s.nodes; i++) {
                 if ((a.pinned[i] || a.heldByRegulator[i]) && !s.held[i]) {
-                    right[i] += equations.tie(i) * a.pressure[i];
+                    equations.tie(i);
                 }
             }
             return equations.factorise();
@@ -256,7 +259,7 @@ final class Newton {
                 if (!equations.solve(perFlow[r])) {
                     return false;
                 }
-                off.set(r, 0, a.network.setting[regulators[r]] - x[s.heldNode[regulators[r]]]);
+                off.set(r, 0, a.network.setting[regulators[r]] - a.pressure[s.heldNode[regulators[r]]] - x[s.heldNode[regulators[r]]]);
             }
             for (int i = 0; i < n; i++) {
                 for (int r = 0; r < n; r++) {

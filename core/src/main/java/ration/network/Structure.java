@@ -1,5 +1,6 @@
 package ration.network;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,12 +36,15 @@ final class Structure {
     final int[] nozzle;
     final Map<String, Integer> nodeIndex;
     final Map<String, Integer> linkIndex;
-    private final Elimination.Plan plan;
-    private final int[][] linksAt;
+    private final Shape shape;
     private final int[] leastFirst;
-    private final Queue<Elimination> idle = new ConcurrentLinkedQueue<>();
 
-    Structure(NetworkProblem problem) {
+    /** What depends on which node is joined to which only. */
+    private record Shape(Elimination.Plan plan, int[][] linksAt, Queue<Elimination> idle) {
+    }
+
+    /** @param alike that may join its nodes in the same way; null if there is none */
+    Structure(NetworkProblem problem, Structure alike) {
         this.problem = problem;
         List<Node> allNodes = problem.nodes();
         List<Link> allLinks = problem.links();
@@ -88,14 +92,18 @@ final class Structure {
         }
         anyOneWay = any;
         adjusted = adjusts;
-        plan = Elimination.Plan.of(held, from, to);
         leastFirst = Refinement.order(laws, firstFlow);
+        boolean same = alike != null && Arrays.equals(held, alike.held) && Arrays.equals(from, alike.from) && Arrays.equals(to, alike.to);
+        shape = same ? alike.shape : shape();
+    }
+
+    private Shape shape() {
         int[] count = new int[nodes];
         for (int e = 0; e < links; e++) {
             count[from[e]]++;
             count[to[e]]++;
         }
-        linksAt = new int[nodes][];
+        int[][] linksAt = new int[nodes][];
         for (int i = 0; i < nodes; i++) {
             linksAt[i] = new int[count[i]];
         }
@@ -103,6 +111,7 @@ final class Structure {
             linksAt[from[e]][--count[from[e]]] = e;
             linksAt[to[e]][--count[to[e]]] = e;
         }
+        return new Shape(Elimination.Plan.of(held, from, to), linksAt, new ConcurrentLinkedQueue<>());
     }
 
     Element element(int link) {
@@ -115,7 +124,7 @@ final class Structure {
 
     /** Links that end at a node. */
     int[] linksAt(int node) {
-        return linksAt[node];
+        return shape.linksAt[node];
     }
 
     /** All links, those that resist least first. */
@@ -125,11 +134,11 @@ final class Structure {
 
     /** Figures for one solve; given back by {@link #giveBack} they serve the next. */
     Elimination elimination() {
-        Elimination kept = idle.poll();
-        return kept == null ? plan.figures() : kept;
+        Elimination kept = shape.idle.poll();
+        return kept == null ? shape.plan.figures() : kept;
     }
 
     void giveBack(Elimination used) {
-        idle.add(used);
+        shape.idle.add(used);
     }
 }

@@ -2,7 +2,6 @@ package ration.remedy;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -11,12 +10,12 @@ import java.util.stream.IntStream;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.LeastMargin;
+import ration.model.FieldSheet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Pump;
 import ration.model.Tank;
-import ration.project.ItemFigures;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
@@ -53,9 +52,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
      * @return empty if nothing is computed or the task is cancelled
      */
     public static Optional<Chance> of(Assessment assessment, long seed, int samples, Task task) {
-        List<CaseAnswer.Setting> nearest = assessment.cases().stream().filter(c -> c.judged() && c.answered())
-                .sorted(Comparator.comparingDouble(CaseAnswer::ratio)).limit(NEAREST_CASES)
-                .map(CaseAnswer::setting).toList();
+        List<CaseAnswer.Setting> nearest = assessment.nearest(NEAREST_CASES);
         if (nearest.isEmpty()) {
             return Optional.empty();
         }
@@ -68,7 +65,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 return;
             }
             SplittableRandom random = new SplittableRandom(seed + 0x9E3779B97F4A7C15L * i);
-            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest);
+            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest, Optional.empty());
             margins[i] = m.map(LeastMargin::margin).orElse(0.0);
             isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
             task.progress().accept((double) done.incrementAndGet() / samples);
@@ -103,26 +100,17 @@ public record Chance(int samples, int shorts, double low, double middle, double 
 
     /** The system with every figure drawn anew. */
     static FuelSystem drawn(FuelSystem system, SplittableRandom random) {
-        FuelSystem out = system;
+        List<Item> items = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Pump pump) {
-                out = out.replace(drawn(pump, random));
-            }
-            for (ItemFigures.Figure figure : ItemFigures.of(item, system)) {
-                Dimension dimension = figure.unit().dimension();
-                boolean loss = dimension == Dimension.PRESSURE && !(item instanceof Pump);
-                if (dimension == Dimension.LENGTH || loss) {
-                    out = draw(out, item.id(), figure, random);
-                }
-            }
+            Optional<Pump> pump = item.only(Pump.class);
+            Item whole = pump.<Item>map(p -> drawn(p, random)).orElse(item);
+            items.add(FieldSheet.map(whole, (field, m) -> {
+                Dimension dimension = field.unit().dimension();
+                boolean loss = dimension == Dimension.PRESSURE && pump.isEmpty();
+                return dimension == Dimension.LENGTH || loss ? drawn(m, random) : m;
+            }));
         }
-        return out;
-    }
-
-    private static FuelSystem draw(FuelSystem system, String id, ItemFigures.Figure figure, SplittableRandom random) {
-        Optional<ItemFigures.Figure> now = system.item(id).flatMap(i -> ItemFigures.of(i, system).stream()
-                .filter(f -> f.label().equals(figure.label())).findFirst());
-        return now.map(f -> f.set().apply(drawn(f.value(), random)).apply(system)).orElse(system);
+        return new FuelSystem(items, system.firewall());
     }
 
     private static Measured drawn(Measured m, SplittableRandom random) {

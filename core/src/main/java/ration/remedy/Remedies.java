@@ -47,12 +47,17 @@ public final class Remedies {
 
     /** Ranked remedies at most this many. */
     private static final int MOST = 8;
+    /** Cases that tell at most how much a change gains. */
+    private static final int NEAREST = 12;
+    private static final Comparator<Solved> BEST_FIRST = Comparator.comparingDouble(s -> -s.after().ratio());
     /** A change that brings less than this much margin over what is needed is not worth a row. */
     private static final double LEAST_GAIN = 0.005;
     /** Loss of a coarser screen or a straighter bore over the present one; common practice, no source. */
     private static final double EASIER = 0.5;
     private static final double INCH = 0.0254;
 
+    private final Optional<Assessment> known;
+    private final List<CaseAnswer.Setting> nearest;
     private final Project project;
     private final FuelSystem system;
     private final List<Change> changes = new ArrayList<>();
@@ -64,8 +69,10 @@ public final class Remedies {
     private record Solved(Change change, LeastMargin after) {
     }
 
-    private Remedies(Project project) {
-        this.project = project;
+    private Remedies(Assessment assessment) {
+        this.known = Optional.of(assessment);
+        this.nearest = assessment.nearest(NEAREST);
+        this.project = assessment.project();
         this.system = project.system();
     }
 
@@ -78,7 +85,7 @@ public final class Remedies {
         if (governing.isEmpty()) {
             return List.of();
         }
-        Remedies remedies = new Remedies(assessment.project());
+        Remedies remedies = new Remedies(assessment);
         remedies.collect(governing.get());
         return remedies.solve(governing.get().ratio(), task);
     }
@@ -199,18 +206,34 @@ public final class Remedies {
         changes.add(new Change(item.id(), title, detail, s -> s.change(item.id(), kind, change)));
     }
 
+    /**
+     * The cases nearest to short tell at most how much a change gains: no case can be worse than the worst of all. So changes
+     * are solved over every case in the order of that bound, and only until no other can come among the first.
+     */
     private List<Remedy> solve(double now, Task task) {
-        List<Solved> solved = new ArrayList<>();
+        List<Solved> bounds = new ArrayList<>();
         int done = 0;
         for (Change change : changes) {
             if (task.cancelled().getAsBoolean()) {
                 return List.of();
             }
-            LeastMargin.of(project.with(change.on().apply(system))).filter(m -> m.ratio() > now + LEAST_GAIN)
-                    .ifPresent(m -> solved.add(new Solved(change, m)));
-            task.progress().accept(++done / (changes.size() + 1.0));
+            over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN).ifPresent(m -> bounds.add(new Solved(change, m)));
+            task.progress().accept(0.5 * ++done / (changes.size() + 1.0));
         }
-        solved.sort(Comparator.comparingDouble((Solved s) -> -s.after().ratio()));
+        bounds.sort(BEST_FIRST);
+        List<Solved> solved = new ArrayList<>();
+        for (Solved bound : bounds) {
+            if (task.cancelled().getAsBoolean()) {
+                return List.of();
+            }
+            if (solved.size() >= MOST && solved.get(MOST - 1).after().ratio() >= bound.after().ratio()) {
+                break;
+            }
+            LeastMargin.of(project.with(bound.change().on().apply(system)), known).filter(m -> m.ratio() > now + LEAST_GAIN)
+                    .ifPresent(m -> solved.add(new Solved(bound.change(), m)));
+            solved.sort(BEST_FIRST);
+            task.progress().accept(0.5 + 0.5 * ++done / (2.0 * changes.size() + 1));
+        }
         List<Remedy> ranked = new ArrayList<>();
         for (Solved s : solved.subList(0, Math.min(MOST, solved.size()))) {
             ranked.add(remedy(s.change(), s.after()));
@@ -218,6 +241,10 @@ public final class Remedies {
         together(solved).ifPresent(r -> ranked.add(0, r));
         task.progress().accept(1);
         return ranked;
+    }
+
+    private Optional<LeastMargin> over(Change change, List<CaseAnswer.Setting> cases) {
+        return LeastMargin.of(project.with(change.on().apply(system)), cases, known);
     }
 
     private Optional<Remedy> together(List<Solved> solved) {
@@ -229,7 +256,7 @@ public final class Remedies {
         List<Change> two = best.values().stream().limit(2).toList();
         Change both = new Change("", two.get(0).title() + " and " + inSentence(two.get(1).title()),
                 "together, solved as one", s -> two.get(1).on().apply(two.get(0).on().apply(s)));
-        return LeastMargin.of(project.with(both.on().apply(system)))
+        return LeastMargin.of(project.with(both.on().apply(system)), known)
                 .filter(m -> m.ratio() > solved.get(0).after().ratio() + LEAST_GAIN).map(m -> remedy(both, m));
     }
 

@@ -3,6 +3,8 @@ package ration.tank;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 import ration.model.Fitout;
@@ -21,6 +23,15 @@ public final class TankBody {
     private final Solid solid;
     private final Calibration calibration;
     private final List<Solid.Slab> bays;
+    /** What was asked before: the same attitudes and fillings are asked of a tank with every edit elsewhere. */
+    private final Map<Asked, Double> levels = new ConcurrentHashMap<>();
+    private final Map<Point3, Double> fulls = new ConcurrentHashMap<>();
+
+    private record Asked(Point3 up, double volume) {
+    }
+
+    /** More than one assessment asks; beyond it the memory is begun anew. */
+    private static final int KEPT = 5000;
 
     private TankBody(Tank tank, Solid solid, Calibration calibration) {
         this.tank = tank;
@@ -69,13 +80,24 @@ public final class TankBody {
 
     /** As much as goes in before it stands at the filler's lip in an attitude; the whole inside without a filler. */
     public double full(Point3 up) {
-        return tank.fitout().filler().map(f -> calibration.real(solid.volumeBelow(up, up.dot(f.point()))))
-                .orElse(capacity());
+        Double known = fulls.get(up);
+        return known != null ? known : kept(fulls, up, tank.fitout().filler().map(f -> calibration.real(solid.volumeBelow(up,
+                up.dot(f.point())))).orElse(capacity()));
     }
 
     /** Height of the surface along up, m, taken as level through all bays. */
     public double level(Point3 up, double volume) {
-        return solid.level(up, calibration.byShape(volume));
+        Asked asked = new Asked(up, volume);
+        Double known = levels.get(asked);
+        return known != null ? known : kept(levels, asked, solid.level(up, calibration.byShape(volume)));
+    }
+
+    private static <K> double kept(Map<K, Double> answers, K asked, double answer) {
+        if (answers.size() > KEPT) {
+            answers.clear();
+        }
+        answers.put(asked, answer);
+        return answer;
     }
 
     public double volumeBelow(Point3 up, double level) {

@@ -206,7 +206,7 @@ class LoadCasesTest {
     /** Pressure before a regulator at a tenth of the demand. */
     private record FlowProbe(Project project) {
         double pressure(Condition c, String regulator) {
-            return Assessment.basis(project).ask(c, new ration.flow.FlowQuestion.Demand(project.brief().demand() * 0.1)).pressure(
+            return Assessment.basis(project, java.util.Optional.empty()).ask(c, new ration.flow.FlowQuestion.Demand(project.brief().demand() * 0.1)).pressure(
                     new ration.model.PortRef(regulator, Item.IN)).orElseThrow();
         }
     }
@@ -216,7 +216,7 @@ class LoadCasesTest {
     void theReserveOfACollectorCountsAllThatLeavesIt() {
         Project p = Pattern.COLLECTOR_PER_TANK.project();
         Header header = p.system().all(Header.class).findFirst().orElseThrow();
-        HeaderReserve reserve = HeaderReserve.of(p, Assessment.basis(p), header);
+        HeaderReserve reserve = HeaderReserve.of(p, Assessment.basis(p, java.util.Optional.empty()), header);
         double burnt = header.capacity().si() / p.brief().demand();
         assertThat(reserve.known()).isTrue();
         assertThat(reserve.seconds()).isLessThanOrEqualTo(burnt);

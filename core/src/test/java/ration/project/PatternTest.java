@@ -44,7 +44,7 @@ class PatternTest {
         Assessment a = Assessment.of(project);
         assertThat(a.cases()).isNotEmpty().allMatch(CaseAnswer::answered);
         assertThat(a.governing().orElseThrow().ratio()).isGreaterThan(1);
-        assertThat(LeastMargin.of(project).orElseThrow().margin()).isCloseTo(a.governing().get().margin(),
+        assertThat(LeastMargin.of(project, java.util.Optional.empty()).orElseThrow().margin()).isCloseTo(a.governing().get().margin(),
                 Offset.offset(1e-9));
     }
 

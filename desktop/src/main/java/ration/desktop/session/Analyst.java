@@ -67,7 +67,7 @@ final class Analyst {
     private synchronized Result compute(Project project, Condition condition) {
         try {
             if (last == null || last.project() != project) {
-                last = after.apply(Assessment.of(project));
+                last = after.apply(Assessment.of(project, Optional.ofNullable(last)));
             }
             return new Result(last, condition, last.look(condition));
         } catch (RuntimeException | Error e) {
