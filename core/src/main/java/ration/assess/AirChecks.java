@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import ration.breathing.LowPoints;
 import ration.breathing.SamplingCard;
 import ration.breathing.Vents;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.flow.FlowAnswer;
@@ -69,9 +70,9 @@ final class AirChecks {
         return checks.findings;
     }
 
-    private void add(String id, String title, String item, Verdict verdict, double ratio, Finding.Wording detail, String source,
+    private void add(Check check, String of, String title, String item, Verdict verdict, double ratio, Finding.Wording detail, String source,
             String remedy) {
-        findings.add(new Finding("air." + id, title, item, verdict, Math.min(Finding.MET, ratio), detail, source,
+        findings.add(new Finding(check, of, title, item, verdict, Math.min(Finding.MET, ratio), detail, source,
                 verdict == Verdict.HOLDS ? "" : remedy));
     }
 
@@ -81,17 +82,17 @@ final class AirChecks {
             return;
         }
         if (a.ends() == AirAnswer.Ends.NOWHERE) {
-            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It"
+            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It"
                     + " leads to a tank that is not laid out.", "14 CFR 23.975(a)" + PART, "Say where it leads on the tank's card.");
             return;
         }
         if (a.shut()) {
-            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
+            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
                     + " from tank to tank and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
             return;
         }
         if (a.line().isEmpty()) {
-            add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u ->
+            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u ->
                     "Its bore and length are not said, so what it costs is not known.", PRACTICE, "Give the vent line on the tank's"
                     + " card.");
             return;
@@ -103,7 +104,7 @@ final class AirChecks {
         double thumb = rule.map(s -> a.line().get().bore() / s.bore() + 0.002).orElse(Finding.MET);
         double ratio = Math.min(MOST_DROP / drop, thumb);
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
-        add("vent." + a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
+        add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
                 + small(u, a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? small(u, a.drop(a.returning())) + " while fuel comes"
                 + " back, " : "") + small(u, a.drop(a.descending()))
                 + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
@@ -120,12 +121,17 @@ final class AirChecks {
 
     private void blocked(AirAnswer a) {
         if (a.tank().fitout().secondAir()) {
-            add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS, Finding.MET,
+            add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS, Finding.MET,
                     u -> "Air also comes in by a second way, a vented cap or another tip: so it is said of this tank.",
                     PRACTICE, "");
             return;
         }
-        a.blocked().ifPresent(b -> add("blocked." + a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), b.outlasts()
+        if (a.blocked().isEmpty()) {
+            add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED,
+                    u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays. What the other"
+                    + " tanks give then is not computed.", PRACTICE, "A second way for air: a vented cap, or a second tip.");
+        }
+        a.blocked().ifPresent(b -> add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), b.outlasts()
                 ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
                 ? "Half full and level, its fuel ends before the trapped air holds it back." : "Half full and level at take-off"
                 + " demand, flow is short after " + minutes(b.soonest()) + " on the ground to " + minutes(b.latest()) + " at "
@@ -149,21 +155,21 @@ final class AirChecks {
         LowPoints all = LowPoints.of(system, parked);
         List<LowPoints.Found> wet = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.UNDRAINED).toList();
         for (LowPoints.Found f : wet) {
-            add("low." + f.item(), "Low point without a drain, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
+            add(Check.AIR_LOW, f.item(), "Low point without a drain, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
                     + " lies lower than what it joins with the aircraft parked: water stays there.", "14 CFR 23.999(a)" + PART,
                     "A drain there, or a line that falls to the strainer.");
         }
         if (wet.isEmpty() && !system.runs().isEmpty()) {
-            add("low", "Low points drained", "", Verdict.HOLDS, Finding.MET, u -> "Parked, every low point of the wet lines has a"
+            add(Check.AIR_LOW, "", "Low points drained", "", Verdict.HOLDS, Finding.MET, u -> "Parked, every low point of the wet lines has a"
                     + " drain: " + SamplingCard.of(system).size() + " to sample.", "14 CFR 23.999(a)" + PART, "");
         }
         for (LowPoints.Found f : all.points()) {
             if (f.kind() == LowPoints.Kind.VENT_TRAP) {
-                add("trap." + f.item(), "Vent trap, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
+                add(Check.AIR_TRAP, f.item(), "Vent trap, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
                         + " is a low spot in the vent: liquid sits there and closes it.", "14 CFR 23.975(a)(5)" + PART,
                         "Let the vent rise all the way, or fall all the way to its tip.");
             } else if (f.kind() == LowPoints.Kind.HIGH) {
-                add("high." + f.item(), "High point, " + name(f), f.item(), Verdict.THIN, ADVICE, u -> at(u, f) + " stands higher"
+                add(Check.AIR_HIGH, f.item(), "High point, " + name(f), f.item(), Verdict.THIN, ADVICE, u -> at(u, f) + " stands higher"
                         + " than what it joins: vapor gathers there.", PRACTICE, "Let the line rise or fall all the way.");
             }
         }
@@ -199,7 +205,7 @@ final class AirChecks {
         }
         double under = bowl - least;
         String where = lowest;
-        add("strainer", "Strainer lowest", strainers.get(0).id(), where.isEmpty() ? Verdict.HOLDS : Verdict.THIN, where.isEmpty()
+        add(Check.AIR_STRAINER, "", "Strainer lowest", strainers.get(0).id(), where.isEmpty() ? Verdict.HOLDS : Verdict.THIN, where.isEmpty()
                 ? Finding.MET : ADVICE, u -> where.isEmpty() ? "Parked, no line lies under the strainer." : where + " lies "
                 + u.text(under, Dimension.LENGTH) + " under the strainer with the aircraft parked: water goes there first.", PRACTICE,
                 "Put the strainer at the lowest point, or drain that one too.");
@@ -210,7 +216,7 @@ final class AirChecks {
         system.all(Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
             double need = OUNCE * Unit.GALLON.fromSi(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum()) / 20;
             double has = s.bowl().get().si();
-            add("bowl." + s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
+            add(Check.AIR_BOWL, s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
                     u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against " + UnitSystem.figure(need / OUNCE, 1)
                     + ", one for each 20 gal of tank.", "14 CFR 23.971(c)" + PART, "A larger bowl.");
         });
@@ -227,13 +233,13 @@ final class AirChecks {
                     Tank last = order.get(order.size() - 1);
                     String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
                     if (c.demand().outflow(first) - c.demand().outflow(last) <= TIE * c.demand().outflow(first)) {
-                        add("both", "Which tank empties first", "", Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? "" : "On "
+                        add(Check.AIR_BOTH, "", "Which tank empties first", "", Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? "" : "On "
                                 + position + ", ") + "half full and level, they give alike: "
                                 + u.text(c.demand().outflow(first), Dimension.FLOW) + " each. What is not laid out decides: how the"
                                 + " aircraft is trimmed, its vents in flight.", PRACTICE + "; for information", "");
                         return;
                     }
-                    add("both", "Which tank empties first", first.id(), Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? ""
+                    add(Check.AIR_BOTH, "", "Which tank empties first", first.id(), Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? ""
                             : "On " + position + ", ") + "half full and level, " + first.name() + " gives "
                             + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name() + (c.demand().outflow(last) < 0
                             ? " takes " : " gives ") + u.text(Math.abs(c.demand().outflow(last)), Dimension.FLOW) + ": " + first.name()
@@ -257,7 +263,7 @@ final class AirChecks {
         double level = (most - least) / (project.brief().demandDensity() * ration.geometry.ApparentGravity.STANDARD);
         FlowAnswer still = basis.ask(joined.get().condition().withAirspace(over), new FlowQuestion.Demand(0));
         if (!still.usable()) {
-            add("tips", "Joined tanks in flight", "", Verdict.NOT_SHOWN, Finding.MISSED, u -> "The tips differ by "
+            add(Check.AIR_TIPS, "", "Joined tanks in flight", "", Verdict.NOT_SHOWN, Finding.MISSED, u -> "The tips differ by "
                     + small(u, most - least) + "; what moves between the tanks with the engine taking nothing has no answer: "
                     + still.reason(), PRACTICE, "");
             return;
@@ -265,7 +271,7 @@ final class AirChecks {
         Optional<Tank> gains = system.tanks().stream().min(Ties.least(still::outflow));
         double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
         boolean apart = level > Unit.INCH.toSi(0.5);
-        add("tips", "Joined tanks in flight", gains.map(Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
+        add(Check.AIR_TIPS, "", "Joined tanks in flight", gains.map(Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
                 : Finding.MET, u -> "The vent tips differ by " + small(u, most - least) + ", as much as " + u.text(level,
                 Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Tank::name)
                 .orElse("") + " fills at " + u.text(rate, Dimension.FLOW) + ", half full and level." : "; nothing moves between them,"

@@ -13,6 +13,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.breathing.Vents;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
@@ -101,21 +102,22 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
         List<Supplier<List<Finding>>> checks = List.of(
-                guarded("flow", "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
-                guarded("vapor", "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
-                guarded("air", "Air and water", () -> AirChecks.of(project, cases, air, basis)));
+                guarded(Check.FLOW_CHECKED, "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
+                guarded(Check.VAPOR_CHECKED, "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
+                guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, air, basis)));
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
+        findings.addAll(Answered.missing(project, true, tanks, findings));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, cases, governing, tanks, vapor, hot, air, findings);
     }
 
     /** Checks that fail say so as one finding that is not shown; the others stand. */
-    private static Supplier<List<Finding>> guarded(String topic, String title, Supplier<List<Finding>> checks) {
+    private static Supplier<List<Finding>> guarded(Check check, String title, Supplier<List<Finding>> checks) {
         return () -> {
             try {
                 return checks.get();
             } catch (RuntimeException e) {
-                return List.of(Checks.notShown(topic + ".checked", title + " checked", "These checks failed: what they would have"
+                return List.of(Checks.notShown(check, "", title + " checked", "These checks failed: what they would have"
                         + " said is not known. Undo the last change."));
             }
         };
@@ -124,7 +126,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
         return new Assessment(project, List.of(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(),
-                List.of(Checks.notShown("flow.assessed", "Everything computed", why)));
+                List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 
     /** Attitude x position x contents x pump set x clean and fouled, at take-off power. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Finding.Wording;
 import ration.check.Verdict;
@@ -51,13 +52,13 @@ final class BuildChecks {
         long good = joints.stream().filter(j -> j.state() == Joints.State.GOOD).count();
         for (Joints.Joint j : joints) {
             if (j.state() == Joints.State.WRONG) {
-                add("build.joint." + j.id(), "Joint of " + j.run().name() + " at " + j.at(), j.run(), Verdict.SHORT,
+                add(Check.BUILD_JOINT, j.id(), "Joint of " + j.run().name() + " at " + j.at(), j.run(), Verdict.SHORT,
                         Finding.MISSED, u -> j.message(), "37\u00b0 flares, pipe threads and hose families: AC 43.13-1B"
                         + " (from memory)", j.remedy());
             }
         }
         if (good == joints.size()) {
-            findings.add(new Finding("build.joints", "Every joint goes together", "", Verdict.HOLDS, Finding.MET,
+            findings.add(new Finding(Check.BUILD_JOINTS, "", "Every joint goes together", "", Verdict.HOLDS, Finding.MET,
                     u -> good + " joints: size, thread, half and sealant agree.", PRACTICE, ""));
         }
     }
@@ -75,7 +76,7 @@ final class BuildChecks {
             }
         }
         if (!open.isEmpty()) {
-            findings.add(new Finding("build.sheet", "Runs sheet filled in", "", Verdict.NOT_SHOWN,
+            findings.add(new Finding(Check.BUILD_SHEET, "", "Runs sheet filled in", "", Verdict.NOT_SHOWN,
                     (system.runs().size() - open.size()) / (double) system.runs().size(), u -> open.size() + " of "
                     + system.runs().size() + " runs lack construction, supports or an end: " + String.join(", ", open) + ".",
                     PRACTICE, "Fill them in on the Runs page."));
@@ -91,43 +92,43 @@ final class BuildChecks {
         boolean hose = LineRules.construction(run).hose();
         String source = hose ? (LineRules.construction(run) == Construction.PTFE
                 ? LineRules.PTFE_SOURCE : LineRules.HOSE_SOURCE) : LineRules.TUBE_SOURCE;
-        atLeast("build.bend." + run.id(), "Tightest bend of " + run.name(), run, b.tightest(),
+        atLeast(Check.BUILD_BEND, run.id(), "Tightest bend of " + run.name(), run, b.tightest(),
                 LineRules.leastRadius(run), source, "A wider bend, or an elbow fitting.");
         b.spacing().ifPresent(s -> {
             OptionalDouble most = LineRules.farthestSupports(run);
             if (most.isPresent() && s.si() > 0) {
-                limit("build.supports." + run.id(), "Supports of " + run.name(), run, s.si(), most.getAsDouble(), source,
+                limit(Check.BUILD_SUPPORTS, run.id(), "Supports of " + run.name(), run, s.si(), most.getAsDouble(), source,
                         "Another clamp between.");
             }
         });
         b.torque().ifPresent(t -> torque(run, t));
         b.heat().ifPresent(h -> {
             if (!b.marks().sleeved()) {
-                atLeast("build.heat." + run.id(), "Heat beside " + run.name(), run, b.heat(),
+                atLeast(Check.BUILD_HEAT, run.id(), "Heat beside " + run.name(), run, b.heat(),
                         OptionalDouble.of(Unit.INCH.toSi(LineRules.HEAT)), "Practice, low confidence",
                         "Sleeve or shield it, or lead it elsewhere.");
             }
         });
-        atLeast("build.chafe." + run.id(), "Clearance of " + run.name(), run, b.chafe(),
+        atLeast(Check.BUILD_CHAFE, run.id(), "Clearance of " + run.name(), run, b.chafe(),
                 OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), PRACTICE, "A clamp, a grommet or another way.");
         supplied(run);
         kinds(run);
     }
 
-    private void atLeast(String id, String title, Run run, Optional<Measured> have, OptionalDouble least,
+    private void atLeast(Check check, String of, String title, Run run, Optional<Measured> have, OptionalDouble least,
             String source, String remedy) {
         if (have.isPresent() && least.isPresent()) {
             double is = have.get().si();
             double wanted = least.getAsDouble();
             Verdict verdict = Verdict.atLeast(is, wanted);
-            add(id, title, run, verdict, is / wanted, u -> close(u, is) + " against at least "
+            add(check, of, title, run, verdict, is / wanted, u -> close(u, is) + " against at least "
                     + close(u, wanted) + ".", source, verdict == Verdict.SHORT ? remedy : "");
         }
     }
 
-    private void limit(String id, String title, Run run, double is, double most, String source, String remedy) {
+    private void limit(Check check, String of, String title, Run run, double is, double most, String source, String remedy) {
         Verdict verdict = is > most * (1 + 1e-9) ? Verdict.SHORT : Verdict.HOLDS;
-        add(id, title, run, verdict, Math.min(Finding.MET, most / is), u -> "Every " + u.text(is, Dimension.LENGTH)
+        add(check, of, title, run, verdict, Math.min(Finding.MET, most / is), u -> "Every " + u.text(is, Dimension.LENGTH)
                 + ", at most " + u.text(most, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
     }
 
@@ -135,7 +136,7 @@ final class BuildChecks {
     private void torque(Run run, Measured torque) {
         LineRules.Torque table = LineRules.torque(run);
         if (table == null) {
-            add("build.torque." + run.id(), "Torque of " + run.name(), run, Verdict.NOT_SHOWN, Finding.MISSED, u ->
+            add(Check.BUILD_TORQUE, run.id(), "Torque of " + run.name(), run, Verdict.NOT_SHOWN, Finding.MISSED, u ->
                     torque.quantity().shown() + "; no table here has this size.", LineRules.TUBE_SOURCE, "Take the maker's figure.");
             return;
         }
@@ -144,7 +145,7 @@ final class BuildChecks {
         boolean off = is < table.low() || is > table.high();
         Wording words = u -> torque.quantity().shown() + "; target " + figure(table.low()) + " to " + figure(table.high())
                 + " in\u00b7lb, which both published series allow.";
-        add("build.torque." + run.id(), "Torque of " + run.name(), run, outside ? Verdict.SHORT : off ? Verdict.THIN
+        add(Check.BUILD_TORQUE, run.id(), "Torque of " + run.name(), run, outside ? Verdict.SHORT : off ? Verdict.THIN
                 : Verdict.HOLDS, outside ? Finding.MISSED : off ? 1.02 : Finding.MET, words, LineRules.TUBE_SOURCE
                 + "; two series recalled", outside ? is > table.highest() ? "Remake the joint: a flare is not cured by"
                 + " force." : "Do it up to the target and mark it." : "");
@@ -173,7 +174,7 @@ final class BuildChecks {
         double most = hose ? way * (1 + LineRules.MOST_SLACK) : Double.MAX_VALUE;
         boolean tooShort = have < least - 1e-6;
         boolean tooLong = have > most + 1e-6;
-        add("build.length." + run.id(), "Length supplied for " + run.name(), run, tooShort || tooLong ? Verdict.SHORT
+        add(Check.BUILD_LENGTH, run.id(), "Length supplied for " + run.name(), run, tooShort || tooLong ? Verdict.SHORT
                 : Verdict.HOLDS, tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
                 u -> u.text(have, Dimension.LENGTH) + " supplied, " + (hose ? u.text(least, Dimension.LENGTH) + " to "
                 + u.text(most, Dimension.LENGTH) : "at least " + u.text(least, Dimension.LENGTH)) + " needed"
@@ -187,18 +188,18 @@ final class BuildChecks {
         RunBuild b = run.build();
         Construction made = LineRules.construction(run);
         if (b.marks().moving() && !made.hose()) {
-            add("build.moving." + run.id(), "Movement of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
+            add(Check.BUILD_MOVING, run.id(), "Movement of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
                     u -> "Its ends move against each other, and it is " + made.label().toLowerCase(Locale.ROOT) + ".",
                     "14 CFR 23.993 before 2017 (from memory), as a guide", "Use a hose assembly.");
         }
         if (b.marks().temporary()) {
-            add("build.temporary." + run.id(), "Nothing temporary flies", run, Verdict.SHORT, Finding.MISSED,
+            add(Check.BUILD_TEMPORARY, run.id(), "Nothing temporary flies", run, Verdict.SHORT, Finding.MISSED,
                     u -> run.name() + " is marked as fitted for ground runs only.", PRACTICE,
                     "Replace it before flight and take the mark off.");
         }
         if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE) && run.size().kind() != LineSize.Kind.BORE
                 && b.construction().isPresent()) {
-            add("build.kind." + run.id(), "Size and construction of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
+            add(Check.BUILD_KIND, run.id(), "Size and construction of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
                     u -> made.label() + " with the size " + run.size().label() + ".", PRACTICE,
                     "Give a tube size for tube and a dash for hose.");
         }
@@ -218,14 +219,14 @@ final class BuildChecks {
             return;
         }
         boolean holds = made == Construction.STEEL || run.build().marks().sleeved();
-        add("build.fire." + run.id(), "Fire resistance of " + run.name(), run, holds ? Verdict.HOLDS : Verdict.SHORT,
+        add(Check.BUILD_FIRE, run.id(), "Fire resistance of " + run.name(), run, holds ? Verdict.HOLDS : Verdict.SHORT,
                 holds ? Finding.MET : Finding.MISSED, u -> made.label() + (run.build().marks().sleeved()
                 ? " in fire sleeve." : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
                 "14 CFR 23.1183 before 2017 (from memory), as a guide", holds ? "" : "Sleeve it, or use stainless tube.");
     }
 
-    private void add(String id, String title, Run run, Verdict verdict, double ratio, Wording detail, String source,
+    private void add(Check check, String of, String title, Run run, Verdict verdict, double ratio, Wording detail, String source,
             String remedy) {
-        findings.add(new Finding(id, title, run.id(), verdict, ratio, detail, source, remedy));
+        findings.add(new Finding(check, of, title, run.id(), verdict, ratio, detail, source, remedy));
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Contents;
@@ -54,7 +55,7 @@ final class Checks {
         Checks checks = new Checks(project, cases, basis);
         problems.forEach(checks::layout);
         if (cases.isEmpty()) {
-            checks.findings.add(new Finding("flow.margin", "Flow margin", "", Verdict.NOT_SHOWN,
+            checks.findings.add(new Finding(Check.FLOW_MARGIN, "", "Flow margin", "", Verdict.NOT_SHOWN,
                     Finding.MISSED, u -> "Nothing can be computed before the layout is mended.",
                     project.brief().choices().basis().cite(project.brief().delivery()),
                     "See the points marked in the layout."));
@@ -74,12 +75,12 @@ final class Checks {
     }
 
     /** What could not be looked at: never good, and says why. */
-    static Finding notShown(String id, String title, String why) {
-        return new Finding(id, title, "", Verdict.NOT_SHOWN, Finding.MISSED, u -> why, PRACTICE, "");
+    static Finding notShown(Check check, String of, String title, String why) {
+        return new Finding(check, of, title, "", Verdict.NOT_SHOWN, Finding.MISSED, u -> why, PRACTICE, "");
     }
 
     private void layout(Problem p) {
-        findings.add(new Finding("layout." + p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
+        findings.add(new Finding(Check.LAYOUT, p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
                 Verdict.NOT_SHOWN, Finding.MISSED, u -> p.message(), PRACTICE, p.remedy()));
     }
 
@@ -92,7 +93,7 @@ final class Checks {
             }
         }
         cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
-                .positions()).distinct().forEach(p -> findings.add(notShown("flow.margin." + String.join(", ", new java.util.TreeSet<>(
+                .positions()).distinct().forEach(p -> findings.add(notShown(Check.FLOW_MARGIN, String.join(", ", new java.util.TreeSet<>(
                         p.values())), "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
                         "No case with the handle there has an answer.")));
         for (CaseAnswer c : worst.values()) {
@@ -101,7 +102,7 @@ final class Checks {
             Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
                     + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
                     u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
-            findings.add(new Finding("flow.margin" + (position.isEmpty() ? "" : "." + position),
+            findings.add(new Finding(Check.FLOW_MARGIN, "" + (position.isEmpty() ? "" : "." + position),
                     "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
                     detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
@@ -114,7 +115,7 @@ final class Checks {
         List<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.answered()).toList();
         if (!open.isEmpty()) {
             CaseAnswer c = open.get(0);
-            findings.add(new Finding("flow.unanswered", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
+            findings.add(new Finding(Check.FLOW_UNANSWERED, "", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
                     u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
                     + c.obstacle(system), PRACTICE,
                     "Regulators or jet pumps work against each other: look at the parts named."));
@@ -146,7 +147,7 @@ final class Checks {
             for (Tank tank : system.tanks()) {
                 double filling = -c.demand().outflow(tank);
                 if (filling > FlowAnswer.NO_FLOW) {
-                    findings.add(new Finding("flow.overflow." + tank.id(), "No overflow between tanks", tank.id(),
+                    findings.add(new Finding(Check.FLOW_OVERFLOW, tank.id(), "No overflow between tanks", tank.id(),
                             Verdict.SHORT, Finding.MISSED, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
                             + " while full: it runs over its vent. " + c.label(system, u) + ".",
                             "14 CFR 23.957(a) before 2017 (from memory), as a guide",
@@ -162,7 +163,7 @@ final class Checks {
         Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
                 .undelivered()).min(Ties.least(CaseAnswer::margin));
         if (never.isPresent() && system.inlet().isPresent()) {
-            findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", system.inlet().get().id(),
+            findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", system.inlet().get().id(),
                     Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
                     + never.get().label(system, u) + ".", "14 CFR 23.955(a) before 2017 (from memory), as a guide",
                     "Less suction before the pump, or a pump that delivers more."));
@@ -178,7 +179,7 @@ final class Checks {
                     double least = inlet.minimumPressure().si();
                     Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
                     Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
-                    findings.add(new Finding("flow.inlet-pressure", "Inlet pressure at take-off demand", inlet.id(),
+                    findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", inlet.id(),
                             verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
                             : Finding.MET, u -> u.text(left, Dimension.PRESSURE) + " against "
                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
@@ -203,7 +204,7 @@ final class Checks {
             if (high > 0) {
                 String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
                         : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
-                findings.add(new Finding("flow.transition." + run.id(), "Between laminar and turbulent", run.id(),
+                findings.add(new Finding(Check.FLOW_TRANSITION, run.id(), "Between laminar and turbulent", run.id(),
                         Verdict.HOLDS, Finding.MET, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
                         + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
                         "Moody chart, transition zone (from memory)", ""));
@@ -218,7 +219,7 @@ final class Checks {
                 boolean valve = item instanceof Selector || item instanceof ShutOff;
                 if (valve && item instanceof Fitted fitted) {
                     boolean behind = engineSide(fitted, wall) <= 0;
-                    findings.add(new Finding("build.shut-off." + item.id(), "Shut-off behind the firewall", item.id(),
+                    findings.add(new Finding(Check.BUILD_SHUT_OFF, item.id(), "Shut-off behind the firewall", item.id(),
                             behind ? Verdict.HOLDS : Verdict.SHORT,
                             behind ? Finding.MET : Finding.MISSED, u -> item.name() + (behind ? " is" : " is not")
                             + " on the cabin side: station "

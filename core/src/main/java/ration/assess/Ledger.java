@@ -33,7 +33,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 a.flowVerdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
         Map<String, Verdict> checks = new LinkedHashMap<>();
-        a.findings().forEach(f -> checks.merge(f.check(), f.verdict(), Verdict::worse));
+        a.findings().forEach(f -> checks.merge(f.countsAs(), f.verdict(), Verdict::worse));
         long shortOnes = checks.values().stream().filter(v -> v == Verdict.SHORT).count();
         long open = shortOnes + checks.values().stream().filter(v -> v == Verdict.NOT_SHOWN).count();
         Verdict worst = a.findings().stream().map(Finding::verdict)

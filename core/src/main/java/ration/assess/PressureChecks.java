@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Condition;
@@ -70,7 +71,7 @@ final class PressureChecks {
         }
         EngineInlet i = inlet.get();
         if (i.maximumPressure().isEmpty()) {
-            findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), Verdict.NOT_SHOWN,
+            findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), Verdict.NOT_SHOWN,
                     Finding.MISSED, u -> "The maker's greatest inlet pressure is not given.",
                     "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", "Give it on the card of " + i.name()
                     + "."));
@@ -98,11 +99,11 @@ final class PressureChecks {
         Verdict verdict = where == null ? Verdict.NOT_SHOWN : open.isEmpty() ? shown : shown.worse(Verdict.NOT_SHOWN);
         if (verdict == Verdict.NOT_SHOWN) {
             String why = open.isEmpty() ? "No fuel reaches the inlet with every pump on." : open;
-            findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), verdict, Finding.MISSED, u ->
+            findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), verdict, Finding.MISSED, u ->
                     "It has no answer in every case: " + why, "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", ""));
             return;
         }
-        findings.add(new Finding("flow.inlet-pressure-most", "Greatest inlet pressure", i.id(), verdict,
+        findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), verdict,
                 found <= 0 ? Finding.MET : limit / found, u -> u.text(found, Dimension.PRESSURE) + " against "
                 + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
                 + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
@@ -123,7 +124,7 @@ final class PressureChecks {
                 .min(Comparator.comparingDouble(r -> LineRules.rating(r).getAsDouble())).ifPresent(run -> {
                     double limit = LineRules.rating(run).getAsDouble();
                     Verdict verdict = Verdict.atLeast(limit, sum);
-                    findings.add(new Finding("build.dead-head", "Dead-head pressure", run.id(), verdict,
+                    findings.add(new Finding(Check.BUILD_DEAD_HEAD, "", "Dead-head pressure", run.id(), verdict,
                             Math.min(Finding.MET, limit / sum), u -> u.text(sum, Dimension.PRESSURE)
                             + " if every pump pushes against a shut end; the weakest line is " + run.name() + ", "
                             + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
@@ -171,13 +172,12 @@ final class PressureChecks {
                     }
                 }
             }
-            String id = "flow.regulated." + regulator.id();
             String title = "Pressure held by " + regulator.name();
             Optional<Held> worst = held.stream().min(Ties.least((Held h) -> -Math.abs(h.off())));
             boolean off = worst.filter(h -> Math.abs(h.off()) > RAIL_RISE).isPresent();
             if (!off && (!open.isEmpty() || worst.isEmpty())) {
                 String why = open;
-                findings.add(new Finding(id, title, regulator.id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It has no answer in every"
+                findings.add(new Finding(Check.FLOW_REGULATED, regulator.id(), title, regulator.id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It has no answer in every"
                         + " case: " + why, PRACTICE + ": within 5 % of the setting", ""));
                 continue;
             }
@@ -186,7 +186,7 @@ final class PressureChecks {
             double lowest = held.stream().mapToDouble(Held::pressure).min().orElse(0);
             double highest = held.stream().mapToDouble(Held::pressure).max().orElse(0);
             boolean over = w.off() > RAIL_RISE;
-            findings.add(new Finding(id, title, regulator.id(), off ? Verdict.SHORT : Verdict.HOLDS, !off ? Finding.MET : over
+            findings.add(new Finding(Check.FLOW_REGULATED, regulator.id(), title, regulator.id(), off ? Verdict.SHORT : Verdict.HOLDS, !off ? Finding.MET : over
                     ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()), u -> u.text(lowest, Dimension.PRESSURE)
                     + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
                     + w.power().label().toLowerCase(Locale.ROOT) + ", " + u.text(w.pressure(), Dimension.PRESSURE) + " where "
@@ -205,7 +205,7 @@ final class PressureChecks {
                     .min(Ties.least(c -> c.demand().inletFlow()));
             Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().undelivered()).findFirst();
             if (dry.isEmpty() && never.isPresent()) {
-                findings.add(new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
+                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
                         Finding.MISSED, u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".", PRACTICE,
                         "Mend what keeps the pumps from delivering first."));
                 continue;
@@ -213,18 +213,18 @@ final class PressureChecks {
             Optional<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.demand().usable() && !starved(c.demand()))
                     .findFirst();
             if (dry.isEmpty() && open.isPresent()) {
-                findings.add(new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
+                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
                         Finding.MISSED, u -> "It has no answer in every case. " + open.get().label(basis.system(), u) + ": "
                         + open.get().demand().reason(), PRACTICE, ""));
                 continue;
             }
             double minutes = HeaderReserve.of(project, basis, header).seconds() / 60;
-            findings.add(dry.map(c -> new Finding("flow.header." + header.id(), header.name() + " stays wet", header.id(),
+            findings.add(dry.map(c -> new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(),
                     Verdict.SHORT, c.demand().inletFlow() / c.need(), u -> "It takes in "
                     + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of " + u.text(c.need(), Dimension.FLOW)
                     + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
                     + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE,
-                    "A larger line into it, or more head.")).orElseGet(() -> new Finding("flow.header." + header.id(),
+                    "A larger line into it, or more head.")).orElseGet(() -> new Finding(Check.FLOW_HEADER, header.id(),
                     header.name() + " stays wet", header.id(), Verdict.HOLDS, Finding.MET,
                     u -> "It fills as fast as the engine takes fuel in every case. Full, it lasts "
                     + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE, "")));
@@ -235,7 +235,7 @@ final class PressureChecks {
     private void airFromTheOtherTank() {
         cases.stream().filter(c -> c.judged() && !c.demand().airDrawn().isEmpty())
                 .min(Ties.least(CaseAnswer::margin)).ifPresent(c -> findings.add(new Finding(
-                        "flow.air", "No air drawn from an empty tank", c.demand().airDrawn().get(0).split("\\.")[0],
+                        Check.FLOW_AIR, "", "No air drawn from an empty tank", c.demand().airDrawn().get(0).split("\\.")[0],
                         Verdict.SHORT, Finding.MISSED, u -> c.obstacle(basis.system()) + " The fuel in the other tank is"
                         + " out of reach. " + c.label(basis.system(), u) + ".",
                         "14 CFR 23.951(b) before 2017 (from memory), as a guide",
@@ -253,7 +253,7 @@ final class PressureChecks {
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
         Verdict verdict = !second ? Verdict.SHORT : engine ? Verdict.HOLDS : Verdict.NOT_SHOWN;
-        findings.add(new Finding("flow.second-pump", "A second pump with its own supply", id, verdict,
+        findings.add(new Finding(Check.FLOW_SECOND_PUMP, "", "A second pump with its own supply", id, verdict,
                 verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> !second
                 ? "One pump feeds the engine: if it stops, so does the engine." : engine
                 ? "The engine drives one, the battery the other." : electric
@@ -262,7 +262,7 @@ final class PressureChecks {
                 verdict == Verdict.HOLDS ? "" : second ? "Show it at the inspection." : "Add an emergency pump."));
         double current = pumps.stream().flatMap(p -> p.build().current().stream()).mapToDouble(m -> m.si()).sum();
         if (current > 0) {
-            findings.add(new Finding("electrical.draw", "Electric draw of the pumps", id, Verdict.HOLDS, Finding.MET,
+            findings.add(new Finding(Check.ELECTRICAL_DRAW, "", "Electric draw of the pumps", id, Verdict.HOLDS, Finding.MET,
                     u -> u.text(current, Dimension.CURRENT) + " with all of them on; each its own switch and breaker.",
                     PRACTICE, ""));
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.evidence.TankEvidence;
@@ -58,9 +59,9 @@ final class TankChecks {
         return checks.findings;
     }
 
-    private void add(String check, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,
+    private void add(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,
             String source, String remedy) {
-        findings.add(new Finding("tank." + check + "." + t.tank().id(), title + ", " + t.tank().name(), t.tank().id(), verdict,
+        findings.add(new Finding(check, t.tank().id() + of, title + ", " + t.tank().name(), t.tank().id(), verdict,
                 ratio, detail, source, verdict == Verdict.HOLDS ? "" : remedy));
     }
 
@@ -78,18 +79,18 @@ final class TankChecks {
                 + u.fineVolume(t.unusable()) + " stays by the " + found(t.source()) + t.attitude().map(a -> ", "
                 + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";
-        add("unusable", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
+        add(Check.TANK_UNUSABLE, "", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
                 + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
                 + " so that less stays: the Tanks page ranks what helps.");
         Optional<TankEvidence.Drained> there = t.drainedThere();
         if (there.isPresent()) {
             TankEvidence.Drained d = there.get();
-            add("drain-test", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed at "
+            add(Check.TANK_DRAIN_TEST, "", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed at "
                     + where(d) + ", " + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter()))
                     + ", " + d.date() + ".", "AC 90-89 (from memory)", "");
             return;
         }
-        add("drain-test", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> t.evidence().drained().isEmpty()
+        add(Check.TANK_DRAIN_TEST, "", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> t.evidence().drained().isEmpty()
                 ? "No drain test of this tank as it is now laid out is on record: " + u.fineVolume(t.predicted().volume())
                 + " is computed only." : "Most is predicted to stay at " + t.predicted().attitude().label() + ", and no test was done"
                 + " there. " + String.join(" ", t.evidence().drained().stream().map(d -> "At " + where(d) + " " + u.fineVolume(
@@ -112,7 +113,7 @@ final class TankChecks {
         double space = t.expansion();
         boolean clear = t.tank().vent().isPresent() && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
         Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
-        add("expansion", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
+        add(Check.TANK_EXPANSION, "", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
                 : clear ? Finding.MET : space / need, u -> u.fineVolume(space) + " over the fuel when full against "
                 + u.fineVolume(need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
                 + " clear of the aircraft, as its tip says here" : t.tank().fitout().filler().isEmpty()
@@ -125,7 +126,7 @@ final class TankChecks {
         double sump = t.sump();
         boolean drained = t.tank().drain().isPresent();
         Verdict verdict = !drained ? Verdict.NOT_SHOWN : Verdict.atLeast(Math.max(sump, 1e-12), need);
-        add("sump", "Sump", t, verdict, !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need), u -> ounces(u, sump)
+        add(Check.TANK_SUMP, "", "Sump", t, verdict, !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need), u -> ounces(u, sump)
                 + " lies under the outlet, level and parked, against " + ounces(u, need) + (drained ? "" : "; no drain is laid"
                 + " out") + ".", "14 CFR 23.971(a), 0.25 % or 1/16 gal" + PART, drained ? "A sump well under the outlet, or"
                 + " the outlet's lip a little higher." : "Press D on the tank to add its drain.");
@@ -141,7 +142,7 @@ final class TankChecks {
             Verdict verdict = finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need)
                     : Verdict.SHORT;
             String which = t.tank().outlets().size() > 1 ? " " + o.name() : "";
-            findings.add(new Finding("tank.screen." + t.tank().id() + "." + o.name(), "Outlet screen" + which + ", "
+            findings.add(new Finding(Check.TANK_SCREEN, t.tank().id() + "." + o.name(), "Outlet screen" + which + ", "
                     + t.tank().name(), t.tank().id(), verdict, finger.isEmpty() ? Finding.MISSED : mesh && wide
                     ? Math.min(Finding.MET, clear / need) : Finding.MISSED, u -> finger.map(f -> UnitSystem.figure(f.perInch(),
                     0) + " mesh, clear area " + area(u, clear) + " against " + area(u, need) + ", five times the outlet"
@@ -159,7 +160,7 @@ final class TankChecks {
             Point3 up = t.predicted().attitude().gravity().up();
             double more = t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level() + Unit.INCH.toSi(0.25))
                     - t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level());
-            add("edge", "Edge of the outlet", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "What of it was measured is not said: the lip"
+            add(Check.TANK_EDGE, "", "Edge of the outlet", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "What of it was measured is not said: the lip"
                     + " in the floor, the top of a finger, or the centre or lower lip of a pipe in the side, at whose upper edge air"
                     + " comes in. A quarter of an inch here is " + u.fineVolume(Math.max(0, more)) + ".", PRACTICE,
                     "Say it on the tank's card.");
@@ -169,7 +170,7 @@ final class TankChecks {
     private void stale(TankAnswer t) {
         if (!t.evidence().stale().isEmpty()) {
             int n = t.evidence().stale().size();
-            add("stale", "Tests still true", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> n + (n == 1 ? " test was" : " tests were")
+            add(Check.TANK_STALE, "", "Tests still true", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> n + (n == 1 ? " test was" : " tests were")
                     + " done on another shape, outlet or gauge: kept on record, no longer counted.", PRACTICE,
                     "Repeat what still matters, or undo the change.");
         }
@@ -180,7 +181,7 @@ final class TankChecks {
         if (project.brief().demand() > 0) {
             HeaderReserve reserve = HeaderReserve.of(project, basis, header);
             double minutes = reserve.seconds() / 60;
-            findings.add(new Finding("tank.reserve." + header.id(), "Reserve of " + header.name(), header.id(), Verdict.HOLDS,
+            findings.add(new Finding(Check.TANK_RESERVE, header.id(), "Reserve of " + header.name(), header.id(), Verdict.HOLDS,
                     Finding.MET, u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
                     + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in: "
                     + u.text(reserve.drawn(), Dimension.FLOW) + " leave it" + (reserve.known() ? "" : ", if all goes to the engine")

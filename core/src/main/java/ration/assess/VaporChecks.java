@@ -3,6 +3,7 @@ package ration.assess;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.geometry.Point3;
@@ -50,12 +51,12 @@ final class VaporChecks {
         VaporChecks checks = new VaporChecks(project, cases);
         Optional<CaseAnswer> boiling = VaporAnswer.boiling(cases);
         if (boiling.isPresent()) {
-            checks.boils("vapor.gap", "Fuel stays liquid", boiling.get());
-            checks.boils("vapor.hot-fuel", "Hot fuel case", boiling.get());
+            checks.boils(Check.VAPOR_GAP, "", "Fuel stays liquid", boiling.get());
+            checks.boils(Check.VAPOR_HOT_FUEL, "", "Hot fuel case", boiling.get());
         } else {
-            vapor.ifPresentOrElse(checks::gap, () -> checks.findings.add(Checks.notShown("vapor.gap", "Fuel stays liquid",
+            vapor.ifPresentOrElse(checks::gap, () -> checks.findings.add(Checks.notShown(Check.VAPOR_GAP, "", "Fuel stays liquid",
                     "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
-            hot.ifPresentOrElse(checks::hotFuel, () -> checks.findings.add(Checks.notShown("vapor.hot-fuel", "Hot fuel case",
+            hot.ifPresentOrElse(checks::hotFuel, () -> checks.findings.add(Checks.notShown(Check.VAPOR_HOT_FUEL, "", "Hot fuel case",
                     "No case brings fuel to the engine with an answer, so nothing is known of boiling.")));
         }
         checks.trapped();
@@ -68,8 +69,8 @@ final class VaporChecks {
     }
 
     /** A case that boils with the fuel no warmer than it is asked for has no gap to give: Short, whatever the others leave. */
-    private void boils(String id, String title, CaseAnswer c) {
-        findings.add(new Finding(id, title, "", Verdict.SHORT, Finding.MISSED, u -> c.label(system, u) + ", no warmer than "
+    private void boils(Check check, String of, String title, CaseAnswer c) {
+        findings.add(new Finding(check, of, title, "", Verdict.SHORT, Finding.MISSED, u -> c.label(system, u) + ", no warmer than "
                 + UnitSystem.figure(Unit.CELSIUS.fromSi(c.condition().fuelKelvin()), 0) + " \u00b0C: " + (c.demand().undelivered()
                 ? c.demand() : c.capacity()).reason(), "14 CFR 23.961 asks for freedom from vapor lock (from memory); boiling"
                 + " pressure: API 2517 as in AP-42 (from memory)", "Lower the part named, or bring less suction to it."));
@@ -77,7 +78,7 @@ final class VaporChecks {
 
     /** 23.961: no vapor lock with fuel as warm as the hot fuel case has it, beside the day's own. */
     private void hotFuel(VaporAnswer v) {
-        findings.add(new Finding("vapor.hot-fuel", "Hot fuel case", v.gap().item(), v.verdict(), v.ratio(), u -> "Fuel at "
+        findings.add(new Finding(Check.VAPOR_HOT_FUEL, "", "Hot fuel case", v.gap().item(), v.verdict(), v.ratio(), u -> "Fuel at "
                 + UnitSystem.figure(Unit.FAHRENHEIT.fromSi(v.air().fuelKelvin()), 0) + " \u00b0F in the tank: "
                 + VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ". "
                 + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 and AC 23-8, hot fuel at 110"
@@ -94,7 +95,7 @@ final class VaporChecks {
     }
 
     private void gap(VaporAnswer v) {
-        findings.add(new Finding("vapor.gap", "Fuel stays liquid", v.gap().item(), v.verdict(), v.ratio(), u ->
+        findings.add(new Finding(Check.VAPOR_GAP, "", "Fuel stays liquid", v.gap().item(), v.verdict(), v.ratio(), u ->
                 VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ": "
                 + u.text(v.gap().pressure(), Dimension.PRESSURE) + " abs at " + UnitSystem.figure(Unit.CELSIUS.fromSi(
                 v.gap().kelvin()), 1) + " \u00b0C, boils at " + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
@@ -113,7 +114,7 @@ final class VaporChecks {
             boolean gives = t.runs().stream().anyMatch(id -> system.item(id).filter(x -> x instanceof Run r
                     && r.size().kind() == ration.model.LineSize.Kind.HOSE).isPresent());
             String where = String.join(", ", t.runs().stream().map(id -> system.item(id).map(Item::name).orElse(id)).toList());
-            findings.add(new Finding("vapor.trapped." + t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
+            findings.add(new Finding(Check.VAPOR_TRAPPED, t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
                     gives ? Verdict.THIN : Verdict.SHORT, gives ? ADVICE : Finding.MISSED, u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
                     + " to relieve it: in rigid line about " + UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(Trapped.perDegree()), 0)
                     + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each \u00b0C"
@@ -121,7 +122,7 @@ final class VaporChecks {
                     + " from memory", "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves."));
         }
         if (all.isEmpty()) {
-            findings.add(new Finding("vapor.trapped", "Trapped fuel", "", Verdict.HOLDS, Finding.MET, u -> "No volume can be shut"
+            findings.add(new Finding(Check.VAPOR_TRAPPED, "", "Trapped fuel", "", Verdict.HOLDS, Finding.MET, u -> "No volume can be shut"
                     + " in without a way out: tanks, headers and a float valve relieve the rest.", PRACTICE, ""));
         }
     }
@@ -136,7 +137,7 @@ final class VaporChecks {
             double least = cases.stream().flatMap(c -> c.demand().pressure(new PortRef(item.id(), Item.OUT)).stream().boxed())
                     .mapToDouble(d -> d).min().orElse(0);
             if (least < SUCTION && pumpBehind(item.id())) {
-                findings.add(new Finding(drain ? "vapor.suction-drain" : "vapor.suction-filter", (drain ? "Drain on suction, "
+                findings.add(new Finding(drain ? Check.VAPOR_SUCTION_DRAIN : Check.VAPOR_SUCTION_FILTER, "", (drain ? "Drain on suction, "
                         : "Filter on suction, ") + item.name(), item.id(), Verdict.THIN, ADVICE, u -> u.text(least,
                         Dimension.PRESSURE) + " there at take-off demand, under the air outside: " + (drain ? "a worn seal lets air"
                         + " in before it lets fuel out." : "what it holds back costs suction."), PRACTICE, drain ? "A capped service"
@@ -166,7 +167,7 @@ final class VaporChecks {
                     && c.demand().path().stream().anyMatch(s -> s.item().equals(pump.id()))).mapToDouble(c -> c.demand().height(
                     pump.place().point()) - c.demand().path().get(0).headIn()).max().orElse(0);
             if (most > Unit.INCH.toSi(1)) {
-                findings.add(new Finding("vapor.lift." + pump.id(), "Suction lift of " + pump.name(), pump.id(), Verdict.THIN,
+                findings.add(new Finding(Check.VAPOR_LIFT, pump.id(), "Suction lift of " + pump.name(), pump.id(), Verdict.THIN,
                         ADVICE, u -> "It stands " + u.text(most, Dimension.LENGTH) + " above the fuel it draws, where that is lowest:"
                         + " its line is under suction.", PRACTICE, "Below the tank it would be flooded, and further from boiling."));
             }
@@ -181,7 +182,7 @@ final class VaporChecks {
                     double apart = a.distance(outlet.place().point());
                     boolean carries = system.runAt(new PortRef(tank.id(), entry.name())).isPresent();
                     if (apart < NEAR && carries) {
-                        findings.add(new Finding("vapor.return-near." + tank.id() + "." + entry.name(), "Return beside the pickup, "
+                        findings.add(new Finding(Check.VAPOR_RETURN_NEAR, tank.id() + "." + entry.name(), "Return beside the pickup, "
                                 + tank.name(), tank.id(), Verdict.THIN, ADVICE, u -> "The " + entry.name() + " pours in "
                                 + u.text(apart, Dimension.LENGTH) + " from " + outlet.name() + ": it feeds hot, frothy fuel.",
                                 PRACTICE, "Lead it to the far wall."));
@@ -214,7 +215,7 @@ final class VaporChecks {
             VaporAnswer then = VaporAnswer.at(project, c, new Air(v.air().altitudeM(), Math.max(warm, v.air().fuelKelvin())))
                     .orElse(v);
             double returned = back;
-            findings.add(new Finding("vapor.warming." + tank.id(), "Return warms " + tank.name(), tank.id(), then.verdict(),
+            findings.add(new Finding(Check.VAPOR_WARMING, tank.id(), "Return warms " + tank.name(), tank.id(), then.verdict(),
                     then.ratio(), u -> u.text(returned, Dimension.FLOW) + " come back " + UnitSystem.figure(rise, 1) + " \u00b0C"
                     + " warmer; after " + UnitSystem.figure(hour / 60, 0) + " minutes the tank has " + (warm >= v.air().fuelKelvin()
                     ? "gained " : "lost ") + UnitSystem.figure(Math.abs(warm - v.air().fuelKelvin()), 1) + " \u00b0C, and "
@@ -229,7 +230,7 @@ final class VaporChecks {
             Point3 p = pump.place().point();
             system.tanks().stream().filter(t -> t.solid().floorAt(p.x(), p.y()).stream().anyMatch(z -> p.z() >= z)
                     && p.z() <= t.solid().highest(new Point3(0, 0, 1))).findFirst().ifPresent(t -> findings.add(new Finding(
-                            "vapor.in-tank." + pump.id(), "Pump in " + t.name(), pump.id(), Verdict.THIN, ADVICE, u -> pump.name()
+                            Check.VAPOR_IN_TANK, pump.id(), "Pump in " + t.name(), pump.id(), Verdict.THIN, ADVICE, u -> pump.name()
                             + " is cooled by the fuel around it: " + u.text(t.solid().volume() / 4, Dimension.VOLUME)
                             + " is a quarter tank.", PRACTICE, "Keep a quarter tank, and say so on the placard.")));
         }

@@ -5,7 +5,8 @@ import ration.quantity.UnitSystem;
 /**
  * One thing checked.
  *
- * @param id      stable id of the check, with what it was asked of
+ * @param check   which
+ * @param of      what it was asked of: a part, a handle position, an end; empty where there is but one
  * @param title   what was checked
  * @param item    id of the item it concerns, or empty
  * @param verdict how it stands
@@ -14,14 +15,21 @@ import ration.quantity.UnitSystem;
  * @param source  where the requirement comes from
  * @param remedy  what to do, or empty when it holds
  */
-public record Finding(String id, String title, String item, Verdict verdict, double ratio, Wording detail,
+public record Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail,
         String source, String remedy) {
 
-    /** The check it came from, without what it was asked of: flow.margin of flow.margin.LEFT. */
-    public String check() {
-        int first = id.indexOf('.');
-        int second = id.indexOf('.', first + 1);
-        return second < 0 ? id : id.substring(0, second);
+    /** Stable: the key of the check with what it was asked of, flow.margin.LEFT. */
+    public String id() {
+        return of.isEmpty() ? check.key() : check.key() + "." + of;
+    }
+
+    /** What it counts as among the checks: one for all it was asked of; each thing wrong in the layout by itself. */
+    public String countsAs() {
+        return check == Check.LAYOUT ? id() : check.key();
+    }
+
+    public Check.Topic topic() {
+        return check.topic();
     }
 
     /** A full notch bar: a yes-or-no check that is met. */

@@ -9,30 +9,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import ration.heat.Heat;
-import ration.model.CheckBlock;
-import ration.model.CheckValve;
-import ration.model.EngineInlet;
-import ration.model.Filter;
 import ration.model.Fitted;
-import ration.model.FlowSender;
 import ration.model.FuelSystem;
-import ration.model.Header;
 import ration.model.Item;
-import ration.model.JetPump;
 import ration.model.Measured;
-import ration.model.Orifice;
 import ration.model.Place;
-import ration.model.Pump;
-import ration.model.QuickDisconnect;
 import ration.model.Rated;
-import ration.model.Regulator;
-import ration.model.Run;
-import ration.model.RunBuild;
-import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.Strainer;
-import ration.model.Tank;
-import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
@@ -139,150 +121,11 @@ final class ProjectWriter {
     }
 
     private void item(ObjectNode out, String path, Item item) {
-        out.put("kind", kind(item));
+        out.put("kind", item.as(new KindWord()));
         out.put("id", item.id());
         out.put("name", item.name());
-        if (item instanceof Fitted fitted) {
-            place(out.putObject("at"), path + ".at", fitted.place());
-        }
-        if (item instanceof Tank tank) {
-            TankCodec.write(this, out, path, tank);
-        } else if (item instanceof Selector selector) {
-            selector.inlets().forEach(out.putArray("inlets")::add);
-            if (selector.duplex()) {
-                selector.returns().forEach(out.putArray("returnPorts")::add);
-            }
-            objects(out, path, "positions", selector.positions(), Selector.Position::name, (p, node) -> {
-                node.put("name", p.name());
-                ArrayNode joins = node.putArray("joins");
-                p.joins().forEach(group -> group.forEach(joins.addArray()::add));
-            });
-            rated(out, path, "loss", selector.loss());
-        } else if (item instanceof ShutOff valve) {
-            rated(out, path, "loss", valve.loss());
-        } else if (item instanceof Strainer strainer) {
-            rated(out, path, "loss", strainer.loss());
-            strainer.fouled().ifPresent(r -> rated(out, path, "fouled", r));
-            out.put("drain", strainer.drain());
-            strainer.bowl().ifPresent(b -> measured(out, path, "bowl", b));
-        } else if (item instanceof CheckValve valve) {
-            measured(out, path, "cracking", valve.cracking());
-            rated(out, path, "loss", valve.loss());
-        } else if (item instanceof Orifice orifice) {
-            measured(out, path, "bore", orifice.bore());
-            out.put("dischargeCoefficient", orifice.dischargeCoefficient());
-        } else if (item instanceof Pump pump) {
-            numbered(out, path, "curve", pump.curve(), (p, at, node) -> {
-                measured(node, at, "flow", p.flow());
-                measured(node, at, "pressure", p.pressure());
-            });
-            pump.off().ifPresent(r -> rated(out, path, "off", r));
-            pump.build().relief().ifPresent(r -> measured(out, path, "relief", r));
-            pump.build().current().ifPresent(r -> measured(out, path, "current", r));
-            if (pump.build().checked()) {
-                out.put("checkValve", true);
-            }
-        } else if (item instanceof Tee tee) {
-            measured(out, path, "bore", tee.bore());
-        } else if (item instanceof EngineInlet inlet) {
-            measured(out, path, "seat", inlet.seat());
-            measured(out, path, "minimumPressure", inlet.minimumPressure());
-            inlet.maximumPressure().ifPresent(m -> measured(out, path, "maximumPressure", m));
-            if (inlet.returns()) {
-                out.put("returns", true);
-            }
-        } else if (item instanceof Filter || item instanceof Header || item instanceof CheckBlock
-                || item instanceof FlowSender || item instanceof QuickDisconnect
-                || item instanceof Regulator || item instanceof JetPump) {
-            fittedWithPump(out, path, item);
-        } else if (item instanceof Run run) {
-            run(out, path, run);
-        }
-    }
-
-    private void fittedWithPump(ObjectNode out, String path, Item item) {
-        if (item instanceof Filter filter) {
-            numbered(out, path, "rated", filter.points(), (p, at, node) -> {
-                measured(node, at, "flow", p.flow());
-                measured(node, at, "loss", p.loss());
-            });
-            filter.fouled().ifPresent(r -> rated(out, path, "fouled", r));
-        } else if (item instanceof CheckBlock block) {
-            measured(out, path, "cracking", block.cracking());
-            rated(out, path, "loss", block.loss());
-        } else if (item instanceof FlowSender sender) {
-            rated(out, path, "loss", sender.loss());
-        } else if (item instanceof QuickDisconnect coupling) {
-            rated(out, path, "loss", coupling.loss());
-        } else if (item instanceof Regulator regulator) {
-            out.put("reference", word(regulator.reference()));
-            measured(out, path, "setting", regulator.setting());
-            rated(out, path, "loss", regulator.loss());
-        } else if (item instanceof JetPump jet) {
-            measured(out, path, "nozzle", jet.nozzle());
-            measured(out, path, "flowRatio", jet.flowRatio());
-            measured(out, path, "headRatio", jet.headRatio());
-        } else if (item instanceof Header header) {
-            measured(out, path, "capacity", header.capacity());
-            measured(out, path, "height", header.height());
-            measured(out, path, "inletRise", header.inletRise());
-            header.inlets().forEach(out.putArray("inlets")::add);
-        }
-    }
-
-    private void build(ObjectNode run, String path, RunBuild build) {
-        if (build.equals(RunBuild.NONE)) {
-            return;
-        }
-        ObjectNode out = run.putObject("build");
-        String at = path + ".build";
-        build.construction().ifPresent(c -> out.put("construction", word(c)));
-        for (RunBuild.Figure figure : RunBuild.Figure.values()) {
-            build.figure(figure).ifPresent(m -> measured(out, at, word(figure), m));
-        }
-        out.put("sleeved", build.marks().sleeved());
-        out.put("moving", build.marks().moving());
-        out.put("temporary", build.marks().temporary());
-        end(out, at, "start", build.start());
-        end(out, at, "end", build.end());
-        restore(out, at);
-    }
-
-    private void end(ObjectNode build, String path, String field, RunBuild.End end) {
-        if (end.equals(RunBuild.End.NONE)) {
-            return;
-        }
-        ObjectNode out = build.putObject(field);
-        end.fitting().ifPresent(f -> out.put("fitting", f.text()));
-        end.port().ifPresent(f -> out.put("port", f.text()));
-        end.family().ifPresent(c -> out.put("family", word(c)));
-        out.put("adapter", end.adapter());
-        out.put("sealant", end.sealant());
-        restore(out, path + "." + field);
-    }
-
-    private static String kind(Item item) {
-        if (item instanceof Run) {
-            return "run";
-        }
-        return item.kind().toLowerCase(Locale.ROOT).replace(' ', '-');
-    }
-
-    private void run(ObjectNode out, String path, Run run) {
-        out.put("from", run.from().toString());
-        out.put("to", run.to().toString());
-        out.put("size", run.size().label());
-        run.length().ifPresent(l -> measured(out, path, "length", l));
-        if (!run.points().isEmpty()) {
-            ArrayNode points = out.putArray("points");
-            for (int i = 0; i < run.points().size(); i++) {
-                place(points.addObject(), path + ".points[" + i + "]", run.points().get(i));
-            }
-        }
-        if (!run.fittings().isEmpty()) {
-            run.fittings().forEach(f -> out.withArray("fittings").add(f.label()));
-        }
-        build(out, path, run.build());
+        item.only(Fitted.class).ifPresent(f -> place(out.putObject("at"), path + ".at", f.place()));
+        item.as(new ItemWriter(this, out, path));
     }
 
     <T> void objects(ObjectNode out, String path, String field, List<T> list,

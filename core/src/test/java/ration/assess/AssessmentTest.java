@@ -61,7 +61,7 @@ class AssessmentTest {
         assertThat(governing.condition().positions()).containsEntry("selector", "FUSELAGE");
         assertThat(governing.contents()).isEqualTo(Contents.LAST_USABLE.label());
         assertThat(before.flowVerdict()).isEqualTo(Verdict.SHORT);
-        assertThat(before.findings().stream().filter(f -> f.verdict() == Verdict.SHORT && f.check().equals("flow.margin")))
+        assertThat(before.findings().stream().filter(f -> f.verdict() == Verdict.SHORT && f.check().key().equals("flow.margin")))
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.item()).isEqualTo("r3");
@@ -73,7 +73,7 @@ class AssessmentTest {
         Assessment after = Assessment.of(one.with(one.system().change("r2", Run.class, r -> r.resized(LineSize.parse(
                 "1/2 x 0.035 tube")))));
         assertThat(after.flowVerdict()).isEqualTo(Verdict.THIN);
-        assertThat(after.findings()).noneMatch(f -> f.check().equals("flow.margin") && f.verdict() == Verdict.SHORT);
+        assertThat(after.findings()).noneMatch(f -> f.check().key().equals("flow.margin") && f.verdict() == Verdict.SHORT);
     }
 
     @Test
@@ -198,7 +198,7 @@ class AssessmentTest {
             });
         }
         Assessment demo = Assessment.of(Systems.corrie());
-        assertThat(demo.findings()).anyMatch(f -> f.check().equals("flow.margin") && f.ratio() == demo.governing().orElseThrow()
+        assertThat(demo.findings()).anyMatch(f -> f.check().key().equals("flow.margin") && f.ratio() == demo.governing().orElseThrow()
                 .ratio());
     }
 

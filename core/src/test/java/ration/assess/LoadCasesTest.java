@@ -176,13 +176,12 @@ class LoadCasesTest {
     @Test
     void aRegulatorWithoutAnAnswerIsNotLeftOut() {
         Project p = Pattern.BOOST_AND_ENGINE_PUMP.project();
-        List<Finding> held = Assessment.of(Pattern.COLLECTOR_PER_TANK.project()).findings().stream().filter(f -> f.check().equals(
-                "flow.regulated")).toList();
+        List<Finding> held = Assessment.of(Pattern.COLLECTOR_PER_TANK.project()).findings().stream().filter(f -> f.check().key().equals("flow.regulated")).toList();
         assertThat(held).isNotEmpty();
         Project rail = Pattern.TWO_PUMPS_PARALLEL.project();
         Run line = rail.system().runs().stream().filter(r -> r.from().item().contains("tank")).findFirst().orElseThrow();
         FuelSystem cut = rail.system().minus(line.id());
-        List<Finding> then = Assessment.of(rail.with(cut)).findings().stream().filter(f -> f.check().equals("flow.regulated")).toList();
+        List<Finding> then = Assessment.of(rail.with(cut)).findings().stream().filter(f -> f.check().key().equals("flow.regulated")).toList();
         assertThat(then).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
     }
 

@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import ration.assess.AirAnswer;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
+import ration.check.Check;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -74,7 +75,7 @@ public final class AirPage extends LivePage {
         }
         a.air().forEach(x -> card.getChildren().add(vent(x)));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
-        a.findings().stream().filter(f -> f.id().startsWith("air.") && !f.id().startsWith("air.blocked")).forEach(f ->
+        a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
                 card.getChildren().add(new FindingBox(f, session.units().get())));
         card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
         int n = 1;
@@ -113,8 +114,8 @@ public final class AirPage extends LivePage {
             box.getChildren().add(grid);
         }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
         if (blocked.contains(a.tank().id())) {
-            Label words = Ui.wrapped(session.shown().get().assessment().findings().stream().filter(f -> f.id().equals("air.blocked."
-                    + a.tank().id())).findFirst().map(f -> f.detail().in(u)).orElse("This tank does not feed the engine on its own, so"
+            Label words = Ui.wrapped(session.shown().get().assessment().findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED
+                    && f.item().equals(a.tank().id())).findFirst().map(f -> f.detail().in(u)).orElse("This tank does not feed the engine on its own, so"
                     + " nothing stops at once; the fuel in it stays."), "sentence", "short");
             words.setId("blocked-" + a.tank().id());
             box.getChildren().add(words);

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
@@ -159,7 +160,7 @@ public final class FlowPage extends LivePage {
     /** What else about flow is not good, worst first. */
     private void remarks(Assessment a) {
         remarks.getChildren().clear();
-        a.findings().stream().filter(f -> f.id().startsWith("flow.") && !f.id().startsWith("flow.margin")
+        a.findings().stream().filter(f -> f.topic() == Check.Topic.FLOW && f.check() != Check.FLOW_MARGIN
                 && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)).limit(2).forEach(f -> {
                     NotchBar bar = new NotchBar(24, 6);
                     bar.show(f.ratio(), f.verdict());

@@ -1,13 +1,26 @@
 package ration.desktop.frame;
 
+import java.util.Set;
+import ration.check.Check;
+import ration.check.Check.Topic;
+import ration.check.Finding;
+
 /** The pages of this version, in the order of the job. */
 public enum Page {
-    BRIEF("Brief"), LAYOUT("Layout"), RUNS("Runs"), FLOW("Flow"), TANKS("Tanks"), VAPOR("Vapor"), AIR("Air & water"), HANGAR("Hangar tests");
+    BRIEF("Brief"), LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL), RUNS("Runs", Topic.RUNS), FLOW("Flow", Topic.FLOW),
+    TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), HANGAR("Hangar tests", Topic.HANGAR);
 
     private final String label;
+    private final Set<Topic> topics;
 
-    Page(String label) {
+    Page(String label, Topic... topics) {
         this.label = label;
+        this.topics = Set.of(topics);
+    }
+
+    /** Whether a finding belongs to this page. A test that has gone stale concerns the tank and the hangar alike. */
+    boolean concerns(Finding f) {
+        return topics.contains(f.topic()) || this == HANGAR && f.check() == Check.TANK_STALE;
     }
 
     public String label() {

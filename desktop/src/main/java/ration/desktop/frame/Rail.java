@@ -95,15 +95,11 @@ final class Rail extends VBox {
         Assessment a = session.shown().get().assessment();
         boolean demand = a.project().brief().demand() > 0;
         bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-        bars(a, Page.LAYOUT, f -> !f.id().startsWith("flow.") && !f.id().startsWith("build.") && !f.id().startsWith("tank.")
-                && !f.id().startsWith("vapor.") && !f.id().startsWith("air.")
-                || f.id().startsWith("build.shut-off"));
-        bars(a, Page.RUNS, f -> f.id().startsWith("build."));
-        bars(a, Page.FLOW, f -> f.id().startsWith("flow."));
-        bars(a, Page.TANKS, f -> f.id().startsWith("tank.") && !f.id().startsWith("tank.drain-test"));
-        bars(a, Page.VAPOR, f -> f.id().startsWith("vapor."));
-        bars(a, Page.AIR, f -> f.id().startsWith("air."));
-        bars(a, Page.HANGAR, f -> f.id().startsWith("tank.drain-test") || f.id().startsWith("tank.stale"));
+        for (Page page : Page.values()) {
+            if (page != Page.BRIEF) {
+                bars(a, page, page::concerns);
+            }
+        }
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 

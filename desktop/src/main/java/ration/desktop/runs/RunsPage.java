@@ -14,6 +14,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.EachPulse;
@@ -191,7 +192,7 @@ public final class RunsPage extends BorderPane {
 
     private List<Finding> findings(String run) {
         return session.shown().get().assessment().findings().stream()
-                .filter(f -> f.item().equals(run) && f.id().startsWith("build.")).toList();
+                .filter(f -> f.item().equals(run) && f.topic() == Check.Topic.RUNS).toList();
     }
 
     private javafx.scene.Node bar(Row row) {

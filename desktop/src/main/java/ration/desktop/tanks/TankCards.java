@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.TankAnswer;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
@@ -186,7 +187,8 @@ final class TankCards extends VBox {
     private void asked(UnitSystem units) {
         asked.getChildren().clear();
         for (Finding f : session.shown().get().assessment().findings()) {
-            if (f.id().startsWith("tank.") && (f.item().equals(answer.tank().id()) || f.id().startsWith("tank.reserve."))) {
+            if ((f.topic() == Check.Topic.TANKS || f.topic() == Check.Topic.HANGAR) && (f.item().equals(answer.tank().id())
+                    || f.check() == Check.TANK_RESERVE)) {
                 asked.getChildren().add(new FindingBox(f.title().replace(", " + answer.tank().name(), ""), f, units));
             }
         }

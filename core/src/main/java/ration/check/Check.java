@@ -1,0 +1,113 @@
+package ration.check;
+
+/**
+ * Every check there is: its stable key, the page it belongs to, and whether it must answer. One that must and gives no
+ * finding counts as Not shown: silence never turns into Holds.
+ */
+public enum Check {
+
+    LAYOUT("layout", Topic.LAYOUT, "Something of the layout is wrong or missing", Answers.WHEN_IT_CONCERNS),
+    FLOW_ASSESSED("flow.assessed", Topic.FLOW, "Everything computed", Answers.WHEN_IT_CONCERNS),
+    FLOW_CHECKED("flow.checked", Topic.FLOW, "Flow, tanks and build checked", Answers.WHEN_IT_CONCERNS),
+    VAPOR_CHECKED("vapor.checked", Topic.VAPOR, "Vapor checked", Answers.WHEN_IT_CONCERNS),
+    AIR_CHECKED("air.checked", Topic.AIR, "Air and water checked", Answers.WHEN_IT_CONCERNS),
+    FLOW_MARGIN("flow.margin", Topic.FLOW, "Flow wanted reaches the engine, for each handle position", Answers.ALWAYS),
+    FLOW_UNANSWERED("flow.unanswered", Topic.FLOW, "Every case answered", Answers.WHEN_IT_CONCERNS),
+    FLOW_OVERFLOW("flow.overflow", Topic.FLOW, "Joined tanks do not overflow each other", Answers.WHEN_IT_CONCERNS),
+    FLOW_INLET_PRESSURE("flow.inlet-pressure", Topic.FLOW, "Least pressure at the inlet at take-off demand", Answers.ONCE_SOLVED),
+    FLOW_INLET_PRESSURE_MOST("flow.inlet-pressure-most", Topic.FLOW, "Greatest pressure at the inlet", Answers.WHEN_IT_CONCERNS),
+    FLOW_TRANSITION("flow.transition", Topic.FLOW, "Between laminar and turbulent", Answers.WHEN_IT_CONCERNS),
+    FLOW_REGULATED("flow.regulated", Topic.FLOW, "A regulator holds its pressure", Answers.WHEN_IT_CONCERNS),
+    FLOW_HEADER("flow.header", Topic.FLOW, "A header stays wet", Answers.WHEN_IT_CONCERNS),
+    FLOW_AIR("flow.air", Topic.FLOW, "No air drawn from an empty tank", Answers.WHEN_IT_CONCERNS),
+    FLOW_SECOND_PUMP("flow.second-pump", Topic.FLOW, "A second pump with its own supply", Answers.WHEN_IT_CONCERNS),
+    ELECTRICAL_DRAW("electrical.draw", Topic.ELECTRICAL, "Electric draw of the pumps", Answers.WHEN_IT_CONCERNS),
+    BUILD_SHUT_OFF("build.shut-off", Topic.LAYOUT, "Shut-off behind the firewall", Answers.WHEN_IT_CONCERNS),
+    BUILD_JOINT("build.joint", Topic.RUNS, "A joint goes together", Answers.WHEN_IT_CONCERNS),
+    BUILD_JOINTS("build.joints", Topic.RUNS, "Every joint goes together", Answers.WHEN_IT_CONCERNS),
+    BUILD_SHEET("build.sheet", Topic.RUNS, "Runs sheet filled in", Answers.WHEN_IT_CONCERNS),
+    BUILD_BEND("build.bend", Topic.RUNS, "Tightest bend", Answers.WHEN_IT_CONCERNS),
+    BUILD_SUPPORTS("build.supports", Topic.RUNS, "Distance of supports", Answers.WHEN_IT_CONCERNS),
+    BUILD_HEAT("build.heat", Topic.RUNS, "Heat beside a line", Answers.WHEN_IT_CONCERNS),
+    BUILD_CHAFE("build.chafe", Topic.RUNS, "Clearance of a line", Answers.WHEN_IT_CONCERNS),
+    BUILD_TORQUE("build.torque", Topic.RUNS, "Torque of its ends", Answers.WHEN_IT_CONCERNS),
+    BUILD_LENGTH("build.length", Topic.RUNS, "Length supplied", Answers.WHEN_IT_CONCERNS),
+    BUILD_MOVING("build.moving", Topic.RUNS, "What moves is hose", Answers.WHEN_IT_CONCERNS),
+    BUILD_TEMPORARY("build.temporary", Topic.RUNS, "Nothing temporary flies", Answers.WHEN_IT_CONCERNS),
+    BUILD_KIND("build.kind", Topic.RUNS, "Size and construction fit each other", Answers.WHEN_IT_CONCERNS),
+    BUILD_FIRE("build.fire", Topic.RUNS, "Fire resistance before the firewall", Answers.WHEN_IT_CONCERNS),
+    BUILD_DEAD_HEAD("build.dead-head", Topic.RUNS, "Lines bear the dead-head pressure", Answers.WHEN_IT_CONCERNS),
+    TANK_UNUSABLE("tank.unusable", Topic.TANKS, "Placard of unusable fuel", Answers.PER_TANK),
+    TANK_DRAIN_TEST("tank.drain-test", Topic.HANGAR, "Drained in the attitude that governs", Answers.PER_TANK),
+    TANK_EXPANSION("tank.expansion", Topic.TANKS, "Expansion space", Answers.PER_TANK),
+    TANK_SUMP("tank.sump", Topic.TANKS, "Sump", Answers.PER_TANK),
+    TANK_SCREEN("tank.screen", Topic.TANKS, "Outlet screen", Answers.WHEN_IT_CONCERNS),
+    TANK_EDGE("tank.edge", Topic.TANKS, "What of the outlet was measured", Answers.WHEN_IT_CONCERNS),
+    TANK_STALE("tank.stale", Topic.TANKS, "Tests still true", Answers.WHEN_IT_CONCERNS),
+    TANK_RESERVE("tank.reserve", Topic.TANKS, "Reserve of a header", Answers.WHEN_IT_CONCERNS),
+    VAPOR_GAP("vapor.gap", Topic.VAPOR, "Fuel stays liquid", Answers.ONCE_SOLVED),
+    VAPOR_HOT_FUEL("vapor.hot-fuel", Topic.VAPOR, "Hot fuel case", Answers.ONCE_SOLVED),
+    VAPOR_TRAPPED("vapor.trapped", Topic.VAPOR, "Trapped fuel", Answers.ONCE_SOLVED),
+    VAPOR_SUCTION_DRAIN("vapor.suction-drain", Topic.VAPOR, "Drain on suction", Answers.WHEN_IT_CONCERNS),
+    VAPOR_SUCTION_FILTER("vapor.suction-filter", Topic.VAPOR, "Filter on suction", Answers.WHEN_IT_CONCERNS),
+    VAPOR_LIFT("vapor.lift", Topic.VAPOR, "Suction lift", Answers.WHEN_IT_CONCERNS),
+    VAPOR_RETURN_NEAR("vapor.return-near", Topic.VAPOR, "Return beside an outlet", Answers.WHEN_IT_CONCERNS),
+    VAPOR_WARMING("vapor.warming", Topic.VAPOR, "Return warms a tank", Answers.WHEN_IT_CONCERNS),
+    VAPOR_IN_TANK("vapor.in-tank", Topic.VAPOR, "Pump in the tank", Answers.WHEN_IT_CONCERNS),
+    AIR_VENT("air.vent", Topic.AIR, "What a vent costs", Answers.PER_VENTED_TANK),
+    AIR_BLOCKED("air.blocked", Topic.AIR, "A blocked vent", Answers.PER_VENTED_TANK),
+    AIR_LOW("air.low", Topic.AIR, "Low points drained", Answers.ONCE_SOLVED),
+    AIR_TRAP("air.trap", Topic.AIR, "Vent trap", Answers.WHEN_IT_CONCERNS),
+    AIR_HIGH("air.high", Topic.AIR, "High point", Answers.WHEN_IT_CONCERNS),
+    AIR_STRAINER("air.strainer", Topic.AIR, "Strainer lowest", Answers.WHEN_IT_CONCERNS),
+    AIR_BOWL("air.bowl", Topic.AIR, "Sediment bowl", Answers.WHEN_IT_CONCERNS),
+    AIR_BOTH("air.both", Topic.AIR, "Which tank empties first", Answers.WHEN_IT_CONCERNS),
+    AIR_TIPS("air.tips", Topic.AIR, "Joined tanks in flight", Answers.WHEN_IT_CONCERNS);
+
+    /** The page a check belongs to. */
+    public enum Topic { LAYOUT, RUNS, FLOW, TANKS, VAPOR, AIR, HANGAR, ELECTRICAL }
+
+    /** When a check has to give a finding. */
+    public enum Answers {
+        /** Of every project. */
+        ALWAYS,
+        /** Of every project whose cases could be solved. */
+        ONCE_SOLVED,
+        /** Of every tank with an outlet whose shape closes. */
+        PER_TANK,
+        /** Of every tank, once cases could be solved. */
+        PER_VENTED_TANK,
+        /** Where there is something it concerns: it decides that itself. */
+        WHEN_IT_CONCERNS
+    }
+
+    private final String key;
+    private final Topic topic;
+    private final String title;
+    private final Answers answers;
+
+    Check(String key, Topic topic, String title, Answers answers) {
+        this.key = key;
+        this.topic = topic;
+        this.title = title;
+        this.answers = answers;
+    }
+
+    /** Stable, as written to JSON: flow.margin. */
+    public String key() {
+        return key;
+    }
+
+    public Topic topic() {
+        return topic;
+    }
+
+    /** What is checked. */
+    public String title() {
+        return title;
+    }
+
+    public Answers answers() {
+        return answers;
+    }
+}
