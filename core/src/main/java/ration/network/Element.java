@@ -59,7 +59,7 @@ public sealed interface Element {
         public Characteristic prepare(Fluid fluid, FrictionLaw law) {
             double area = Math.PI * bore * bore / 4;
             double perRe = reynolds(1, fluid);
-            double rr = roughness / bore;
+            Roughness rr = new Roughness(roughness / bore);
             double velocityHead = fluid.density() / (2 * area * area);
             double frictional = velocityHead * length / bore;
             double laminar = velocityHead * (64 * length / bore + minor.perReynolds()) / perRe;

@@ -12,7 +12,7 @@ public enum FrictionLaw {
      */
     CONSERVATIVE("turbulent branch through the transition") {
         @Override
-        void at(double re, double rr, Drop out) {
+        void at(double re, Roughness rr, Drop out) {
             if (re <= LAMINAR_END) {
                 laminar(re, out);
             } else if (re >= BLEND_END) {
@@ -33,7 +33,7 @@ public enum FrictionLaw {
     /** The common textbook blend: laminar to 2,300, a straight line to Colebrook at 4,000, Colebrook above. */
     TEXTBOOK("straight line from 2,300 to 4,000") {
         @Override
-        void at(double re, double rr, Drop out) {
+        void at(double re, Roughness rr, Drop out) {
             if (re <= BLEND_END) {
                 laminar(re, out);
             } else if (re >= TURBULENT) {
@@ -53,22 +53,20 @@ public enum FrictionLaw {
      */
     EPANET("Swamee-Jain with Dunlop's cubic") {
         @Override
-        void at(double re, double rr, Drop out) {
+        void at(double re, Roughness rr, Drop out) {
             if (re <= LAMINAR_END) {
                 laminar(re, out);
             } else if (re >= TURBULENT) {
-                double power = 5.74 / Math.pow(re, 0.9);
-                double y = rr / 3.7 + power;
+                double power = 5.74 * Math.exp(-0.9 * Math.log(re));
+                double y = rr.rough + power;
                 double log = Math.log(y) / LN10;
                 out.friction = 0.25 / (log * log);
                 double ySlope = -0.9 * power / re;
                 out.frictionSlope = -2 * out.friction / log * ySlope / (y * LN10);
             } else {
                 double r = re / 2000;
-                double y2 = rr / 3.7 + 5.74 / Math.pow(4000, 0.9);
-                double y3 = -2 / LN10 * Math.log(y2);
-                double fa = 1 / (y3 * y3);
-                double fb = fa * (2 - 0.00514215 / (y2 * y3));
+                double fa = rr.cubicA;
+                double fb = rr.cubicB;
                 double x1 = 7 * fa - fb;
                 double x2 = 0.128 - 17 * fa + 2.5 * fb;
                 double x3 = -0.128 + 13 * fa - 2 * fb;
@@ -97,7 +95,7 @@ public enum FrictionLaw {
     }
 
     /** Writes the friction factor and its slope over Re. */
-    abstract void at(double re, double relativeRoughness, Drop out);
+    abstract void at(double re, Roughness roughness, Drop out);
 
     /**
      * The Darcy friction factor.
@@ -107,7 +105,7 @@ public enum FrictionLaw {
      */
     public double factor(double re, double relativeRoughness) {
         Drop out = new Drop();
-        at(re, relativeRoughness, out);
+        at(re, new Roughness(relativeRoughness), out);
         return out.friction;
     }
 
@@ -116,18 +114,21 @@ public enum FrictionLaw {
         out.frictionSlope = -out.friction / re;
     }
 
-    /** Colebrook by Newton on x = 1/sqrt(f), started from Haaland; two or three rounds reach rounding error. */
-    private static void colebrook(double re, double rr, Drop out) {
-        double a = rr / 3.7;
+    /** Colebrook by Halley's steps on x = 1/sqrt(f), started from Haaland; two reach rounding error. */
+    private static void colebrook(double re, Roughness rr, Drop out) {
+        double a = rr.rough;
         double b = 2.51 / re;
-        double x = -1.8 / LN10 * Math.log(Math.pow(a, 1.11) + 6.9 / re);
+        double x = -1.8 / LN10 * Math.log(rr.haaland + 6.9 / re);
         double k = 2 / LN10;
         double inner = a + b * x;
         for (int i = 0; i < 6; i++) {
-            double step = (x + k * Math.log(inner)) / (1 + k * b / inner);
+            double off = x + k * Math.log(inner);
+            double lean = b / inner;
+            double rise = 1 + k * lean;
+            double step = 2 * off * rise / (2 * rise * rise + off * k * lean * lean);
             x -= step;
             inner = a + b * x;
-            if (Math.abs(step) < 1e-7 * x) {
+            if (Math.abs(step) < 1e-4 * x) {
                 break;
             }
         }

@@ -44,16 +44,30 @@ final class Refinement {
     void refine() {
         boolean[] inTree = tree();
         grow(inTree);
+        double[] before = a.q.clone();
         for (int pass = 0; pass <= Math.min(1, a.holdings); pass++) {
             balance();
         }
-        a.evaluateAll();
+        follow(before);
         for (int k = 0; k < reached; k++) {
             int node = sequence[k];
             int link = by[node];
             if (link >= 0) {
                 a.pressure[node] = a.pressure[above[node]] + (s.from[link] == node ? a.loss[link] : -a.loss[link]);
             }
+        }
+    }
+
+    /** Losses at the flows as they are now: along the slope where they changed by their last digits only. */
+    private void follow(double[] before) {
+        boolean far = false;
+        for (int e = 0; e < s.links; e++) {
+            double change = a.q[e] - before[e];
+            far |= a.carries(e) && Math.abs(change) > 1e-9 * Math.abs(a.q[e]);
+            a.loss[e] += a.carries(e) ? a.slope[e] * change : 0;
+        }
+        if (far) {
+            a.evaluateAll();
         }
     }
 

@@ -80,12 +80,12 @@ class FrictionLawTest {
         Drop there = new Drop();
         double last = 0;
         for (double re = 50; re < 2e5; re *= 1.013) {
-            law.at(re, 2e-4, here);
+            law.at(re, new Roughness(2e-4), here);
             double loss = here.friction * re * re;
             assertThat(loss).as("at Re " + re).isGreaterThan(last);
             last = loss;
             double step = re * 1e-6;
-            law.at(re + step, 2e-4, there);
+            law.at(re + step, new Roughness(2e-4), there);
             double numeric = (there.friction - here.friction) / step;
             if (Math.abs(re - 2000) > 1 && Math.abs(re - 2300) > 1 && Math.abs(re - 4000) > 1) {
                 assertThat(here.frictionSlope).as("slope at Re " + re)
