@@ -1,5 +1,6 @@
 package ration.bench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -16,6 +17,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Condition;
+import ration.condition.Fault;
 import ration.drawing.Picture;
 import ration.drawing.Schematic;
 import ration.drawing.SchematicSubject;
@@ -23,6 +25,8 @@ import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.model.Item;
+import ration.model.Run;
 import ration.network.Network;
 import ration.network.NetworkSolution;
 import ration.project.Project;
@@ -49,6 +53,9 @@ public class AssessmentBenchmark {
     private Project largest;
     private Project header;
     private Assessment largestAssessment;
+    private Project demoEdited;
+    private Project largestEdited;
+    private List<Fault> faults;
 
     @Setup
     public void prepare() throws ProjectFileException {
@@ -59,6 +66,9 @@ public class AssessmentBenchmark {
         largest = ProjectFile.demo("tansy-l3");
         header = ProjectFile.demo("brindle-a2");
         largestAssessment = Assessment.of(largest);
+        demoEdited = edited(demo);
+        largestEdited = edited(largest);
+        faults = faults(largest);
         network = Network.of(look.orElseThrow().capacity().problem());
     }
 
@@ -77,6 +87,52 @@ public class AssessmentBenchmark {
     @Benchmark
     public Assessment wholeAssessmentWithAHeader() {
         return Assessment.of(header);
+    }
+
+    /** The demo after its first tube became a size larger, and back. */
+    @Benchmark
+    public Assessment afterATubeEdit() {
+        assessment = Assessment.of(assessment.project() == demo ? demoEdited : demo, Optional.of(assessment));
+        return assessment;
+    }
+
+    @Benchmark
+    public Assessment afterATubeEditOfTheLargestDemo() {
+        largestAssessment = Assessment.of(largestAssessment.project() == largest ? largestEdited : largest, Optional.of(
+                largestAssessment));
+        return largestAssessment;
+    }
+
+    /** What the ledger says of the flow, before the rest is known. */
+    @Benchmark
+    public Optional<CaseAnswer> flowAtOnceOfTheLargestDemo() {
+        return Assessment.flowAtOnce(largestEdited, largestAssessment);
+    }
+
+    /** Every part of the largest demo failed in each way in turn, a thousand of them, in the case that governs. */
+    @Benchmark
+    public int aThousandFaults() {
+        Condition c = largestAssessment.governing().orElseThrow().condition();
+        return (int) faults.parallelStream().map(f -> largestAssessment.look(c.with(f))).filter(Optional::isPresent).count();
+    }
+
+    private static List<Fault> faults(Project project) {
+        List<Fault> all = new ArrayList<>();
+        while (all.size() < 1000) {
+            for (Fault.Kind kind : Fault.Kind.values()) {
+                for (Item item : project.system().items()) {
+                    if (all.size() < 1000) {
+                        all.add(new Fault(kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5 + all.size() * 1e-4));
+                    }
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Project edited(Project project) {
+        Run run = project.system().runs().get(0);
+        return project.with(project.system().replace(run.resized(run.size().nextUp().orElse(run.size()))));
     }
 
     /** Every single change along the path that governs, each over every case. */

@@ -46,6 +46,7 @@ import ration.tank.TankBody;
  *
  * @param project   what was assessed
  * @param problems  what is wrong or missing in the layout
+ * @param basis     answers any further question of this project; empty while a problem blocks
  * @param cases     every case of the matrix; empty while a problem blocks
  * @param governing the case with the least margin
  * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
@@ -54,7 +55,7 @@ import ration.tank.TankBody;
  * @param air       vents of every tank
  * @param findings  everything checked, worst first
  */
-public record Assessment(Project project, List<Problem> problems, List<CaseAnswer> cases,
+public record Assessment(Project project, List<Problem> problems, Optional<FlowBasis> basis, List<CaseAnswer> cases,
         Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
         List<AirAnswer> air, List<Finding> findings) {
 
@@ -90,7 +91,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
-            return new Assessment(project, problems, List.of(), Optional.empty(), tanks,
+            return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks,
                     Optional.empty(), Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
         }
         FlowBasis basis = basis(project, tanks);
@@ -108,8 +109,31 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.addAll(Answered.missing(project, true, tanks, findings));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, cases, governing, tanks, vapor, hot, air, findings);
+        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, findings);
     }
+
+    /**
+     * The flow margin of an edited project, before the rest is known: the cases that came nearest to short before the edit, one
+     * of each handle position at least, solved anew. The edit may have made another case govern: the whole assessment says so.
+     *
+     * @return the worst of them; empty while a problem blocks or nothing governed
+     */
+    public static Optional<CaseAnswer> flowAtOnce(Project project, Assessment before) {
+        if (before.governing.isEmpty() || Validation.of(project.system()).stream().anyMatch(Problem::blocks)
+                || project.brief().demand() <= 0) {
+            return Optional.empty();
+        }
+        FlowBasis basis = basis(project, Optional.of(before));
+        Map<Map<String, String>, CaseAnswer.Setting> first = new LinkedHashMap<>();
+        List<CaseAnswer.Setting> near = before.nearest(Integer.MAX_VALUE);
+        near.forEach(s -> first.putIfAbsent(s.condition().positions(), s));
+        List<CaseAnswer.Setting> some = Stream.concat(near.stream().limit(AT_ONCE), first.values().stream()).distinct().toList();
+        return some.parallelStream().map(s -> new CaseAnswer(basis, project.brief(), new CaseAnswer.Setting(s.condition(), s.contents(),
+                s.pumps(), basis.levels(s.condition()), s.asked()))).filter(CaseAnswer::answered).min(Ties.least(CaseAnswer::ratio));
+    }
+
+    /** Cases solved before all others. */
+    private static final int AT_ONCE = 4;
 
     /** Checks that fail say so as one finding that is not shown; the others stand. */
     private static Supplier<List<Finding>> guarded(Check check, String title, Supplier<List<Finding>> checks) {
@@ -125,7 +149,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
-        return new Assessment(project, List.of(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(),
+        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(),
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 
@@ -251,8 +275,7 @@ public record Assessment(Project project, List<Problem> problems, List<CaseAnswe
 
     /** Answers any condition of this project; empty while a problem blocks. */
     public Optional<CaseAnswer> look(Condition condition) {
-        return cases.isEmpty() ? Optional.empty()
-                : Optional.of(new CaseAnswer(basis(project, tanks), project.brief(), condition, "Set"));
+        return basis.map(b -> new CaseAnswer(b, project.brief(), condition, "Set"));
     }
 
     /** The tank whose placard is furthest short of what stays, or nearest to it. */

@@ -40,6 +40,8 @@ public final class FlowBasis {
     /** The least flow asked for when the largest lasting one is sought, m3/s: 0.1 gph; and how often that is halved. */
     private static final double LEAST_ASKED = 1e-7;
     private static final int HALVINGS = 20;
+    /** Plans kept for the next question: more than the largest assessment needs. */
+    private static final int MOST_PLANS = 3000;
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
 
     private final FuelSystem system;
@@ -273,6 +275,9 @@ public final class FlowBasis {
     private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
             HeaderStates headers, SolverSettings settings) {
         PlanKey key = PlanKey.of(condition, question, headers, bare(condition, levels));
+        if (plans.size() > MOST_PLANS) {
+            plans.clear();
+        }
         FlowPlan plan = plans.computeIfAbsent(key, k -> new FlowPlan(this, k));
         Posed pose = new Posed(plan, condition, levels, question, boils(condition));
         return new FlowAnswer(pose, plan.solve(pose, settings));
