@@ -26,9 +26,21 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     public record Entry(String title, String need, String figure, Verdict verdict, double ratio, String detail) {
     }
 
+    /**
+     * The flow entry of an edit before all cases are solved again. Its verdict is never better than the last one: another case
+     * may govern now.
+     */
+    public static Entry early(Assessment before, CaseAnswer now, UnitSystem units) {
+        return new Entry("Flow margin", needs(now.factor()), UnitSystem.figure(now.margin(), 2) + "\u00d7", now.verdict().worse(
+                before.flowVerdict()), now.ratio(), now.label(before.project().system(), units));
+    }
+
+    private static String needs(double factor) {
+        return "needs " + UnitSystem.figure(factor, 2) + "\u00d7";
+    }
+
     public static Ledger of(Assessment a, UnitSystem units) {
-        String need = "needs " + UnitSystem.figure(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery()
-                .factor()), 2) + "\u00d7";
+        String need = needs(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery().factor()));
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
                 a.flowVerdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));

@@ -5,8 +5,8 @@ import javafx.application.Platform;
 
 /**
  * Work that follows changes, done at most once between two frames however often it is asked for: the first time as soon as
- * what is happening now has been dealt with, and then with the next frame. So a key held down, or a burst of answers,
- * costs one refresh a frame. To be used on the interface thread.
+ * the next frame is laid out, and then with each frame. So a key held down, or a burst of answers, costs one refresh a frame,
+ * and what is shown at once, the ledger, is painted before the panels that take longer. To be used on the interface thread.
  */
 public final class EachPulse {
 
@@ -24,6 +24,14 @@ public final class EachPulse {
         }
     };
 
+    private final AnimationTimer painted = new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+            stop();
+            Platform.runLater(EachPulse.this::run);
+        }
+    };
+
     public EachPulse(Runnable work) {
         this.work = work;
     }
@@ -35,7 +43,7 @@ public final class EachPulse {
         }
         asked = true;
         if (!doneThisFrame) {
-            Platform.runLater(this::run);
+            painted.start();
         }
     }
 

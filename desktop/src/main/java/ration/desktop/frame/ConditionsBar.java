@@ -14,7 +14,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
-import ration.assess.Assessment;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
@@ -146,7 +145,7 @@ final class ConditionsBar extends HBox {
             showContents(tank, c);
         }
         for (Contents k : project.system().tanks().isEmpty() ? new Contents[0] : Contents.values()) {
-            contents.get(k.name()).setSelected(Assessment.fill(project, k).entrySet().stream().allMatch(
+            contents.get(k.name()).setSelected(session.filled(k).entrySet().stream().allMatch(
                     e -> Math.abs(c.contents().getOrDefault(e.getKey(), -1.0) - e.getValue()) < 1e-7));
         }
         positions.forEach((key, b) -> b.setSelected(
@@ -280,7 +279,7 @@ final class ConditionsBar extends HBox {
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText("Every tank " + c.label());
             button.setOnAction(e -> session.look(session.condition()
-                    .withContents(Assessment.fill(session.project(), c))));
+                    .withContents(session.filled(c))));
             contents.put(c.name(), button);
             states.getChildren().add(button);
         }
@@ -304,7 +303,7 @@ final class ConditionsBar extends HBox {
     }
 
     private double capacity(String tank) {
-        return Assessment.fill(session.project(), Contents.FULL).getOrDefault(tank, 0.0);
+        return session.filled(Contents.FULL).getOrDefault(tank, 0.0);
     }
 
     private Node selector(Selector s) {

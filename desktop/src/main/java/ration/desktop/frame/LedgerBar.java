@@ -44,6 +44,12 @@ final class LedgerBar extends HBox {
                 effect.playFromStart();
             }
         });
+        session.early().addListener((o, was, now) -> {
+            if (now != null) {
+                Ledger.Entry entry = Ledger.early(session.shown().get().assessment(), now, session.units().get());
+                cells.get(0).show(entry, Ledger.of(session.shown().get().assessment(), session.units().get()).entries().get(0).figure());
+            }
+        });
         session.units().addListener((o, was, now) -> update(false));
         update(false);
     }

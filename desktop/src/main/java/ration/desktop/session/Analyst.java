@@ -49,10 +49,18 @@ final class Analyst {
         worker.shutdownNow();
     }
 
-    void ask(Project project, Condition condition, Consumer<Result> deliver) {
+    /**
+     * @param early told the flow margin of an edit as soon as it is known, before all else; never after the answer itself
+     */
+    void ask(Project project, Condition condition, Consumer<CaseAnswer> early, Consumer<Result> deliver) {
         long mine = newest.incrementAndGet();
         worker.execute(() -> {
             if (mine == newest.get()) {
+                atOnce(project).ifPresent(c -> Platform.runLater(() -> {
+                    if (mine == newest.get()) {
+                        early.accept(c);
+                    }
+                }));
                 Result result = compute(project, condition);
                 Platform.runLater(() -> {
                     if (mine == newest.get()) {
@@ -61,6 +69,15 @@ final class Analyst {
                 });
             }
         });
+    }
+
+    private synchronized Optional<CaseAnswer> atOnce(Project project) {
+        try {
+            return last == null || last.project() == project ? Optional.empty() : Assessment.flowAtOnce(project, last);
+        } catch (RuntimeException e) {
+            // the whole assessment that follows says what is wrong
+            return Optional.empty();
+        }
     }
 
     /** Never fails: an answer that could not be worked out is one that shows nothing and says so. */

@@ -2,6 +2,7 @@ package ration.desktop.session;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -20,6 +21,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Attitude;
 import ration.condition.Condition;
+import ration.condition.Contents;
 import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
@@ -43,6 +45,7 @@ public final class Session {
     private final History history = new History();
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Assessment> before = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<CaseAnswer> early = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<UnitSystem> units = new SimpleObjectProperty<>(UnitSystem.US);
     private final StringProperty picked = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
@@ -80,6 +83,11 @@ public final class Session {
         return before.getReadOnlyProperty();
     }
 
+    /** The worst case of an edit among those that came nearest before, until the whole assessment is there; else null. */
+    public ReadOnlyObjectProperty<CaseAnswer> early() {
+        return early.getReadOnlyProperty();
+    }
+
     public ObjectProperty<UnitSystem> units() {
         return units;
     }
@@ -106,6 +114,13 @@ public final class Session {
 
     public Project project() {
         return project;
+    }
+
+    /** Every tank of the present project filled alike, m3 by tank id; without building a tank where that was done before. */
+    public Map<String, Double> filled(Contents contents) {
+        Shown now = shown.get();
+        return now != null && now.assessment().project() == project && !now.assessment().blocked() ? now.assessment().fill(contents)
+                : Assessment.fill(project, contents);
     }
 
     public Condition condition() {
@@ -204,7 +219,7 @@ public final class Session {
                 home.forget();
             }
         });
-        analyst.ask(project, condition, this::deliver);
+        analyst.ask(project, condition, early::set, this::deliver);
     }
 
     public void undo() {
@@ -227,7 +242,7 @@ public final class Session {
     /** Looks at another case; never changes the project. */
     public void look(Condition other) {
         condition = other;
-        analyst.ask(project, condition, this::deliver);
+        analyst.ask(project, condition, early::set, this::deliver);
     }
 
     public void look(Attitude attitude) {
@@ -235,6 +250,7 @@ public final class Session {
     }
 
     private void deliver(Analyst.Result result) {
+        early.set(null);
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));
     }
 

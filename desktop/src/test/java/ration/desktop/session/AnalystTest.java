@@ -38,7 +38,7 @@ class AnalystTest {
         CountDownLatch last = new CountDownLatch(1);
         for (int pitch = 0; pitch <= 30; pitch++) {
             double degrees = pitch;
-            analyst.ask(demo, start.with(Attitude.ofDegrees("Any", pitch, 0)), r -> {
+            analyst.ask(demo, start.with(Attitude.ofDegrees("Any", pitch, 0)), c -> { }, r -> {
                 delivered.add(r.condition().attitude().pitchDegrees());
                 threads.add(Platform.isFxApplicationThread());
                 assertThat(r.assessment().project()).isSameAs(demo);
@@ -74,7 +74,7 @@ class AnalystTest {
         assertThat(analyst.now(demo, Assessment.start(demo), java.util.Optional.empty()).assessment().governing()).isPresent();
         CountDownLatch done = new CountDownLatch(1);
         List<Analyst.Result> got = Collections.synchronizedList(new ArrayList<>());
-        analyst.ask(edited, Assessment.start(edited), r -> {
+        analyst.ask(edited, Assessment.start(edited), c -> { }, r -> {
             got.add(r);
             done.countDown();
         });
