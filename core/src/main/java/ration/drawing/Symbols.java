@@ -2,7 +2,9 @@ package ration.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.drawing.Mark.Box;
 import ration.drawing.Mark.Disc;
@@ -18,14 +20,18 @@ import ration.model.FlowSender;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
+import ration.model.Kinds;
 import ration.model.Orifice;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.QuickDisconnect;
 import ration.model.Regulator;
+import ration.model.Run;
 import ration.model.Selector;
 import ration.model.ShutOff;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
+import ration.model.Tank;
 import ration.model.Tee;
 
 /** The symbol of each kind of item, round its centre; flow runs left to right. */
@@ -38,95 +44,114 @@ final class Symbols {
     }
 
     static double halfWidth(Item item) {
-        if (item instanceof Selector) {
-            return 18;
-        }
-        if (item instanceof Strainer) {
-            return 21;
-        }
-        if (item instanceof EngineInlet) {
-            return 31;
-        }
-        if (item instanceof Pump) {
-            return 15;
-        }
-        if (item instanceof Header || item instanceof Filter || item instanceof CheckBlock) {
-            return 17;
-        }
-        return item instanceof Tee ? 4 : 12;
+        return item.as(SymbolSize.OF).halfWidth();
     }
 
     static double halfHeight(Item item) {
-        if (item instanceof Strainer) {
-            return 8;
-        }
-        return item instanceof EngineInlet ? 20 : item instanceof CheckValve || item instanceof Orifice
-                || item instanceof QuickDisconnect || item instanceof Filter ? 9
-                : item instanceof Header ? 2 : item instanceof CheckBlock ? 15 : halfWidth(item);
+        return item.as(SymbolSize.OF).halfHeight();
     }
 
     /** How far below its centre a symbol reaches. */
     static double depth(Item item) {
-        return item instanceof Strainer ? 50 : item instanceof EngineInlet ? 26
-                : item instanceof Pump ? 22 : halfHeight(item);
+        return item.as(SymbolSize.OF).depth();
     }
 
     static List<Mark> of(Item item, Spot c, Condition condition, Arrangement arrangement) {
-        if (item instanceof Selector selector) {
-            return selector(selector, c, condition, arrangement);
+        return item.as(new Drawn(c, condition, arrangement));
+    }
+
+    /** The marks of each kind; tanks and runs are drawn by their shapes and ways. */
+    private static final class Drawn implements Kinds<List<Mark>> {
+
+        private final Spot c;
+        private final double x;
+        private final double y;
+        private final Mark box;
+        private final Condition condition;
+        private final Arrangement arrangement;
+
+        Drawn(Spot c, Condition condition, Arrangement arrangement) {
+            this.c = c;
+            this.condition = condition;
+            this.arrangement = arrangement;
+            x = c.x();
+            y = c.y();
+            box = new Box(x - 12, y - 12, 24, 24, 4, Ink.PANEL, OUTLINE);
         }
-        if (item instanceof ShutOff valve) {
+
+        @Override
+        public List<Mark> selector(Selector selector) {
+            return Symbols.selector(selector, c, condition, arrangement);
+        }
+
+        @Override
+        public List<Mark> shutOff(ShutOff valve) {
             boolean shut = condition.shutValves().contains(valve.id());
             return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE),
-                    shut ? line(c.x(), c.y() - 11, c.x(), c.y() + 11, 5) : line(c.x() - 8, c.y(), c.x() + 8, c.y(), 3));
+                    shut ? line(x, y - 11, x, y + 11, 5) : line(x - 8, y, x + 8, y, 3));
         }
-        if (item instanceof Strainer strainer) {
-            return strainer(strainer, c);
+
+        @Override
+        public List<Mark> strainer(Strainer strainer) {
+            return Symbols.strainer(strainer, c);
         }
-        if (item instanceof CheckValve) {
+
+        @Override
+        public List<Mark> checkValve(CheckValve valve) {
             return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
                     line(c.x() - 4, c.y() - 8, c.x() - 4, c.y() + 8, 1.6), new Disc(new Spot(c.x() + 3, c.y()), 4.5,
                             Ink.INK, NO_PEN));
         }
-        if (item instanceof Orifice) {
+
+        @Override
+        public List<Mark> orifice(Orifice orifice) {
             return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
                     line(c.x(), c.y() - 9, c.x(), c.y() - 3, 3), line(c.x(), c.y() + 3, c.x(), c.y() + 9, 3));
         }
-        if (item instanceof Pump pump) {
-            return pump(pump, c, !condition.stopped().contains(pump.id()));
+
+        @Override
+        public List<Mark> pump(Pump pump) {
+            return Symbols.pump(pump, c, !condition.stopped().contains(pump.id()));
         }
-        if (item instanceof Tee) {
+
+        @Override
+        public List<Mark> tee(Tee tee) {
             return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
         }
-        if (item instanceof EngineInlet inlet) {
+
+        @Override
+        public List<Mark> engineInlet(EngineInlet inlet) {
             return inlet.style() == EngineInlet.Style.FLOAT ? carburettor(c) : injection(inlet, c);
         }
-        return lineItem(item, c);
-    }
 
-    private static List<Mark> lineItem(Item item, Spot c) {
-        double x = c.x();
-        double y = c.y();
-        Mark box = new Box(x - 12, y - 12, 24, 24, 4, Ink.PANEL, OUTLINE);
-        if (item instanceof Filter) {
+        @Override
+        public List<Mark> filter(Filter filter) {
             return List.of(new Box(x - 17, y - 9, 34, 18, 9, Ink.PANEL, OUTLINE), new Path(List.of(new Spot(x, y - 8),
                     new Spot(x, y + 8)), false, Ink.NONE, Pen.of(Ink.INK, 1.6, 2.0, 2.0), 0));
         }
-        if (item instanceof CheckBlock) {
+
+        @Override
+        public List<Mark> checkBlock(CheckBlock block) {
             return List.of(new Box(x - 17, y - 15, 34, 30, 4, Ink.PANEL, OUTLINE),
                     line(x - 6, y - 12, x - 6, y - 2, 1.6), new Disc(new Spot(x, y - 7), 4, Ink.INK, NO_PEN),
                     line(x - 6, y + 2, x - 6, y + 12, 1.6), new Disc(new Spot(x, y + 7), 4, Ink.INK, NO_PEN));
         }
-        if (item instanceof FlowSender) {
+
+        @Override
+        public List<Mark> flowSender(FlowSender sender) {
             return List.of(box, new Path(List.of(new Spot(x - 7, y + 3), new Spot(x - 6, y - 3), new Spot(x, y - 6),
                     new Spot(x + 6, y - 3), new Spot(x + 7, y + 3)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 3),
                     line(x, y + 3, x + 4, y - 3, 1.8));
         }
-        if (item instanceof QuickDisconnect) {
+
+        @Override
+        public List<Mark> quickDisconnect(QuickDisconnect coupling) {
             return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
                     new Box(x + 1, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE));
         }
-        if (item instanceof Regulator r) {
+
+        @Override
+        public List<Mark> regulator(Regulator r) {
             Mark seat = r.style() == Regulator.Style.BYPASS ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
                     : new Path(List.of(new Spot(x + 3, y + 4), new Spot(x + 8, y), new Spot(x + 8, y + 8)), true, Ink.INK,
                             NO_PEN, 0);
@@ -135,13 +160,29 @@ final class Symbols {
                             new Spot(x + 4, y - 4), new Spot(x - 4, y - 1), new Spot(x, y + 2)), false, Ink.NONE,
                             Pen.of(Ink.INK, 1.6), 0));
         }
-        if (item instanceof JetPump) {
+
+        @Override
+        public List<Mark> jetPump(JetPump jet) {
             return List.of(box, new Path(List.of(new Spot(x - 9, y - 5), new Spot(x, y - 2), new Spot(x, y + 2),
                     new Spot(x - 9, y + 5)), true, Ink.INK, NO_PEN, 0), new Path(List.of(new Spot(x + 1, y - 4),
                     new Spot(x + 10, y - 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0), new Path(List.of(
                     new Spot(x + 1, y + 4), new Spot(x + 10, y + 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
         }
-        return item instanceof Header ? header(c, 26, 26) : List.of();
+
+        @Override
+        public List<Mark> header(Header header) {
+            return Symbols.header(c, 26, 26);
+        }
+
+        @Override
+        public List<Mark> tank(Tank tank) {
+            return List.of();
+        }
+
+        @Override
+        public List<Mark> run(Run run) {
+            return List.of();
+        }
     }
 
     /** A header standing on its outlet, filled to a height. */
@@ -177,20 +218,36 @@ final class Symbols {
 
     /** Without a condition: as it looks at rest. */
     static List<Mark> alone(Fitted item, Spot c) {
-        if (item instanceof Selector) {
-            return List.of(new Disc(c, 18, Ink.PANEL, OUTLINE), line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
-                    new Disc(c, 6, Ink.INK, NO_PEN));
-        }
-        Spot centre = item instanceof Strainer ? new Spot(c.x(), c.y() - 8) : c;
-        Condition rest = new Condition(new ration.condition.Attitude("Level", 0, 0), java.util.Map.of(),
-                java.util.Map.of(), Set.of(), Set.of(), 288.15);
-        return item instanceof Strainer s ? strainer(new Strainer(s.tag(), s.loss(), false), centre)
-                : item instanceof Header ? header(new Spot(c.x(), c.y() + 14), 28, 20)
-                : item instanceof EngineInlet e && e.style() != EngineInlet.Style.FLOAT ? injection(e, c)
-                : item instanceof EngineInlet ? List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
-                        new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL,
-                                Pen.of(Ink.INK, 1.6)))
-                : of(item, centre, rest, null);
+        Condition rest = new Condition(new Attitude("Level", 0, 0), Map.of(), Map.of(), Set.of(), Set.of(), 288.15);
+        return item.as(new SomeKinds<List<Mark>>() {
+            @Override
+            public List<Mark> otherwise(Item other) {
+                return of(other, c, rest, null);
+            }
+
+            @Override
+            public List<Mark> selector(Selector selector) {
+                return List.of(new Disc(c, 18, Ink.PANEL, OUTLINE), line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
+                        new Disc(c, 6, Ink.INK, NO_PEN));
+            }
+
+            @Override
+            public List<Mark> strainer(Strainer s) {
+                return Symbols.strainer(new Strainer(s.tag(), s.loss(), false), new Spot(c.x(), c.y() - 8));
+            }
+
+            @Override
+            public List<Mark> header(Header header) {
+                return Symbols.header(new Spot(c.x(), c.y() + 14), 28, 20);
+            }
+
+            @Override
+            public List<Mark> engineInlet(EngineInlet inlet) {
+                return inlet.style() != EngineInlet.Style.FLOAT ? injection(inlet, c) : List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL,
+                        OUTLINE), new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL, Pen.of(Ink.INK,
+                        1.6)));
+            }
+        });
     }
 
     private static List<Mark> selector(Selector selector, Spot c, Condition condition, Arrangement arrangement) {

@@ -55,63 +55,133 @@ public final class Validation {
     }
 
     private void item(Item item) {
-        if (item instanceof Fitted fitted) {
-            near(item.id(), "Place", fitted.place());
+        item.only(Fitted.class).ifPresent(f -> near(f.id(), "Place", f.place()));
+        item.as(new OfKind());
+    }
+
+    /** What is asked of each kind. */
+    private final class OfKind implements Kinds<Void> {
+
+        @Override
+        public Void tank(Tank tank) {
+            Validation.this.tank(tank);
+            return null;
         }
-        if (item instanceof Tank tank) {
-            tank(tank);
-        } else if (item instanceof Selector selector) {
-            selector(selector);
-        } else if (item instanceof Run run) {
-            run(run);
-        } else if (item instanceof Pump pump) {
-            pump(pump);
-        } else if (item instanceof Strainer strainer) {
+
+        @Override
+        public Void selector(Selector selector) {
+            Validation.this.selector(selector);
+            return null;
+        }
+
+        @Override
+        public Void run(Run run) {
+            Validation.this.run(run);
+            return null;
+        }
+
+        @Override
+        public Void pump(Pump pump) {
+            Validation.this.pump(pump);
+            return null;
+        }
+
+        @Override
+        public Void header(Header header) {
+            Validation.this.header(header);
+            return null;
+        }
+
+        @Override
+        public Void strainer(Strainer strainer) {
             rated(strainer.id(), strainer.loss());
             strainer.fouled().ifPresent(r -> rated(strainer.id(), r));
-        } else if (item instanceof Filter filter) {
+            return null;
+        }
+
+        @Override
+        public Void filter(Filter filter) {
             filter.points().forEach(r -> rated(filter.id(), r));
             filter.fouled().ifPresent(r -> rated(filter.id(), r));
             if (filter.points().isEmpty()) {
                 block(filter.id(), "Rated points", "It has no rated point.", "Give its loss at one flow or more.");
             }
-        } else if (item instanceof CheckBlock block) {
+            return null;
+        }
+
+        @Override
+        public Void checkBlock(CheckBlock block) {
             rated(block.id(), block.loss());
             pressure(block.id(), "Cracking pressure", block.cracking());
-        } else if (item instanceof FlowSender sender) {
+            return null;
+        }
+
+        @Override
+        public Void flowSender(FlowSender sender) {
             rated(sender.id(), sender.loss());
-        } else if (item instanceof QuickDisconnect coupling) {
+            return null;
+        }
+
+        @Override
+        public Void quickDisconnect(QuickDisconnect coupling) {
             rated(coupling.id(), coupling.loss());
-        } else if (item instanceof Regulator regulator) {
+            return null;
+        }
+
+        @Override
+        public Void regulator(Regulator regulator) {
             rated(regulator.id(), regulator.loss());
             pressure(regulator.id(), "Setting", regulator.setting());
-        } else if (item instanceof JetPump jet) {
+            return null;
+        }
+
+        @Override
+        public Void jetPump(JetPump jet) {
             bore(jet.id(), "Nozzle", jet.nozzle());
             if (!(jet.flowRatio().si() > 0 && jet.flowRatio().si() <= 20 && jet.headRatio().si() > 0
                     && jet.headRatio().si() <= 2)) {
                 block(jet.id(), "Ratios", "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its"
                         + " drop.", "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
             }
-        } else if (item instanceof Header header) {
-            header(header);
-        } else if (item instanceof ShutOff valve) {
+            return null;
+        }
+
+        @Override
+        public Void shutOff(ShutOff valve) {
             rated(valve.id(), valve.loss());
-        } else if (item instanceof CheckValve valve) {
+            return null;
+        }
+
+        @Override
+        public Void checkValve(CheckValve valve) {
             rated(valve.id(), valve.loss());
             pressure(valve.id(), "Cracking pressure", valve.cracking());
-        } else if (item instanceof Orifice orifice) {
+            return null;
+        }
+
+        @Override
+        public Void orifice(Orifice orifice) {
             bore(orifice.id(), "Bore", orifice.bore());
             if (!(orifice.dischargeCoefficient() > 0 && orifice.dischargeCoefficient() <= 1)) {
                 block(orifice.id(), "Discharge coefficient", "It must lie between 0 and 1.", "0.6 to 0.8 is usual.");
             }
-        } else if (item instanceof Tee tee) {
+            return null;
+        }
+
+        @Override
+        public Void tee(Tee tee) {
             bore(tee.id(), "Bore", tee.bore());
-        } else if (item instanceof EngineInlet inlet) {
+            return null;
+        }
+
+        @Override
+        public Void engineInlet(EngineInlet inlet) {
             if (inlet.style() == EngineInlet.Style.FLOAT) {
                 bore(inlet.id(), "Needle seat", inlet.seat());
             }
             inlet.maximumPressure().ifPresent(m -> pressure(inlet.id(), "Greatest inlet pressure", m));
             pressure(inlet.id(), "Minimum inlet pressure", inlet.minimumPressure());
+            return null;
         }
     }
 

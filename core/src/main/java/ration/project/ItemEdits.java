@@ -22,6 +22,7 @@ import ration.model.Rated;
 import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Selector;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.TankShape;
@@ -62,29 +63,74 @@ public final class ItemEdits {
     }
 
     private void offer(Item item) {
-        if (item instanceof Run run) {
-            run(run);
-        } else if (item instanceof Tank tank) {
-            tank(tank);
-        } else if (item instanceof Selector selector) {
-            selector(selector);
-        } else if (item instanceof EngineInlet inlet) {
-            inlet(inlet);
+        item.as(new Offers());
+    }
+
+    /** What each kind offers beside its figures; the others nothing. */
+    private final class Offers implements SomeKinds<Void> {
+
+        @Override
+        public Void otherwise(Item item) {
+            return null;
+        }
+
+        @Override
+        public Void run(Run run) {
+            ItemEdits.this.run(run);
+            return null;
+        }
+
+        @Override
+        public Void tank(Tank tank) {
+            ItemEdits.this.tank(tank);
+            return null;
+        }
+
+        @Override
+        public Void selector(Selector selector) {
+            ItemEdits.this.selector(selector);
+            return null;
+        }
+
+        @Override
+        public Void engineInlet(EngineInlet inlet) {
+            ItemEdits.this.inlet(inlet);
             firewall(inlet);
-        } else if (item instanceof Header h) {
+            return null;
+        }
+
+        @Override
+        public Void header(Header h) {
             add("Add inlet", new Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
-        } else if (item instanceof Regulator r) {
+            return null;
+        }
+
+        @Override
+        public Void regulator(Regulator r) {
             boolean ambient = r.reference() == Regulator.Reference.AMBIENT;
             add(ambient ? "Refer to manifold" : "Refer to ambient", new Regulator(r.tag(), r.style(), ambient
                     ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT, r.setting(), r.loss()));
-        } else if (item instanceof Strainer s) {
+            return null;
+        }
+
+        @Override
+        public Void strainer(Strainer s) {
             add(s.bowl().isEmpty() ? "Give bowl size" : "No bowl size", s.withBowl(s.bowl().isEmpty() ? Optional.of(Measured.of(4,
                     Unit.CUBIC_INCH, BY)) : Optional.empty()));
-            strainer(s);
-        } else if (item instanceof Filter f) {
-            filter(f);
-        } else if (item instanceof Pump p) {
-            pump(p);
+            ItemEdits.this.strainer(s);
+            return null;
+        }
+
+        @Override
+        public Void filter(Filter f) {
+            ItemEdits.this.filter(f);
+            return null;
+        }
+
+        @Override
+        public Void pump(Pump p) {
+            ItemEdits.this.pump(p);
+            return null;
         }
     }
 

@@ -33,6 +33,7 @@ import ration.model.Rated;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.ShutOff;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tag;
 import ration.model.Tank;
@@ -103,45 +104,102 @@ public final class Remedies {
     }
 
     private void on(Item item) {
-        if (item instanceof Run run) {
-            run(run);
-        } else if (item instanceof Tank tank) {
-            change(item, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Tank.class,
+        item.as(new Eased());
+    }
+
+    /** What of each kind could cost less; nothing for the others. */
+    private final class Eased implements SomeKinds<Void> {
+
+        @Override
+        public Void otherwise(Item item) {
+            return null;
+        }
+
+        @Override
+        public Void run(Run run) {
+            Remedies.this.run(run);
+            return null;
+        }
+
+        @Override
+        public Void tank(Tank tank) {
+            change(tank, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Tank.class,
                     t -> t.raised(INCH));
             for (int i = 0; i < tank.outlets().size(); i++) {
                 String port = tank.outlets().get(i).name();
-                tank.outlets().get(i).screen().ifPresent(screen -> rated(item, "Outlet screen of " + tank.name()
+                tank.outlets().get(i).screen().ifPresent(screen -> rated(tank, "Outlet screen of " + tank.name()
                         + ", coarser", screen, Tank.class, (t, r) -> t.withOutlets(t.outlets().stream().map(o ->
                         o.name().equals(port) ? o.withScreen(Optional.of(r)) : o).toList())));
             }
-        } else if (item instanceof Selector s) {
-            rated(item, s.name() + " with straighter bores", s.loss(), Selector.class, Selector::withLoss);
-        } else if (item instanceof Strainer s) {
-            rated(item, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> new Strainer(
+            return null;
+        }
+
+        @Override
+        public Void selector(Selector s) {
+            rated(s, s.name() + " with straighter bores", s.loss(), Selector.class, Selector::withLoss);
+            return null;
+        }
+
+        @Override
+        public Void strainer(Strainer s) {
+            rated(s, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> new Strainer(
                     x.tag(), r, x.fouled().map(f -> f.times(EASIER)), x.drain(), x.bowl()));
-        } else if (item instanceof Filter f) {
-            rated(item, f.name() + " twice as large", f.points().get(0), Filter.class, (x, r) -> new Filter(x.tag(),
+            return null;
+        }
+
+        @Override
+        public Void filter(Filter f) {
+            rated(f, f.name() + " twice as large", f.points().get(0), Filter.class, (x, r) -> new Filter(x.tag(),
                     x.points().stream().map(p -> p.times(EASIER)).toList(), x.fouled().map(p -> p.times(EASIER))));
-        } else if (item instanceof ShutOff v) {
-            rated(item, v.name() + " with a full bore", v.loss(), ShutOff.class, (x, r) -> new ShutOff(x.tag(), r));
-        } else if (item instanceof CheckValve v) {
-            rated(item, v.name() + ", larger", v.loss(), CheckValve.class, (x, r) -> new CheckValve(x.tag(),
+            return null;
+        }
+
+        @Override
+        public Void shutOff(ShutOff v) {
+            rated(v, v.name() + " with a full bore", v.loss(), ShutOff.class, (x, r) -> new ShutOff(x.tag(), r));
+            return null;
+        }
+
+        @Override
+        public Void checkValve(CheckValve v) {
+            rated(v, v.name() + ", larger", v.loss(), CheckValve.class, (x, r) -> new CheckValve(x.tag(),
                     x.cracking(), r));
-        } else if (item instanceof CheckBlock v) {
-            rated(item, v.name() + ", larger", v.loss(), CheckBlock.class, (x, r) -> new CheckBlock(x.tag(),
+            return null;
+        }
+
+        @Override
+        public Void checkBlock(CheckBlock v) {
+            rated(v, v.name() + ", larger", v.loss(), CheckBlock.class, (x, r) -> new CheckBlock(x.tag(),
                     x.cracking(), r));
-        } else if (item instanceof FlowSender v) {
-            rated(item, v.name() + ", larger", v.loss(), FlowSender.class, (x, r) -> new FlowSender(x.tag(), r));
-        } else if (item instanceof QuickDisconnect v) {
-            rated(item, v.name() + ", larger", v.loss(), QuickDisconnect.class, (x, r) -> new QuickDisconnect(
+            return null;
+        }
+
+        @Override
+        public Void flowSender(FlowSender v) {
+            rated(v, v.name() + ", larger", v.loss(), FlowSender.class, (x, r) -> new FlowSender(x.tag(), r));
+            return null;
+        }
+
+        @Override
+        public Void quickDisconnect(QuickDisconnect v) {
+            rated(v, v.name() + ", larger", v.loss(), QuickDisconnect.class, (x, r) -> new QuickDisconnect(
                     x.tag(), r));
-        } else if (item instanceof Pump pump) {
-            change(item, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Pump.class,
+            return null;
+        }
+
+        @Override
+        public Void pump(Pump pump) {
+            change(pump, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Pump.class,
                     x -> x.withCurve(x.curve().stream().map(p -> new Pump.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
                             .toList()));
-        } else if (item instanceof Header header) {
-            change(item, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Header.class,
+            return null;
+        }
+
+        @Override
+        public Void header(Header header) {
+            change(header, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Header.class,
                     h -> h.with(new Tag(h.id(), h.name(), h.place().raised(INCH))));
+            return null;
         }
     }
 

@@ -1,0 +1,118 @@
+package ration.drawing;
+
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.FlowSender;
+import ration.model.Header;
+import ration.model.JetPump;
+import ration.model.Kinds;
+import ration.model.Orifice;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
+
+/**
+ * The room a symbol takes round its centre, in drawing units.
+ *
+ * @param halfWidth  to either side
+ * @param halfHeight up, and down for what meets it there
+ * @param depth      how far below its centre it reaches
+ */
+record SymbolSize(double halfWidth, double halfHeight, double depth) {
+
+    /** Of each kind. */
+    static final Kinds<SymbolSize> OF = new Kinds<>() {
+        @Override
+        public SymbolSize tank(Tank item) {
+            return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize selector(Selector item) {
+            return new SymbolSize(18, 18, 18);
+        }
+
+        @Override
+        public SymbolSize shutOff(ShutOff item) {
+            return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize strainer(Strainer item) {
+            return new SymbolSize(21, 8, 50);
+        }
+
+        @Override
+        public SymbolSize filter(Filter item) {
+            return new SymbolSize(17, 9, 9);
+        }
+
+        @Override
+        public SymbolSize checkBlock(CheckBlock item) {
+            return new SymbolSize(17, 15, 15);
+        }
+
+        @Override
+        public SymbolSize flowSender(FlowSender item) {
+            return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize quickDisconnect(QuickDisconnect item) {
+            return new SymbolSize(12, 9, 9);
+        }
+
+        @Override
+        public SymbolSize regulator(Regulator item) {
+            return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize jetPump(JetPump item) {
+            return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize header(Header item) {
+            return new SymbolSize(17, 2, 2);
+        }
+
+        @Override
+        public SymbolSize checkValve(CheckValve item) {
+            return new SymbolSize(12, 9, 9);
+        }
+
+        @Override
+        public SymbolSize orifice(Orifice item) {
+            return new SymbolSize(12, 9, 9);
+        }
+
+        @Override
+        public SymbolSize pump(Pump item) {
+            return new SymbolSize(15, 15, 22);
+        }
+
+        @Override
+        public SymbolSize tee(Tee item) {
+            return new SymbolSize(4, 4, 4);
+        }
+
+        @Override
+        public SymbolSize engineInlet(EngineInlet item) {
+            return new SymbolSize(31, 20, 26);
+        }
+
+        @Override
+        public SymbolSize run(Run item) {
+            return new SymbolSize(12, 12, 12);
+        }
+    };
+}
