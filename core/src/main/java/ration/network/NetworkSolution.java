@@ -2,6 +2,7 @@ package ration.network;
 
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -127,6 +128,11 @@ public final class NetworkSolution {
     /** Flow from start to end, m3/s. */
     public double flow(String link) {
         return figures.flows[index(network.linkIndex(), link)];
+    }
+
+    /** How the flow through a link answers to small changes of everything else; empty without an answer, or with a jet. */
+    public Optional<Sensitivity> sensitivity(String link) {
+        return Sensitivity.of(network, this, index(network.linkIndex(), link));
     }
 
     /** Flow of the link at this place in the problem, m3/s. */
