@@ -1,7 +1,8 @@
 /**
  * From what was laid out and a condition to a network, and back to answers by the user's own ids.
  *
- * <p>{@link ration.flow.FlowBasis} maps once: ports become nodes at their height along apparent up, runs and items
+ * <p>{@link ration.flow.FlowBasis} makes a plan once for each state of handles, pumps, filters and faults, and poses it
+ * for each attitude and filling: ports become nodes at their height along apparent up, runs and items
  * become elements. {@link ration.flow.FlowAnswer} gives flow by run, pressure by port, levels by tank, the path the
  * fuel takes and what each item on it costs. Three questions are asked of one network ({@link
  * ration.flow.FlowQuestion}): what pressure is left when the engine takes its demand, what flows when the inlet is held
