@@ -25,6 +25,7 @@ import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.flow.WaysToFail;
 import ration.model.Item;
 import ration.model.Run;
 import ration.network.Network;
@@ -125,8 +126,8 @@ public class AssessmentBenchmark {
     private static List<Fault> faults(Project project) {
         List<Fault> all = new ArrayList<>();
         while (all.size() < 1000) {
-            for (Fault.Kind kind : Fault.Kind.values()) {
-                for (Item item : project.system().items()) {
+            for (Item item : project.system().items()) {
+                for (Fault.Kind kind : WaysToFail.of(item)) {
                     if (all.size() < 1000) {
                         all.add(new Fault(kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5 + all.size() * 1e-4));
                     }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -17,6 +18,8 @@ import picocli.CommandLine.Spec;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.CaseWords;
+import ration.assess.FaultWords;
+import ration.condition.Condition;
 import ration.flow.FlowAnswer;
 import ration.network.NetworkProblem;
 import ration.network.NetworkSolution;
@@ -46,6 +49,11 @@ final class SolveCommand implements Callable<Integer> {
                     + "off at the inlet; or a flow, such as '18 gph'.")
     private String question;
 
+    @Option(names = "--fault", paramLabel = "WAY:PART[=HOW MUCH]",
+            description = "A part that has failed, as in 'pump-dead:boost-pump' or 'outlet-clogged:upper=4'; any word lists the"
+                    + " ways. May be said again.")
+    private List<String> faults = List.of();
+
     @Option(names = "--json", description = "Print as JSON, SI units.")
     private boolean json;
 
@@ -60,7 +68,11 @@ final class SolveCommand implements Callable<Integer> {
         CaseAnswer look;
         FlowAnswer answer;
         try {
-            look = assessment.get().look(CaseWords.parse(assessment.get(), words)).orElseThrow();
+            Condition condition = CaseWords.parse(assessment.get(), words);
+            for (String fault : faults) {
+                condition = condition.with(FaultWords.parse(assessment.get().project().system(), fault));
+            }
+            look = assessment.get().look(condition).orElseThrow();
             answer = asked(look);
         } catch (IllegalArgumentException e) {
             err.println("ration: " + e.getMessage());

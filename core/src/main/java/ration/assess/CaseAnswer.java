@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.condition.Day;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
@@ -277,6 +278,12 @@ public final class CaseAnswer {
         if (Math.abs(condition.fuelKelvin() - usualKelvin) > 0.05) {
             words.append(", fuel at ").append(UnitSystem.figure(Unit.CELSIUS.fromSi(condition.fuelKelvin()), 0)).append(" \u00b0C");
         }
+        Day day = condition.air().day();
+        if (!day.equals(Day.STANDARD)) {
+            words.append(", at ").append(units.text(day.altitudeM(), Dimension.LENGTH));
+        }
+        condition.faults().all().stream().map(f -> system.item(f.item()).map(Item::name).orElse(f.item()) + (f.port().isEmpty() ? "" : " "
+                + f.port()) + ": " + f.kind().words()).sorted().forEach(f -> words.append(", ").append(f));
         return words.toString();
     }
 

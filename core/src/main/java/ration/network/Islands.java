@@ -36,7 +36,7 @@ final class Islands {
             attempt.cutOff[i] = !supplied[r];
             attempt.pinned[i] = !supplied[r] && r == i;
             if (!supplied[r] && Math.abs(asked[r]) > 1e-12 * Math.max(most[r], 1e-6) && attempt.network.demand[i] != 0) {
-                return "Nothing that is open brings fuel to " + s.problem.nodes().get(i).id() + ".";
+                return fed(r, asked[r] > 0) ? pin() : "Nothing that is open brings fuel to " + s.problem.nodes().get(i).id() + ".";
             }
         }
         for (int e = 0; e < s.links; e++) {
@@ -45,6 +45,24 @@ final class Islands {
             }
         }
         return null;
+    }
+
+    /**
+     * Opens the valves that are held shut and could feed a group, or take what it gives; whether there are any. While the states
+     * were sought, fuel that came through the steep reverse of another valve may have hidden that these are needed.
+     */
+    private boolean fed(int region, boolean asks) {
+        boolean any = false;
+        for (int e = 0; e < s.links; e++) {
+            int inside = root(asks ? s.to[e] : s.from[e]);
+            int outside = root(asks ? s.from[e] : s.to[e]);
+            if (attempt.out[e] && s.oneWay[e] && !s.shut[e] && s.heldNode[e] < 0 && inside == region && outside != region) {
+                attempt.out[e] = false;
+                attempt.q[e] = s.firstFlow[e];
+                any = true;
+            }
+        }
+        return any;
     }
 
     private void join() {

@@ -63,4 +63,31 @@ class CaseWordsTest {
         assertThatThrownBy(() -> CaseWords.parse(CORRIE, "pitch steep")).hasMessageContaining("pitch steep");
         assertThat(CaseWords.parse(CORRIE, " ")).isEqualTo(CORRIE.governing().orElseThrow().condition());
     }
+
+    @Test
+    void aFailedPartIsSaidAndStandsInTheNameOfTheCase() {
+        ration.project.Project corrie = ration.Systems.corrie();
+        Assessment a = Assessment.of(corrie);
+        ration.condition.Condition c = CaseWords.parse(a, "level, upper, full");
+        CaseAnswer well = a.look(c).orElseThrow();
+        CaseAnswer clogged = a.look(c.with(FaultWords.parse(corrie.system(), "outlet-clogged:upper=16"))).orElseThrow();
+        assertThat(clogged.margin()).isLessThan(well.margin());
+        assertThat(clogged.label(corrie.system(), ration.quantity.UnitSystem.US)).isEqualTo(well.label(corrie.system(),
+                ration.quantity.UnitSystem.US) + ", Upper tank: outlet screen clogged");
+        CaseAnswer shut = a.look(c.with(FaultWords.parse(corrie.system(), "filter-fouled:strainer=shut"))).orElseThrow();
+        assertThat(shut.margin()).isZero();
+        assertThat(shut.verdict()).isEqualTo(ration.check.Verdict.SHORT);
+    }
+
+    @Test
+    void aFaultThatIsNotUnderstoodListsWhatMayBeSaid() {
+        ration.model.FuelSystem s = ration.Systems.corrie().system();
+        assertThatThrownBy(() -> FaultWords.parse(s, "gremlins:upper")).hasMessageContaining("vent-shut").hasMessageContaining("pump-dead");
+        assertThatThrownBy(() -> FaultWords.parse(s, "vent-shut:nowhere")).hasMessageContaining("upper").hasMessageContaining("selector");
+        assertThatThrownBy(() -> FaultWords.parse(s, "pump-dead:strainer")).hasMessageContaining("does not fail in this way")
+                .hasMessageContaining("filter-fouled");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper")).hasMessageContaining("times its loss");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=many")).hasMessageContaining("no number");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=-4")).hasMessageContaining("above zero");
+    }
 }

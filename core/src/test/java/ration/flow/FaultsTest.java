@@ -345,6 +345,14 @@ class FaultsTest {
         assertThat(new Day(Unit.FOOT.toSi(8000), 0).pressurePa()).isCloseTo((14.696 - 3.78) * PSI, Percentage.withPercentage(0.1));
     }
 
+    /** Every way to fail belongs to some part, and every way a part has changes its network but for what only shows. */
+    @Test
+    void everyWayToFailBelongsToAPart() {
+        java.util.Set<Kind> known = new java.util.HashSet<>();
+        ration.model.EveryKind.all().forEach(i -> known.addAll(WaysToFail.of(i)));
+        assertThat(known).containsExactlyInAnyOrder(Kind.values());
+    }
+
     /** Whatever fails, there is an answer or a reason, and nothing that fails gives the engine more than it had. */
     @ParameterizedTest
     @EnumSource(Kind.class)

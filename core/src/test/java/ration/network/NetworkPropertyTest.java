@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -25,6 +26,9 @@ class NetworkPropertyTest {
                 .isNotEqualTo(Status.ITERATION_LIMIT);
         if (solution.status() == Status.NO_SUPPLY) {
             assertThat(solution.reason()).contains("brings fuel to n");
+        }
+        if (!solution.converged()) {
+            assertThat(solution.reason()).isNotBlank();
             return;
         }
         massBalances(problem, solution);
@@ -113,7 +117,7 @@ class NetworkPropertyTest {
     }
 
     /** The same network in another pose, begun at an answer that lies near, comes to the answer it comes to from nothing. */
-    @Property(tries = 2000)
+    @Property(tries = 5000)
     void anAnswerNearbyLeadsToTheSameAnswer(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         Network network = Network.of(problem);
@@ -129,17 +133,28 @@ class NetworkPropertyTest {
         assertThat(warm.status()).isEqualTo(cold.status());
         if (cold.converged()) {
             for (Link link : problem.links()) {
-                // each answer is within the mass tolerance of the truth, and in loops that lose next to nothing a flow
-                // is known no better than its pressure residual over its slope; a square law is flat at its foot
-                double q = cold.flow(link.id());
-                double slope = (link.element().loss(q + 1e-7, problem.fluid(), problem.law())
-                        - link.element().loss(q - 1e-7, problem.fluid(), problem.law())) / 2e-7;
-                double doubt = (cold.evidence().pressureResidual() + warm.evidence().pressureResidual()) / slope;
-                boolean trickle = Math.max(Math.abs(q), Math.abs(warm.flow(link.id()))) < 1e-8;
-                assertThat(warm.flow(link.id())).isCloseTo(q, org.assertj.core.data.Offset.offset(trickle ? 1e-8
-                        : 2 * SolverSettings.MASS_TOLERANCE + doubt));
+                // a flow follows from its pressure drop but where next to nothing is lost, or where valves cut off what lies
+                // between them: there the drops must agree within the tolerance of an answer
+                OptionalDouble apart = apart(cold, warm, link);
+                assertThat(apart.isEmpty() || apart.getAsDouble() < SolverSettings.PRESSURE_TOLERANCE || Math.abs(warm.flow(link.id())
+                        - cold.flow(link.id())) < 2 * SolverSettings.MASS_TOLERANCE).as(link + ": " + cold.flow(link.id()) + " and "
+                        + warm.flow(link.id()) + ", drops differ by " + apart).isTrue();
             }
         }
+    }
+
+    /** By how much the pressure over a link differs between two answers, Pa; empty where one does not know it. */
+    private static OptionalDouble apart(NetworkSolution a, NetworkSolution b, Link link) {
+        double sum = 0;
+        for (NetworkSolution s : List.of(a, b)) {
+            OptionalDouble from = s.piezometric(link.from());
+            OptionalDouble to = s.piezometric(link.to());
+            if (from.isEmpty() || to.isEmpty()) {
+                return OptionalDouble.empty();
+            }
+            sum += (s == a ? 1 : -1) * (from.getAsDouble() - to.getAsDouble());
+        }
+        return OptionalDouble.of(Math.abs(sum));
     }
 
     @Property(tries = 300)

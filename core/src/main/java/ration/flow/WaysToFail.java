@@ -1,0 +1,142 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.condition.Fault.Kind;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
+import ration.model.FlowSender;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Kinds;
+import ration.model.Orifice;
+import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.Tee;
+
+/**
+ * In which ways each kind of part fails here, as the network can tell it; the ways are common practice without a source. What a
+ * part can do beyond that (a header's own vent, a nozzle that clogs) is not known to it.
+ */
+public final class WaysToFail implements Kinds<List<Kind>> {
+
+    private static final WaysToFail WAYS = new WaysToFail();
+
+    private WaysToFail() {
+    }
+
+    /** Of one part. */
+    public static List<Kind> of(Item item) {
+        return item.as(WAYS);
+    }
+
+    /** A joint or seal lets air in or fuel out, whatever else the part does. */
+    private static List<Kind> leaking(Kind... more) {
+        List<Kind> all = new ArrayList<>(List.of(more));
+        all.add(Kind.AIR_LEAK);
+        all.add(Kind.FUEL_LEAK);
+        return all;
+    }
+
+    @Override
+    public List<Kind> tank(Tank item) {
+        return List.of(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID, Kind.CAP_LOST, Kind.OUTLET_CLOGGED, Kind.FUEL_LEAK);
+    }
+
+    @Override
+    public List<Kind> selector(Selector item) {
+        return leaking(Kind.SELECTOR_BETWEEN, Kind.SELECTOR_LEAKS);
+    }
+
+    @Override
+    public List<Kind> shutOff(ShutOff item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> strainer(Strainer item) {
+        return leaking(Kind.FILTER_FOULED);
+    }
+
+    @Override
+    public List<Kind> filter(Filter item) {
+        return leaking(Kind.FILTER_FOULED);
+    }
+
+    @Override
+    public List<Kind> checkBlock(CheckBlock item) {
+        return leaking(Kind.CHECK_STUCK_OPEN, Kind.CHECK_STUCK_SHUT);
+    }
+
+    @Override
+    public List<Kind> flowSender(FlowSender item) {
+        return leaking(Kind.SENDER_CLOGGED, Kind.INDICATION_FROZEN);
+    }
+
+    @Override
+    public List<Kind> quickDisconnect(QuickDisconnect item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> regulator(Regulator item) {
+        return item.reference() == Regulator.Reference.MANIFOLD ? leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT,
+                Kind.REFERENCE_OFF) : leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT);
+    }
+
+    @Override
+    public List<Kind> jetPump(JetPump item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> header(Header item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> checkValve(CheckValve item) {
+        return leaking(Kind.CHECK_STUCK_OPEN, Kind.CHECK_STUCK_SHUT);
+    }
+
+    @Override
+    public List<Kind> orifice(Orifice item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> pump(Pump item) {
+        List<Kind> all = leaking(Kind.PUMP_DEAD, Kind.PUMP_WEAK);
+        if (item.drive() == Pump.Drive.ELECTRIC) {
+            all.add(Kind.SUPPLY_DEAD);
+        }
+        if (item.build().checked()) {
+            all.add(Kind.CHECK_STUCK_OPEN);
+        }
+        return all;
+    }
+
+    @Override
+    public List<Kind> tee(Tee item) {
+        return leaking();
+    }
+
+    @Override
+    public List<Kind> engineInlet(EngineInlet item) {
+        return item.style() == EngineInlet.Style.FLOAT ? leaking(Kind.NEEDLE_STUCK_OPEN, Kind.NEEDLE_STUCK_SHUT) : leaking();
+    }
+
+    @Override
+    public List<Kind> run(Run item) {
+        return leaking(Kind.LINE_PINCHED, Kind.RETURN_BLOCKED);
+    }
+}
