@@ -18,6 +18,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Ledger;
 import ration.check.Finding;
+import ration.check.Measure;
 import ration.check.Verdict;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -93,9 +94,12 @@ final class CheckCommand implements Callable<Integer> {
         }
         ArrayNode findings = root.putArray("findings");
         for (Finding f : a.findings()) {
-            findings.addObject().put("id", f.id()).put("title", f.title()).put("item", f.item())
+            ObjectNode finding = findings.addObject().put("id", f.id()).put("title", f.title()).put("item", f.item())
                     .put("verdict", f.verdict().word()).put("detail", f.detail().in(UnitSystem.US)).put("source", f.source())
                     .put("remedy", f.remedy());
+            f.measure().ifPresent(m -> finding.putObject("measure").put("value_si", m.value()).put("limit_si", m.limit()).put("sense",
+                    m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most").put("dimension", m.dimension().name().toLowerCase(
+                    java.util.Locale.ROOT)));
         }
         ArrayNode cases = root.putArray("cases");
         for (CaseAnswer c : a.cases()) {

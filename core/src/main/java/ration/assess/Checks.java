@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import ration.check.Check;
 import ration.check.Finding;
+import ration.check.Measure;
 import ration.check.Verdict;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
@@ -106,7 +107,7 @@ final class Checks {
                     "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
                     detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
-                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)));
+                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)));
         }
     }
 
@@ -185,7 +186,8 @@ final class Checks {
                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
                             ? " Not every case has an answer." : ""),
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
-                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head."));
+                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
+                            Dimension.PRESSURE)));
                 }));
     }
 

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import ration.check.Check;
 import ration.check.Finding;
+import ration.check.Measure;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Power;
@@ -109,7 +110,8 @@ final class PressureChecks {
                 + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
                 + at.positions().values().stream().findFirst().map(p -> ", " + p).orElse("") + ".",
                 "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; figure from the maker",
-                verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : ""));
+                verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : "").with(Measure.atMost(found, limit,
+                Dimension.PRESSURE)));
     }
 
     /** What a line stands when every pump pushes against a shut end, against the lowest rating among the lines. */

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import ration.check.Check;
 import ration.check.Finding;
+import ration.check.Measure;
 import ration.check.Verdict;
 import ration.evidence.TankEvidence;
 import ration.flow.FlowBasis;
@@ -61,8 +62,13 @@ final class TankChecks {
 
     private void add(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,
             String source, String remedy) {
-        findings.add(new Finding(check, t.tank().id() + of, title + ", " + t.tank().name(), t.tank().id(), verdict,
-                ratio, detail, source, verdict == Verdict.HOLDS ? "" : remedy));
+        findings.add(finding(check, of, title, t, verdict, ratio, detail, source, remedy));
+    }
+
+    private static Finding finding(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio,
+            Finding.Wording detail, String source, String remedy) {
+        return new Finding(check, t.tank().id() + of, title + ", " + t.tank().name(), t.tank().id(), verdict, ratio, detail, source,
+                verdict == Verdict.HOLDS ? "" : remedy);
     }
 
     private static String found(TankAnswer.Source source) {
@@ -79,9 +85,9 @@ final class TankChecks {
                 + u.fineVolume(t.unusable()) + " stays by the " + found(t.source()) + t.attitude().map(a -> ", "
                 + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";
-        add(Check.TANK_UNUSABLE, "", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
+        findings.add(finding(Check.TANK_UNUSABLE, "", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
                 + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
-                + " so that less stays: the Tanks page ranks what helps.");
+                + " so that less stays: the Tanks page ranks what helps.").with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME)));
         Optional<TankEvidence.Drained> there = t.drainedThere();
         if (there.isPresent()) {
             TankEvidence.Drained d = there.get();

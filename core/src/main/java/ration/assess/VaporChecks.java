@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import ration.check.Check;
 import ration.check.Finding;
+import ration.check.Measure;
 import ration.check.Verdict;
 import ration.geometry.Point3;
 import ration.heat.Warming;
@@ -105,7 +106,8 @@ final class VaporChecks {
                 + " memory); the degrees wanted are a practice choice. Boiling pressure: API 2517 as in AP-42 (from memory),"
                 + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? ""
                 : !v.fuelSaid() ? CHOOSE : "Lower the pump, a"
-                + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps."));
+                + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps.").with(Measure.atLeast(
+                v.degrees(), v.needed(), Dimension.TEMPERATURE)));
     }
 
     private void trapped() {

@@ -1,5 +1,6 @@
 package ration.check;
 
+import java.util.Optional;
 import ration.quantity.UnitSystem;
 
 /**
@@ -14,9 +15,21 @@ import ration.quantity.UnitSystem;
  * @param detail  value against limit with units, and the case
  * @param source  where the requirement comes from
  * @param remedy  what to do, or empty when it holds
+ * @param measure the figure against its limit, where the check comes down to one
  */
 public record Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail,
-        String source, String remedy) {
+        String source, String remedy, Optional<Measure> measure) {
+
+    /** A finding that comes down to no one figure. */
+    public Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail, String source,
+            String remedy) {
+        this(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.empty());
+    }
+
+    /** The same with its figure. */
+    public Finding with(Measure figure) {
+        return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.of(figure));
+    }
 
     /** Stable: the key of the check with what it was asked of, flow.margin.LEFT. */
     public String id() {

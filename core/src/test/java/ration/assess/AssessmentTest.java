@@ -246,4 +246,19 @@ class AssessmentTest {
         assertThat(Contents.LAST_USABLE.volume(2, 1, 2)).as("never more than the tank holds").isEqualTo(2);
         assertThat(Measured.of(1, Unit.INCH, " tape ").by()).isEqualTo("tape");
     }
+
+    /** A figure that misses its limit is Short, one that meets it is not; where either is not known it is Not shown. */
+    @Test
+    void verdictsAgreeWithTheFiguresTheyComeFrom() {
+        for (Project p : List.of(Systems.corrie(), Systems.demo("brindle-a2"), Systems.demo("tansy-l3"))) {
+            List<Finding> measured = Assessment.of(p).findings().stream().filter(f -> f.measure().isPresent()).toList();
+            assertThat(measured).extracting(Finding::check).contains(ration.check.Check.FLOW_MARGIN, ration.check.Check.TANK_UNUSABLE,
+                    ration.check.Check.VAPOR_GAP, ration.check.Check.FLOW_INLET_PRESSURE);
+            assertThat(measured).allSatisfy(f -> {
+                if (f.verdict() != Verdict.NOT_SHOWN) {
+                    assertThat(f.verdict() != Verdict.SHORT).as(f.id() + " " + f.measure()).isEqualTo(f.measure().get().met());
+                }
+            });
+        }
+    }
 }
