@@ -8,6 +8,7 @@ import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Day;
+import ration.condition.Fault;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
@@ -235,10 +236,9 @@ public final class CaseAnswer {
         if (!capacity.usable()) {
             return capacity.reason();
         }
-        java.util.List<String> air = capacity.airDrawn().isEmpty() ? demand.airDrawn() : capacity.airDrawn();
+        List<String> air = capacity.airDrawn().isEmpty() ? demand.airDrawn() : capacity.airDrawn();
         if (!air.isEmpty()) {
-            return "Air is drawn through " + air.stream().map(o -> outletName(system, o))
-                    .collect(Collectors.joining(" and ")) + ", which stands clear of the fuel.";
+            return airWords(system, air);
         }
         if (!demand.dryHeaders().isEmpty()) {
             return demand.dryHeaders().stream().map(h -> system.item(h).map(Item::name).orElse(h))
@@ -252,6 +252,16 @@ public final class CaseAnswer {
                     : "No fuel reaches the engine: the outlet of " + dry + " stands clear of the fuel.";
         }
         return "";
+    }
+
+    /** An outlet that stands clear lets air in, or a part that leaks does. */
+    private String airWords(FuelSystem system, List<String> air) {
+        String outlets = capacity.levels().values().stream().flatMap(l -> l.uncovered().stream().map(o -> l.tank() + "." + o)).filter(
+                air::contains).map(o -> outletName(system, o)).collect(Collectors.joining(" and "));
+        return outlets.isEmpty() ? "Air is drawn in at " + condition.faults().all().stream().filter(f -> f.kind() == Fault.Kind.AIR_LEAK)
+                .map(f -> system.item(f.item()).map(Item::name).orElse(f.item())).sorted().collect(Collectors.joining(" and "))
+                + ", which leaks: the pressure there lies under ambient." : "Air is drawn through " + outlets
+                + ", which stands clear of the fuel.";
     }
 
     private static String outletName(FuelSystem system, String node) {

@@ -80,6 +80,17 @@ class CaseWordsTest {
     }
 
     @Test
+    void airThatComesInByALeakIsNotBlamedOnAnOutlet() {
+        ration.project.Project tansy = ration.Systems.demo("tansy-l3");
+        Assessment a = Assessment.of(tansy);
+        CaseAnswer c = a.look(CaseWords.parse(a, "climb, left, low, engine pump alone").with(FaultWords.parse(tansy.system(),
+                "air-leak:engine-pump"))).orElseThrow();
+        assertThat(c.margin()).isZero();
+        assertThat(c.obstacle(tansy.system())).isEqualTo("Air is drawn in at Engine pump, which leaks: the pressure there lies under"
+                + " ambient.");
+    }
+
+    @Test
     void aFaultThatIsNotUnderstoodListsWhatMayBeSaid() {
         ration.model.FuelSystem s = ration.Systems.corrie().system();
         assertThatThrownBy(() -> FaultWords.parse(s, "gremlins:upper")).hasMessageContaining("vent-shut").hasMessageContaining("pump-dead");
