@@ -20,7 +20,6 @@ import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Handles;
-import ration.evidence.OpenPaths;
 import ration.evidence.TankEvidence;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
@@ -40,6 +39,8 @@ import ration.project.Practice;
 import ration.project.Project;
 import ration.tank.Feed;
 import ration.tank.TankBody;
+import ration.topology.Passing;
+import ration.topology.Topology;
 
 /**
  * Everything computed from one project.
@@ -247,7 +248,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Tanks whose outlets are joined to another's with the handles so, and so may run dry while that one feeds. */
     private static List<Tank> joined(FuelSystem system, Map<String, String> position) {
-        return system.tanks().stream().filter(t -> !t.outlets().isEmpty() && !OpenPaths.between(system, t, position, Set.of())
+        Topology topology = Topology.of(system);
+        return system.tanks().stream().filter(t -> !t.outlets().isEmpty() && !topology.joined(t, Passing.untrusted(position, Set.of()))
                 .isEmpty()).toList();
     }
 

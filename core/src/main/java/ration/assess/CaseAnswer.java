@@ -278,7 +278,7 @@ public final class CaseAnswer {
             }
         }
         words.append(", ").append(contentsWords(system, units));
-        if (!pumps.label().isEmpty() && basis.system().feedPumps().size() > 1 || pumps.running() == 0
+        if (!pumps.label().isEmpty() && basis.topology().feedPumps().size() > 1 || pumps.running() == 0
                 && !pumps.label().isEmpty()) {
             words.append(", ").append(pumps.label().toLowerCase(java.util.Locale.ROOT));
         }

@@ -2,7 +2,6 @@ package ration.assess;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,18 +14,15 @@ import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.geometry.Point3;
-import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Header;
-import ration.model.Item;
 import ration.model.Outlet;
 import ration.model.PortRef;
-import ration.model.Run;
-import ration.model.Selector;
 import ration.model.Tank;
 import ration.model.Validation;
 import ration.project.Project;
 import ration.tank.Feed;
+import ration.topology.Topology;
 
 /**
  * How the outlets of a tank are joined, from the layout and the flow answer: where their lines meet, and what the line of
@@ -42,12 +38,13 @@ final class Feeds {
             return Feed.GRAVITY;
         }
         FuelSystem system = project.system();
+        Topology topology = Topology.of(system);
         Map<String, List<PortRef>> ways = new LinkedHashMap<>();
-        tank.outlets().forEach(o -> ways.put(o.name(), downstream(system, new PortRef(tank.id(), o.name()))));
+        tank.outlets().forEach(o -> ways.put(o.name(), topology.onward(new PortRef(tank.id(), o.name()))));
         Optional<PortRef> meets = ways.values().iterator().next().stream().filter(p -> ways.values().stream().allMatch(w ->
                 w.contains(p))).findFirst();
-        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i instanceof Header
-                || i instanceof Tank).isPresent();
+        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i.only(Header.class).isPresent()
+                || i.only(Tank.class).isPresent()).isPresent();
         if (part) {
             return Feed.GRAVITY;
         }
@@ -58,36 +55,6 @@ final class Feeds {
                     meets.get(), ways).orElse(Double.POSITIVE_INFINITY)));
         }
         return new Feed(legs);
-    }
-
-    /** Ports on the way from an outlet towards the engine, until the way parts, ends, or comes to a tank. */
-    private static List<PortRef> downstream(FuelSystem system, PortRef start) {
-        Set<PortRef> way = new LinkedHashSet<>(List.of(start));
-        PortRef at = start;
-        while (true) {
-            Optional<Run> run = system.runAt(at);
-            if (run.isEmpty()) {
-                return List.copyOf(way);
-            }
-            PortRef far = run.get().from().equals(at) ? run.get().to() : run.get().from();
-            if (!way.add(far)) {
-                return List.copyOf(way);
-            }
-            Item item = system.item(far.item()).orElse(null);
-            if (item == null || item instanceof Tank || item instanceof Header || item instanceof EngineInlet
-                    || !item.ports().contains(Item.OUT) || far.port().equals(Item.OUT)) {
-                return List.copyOf(way);
-            }
-            PortRef out = new PortRef(item.id(), Item.OUT);
-            if (item instanceof Selector s && s.positions().stream().noneMatch(p -> p.joins().stream().anyMatch(g ->
-                    g.contains(far.port()) && g.contains(Item.OUT)))) {
-                return List.copyOf(way);
-            }
-            if (!way.add(out)) {
-                return List.copyOf(way);
-            }
-            at = out;
-        }
     }
 
     /** The measured points along the ports. */

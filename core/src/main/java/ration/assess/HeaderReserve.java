@@ -1,20 +1,14 @@
 package ration.assess;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
-import java.util.HashSet;
-import java.util.Set;
 import ration.condition.Condition;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
-import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
-import ration.model.Run;
-import ration.model.Tank;
 import ration.project.Project;
+import ration.topology.Topology;
 
 /**
  * How long a full header lasts once nothing runs in: all that leaves it counts, what the engine sends back to a main tank too.
@@ -35,41 +29,18 @@ record HeaderReserve(Header header, double drawn, boolean known) {
             return new HeaderReserve(header, demand, false);
         }
         Condition start = Assessment.start(project);
+        Topology topology = basis.topology();
         double most = 0;
         for (var position : Assessment.positions(project.system())) {
             FlowAnswer a = basis.ask(start.withPositions(position), new FlowQuestion.Demand(demand));
             if (a.usable()) {
                 double out = a.solution().flow(header.id() + "." + Item.OUT);
                 for (String inlet : header.inlets()) {
-                    out -= comesRound(project.system(), header, inlet) ? Math.max(0, a.solution().flow(header.id() + "." + inlet)) : 0;
+                    out -= topology.comesRound(new PortRef(header.id(), inlet)) ? Math.max(0, a.solution().flow(header.id() + "." + inlet)) : 0;
                 }
                 most = Math.max(most, out);
             }
         }
         return most > 1e-9 ? new HeaderReserve(header, Math.max(most, demand), true) : new HeaderReserve(header, demand, false);
-    }
-
-    /** Whether what comes in at an inlet left the same header before: a return, which lasts as long as the header does. */
-    private static boolean comesRound(FuelSystem system, Header header, String inlet) {
-        Deque<PortRef> ahead = new ArrayDeque<>();
-        Set<String> seen = new HashSet<>();
-        ahead.add(new PortRef(header.id(), inlet));
-        while (!ahead.isEmpty()) {
-            PortRef at = ahead.poll();
-            for (Run run : system.runs()) {
-                if (!run.to().equals(at) || !seen.add(run.id())) {
-                    continue;
-                }
-                String from = run.from().item();
-                if (from.equals(header.id())) {
-                    return true;
-                }
-                Item item = system.item(from).orElse(null);
-                if (item != null && !(item instanceof Tank)) {
-                    item.ports().forEach(p -> ahead.add(new PortRef(from, p)));
-                }
-            }
-        }
-        return false;
     }
 }

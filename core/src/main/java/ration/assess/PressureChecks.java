@@ -67,7 +67,7 @@ final class PressureChecks {
     /** 23.955(c)(3): main and emergency pump together must not exceed what the inlet bears. */
     private void greatestInletPressure() {
         Optional<EngineInlet> inlet = basis.system().inlet();
-        if (basis.system().feedPumps().isEmpty() || inlet.isEmpty()) {
+        if (basis.topology().feedPumps().isEmpty() || inlet.isEmpty()) {
             return;
         }
         EngineInlet i = inlet.get();
@@ -116,7 +116,7 @@ final class PressureChecks {
 
     /** What a line stands when every pump pushes against a shut end, against the lowest rating among the lines. */
     private void deadHead() {
-        List<Pump> pumps = basis.system().feedPumps();
+        List<Pump> pumps = basis.topology().feedPumps();
         if (pumps.isEmpty()) {
             return;
         }
@@ -246,7 +246,7 @@ final class PressureChecks {
 
     /** 23.991(b): the second pump has a supply of its own; two electric pumps need two. */
     private void pumpPower() {
-        List<Pump> pumps = basis.system().feedPumps();
+        List<Pump> pumps = basis.topology().feedPumps();
         if (project.brief().delivery() != Brief.Delivery.PUMP || pumps.isEmpty()) {
             return;
         }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import ration.model.FuelSystem;
 import ration.model.Pump;
+import ration.topology.Topology;
 
 /**
  * Which of the pumps that feed the engine run.
@@ -22,7 +23,7 @@ public record PumpSet(String label, Set<String> stopped, int running) {
 
     /** Every set the matrix goes through: all, each alone, none; one empty set if there is no pump. */
     public static List<PumpSet> of(FuelSystem system) {
-        List<Pump> pumps = system.feedPumps();
+        List<Pump> pumps = Topology.of(system).feedPumps();
         if (pumps.isEmpty()) {
             return List.of(new PumpSet("", Set.of(), 0));
         }
@@ -43,9 +44,9 @@ public record PumpSet(String label, Set<String> stopped, int running) {
 
     /** The set a condition stands for; empty label if it is none of them. */
     public static PumpSet of(FuelSystem system, Set<String> stopped) {
-        Set<String> feeding = Set.copyOf(system.feedPumps().stream().map(Pump::id)
-                .filter(stopped::contains).toList());
+        List<Pump> pumps = Topology.of(system).feedPumps();
+        Set<String> feeding = Set.copyOf(pumps.stream().map(Pump::id).filter(stopped::contains).toList());
         return of(system).stream().filter(s -> s.stopped().equals(feeding)).findFirst()
-                .orElse(new PumpSet("Pumps as set", feeding, system.feedPumps().size() - feeding.size()));
+                .orElse(new PumpSet("Pumps as set", feeding, pumps.size() - feeding.size()));
     }
 }

@@ -22,6 +22,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.topology.Topology;
 import ration.vapor.Air;
 import ration.vapor.Trapped;
 
@@ -38,12 +39,14 @@ final class VaporChecks {
 
     private final Project project;
     private final FuelSystem system;
+    private final Topology topology;
     private final List<CaseAnswer> cases;
     private final List<Finding> findings = new ArrayList<>();
 
     private VaporChecks(Project project, List<CaseAnswer> cases) {
         this.project = project;
         this.system = project.system();
+        topology = Topology.of(system);
         this.cases = cases.stream().filter(c -> c.judged() && c.steady() && c.demand().usable() && !c.condition().engine().fouled())
                 .toList();
     }
@@ -150,21 +153,12 @@ final class VaporChecks {
     }
 
     private boolean pumpBehind(String id) {
-        List<String> ahead = new ArrayList<>(List.of(id));
-        for (int i = 0; i < ahead.size(); i++) {
-            String at = ahead.get(i);
-            if (system.item(at).filter(x -> x instanceof Pump).isPresent()) {
-                return true;
-            }
-            system.runs().stream().filter(r -> r.from().item().equals(at) && !ahead.contains(r.to().item())).forEach(r ->
-                    ahead.add(r.to().item()));
-        }
-        return false;
+        return topology.downstream(id).stream().map(system::item).flatMap(Optional::stream).anyMatch(i -> i.only(Pump.class).isPresent());
     }
 
     /** Pumps that stand above the fuel they lift. */
     private void lift() {
-        for (Pump pump : system.feedPumps()) {
+        for (Pump pump : topology.feedPumps()) {
             double most = cases.stream().filter(c -> !c.condition().stopped().contains(pump.id()) && !c.demand().path().isEmpty()
                     && c.demand().path().stream().anyMatch(s -> s.item().equals(pump.id()))).mapToDouble(c -> c.demand().height(
                     pump.place().point()) - c.demand().path().get(0).headIn()).max().orElse(0);

@@ -16,9 +16,10 @@ import ration.model.Item;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Run;
-import ration.model.Selector;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
+import ration.topology.Topology;
 
 /**
  * Low and high points of wet lines and vents, from measured heights along an up.
@@ -74,15 +75,16 @@ public record LowPoints(List<Found> points) {
         List<Found> found = new ArrayList<>();
         Map<String, Node> bodies = new HashMap<>();
         List<Node> all = new ArrayList<>();
+        Topology topology = Topology.of(system);
         for (Run run : system.runs()) {
             List<Node> line = new ArrayList<>();
-            end(system, run.from(), up, bodies, all).ifPresent(line::add);
+            end(topology, system, run.from(), up, bodies, all).ifPresent(line::add);
             for (Place p : run.points()) {
                 Node n = new Node(run.id(), p.point(), up.dot(p.point()));
                 all.add(n);
                 line.add(n);
             }
-            end(system, run.to(), up, bodies, all).ifPresent(line::add);
+            end(topology, system, run.to(), up, bodies, all).ifPresent(line::add);
             for (int i = 1; i < line.size(); i++) {
                 line.get(i - 1).next.add(line.get(i));
                 line.get(i).next.add(line.get(i - 1));
@@ -98,7 +100,7 @@ public record LowPoints(List<Found> points) {
                     > n.height);
             boolean high = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
                     < n.height);
-            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x instanceof Run).isPresent()).findFirst()
+            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x.only(Run.class).isPresent()).isPresent()).findFirst()
                     .orElse(n);
             if (low && flat.stream().noneMatch(f -> ends(system, f))) {
                 boolean drained = flat.stream().anyMatch(f -> drained(system, f));
@@ -113,20 +115,15 @@ public record LowPoints(List<Found> points) {
         return new LowPoints(found);
     }
 
-    private static Optional<Node> end(FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
+    private static Optional<Node> end(Topology topology, FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
         Optional<Item> item = system.item(port.item());
-        boolean ported = item.filter(i -> i instanceof Tank || i instanceof Header).isPresent();
-        String key = ported ? port.toString() : port.item() + item.filter(i -> returns(i, port.port())).map(i -> "~return").orElse("");
+        boolean ported = item.filter(i -> i.as(VESSEL)).isPresent();
+        String key = ported ? port.toString() : port.item() + (topology.returnSide(port) ? "~return" : "");
         return system.point(port).map(p -> bodies.computeIfAbsent(key, k -> {
             Node n = new Node(port.item(), p, up.dot(p));
             all.add(n);
             return n;
         }));
-    }
-
-    /** Feed and return side of a duplex selector share a body, not a way. */
-    private static boolean returns(Item item, String port) {
-        return item instanceof Selector s && s.duplex() && (port.equals(Selector.RETURN) || s.returns().contains(port));
     }
 
     /** All that lies level with a node and joined to it. */
@@ -143,14 +140,31 @@ public record LowPoints(List<Found> points) {
         return flat;
     }
 
+    /** What has a free surface: its ports lie in different places. */
+    private static final SomeKinds<Boolean> VESSEL = new SomeKinds<>() {
+        @Override
+        public Boolean otherwise(Item item) {
+            return false;
+        }
+
+        @Override
+        public Boolean tank(Tank item) {
+            return true;
+        }
+
+        @Override
+        public Boolean header(Header item) {
+            return true;
+        }
+    };
+
     /** Tanks have sumps of their own, headers vents, and the engine ends the line. */
     private static boolean ends(FuelSystem system, Node n) {
-        return system.item(n.item).filter(i -> i instanceof Tank || i instanceof Header
-                || i instanceof EngineInlet).isPresent();
+        return system.item(n.item).filter(i -> i.as(VESSEL) || i.only(EngineInlet.class).isPresent()).isPresent();
     }
 
     private static boolean drained(FuelSystem system, Node n) {
-        return system.item(n.item).filter(i -> i instanceof Strainer s && s.drain()).isPresent();
+        return system.item(n.item).flatMap(i -> i.only(Strainer.class)).filter(Strainer::drain).isPresent();
     }
 
     private static void vents(FuelSystem system, Point3 up, List<Found> found) {

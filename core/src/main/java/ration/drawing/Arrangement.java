@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,11 +23,11 @@ import ration.model.Item;
 import ration.model.JetPump;
 import ration.model.Place;
 import ration.model.PortRef;
-import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.topology.Topology;
 
 /** Where everything stands: true heights, and an order from tanks to engine across. */
 final class Arrangement {
@@ -52,12 +51,13 @@ final class Arrangement {
     private final SchematicSubject subject;
     private final SchematicView view;
     private final FuelSystem system;
+    private final Topology topology;
     private final ApparentGravity gravity;
     private final Point3 reference;
     private final Map<String, Double> centres = new LinkedHashMap<>();
     private final Map<PortRef, Side> sides = new HashMap<>();
     /** Steps from the tanks by the longest way. */
-    private final Map<String, Integer> rank = new HashMap<>();
+    private final Map<String, Integer> rank;
     private double scale;
     private double zeroY;
     private double firewallX;
@@ -71,6 +71,8 @@ final class Arrangement {
         this.subject = subject;
         this.view = view;
         this.system = subject.system();
+        this.topology = Topology.of(system);
+        this.rank = topology.ranks();
         this.gravity = subject.condition().attitude().gravity();
         this.reference = system.inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
         double share = 1;
@@ -174,7 +176,7 @@ final class Arrangement {
 
     private void placeAcross() {
         Optional<Firewall> wall = system.firewall();
-        Set<String> back = returnItems();
+        Set<String> back = topology.returning();
         List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id())).toList();
         List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
                 .filter(i -> !(i instanceof EngineInlet)).toList();
@@ -195,33 +197,6 @@ final class Arrangement {
         firewallX = zoomX(firewallX);
         placeTanks(zoomX(first));
         placeBack(back);
-    }
-
-    /** Items on return, overflow and vent lines: what fuel only passes on its way back to a tank. */
-    private Set<String> returnItems() {
-        Set<String> back = new LinkedHashSet<>();
-        boolean more = true;
-        while (more) {
-            more = false;
-            for (Run run : system.runs()) {
-                Optional<Item> to = system.item(run.to().item());
-                boolean ends = to.isEmpty() || to.get() instanceof Tank || to.get() instanceof Selector
-                        || to.get() instanceof Header || to.get() instanceof EngineInlet;
-                if (goesBack(run, back) && !ends) {
-                    more |= back.add(run.to().item());
-                }
-            }
-        }
-        return back;
-    }
-
-    private boolean goesBack(Run run, Set<String> back) {
-        Optional<Item> from = system.item(run.from().item());
-        String port = run.from().port();
-        return back.contains(run.from().item()) || from.isPresent() && (from.get() instanceof EngineInlet
-                || from.get() instanceof Header && port.equals(Header.VENT)
-                || from.get() instanceof Regulator r && r.style() == Regulator.Style.BYPASS
-                || from.get() instanceof Selector s && s.returns().contains(port));
     }
 
     /** Between the things they join, clear of other symbols. */
@@ -259,12 +234,11 @@ final class Arrangement {
 
     /** Whether a tank reaches down to the item it feeds in some attitude, so that it cannot stand over it. */
     private boolean beside(Tank tank) {
-        Optional<Item> fed = tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
-                .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
-                .findFirst().flatMap(system::item);
-        if (fed.isEmpty() || !(fed.get() instanceof Fitted item)) {
+        Optional<Fitted> fed = topology.fed(tank).flatMap(system::item).flatMap(i -> i.only(Fitted.class));
+        if (fed.isEmpty()) {
             return false;
         }
+        Fitted item = fed.get();
         List<Attitude> all = new ArrayList<>(subject.presets());
         all.add(subject.condition().attitude());
         return all.stream().anyMatch(a -> {
@@ -307,23 +281,9 @@ final class Arrangement {
         return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
     }
 
-    /** Items from tanks to engine: by the longest way of runs that leads to them. */
+    /** Items from tanks to engine. */
     private List<Fitted> inOrder() {
-        rank.clear();
-        system.items().forEach(i -> rank.put(i.id(), 0));
-        for (int round = 0; round < system.items().size(); round++) {
-            for (Run run : system.runs()) {
-                Integer from = rank.get(run.from().item());
-                Integer to = rank.get(run.to().item());
-                if (from != null && to != null && to < from + 1 && !goesBack(run, Set.of())
-                        && !(system.item(run.to().item()).orElse(null) instanceof Selector s
-                        && run.to().port().equals(Selector.RETURN))) {
-                    rank.put(run.to().item(), from + 1);
-                }
-            }
-        }
-        return system.all(Fitted.class)
-                .sorted(Comparator.comparing((Fitted i) -> rank.get(i.id()))).toList();
+        return system.all(Fitted.class).sorted(Comparator.comparing((Fitted i) -> rank.get(i.id()))).toList();
     }
 
     /** The highest tank stands straight over the port it feeds; lower ones step to the left. */
@@ -333,7 +293,7 @@ final class Arrangement {
         List<double[]> taken = new ArrayList<>();
         int step = 0;
         for (Tank tank : tanks) {
-            double over = fedItem(tank).map(centres::get).orElse(firstX);
+            double over = topology.fed(tank).map(centres::get).orElse(firstX);
             double x = over - 98 * view.zoom() * step;
             double[] box = extent(tank, x);
             if (beside(tank) && box[1] > over - 34) {
@@ -378,12 +338,6 @@ final class Arrangement {
 
     private double outletHeightLevel(Tank tank) {
         return tank.outlets().isEmpty() ? 0 : tank.outlets().get(0).place().point().z();
-    }
-
-    private Optional<String> fedItem(Tank tank) {
-        return tank.outlets().stream().map(o -> system.runAt(new PortRef(tank.id(), o.name())))
-                .flatMap(Optional::stream).map(r -> r.from().item().equals(tank.id()) ? r.to().item() : r.from().item())
-                .filter(centres::containsKey).findFirst();
     }
 
     /** Left, right, top, bottom of a tank over every preset, so that tilting moves no tank sideways. */
@@ -475,8 +429,7 @@ final class Arrangement {
     }
 
     private Optional<String> otherEnd(PortRef port) {
-        return system.runAt(port).map(r -> r.from().equals(port) ? r.to().item() : r.from().item())
-                .filter(centres::containsKey);
+        return topology.across(port).map(PortRef::item).filter(centres::containsKey);
     }
 
     Side side(PortRef port) {
@@ -491,9 +444,7 @@ final class Arrangement {
         if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
             return Side.TOP;
         }
-        boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION)
-                || item instanceof Selector s && s.duplex()
-                && (port.port().equals(Selector.RETURN) || s.returns().contains(port.port()));
+        boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION) || topology.returnSide(port);
         if (lower) {
             return Side.BOTTOM;
         }

@@ -5,7 +5,6 @@
  * {@link ration.evidence.Work} done so far; an interrupted one goes on where it stopped. {@link ration.evidence.Procedure}
  * says its steps and the cautions. {@link ration.evidence.TankEvidence} gathers the finished ones of a tank. Each record
  * keeps a {@link ration.evidence.Fingerprint} of the shape and outlets it was done on: once those change it stays on
- * record and no longer counts. {@link ration.evidence.OpenPaths} finds the ways by which fuel would run from tank to tank
- * and spoil a count.
+ * record and no longer counts.
  */
 package ration.evidence;

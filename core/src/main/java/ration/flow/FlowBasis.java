@@ -28,6 +28,7 @@ import ration.network.SolverSettings;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.tank.TankBody;
+import ration.topology.Topology;
 
 /**
  * What every question of one assessment shares: a system without blocking problems, its fuel, its tanks made ready, what is
@@ -45,6 +46,7 @@ public final class FlowBasis {
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
 
     private final FuelSystem system;
+    private final Topology topology;
     private final FuelGrade fuel;
     private final FrictionLaw law;
     private final Map<String, TankBody> bodies;
@@ -64,6 +66,7 @@ public final class FlowBasis {
      */
     public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around) {
         this.system = system;
+        topology = Topology.of(system);
         this.fuel = fuel;
         this.law = law;
         this.bodies = Map.copyOf(bodies);
@@ -77,6 +80,7 @@ public final class FlowBasis {
 
     private FlowBasis(FlowBasis other, Surroundings around) {
         system = other.system;
+        topology = other.topology;
         fuel = other.fuel;
         law = other.law;
         bodies = other.bodies;
@@ -109,6 +113,10 @@ public final class FlowBasis {
 
     public FuelSystem system() {
         return system;
+    }
+
+    public Topology topology() {
+        return topology;
     }
 
     public FuelGrade fuel() {

@@ -2,7 +2,6 @@ package ration.model;
 
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +20,7 @@ public final class FuelSystem {
     private final Optional<Firewall> firewall;
     private final Map<String, Item> byId = new java.util.HashMap<>();
     private final List<Run> runs;
+    private final Map<PortRef, Run> byPort = new java.util.HashMap<>();
     private final List<Tank> tanks;
     private final Optional<EngineInlet> inlet;
 
@@ -29,6 +29,10 @@ public final class FuelSystem {
         this.firewall = firewall;
         this.items.forEach(i -> byId.putIfAbsent(i.id(), i));
         this.runs = all(Run.class).toList();
+        runs.forEach(r -> {
+            byPort.putIfAbsent(r.from(), r);
+            byPort.putIfAbsent(r.to(), r);
+        });
         this.tanks = all(Tank.class).toList();
         this.inlet = all(EngineInlet.class).findFirst();
     }
@@ -85,28 +89,6 @@ public final class FuelSystem {
         return all(Pump.class).findAny().isPresent();
     }
 
-    /** Pumps that bring fuel to the engine, in layout order: from them a way leads downstream to the inlet. */
-    public List<Pump> feedPumps() {
-        Set<String> feeding = new HashSet<>();
-        inlet().ifPresent(i -> upstream(i.id(), feeding));
-        return all(Pump.class).filter(p -> feeding.contains(p.id())).toList();
-    }
-
-    private void upstream(String id, Set<String> seen) {
-        if (seen.add(id) && item(id).filter(i -> !(i instanceof Tank)).isPresent()) {
-            for (Run run : runs()) {
-                if (run.to().item().equals(id) && !returnPort(run.to())) {
-                    upstream(run.from().item(), seen);
-                }
-            }
-        }
-    }
-
-    private boolean returnPort(PortRef port) {
-        return item(port.item()).filter(i -> i instanceof Selector s
-                && (port.port().equals(Selector.RETURN) || s.returns().contains(port.port()))).isPresent();
-    }
-
     /** Whether anything in it clogs. */
     public boolean hasFilter() {
         return items.stream().anyMatch(i -> i instanceof Strainer || i instanceof Filter);
@@ -114,7 +96,7 @@ public final class FuelSystem {
 
     /** The run at a port, if one is joined to it. */
     public Optional<Run> runAt(PortRef port) {
-        return runs.stream().filter(r -> r.from().equals(port) || r.to().equals(port)).findFirst();
+        return Optional.ofNullable(byPort.get(port));
     }
 
     /** Where a port is, in aircraft axes; empty if there is no such port. */
@@ -181,14 +163,5 @@ public final class FuelSystem {
             candidate = base + "-" + n;
         }
         return candidate;
-    }
-
-    /** Runs by the item they leave from, in layout order. */
-    public Map<String, List<Run>> runsByStart() {
-        Map<String, List<Run>> map = new LinkedHashMap<>();
-        for (Run run : runs()) {
-            map.computeIfAbsent(run.from().item(), k -> new ArrayList<>()).add(run);
-        }
-        return map;
     }
 }

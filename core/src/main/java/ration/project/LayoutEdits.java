@@ -19,6 +19,7 @@ import ration.model.Tank;
 import ration.model.Tee;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.topology.Topology;
 
 /**
  * Edits that touch several items at once. Each gives the new system and the item to pick next, and keeps whatever was
@@ -223,10 +224,10 @@ public final class LayoutEdits {
         if (item.get() instanceof Run run) {
             return Optional.of(new Outcome(system.minus(id), run.from().item()));
         }
-        List<Run> lines = system.runs().stream()
-                .filter(r -> r.from().item().equals(id) || r.to().item().equals(id)).toList();
-        List<Run> in = lines.stream().filter(r -> r.to().item().equals(id)).toList();
-        List<Run> out = lines.stream().filter(r -> r.from().item().equals(id)).toList();
+        Topology topology = Topology.of(system);
+        List<Run> lines = topology.meeting(id);
+        List<Run> in = topology.arriving(id);
+        List<Run> out = topology.leaving(id);
         if (in.size() == 1 && out.size() == 1 && !(item.get() instanceof Tank)) {
             Run a = in.get(0);
             Run b = out.get(0);
@@ -338,18 +339,9 @@ public final class LayoutEdits {
                 return same;
             }
         }
-        java.util.Deque<String> next = new java.util.ArrayDeque<>(List.of(from.item()));
-        java.util.Set<String> seen = new java.util.HashSet<>();
-        while (!next.isEmpty()) {
-            String id = next.poll();
-            if (system.item(id).orElse(null) instanceof Tank tank) {
-                return Optional.of(tank);
-            }
-            if (seen.add(id)) {
-                system.runs().stream().filter(r -> r.to().item().equals(id)).forEach(r -> next.add(r.from().item()));
-            }
-        }
-        return system.tanks().stream().findFirst();
+        return Topology.of(system).upstream(from.item(), i -> i.only(Tank.class).isPresent()).stream().map(system::item)
+                .flatMap(Optional::stream).map(i -> i.only(Tank.class)).flatMap(Optional::stream).findFirst().or(() -> system.tanks()
+                        .stream().findFirst());
     }
 
     /** A port at the top of a tank for what comes back. */

@@ -7,6 +7,7 @@ import ration.model.Regulator;
 import ration.project.PatternSheet.At;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.topology.Topology;
 
 /**
  * Layouts people start from, each complete enough to compute. Every figure in them is an estimate to be measured over;
@@ -234,7 +235,7 @@ public enum Pattern {
     public Project project() {
         FuelSystem system = system();
         EngineInlet inlet = system.inlet().orElseThrow();
-        boolean pumped = !system.feedPumps().isEmpty();
+        boolean pumped = !Topology.of(system).feedPumps().isEmpty();
         Brief brief = Brief.usual().withDelivery(pumped ? Brief.Delivery.PUMP : Brief.Delivery.GRAVITY)
                 .withEngine(inlet.kind()).withLowFuel(Quantity.of(2, Unit.GALLON));
         return new Project("New aircraft", "", brief, system, java.util.Map.of());

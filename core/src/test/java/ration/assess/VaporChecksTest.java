@@ -33,6 +33,7 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.topology.Topology;
 
 /** Flags of the vapor side follow from what is computed: raised where it is so, and gone where it is mended. */
 class VaporChecksTest {
@@ -102,7 +103,7 @@ class VaporChecksTest {
         Project p = demo("brindle-a2");
         double lowest = p.system().tanks().stream().mapToDouble(t -> t.outlets().get(0).place().point().z()).min().orElseThrow();
         Project moved = p;
-        for (Pump pump : p.system().feedPumps()) {
+        for (Pump pump : Topology.of(p.system()).feedPumps()) {
             moved = with(moved, pump.with(new Tag(pump.id(), pump.name(), low(pump.place(), lowest))));
         }
         Strainer strainer = p.system().all(Strainer.class).findFirst().orElseThrow();

@@ -29,6 +29,8 @@ import ration.model.Tee;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.topology.Passing;
+import ration.topology.Topology;
 
 /** What tests say of tanks, and when they stop saying it. */
 class HangarTestsTest {
@@ -168,11 +170,11 @@ class HangarTestsTest {
     void bothJoinsTanksAndOneAloneDoesNot() {
         FuelSystem s = Systems.twoTanks(20, 20);
         Tank left = s.tanks().get(0);
-        assertThat(OpenPaths.between(s, left, Map.of("selector", "BOTH"), Set.of())).extracting(Item::id)
+        assertThat(Topology.of(s).joined(left, Passing.untrusted(Map.of("selector", "BOTH"), Set.of()))).extracting(Item::id)
                 .containsExactly("right");
-        assertThat(OpenPaths.between(s, left, Map.of("selector", "LEFT"), Set.of())).isEmpty();
-        assertThat(OpenPaths.between(s, left, Map.of("selector", "OFF"), Set.of())).isEmpty();
-        assertThat(OpenPaths.between(s, left, Map.of(), Set.of())).isEmpty();
+        assertThat(Topology.of(s).joined(left, Passing.untrusted(Map.of("selector", "LEFT"), Set.of()))).isEmpty();
+        assertThat(Topology.of(s).joined(left, Passing.untrusted(Map.of("selector", "OFF"), Set.of()))).isEmpty();
+        assertThat(Topology.of(s).joined(left, Passing.untrusted(Map.of(), Set.of()))).isEmpty();
     }
 
     @Test
@@ -183,8 +185,8 @@ class HangarTestsTest {
                 Systems.inlet(), Systems.run("r1", "left.outlet", "v.in", 5), Systems.run("r2", "v.out", "tee.in", 5),
                 Systems.run("r3", "right.outlet", "tee.branch", 5), Systems.run("r4", "tee.out", "carburettor.in", 5)),
                 Optional.empty());
-        assertThat(OpenPaths.between(s, s.tanks().get(0), Map.of(), Set.of())).hasSize(1);
-        assertThat(OpenPaths.between(s, s.tanks().get(0), Map.of(), Set.of("v"))).isEmpty();
+        assertThat(Topology.of(s).joined(s.tanks().get(0), Passing.untrusted(Map.of(), Set.of()))).hasSize(1);
+        assertThat(Topology.of(s).joined(s.tanks().get(0), Passing.untrusted(Map.of(), Set.of("v")))).isEmpty();
     }
 
     // attitude from heights

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
 import ration.network.Element;
 import ration.quantity.Unit;
+import ration.topology.Topology;
 
 class JointsAndSizesTest {
 
@@ -109,9 +110,9 @@ class JointsAndSizesTest {
     void feedPumpsAreThoseThatLeadToTheEngine() {
         FuelSystem transfer = ration.project.Pattern.TRANSFER.project().system();
         assertThat(transfer.hasPump()).isTrue();
-        assertThat(transfer.feedPumps()).as("a transfer pump feeds a tank").isEmpty();
+        assertThat(Topology.of(transfer).feedPumps()).as("a transfer pump feeds a tank").isEmpty();
         FuelSystem parallel = ration.project.Pattern.TWO_PUMPS_PARALLEL.project().system();
-        assertThat(parallel.feedPumps()).extracting(Item::id).containsExactly("pump-one", "pump-two");
+        assertThat(Topology.of(parallel).feedPumps()).extracting(Item::id).containsExactly("pump-one", "pump-two");
         assertThat(parallel.item("nothing")).isEqualTo(Optional.empty());
     }
 }

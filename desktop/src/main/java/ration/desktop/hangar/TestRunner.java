@@ -25,7 +25,6 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
 import ration.evidence.NoseHeight;
-import ration.evidence.OpenPaths;
 import ration.evidence.Procedure;
 import ration.evidence.Work;
 import ration.model.FuelSystem;
@@ -39,6 +38,8 @@ import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.topology.Passing;
+import ration.topology.Topology;
 
 /** One test, a step at a time: what to do, the caution, one entry, Enter. */
 final class TestRunner extends VBox {
@@ -271,7 +272,7 @@ final class TestRunner extends VBox {
     }
 
     private void pour(HangarTest t, Tank tank) {
-        warn(OpenPaths.between(system(), tank, Map.of(), shutOffs()), system().selectors().isEmpty()
+        warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(), shutOffs())), system().selectors().isEmpty()
                 ? "Even with every valve closed" : "Even with the selector at OFF");
         boolean drain = t.work() instanceof Work.Drain;
         String usual = t.work() instanceof Work.Drain d && !d.trials().isEmpty() ? d.trials().get(d.trials().size() - 1).poured()
@@ -358,7 +359,7 @@ final class TestRunner extends VBox {
     private void select(HangarTest t, Tank tank) {
         Work.Drain d = (Work.Drain) t.work();
         if (system().selectors().isEmpty()) {
-            warn(OpenPaths.between(system(), tank, Map.of(), Set.of()), "With the line open");
+            warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(), Set.of())), "With the line open");
             next("Open", () -> advance(t));
             return;
         }
@@ -368,7 +369,7 @@ final class TestRunner extends VBox {
         VBox warning = new VBox();
         Consumer<String> chosen = name -> {
             entry.getChildren().setAll(row, warning);
-            warn(OpenPaths.between(system(), tank, Map.of(selector.id(), name), Set.of()), "On " + name);
+            warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(selector.id(), name), Set.of())), "On " + name);
         };
         for (Selector.Position p : selector.positions()) {
             if (!p.off()) {
@@ -391,7 +392,7 @@ final class TestRunner extends VBox {
             if (b == null) {
                 throw new IllegalArgumentException("Choose the position the selector stands at.");
             }
-            if (!OpenPaths.between(system(), tank, Map.of(selector.id(), b.getText()), Set.of()).isEmpty()) {
+            if (!Topology.of(system()).joined(tank, Passing.untrusted(Map.of(selector.id(), b.getText()), Set.of())).isEmpty()) {
                 throw new IllegalArgumentException("On " + b.getText() + " another tank feeds too: choose the position of this"
                         + " tank alone.");
             }
