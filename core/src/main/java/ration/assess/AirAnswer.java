@@ -19,6 +19,7 @@ import ration.model.EngineInlet;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Tank;
+import ration.model.VentPlenum;
 import ration.project.Project;
 
 /**
@@ -35,27 +36,18 @@ import ration.project.Project;
  * @param descending air that comes in on the way down, nearly empty, m3/s
  * @param blocked    what happens once the vent is shut; empty where the tank never feeds alone
  */
-public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through, Ends ends, double tip, double feeding,
+public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through, VentPath.Ends ends, double tip, double feeding,
         double returning, double filling, double descending, Optional<Blocked> blocked) {
 
-    /** Where a vent leads in the end. */
-    public enum Ends {
-        OUTSIDE,
-        /** Round from tank to tank and never outside. */
-        RING,
-        /** To a tank that is not laid out. */
-        NOWHERE
-    }
-
     public boolean shut() {
-        return ends != Ends.OUTSIDE;
+        return ends != VentPath.Ends.OUTSIDE;
     }
 
     /**
      * A vent further on.
      *
-     * @param line       of another tank
-     * @param descending air that tank takes on the way down, m3/s
+     * @param line       of another tank, or of a plenum
+     * @param descending air that the tanks take which come in there, on the way down, m3/s
      */
     public record Beyond(AirLine line, double descending) {
     }
@@ -95,75 +87,77 @@ public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through,
             Tank tank = t.tank();
             DoubleSummaryStatistics out = cases.stream().filter(c -> c.demand().usable()).mapToDouble(c -> c.demand().outflow(tank))
                     .summaryStatistics();
-            List<Beyond> through = new ArrayList<>();
-            Ends ends = outside(tank, tanks, heat, through);
-            all.add(new AirAnswer(tank, line(tank), through, ends, VentPath.of(project.system(), tank).tip(),
+            VentPath way = VentPath.of(project.system(), tank);
+            all.add(new AirAnswer(tank, way.legs().get(0).known().map(AirLine::of), beyond(project, way, tanks), way.ends(), way.tip(),
                     Math.max(0, out.getMax()), out.getMin() < -1e-9 ? -out.getMin() : 0, heat.si(HeatFigure.FILL_RATE),
-                    Vents.descending(t.body().capacity(), heat.si(HeatFigure.DESCENT)), blocked(project, cases, t)));
+                    Vents.descending(t.body().capacity(), heat.si(HeatFigure.DESCENT)), blocked(project, cases, List.of(t))));
         }
         return all;
     }
 
-    private static Optional<AirLine> line(Tank tank) {
-        return tank.fitout().vent().filter(v -> v.bore().si() > 0).map(AirLine::of);
-    }
-
-    /** Follows vents from tank to tank. */
-    private static Ends outside(Tank tank, List<TankAnswer> tanks, Heat heat, List<Beyond> through) {
-        Set<String> seen = new HashSet<>(Set.of(tank.id()));
-        Tank at = tank;
-        while (at.fitout().vent().isPresent() && at.fitout().vent().get().to().isPresent()) {
-            String next = at.fitout().vent().get().to().get();
-            Optional<TankAnswer> other = tanks.stream().filter(x -> x.tank().id().equals(next)).findFirst();
-            if (other.isEmpty()) {
-                return Ends.NOWHERE;
+    /** The further vents on a way, each with what comes in there beside what came before. */
+    private static List<Beyond> beyond(Project project, VentPath way, List<TankAnswer> tanks) {
+        List<Beyond> through = new ArrayList<>();
+        Set<String> counted = new HashSet<>(Set.of(way.legs().get(0).item().id()));
+        for (VentPath.Leg leg : way.legs().subList(1, way.legs().size())) {
+            double joining = 0;
+            for (TankAnswer other : tanks) {
+                boolean here = other.tank().id().equals(leg.item().id()) || leg.plenum().isPresent() && VentPath.of(project.system(),
+                        other.tank()).through(leg.item().id());
+                if (here && counted.add(other.tank().id())) {
+                    joining += Vents.descending(other.body().capacity(), project.heat().si(HeatFigure.DESCENT));
+                }
             }
-            if (!seen.add(next)) {
-                return Ends.RING;
-            }
-            at = other.get().tank();
-            double own = Vents.descending(other.get().body().capacity(), heat.si(HeatFigure.DESCENT));
-            Optional<AirLine> further = line(at);
-            if (further.isPresent()) {
-                through.add(new Beyond(further.get(), own));
-            }
+            double own = joining;
+            leg.known().ifPresent(line -> through.add(new Beyond(AirLine.of(line), own)));
         }
-        return Ends.OUTSIDE;
+        return through;
     }
 
-    private static Optional<Blocked> blocked(Project project, List<CaseAnswer> cases, TankAnswer t) {
+    /** What happens once a plenum is shut, to all tanks that breathe through it; empty where they never feed by themselves. */
+    static Optional<Blocked> blocked(Project project, VentPlenum plenum, List<CaseAnswer> cases, List<TankAnswer> tanks) {
+        return blocked(project, cases, tanks.stream().filter(t -> VentPath.of(project.system(), t.tank()).through(plenum.id())).toList());
+    }
+
+    /** Tanks under one air that is shut in, while they feed by themselves; the worst of the cases. */
+    private static Optional<Blocked> blocked(Project project, List<CaseAnswer> cases, List<TankAnswer> group) {
         Optional<EngineInlet> inlet = project.system().inlet();
         if (inlet.isEmpty()) {
             return Optional.empty();
         }
         PortRef in = new PortRef(inlet.get().id(), Item.IN);
-        List<CaseAnswer> alone = cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
+        return cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
                 && c.contents().equals(Contents.HALF.label()) && c.condition().attitude().name().equals("Level")
-                && !c.demand().path().isEmpty() && c.demand().path().get(0).item().equals(t.tank().id())
-                && c.demand().outflow(t.tank()) > 0.9 * c.need()).toList();
-        if (alone.isEmpty()) {
-            return Optional.empty();
-        }
-        double least = alone.stream().mapToDouble(c -> c.demand().pressure(in).orElse(0)
-                - inlet.get().minimumPressure().si()).min().orElse(0);
+                && !c.demand().path().isEmpty() && group.stream().anyMatch(t -> c.demand().path().get(0).item().equals(t.tank().id()))
+                && given(c, group) > 0.9 * c.need()).map(c -> blocked(project, c, group, c.demand().pressure(in).orElse(0)
+                - inlet.get().minimumPressure().si())).reduce((a, b) -> b.soonest().seconds() < a.soonest().seconds() ? b : a);
+    }
+
+    private static double given(CaseAnswer c, List<TankAnswer> group) {
+        return group.stream().mapToDouble(t -> Math.max(0, c.demand().outflow(t.tank()))).sum();
+    }
+
+    /** @param least pressure at the inlet over what it needs, Pa */
+    private static Blocked blocked(Project project, CaseAnswer c, List<TankAnswer> group, double least) {
+        TankAnswer feeding = group.stream().filter(t -> c.demand().path().get(0).item().equals(t.tank().id())).findFirst().orElseThrow();
+        double share = Math.max(0, c.demand().outflow(feeding.tank())) / given(c, group);
         // the open vent's own drop is gone with it: it is part of what the trapped air may lose
-        double open = VentPath.of(project.system(), t.tank()).lines().stream().mapToDouble(v -> AirLine.of(v).drop(alone.get(0)
-                .need())).sum();
-        double start = alone.get(0).condition().contents().getOrDefault(t.tank().id(), 0.0);
-        double usable = Math.max(0, start - t.unusable());
-        Point3 up = alone.get(0).condition().attitude().gravity().up();
-        double weight = alone.get(0).demand().weight();
-        double stands = t.body().level(up, start);
-        double air = t.body().capacity() - start;
+        double open = VentPath.of(project.system(), feeding.tank()).lines().stream().mapToDouble(v -> AirLine.of(v).drop(c.need())).sum();
+        double start = c.condition().contents().getOrDefault(feeding.tank().id(), 0.0);
+        double usable = share > 0 ? Math.max(0, start - feeding.unusable()) / share : 0;
+        Point3 up = c.condition().attitude().gravity().up();
+        double weight = c.demand().weight();
+        double stands = feeding.body().level(up, start);
+        double air = group.stream().mapToDouble(t -> t.body().capacity() - c.condition().contents().getOrDefault(t.tank().id(), 0.0)).sum();
         double ceiling = project.heat().si(HeatFigure.CEILING);
         // what the falling surface has lost, against what there was to lose
-        UnivariateFunction fallen = v -> least + open - weight * (stands - t.body().level(up, start - v));
+        UnivariateFunction fallen = v -> least + open - weight * (stands - feeding.body().level(up, Math.max(0, start - share * v)));
         Run soonest = run(project, fallen, usable, v -> thinned(Heat.ambient(0), air, v, ADIABATIC));
         Run latest = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ISOTHERMAL));
         double boils = project.heat().vapor().pascal(project.heat().si(HeatFigure.TANK_FUEL));
         Run high = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ADIABATIC));
         double left = Heat.ambient(ceiling) - thinned(Heat.ambient(ceiling), air, high.volume(), ADIABATIC);
-        return Optional.of(new Blocked(soonest, latest, left < boils, thinned(Heat.ambient(0), air, soonest.volume(), ADIABATIC)));
+        return new Blocked(soonest, latest, left < boils, thinned(Heat.ambient(0), air, soonest.volume(), ADIABATIC));
     }
 
     private static final double ISOTHERMAL = 1.0;

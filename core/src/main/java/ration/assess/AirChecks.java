@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import ration.breathing.LowPoints;
 import ration.breathing.SamplingCard;
+import ration.breathing.VentPath;
 import ration.breathing.Vents;
 import ration.check.Check;
 import ration.check.Finding;
@@ -23,6 +25,7 @@ import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Strainer;
 import ration.model.Tank;
+import ration.model.VentPlenum;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -58,10 +61,11 @@ final class AirChecks {
         this.parked = project.brief().envelope().attitudes().get(0).gravity().up();
     }
 
-    static List<Finding> of(Project project, List<CaseAnswer> cases, List<AirAnswer> air, FlowBasis basis) {
+    static List<Finding> of(Project project, List<CaseAnswer> cases, List<TankAnswer> tanks, List<AirAnswer> air, FlowBasis basis) {
         AirChecks checks = new AirChecks(project, cases, air, basis);
         air.forEach(checks::vent);
-        air.forEach(checks::blocked);
+        air.forEach(a -> checks.blocked(a.tank().id(), a.tank().name(), a.tank().fitout().secondAir(), a.blocked()));
+        checks.plenums(tanks);
         checks.points();
         checks.strainer();
         checks.bowl();
@@ -81,14 +85,14 @@ final class AirChecks {
         if (a.tank().vent().isEmpty()) {
             return;
         }
-        if (a.ends() == AirAnswer.Ends.NOWHERE) {
+        if (a.ends() == VentPath.Ends.NOWHERE) {
             add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It"
-                    + " leads to a tank that is not laid out.", "14 CFR 23.975(a)" + PART, "Say where it leads on the tank's card.");
+                    + " leads to a tank or plenum that is not laid out.", "14 CFR 23.975(a)" + PART, "Say where it leads on the tank's card.");
             return;
         }
         if (a.shut()) {
             add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
-                    + " from tank to tank and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
+                    + " round and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
             return;
         }
         if (a.line().isEmpty()) {
@@ -108,10 +112,15 @@ final class AirChecks {
                 + small(u, a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? small(u, a.drop(a.returning())) + " while fuel comes"
                 + " back, " : "") + small(u, a.drop(a.descending()))
                 + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
-                + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through another tank's vent") + ". By rule of thumb its bore is "
+                + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
                 + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
                 + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
                 + " worse governs", "A wider or shorter vent, without a ball.");
+    }
+
+    /** What its air passes after its own vent. */
+    private String beyond(AirAnswer a) {
+        return VentPath.of(system, a.tank()).legs().stream().skip(1).map(l -> l.item().name()).collect(Collectors.joining(", then "));
     }
 
     /** In fuel where people think in it, in pascals too since it is small. */
@@ -119,19 +128,30 @@ final class AirChecks {
         return UnitSystem.figure(pascal, pascal < 10 ? 1 : 0) + " Pa";
     }
 
-    private void blocked(AirAnswer a) {
-        if (a.tank().fitout().secondAir()) {
-            add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.HOLDS, Finding.MET,
-                    u -> "Air also comes in by a second way, a vented cap or another tip: so it is said of this tank.",
+    /** One tip shut starves every tank under it, unless each has a second way for air. */
+    private void plenums(List<TankAnswer> tanks) {
+        system.all(VentPlenum.class).forEach(p -> {
+            List<AirAnswer> under = air.stream().filter(a -> VentPath.of(system, a.tank()).through(p.id())).toList();
+            if (!under.isEmpty()) {
+                blocked(p.id(), p.name(), under.stream().allMatch(a -> a.tank().fitout().secondAir()), AirAnswer.blocked(project, p, cases,
+                        tanks));
+            }
+        });
+    }
+
+    private void blocked(String item, String name, boolean secondAir, Optional<AirAnswer.Blocked> blocked) {
+        if (secondAir) {
+            add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, Verdict.HOLDS, Finding.MET,
+                    u -> "Air also comes in by a second way, a vented cap or another tip: so it is said here.",
                     PRACTICE, "");
             return;
         }
-        if (a.blocked().isEmpty()) {
-            add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED,
+        if (blocked.isEmpty()) {
+            add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, Verdict.NOT_SHOWN, Finding.MISSED,
                     u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays. What the other"
                     + " tanks give then is not computed.", PRACTICE, "A second way for air: a vented cap, or a second tip.");
         }
-        a.blocked().ifPresent(b -> add(Check.AIR_BLOCKED, a.tank().id(), "Blocked vent of " + a.tank().name(), a.tank().id(), b.outlasts()
+        blocked.ifPresent(b -> add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, b.outlasts()
                 ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
                 ? "Half full and level, its fuel ends before the trapped air holds it back." : "Half full and level at take-off"
                 + " demand, flow is short after " + minutes(b.soonest()) + " on the ground to " + minutes(b.latest()) + " at "

@@ -106,7 +106,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<Supplier<List<Finding>>> checks = List.of(
                 guarded(Check.FLOW_CHECKED, "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
                 guarded(Check.VAPOR_CHECKED, "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
-                guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, air, basis)));
+                guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, tanks, air, basis)));
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.addAll(Answered.missing(project, true, tanks, findings));
         findings.sort(Checks.WORST_FIRST);

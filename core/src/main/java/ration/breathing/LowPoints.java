@@ -19,6 +19,8 @@ import ration.model.Run;
 import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
+import ration.model.VentLine;
+import ration.model.VentPlenum;
 import ration.topology.Topology;
 
 /**
@@ -168,8 +170,8 @@ public record LowPoints(List<Found> points) {
     }
 
     private static void vents(FuelSystem system, Point3 up, List<Found> found) {
-        for (Tank tank : system.tanks()) {
-            List<Point3> way = ventWay(tank);
+        for (Item item : system.items()) {
+            List<Point3> way = ventWay(system, item);
             for (int i = 1; i + 1 < way.size(); i++) {
                 double h = up.dot(way.get(i));
                 int a = i - 1;
@@ -181,7 +183,7 @@ public record LowPoints(List<Found> points) {
                     b++;
                 }
                 if (up.dot(way.get(a)) > h + LEVEL && up.dot(way.get(b)) > h + LEVEL) {
-                    found.add(new Found(Kind.VENT_TRAP, tank.id(), way.get(i)));
+                    found.add(new Found(Kind.VENT_TRAP, item.id(), way.get(i)));
                     i = b;
                 }
             }
@@ -203,11 +205,29 @@ public record LowPoints(List<Found> points) {
         return Double.isInfinite(most) ? Optional.empty() : Optional.of(most);
     }
 
+    /** The vent of a tank from its top, or of a plenum, to its tip or to the plenum it leads to; empty for what has none. */
+    public static List<Point3> ventWay(FuelSystem system, Item item) {
+        List<Point3> way = new ArrayList<>();
+        item.only(Tank.class).ifPresent(t -> way.addAll(ventWay(t)));
+        item.only(VentPlenum.class).ifPresent(p -> {
+            way.add(p.place().point());
+            p.line().points().forEach(x -> way.add(x.point()));
+            if (p.line().to().isEmpty()) {
+                way.add(p.tip().point());
+            }
+        });
+        Optional<Point3> joins = VentLine.of(item).flatMap(VentLine::to).flatMap(system::item).flatMap(i -> i.only(VentPlenum.class))
+                .map(p -> p.place().point());
+        if (!way.isEmpty() && joins.filter(j -> j.distance(way.get(way.size() - 1)) > LEVEL).isPresent()) {
+            way.add(joins.get());
+        }
+        return way;
+    }
+
     /**
-     * The vent of a tank from the tank's top to its tip; empty without one. It leaves the roof at its first measured point,
-     * wherever that lies: one under the roof is a place fuel reaches.
+     * It leaves the roof at its first measured point, wherever that lies: one under the roof is a place fuel reaches.
      */
-    public static List<Point3> ventWay(Tank tank) {
+    private static List<Point3> ventWay(Tank tank) {
         List<Point3> way = new ArrayList<>();
         tank.vent().ifPresent(tip -> {
             tank.fitout().vent().ifPresent(v -> v.points().forEach(p -> way.add(p.point())));

@@ -6,39 +6,105 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import ration.model.FuelSystem;
+import ration.model.Item;
 import ration.model.Tank;
 import ration.model.VentLine;
+import ration.model.VentPlenum;
 
 /**
- * The vents the air of a tank passes until it is outside: its own, and those of the tanks it leads through.
+ * The vents the air of a tank or plenum passes until it is outside: its own, and those of the tanks and plenums it leads
+ * through.
  *
- * @param lines whose bore is known, from the tank outwards
- * @param tip   pressure coefficient of the last tip; 0 where none is said
- * @param open  whether it ends outside
+ * @param legs from itself outwards
+ * @param tip  pressure coefficient of the last tip; 0 where none is said
+ * @param ends where the last one leads
  */
-public record VentPath(List<VentLine> lines, double tip, boolean open) {
+public record VentPath(List<Leg> legs, double tip, Ends ends) {
 
     public VentPath {
-        lines = List.copyOf(lines);
+        legs = List.copyOf(legs);
     }
 
-    /** Of a tank as laid out. */
-    public static VentPath of(FuelSystem system, Tank tank) {
-        List<VentLine> lines = new ArrayList<>();
-        Set<String> seen = new HashSet<>(Set.of(tank.id()));
-        Tank at = tank;
-        while (true) {
-            Optional<VentLine> vent = at.fitout().vent();
-            vent.filter(v -> v.bore().si() > 0).ifPresent(lines::add);
-            if (vent.flatMap(VentLine::to).isEmpty()) {
-                return new VentPath(lines, vent.map(v -> v.tip().si()).orElse(0.0), true);
-            }
-            Optional<Tank> next = system.item(vent.get().to().get()).filter(Tank.class::isInstance)
-                    .map(Tank.class::cast);
-            if (next.isEmpty() || !seen.add(next.get().id())) {
-                return new VentPath(lines, 0, false);
-            }
-            at = next.get();
+    /** Where a vent leads in the end. */
+    public enum Ends {
+        OUTSIDE,
+        /** Round from one to the other and never outside. */
+        RING,
+        /** To something that is not laid out. */
+        NOWHERE
+    }
+
+    /**
+     * One vent on the way.
+     *
+     * @param item whose it is
+     * @param line as said; empty where nothing is
+     */
+    public record Leg(Item item, Optional<VentLine> line) {
+
+        public Optional<VentPlenum> plenum() {
+            return item.only(VentPlenum.class);
         }
+
+        /** With a bore, without which nothing can be said of what it costs. */
+        public Optional<VentLine> known() {
+            return line.filter(v -> v.bore().si() > 0);
+        }
+    }
+
+    /** Of a tank or plenum as laid out. */
+    public static VentPath of(FuelSystem system, Item from) {
+        List<Leg> legs = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
+        Optional<Item> at = Optional.of(from);
+        while (at.isPresent()) {
+            if (!seen.add(at.get().id())) {
+                return new VentPath(legs, 0, Ends.RING);
+            }
+            Leg leg = new Leg(at.get(), VentLine.of(at.get()));
+            legs.add(leg);
+            Optional<String> to = leg.line().flatMap(VentLine::to);
+            if (to.isEmpty()) {
+                return new VentPath(legs, leg.line().map(v -> v.tip().si()).orElse(0.0), Ends.OUTSIDE);
+            }
+            at = system.item(to.get()).filter(i -> i.only(Tank.class).isPresent() || i.only(VentPlenum.class).isPresent());
+        }
+        return new VentPath(legs, 0, Ends.NOWHERE);
+    }
+
+    public boolean open() {
+        return ends == Ends.OUTSIDE;
+    }
+
+    /** The lines on the way whose bore is known. */
+    public List<VentLine> lines() {
+        return known(legs);
+    }
+
+    /** Vents up to the first plenum, which others share. */
+    public List<VentLine> ownLines() {
+        return known(legs.subList(0, firstPlenum()));
+    }
+
+    private int firstPlenum() {
+        int n = 1;
+        while (n < legs.size() && legs.get(n).plenum().isEmpty()) {
+            n++;
+        }
+        return n;
+    }
+
+    /** The first plenum it comes to; empty where it goes its own way. */
+    public Optional<VentPlenum> shares() {
+        return firstPlenum() < legs.size() ? legs.get(firstPlenum()).plenum() : Optional.empty();
+    }
+
+    /** Whether it leads through an item, or begins there. */
+    public boolean through(String item) {
+        return legs.stream().anyMatch(l -> l.item().id().equals(item));
+    }
+
+    private static List<VentLine> known(List<Leg> some) {
+        return some.stream().map(Leg::known).flatMap(Optional::stream).toList();
     }
 }

@@ -21,6 +21,7 @@ import ration.model.Item;
 import ration.model.Run;
 import ration.model.Strainer;
 import ration.model.Tank;
+import ration.model.VentLine;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -67,7 +68,7 @@ public final class AirPicture {
     /**
      * The picture.
      *
-     * @param blocked ids of tanks whose vent is shut
+     * @param blocked ids of tanks and plenums whose vent is shut
      */
     public static Picture draw(FuelSystem system, Point3 up, Set<String> blocked, UnitSystem units, double width, double height,
             TextMeasure measure) {
@@ -90,10 +91,11 @@ public final class AirPicture {
                     all.add(new Point3(c.x(), 0, c.z()));
                 }
                 t.vent().ifPresent(v -> all.add(v.point()));
-                all.addAll(LowPoints.ventWay(t));
+                all.addAll(LowPoints.ventWay(system, t));
                 t.drain().ifPresent(d -> all.add(d.point()));
             } else if (item instanceof Fitted f) {
                 all.add(f.place().point());
+                all.addAll(LowPoints.ventWay(system, f));
             } else if (item instanceof Run r) {
                 r.points().forEach(p -> all.add(p.point()));
                 system.point(r.from()).ifPresent(all::add);
@@ -204,8 +206,8 @@ public final class AirPicture {
     }
 
     private void vents() {
-        for (Tank t : system.tanks()) {
-            List<Spot> way = LowPoints.ventWay(t).stream().map(this::at).toList();
+        for (Item t : system.items()) {
+            List<Spot> way = LowPoints.ventWay(system, t).stream().map(this::at).toList();
             if (way.size() < 2) {
                 continue;
             }
@@ -214,16 +216,25 @@ public final class AirPicture {
             List<Mark> marks = new ArrayList<>();
             marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.GROUND, 7), 0));
             marks.add(new Path(way, false, Ink.NONE, Pen.of(shut ? Ink.RUST : Ink.INK, 2.6, 5.0, 3.0), 0));
-            marks.add(SchematicPart.line(tip.x() + 3, tip.y() - 5, tip.x() + 10, tip.y() - 5, Pen.of(Ink.INK, 1.6)));
-            marks.add(SchematicPart.line(tip.x() + 3, tip.y() + 5, tip.x() + 10, tip.y() + 5, Pen.of(Ink.INK, 1.6)));
+            boolean joins = VentLine.of(t).flatMap(VentLine::to).isPresent();
+            if (!joins) {
+                lips(tip, marks);
+            }
             if (shut) {
                 marks.add(new Disc(tip, 9, Ink.NONE, Pen.of(Ink.RUST, 2.4)));
                 marks.add(SchematicPart.line(tip.x() - 6, tip.y() - 6, tip.x() + 6, tip.y() + 6, Pen.of(Ink.RUST, 2.4)));
                 marks.add(SchematicPart.line(tip.x() - 6, tip.y() + 6, tip.x() + 6, tip.y() - 6, Pen.of(Ink.RUST, 2.4)));
             }
-            name(shut ? "vent blocked" : "vent", new Spot(tip.x() + 6, tip.y()), marks, shut ? Ink.RUST_TEXT : Ink.INK);
+            if (!joins || shut) {
+                name(shut ? "vent blocked" : "vent", new Spot(tip.x() + 6, tip.y()), marks, shut ? Ink.RUST_TEXT : Ink.INK);
+            }
             pieces.add(new Piece(t.id(), Kind.VENT, "vent of " + t.name() + (shut ? ", blocked" : ""), marks));
         }
+    }
+
+    private static void lips(Spot tip, List<Mark> marks) {
+        marks.add(SchematicPart.line(tip.x() + 3, tip.y() - 5, tip.x() + 10, tip.y() - 5, Pen.of(Ink.INK, 1.6)));
+        marks.add(SchematicPart.line(tip.x() + 3, tip.y() + 5, tip.x() + 10, tip.y() + 5, Pen.of(Ink.INK, 1.6)));
     }
 
     private void marks() {

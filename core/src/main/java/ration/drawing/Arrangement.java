@@ -27,6 +27,8 @@ import ration.model.Run;
 import ration.model.Selector;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentLine;
+import ration.model.VentPlenum;
 import ration.topology.Topology;
 
 /** Where everything stands: true heights, and an order from tanks to engine across. */
@@ -177,7 +179,7 @@ final class Arrangement {
     private void placeAcross() {
         Optional<Firewall> wall = system.firewall();
         Set<String> back = topology.returning();
-        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id())).toList();
+        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty()).toList();
         List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
                 .filter(i -> !(i instanceof EngineInlet)).toList();
         List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
@@ -197,6 +199,21 @@ final class Arrangement {
         firewallX = zoomX(firewallX);
         placeTanks(zoomX(first));
         placeBack(back);
+        system.all(VentPlenum.class).forEach(this::placePlenum);
+    }
+
+    /** Beside the tanks that breathe through it, clear of other symbols. */
+    private void placePlenum(VentPlenum plenum) {
+        double x = RULER + 60;
+        for (Tank tank : system.tanks()) {
+            if (tank.fitout().vent().flatMap(VentLine::to).filter(plenum.id()::equals).isPresent()) {
+                x = Math.max(x, extent(tank, centres.get(tank.id()))[1] + 34);
+            }
+        }
+        for (int tries = 0; tries < 12 && hits(x, y(plenum.place().point())); tries++) {
+            x += 22;
+        }
+        centres.put(plenum.id(), x);
     }
 
     /** Between the things they join, clear of other symbols. */

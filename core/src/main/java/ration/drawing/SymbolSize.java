@@ -18,6 +18,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 
 /**
  * The room a symbol takes round its centre, in drawing units.
@@ -103,6 +104,11 @@ record SymbolSize(double halfWidth, double halfHeight, double depth) {
         @Override
         public SymbolSize tee(Tee item) {
             return new SymbolSize(4, 4, 4);
+        }
+
+        @Override
+        public SymbolSize ventPlenum(VentPlenum item) {
+            return new SymbolSize(14, 6, 6);
         }
 
         @Override

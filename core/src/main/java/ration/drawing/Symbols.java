@@ -33,6 +33,7 @@ import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 
 /** The symbol of each kind of item, round its centre; flow runs left to right. */
 final class Symbols {
@@ -117,6 +118,15 @@ final class Symbols {
         @Override
         public List<Mark> tee(Tee tee) {
             return List.of(new Disc(c, 5, Ink.INK, NO_PEN));
+        }
+
+        @Override
+        public List<Mark> ventPlenum(VentPlenum plenum) {
+            Pen lip = Pen.of(Ink.AIR, 1.8);
+            return List.of(new Box(x - 14, y - 6, 28, 12, 6, Ink.PANEL, Pen.of(Ink.AIR, 2)), new Path(List.of(new Spot(x + 14, y),
+                    new Spot(x + 26, y)), false, Ink.NONE, Pen.of(Ink.AIR, 1.8, 4.0, 3.0), 0), new Path(List.of(new Spot(x + 28, y - 4),
+                    new Spot(x + 34, y - 4)), false, Ink.NONE, lip, 0), new Path(List.of(new Spot(x + 28, y + 4), new Spot(x + 34,
+                    y + 4)), false, Ink.NONE, lip, 0));
         }
 
         @Override

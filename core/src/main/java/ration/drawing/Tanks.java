@@ -17,6 +17,8 @@ import ration.model.Fitout;
 import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.Tank;
+import ration.model.VentLine;
+import ration.model.VentPlenum;
 import ration.quantity.Dimension;
 
 /** Tanks as true sections with their fuel, vents, drains and outlet screens. */
@@ -94,6 +96,16 @@ final class Tanks extends SchematicPart {
             Pen dashed = Pen.of(Ink.AIR, 1.8, 4.0, 3.0);
             Pen lip = Pen.of(Ink.AIR, 1.8);
             List<Mark> marks = new ArrayList<>();
+            Optional<Spot> plenum = tank.fitout().vent().flatMap(VentLine::to).flatMap(system::item).flatMap(i -> i.only(
+                    VentPlenum.class)).map(place::centre);
+            if (plenum.isPresent()) {
+                double to = plenum.get().y();
+                marks.add(new Path(List.of(new Spot(x, start), new Spot(x, to), new Spot(plenum.get().x() - 14, to)), false, Ink.NONE,
+                        dashed, 6));
+                ground.take(x - 2, Math.min(to, start), x + 2, Math.max(to, start));
+                piece(tank.id(), Kind.VENT, "", marks);
+                return;
+            }
             marks.add(new Path(List.of(new Spot(x, start), new Spot(x, y), new Spot(x + 20, y)), false, Ink.NONE,
                     dashed, 6));
             marks.add(line(x + 22, y - 4, x + 28, y - 4, lip));

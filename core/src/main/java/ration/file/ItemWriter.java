@@ -21,6 +21,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 
 /** What each kind writes beside its id, name and place: a kind without its method does not compile, so none is saved bare. */
 final class ItemWriter implements Kinds<Void> {
@@ -157,6 +158,13 @@ final class ItemWriter implements Kinds<Void> {
     @Override
     public Void tee(Tee tee) {
         writer.measured(out, path, "bore", tee.bore());
+        return null;
+    }
+
+    @Override
+    public Void ventPlenum(VentPlenum plenum) {
+        TankCodec.ventLine(writer, out, path, plenum.line());
+        writer.place(out.putObject("vent"), path + ".vent", plenum.tip());
         return null;
     }
 

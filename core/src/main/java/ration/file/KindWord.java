@@ -18,6 +18,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 
 /** The word a kind is known by in a file: stable, whatever it is called on the screen. */
 final class KindWord implements Kinds<String> {
@@ -101,6 +102,11 @@ final class KindWord implements Kinds<String> {
     @Override
     public String tee(Tee item) {
         return "tee";
+    }
+
+    @Override
+    public String ventPlenum(VentPlenum item) {
+        return "vent-plenum";
     }
 
     @Override

@@ -40,6 +40,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tag;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
@@ -223,6 +224,7 @@ final class ProjectReader {
             case "electric-pump" -> pump(in, Pump.Drive.ELECTRIC);
             case "engine-pump" -> pump(in, Pump.Drive.ENGINE);
             case "tee" -> new Tee(tag(in), in.measured("bore", Unit.INCH));
+            case "vent-plenum" -> new VentPlenum(tag(in), TankCodec.ventLine(this, in.object("ventLine")), place(in.object("vent")));
             case "float-carburettor" -> inlet(in, EngineInlet.Style.FLOAT);
             case "injection-servo" -> inlet(in, EngineInlet.Style.SERVO);
             case "injection-rail" -> inlet(in, EngineInlet.Style.RAIL);

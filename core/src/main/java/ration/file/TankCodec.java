@@ -59,14 +59,15 @@ final class TankCodec {
             return rib;
         }) : List.of();
         return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
-                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> {
-                    VentLine line = new VentLine(v.measured("bore", Unit.INCH), v.measured("length", Unit.INCH),
-                            v.measured("tip", Unit.ONE), v.flag("ball"), v.has("to") ? Optional.of(v.text("to")) : Optional.empty(),
-                            v.has("points") ? v.list("points", reader::place)
-                            : List.of());
-                    v.keepUnknown();
-                    return line;
-                }), in.has("secondAir") && in.flag("secondAir"));
+                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), in.has("secondAir") && in.flag("secondAir"));
+    }
+
+    static VentLine ventLine(ProjectReader reader, JsonObjectReader v) {
+        VentLine line = new VentLine(v.measured("bore", Unit.INCH), v.measured("length", Unit.INCH), v.measured("tip", Unit.ONE),
+                v.flag("ball"), v.has("to") ? Optional.of(v.text("to")) : Optional.empty(), v.has("points") ? v.list("points",
+                reader::place) : List.of());
+        v.keepUnknown();
+        return line;
     }
 
     private static TankShape shape(ProjectReader reader, JsonObjectReader in) {
@@ -169,19 +170,21 @@ final class TankCodec {
         if (fitout.secondAir()) {
             out.put("secondAir", true);
         }
-        fitout.vent().ifPresent(v -> {
-            ObjectNode line = out.putObject("ventLine");
-            String at = path + ".ventLine";
-            writer.measured(line, at, "bore", v.bore());
-            writer.measured(line, at, "length", v.length());
-            writer.measured(line, at, "tip", v.tip());
-            line.put("ball", v.ball());
-            v.to().ifPresent(t -> line.put("to", t));
-            if (!v.points().isEmpty()) {
-                writer.numbered(line, at, "points", v.points(), (p, where, node) -> writer.placeFields(node, where, p));
-            }
-            writer.restore(line, at);
-        });
+        fitout.vent().ifPresent(v -> ventLine(writer, out, path, v));
+    }
+
+    static void ventLine(ProjectWriter writer, ObjectNode out, String path, VentLine v) {
+        ObjectNode line = out.putObject("ventLine");
+        String at = path + ".ventLine";
+        writer.measured(line, at, "bore", v.bore());
+        writer.measured(line, at, "length", v.length());
+        writer.measured(line, at, "tip", v.tip());
+        line.put("ball", v.ball());
+        v.to().ifPresent(t -> line.put("to", t));
+        if (!v.points().isEmpty()) {
+            writer.numbered(line, at, "points", v.points(), (p, where, node) -> writer.placeFields(node, where, p));
+        }
+        writer.restore(line, at);
     }
 
     private static void shape(ProjectWriter writer, ObjectNode out, String at, TankShape shape) {

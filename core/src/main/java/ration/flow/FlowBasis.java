@@ -21,6 +21,7 @@ import ration.model.JetPump;
 import ration.model.Outlet;
 import ration.model.Run;
 import ration.model.Tank;
+import ration.model.VentPlenum;
 import ration.network.Element;
 import ration.network.FrictionLaw;
 import ration.network.Network;
@@ -73,6 +74,7 @@ public final class FlowBasis {
         this.around = around;
         vents = new HashMap<>();
         system.tanks().forEach(t -> vents.put(t.id(), VentPath.of(system, t)));
+        system.all(VentPlenum.class).forEach(p -> vents.put(p.id(), VentPath.of(system, p)));
         jets = system.all(JetPump.class).findAny().isPresent();
         plans = new ConcurrentHashMap<>();
         shapes = new ConcurrentHashMap<>();
@@ -156,8 +158,9 @@ public final class FlowBasis {
         return jets;
     }
 
-    VentPath vents(Tank tank) {
-        return vents.get(tank.id());
+    /** The way of the air of a tank or plenum. */
+    VentPath vents(Item item) {
+        return vents.get(item.id());
     }
 
     /** The node at which a part leaks: the port named, the start of a run, the first port of another part. */

@@ -14,6 +14,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Tank;
+import ration.model.VentPlenum;
 import ration.network.Network;
 import ration.network.NetworkProblem;
 import ration.network.NetworkProblem.Boundary;
@@ -78,6 +79,7 @@ final class FlowPlan {
         for (Tank tank : basis.system().tanks()) {
             tips.put(tank.id(), tip(tank));
         }
+        basis.system().all(VentPlenum.class).forEach(p -> tips.put(p.id(), tip(p)));
         inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
         bowl = spotByName.getOrDefault(PlanMaker.BOWL, -1);
         jets = basis.hasJets();
@@ -86,9 +88,9 @@ final class FlowPlan {
         basis.keep(spots, wires, network);
     }
 
-    private double tip(Tank tank) {
-        Optional<Fault> cap = key.faults().of(Fault.Kind.CAP_LOST, tank.id());
-        VentPath vents = basis.vents(tank);
+    private double tip(Item vented) {
+        Optional<Fault> cap = key.faults().of(Fault.Kind.CAP_LOST, vented.id());
+        VentPath vents = basis.vents(vented);
         double own = vents.open() ? Math.min(0, vents.tip()) : 0;
         return Math.min(own, cap.map(f -> -f.severity()).orElse(0.0)) * basis.around().ram();
     }

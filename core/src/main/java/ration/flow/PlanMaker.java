@@ -39,6 +39,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 import ration.network.Element;
 import ration.network.Element.Minor;
 
@@ -88,6 +89,7 @@ final class PlanMaker implements Kinds<Void> {
             }
         }
         ports = spots.size();
+        system.all(VentPlenum.class).forEach(p -> spot(new Spot(chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
         for (Item item : system.items()) {
             item.as(this);
         }
@@ -291,8 +293,12 @@ final class PlanMaker implements Kinds<Void> {
     public Void tank(Tank tank) {
         String surface = tank.id() + SURFACE;
         spot(new Spot(surface, null, tank.id(), Spot.Holds.AIRSPACE));
-        if (!key.airspace().contains(tank.id()) && !faults.has(Fault.Kind.VENT_SHUT, tank.id())) {
-            vent(tank, surface);
+        VentPath vents = basis.vents(tank);
+        boolean shut = vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
+        boolean lost = faults.has(Fault.Kind.CAP_LOST, tank.id());
+        if (!key.airspace().contains(tank.id()) && !shut && !lost && breathes(vents)) {
+            spot(new Spot(surface, null, tank.id(), Spot.Holds.NOTHING));
+            air(tank, vents, surface, new Spot(tank.id() + "~tip", null, tank.id(), Spot.Holds.TIP));
         }
         for (Outlet outlet : tank.outlets()) {
             String port = port(tank, outlet.name());
@@ -317,28 +323,45 @@ final class PlanMaker implements Kinds<Void> {
         return null;
     }
 
-    /** Air comes in through the vents from the tip; without a line of known bore it costs nothing. */
-    private void vent(Tank tank, String surface) {
-        VentPath vents = basis.vents(tank);
-        Optional<Fault> liquid = faults.of(Fault.Kind.VENT_HOLDS_LIQUID, tank.id());
-        boolean lost = faults.has(Fault.Kind.CAP_LOST, tank.id());
-        if (lost || !vents.open() || vents.lines().isEmpty() && liquid.isEmpty()) {
-            return;
+    /** Whether what air costs on its way in is known; otherwise it costs nothing. */
+    private boolean breathes(VentPath vents) {
+        return vents.open() && (!vents.lines().isEmpty() || vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_HOLDS_LIQUID,
+                l.item().id())));
+    }
+
+    /** Air comes in to a node from the plenum its vent leads to, or from its own tip; liquid in it holds it back. */
+    private void air(Item item, VentPath vents, String inner, Spot tip) {
+        String outer = vents.shares().map(PlanMaker::chamber).orElse(tip.id());
+        String vent = item.id() + "~vent";
+        if (vents.shares().isEmpty()) {
+            spot(tip);
         }
-        String tip = tank.id() + "~tip";
-        String vent = tank.id() + "~vent";
-        spot(new Spot(surface, null, tank.id(), Spot.Holds.NOTHING));
-        spot(new Spot(tip, null, tank.id(), Spot.Holds.TIP));
-        Element.Vent air = new Element.Vent(vents.lines().stream().map(v -> AirLine.of(v).pipe()).toList());
+        Element.Vent lines = new Element.Vent(vents.ownLines().stream().map(v -> AirLine.of(v).pipe()).toList());
+        Optional<Fault> liquid = faults.of(Fault.Kind.VENT_HOLDS_LIQUID, item.id());
         if (liquid.isPresent()) {
-            String trap = tank.id() + "~trap";
-            spot(new Spot(trap, null, tank.id(), Spot.Holds.NOTHING));
-            wire(trap, vent, tip, trap, new Element.Check(fluid.density() * ApparentGravity.STANDARD * liquid.get().severity(),
+            String trap = item.id() + "~trap";
+            spot(new Spot(trap, spotOf(outer).place(), spotOf(outer).tank(), Spot.Holds.NOTHING));
+            wire(trap, vent, outer, trap, new Element.Check(fluid.density() * ApparentGravity.STANDARD * liquid.get().severity(),
                     new Element.Resistance(0, 0)));
-            wire(vent, vent, trap, surface, air);
+            wire(vent, vent, trap, inner, lines);
         } else {
-            wire(vent, vent, tip, surface, air);
+            wire(vent, vent, outer, inner, lines);
         }
+    }
+
+    private static String chamber(VentPlenum plenum) {
+        return plenum.id() + "~air";
+    }
+
+    /** Air that tanks share on its way in. */
+    @Override
+    public Void ventPlenum(VentPlenum plenum) {
+        VentPath vents = basis.vents(plenum);
+        boolean shut = vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
+        if (vents.open() && !shut) {
+            air(plenum, vents, chamber(plenum), new Spot(plenum.id() + "~tip", plenum.place().point(), plenum.id(), Spot.Holds.TIP));
+        }
+        return null;
     }
 
     /** A port that stands clear of the fuel: nothing comes in by it, and fuel falls out of it into the air of the tank. */

@@ -22,6 +22,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 
 /**
  * In which ways each kind of part fails here, as the network can tell it; the ways are common practice without a source. What a
@@ -128,6 +129,11 @@ public final class WaysToFail implements Kinds<List<Kind>> {
     @Override
     public List<Kind> tee(Tee item) {
         return leaking();
+    }
+
+    @Override
+    public List<Kind> ventPlenum(VentPlenum item) {
+        return List.of(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID);
     }
 
     @Override

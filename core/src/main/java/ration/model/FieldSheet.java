@@ -254,6 +254,13 @@ public final class FieldSheet implements Kinds<List<Field>> {
     }
 
     @Override
+    public List<Field> ventPlenum(VentPlenum p) {
+        Sheet<VentPlenum> sheet = FieldSheet.<VentPlenum>fitted();
+        ventLine(sheet, p.line(), new Lens<>(VentPlenum::line, VentPlenum::with));
+        return sheet.place("vent", "Vent tip ", new Lens<>(VentPlenum::tip, VentPlenum::withTip)).all();
+    }
+
+    @Override
     public List<Field> tank(Tank tank) {
         Sheet<Tank> sheet = new Sheet<>();
         sheet.add("unusable", "Unusable", Unit.GALLON, Tank::unusable, Tank::withUnusable);
@@ -304,13 +311,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
         }
         if (f.vent().isPresent()) {
             Lens<Tank, VentLine> vent = fitout.to(x -> x.vent().orElseThrow(), (x, v) -> x.withVent(Optional.of(v)));
-            sheet.add("ventLine.bore", "Vent bore", Unit.INCH, vent.to(VentLine::bore, VentLine::withBore));
-            sheet.add("ventLine.length", "Vent length", Unit.INCH, vent.to(VentLine::length, VentLine::withLength));
-            sheet.add("ventLine.tip", "Vent tip coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
-            for (int i = 0; i < f.vent().get().points().size(); i++) {
-                Lens<VentLine, Place> point = Lens.element(VentLine::points, VentLine::withPoints, i);
-                sheet.place("ventLine.points[" + i + "]", "Vent point " + (i + 1) + " ", vent.to(point.get(), point.with()));
-            }
+            ventLine(sheet, f.vent().get(), vent);
         }
         if (f.filler().isPresent()) {
             sheet.place("filler", "Filler ", fitout.to(x -> x.filler().orElseThrow(), (x, p) -> x.withFiller(Optional.of(p))));
@@ -320,6 +321,16 @@ public final class FieldSheet implements Kinds<List<Field>> {
         }
         wells(sheet, f, fitout);
         ribs(sheet, f, fitout);
+    }
+
+    private static <T extends Item> void ventLine(Sheet<T> sheet, VentLine line, Lens<T, VentLine> vent) {
+        sheet.add("ventLine.bore", "Vent bore", Unit.INCH, vent.to(VentLine::bore, VentLine::withBore));
+        sheet.add("ventLine.length", "Vent length", Unit.INCH, vent.to(VentLine::length, VentLine::withLength));
+        sheet.add("ventLine.tip", "Vent tip coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
+        for (int i = 0; i < line.points().size(); i++) {
+            Lens<VentLine, Place> point = Lens.element(VentLine::points, VentLine::withPoints, i);
+            sheet.place("ventLine.points[" + i + "]", "Vent point " + (i + 1) + " ", vent.to(point.get(), point.with()));
+        }
     }
 
     private static void wells(Sheet<Tank> sheet, Fitout f, Lens<Tank, Fitout> fitout) {

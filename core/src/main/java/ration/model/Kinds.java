@@ -38,6 +38,8 @@ public interface Kinds<R> {
 
     R tee(Tee item);
 
+    R ventPlenum(VentPlenum item);
+
     R engineInlet(EngineInlet item);
 
     R run(Run item);

@@ -87,6 +87,11 @@ public interface SomeKinds<R> extends Kinds<R> {
     }
 
     @Override
+    default R ventPlenum(VentPlenum item) {
+        return otherwise(item);
+    }
+
+    @Override
     default R engineInlet(EngineInlet item) {
         return otherwise(item);
     }

@@ -87,6 +87,17 @@ public final class Validation {
         }
 
         @Override
+        public Void ventPlenum(VentPlenum plenum) {
+            near(plenum.id(), "Vent", plenum.tip());
+            bore(plenum.id(), "Vent bore", plenum.line().bore());
+            if (!(plenum.line().length().si() >= 0)) {
+                block(plenum.id(), "Vent length", "It must not be below zero.", "Measure along the line.");
+            }
+            ventLeads(plenum, plenum.line());
+            return null;
+        }
+
+        @Override
         public Void header(Header header) {
             Validation.this.header(header);
             return null;
@@ -284,29 +295,30 @@ public final class Validation {
                 }
             }
         }
-        f.vent().flatMap(VentLine::to).ifPresent(to -> ventLeads(tank, to));
+        f.vent().ifPresent(v -> ventLeads(tank, v));
         f.published().filter(m -> m.si() < 0).ifPresent(m -> block(tank.id(), "Maker's unusable",
                 "It must not be below zero.", "Read the maker's figure again."));
         f.filler().ifPresent(p -> near(tank.id(), "Filler", p));
         f.gauge().ifPresent(p -> near(tank.id(), "Gauge", p));
     }
 
-    private void ventLeads(Tank tank, String to) {
-        Set<String> seen = new HashSet<>(Set.of(tank.id()));
-        Optional<String> next = Optional.of(to);
-        while (next.isPresent()) {
-            Optional<Tank> other = system.item(next.get()).filter(Tank.class::isInstance).map(Tank.class::cast);
+    /** Follows a vent from tank to plenum to tank. */
+    private void ventLeads(Item item, VentLine vent) {
+        Set<String> seen = new HashSet<>(Set.of(item.id()));
+        Optional<VentLine> at = Optional.of(vent);
+        while (at.flatMap(VentLine::to).isPresent()) {
+            String to = at.flatMap(VentLine::to).get();
+            Optional<Item> other = system.item(to).filter(i -> i.only(Tank.class).isPresent() || i.only(VentPlenum.class).isPresent());
             if (other.isEmpty()) {
-                miss(tank.id(), "Vent", "Its vent leads to " + next.get() + ", and there is no such tank.",
+                miss(item.id(), "Vent", "Its vent leads to " + to + ", and there is no such tank or plenum.",
                         "Say on its card where the vent leads.");
                 return;
             }
-            if (!seen.add(other.get().id())) {
-                miss(tank.id(), "Vent", "Its vent leads round from tank to tank and never outside.",
-                        "Lead one of them to a tip in the open air.");
+            if (!seen.add(to)) {
+                miss(item.id(), "Vent", "Its vent leads round from tank to tank and never outside.", "Lead one of them to a tip in the open air.");
                 return;
             }
-            next = other.get().fitout().vent().flatMap(VentLine::to);
+            at = VentLine.of(other.get());
         }
     }
 

@@ -10,8 +10,8 @@ import java.util.Optional;
  * @param length along it
  * @param tip    pressure coefficient of the tip: 1 into the wind, 0 neutral, below it sucks
  * @param ball   whether a check ball or rollover valve sits in it
- * @param to     id of the tank it leads to instead of the open air
- * @param points measured points from the tank to the tip, the first where it leaves the tank; may be empty
+ * @param to     id of the tank or plenum it leads to instead of the open air
+ * @param points measured points from the tank or plenum to the tip, the first where it leaves it; may be empty
  */
 public record VentLine(Measured bore, Measured length, Measured tip, boolean ball, Optional<String> to,
         List<Place> points) {
@@ -39,8 +39,28 @@ public record VentLine(Measured bore, Measured length, Measured tip, boolean bal
         return new VentLine(bore, length, tip, ball, to, other);
     }
 
-    public VentLine leadingTo(Optional<String> tank) {
-        return new VentLine(bore, length, tip, ball, tank, points);
+    public VentLine leadingTo(Optional<String> other) {
+        return new VentLine(bore, length, tip, ball, other, points);
+    }
+
+    /** The vent line of an item as said; empty for what has none. */
+    public static Optional<VentLine> of(Item item) {
+        return item.as(new SomeKinds<Optional<VentLine>>() {
+            @Override
+            public Optional<VentLine> otherwise(Item other) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<VentLine> tank(Tank tank) {
+                return tank.fitout().vent();
+            }
+
+            @Override
+            public Optional<VentLine> ventPlenum(VentPlenum plenum) {
+                return Optional.of(plenum.line());
+            }
+        });
     }
 
     /** A line into the open air. */

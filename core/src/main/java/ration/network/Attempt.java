@@ -220,6 +220,9 @@ final class Attempt {
     /** Writes the loss of a link and its slope into {@link #drop}. */
     void law(int e, double flow) {
         structure.laws[e].at(flow, drop);
+        if (structure.airy[e]) {
+            drop.loss += network.hydrostatic[structure.from[e]] - network.hydrostatic[structure.to[e]];
+        }
         if (added.pressure() != null) {
             drop.loss += added.pressure()[e] + added.slope()[e] * flow;
             drop.slope += added.slope()[e];

@@ -302,7 +302,7 @@ public sealed interface Element {
 
     /**
      * A vent: air passes it as fuel passes the tank, volume for volume. The lines one after the other, full of air of the
-     * standard sea level.
+     * standard sea level, which weighs nothing here: the ends may lie at any heights.
      */
     record Vent(List<Pipe> lines) implements Element {
 

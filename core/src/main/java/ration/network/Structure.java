@@ -23,6 +23,8 @@ final class Structure {
     final Characteristic[] laws;
     final boolean[] oneWay;
     final boolean[] shut;
+    /** Links full of air, which weighs nothing beside fuel. */
+    final boolean[] airy;
     /** Nodes whose pressure is given. */
     final boolean[] held;
     final double[] firstFlow;
@@ -62,6 +64,7 @@ final class Structure {
         laws = new Characteristic[links];
         oneWay = new boolean[links];
         shut = new boolean[links];
+        airy = new boolean[links];
         firstFlow = new double[links];
         heldNode = new int[links];
         otherNode = new int[links];
@@ -77,6 +80,7 @@ final class Structure {
             laws[e] = element.prepare(problem.fluid(), problem.law());
             oneWay[e] = element.oneWay();
             shut[e] = element.shut();
+            airy[e] = element instanceof Element.Vent;
             any |= oneWay[e];
             adjusts |= element instanceof Element.Regulator || element instanceof Element.Jet;
             firstFlow[e] = element instanceof Element.Pipe pipe ? 0.25 * pipe.bore() * pipe.bore() : USUAL_FIRST_FLOW;

@@ -3,6 +3,7 @@ package ration.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
@@ -27,6 +28,7 @@ import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.TankShape;
 import ration.model.VentLine;
+import ration.model.VentPlenum;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -102,6 +104,12 @@ public final class ItemEdits {
         @Override
         public Void header(Header h) {
             add("Add inlet", new Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
+            return null;
+        }
+
+        @Override
+        public Void ventPlenum(VentPlenum p) {
+            ventLine(p.line(), p.id(), p.place().point(), p.tip().point(), p::with);
             return null;
         }
 
@@ -268,26 +276,29 @@ public final class ItemEdits {
 
     private void vent(Tank tank, Fitout f, Point3 over) {
         if (f.vent().isEmpty()) {
-            add("Give vent line", tank.with(f.withVent(Optional.of(new VentLine(Measured.of(0.305, Unit.INCH, BY),
-                    Measured.of(36, Unit.INCH, BY), Measured.of(0, Unit.ONE, BY), false, List.of())))));
-            return;
+            add("Give vent line", tank.with(f.withVent(Optional.of(VentEdits.usual()))));
+        } else {
+            ventLine(f.vent().get(), tank.id(), over, tank.vent().orElseThrow().point(), v -> tank.with(f.withVent(Optional.of(v))));
+            add("No vent line", tank.with(f.withVent(Optional.empty())));
         }
-        VentLine v = f.vent().get();
-        add(v.ball() ? "No ball in the vent" : "Check ball in the vent", tank.with(f.withVent(Optional.of(v.withBall(!v.ball())))));
+        if (VentEdits.ownWays(system) > 1) {
+            offers.add(new Offer("Join all vents in a plenum", VentEdits.joined(system)));
+        }
+    }
+
+    /** What a vent line offers, of a tank or of a plenum. */
+    private void ventLine(VentLine v, String of, Point3 start, Point3 tip, Function<VentLine, Item> with) {
+        add(v.ball() ? "No ball in the vent" : "Check ball in the vent", with.apply(v.withBall(!v.ball())));
         List<Place> more = new ArrayList<>(v.points());
-        more.add(Place.estimated(v.points().isEmpty() ? over : v.points().get(v.points().size() - 1).point().toward(tank.vent()
-                .orElseThrow().point(), 0.5)));
-        add("Add vent point", tank.with(f.withVent(Optional.of(v.withPoints(more)))));
+        more.add(Place.estimated(v.points().isEmpty() ? start : v.points().get(v.points().size() - 1).point().toward(tip, 0.5)));
+        add("Add vent point", with.apply(v.withPoints(more)));
         if (!v.points().isEmpty()) {
-            add("Remove vent point", tank.with(f.withVent(Optional.of(v.withPoints(v.points().subList(0, v.points().size() - 1))))));
+            add("Remove vent point", with.apply(v.withPoints(v.points().subList(0, v.points().size() - 1))));
         }
-        for (Tank other : system.tanks()) {
-            if (!other.id().equals(tank.id()) && v.to().isEmpty()) {
-                add("Vent leads to " + other.name(), tank.with(f.withVent(Optional.of(v.leadingTo(Optional.of(other.id()))))));
-            }
+        for (Item other : v.to().isPresent() ? List.<Item>of() : VentEdits.leadingTo(system, of)) {
+            add("Vent leads to " + other.name(), with.apply(v.leadingTo(Optional.of(other.id()))));
         }
-        v.to().ifPresent(t -> add("Vent leads outside", tank.with(f.withVent(Optional.of(v.leadingTo(Optional.empty()))))));
-        add("No vent line", tank.with(f.withVent(Optional.empty())));
+        v.to().ifPresent(t -> add("Vent leads outside", with.apply(v.leadingTo(Optional.empty()))));
     }
 
     private void ribs(Tank tank, Fitout f) {

@@ -246,18 +246,7 @@ public final class LayoutEdits {
         gone[lines.size()] = id;
         String next = lines.isEmpty() ? "" : lines.get(0).from().item().equals(id) ? lines.get(0).to().item()
                 : lines.get(0).from().item();
-        return Optional.of(new Outcome(ventsLedElsewhere(system.minus(gone), id), next));
-    }
-
-    /** Vents that led to a tank taken away lead outside again. */
-    private static FuelSystem ventsLedElsewhere(FuelSystem system, String gone) {
-        FuelSystem now = system;
-        for (Tank t : system.tanks()) {
-            if (t.fitout().vent().flatMap(ration.model.VentLine::to).filter(gone::equals).isPresent()) {
-                now = now.replace(t.with(t.fitout().withVent(t.fitout().vent().map(v -> v.leadingTo(Optional.empty())))));
-            }
-        }
-        return now;
+        return Optional.of(new Outcome(VentEdits.without(system.minus(gone), id), next));
     }
 
     private static Optional<Measured> sum(FuelSystem system, Run a, Run b) {

@@ -23,6 +23,7 @@ import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 import ration.topology.Passage.What;
 
 /** How the ports of each kind are joined inside. */
@@ -147,6 +148,12 @@ final class Passages implements Kinds<List<Passage>> {
         PortRef out = new PortRef(item.id(), Item.OUT);
         return List.of(new Passage(new PortRef(item.id(), Item.IN), out, What.BORE), new Passage(new PortRef(item.id(), Tee.BRANCH),
                 out, What.BORE));
+    }
+
+    /** Air only. */
+    @Override
+    public List<Passage> ventPlenum(VentPlenum item) {
+        return List.of();
     }
 
     @Override

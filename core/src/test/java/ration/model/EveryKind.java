@@ -64,6 +64,8 @@ public final class EveryKind {
                 new Pump(tag("driven"), Pump.Drive.ENGINE, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(30, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(20, Unit.PSI))), Optional.empty(), Pump.Build.PLAIN),
                 new Tee(tag("tee"), m(0.3, Unit.INCH)),
+                new VentPlenum(tag("plenum"), new VentLine(m(0.4, Unit.INCH), m(20, Unit.INCH), m(-0.1, Unit.ONE), true, Optional.of("box"),
+                        List.of(place(18))), place(19)),
                 new EngineInlet(tag("float"), EngineInlet.Style.FLOAT, m(0.2, Unit.INCH), m(0.5, Unit.PSI), Optional.of(m(6, Unit.PSI)),
                         false),
                 new EngineInlet(tag("rail"), EngineInlet.Style.RAIL, m(0.2, Unit.INCH), m(30, Unit.PSI), Optional.of(m(60, Unit.PSI)),

@@ -23,6 +23,8 @@ import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.drawing.AirPicture;
+import ration.model.Item;
+import ration.model.VentPlenum;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
@@ -67,13 +69,18 @@ public final class AirPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        blocked.retainAll(a.air().stream().map(x -> x.tank().id()).toList());
+        blocked.removeIf(id -> a.project().system().item(id).isEmpty());
         picture.redraw();
         card.getChildren().setAll(Ui.label("Vents", "page-title"));
         if (a.air().isEmpty()) {
             card.getChildren().add(Ui.wrapped("Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
         }
         a.air().forEach(x -> card.getChildren().add(vent(x)));
+        a.project().system().all(VentPlenum.class).forEach(p -> {
+            VBox box = new VBox(4, head(p));
+            blockedWords(p, box);
+            card.getChildren().add(box);
+        });
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
         a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
                 card.getChildren().add(new FindingBox(f, session.units().get())));
@@ -87,21 +94,7 @@ public final class AirPage extends LivePage {
 
     private VBox vent(AirAnswer a) {
         UnitSystem u = session.units().get();
-        ToggleButton block = new ToggleButton(blocked.contains(a.tank().id()) ? "Blocked" : "Block it");
-        block.setId("block-" + a.tank().id());
-        block.setAccessibleText("Block the vent of " + a.tank().name());
-        block.setSelected(blocked.contains(a.tank().id()));
-        block.getStyleClass().add("chip");
-        block.setOnAction(e -> {
-            if (!blocked.remove(a.tank().id())) {
-                blocked.add(a.tank().id());
-            }
-            update();
-            lookup("#block-" + a.tank().id()).requestFocus();
-        });
-        HBox head = new HBox(8, Ui.label(a.tank().name(), "bold"), Ui.spring(), block);
-        head.setAlignment(Pos.CENTER_LEFT);
-        VBox box = new VBox(4, head);
+        VBox box = new VBox(4, head(a.tank()));
         a.line().ifPresentOrElse(l -> {
             GridPane grid = new GridPane();
             grid.setHgap(10);
@@ -113,14 +106,37 @@ public final class AirPage extends LivePage {
             }
             box.getChildren().add(grid);
         }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
-        if (blocked.contains(a.tank().id())) {
+        blockedWords(a.tank(), box);
+        return box;
+    }
+
+    /** What is vented, and the button that shuts its vent in the picture and says what comes of it. */
+    private HBox head(Item item) {
+        ToggleButton block = new ToggleButton(blocked.contains(item.id()) ? "Blocked" : "Block it");
+        block.setId("block-" + item.id());
+        block.setAccessibleText("Block the vent of " + item.name());
+        block.setSelected(blocked.contains(item.id()));
+        block.getStyleClass().add("chip");
+        block.setOnAction(e -> {
+            if (!blocked.remove(item.id())) {
+                blocked.add(item.id());
+            }
+            update();
+            lookup("#block-" + item.id()).requestFocus();
+        });
+        HBox head = new HBox(8, Ui.label(item.name(), "bold"), Ui.spring(), block);
+        head.setAlignment(Pos.CENTER_LEFT);
+        return head;
+    }
+
+    private void blockedWords(Item item, VBox box) {
+        if (blocked.contains(item.id())) {
             Label words = Ui.wrapped(session.shown().get().assessment().findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED
-                    && f.item().equals(a.tank().id())).findFirst().map(f -> f.detail().in(u)).orElse("This tank does not feed the engine on its own, so"
-                    + " nothing stops at once; the fuel in it stays."), "sentence", "short");
-            words.setId("blocked-" + a.tank().id());
+                    && f.item().equals(item.id())).findFirst().map(f -> f.detail().in(session.units().get())).orElse("What stops is not"
+                    + " computed."), "sentence", "short");
+            words.setId("blocked-" + item.id());
             box.getChildren().add(words);
         }
-        return box;
     }
 
     private static void row(GridPane grid, int n, String what, double flow, double drop, UnitSystem u) {
