@@ -182,6 +182,7 @@ public final class AirPicture {
             Spot s = at(f.place());
             ground.take(s.x() - 6, s.y() - 6, s.x() + 6, s.y() + 6);
         }
+        system.items().forEach(i -> ground.takeWay(LowPoints.ventWay(system, i).stream().map(this::at).toList(), 4));
         for (Fitted f : system.all(Fitted.class).toList()) {
             Spot s = at(f.place().point());
             List<Mark> marks = new ArrayList<>(List.of(new Disc(s, 4, Ink.PANEL, Pen.of(Ink.SOFT, 1.4))));

@@ -7,6 +7,8 @@ import ration.drawing.Mark.Spot;
 /** Ground that is taken, so that labels can look for a free place. */
 final class Occupancy {
 
+    private static final double STEP = 6;
+
     private final List<double[]> taken = new ArrayList<>();
 
     void take(double left, double top, double right, double bottom) {
@@ -14,14 +16,20 @@ final class Occupancy {
             Math.max(top, bottom)});
     }
 
-    /** The ground under orthogonal lines. */
+    /** The ground under lines; a slanting one takes it in steps. */
     void takeWay(List<Spot> way, double width) {
+        double w = width / 2 + 2;
         for (int i = 1; i < way.size(); i++) {
             Spot a = way.get(i - 1);
-            Spot b = way.get(i);
-            double w = width / 2 + 2;
-            take(Math.min(a.x(), b.x()) - w, Math.min(a.y(), b.y()) - w, Math.max(a.x(), b.x()) + w,
-                    Math.max(a.y(), b.y()) + w);
+            double dx = way.get(i).x() - a.x();
+            double dy = way.get(i).y() - a.y();
+            int steps = (int) Math.max(1, Math.ceil(Math.min(Math.abs(dx), Math.abs(dy)) / STEP));
+            for (int k = 0; k < steps; k++) {
+                double x = a.x() + dx * k / steps;
+                double y = a.y() + dy * k / steps;
+                take(Math.min(x, x + dx / steps) - w, Math.min(y, y + dy / steps) - w, Math.max(x, x + dx / steps) + w,
+                        Math.max(y, y + dy / steps) + w);
+            }
         }
     }
 

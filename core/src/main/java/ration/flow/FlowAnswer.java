@@ -183,17 +183,17 @@ public final class FlowAnswer {
     }
 
     /**
-     * Gauge pressure at a port, Pa; empty if closed valves leave it undetermined, or where nothing flows and the figure lies
-     * below the pressure at which the fuel boils: no column of fuel stands so.
+     * Gauge pressure at a port, Pa; empty if there is no such port, if closed valves leave it undetermined, or where nothing
+     * flows and the figure lies below the pressure at which the fuel boils: no column of fuel stands so.
      */
     public OptionalDouble pressure(PortRef port) {
-        OptionalDouble p = usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
+        OptionalDouble p = usable() && plan.spot(port) >= 0 ? solution.pressure(port.toString()) : OptionalDouble.empty();
         return p.isPresent() && p.getAsDouble() < pose.boils() ? OptionalDouble.empty() : p;
     }
 
     /** Height of the grade line over the aircraft datum at a port, m. */
     public OptionalDouble head(PortRef port) {
-        if (!usable() || weight == 0) {
+        if (!usable() || weight == 0 || plan.spot(port) < 0) {
             return OptionalDouble.empty();
         }
         OptionalDouble p = solution.piezometric(port.toString());

@@ -326,7 +326,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
     private static <T extends Item> void ventLine(Sheet<T> sheet, VentLine line, Lens<T, VentLine> vent) {
         sheet.add("ventLine.bore", "Vent bore", Unit.INCH, vent.to(VentLine::bore, VentLine::withBore));
         sheet.add("ventLine.length", "Vent length", Unit.INCH, vent.to(VentLine::length, VentLine::withLength));
-        sheet.add("ventLine.tip", "Vent tip coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
+        sheet.add("ventLine.tip", "Tip coefficient", Unit.ONE, vent.to(VentLine::tip, VentLine::withTip));
         for (int i = 0; i < line.points().size(); i++) {
             Lens<VentLine, Place> point = Lens.element(VentLine::points, VentLine::withPoints, i);
             sheet.place("ventLine.points[" + i + "]", "Vent point " + (i + 1) + " ", vent.to(point.get(), point.with()));

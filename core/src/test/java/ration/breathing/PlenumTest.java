@@ -156,6 +156,16 @@ class PlenumTest {
         assertThat(parted.tanks()).allSatisfy(t -> assertThat(VentPath.of(parted, t).open()).isTrue());
     }
 
+    /** A plenum has no fuel ports: asked for a pressure there, the answer says none. */
+    @Test
+    void nothingIsKnownAtAPortThatIsNotThere() {
+        FuelSystem s = shared(30, 30);
+        FlowAnswer a = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(both(s, 0, 0), new FlowQuestion.Demand(
+                DEMAND));
+        assertThat(a.pressure(new ration.model.PortRef("plenum", "in"))).isEmpty();
+        assertThat(a.head(new ration.model.PortRef("plenum", "in"))).isEmpty();
+    }
+
     /** Its line dips below both ends: liquid closes it for all. */
     @Test
     void aDipInItsLineIsATrap() {

@@ -390,10 +390,11 @@ final class ItemCard extends ScrollPane {
         } else if (item instanceof Fitted fitted) {
             session.project().system().inlet().ifPresent(i -> row("Height over inlet", units.text(
                     flow.height(fitted.place().point().minus(i.place().point())), Dimension.LENGTH)));
-            pressure("Pressure in", flow, new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN
-                    : fitted.ports().get(0)), units);
-            pressure("Pressure out", flow, new PortRef(item.id(), Item.OUT), units);
-            loss(item.id(), flow, units);
+            fitted.ports().stream().findFirst().ifPresent(first -> {
+                pressure("Pressure in", flow, new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN : first), units);
+                pressure("Pressure out", flow, new PortRef(item.id(), Item.OUT), units);
+                loss(item.id(), flow, units);
+            });
         }
     }
 
