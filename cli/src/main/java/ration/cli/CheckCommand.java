@@ -6,9 +6,12 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
+import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -22,8 +25,9 @@ import ration.check.Measure;
 import ration.check.Verdict;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.why.Why;
 
-/** {@code ration check FILE [--json]}. */
+/** {@code ration check FILE [--json | --explain[=FIGURE]]}. */
 @Command(name = "check", mixinStandardHelpOptions = true,
         description = "Prints ledger, findings and the case matrix of a document. Exit code 0: nothing Short; "
                 + "1: something Short; 2: the file cannot be used.")
@@ -38,6 +42,10 @@ final class CheckCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print as JSON, SI units.")
     private boolean json;
 
+    @Option(names = "--explain", arity = "0..1", fallbackValue = "", paramLabel = "FIGURE", description = "How figures came about:"
+            + " those of the ledger and of all findings, or those whose name holds these words, with everything they were made of.")
+    private String explain;
+
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
@@ -47,9 +55,36 @@ final class CheckCommand implements Callable<Integer> {
         }
         Assessment assessment = found.get();
         PrintWriter out = spec.commandLine().getOut();
-        out.print(json ? asJson(assessment) : asText(assessment));
+        if (explain != null) {
+            List<String> lines = explained(assessment, explain);
+            if (lines.isEmpty()) {
+                err.println("ration: no figure is called \u201c" + explain + "\u201d. Figures: " + String.join(", ", names(assessment))
+                        + ".");
+                return 2;
+            }
+            lines.forEach(out::println);
+        } else {
+            out.print(json ? asJson(assessment) : asText(assessment));
+        }
         boolean anyShort = assessment.findings().stream().anyMatch(f -> f.verdict() == Verdict.SHORT);
         return anyShort ? 1 : 0;
+    }
+
+    /** Of the ledger, then of the findings. */
+    private static List<Why> figures(Assessment a) {
+        return Stream.concat(Ledger.of(a, UnitSystem.US).entries().stream().flatMap(e -> e.because().stream()), a.findings().stream()
+                .flatMap(f -> f.because().stream())).map(Supplier::get).toList();
+    }
+
+    private static List<String> names(Assessment a) {
+        return figures(a).stream().map(Why::figure).distinct().toList();
+    }
+
+    private static List<String> explained(Assessment a, String words) {
+        String wanted = words.toLowerCase(Locale.ROOT);
+        return figures(a).stream().flatMap(w -> words.isEmpty() ? Stream.of(w) : w.all().stream().filter(x -> x.figure().toLowerCase(
+                Locale.ROOT).contains(wanted)).limit(1)).map(w -> w.lines(UnitSystem.US)).distinct().flatMap(l -> Stream.concat(
+                l.stream(), Stream.of(""))).toList();
     }
 
     private static String asText(Assessment a) {

@@ -66,6 +66,18 @@ class CommandsTest {
         assertThat(out.toString()).contains("Holds").doesNotContain("Short ");
     }
 
+    /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
+    @Test
+    void figuresAreExplained() {
+        assertThat(run("check", "demo", "--explain")).isEqualTo(1);
+        assertThat(out.toString()).contains("Flow margin: 1.201 = 16.51 gph \u00f7 13.75 gph", "Power 150 hp, maker",
+                "Lost in Selector", "Rated loss 0.045 psi, bench", "Unusable fuel, Upper tank: 1.323 gal = 1.172 gal");
+        assertThat(run("check", "demo", "--explain=demand")).isEqualTo(1);
+        assertThat(out.toString()).startsWith("Demand: 13.75 gph").doesNotContain("Flow margin");
+        assertThat(run("check", "demo", "--explain=luck")).isEqualTo(2);
+        assertThat(err.toString()).contains("no figure is called \u201cluck\u201d", "Flow margin");
+    }
+
     @Test
     void checkPrintsTheSameFiguresAsJson() throws IOException, ProjectFileException {
         Assessment assessment = Assessment.of(ProjectFile.demo(ProjectFile.DEMO));

@@ -76,8 +76,13 @@ final class AirChecks {
 
     private void add(Check check, String of, String title, String item, Verdict verdict, double ratio, Finding.Wording detail, String source,
             String remedy) {
-        findings.add(new Finding(check, of, title, item, verdict, Math.min(Finding.MET, ratio), detail, source,
-                verdict == Verdict.HOLDS ? "" : remedy));
+        findings.add(finding(check, of, title, item, verdict, ratio, detail, source, remedy));
+    }
+
+    private static Finding finding(Check check, String of, String title, String item, Verdict verdict, double ratio,
+            Finding.Wording detail, String source, String remedy) {
+        return new Finding(check, of, title, item, verdict, Math.min(Finding.MET, ratio), detail, source, verdict == Verdict.HOLDS ? ""
+                : remedy);
     }
 
     /** Computed drop and rule of thumb; the worse governs. */
@@ -108,14 +113,14 @@ final class AirChecks {
         double thumb = rule.map(s -> a.line().get().bore() / s.bore() + 0.002).orElse(Finding.MET);
         double ratio = Math.min(MOST_DROP / drop, thumb);
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
-        add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
+        findings.add(finding(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
                 + small(u, a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? small(u, a.drop(a.returning())) + " while fuel comes"
                 + " back, " : "") + small(u, a.drop(a.descending()))
                 + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
                 + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
                 + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
                 + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
-                + " worse governs", "A wider or shorter vent, without a ball.");
+                + " worse governs", "A wider or shorter vent, without a ball.").because(() -> WhyAir.inFlight(project, a).orElseThrow()));
     }
 
     /** What its air passes after its own vent. */
@@ -151,7 +156,7 @@ final class AirChecks {
                     u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays. What the other"
                     + " tanks give then is not computed.", PRACTICE, "A second way for air: a vented cap, or a second tip.");
         }
-        blocked.ifPresent(b -> add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, b.outlasts()
+        blocked.ifPresent(b -> findings.add(finding(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, b.outlasts()
                 ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
                 ? "Half full and level, its fuel ends before the trapped air holds it back." : "Half full and level at take-off"
                 + " demand, flow is short after " + minutes(b.soonest()) + " on the ground to " + minutes(b.latest()) + " at "
@@ -159,7 +164,7 @@ final class AirChecks {
                 + (b.boilsFirst() ? "On the hot day up there the fuel boils first. " : "It does not boil before that. ")
                 + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE) + " of suction: no limit of it is known here.",
                 "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source", "A second way for air: a vented cap, or a second"
-                + " tip that ice or an insect does not close with the first."));
+                + " tip that ice or an insect does not close with the first.").because(() -> WhyAir.blocked(project, b))));
     }
 
     private String ceiling() {
@@ -236,9 +241,10 @@ final class AirChecks {
         system.all(Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
             double need = OUNCE * Unit.GALLON.fromSi(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum()) / 20;
             double has = s.bowl().get().si();
-            add(Check.AIR_BOWL, s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
+            findings.add(finding(Check.AIR_BOWL, s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
                     u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against " + UnitSystem.figure(need / OUNCE, 1)
-                    + ", one for each 20 gal of tank.", "14 CFR 23.971(c)" + PART, "A larger bowl.");
+                    + ", one for each 20 gal of tank.", "14 CFR 23.971(c)" + PART, "A larger bowl.").because(() -> WhyTanks.bowl(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum(),
+                    need)));
         });
     }
 

@@ -107,7 +107,8 @@ final class Checks {
                     "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
                     detail,
                     project.brief().choices().basis().cite(project.brief().delivery()),
-                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)));
+                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)).because(() -> WhyFlow.margin(
+                    project, c)));
         }
     }
 
@@ -187,7 +188,7 @@ final class Checks {
                             ? " Not every case has an answer." : ""),
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
-                            Dimension.PRESSURE)));
+                            Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
                 }));
     }
 

@@ -4,11 +4,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.why.Why;
 
 /** The four figures that are always in view, as the window and the command line both show them. */
 public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
@@ -22,8 +24,18 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
      * @param verdict on it
      * @param ratio   result over need for the notch bar; 0 where nothing is shown
      * @param detail  the case that governs, or why nothing is shown
+     * @param because how the figure came about, worked out when asked; empty where nothing is shown
      */
-    public record Entry(String title, String need, String figure, Verdict verdict, double ratio, String detail) {
+    public record Entry(String title, String need, String figure, Verdict verdict, double ratio, String detail,
+            Optional<Supplier<Why>> because) {
+
+        Entry(String title, String need, String figure, Verdict verdict, double ratio, String detail) {
+            this(title, need, figure, verdict, ratio, detail, Optional.empty());
+        }
+
+        Entry because(Supplier<Why> why) {
+            return new Entry(title, need, figure, verdict, ratio, detail, Optional.of(why));
+        }
     }
 
     /**
@@ -32,7 +44,8 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
      */
     public static Entry early(Assessment before, CaseAnswer now, UnitSystem units) {
         return new Entry("Flow margin", needs(now.factor()), UnitSystem.figure(now.margin(), 2) + "\u00d7", now.verdict().worse(
-                before.flowVerdict()), now.ratio(), now.label(before.project().system(), units));
+                before.flowVerdict()), now.ratio(), now.label(before.project().system(), units)).because(() -> WhyFlow.margin(before.project(),
+                        now));
     }
 
     private static String needs(double factor) {
@@ -42,7 +55,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     public static Ledger of(Assessment a, UnitSystem units) {
         String need = needs(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery().factor()));
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
-                a.flowVerdict(), c.ratio(), c.label(a.project().system(), units))).orElseGet(() ->
+                a.flowVerdict(), c.ratio(), c.label(a.project().system(), units)).because(() -> WhyFlow.margin(a.project(), c))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
         Map<String, Verdict> checks = new LinkedHashMap<>();
         a.findings().forEach(f -> checks.merge(f.countsAs(), f.verdict(), Verdict::worse));
@@ -56,7 +69,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         Entry unusable = a.governingTank().map(t -> new Entry("Unusable", "placard " + units.figure(t.placard(),
                 Dimension.VOLUME), units.fineVolume(t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
-                found(t) + ", " + t.tank().name())).orElseGet(() -> notShown("Unusable", "",
+                found(t) + ", " + t.tank().name()).because(() -> WhyTanks.unusable(t))).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
         return new Ledger(flow, unusable, vapor(a, units), openEntry);
     }
@@ -82,7 +95,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor()).map(v -> fahrenheit(v) + " " + VaporAnswer.signed(
                 v.degrees()) + "; ").orElse("");
         return worse.map(v -> new Entry("Vapor", v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
-                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), beside + v.label(a.project()))).orElseGet(
+                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), beside + v.label(a.project())).because(() -> WhyVapor.gap(a.project(), v))).orElseGet(
                 () -> notShown("Vapor", "", "Nothing flows yet"));
     }
 

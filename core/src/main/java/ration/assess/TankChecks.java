@@ -87,7 +87,8 @@ final class TankChecks {
                 + u.text(t.full(), Dimension.VOLUME) + ".";
         findings.add(finding(Check.TANK_UNUSABLE, "", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
                 + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
-                + " so that less stays: the Tanks page ranks what helps.").with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME)));
+                + " so that less stays: the Tanks page ranks what helps.").with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME))
+                .because(() -> WhyTanks.placard(t)));
         Optional<TankEvidence.Drained> there = t.drainedThere();
         if (there.isPresent()) {
             TankEvidence.Drained d = there.get();
@@ -119,12 +120,12 @@ final class TankChecks {
         double space = t.expansion();
         boolean clear = t.tank().vent().isPresent() && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
         Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
-        add(Check.TANK_EXPANSION, "", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
+        findings.add(finding(Check.TANK_EXPANSION, "", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
                 : clear ? Finding.MET : space / need, u -> u.fineVolume(space) + " over the fuel when full against "
                 + u.fineVolume(need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
                 + " clear of the aircraft, as its tip says here" : t.tank().fitout().filler().isEmpty()
                 ? "; no filler lip is given, so it is taken to fill to the top" : "") + ".",
-                "14 CFR 23.969" + PART, "Lower the filler lip, or lead the vent clear of the aircraft.");
+                "14 CFR 23.969" + PART, "Lower the filler lip, or lead the vent clear of the aircraft.").because(() -> WhyTanks.expansion(t)));
     }
 
     private void sump(TankAnswer t) {
@@ -192,7 +193,7 @@ final class TankChecks {
                     + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in: "
                     + u.text(reserve.drawn(), Dimension.FLOW) + " leave it" + (reserve.known() ? "" : ", if all goes to the engine")
                     + ".", PRACTICE
-                    + "; for information, no limit is set", ""));
+                    + "; for information, no limit is set", "").because(() -> WhyTanks.reserve(header, reserve)));
         }
     }
 

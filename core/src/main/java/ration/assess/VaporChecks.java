@@ -88,7 +88,7 @@ final class VaporChecks {
                 + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 and AC 23-8, hot fuel at 110"
                 + " \u00b0F (from memory), as a guide; the degrees wanted are a practice choice", v.verdict() == Verdict.HOLDS ? ""
                 : v.fuelSaid() ? "Lower the pump, a larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what"
-                + " helps." : CHOOSE));
+                + " helps." : CHOOSE).because(() -> WhyVapor.gap(project, v)));
     }
 
     private static final String CHOOSE = "Choose class, season and ethanol on the Vapor page, as you buy it.";
@@ -110,7 +110,7 @@ final class VaporChecks {
                 + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? ""
                 : !v.fuelSaid() ? CHOOSE : "Lower the pump, a"
                 + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps.").with(Measure.atLeast(
-                v.degrees(), v.needed(), Dimension.TEMPERATURE)));
+                v.degrees(), v.needed(), Dimension.TEMPERATURE)).because(() -> WhyVapor.gap(project, v)));
     }
 
     private void trapped() {
@@ -124,7 +124,7 @@ final class VaporChecks {
                     + " to relieve it: in rigid line about " + UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(Trapped.perDegree()), 0)
                     + " " + u.unit(Dimension.PRESSURE).symbol() + " more for each \u00b0C"
                     + " it warms" + (gives ? "; the hose in it gives way and softens that." : "."), "Bulk modulus 1.3 GPa (Munson) and expansion 0.00128/\u00b0C (API 54B),"
-                    + " from memory", "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves."));
+                    + " from memory", "A tiny bleed, 0.010 in, back to the tank, or a valve that relieves.").because(WhyVapor::trapped));
         }
         if (all.isEmpty()) {
             findings.add(new Finding(Check.VAPOR_TRAPPED, "", "Trapped fuel", "", Verdict.HOLDS, Finding.MET, u -> "No volume can be shut"

@@ -1,7 +1,9 @@
 package ration.check;
 
 import java.util.Optional;
+import java.util.function.Supplier;
 import ration.quantity.UnitSystem;
+import ration.why.Why;
 
 /**
  * One thing checked.
@@ -16,19 +18,30 @@ import ration.quantity.UnitSystem;
  * @param source  where the requirement comes from
  * @param remedy  what to do, or empty when it holds
  * @param measure the figure against its limit, where the check comes down to one
+ * @param because how its figure came about, worked out when asked; empty where there is none to show
  */
 public record Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail,
-        String source, String remedy, Optional<Measure> measure) {
+        String source, String remedy, Optional<Measure> measure, Optional<Supplier<Why>> because) {
 
     /** A finding that comes down to no one figure. */
     public Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail, String source,
             String remedy) {
-        this(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.empty());
+        this(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.empty(), Optional.empty());
     }
 
     /** The same with its figure. */
     public Finding with(Measure figure) {
-        return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.of(figure));
+        return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.of(figure), because);
+    }
+
+    /** The same with how its figure came about. */
+    public Finding because(Supplier<Why> why) {
+        return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, measure, Optional.of(why));
+    }
+
+    /** How its figure came about; empty where there is none to show. */
+    public Optional<Why> why() {
+        return because.map(Supplier::get);
     }
 
     /** Stable: the key of the check with what it was asked of, flow.margin.LEFT. */

@@ -205,6 +205,11 @@ public final class FlowAnswer {
         return pose.gravity().height(point);
     }
 
+    /** A run as the network had it, sound. */
+    public Element.Pipe pipe(Run run) {
+        return PlanMaker.pipe(plan.system(), run);
+    }
+
     public Map<String, TankLevel> levels() {
         return pose.levels();
     }

@@ -453,15 +453,15 @@ final class PlanMaker implements Kinds<Void> {
         } else if (pinched.isPresent()) {
             String pinch = run.id() + "~pinch";
             spot(Spot.at(pinch, spotOf(run.to().toString()).place()));
-            wire(run.id(), run.id(), run.from().toString(), pinch, pipe(run), between);
+            wire(run.id(), run.id(), run.from().toString(), pinch, pipe(system, run), between);
             wire(pinch, run.id(), pinch, run.to().toString(), pinch(run.size(), pinched.get().severity()));
         } else {
-            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), pipe(run), between);
+            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), pipe(system, run), between);
         }
         return null;
     }
 
-    private Element.Pipe pipe(Run run) {
+    static Element.Pipe pipe(FuelSystem system, Run run) {
         Point3 start = system.point(run.from()).orElseThrow();
         Point3 end = system.point(run.to()).orElseThrow();
         Minor minor = Fitting.flaredEnd(run.size()).times(2);

@@ -22,12 +22,14 @@ public record VaporPressure(double reidPsi, double slope) {
         }
     }
 
-    private double a() {
+    /** A of the line. */
+    public double lineA() {
         double root = Math.sqrt(slope);
         return 15.64 - 1.854 * root + (0.7553 * root - 2.013) * Math.log10(reidPsi);
     }
 
-    private double b() {
+    /** B of the line, degrees Rankine. */
+    public double lineB() {
         double root = Math.sqrt(slope);
         return 8742 - 1042 * root + (413.0 * root - 2416) * Math.log10(reidPsi);
     }
@@ -38,7 +40,7 @@ public record VaporPressure(double reidPsi, double slope) {
 
     /** Pressure at which the fuel begins to boil, Pa absolute. */
     public double pascal(double kelvin) {
-        return PSI * Math.exp(a() - b() / rankine(kelvin));
+        return PSI * Math.exp(lineA() - lineB() / rankine(kelvin));
     }
 
     /** Temperature at which it begins to boil under a pressure, K; 0 where nothing is too cold. */
@@ -46,7 +48,7 @@ public record VaporPressure(double reidPsi, double slope) {
         if (!(pascal > 0)) {
             return 0;
         }
-        double rankine = b() / (a() - Math.log(pascal / PSI));
+        double rankine = lineB() / (lineA() - Math.log(pascal / PSI));
         return rankine < 0 ? Double.POSITIVE_INFINITY : (rankine - RANKINE - 32) / 1.8 + 273.15;
     }
 }

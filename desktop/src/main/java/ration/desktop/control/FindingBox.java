@@ -36,6 +36,15 @@ public final class FindingBox extends VBox {
         if (!f.remedy().isEmpty()) {
             getChildren().add(Ui.wrapped(f.remedy(), "soft"));
         }
-        getChildren().add(Ui.wrapped(f.source(), "soft"));
+        Label source = Ui.wrapped(f.source(), "soft");
+        HBox.setHgrow(source, Priority.ALWAYS);
+        source.setMaxWidth(Double.MAX_VALUE);
+        HBox foot = new HBox(8, source);
+        if (f.because().isPresent()) {
+            Figure why = new Figure("why-" + f.id().replace('.', '-'), "small").show("Why", f.because());
+            why.setMinWidth(Region.USE_PREF_SIZE);
+            foot.getChildren().add(why);
+        }
+        getChildren().add(foot);
     }
 }

@@ -26,6 +26,7 @@ final class KeysCard extends StackPane {
         {"[  ]", "nose down, nose up by 1\u00b0"},
         {",  .", "left side down, right side down by 1\u00b0"},
         {"G", "go to the governing case"},
+        {"W", "why: how the ledger's figure of this page came about; Enter on any underlined figure does the same"},
         {"+  \u2212  0", "zoom in, zoom out, fit"},
         {"Escape", "pick nothing"},
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},

@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.assess.Ledger;
+import ration.desktop.control.Figure;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -65,6 +66,12 @@ final class LedgerBar extends HBox {
         }
     }
 
+    /** How the figure of a page came about; the flow's where the page has none. */
+    void ask(Page page) {
+        int at = page == Page.TANKS ? 1 : page == Page.VAPOR ? 2 : 0;
+        cells.get(at).figure.ask();
+    }
+
     private void update(boolean withEffect) {
         List<Ledger.Entry> now = Ledger.of(session.shown().get().assessment(), session.units().get()).entries();
         List<Ledger.Entry> before = withEffect && session.before().get() != null
@@ -80,7 +87,7 @@ final class LedgerBar extends HBox {
         private final Label title = Ui.label("", "bold");
         private final Label need = Ui.label("", "soft");
         private final Label verdict = Ui.label("", "verdict");
-        private final Label figure = Ui.label("", "ledger-figure");
+        private final Figure figure;
         private final Label was = Ui.label("", "soft");
         private final NotchBar bar = new NotchBar(106, 10);
         private final Label detail = Ui.label("", "small");
@@ -89,7 +96,8 @@ final class LedgerBar extends HBox {
 
         Cell(String id, Runnable action) {
             setId(id);
-            figure.setId(id + "-figure");
+            figure = new Figure(id + "-figure", "ledger-figure");
+            figure.setFocusTraversable(false);
             verdict.setId(id + "-verdict");
             detail.setId(id + "-case");
             was.setId(id + "-was");
@@ -121,7 +129,8 @@ final class LedgerBar extends HBox {
             title.setText(entry.title());
             need.setText(entry.need());
             Ui.verdict(verdict, entry.verdict());
-            figure.setText(entry.figure());
+            figure.show(entry.figure(), entry.because());
+            figure.setFocusTraversable(false);
             was.setText(before.equals(entry.figure()) ? "" : "was " + before);
             bar.show(entry.ratio(), entry.verdict());
             detail.setText(entry.detail());

@@ -29,6 +29,7 @@ import ration.desktop.brief.BriefPage;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
+import ration.desktop.control.WhyEvent;
 import ration.desktop.flow.FlowPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
@@ -72,6 +73,7 @@ public final class MainWindow {
     private final Supplier<AirPage> airs;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
+    private final WhyCard why;
     private final Label aircraft = Ui.label("", "aircraft");
     private final Label subtitle = Ui.label("", "soft");
     private final HeldKey held = new HeldKey();
@@ -88,6 +90,7 @@ public final class MainWindow {
         this.session = session;
         this.dialogs = dialogs;
         conditions = new ConditionsBar(session);
+        why = new WhyCard(session);
         layout = new LayoutPage(session, conditions::operate);
         exports = new Exports(session, dialogs);
         brief = once(() -> new BriefPage(session));
@@ -113,7 +116,8 @@ public final class MainWindow {
         frame.setLeft(rail);
         frame.setCenter(middle);
         openingCard = new OpeningCard(session.opening());
-        root.getChildren().addAll(frame, keys, openingCard);
+        root.getChildren().addAll(frame, keys, why, openingCard);
+        root.addEventHandler(WhyEvent.ASKED, e -> why.show(e.why(), (Node) e.getTarget()));
         frame.disableProperty().bind(openingCard.visibleProperty());
         keys.setVisible(false);
         Scene scene = new Scene(root, WIDTH, HEIGHT);
@@ -461,6 +465,16 @@ public final class MainWindow {
             e.consume();
             return;
         }
+        if (why.isVisible()) {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                why.hide();
+                e.consume();
+            } else if (e.getCode() == KeyCode.BACK_SPACE) {
+                why.back();
+                e.consume();
+            }
+            return;
+        }
         if (keys.isVisible()) {
             if (e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.ENTER) {
                 hideKeys();
@@ -513,7 +527,7 @@ public final class MainWindow {
 
     private void keyTyped(KeyEvent e) {
         boolean sheet = stage.getScene().getFocusOwner() instanceof Sheet<?>;
-        if (writing() || sheet || keys.isVisible() || e.isShortcutDown()) {
+        if (writing() || sheet || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
             return;
         }
         switch (e.getCharacter()) {
@@ -522,6 +536,7 @@ public final class MainWindow {
             case "," -> conditions.nudge(0, -1);
             case "." -> conditions.nudge(0, 1);
             case "g", "G" -> lookAtGoverning();
+            case "w", "W" -> ledger.ask(page);
             case "?" -> showKeys();
             default -> {
                 return;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -20,10 +21,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.WhyFlow;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.Chips;
 import ration.desktop.control.EachPulse;
+import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
@@ -51,6 +54,7 @@ import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.why.Why;
 
 /**
  * The picked item: what was measured, edited in place; what is computed now; what the checks say. With nothing picked,
@@ -63,6 +67,8 @@ final class ItemCard extends ScrollPane {
     private final Map<String, QuantityField<Quantity>> figures = new LinkedHashMap<>();
     private final Label trouble = Ui.trouble("card-trouble");
     private final VBox now = new VBox(4);
+    /** How the figures of what is shown now came about. */
+    private Map<String, Supplier<Why>> whys = Map.of();
     private final VBox findings = new VBox(8);
     private QuantityField<LineSize> size;
     private final Chips more = new Chips("do-", this::take);
@@ -364,6 +370,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private void itemNow(Item item, CaseAnswer look) {
+        whys = WhyFlow.ofItem(session.shown().get().project(), look, item);
         FlowAnswer flow = look.capacity();
         UnitSystem units = session.units().get();
         if (item instanceof Run run) {
@@ -410,8 +417,8 @@ final class ItemCard extends ScrollPane {
     }
 
     private void row(String label, String figure) {
-        Label value = Ui.label(figure, "figure");
-        value.setId("now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+        Figure value = new Figure("now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), "figure").show(figure,
+                Optional.ofNullable(whys.get(label)));
         now.getChildren().add(new HBox(Ui.label(label), Ui.spring(), value));
     }
 
@@ -462,6 +469,7 @@ final class ItemCard extends ScrollPane {
 
     private void caseNow(CaseAnswer look, Session.Shown shown, UnitSystem units) {
         Assessment a = shown.assessment();
+        whys = WhyFlow.ofCase(a.project(), look);
         now.getChildren().add(Ui.wrapped(look.label(a.project().system(), units), "soft"));
         row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
         row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
@@ -492,7 +500,7 @@ final class ItemCard extends ScrollPane {
         for (PathStep step : path) {
             String name = a.project().system().item(step.item()).map(Item::name).orElse(step.item());
             double loss = step.headIn() - step.headOut();
-            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as));
+            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as), () -> WhyFlow.loss(a.project(), look, step));
         }
         row("Left at the inlet", units.figure(left.getAsDouble() * weight, as));
         now.getChildren().add(Ui.wrapped("Losses and what is left add up to the head from the fuel surface to the "
@@ -501,7 +509,7 @@ final class ItemCard extends ScrollPane {
                 + a.project().brief().choices().friction().label().toLowerCase(java.util.Locale.ROOT) + ".", "soft"));
     }
 
-    private void budgetRow(String name, double share, String figure) {
+    private void budgetRow(String name, double share, String figure, Supplier<Why> why) {
         javafx.scene.layout.Region bar = new javafx.scene.layout.Region();
         bar.getStyleClass().add("gauge-fuel");
         double width = Math.max(1, Math.min(96, 96 * share));
@@ -513,7 +521,7 @@ final class ItemCard extends ScrollPane {
         Label label = Ui.label(name);
         label.setMinWidth(96);
         label.setMaxWidth(96);
-        Label value = Ui.label(figure, "figure");
+        Figure value = new Figure("", "figure").show(figure, Optional.of(why));
         value.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         HBox box = new HBox(6, label, track, Ui.spring(), value);
         box.setAlignment(Pos.CENTER_LEFT);

@@ -16,10 +16,12 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.TankAnswer;
+import ration.assess.WhyTanks;
 import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.condition.Attitude;
+import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -150,15 +152,20 @@ final class TankCards extends VBox {
                 == TankAnswer.Source.DRAINED);
         GridPane.setRowSpan(state, carried.isPresent() ? 4 : 3);
         if (carried.isPresent()) {
-            add(n++, null, "likely here, \u00d7 " + ration.quantity.UnitSystem.figure(carried.get().ratio(), 2),
-                    units.fineVolume(carried.get().likely()), answer.source() == TankAnswer.Source.LIKELY);
+            TankAnswer here = answer;
+            boolean governs = answer.source() == TankAnswer.Source.LIKELY;
+            add(n++, null, "likely here, \u00d7 " + ration.quantity.UnitSystem.figure(carried.get().ratio(), 2), new Figure("tank-likely",
+                    governs ? "name" : "figure").show(units.fineVolume(carried.get().likely()), governs ? Optional.of(() ->
+                    WhyTanks.unusable(here)) : Optional.empty()));
         }
         Optional<Measured> published = answer.tank().fitout().published();
         add(n++, null, "published", published.map(m -> units.fineVolume(m.si())).orElse("\u2013"), answer.source()
                 == TankAnswer.Source.PUBLISHED);
         add(n++, null, "placard", units.fineVolume(answer.placard()), false);
         rule(n++);
-        add(n, Ui.label("Usable", "bold"), "full less the largest", units.fineVolume(answer.usable()), true);
+        TankAnswer shown = answer;
+        add(n, Ui.label("Usable", "bold"), "full less the largest", new Figure("tank-usable", "name").show(units.fineVolume(
+                answer.usable()), Optional.of(() -> WhyTanks.usable(shown))));
     }
 
     private static String lastDate(TankEvidence e) {
@@ -167,7 +174,10 @@ final class TankCards extends VBox {
     }
 
     private void add(int row, Node what, String how, String figure, boolean governs) {
-        Label value = Ui.label(figure, governs ? "name" : "figure");
+        add(row, what, how, new Figure("", governs ? "name" : "figure").show(figure, Optional.empty()));
+    }
+
+    private void add(int row, Node what, String how, Figure value) {
         value.setMinWidth(Region.USE_PREF_SIZE);
         Label words = Ui.label(how, "soft");
         words.setMinWidth(Region.USE_PREF_SIZE);
