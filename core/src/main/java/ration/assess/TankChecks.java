@@ -8,6 +8,7 @@ import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Measure;
 import ration.check.Verdict;
+import ration.evidence.Inputs;
 import ration.evidence.TankEvidence;
 import ration.flow.FlowBasis;
 import ration.geometry.Point3;
@@ -174,11 +175,21 @@ final class TankChecks {
         }
     }
 
+    /** Which inputs of the records are no longer so; a moved tank side changes many at once. */
+    private static String changed(TankAnswer t) {
+        List<Inputs.Change> changes = t.evidence().changes(t.tank());
+        String named = changes.stream().limit(MOST_CHANGES).map(Inputs.Change::words).collect(java.util.stream.Collectors.joining("; "));
+        return changes.isEmpty() ? "" : " " + named.substring(0, 1).toUpperCase(Locale.ROOT) + named.substring(1) + (changes.size()
+                > MOST_CHANGES ? "; and " + (changes.size() - MOST_CHANGES) + " more." : ".");
+    }
+
+    private static final int MOST_CHANGES = 3;
+
     private void stale(TankAnswer t) {
         if (!t.evidence().stale().isEmpty()) {
             int n = t.evidence().stale().size();
             add(Check.TANK_STALE, "", "Tests still true", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> n + (n == 1 ? " test was" : " tests were")
-                    + " done on another shape, outlet or gauge: kept on record, no longer counted.", PRACTICE,
+                    + " done on another shape, outlet or gauge: kept on record, no longer counted." + changed(t), PRACTICE,
                     "Repeat what still matters, or undo the change.");
         }
     }

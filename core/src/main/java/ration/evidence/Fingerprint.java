@@ -67,6 +67,11 @@ public final class Fingerprint {
     }
 
     private void number(double metres) {
-        all.append((long) Math.floor(metres * 1e4 + BETWEEN)).append(';');
+        all.append(tenths(metres)).append(';');
+    }
+
+    /** Tenths of a millimetre. */
+    static long tenths(double metres) {
+        return (long) Math.floor(metres * 1e4 + BETWEEN);
     }
 }

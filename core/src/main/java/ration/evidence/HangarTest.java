@@ -2,6 +2,7 @@ package ration.evidence;
 
 import java.util.Optional;
 import ration.model.Measured;
+import ration.model.Tank;
 
 /**
  * A test as recorded.
@@ -23,24 +24,36 @@ public record HangarTest(String id, String tank, Circumstances by, Work work, Pr
      * @param ambient     air temperature
      * @param notes       in their own words
      * @param fingerprint of what it was done on
+     * @param inputs      the same in readable lines; none in records made before they were kept
      */
     public record Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
-            String fingerprint) {
+            String fingerprint, Inputs inputs) {
+
+        /** Without its inputs in words. */
+        public Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
+                String fingerprint) {
+            this(date, who, instrument, ambient, notes, fingerprint, Inputs.NONE);
+        }
+
+        /** Of a test begun on a tank as it is laid out. */
+        public Circumstances on(Tank tank) {
+            return new Circumstances(date, who, instrument, ambient, notes, Fingerprint.of(tank), Inputs.of(tank));
+        }
 
         public Circumstances withWho(String other) {
-            return new Circumstances(date, other, instrument, ambient, notes, fingerprint);
+            return new Circumstances(date, other, instrument, ambient, notes, fingerprint, inputs);
         }
 
         public Circumstances withInstrument(String other) {
-            return new Circumstances(date, who, other, ambient, notes, fingerprint);
+            return new Circumstances(date, who, other, ambient, notes, fingerprint, inputs);
         }
 
         public Circumstances withAmbient(Optional<Measured> other) {
-            return new Circumstances(date, who, instrument, other, notes, fingerprint);
+            return new Circumstances(date, who, instrument, other, notes, fingerprint, inputs);
         }
 
         public Circumstances withNotes(String other) {
-            return new Circumstances(date, who, instrument, ambient, other, fingerprint);
+            return new Circumstances(date, who, instrument, ambient, other, fingerprint, inputs);
         }
     }
 

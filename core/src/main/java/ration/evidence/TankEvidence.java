@@ -42,6 +42,12 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
                 mine.stream().filter(t -> !good.contains(t)).toList());
     }
 
+    /** What ended the records that no longer count, each change once; nothing of records that do not tell what they rest on. */
+    public List<Inputs.Change> changes(Tank tank) {
+        Inputs now = Inputs.of(tank);
+        return stale.stream().flatMap(t -> t.by().inputs().changed(now).stream()).distinct().toList();
+    }
+
     private static List<HangarTest> only(List<HangarTest> tests, Class<? extends Work> kind) {
         return tests.stream().filter(t -> kind.isInstance(t.work())).toList();
     }

@@ -1,7 +1,11 @@
 package ration.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
 import ration.evidence.Work;
 import ration.model.Measured;
 import ration.quantity.Unit;
@@ -44,10 +48,23 @@ final class TestCodec {
         }
         HangarTest test = new HangarTest(reader.mark(in, "id"), reader.mark(in, "tank"), new HangarTest.Circumstances(
                 in.text("date", ""), in.text("who", ""), in.text("instrument", ""),
-                in.optionalMeasured("ambient", Unit.CELSIUS), in.text("notes", ""), in.text("fingerprint", "")), work,
+                in.optionalMeasured("ambient", Unit.CELSIUS), in.text("notes", ""), in.text("fingerprint", ""), inputs(in)), work,
                 new HangarTest.Progress((int) step, seconds, in.flag("done")));
         in.keepUnknown();
         return test;
+    }
+
+    private static Inputs inputs(JsonObjectReader in) {
+        if (!in.has("inputs")) {
+            return Inputs.NONE;
+        }
+        Map<String, String> lines = new LinkedHashMap<>();
+        in.list("inputs", i -> {
+            lines.put(i.text("what"), i.text("was"));
+            i.keepUnknown();
+            return i;
+        });
+        return new Inputs(lines);
     }
 
     private static Measured volume(JsonObjectReader in, String field) {
@@ -72,6 +89,10 @@ final class TestCodec {
             out.put("notes", by.notes());
         }
         out.put("fingerprint", by.fingerprint());
+        if (!by.inputs().lines().isEmpty()) {
+            writer.numbered(out, path, "inputs", List.copyOf(by.inputs().lines().entrySet()), (i, at, node) -> node.put("what", i.getKey())
+                    .put("was", i.getValue()));
+        }
         if (test.work() instanceof Work.Drain drain) {
             out.put("position", drain.position());
             writer.measured(out, path, "pitch", drain.pitch());

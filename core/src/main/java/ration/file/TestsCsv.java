@@ -7,9 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
 import ration.evidence.Work;
 import ration.model.Measured;
 import ration.plumbing.RunSheet;
@@ -20,7 +22,7 @@ import ration.quantity.Unit;
 public final class TestsCsv {
 
     private static final List<String> HEAD = List.of("id", "kind", "tank", "date", "who", "instrument", "ambient", "notes",
-            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading");
+            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading", "inputs");
 
     private TestsCsv() {
     }
@@ -66,6 +68,7 @@ public final class TestsCsv {
                 t.by().ambient().map(TestsCsv::text).orElse(""), t.by().notes(), t.by().fingerprint(), t.progress().done()
                 ? "yes" : "no"));
         row.addAll(List.of(rest));
+        row.add(t.by().inputs().lines().entrySet().stream().map(e -> e.getKey() + " = " + e.getValue()).collect(Collectors.joining("; ")));
         return row;
     }
 
@@ -189,8 +192,19 @@ public final class TestsCsv {
         };
         return new HangarTest(id, cells.get("tank"), new HangarTest.Circumstances(cells.getOrDefault("date", ""),
                 cells.getOrDefault("who", ""), cells.getOrDefault("instrument", ""), measured(cells, "ambient", Unit.CELSIUS),
-                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", "")), work, new HangarTest.Progress(0, 0,
+                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", ""), inputs(cells.getOrDefault("inputs", ""))), work, new HangarTest.Progress(0, 0,
                 cells.getOrDefault("done", "").equalsIgnoreCase("yes")));
+    }
+
+    private static Inputs inputs(String cell) {
+        Map<String, String> lines = new LinkedHashMap<>();
+        for (String line : cell.split(";")) {
+            int at = line.lastIndexOf('=');
+            if (at > 0) {
+                lines.put(line.substring(0, at).strip(), line.substring(at + 1).strip());
+            }
+        }
+        return new Inputs(lines);
     }
 
     private static Optional<Measured> measured(Map<String, String> cells, String column, Unit unit) {

@@ -18,8 +18,8 @@ import ration.assess.TankAnswer;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.evidence.Fingerprint;
 import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
 import ration.evidence.Work;
 import ration.file.TestsCsv;
 import ration.model.Measured;
@@ -121,7 +121,7 @@ public final class HangarPage extends LivePage {
         Optional<TankAnswer> tank = a.tank(t.tank());
         boolean counts = t.progress().done() && tank.map(x -> !x.evidence().stale().contains(t)).orElse(false);
         String state = !t.progress().done() ? "interrupted at step " + (t.progress().step() + 1) : counts ? "counts"
-                : "no longer counts: " + tank.map(x -> "the tank or its outlet has changed since").orElse("its tank is gone");
+                : "no longer counts: " + tank.map(x -> changed(t, x.tank())).orElse("its tank is gone");
         Button go = Ui.button(t.work().title() + ", " + tank.map(x -> x.tank().name()).orElse(t.tank()), "test-" + t.id(), () -> {
             open = t.id();
             update();
@@ -143,6 +143,13 @@ public final class HangarPage extends LivePage {
         return box;
     }
 
+    /** What of its inputs is no longer so. */
+    private static String changed(HangarTest t, Tank tank) {
+        List<Inputs.Change> changes = t.by().inputs().changed(Inputs.of(tank));
+        return changes.isEmpty() ? "the tank or its outlet has changed since" : changes.get(0).words() + (changes.size() > 1 ? ", and "
+                + (changes.size() - 1) + " more" : "");
+    }
+
     private void start(Tank tank, Work work) {
         Project p = session.project();
         String id = "test-1";
@@ -152,7 +159,7 @@ public final class HangarPage extends LivePage {
         HangarTest before = p.tests().isEmpty() ? null : p.tests().get(p.tests().size() - 1);
         HangarTest test = new HangarTest(id, tank.id(), new HangarTest.Circumstances(today.get().toString(),
                 before == null ? "" : before.by().who(), before == null ? "" : before.by().instrument(), Optional.empty(), "",
-                Fingerprint.of(tank)), work, HangarTest.Progress.START);
+                "").on(tank), work, HangarTest.Progress.START);
         open = id;
         session.apply(Edit.of("Begin " + work.title().toLowerCase(java.util.Locale.ROOT), q -> q.with(test)));
         update();
