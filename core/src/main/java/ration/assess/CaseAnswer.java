@@ -42,6 +42,7 @@ public final class CaseAnswer {
     private final boolean judged;
     private final double usualKelvin;
     private volatile FlowAnswer openLine;
+    private volatile FlowAnswer atNeeded;
     private volatile List<PathLine.Stretch> line;
 
     /** Answers one condition of a system without blocking problems. */
@@ -174,6 +175,14 @@ public final class CaseAnswer {
     /** Fuel properties are known between these, K. */
     private static final double COLDEST = 220;
     private static final double HOTTEST = 350;
+
+    /** With the engine taking all that is wanted, found when first asked for. */
+    public FlowAnswer atNeeded() {
+        if (atNeeded == null) {
+            atNeeded = at(need * factor);
+        }
+        return atNeeded;
+    }
 
     /** With the engine taking this flow, m3/s. */
     public FlowAnswer at(double flow) {

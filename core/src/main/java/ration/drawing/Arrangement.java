@@ -35,9 +35,19 @@ import ration.topology.Topology;
 final class Arrangement {
 
     static final double RULER = 46;
+    /** Height of the result at the engine. */
+    static final double RESULT = 150;
     static final double SELECTOR_RADIUS = 18;
+    /** Inlets of a header that lie at one height are drawn so far apart, two by two on either side, px. */
+    private static final double INLETS_APART = 9;
+    /** A tank so near across stands over what it feeds, px. */
+    private static final double OVER = 26;
     private static final double BAY = 226;
     private static final double TIGHT_BAY = 200;
+    /** From the engine to the right end; between two items of the bay, px. */
+    private static final double ENGINE = 109;
+    private static final double APART = 66;
+    private static final double TIGHT_APART = 52;
     private static final double TIGHT_COLUMN = 44;
     /** Room an item and its name want across. */
     private static final double COLUMN = 84;
@@ -60,6 +70,8 @@ final class Arrangement {
     private final Map<PortRef, Side> sides = new HashMap<>();
     /** Steps from the tanks by the longest way. */
     private final Map<String, Integer> rank;
+    /** Found when first asked for. */
+    private Map<String, Router.Routed> routes;
     private double scale;
     private double zeroY;
     private double firewallX;
@@ -185,9 +197,10 @@ final class Arrangement {
         List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
                 .filter(i -> !(i instanceof EngineInlet)).toList();
         double right = view.width() - RULER;
-        firewallX = right - (tight ? TIGHT_BAY + 36 * bay.size() : BAY + 46 * bay.size());
-        double engineX = right - 109;
-        spread(bay, firewallX + 62, engineX - 130 + (bay.isEmpty() ? 0 : 20));
+        firewallX = right - (bay.isEmpty() ? tight ? TIGHT_BAY : BAY : ENGINE + lead() + tail() + (tight ? TIGHT_APART : APART) * (bay.size()
+                - 1));
+        double engineX = right - ENGINE;
+        spread(bay, firewallX + lead(), Math.max(firewallX + lead(), engineX - tail()));
         double last = firewallX - 84;
         double usual = RULER + Math.min(330, (firewallX - RULER) * 0.60);
         double first = Math.max(RULER + tankZone(), Math.min(usual, last - COLUMN * (cabin.size() - 1)));
@@ -200,6 +213,16 @@ final class Arrangement {
         placeTanks(zoomX(first));
         placeBack(back);
         system.all(VentPlenum.class).forEach(this::placePlenum);
+    }
+
+    /** Room from the firewall to the first item of the bay, px. */
+    private double lead() {
+        return tight ? 46 : 62;
+    }
+
+    /** Room from the last item of the bay to the engine, px. */
+    private double tail() {
+        return tight ? 90 : 110;
     }
 
     /** Beside the tanks that breathe through it, clear of other symbols. */
@@ -265,11 +288,20 @@ final class Arrangement {
         });
     }
 
+    /** Columns with equal gaps between their symbols. */
     private void spread(List<Fitted> items, double from, double to) {
         List<List<Fitted>> columns = columns(items);
-        for (int i = 0; i < columns.size(); i++) {
-            double x = columns.size() == 1 ? from : from + (to - from) * i / (columns.size() - 1);
-            columns.get(i).forEach(item -> centres.put(item.id(), zoomX(x)));
+        double[] half = columns.stream().mapToDouble(c -> c.stream().mapToDouble(Symbols::halfWidth).max().orElse(0)).toArray();
+        double symbols = 0;
+        for (int i = 1; i < half.length; i++) {
+            symbols += half[i - 1] + half[i];
+        }
+        double gap = half.length > 1 ? (to - from - symbols) / (half.length - 1) : 0;
+        double x = from;
+        for (int i = 0; i < half.length; i++) {
+            x += i == 0 ? 0 : half[i - 1] + half[i] + gap;
+            double at = zoomX(x);
+            columns.get(i).forEach(item -> centres.put(item.id(), at));
         }
     }
 
@@ -438,11 +470,22 @@ final class Arrangement {
                 sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
                 sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
                 PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
-                boolean up = otherEnd(branch).flatMap(system::item).map(i -> centre(i).y() <= centre(tee).y())
-                        .orElse(true);
+                boolean up = otherEnd(branch).flatMap(system::item).map(i -> standing(i) >= tee.place().point().z()).orElse(true);
                 sides.put(branch, up ? Side.TOP : Side.BOTTOM);
             }
         }
+    }
+
+    /** Height of an item, the aircraft level, m. */
+    private static double standing(Item item) {
+        return item.only(Tank.class).map(t -> outletPoint(t).z()).or(() -> item.only(Fitted.class).map(f -> f.place().point().z())).orElse(
+                0.0);
+    }
+
+    /** Whether what feeds an inlet of a header is a tank that stands over it. */
+    private boolean fallsInto(Header header, PortRef inlet) {
+        return otherEnd(inlet).flatMap(system::item).flatMap(i -> i.only(Tank.class)).filter(t -> Math.abs(centres.get(t.id()) - centres.get(
+                header.id())) < OVER * view.zoom()).isPresent();
     }
 
     private Optional<String> otherEnd(PortRef port) {
@@ -454,9 +497,9 @@ final class Arrangement {
         if (item instanceof Tank tank) {
             return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
         }
-        if (item instanceof Header) {
+        if (item instanceof Header header) {
             return port.port().equals(Item.OUT) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
-                    : Side.LEFT;
+                    : fallsInto(header, port) ? Side.TOP : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
         }
         if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
             return Side.TOP;
@@ -480,8 +523,10 @@ final class Arrangement {
         Spot c = centre(item.get());
         if (item.get() instanceof Header header) {
             double level = c.y() - header.rise(port.port()) * scale;
-            return Optional.of(new Spot(port.port().equals(Item.OUT) ? c.x()
-                    : port.port().equals(Header.VENT) ? c.x() + 8 : c.x() - 17, level));
+            int inlet = header.inlets().indexOf(port.port());
+            return Optional.of(new Spot(port.port().equals(Item.OUT) ? c.x() : inlet < 0 ? c.x() + 8 : fallsInto(header, port) ? c.x() - 8
+                    : inlet % 2 == 0 ? c.x() - 17 : c.x()
+                    + 17, level + inlet / 2 * INLETS_APART));
         }
         if (item.get() instanceof Selector s && s.duplex() && side(port) == Side.BOTTOM
                 && !s.inlets().contains(port.port())) {
@@ -498,44 +543,106 @@ final class Arrangement {
         });
     }
 
-    /** Corners of a run, orthogonal: drop first then level, or level then rise; measured points at their heights. */
+    /** Corners of a run, orthogonal, its uprights where they cross least; measured points at their heights. */
     List<Spot> way(Run run) {
-        Optional<Spot> start = port(run.from());
-        Optional<Spot> end = port(run.to());
-        if (start.isEmpty() || end.isEmpty()) {
+        if (port(run.from()).isEmpty() || port(run.to()).isEmpty()) {
             return List.of();
         }
-        boolean startUpright = upright(run.from());
-        boolean endUpright = upright(run.to());
-        List<Double> levels = new ArrayList<>();
-        levels.add(start.get().y());
-        run.points().forEach(p -> levels.add(y(p.point())));
-        levels.add(end.get().y());
-        List<Spot> spots = new ArrayList<>();
-        spots.add(start.get());
-        double x0 = start.get().x();
-        double x1 = end.get().x();
-        int changes = levels.size() - 1;
-        for (int i = 1; i <= changes; i++) {
-            boolean last = i == changes;
-            boolean falls = levels.get(i) > levels.get(i - 1);
-            double along = changes == 1 ? (falls ? 0.62 : 0.5) : (i - 0.5) / changes;
-            double turn = x0 + (x1 - x0) * along;
-            if (i == 1 && startUpright) {
-                turn = x0;
-            } else if (last && endUpright) {
-                turn = x1;
-            } else if (last && !falls) {
-                turn = x1 - Math.min(38, Math.abs(x1 - x0) / 2) * Math.signum(x1 - x0);
-            }
+        Router.Routed routed = routes().get(run.id());
+        return routed == null ? List.of() : way(run, new Router.Routed(routed.turns().stream().map(x -> Double.isNaN(x) ? x : zoomX(x))
+                .toList(), routed.lane()));
+    }
+
+    /** Whether a run lies off its height between two marks. */
+    double lane(Run run) {
+        return Optional.ofNullable(routes().get(run.id())).map(Router.Routed::lane).orElse(0.0);
+    }
+
+    /** With its uprights at these places; one that is not a number stands at the port. */
+    List<Spot> way(Run run, Router.Routed routed) {
+        Spot start = port(run.from()).orElseThrow();
+        Spot end = port(run.to()).orElseThrow();
+        List<Double> levels = levels(run, routed.lane());
+        List<Spot> spots = new ArrayList<>(List.of(start));
+        // zoomed in, a tank may stand so that a port is met from another side: then half way
+        boolean fits = routed.turns().size() == levels.size() - 1;
+        for (int i = 1; i < levels.size(); i++) {
+            double x = fits ? routed.turns().get(i - 1) : i == 1 && upright(run.from()) || i == levels.size() - 1 && upright(run.to())
+                    ? Double.NaN : (start.x() + end.x()) / 2;
+            double turn = !Double.isNaN(x) ? x : i == 1 && upright(run.from()) ? start.x() : end.x();
             spots.add(new Spot(turn, levels.get(i - 1)));
             spots.add(new Spot(turn, levels.get(i)));
         }
-        spots.add(end.get());
+        spots.add(end);
         return tidy(spots);
     }
 
-    private boolean upright(PortRef port) {
+    /** The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it takes one. */
+    List<Double> levels(Run run, double lane) {
+        double from = port(run.from()).orElseThrow().y();
+        double to = port(run.to()).orElseThrow().y();
+        List<Double> levels = new ArrayList<>(List.of(from));
+        run.points().forEach(p -> levels.add(y(p.point())));
+        boolean bothUpright = run.points().isEmpty() && upright(run.from()) && upright(run.to());
+        if (lane != 0) {
+            double off = lane > 0 ? Math.max(from, to) + lane : Math.min(from, to) + lane;
+            levels.add(Math.max(8, Math.min(view.height() - 10, off)));
+        } else if (bothUpright) {
+            Side a = side(run.from());
+            Side b = side(run.to());
+            levels.add(a != b ? (from + to) / 2 : a == Side.BOTTOM ? Math.max(from, to) + 18 * view.zoom() : Math.min(from, to) - 18
+                    * view.zoom());
+        }
+        levels.add(to);
+        return levels;
+    }
+
+    private Map<String, Router.Routed> routes() {
+        if (routes == null) {
+            routes = Routes.of(subject, view);
+        }
+        return routes;
+    }
+
+    /** Left, top, right, bottom of a symbol. */
+    double[] body(Fitted item) {
+        Spot c = centre(item);
+        double w = Symbols.halfWidth(item);
+        double up = item instanceof Header h ? h.height().si() * scale : Symbols.halfHeight(item);
+        return new double[] {c.x() - w, c.y() - up, c.x() + w, c.y() + Symbols.depth(item)};
+    }
+
+    /** Left, right, top, bottom of a tank as it lies now. */
+    double[] box(Tank tank) {
+        double[] box = {Double.MAX_VALUE, -Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE};
+        for (Point2 p : section(tank)) {
+            Spot s = inTank(tank, new Point3(p.x(), sectionButtLine(tank), p.z()));
+            box[0] = Math.min(box[0], s.x());
+            box[1] = Math.max(box[1], s.x());
+            box[2] = Math.min(box[2], s.y());
+            box[3] = Math.max(box[3], s.y());
+        }
+        return box;
+    }
+
+    double right() {
+        return view.width() - RULER;
+    }
+
+    /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */
+    double engineTop() {
+        boolean back = system.inlet().filter(EngineInlet::returns).isPresent();
+        double over = y(0) - (back ? 266 : 232);
+        if (over >= 34) {
+            return over;
+        }
+        double lowest = system.all(Fitted.class).filter(i -> centre(i).x() > firewallX).mapToDouble(i -> centre(i).y()).max().orElse(y(
+                0));
+        double under = Math.max(lowest, y(0)) + 96;
+        return under + RESULT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT));
+    }
+
+    boolean upright(PortRef port) {
         Side side = side(port);
         return side == Side.TOP || side == Side.BOTTOM;
     }

@@ -32,7 +32,7 @@ final class EngineBlock extends SchematicPart {
         marks.add(new Label(right() - 6, place.y(0) - 6, "engine inlet", 11, false, Ink.SOFT, Anchor.END));
         double left = place.firewallX() + 28;
         double r = right() - 16;
-        double top = engineTop();
+        double top = place.engineTop();
         marks.add(new Label(left, top + 12, inlet.name(), 13, true, Ink.INK, Anchor.START));
         if (answer.isEmpty()) {
             marks.add(new Label(r, top + 12, "Not shown", 12, true, Ink.SOFT, Anchor.END));

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.OptionalDouble;
 import ration.drawing.Mark.Anchor;
 import ration.drawing.Mark.Box;
-import ration.drawing.Mark.Label;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
@@ -54,9 +53,11 @@ final class Labels extends SchematicPart {
             for (double y = top + 1; y + 7 <= foot; y += 6) {
                 marks.add(line(x - 4, y + 7, x + 4, y, Pen.of(Ink.SOFT, 1)));
             }
-            marks.add(new Label(x - 11, top + 10, "Firewall", 11, false, Ink.SOFT, Anchor.END));
-            ground.take(x - 64, top - 2, x + 4, top + 16);
             piece("", Kind.GROUND, "", marks);
+            double seen = Math.max(6, top);
+            put("", new TextBlock().line(TextBlock.soft("Firewall")), List.of(new Candidate(x - 11, seen, Anchor.END), new Candidate(x
+                    - 11, seen + 18, Anchor.END), new Candidate(x + 11, seen, Anchor.START), new Candidate(x - 11, foot - 14,
+                    Anchor.END), new Candidate(x + 11, foot - 14, Anchor.START)));
         });
     }
 

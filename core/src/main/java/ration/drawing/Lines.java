@@ -42,9 +42,31 @@ final class Lines extends SchematicPart {
                 arrow(marks, way.get(i - 1), way.get(i), through > 0, width, ink);
             }
         }
+        if (place.lane(run) != 0) {
+            laneMarks(marks, run, way, width);
+        }
         String state = flowing ? units.text(Math.abs(through), Dimension.FLOW) : "no flow";
         piece(run.id(), Kind.RUN, run.name() + ", " + run.kind() + " " + run.size().shortName() + ", " + state
                 + (suction ? ", below ambient pressure" : ""), marks);
+    }
+
+    /** Two strokes across the line where it leaves its height and where it is back: between them it is drawn off it. */
+    private void laneMarks(List<Mark> marks, Run run, List<Spot> way, double width) {
+        List<Double> levels = place.levels(run, place.lane(run));
+        double lane = levels.get(levels.size() - 2);
+        for (int i = 1; i < way.size(); i++) {
+            Spot a = way.get(i - 1);
+            Spot b = way.get(i);
+            boolean upright = Math.abs(a.x() - b.x()) < 0.5;
+            if (upright && (Math.abs(a.y() - lane) < 0.5 || Math.abs(b.y() - lane) < 0.5)) {
+                double y = Math.abs(a.y() - lane) < 0.5 ? a.y() + Math.signum(b.y() - a.y()) * Math.min(14, Math.abs(b.y() - a.y()) / 2)
+                        : b.y() + Math.signum(a.y() - b.y()) * Math.min(14, Math.abs(b.y() - a.y()) / 2);
+                double half = width / 2 + 4;
+                marks.add(line(a.x() - half, y + 1, a.x() + half, y - 5, Pen.of(Ink.GROUND, 4)));
+                marks.add(line(a.x() - half, y - 1, a.x() + half, y - 7, Pen.of(Ink.INK, 1.4)));
+                marks.add(line(a.x() - half, y + 4, a.x() + half, y - 2, Pen.of(Ink.INK, 1.4)));
+            }
+        }
     }
 
     private void arrow(List<Mark> marks, Spot a, Spot b, boolean forward, double width, Ink ink) {

@@ -56,7 +56,7 @@ public final class PathProfile {
         this.pressures = answer.capacity().pumped() > 0;
         this.weight = answer.capacity().weight();
         this.now = PathLine.of(system, answer.capacity());
-        FlowAnswer wanted = answer.at(answer.need() * answer.factor());
+        FlowAnswer wanted = answer.atNeeded();
         List<Stretch> line = wanted.usable() ? PathLine.of(system, wanted) : List.of();
         this.needed = same(line, now) ? line : List.of();
     }

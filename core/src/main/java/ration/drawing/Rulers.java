@@ -30,9 +30,9 @@ final class Rulers extends SchematicPart {
             marks.add(line(RULER, y, right(), y, Pen.of(Ink.GRID, 1)));
         }
         marks.add(line(RULER, place.y(0), right(), place.y(0), Pen.of(Ink.EDGE, 1)));
-        marks.add(new Label(right() - 14, 18, "heights in " + subject.condition().attitude().label()
-                + ", nose to the right", 11, false, Ink.SOFT, Anchor.END));
-        ground.take(right() - 230, 4, right(), 24);
+        String caption = "heights in " + subject.condition().attitude().label() + ", nose to the right";
+        marks.add(new Label(right() - 14, 18, caption, 11, false, Ink.SOFT, Anchor.END));
+        ground.take(right() - 18 - measure.width(caption, 11, false), 4, right(), 24);
         piece("", Kind.GROUND, "", marks);
     }
 
@@ -72,7 +72,7 @@ final class Rulers extends SchematicPart {
             boolean major = k % 10 == 0;
             double tick = major ? 9 : k % 5 == 0 ? 6 : 3;
             marks.add(line(RULER - tick, y, RULER, y, Pen.of(Ink.SOFT, 1)));
-            if (major && !(Math.abs(y - hide) < 15)) {
+            if (major && !(Math.abs(y - hide) < 15) && y < view.height() - 4) {
                 marks.add(new Label(RULER - 14, y + 4, UnitSystem.figure(k * part, step < 1 ? 1 : 0), 11, k == 0,
                         Ink.INK, Anchor.END));
             }
@@ -103,7 +103,7 @@ final class Rulers extends SchematicPart {
                 place.y(pressure.toSi(k * part) / weight) >= 26; k++) {
             double y = place.y(pressure.toSi(k * part) / weight);
             marks.add(line(right(), y, right() + (k % parts == 0 ? 8 : 4), y, Pen.of(Ink.SOFT, 1)));
-            if (k % parts == 0) {
+            if (k % parts == 0 && y < view.height() - 4) {
                 marks.add(new Label(right() + 12, y + 4, k == 0 ? "0" : UnitSystem.figure(k * part, step < 0.1 ? 2 : 1),
                         11, k == 0, Ink.INK, Anchor.START));
             }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import ration.condition.Attitude;
+import ration.condition.Condition;
 import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
@@ -17,6 +19,7 @@ import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
 
 /** Draws the height-true schematic: which part draws when, bottom layer first. */
 public final class Schematic {
@@ -55,6 +58,11 @@ public final class Schematic {
         rulers.rulers();
         picked.pickedMarks();
         return new Picture(view.width(), view.height(), sheet.pieces);
+    }
+
+    /** Finds beforehand where the runs of a layout go, at the size last drawn: a drawing that follows does not wait for it. */
+    public static void prepare(FuelSystem system, List<Attitude> presets, Condition condition) {
+        Routes.prepare(new SchematicSubject(system, presets, condition, Optional.empty(), "", UnitSystem.US));
     }
 
     /** The symbol of an item alone, as drawn in the schematic, for cards and lists. */

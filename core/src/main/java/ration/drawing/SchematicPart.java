@@ -17,11 +17,11 @@ import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
-import ration.model.EngineInlet;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Run;
+import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -31,7 +31,6 @@ import ration.quantity.UnitSystem;
 class SchematicPart {
 
     static final double RULER = Arrangement.RULER;
-    private static final double RESULT_HEIGHT = 150;
     static final Pen NO_PEN = Pen.of(Ink.NONE, 0);
     /** Pressure under ambient that counts as suction, Pa: 0.1 in of fuel. */
     static final double SUCTION = -18;
@@ -151,33 +150,101 @@ class SchematicPart {
         return subject.condition().positions().getOrDefault(selector.id(), "");
     }
 
-    /** Puts a block at the first free of several places, given as left-middle-right x, top y. */
+    /** How far from the place it belongs to a text may stand, and the steps in which room is sought, px. */
+    private static final int FAR_ACROSS = 96;
+    private static final int FAR_DOWN = 84;
+    private static final int ACROSS = 8;
+    private static final int DOWN = 6;
+
+    /** Puts a block at the first free of several places that is plainly its own, else at the nearest such; names of items at any free one. */
     void put(String item, TextBlock block, List<Candidate> candidates) {
-        Candidate best = null;
-        double least = Double.MAX_VALUE;
-        TextBlock chosen = block;
-        for (TextBlock b : block.size() > 1 ? List.of(block, block.first()) : List.of(block)) {
-            double w = b.width(measure);
-            for (Candidate c : candidates) {
-                double left = c.left(w);
-                double over = ground.overlap(left, c.top(), left + w, c.top() + b.height());
-                if (over < least - 1) {
-                    least = over;
-                    best = c;
-                    chosen = b;
+        boolean named = system.item(item).flatMap(i -> i.only(Run.class)).isEmpty();
+        for (boolean own : named ? new boolean[] {true, false} : new boolean[] {true}) {
+            for (TextBlock b : block.size() > 1 ? List.of(block, block.first()) : List.of(block)) {
+                double w = b.width(measure);
+                Optional<Candidate> free = candidates.stream().filter(c -> free(c.left(w), c.top(), w, b.height()) && (!own || belongs(item,
+                        c.left(w), c.top(), w, b.height()))).findFirst().or(() -> candidates.isEmpty() ? Optional.empty() : nearest(item,
+                        candidates.get(0), w, b.height(), own));
+                if (free.isPresent()) {
+                    Candidate c = free.get();
+                    ground.take(c.left(w), c.top(), c.left(w) + w, c.top() + b.height());
+                    piece(item, Kind.TEXT, "", b.at(c.x(), c.top(), c.anchor(), measure));
+                    return;
                 }
             }
-            if (least < 1) {
-                break;
+        }
+    }
+
+    /** Whether a text beside an item lies nearer to it than to any other it could be taken to belong to. */
+    private boolean belongs(String id, double left, double top, double w, double h) {
+        Optional<Item> item = system.item(id);
+        if (item.isEmpty()) {
+            return true;
+        }
+        double[] box = {left, top, left + w, top + h};
+        double own = apart(item.get(), box);
+        boolean run = item.get().only(Run.class).isPresent();
+        return system.items().stream().filter(o -> !o.id().equals(id) && o.only(Run.class).isPresent() == run && (run || place.placed(
+                o.id()))).allMatch(o -> apart(o, box) > own - 1);
+    }
+
+    /** How far a box lies from what is drawn of an item, px. */
+    private double apart(Item item, double[] box) {
+        return item.as(new SomeKinds<Double>() {
+            @Override
+            public Double otherwise(Item fitted) {
+                double[] b = place.body((Fitted) fitted);
+                return gap(box, b[0], b[1], b[2], b[3]);
+            }
+
+            @Override
+            public Double tank(Tank tank) {
+                double[] b = place.box(tank);
+                return gap(box, b[0], b[2], b[1], b[3]);
+            }
+
+            @Override
+            public Double run(Run run) {
+                List<Spot> way = place.way(run);
+                double least = Double.MAX_VALUE;
+                for (int i = 1; i < way.size(); i++) {
+                    Spot a = way.get(i - 1);
+                    Spot b = way.get(i);
+                    least = Math.min(least, gap(box, Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(),
+                            b.y())));
+                }
+                return least;
+            }
+        });
+    }
+
+    private static double gap(double[] box, double left, double top, double r, double bottom) {
+        double dx = Math.max(0, Math.max(left - box[2], box[0] - r));
+        double dy = Math.max(0, Math.max(top - box[3], box[1] - bottom));
+        return Math.hypot(dx, dy);
+    }
+
+    /** Whether a box is free of all that stands, and on the picture. */
+    boolean free(double left, double top, double w, double h) {
+        return left >= RULER + 2 && left + w <= right() - 2 && top >= 2 && top + h <= view.height() - 2 && ground.overlap(left, top, left
+                + w, top + h) < 0.5;
+    }
+
+    /** The free place nearest to one. */
+    private Optional<Candidate> nearest(String item, Candidate wanted, double w, double h, boolean own) {
+        Candidate best = null;
+        double least = Double.MAX_VALUE;
+        double left = wanted.left(w);
+        for (int dy = -FAR_DOWN; dy <= FAR_DOWN; dy += DOWN) {
+            for (int dx = -FAR_ACROSS; dx <= FAR_ACROSS; dx += ACROSS) {
+                double far = Math.hypot(dx, 1.3 * dy);
+                if (far < least && free(left + dx, wanted.top() + dy, w, h) && (!own || belongs(item, left + dx, wanted.top() + dy, w, h))) {
+                    least = far;
+                    best = new Candidate(left + dx, wanted.top() + dy, Anchor.START);
+                }
             }
         }
-        if (best == null) {
-            return;
-        }
-        double w = chosen.width(measure);
-        double left = best.left(w);
-        ground.take(left, best.top(), left + w, best.top() + chosen.height());
-        piece(item, Kind.TEXT, "", chosen.at(best.x(), best.top(), best.anchor(), measure));
+        return Optional.ofNullable(best);
     }
 
     record Candidate(double x, double top, Anchor anchor) {
@@ -186,39 +253,23 @@ class SchematicPart {
         }
     }
 
+    /** A figure in a capsule at the first free of several places, else the nearest; none where there is no room. */
     void pill(String item, double pressurePa, List<Spot> candidates) {
         String text = units.text(pressurePa, Dimension.PRESSURE);
         double w = measure.width(text, 12, false) + 20;
-        Spot best = candidates.get(0);
-        double least = Double.MAX_VALUE;
-        for (Spot s : candidates) {
-            double over = ground.overlap(s.x() - w / 2, s.y() - 9, s.x() + w / 2, s.y() + 9);
-            if (over < least - 1) {
-                least = over;
-                best = s;
-            }
-        }
-        ground.take(best.x() - w / 2, best.y() - 9, best.x() + w / 2, best.y() + 9);
-        piece(item, Kind.PILL, new Box(best.x() - w / 2, best.y() - 9, w, 18, 9, Ink.PANEL,
-                Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL, 1.4)),
-                new Label(best.x(), best.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
+        Optional<Spot> free = candidates.stream().filter(s -> free(s.x() - w / 2, s.y() - 9, w, 18) && belongs(item, s.x() - w / 2,
+                s.y() - 9, w, 18)).findFirst().or(() -> nearest(item, new Candidate(candidates.get(0).x() - w / 2, candidates.get(0).y()
+                - 9, Anchor.START), w, 18, true).map(c -> new Spot(c.x() + w / 2,
+                c.top() + 9)));
+        free.ifPresent(s -> {
+            ground.take(s.x() - w / 2, s.y() - 9, s.x() + w / 2, s.y() + 9);
+            piece(item, Kind.PILL, new Box(s.x() - w / 2, s.y() - 9, w, 18, 9, Ink.PANEL, Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL,
+                    1.4)), new Label(s.x(), s.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
+        });
     }
 
     static double span(List<Spot> way, int i) {
         return Math.hypot(way.get(i).x() - way.get(i - 1).x(), way.get(i).y() - way.get(i - 1).y());
-    }
-
-    /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */
-    double engineTop() {
-        boolean back = system.inlet().filter(EngineInlet::returns).isPresent();
-        double over = place.y(0) - (back ? 266 : 232);
-        if (over >= 34) {
-            return over;
-        }
-        double lowest = system.all(Fitted.class).filter(i -> place.centre(i).x() > place.firewallX())
-                .mapToDouble(i -> place.centre(i).y()).max().orElse(place.y(0));
-        double under = Math.max(lowest, place.y(0)) + 96;
-        return under + RESULT_HEIGHT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT_HEIGHT));
     }
 
     Optional<Item> picked() {

@@ -54,7 +54,7 @@ final class TakenGround extends SchematicPart {
         if (system.firewall().isPresent()) {
             ground.take(place.firewallX() - 6, 0, place.firewallX() + 6, view.height());
         }
-        double engineTop = engineTop();
+        double engineTop = place.engineTop();
         ground.take(place.firewallX() + 20, engineTop, right(), engineTop + 134);
         if (view.layers().headLine()) {
             takeHeadLine();

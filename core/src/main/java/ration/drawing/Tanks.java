@@ -24,6 +24,9 @@ import ration.quantity.Dimension;
 /** Tanks as true sections with their fuel, vents, drains and outlet screens. */
 final class Tanks extends SchematicPart {
 
+    /** Where heights of surfaces are written. */
+    private final Occupancy heads = new Occupancy();
+
     Tanks(SchematicPart sheet) {
         super(sheet);
     }
@@ -56,8 +59,11 @@ final class Tanks extends SchematicPart {
                     marks.add(new Path(List.of(new Spot(m - 5, surface - 9), new Spot(m + 5, surface - 9),
                             new Spot(m, surface - 1)), true, Ink.PANEL, Pen.of(Ink.FUEL, 1.2), 0));
                 }
-                if (b - a > 112) {
-                    String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
+                String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
+                double w = measure.width(head, 12, false);
+                if (b - a > 112 && !crossed(b - 12 - w, surface - 16, b - 12, surface - 4)) {
+                    heads.take(b - 12 - w, surface - 16, b - 12, surface - 4);
+                    ground.take(b - 12 - w, surface - 16, b - 12, surface - 4);
                     marks.add(new Label(b - 12, surface - 6, head, 12, false, Ink.INK, Anchor.END));
                 }
             }
@@ -65,6 +71,13 @@ final class Tanks extends SchematicPart {
         marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
         tank.fitout().wells().forEach(w -> well(tank, w, marks));
         piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank), marks);
+    }
+
+    /** Whether a run lies over a place inside a tank. */
+    private boolean crossed(double left, double top, double r, double bottom) {
+        Occupancy lines = new Occupancy();
+        system.runs().forEach(run -> lines.takeWay(place.way(run), width(run)));
+        return lines.overlap(left, top, r, bottom) > 0.5 || heads.overlap(left, top, r, bottom) > 0 || top < 26;
     }
 
     /** A sump well hangs open under the floor and is full before anything else. */
@@ -110,9 +123,18 @@ final class Tanks extends SchematicPart {
                     dashed, 6));
             marks.add(line(x + 22, y - 4, x + 28, y - 4, lip));
             marks.add(line(x + 22, y + 4, x + 28, y + 4, lip));
-            marks.add(new Label(x + 34, y + 4, "vent", 11, false, Ink.SOFT, Anchor.START));
-            ground.take(x - 2, y - 8, x + 62, start);
+            ground.take(x - 2, y - 8, x + 2, start);
+            ground.take(x, y - 6, x + 30, y + 6);
             piece(tank.id(), Kind.VENT, "", marks);
+            String word = "vent";
+            double w = measure.width(word, 11, false);
+            for (Spot at : List.of(new Spot(x + 34, y + 4), new Spot(x + 12, y - 9), new Spot(x - 6 - w, y + 4), new Spot(x + 8, y + 18))) {
+                if (free(at.x(), at.y() - 9, w, 11)) {
+                    ground.take(at.x(), at.y() - 9, at.x() + w, at.y() + 2);
+                    piece(tank.id(), Kind.TEXT, new Label(at.x(), at.y(), word, 11, false, Ink.SOFT, Anchor.START));
+                    break;
+                }
+            }
         });
     }
 

@@ -128,6 +128,7 @@ final class FlowPlan {
     }
 
     NetworkSolution solve(Posed pose, SolverSettings settings) {
+        Solves.begin();
         return network.posed(pose.gravity().magnitude(), nodes(pose)).solve(settings, near());
     }
 

@@ -1,10 +1,12 @@
 package ration.desktop;
 
+import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -12,6 +14,7 @@ import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -28,6 +31,7 @@ import ration.desktop.frame.FileDialogs;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
+import ration.flow.Solves;
 
 /** The real window with a folder of its own, opened on the demo, and the few things every journey does. */
 @ExtendWith(ApplicationExtension.class)
@@ -55,8 +59,25 @@ abstract class WindowHarness {
     Path folder;
     FxRobot robot;
 
+    /** Where networks are still solved on the interface thread; the list only gets shorter. */
+    private static final Set<String> STILL = Set.of("Session.show", "VaporPage.path", "Exports.write");
+
+    private final Set<String> offences = java.util.concurrent.ConcurrentHashMap.newKeySet();
+
+    /** A network solved on the interface thread by anybody not on the list. */
+    private void offence() {
+        if (Platform.isFxApplicationThread()) {
+            List<String> stack = Stream.of(new Throwable().getStackTrace()).map(e -> e.getClassName().replaceAll(".*\\.", "") + "."
+                    + e.getMethodName()).toList();
+            if (stack.stream().noneMatch(STILL::contains)) {
+                offences.add(stack.stream().filter(x -> x.matches("[A-Z].*")).skip(12).limit(14).collect(Collectors.joining(" < ")));
+            }
+        }
+    }
+
     /** To be called by each class's own start: the extension looks no further up. */
     void begin(Stage stage) throws IOException {
+        Solves.watch(this::offence);
         folder = Files.createTempDirectory("ration-test");
         session = new Session(new Home(folder.resolve("home")));
         window = new MainWindow(stage, session, answers);
@@ -68,12 +89,14 @@ abstract class WindowHarness {
     /** Ends the session's work and takes its folder away. */
     @AfterEach
     void cleanUp() throws IOException {
+        Solves.watch(() -> { });
         session.close();
         try (Stream<Path> files = Files.walk(folder)) {
             for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(p);
             }
         }
+        assertThat(offences).as("networks solved on the interface thread").isEmpty();
     }
 
     @BeforeEach

@@ -20,6 +20,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
+import ration.desktop.control.Arriving;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
@@ -36,7 +37,7 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
-public final class BriefPage extends ScrollPane {
+public final class BriefPage extends ScrollPane implements Arriving {
 
     private final Session session;
     private final List<Runnable> updates = new ArrayList<>();
@@ -379,5 +380,15 @@ public final class BriefPage extends ScrollPane {
                         + "instructions decide.", "soft"));
         box.getStyleClass().add("caution");
         return box;
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void arrive() {
+        // the rail keeps the focus: nothing here is worked by single keys
     }
 }

@@ -1,5 +1,6 @@
 package ration.desktop.control;
 
+import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
 import ration.desktop.session.Session;
 
@@ -7,7 +8,7 @@ import ration.desktop.session.Session;
  * A page that follows the session while it is in the window, once a frame at most, and catches up with what changed once it
  * is shown again.
  */
-public abstract class LivePage extends BorderPane {
+public abstract class LivePage extends BorderPane implements Arriving {
 
     private boolean stale = true;
     private final EachPulse pulse = new EachPulse(this::now);
@@ -29,6 +30,11 @@ public abstract class LivePage extends BorderPane {
                 now();
             }
         });
+    }
+
+    @Override
+    public Node node() {
+        return this;
     }
 
     /** Shows what is now so, at once or when the page is next in the window. */

@@ -188,7 +188,7 @@ public final class FlowPage extends LivePage {
             return obstacle;
         }
         double need = l.need() * l.factor();
-        ration.flow.FlowAnswer at = l.at(need);
+        ration.flow.FlowAnswer at = l.atNeeded();
         OptionalDouble wanted = l.pressureWanted(need);
         OptionalDouble left = at.usable() ? at.headLeft() : OptionalDouble.empty();
         String flow = units.text(need, Dimension.FLOW);

@@ -1,6 +1,8 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -26,6 +28,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import ration.desktop.air.AirPage;
 import ration.desktop.brief.BriefPage;
+import ration.desktop.control.Arriving;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
@@ -63,14 +66,10 @@ public final class MainWindow {
     private final LedgerBar ledger;
     private final ConditionsBar conditions;
     private final LayoutPage layout;
-    /** Pages but the first are made when they are first wanted: the window stands sooner. */
-    private final Supplier<BriefPage> brief;
-    private final Supplier<FlowPage> flow;
-    private final Supplier<RunsPage> runs;
     private final Supplier<TanksPage> tanks;
-    private final Supplier<HangarPage> hangar;
     private final Supplier<VaporPage> vapor;
-    private final Supplier<AirPage> airs;
+    /** Pages but the first are made when they are first wanted: the window stands sooner. */
+    private final Map<Page, Supplier<? extends Arriving>> pages = new EnumMap<>(Page.class);
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final WhyCard why;
@@ -93,13 +92,16 @@ public final class MainWindow {
         why = new WhyCard(session);
         layout = new LayoutPage(session, conditions::operate);
         exports = new Exports(session, dialogs);
-        brief = once(() -> new BriefPage(session));
-        flow = once(() -> new FlowPage(session, this::showItem));
-        runs = once(() -> new RunsPage(session, exports));
         tanks = once(() -> new TanksPage(session, exports::gaugeCard));
-        hangar = once(() -> new HangarPage(session, exports, java.time.LocalDate::now));
         vapor = once(() -> new VaporPage(session, this::showItem, exports));
-        airs = once(() -> new AirPage(session, this::showItem, exports::samplingCard));
+        pages.put(Page.BRIEF, once(() -> new BriefPage(session)));
+        pages.put(Page.LAYOUT, () -> layout);
+        pages.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
+        pages.put(Page.FLOW, once(() -> new FlowPage(session, this::showItem)));
+        pages.put(Page.TANKS, tanks);
+        pages.put(Page.VAPOR, vapor);
+        pages.put(Page.AIR, once(() -> new AirPage(session, this::showItem, exports::samplingCard)));
+        pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
@@ -371,33 +373,11 @@ public final class MainWindow {
 
     private void go(Page to) {
         page = to;
-        content.setCenter(switch (to) {
-            case BRIEF -> brief.get();
-            case LAYOUT -> layout;
-            case RUNS -> runs.get();
-            case FLOW -> flow.get();
-            case TANKS -> tanks.get();
-            case HANGAR -> hangar.get();
-            case VAPOR -> vapor.get();
-            case AIR -> airs.get();
-        });
+        Arriving view = pages.get(to).get();
+        content.setCenter(view.node());
         rail.current(to);
         ledger.current(to);
-        if (to == Page.LAYOUT) {
-            layout.focusDrawing();
-        } else if (to == Page.FLOW) {
-            flow.get().requestFocus();
-        } else if (to == Page.TANKS) {
-            tanks.get().requestFocus();
-        } else if (to == Page.AIR) {
-            airs.get().requestFocus();
-        } else if (to == Page.VAPOR) {
-            vapor.get().requestFocus();
-        } else if (to == Page.HANGAR) {
-            hangar.get().focusWork();
-        } else if (to == Page.RUNS) {
-            runs.get().focusSheet();
-        }
+        view.arrive();
     }
 
     private void showItem(String id) {
@@ -482,6 +462,9 @@ public final class MainWindow {
             }
             return;
         }
+        if (goes(e)) {
+            return;
+        }
         if (e.isShortcutDown()) {
             command(e);
         } else if (!writing() && page == Page.LAYOUT) {
@@ -518,6 +501,19 @@ public final class MainWindow {
             e.consume();
             action.run();
         }
+    }
+
+    /** Alt and the number of a page in the rail. */
+    private boolean goes(KeyEvent e) {
+        if (e.isAltDown() && !e.isShortcutDown() && e.getCode().isDigitKey()) {
+            int at = e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '1';
+            if (at >= 0 && at < Page.values().length) {
+                e.consume();
+                settled(() -> go(Page.values()[at]));
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean combination(KeyEvent e, KeyCode code, boolean shift) {

@@ -194,4 +194,9 @@ public final class HangarPage extends LivePage {
             session.say(e.getMessage() + " Nothing was changed.");
         }
     }
+
+    @Override
+    public void arrive() {
+        focusWork();
+    }
 }

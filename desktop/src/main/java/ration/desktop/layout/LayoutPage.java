@@ -3,6 +3,7 @@ package ration.desktop.layout;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -12,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
+import ration.desktop.control.Arriving;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
@@ -23,7 +25,7 @@ import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Spot;
 
 /** The drawing, its keys, and the card. */
-public final class LayoutPage extends BorderPane {
+public final class LayoutPage extends BorderPane implements Arriving {
 
     private final Session session;
     private final Consumer<Item> operate;
@@ -214,5 +216,15 @@ public final class LayoutPage extends BorderPane {
         };
         chooser.open(question, LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
                 kind -> LayoutActions.add(session, spot, kind), this::focusDrawing);
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void arrive() {
+        focusDrawing();
     }
 }

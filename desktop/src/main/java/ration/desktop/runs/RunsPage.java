@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
@@ -17,6 +18,7 @@ import javafx.scene.layout.VBox;
 import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.Arriving;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.Sheet;
@@ -35,7 +37,7 @@ import ration.plumbing.ShoppingList;
 import ration.project.Edit;
 
 /** Runs: the sheet people keep by hand, checked as it is written. */
-public final class RunsPage extends BorderPane {
+public final class RunsPage extends BorderPane implements Arriving {
 
     /** A row: a run, or the empty one at the foot that becomes a run once From and To are written. */
     private record Row(Optional<String> run) {
@@ -392,5 +394,15 @@ public final class RunsPage extends BorderPane {
         for (Finding f : found) {
             side.getChildren().add(new FindingBox(f, session.units().get()));
         }
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void arrive() {
+        focusSheet();
     }
 }

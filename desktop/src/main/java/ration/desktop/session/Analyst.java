@@ -1,6 +1,7 @@
 package ration.desktop.session;
 
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -10,6 +11,7 @@ import javafx.application.Platform;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Condition;
+import ration.drawing.Schematic;
 import ration.project.Project;
 
 /** Assesses snapshots in the background; only the newest answer is delivered, on the interface thread. */
@@ -56,6 +58,7 @@ final class Analyst {
         long mine = newest.incrementAndGet();
         worker.execute(() -> {
             if (mine == newest.get()) {
+                CompletableFuture.runAsync(() -> Schematic.prepare(project.system(), project.brief().envelope().attitudes(), condition));
                 atOnce(project).ifPresent(c -> Platform.runLater(() -> {
                     if (mine == newest.get()) {
                         early.accept(c);
@@ -86,7 +89,11 @@ final class Analyst {
             if (last == null || last.project() != project) {
                 last = after.apply(Assessment.of(project, Optional.ofNullable(last)));
             }
-            return new Result(last, condition, last.look(condition));
+            Optional<CaseAnswer> look = last.look(condition);
+            // every page shows it; found here, it is there when they ask
+            look.ifPresent(CaseAnswer::openLine);
+            look.ifPresent(CaseAnswer::atNeeded);
+            return new Result(last, condition, look);
         } catch (RuntimeException | Error e) {
             last = Assessment.failed(project, Failure.words(e));
             return new Result(last, condition, Optional.empty());

@@ -1,0 +1,407 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.condition.Attitude;
+import ration.drawing.Mark.Spot;
+import ration.model.Fitted;
+import ration.model.FuelSystem;
+import ration.model.Run;
+import ration.model.Tank;
+
+/**
+ * Where runs turn. Heights are true, so only the uprights of a run may move: each finds the places across the picture at which it
+ * crosses least, over all attitudes at once, so that tilting never moves a line sideways. Where two runs want one height side by
+ * side, one takes a passing lane over or under them, and is marked there.
+ */
+final class Router {
+
+    /** How often all runs look for a better way among the others. */
+    private static final int ROUNDS = 3;
+    /** Places tried for an upright. */
+    private static final int PLACES = 34;
+    private static final double CLOSEST = 8;
+    private static final double BESIDE = 76;
+    private static final double[] LANES = {24, 38, 52, 66};
+
+    private static final double CROSSING = 9;
+    private static final double TOGETHER = 450;
+    private static final double TOGETHER_PER_PX = 1.5;
+    private static final double THROUGH_SYMBOL = 500;
+    private static final double THROUGH_OWN = 120;
+    private static final double THROUGH_TANK = 34;
+    private static final double THROUGH_RESULT = 500;
+    private static final double OUTSIDE = 900;
+    /** An upright nearer to the firewall than this reads as part of it, px. */
+    private static final double ALONG_WALL = 14;
+    private static final double BEND = 5;
+    private static final double LANE = 70;
+    private static final double PER_PX = 0.05;
+
+    /**
+     * The way of one run.
+     *
+     * @param turns where its uprights stand, px at no zoom, one for each change of level
+     * @param lane  how far under the lower of its ends, or over the higher where negative, a passing lane lies; 0 without one
+     */
+    record Routed(List<Double> turns, double lane) {
+    }
+
+    /** One attitude: what stands where, and the straights of the runs that have their way. Arrays, for it is asked very often. */
+    private final class Frame {
+        private final Arrangement place;
+        private final List<String> items = new ArrayList<>();
+        /** Left, top, right, bottom and cost of each block. */
+        private final List<double[]> blocks = new ArrayList<>();
+        private final Map<String, List<double[]>> routed = new HashMap<>();
+        private double[][] others = new double[0][];
+        private double fromX;
+        private double toX;
+        private int fromItem;
+        private int toItem;
+        private double width;
+        private double[] levels = new double[0];
+
+        Frame(Arrangement place) {
+            this.place = place;
+            for (Fitted item : system.all(Fitted.class).toList()) {
+                if (place.placed(item.id())) {
+                    double[] b = place.body(item);
+                    block(item.id(), b[0] - 3, b[1] - 3, b[2] + 3, b[3] + 3, THROUGH_SYMBOL);
+                }
+            }
+            for (Tank tank : system.tanks()) {
+                double[] b = place.box(tank);
+                block(tank.id(), b[0] + 2, b[2] + 2, b[1] - 2, b[3] - 2, THROUGH_TANK);
+            }
+            if (system.inlet().isPresent()) {
+                block("", place.firewallX() + 22, place.engineTop(), place.right(), place.engineTop() + Arrangement.RESULT, THROUGH_RESULT);
+            }
+        }
+
+        private void block(String item, double l, double t, double r, double b, double cost) {
+            items.add(item);
+            blocks.add(new double[] {l, t, r, b, cost});
+        }
+
+        /** Makes ready for one run: its ends, and what the others take. */
+        void take(Run run) {
+            fromX = place.port(run.from()).orElseThrow().x();
+            toX = place.port(run.to()).orElseThrow().x();
+            fromItem = items.indexOf(run.from().item());
+            toItem = items.indexOf(run.to().item());
+            width = SchematicPart.width(run);
+            others = routed.entrySet().stream().filter(e -> !e.getKey().equals(run.id())).flatMap(e -> e.getValue().stream()).toArray(
+                    double[][]::new);
+        }
+
+        void levels(List<Double> given) {
+            levels = given.stream().mapToDouble(Double::doubleValue).toArray();
+        }
+
+        void keep(Run run, List<Spot> way) {
+            List<double[]> all = new ArrayList<>();
+            for (int i = 1; i < way.size(); i++) {
+                Spot p = way.get(i - 1);
+                Spot q = way.get(i);
+                boolean level = Math.abs(p.y() - q.y()) < 0.5;
+                all.add(new double[] {Math.min(p.x(), q.x()), Math.min(p.y(), q.y()), Math.max(p.x(), q.x()), Math.max(p.y(), q.y()),
+                    SchematicPart.width(run), level ? 1 : 0});
+            }
+            routed.put(run.id(), all);
+        }
+
+        /** What a straight between two spots costs. */
+        double cost(double x1, double y1, double x2, double y2) {
+            double l = Math.min(x1, x2);
+            double r = Math.max(x1, x2);
+            double t = Math.min(y1, y2);
+            double b = Math.max(y1, y2);
+            boolean level = b - t < 0.5;
+            double cost = PER_PX * (r - l + b - t);
+            if (l < left || r > right || t < 4 || b > bottom) {
+                cost += OUTSIDE;
+            }
+            if (!level && Math.abs(x1 - place.firewallX()) < ALONG_WALL) {
+                cost += THROUGH_TANK;
+            }
+            for (int i = 0; i < blocks.size(); i++) {
+                double[] k = blocks.get(i);
+                double inX = Math.min(r, k[2]) - Math.max(l, k[0]);
+                double inY = Math.min(b, k[3]) - Math.max(t, k[1]);
+                if (inX >= 0 && inY >= 0) {
+                    double along = Math.max(inX, inY);
+                    boolean own = i == fromItem || i == toItem;
+                    cost += !own ? k[4] + along : along > 12 ? along : 0;
+                }
+            }
+            for (double[] s : others) {
+                if (s[0] <= r + 12 && s[2] >= l - 12 && s[1] <= b + 12 && s[3] >= t - 12) {
+                    cost += beside(s, level, l, t, r, b);
+                }
+            }
+            return cost;
+        }
+
+        private double beside(double[] s, boolean level, double l, double t, double r, double b) {
+            boolean other = s[5] > 0;
+            if (other == level) {
+                double near = (s[4] + width) / 2 + 1;
+                double apart = level ? Math.abs(s[1] - t) : Math.abs(s[0] - l);
+                double along = level ? Math.min(r, s[2]) - Math.max(l, s[0]) : Math.min(b, s[3]) - Math.max(t, s[1]);
+                return apart < near && along > 4 ? TOGETHER + TOGETHER_PER_PX * along : apart < near + 5 && along > 10 ? 6 : 0;
+            }
+            double x = level ? s[0] : l;
+            double y = level ? t : s[1];
+            boolean crosses = level ? x > l + 1 && x < r - 1 && y > s[1] + 1 && y < s[3] - 1 : y > t + 1 && y < b - 1 && x > s[0] + 1 && x < s[2]
+                    - 1;
+            return crosses ? CROSSING : 0;
+        }
+    }
+
+    private final FuelSystem system;
+    private final List<Frame> frames = new ArrayList<>();
+    private final double left;
+    private final double right;
+    private final double bottom;
+
+    private Router(SchematicSubject subject, SchematicView view) {
+        system = subject.system();
+        SchematicView plain = SchematicView.of(view.width(), view.height());
+        for (Attitude a : subject.presets()) {
+            frames.add(new Frame(new Arrangement(new SchematicSubject(system, subject.presets(), subject.condition().with(a),
+                    Optional.empty(), "", subject.units()), plain)));
+        }
+        left = Arrangement.RULER + 8;
+        right = view.width() - Arrangement.RULER - 8;
+        bottom = view.height() - 6;
+    }
+
+    /** The ways of all runs whose ends are placed, by id. */
+    static Map<String, Routed> of(SchematicSubject subject, SchematicView view) {
+        return new Router(subject, view).route();
+    }
+
+    private Map<String, Routed> route() {
+        if (frames.isEmpty()) {
+            return Map.of();
+        }
+        Arrangement first = frames.get(0).place;
+        List<Run> runs = system.runs().stream().filter(r -> first.port(r.from()).isPresent() && first.port(r.to()).isPresent()).toList();
+        List<Run> shortFirst = runs.stream().sorted(Comparator.comparingDouble((Run r) -> Math.abs(first.port(r.from()).get().x()
+                - first.port(r.to()).get().x()))).toList();
+        List<List<Run>> orders = new ArrayList<>(List.of(shortFirst, runs));
+        List<Run> longFirst = new ArrayList<>(shortFirst);
+        Collections.reverse(longFirst);
+        orders.add(longFirst);
+        List<Run> lastFirst = new ArrayList<>(runs);
+        Collections.reverse(lastFirst);
+        orders.add(lastFirst);
+        Map<String, Routed> best = Map.of();
+        double least = Double.POSITIVE_INFINITY;
+        for (List<Run> order : orders) {
+            Map<String, Routed> ways = route(order);
+            double collisions = collisions(runs, ways);
+            if (collisions < least) {
+                least = collisions;
+                best = ways;
+            }
+            if (least < 1) {
+                break;
+            }
+        }
+        return best;
+    }
+
+    /** What is left of penalties after all have their way; nothing where none collides with another. */
+    private double collisions(List<Run> runs, Map<String, Routed> ways) {
+        double sum = 0;
+        for (Run run : runs) {
+            for (Frame f : frames) {
+                f.take(run);
+                List<Spot> way = f.place.way(run, ways.get(run.id()));
+                for (int i = 1; i < way.size(); i++) {
+                    double cost = f.cost(way.get(i - 1).x(), way.get(i - 1).y(), way.get(i).x(), way.get(i).y());
+                    sum += cost >= TOGETHER ? cost : 0;
+                }
+            }
+        }
+        return sum;
+    }
+
+    private Map<String, Routed> route(List<Run> runs) {
+        frames.forEach(f -> f.routed.clear());
+        Map<String, Routed> ways = new LinkedHashMap<>();
+        for (int round = 0; round < ROUNDS; round++) {
+            boolean moved = false;
+            for (Run run : runs) {
+                frames.forEach(f -> f.take(run));
+                Routed best = best(run);
+                moved |= !best.equals(ways.put(run.id(), best));
+                frames.forEach(f -> f.keep(run, f.place.way(run, best)));
+            }
+            if (!moved) {
+                break;
+            }
+        }
+        return ways;
+    }
+
+    private Routed best(Run run) {
+        Choice plain = choose(run, 0);
+        if (plain.cost < LANE) {
+            return new Routed(plain.turns, 0);
+        }
+        Choice best = plain;
+        double lane = 0;
+        for (double depth : LANES) {
+            for (double side : new double[] {depth, -depth}) {
+                double extra = LANE + 0.3 * depth;
+                Choice c = best.cost - extra > 1 ? choose(run, side) : null;
+                if (c != null && c.cost + extra < best.cost - 1) {
+                    best = new Choice(c.cost + extra, c.turns);
+                    lane = side;
+                }
+            }
+        }
+        return new Routed(best.turns, lane);
+    }
+
+    private record Choice(double cost, List<Double> turns) {
+    }
+
+    /** The cheapest places of a run's uprights, found from its start to its end. */
+    private Choice choose(Run run, double lane) {
+        frames.forEach(f -> f.levels(f.place.levels(run, lane)));
+        Arrangement place = frames.get(0).place;
+        boolean firstFixed = place.upright(run.from());
+        int leaves = away(place.side(run.from()));
+        int arrives = away(place.side(run.to()));
+        int changes = frames.get(0).levels.length - 1;
+        List<double[]> places = new ArrayList<>();
+        for (int i = 1; i <= changes; i++) {
+            places.add(places(run, i, changes));
+        }
+        double[] before = new double[places.get(0).length];
+        List<int[]> from = new ArrayList<>();
+        for (int j = 0; j < before.length; j++) {
+            double x = places.get(0)[j];
+            before[j] = end(0, x, true, leaves, firstFixed) + upright(1, x, firstFixed);
+        }
+        for (int i = 2; i <= changes; i++) {
+            double[] here = places.get(i - 1);
+            double[] last = places.get(i - 2);
+            double[] now = new double[here.length];
+            int[] came = new int[here.length];
+            for (int j = 0; j < now.length; j++) {
+                double own = upright(i, here[j], firstFixed);
+                now[j] = Double.POSITIVE_INFINITY;
+                for (int k = 0; k < before.length; k++) {
+                    if (before[k] + own < now[j]) {
+                        double cost = before[k] + own + between(i - 1, last[k], here[j], firstFixed, changes);
+                        if (cost < now[j]) {
+                            now[j] = cost;
+                            came[j] = k;
+                        }
+                    }
+                }
+            }
+            from.add(came);
+            before = now;
+        }
+        int at = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (int j = 0; j < before.length; j++) {
+            double cost = before[j] + end(changes, places.get(changes - 1)[j], false, arrives, firstFixed && changes == 1);
+            if (cost < least) {
+                least = cost;
+                at = j;
+            }
+        }
+        List<Double> turns = new ArrayList<>();
+        for (int i = changes; i >= 1; i--) {
+            turns.add(0, places.get(i - 1)[at]);
+            at = i > 1 ? from.get(i - 2)[at] : 0;
+        }
+        return new Choice(least / frames.size(), turns);
+    }
+
+    /** Which way a line leaves a side: 1 to the right, -1 to the left, 0 up or down. */
+    private static int away(Arrangement.Side side) {
+        return side == Arrangement.Side.RIGHT ? 1 : side == Arrangement.Side.LEFT ? -1 : 0;
+    }
+
+    /** Where the i-th upright may stand: at an upright port it must, else anywhere between and a little beside the ends. */
+    private double[] places(Run run, int i, int changes) {
+        Arrangement place = frames.get(0).place;
+        if (i == 1 && place.upright(run.from()) || i == changes && place.upright(run.to())) {
+            return new double[] {Double.NaN};
+        }
+        double x0 = frames.get(0).fromX;
+        double x1 = frames.get(0).toX;
+        double low = Math.max(left, Math.min(x0, x1) - BESIDE);
+        double high = Math.min(right, Math.max(x0, x1) + BESIDE);
+        int count = (int) Math.max(8, Math.min(PLACES, (high - low) / CLOSEST));
+        double[] all = new double[count + 6];
+        for (int k = 0; k <= count; k++) {
+            all[k] = low + (high - low) * k / count;
+        }
+        int n = count + 1;
+        all[n++] = (x0 + x1) / 2;
+        for (double d : new double[] {14, 26}) {
+            all[n++] = clamp(x0 + (place.side(run.from()) == Arrangement.Side.LEFT ? -d : d));
+            all[n++] = clamp(x1 + (place.side(run.to()) == Arrangement.Side.RIGHT ? d : -d));
+        }
+        return all;
+    }
+
+    private double clamp(double x) {
+        return Math.min(right, Math.max(left, x));
+    }
+
+    /** Where an upright stands in a frame: one that is not a number, at its port. */
+    private static double at(Frame f, double x, int i, boolean firstFixed) {
+        return !Double.isNaN(x) ? x : i == 1 && firstFixed ? f.fromX : f.toX;
+    }
+
+    private double upright(int i, double x, boolean firstFixed) {
+        double sum = 0;
+        for (Frame f : frames) {
+            double a = f.levels[i - 1];
+            double b = f.levels[i];
+            double here = at(f, x, i, firstFixed);
+            sum += Math.abs(a - b) < 0.5 ? 0 : f.cost(here, a, here, b) + BEND;
+        }
+        return sum;
+    }
+
+    /** The level stretch between the i-th upright and the next. */
+    private double between(int i, double from, double to, boolean firstFixed, int changes) {
+        double sum = 0;
+        for (Frame f : frames) {
+            double a = at(f, from, i, firstFixed);
+            double b = at(f, to, i + 1, false);
+            sum += Math.abs(a - b) < 0.5 ? 0 : f.cost(a, f.levels[i], b, f.levels[i]);
+        }
+        return sum;
+    }
+
+    /** The level stretch from the first port, or to the last; a line leaves a port away from its symbol. */
+    private double end(int i, double x, boolean first, int away, boolean firstFixed) {
+        double sum = 0;
+        for (Frame f : frames) {
+            double port = first ? f.fromX : f.toX;
+            double turn = !Double.isNaN(x) ? x : first ? f.fromX : firstFixed ? f.fromX : f.toX;
+            double y = f.levels[i];
+            boolean back = !Double.isNaN(x) && (away > 0 && turn - port < 7 || away < 0 && turn - port > -7);
+            sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.cost(port, y, turn, y));
+        }
+        return sum;
+    }
+}

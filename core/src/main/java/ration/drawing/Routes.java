@@ -1,0 +1,98 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import ration.condition.Attitude;
+import ration.model.Fitted;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.Run;
+import ration.model.SomeKinds;
+import ration.model.Tank;
+
+/**
+ * Ways of the runs of the layouts last drawn. They depend on where things stand and what is joined, and on nothing else: another
+ * case, a tilt, a zoom, another size of tube or figure of a pump finds them here.
+ */
+final class Routes {
+
+    private static final int KEPT = 16;
+    private static final Map<Key, CompletableFuture<Map<String, Router.Routed>>> LAST = new LinkedHashMap<>();
+    private static volatile double[] size = {860, 612};
+
+    /** What ways depend on. */
+    private record Key(List<Object> layout, List<Attitude> presets, double width, double height) {
+        static Key of(SchematicSubject subject, double width, double height) {
+            List<Object> layout = new ArrayList<>();
+            subject.system().items().forEach(i -> layout.add(i.as(WHERE)));
+            layout.add(subject.system().firewall());
+            return new Key(layout, subject.presets(), width, height);
+        }
+    }
+
+    /** Where an item stands and what it is joined to. */
+    private static final SomeKinds<Object> WHERE = new SomeKinds<>() {
+        @Override
+        public Object otherwise(Item item) {
+            Fitted fitted = (Fitted) item;
+            return List.of(item.id(), item.getClass(), fitted.place().point(), item.ports());
+        }
+
+        @Override
+        public Object header(Header item) {
+            return List.of(otherwise(item), item.height().si(), item.inletRise().si());
+        }
+
+        @Override
+        public Object tank(Tank item) {
+            return List.of(item.id(), item.shape(), item.outlets(), item.returns());
+        }
+
+        @Override
+        public Object run(Run item) {
+            return List.of(item.id(), item.from(), item.to(), item.points(), SchematicPart.width(item));
+        }
+    };
+
+    private Routes() {
+    }
+
+    /** Of a layout; waits where somebody is looking for them already. */
+    static Map<String, Router.Routed> of(SchematicSubject subject, SchematicView view) {
+        size = new double[] {view.width(), view.height()};
+        return found(subject, view.width(), view.height()).join();
+    }
+
+    /** Begins to look for them at the size last drawn, on the calling thread, so that they are there when it is drawn. */
+    static void prepare(SchematicSubject subject) {
+        double[] last = size;
+        found(subject, last[0], last[1]);
+    }
+
+    private static CompletableFuture<Map<String, Router.Routed>> found(SchematicSubject subject, double width, double height) {
+        Key key = Key.of(subject, width, height);
+        CompletableFuture<Map<String, Router.Routed>> mine = new CompletableFuture<>();
+        synchronized (LAST) {
+            CompletableFuture<Map<String, Router.Routed>> known = LAST.get(key);
+            if (known != null) {
+                return known;
+            }
+            LAST.put(key, mine);
+            if (LAST.size() > KEPT) {
+                LAST.remove(LAST.keySet().iterator().next());
+            }
+        }
+        try {
+            mine.complete(Router.of(subject, SchematicView.of(width, height)));
+        } catch (RuntimeException e) {
+            synchronized (LAST) {
+                LAST.remove(key);
+            }
+            mine.completeExceptionally(e);
+        }
+        return mine;
+    }
+}
