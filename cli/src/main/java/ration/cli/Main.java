@@ -16,7 +16,7 @@ import picocli.CommandLine.Command;
             "       ration prove [DIR]        solve networks with known answers and compare"},
         footer = {"", "A computed pass is no permission to fly: the inspector, the authority and the makers'",
             "instructions decide. Prove flow on the aircraft, on the ground, before flight."},
-        subcommands = {CheckCommand.class, SolveCommand.class, ExportCommand.class, ProveCommand.class})
+        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, ExportCommand.class, ProveCommand.class})
 public final class Main {
 
     private Main() {

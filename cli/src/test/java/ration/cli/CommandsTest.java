@@ -66,6 +66,25 @@ class CommandsTest {
         assertThat(out.toString()).contains("Holds").doesNotContain("Short ");
     }
 
+    /** One part fails: words by group, an object a fault in JSON with null for what has no end or is not known. */
+    @Test
+    void faultsAreTold() throws IOException {
+        assertThat(run("faults", "tansy-l3")).isEqualTo(1);
+        assertThat(out.toString()).contains("No way out", "Strainer fouled shut", "No harm", "Engine pump dead", "no permission to fly");
+        assertThat(run("faults", "tansy-l3", "--json")).isEqualTo(1);
+        JsonNode faults = new ObjectMapper().readTree(out.toString());
+        assertThat(faults).allSatisfy(f -> assertThat(f.fieldNames()).toIterable().containsExactly("fault", "item", "kind", "case",
+                "flowShare", "minutesToShort", "seen", "leadMinutes", "wayOut", "verdict", "why"));
+        JsonNode clogged = null;
+        for (JsonNode f : faults) {
+            clogged = f.path("fault").asText().equals("outlet-clogged:left.outlet=shut") ? f : clogged;
+        }
+        assertThat(clogged).isNotNull();
+        assertThat(clogged.path("wayOut").path("does").asText()).isEqualTo("RIGHT");
+        assertThat(clogged.path("minutesToShort").asDouble(-1)).isZero();
+        assertThat(run("solve", "tansy-l3", "--case", "level, left", "--fault", "outlet-clogged:left.outlet=shut")).isIn(0, 1);
+    }
+
     /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
     @Test
     void figuresAreExplained() {

@@ -19,6 +19,7 @@ import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.condition.Faults;
 import ration.condition.Handles;
 import ration.evidence.TankEvidence;
 import ration.flow.FlowAnswer;
@@ -337,7 +338,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 .filter(i -> i instanceof Selector s && s.position(name).isPresent())
                 .ifPresent(i -> positions.put(id, name)));
         return before.withContents(contents).with(new Handles(positions, known(before.shutValves(), project),
-                known(before.stopped(), project)));
+                known(before.stopped(), project))).with(new Faults(Set.copyOf(before.faults().all().stream().filter(f -> project.system().item(
+                        f.item()).isPresent()).toList())));
     }
 
     private static Set<String> known(Set<String> ids, Project project) {

@@ -31,6 +31,8 @@ final class Lines extends SchematicPart {
         boolean suction = flowing && lowestPressure(run).orElse(0) < SUCTION;
         List<Mark> marks = new ArrayList<>();
         Ink ink = suction ? Ink.PLUM : Ink.FUEL;
+        // where it crosses a line that it does not join, that one is cut
+        marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.GROUND, width + 5), 10));
         marks.add(new Path(way, false, Ink.NONE, Pen.of(ink, width), 10));
         if (!flowing) {
             marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.FUEL_STANDING, Math.max(1, width - 3)), 10));

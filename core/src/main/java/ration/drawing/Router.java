@@ -399,7 +399,8 @@ final class Router {
             double port = first ? f.fromX : f.toX;
             double turn = !Double.isNaN(x) ? x : first ? f.fromX : firstFixed ? f.fromX : f.toX;
             double y = f.levels[i];
-            boolean back = !Double.isNaN(x) && (away > 0 && turn - port < 7 || away < 0 && turn - port > -7);
+            double room = Math.max(0, Math.min(7, Math.abs(f.toX - f.fromX) / 2 - 0.5));
+            boolean back = !Double.isNaN(x) && (away > 0 && turn - port < room || away < 0 && turn - port > -room);
             sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.cost(port, y, turn, y));
         }
         return sum;

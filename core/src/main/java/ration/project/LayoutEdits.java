@@ -365,7 +365,7 @@ public final class LayoutEdits {
         return system.freeId(freeRunName(system));
     }
 
-    private static String freeRunName(FuelSystem system) {
+    static String freeRunName(FuelSystem system) {
         for (int n = 1; ; n++) {
             String name = "R" + n;
             if (system.runs().stream().noneMatch(r -> r.name().equals(name))) {

@@ -234,6 +234,11 @@ public final class Topology {
         })).orElse(false);
     }
 
+    /** Whether a run only leads back: it leaves where fuel goes back, or what does. */
+    public boolean returns(Run run) {
+        return givesBack(run.from()) || returning().contains(run.from().item());
+    }
+
     /** Items on return, overflow and vent lines: what fuel only passes on its way back to a vessel. */
     public Set<String> returning() {
         Set<String> back = new LinkedHashSet<>();

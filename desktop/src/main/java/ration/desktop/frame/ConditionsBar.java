@@ -12,11 +12,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.condition.Faults;
 import ration.condition.Power;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
@@ -62,6 +64,8 @@ final class ConditionsBar extends HBox {
     private final Map<Power, ToggleButton> powers = new java.util.EnumMap<>(Power.class);
     private final ToggleButton fouled = toggle("Fouled", "filters-fouled");
     private final Rotate tilt = new Rotate();
+    private final Label failed = Ui.wrapped("", "bold");
+    private final VBox fault = new VBox(3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
     private Object structure = "";
 
     ConditionsBar(Session session) {
@@ -70,7 +74,13 @@ final class ConditionsBar extends HBox {
         getStyleClass().add("conditions");
         setPrefHeight(84);
         setMinHeight(84);
-        getChildren().add(groups);
+        failed.setId("conditions-fault");
+        failed.setMaxWidth(150);
+        fault.getStyleClass().add("fault-set");
+        fault.visibleProperty().bind(failed.textProperty().isNotEmpty());
+        fault.managedProperty().bind(fault.visibleProperty());
+        Region gap = Ui.spring();
+        getChildren().addAll(groups, gap, fault);
         EachPulse pulse = new EachPulse(this::update);
         session.shown().addListener((o, was, now) -> pulse.ask());
         session.units().addListener((o, was, now) -> pulse.ask());
@@ -113,6 +123,10 @@ final class ConditionsBar extends HBox {
         return new Attitude(BY_HAND, pitchRad, tiltRad);
     }
 
+    private void clearFault() {
+        session.look(session.condition().with(Faults.NONE));
+    }
+
     /** Tilts by degrees from where it is, within the limits. */
     void nudge(double pitchDegrees, double tiltDegrees) {
         Attitude now = session.condition().attitude();
@@ -141,6 +155,8 @@ final class ConditionsBar extends HBox {
         powers.forEach((p, b) -> b.setSelected(p == c.engine().power()));
         fouled.setSelected(c.engine().fouled());
         tilt.setAngle(-c.attitude().pitchDegrees());
+        failed.setText(String.join("; ", c.faults().all().stream().map(f -> project.system().item(f.item()).map(Item::name).orElse(f.item())
+                + " " + f.kind().words()).sorted().toList()));
         for (Tank tank : project.system().tanks()) {
             showContents(tank, c);
         }

@@ -17,6 +17,7 @@ final class KeysCard extends StackPane {
         {"A", "add the next item downstream"},
         {"I", "insert an item in the picked run"},
         {"B", "branch off the picked run"},
+        {"J", "join an open port of the picked item to another; letters find"},
         {"V", "add a vent to the picked tank"},
         {"D", "add a drain to the picked tank or strainer"},
         {"R", "lead a return from the picked item to its tank"},
@@ -32,7 +33,7 @@ final class KeysCard extends StackPane {
         {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
         {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
         {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4", "flow, tank and vapor that govern, open findings"},
-        {"Alt+1 \u2026 Alt+8", "the pages, in the order of the rail"},
+        {"Alt+1 \u2026 Alt+9", "the pages, in the order of the rail"},
         {"?", "this card"}};
 
     KeysCard(Runnable close) {

@@ -33,6 +33,7 @@ import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
+import ration.desktop.faults.FaultsPage;
 import ration.desktop.flow.FlowPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
@@ -43,6 +44,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.desktop.tanks.TanksPage;
 import ration.desktop.vapor.VaporPage;
+import ration.fault.FaultAnswer;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Brief;
@@ -101,6 +103,7 @@ public final class MainWindow {
         pages.put(Page.TANKS, tanks);
         pages.put(Page.VAPOR, vapor);
         pages.put(Page.AIR, once(() -> new AirPage(session, this::showItem, exports::samplingCard)));
+        pages.put(Page.FAULTS, once(() -> new FaultsPage(session, this::showFault)));
         pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
@@ -378,6 +381,13 @@ public final class MainWindow {
         rail.current(to);
         ledger.current(to);
         view.arrive();
+    }
+
+    /** The case of a fault, with the fault in it. */
+    private void showFault(FaultAnswer f) {
+        session.look(f.condition());
+        session.picked().set(session.project().system().item(f.fault().item()).isPresent() ? f.fault().item() : "");
+        go(Page.LAYOUT);
     }
 
     private void showItem(String id) {

@@ -8,7 +8,8 @@ import ration.check.Finding;
 /** The pages of this version, in the order of the job. */
 public enum Page {
     BRIEF("Brief"), LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL), RUNS("Runs", Topic.RUNS), FLOW("Flow", Topic.FLOW),
-    TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), HANGAR("Hangar tests", Topic.HANGAR);
+    TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), FAULTS("Faults"),
+    HANGAR("Hangar tests", Topic.HANGAR);
 
     private final String label;
     private final Set<Topic> topics;

@@ -1,6 +1,7 @@
 package ration.desktop.frame;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
@@ -18,6 +19,7 @@ import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.fault.FaultAnswer;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
@@ -57,6 +59,7 @@ final class Rail extends VBox {
         VBox.setMargin(switches, new Insets(0, 12, 0, 12));
         getChildren().addAll(gap, rule, switches);
         session.shown().addListener((o, was, now) -> update());
+        session.faults().addListener((o, was, now) -> update());
         update();
     }
 
@@ -100,7 +103,20 @@ final class Rail extends VBox {
                 bars(a, page, page::concerns);
             }
         }
+        faults();
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
+    }
+
+    /** Not shown until they were worked out; then the worst of them, the bar the share that is not open. */
+    private void faults() {
+        List<FaultAnswer> found = session.faults().get();
+        if (found == null || found.isEmpty()) {
+            bars.get(Page.FAULTS).show(Finding.MISSED, Verdict.NOT_SHOWN);
+            return;
+        }
+        Verdict worst = found.stream().map(FaultAnswer::verdict).reduce(Verdict.HOLDS, Verdict::worse);
+        long good = found.stream().filter(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.THIN).count();
+        bars.get(Page.FAULTS).show(worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good / (double) found.size(), worst);
     }
 
     /** The worst of some findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */

@@ -1,5 +1,6 @@
 package ration.desktop.layout;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
@@ -15,6 +16,13 @@ import ration.project.Pattern;
 final class Chooser extends VBox {
 
     private Runnable onClose = () -> { };
+    private String asked = "";
+    private String hint = "";
+    private double wide;
+    private List<Option> offered = List.of();
+    private String typed = "";
+    /** Until a key is pressed here, what is typed belongs to the key that opened it. */
+    private boolean fresh;
 
     Chooser() {
         super(2);
@@ -23,28 +31,51 @@ final class Chooser extends VBox {
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         setVisible(false);
         addEventFilter(javafx.scene.input.KeyEvent.KEY_PRESSED, e -> {
+            fresh = false;
             int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
             if (e.getCode() == KeyCode.ESCAPE) {
                 close();
                 e.consume();
+            } else if (e.getCode() == KeyCode.BACK_SPACE) {
+                type(typed.isEmpty() ? "" : typed.substring(0, typed.length() - 1));
+                e.consume();
             } else if (step != 0) {
                 move(step);
+                e.consume();
+            } else if (e.getCode() == KeyCode.SPACE && !typed.isEmpty()) {
                 e.consume();
             } else if (e.getCode() == KeyCode.ENTER && getScene().getFocusOwner() instanceof Button button) {
                 button.fire();
                 e.consume();
             }
         });
+        addEventFilter(javafx.scene.input.KeyEvent.KEY_TYPED, this::letters);
+    }
+
+    /** Letters find among what is offered. */
+    private void letters(javafx.scene.input.KeyEvent e) {
+        String c = e.getCharacter();
+        if (!fresh && c.length() == 1 && (Character.isLetterOrDigit(c.charAt(0)) || c.equals("/") || c.equals("-") || c.equals(" ") && !typed
+                .isEmpty())) {
+            type(typed + c.toLowerCase(java.util.Locale.ROOT));
+            e.consume();
+        }
     }
 
     /** Something to choose: its name in tests and for assistive technology, what it is called, what it is. */
     record Option(String id, String label, String detail, Runnable chosen) {
     }
 
-    void open(String question, List<NewItem> offers, Consumer<NewItem> chosen, Runnable closed) {
-        show(question, "Enter adds it with these figures marked as estimates. Escape closes.", 360, offers.stream().map(
-                o -> new Option(o.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), o.label(), o.usual(),
-                () -> chosen.accept(o))).toList(), closed);
+    void open(String question, List<NewItem> offers, Consumer<NewItem> chosen, List<Option> joins, Runnable closed) {
+        List<Option> all = new ArrayList<>(offers.stream().map(o -> new Option(o.name().toLowerCase(java.util.Locale.ROOT).replace('_',
+                '-'), o.label(), o.usual(), () -> chosen.accept(o))).toList());
+        all.addAll(joins);
+        show(question, "Type to find. Enter adds it, its figures marked as estimates. Escape closes.", 360, all, closed);
+    }
+
+    /** Ports to join. */
+    void joins(String question, List<Option> joins, Runnable closed) {
+        show(question, "Type to find. Enter lays a run, its length to be measured. Escape closes.", 360, joins, closed);
     }
 
     /** Layouts to start from. */
@@ -56,21 +87,48 @@ final class Chooser extends VBox {
 
     private void show(String question, String foot, double width, List<Option> options, Runnable closed) {
         onClose = closed;
-        getChildren().setAll(Ui.label(question, "group-title"));
-        for (Option option : options) {
-            Button button = Ui.button("", "offer-" + option.id(), () -> {
-                close();
-                option.chosen().run();
-            });
-            button.getStyleClass().setAll("offer");
-            HBox words = new HBox(10, Ui.label(option.label(), "bold"), Ui.spring(), Ui.label(option.detail(), "soft"));
-            words.setPrefWidth(width);
-            button.setGraphic(words);
-            button.setAccessibleText(option.label() + ", " + option.detail());
-            getChildren().add(button);
-        }
-        getChildren().add(Ui.label(foot, "soft"));
+        asked = question;
+        hint = foot;
+        wide = width;
+        offered = options;
+        typed = "";
+        fresh = true;
+        fill();
         setVisible(true);
+        getChildren().get(1).requestFocus();
+    }
+
+    /** What is offered and holds all that was typed. */
+    private void fill() {
+        getChildren().setAll(Ui.label(asked + (typed.isEmpty() ? "" : "  " + typed), "group-title"));
+        for (Option option : offered) {
+            String text = (option.label() + " " + option.detail()).toLowerCase(java.util.Locale.ROOT);
+            if (java.util.Arrays.stream(typed.split(" ")).allMatch(text::contains)) {
+                getChildren().add(button(option));
+            }
+        }
+        if (getChildren().size() == 1) {
+            getChildren().add(Ui.label("Nothing is called so: Backspace takes a letter back.", "soft"));
+        }
+        getChildren().add(Ui.label(hint, "soft"));
+    }
+
+    private Button button(Option option) {
+        Button button = Ui.button("", "offer-" + option.id(), () -> {
+            close();
+            option.chosen().run();
+        });
+        button.getStyleClass().setAll("offer");
+        HBox words = new HBox(10, Ui.label(option.label(), "bold"), Ui.spring(), Ui.label(option.detail(), "soft"));
+        words.setPrefWidth(wide);
+        button.setGraphic(words);
+        button.setAccessibleText(option.label() + ", " + option.detail());
+        return button;
+    }
+
+    private void type(String letters) {
+        typed = letters;
+        fill();
         getChildren().get(1).requestFocus();
     }
 

@@ -1,10 +1,13 @@
 package ration.desktop.layout;
 
 import java.util.Optional;
+import java.util.function.Function;
 import ration.desktop.session.Session;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.PortRef;
 import ration.project.Edit;
+import ration.project.Joining;
 import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Outcome;
 import ration.project.LayoutEdits.Spot;
@@ -19,31 +22,48 @@ final class LayoutActions {
     }
 
     static void add(Session session, Spot spot, NewItem kind) {
-        FuelSystem system = session.project().system();
-        take(session, "Add " + kind.label().toLowerCase(java.util.Locale.ROOT),
-                LayoutEdits.add(system, session.picked().get(), spot, kind));
+        String picked = session.picked().get();
+        take(session, "Add " + kind.label().toLowerCase(java.util.Locale.ROOT), s -> LayoutEdits.add(s, picked, spot, kind));
+    }
+
+    static void join(Session session, Joining.Join join) {
+        take(session, "Join " + Joining.words(session.project().system(), join.near()) + " to " + Joining.words(session.project().system(),
+                join.far()), s -> Joining.join(s, join));
+    }
+
+    static void branchTo(Session session, PortRef port) {
+        String run = session.picked().get();
+        take(session, "Branch to " + Joining.words(session.project().system(), port), s -> Joining.branch(s, run, port));
     }
 
     static void remove(Session session) {
-        FuelSystem system = session.project().system();
-        String name = system.item(session.picked().get()).map(Item::name).orElse("");
-        take(session, "Remove " + name, LayoutEdits.remove(system, session.picked().get()));
+        String picked = session.picked().get();
+        String name = session.project().system().item(picked).map(Item::name).orElse("");
+        if (!take(session, "Remove " + name, s -> LayoutEdits.remove(s, picked))) {
+            session.say(name.isEmpty() ? "Pick an item first: it is removed, and its line joined again." : name
+                    + " stays: every layout ends at the engine.");
+        }
     }
 
     static void vent(Session session) {
-        take(session, "Add vent", LayoutEdits.addVent(session.project().system(), session.picked().get()));
+        String picked = session.picked().get();
+        if (!take(session, "Add vent", s -> LayoutEdits.addVent(s, picked))) {
+            session.say("A vent belongs to a tank that has none: pick one.");
+        }
     }
 
     static void drain(Session session) {
-        take(session, "Add drain", LayoutEdits.addDrain(session.project().system(), session.picked().get()));
+        String picked = session.picked().get();
+        if (!take(session, "Add drain", s -> LayoutEdits.addDrain(s, picked))) {
+            session.say("A drain belongs to a tank or a strainer that has none: pick one.");
+        }
     }
 
     static void giveBack(Session session) {
-        Optional<Outcome> outcome = LayoutEdits.addReturn(session.project().system(), session.picked().get());
-        if (outcome.isEmpty()) {
+        String picked = session.picked().get();
+        if (!take(session, "Add return", s -> LayoutEdits.addReturn(s, picked))) {
             session.say("A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
         }
-        take(session, "Add return", outcome);
     }
 
     /** Starts the sheet from a pattern; one step to undo. */
@@ -53,10 +73,13 @@ final class LayoutActions {
         session.picked().set("");
     }
 
-    private static void take(Session session, String name, Optional<Outcome> outcome) {
-        outcome.ifPresent(o -> {
-            session.apply(Edit.of(name, p -> p.with(o.system())));
+    /** Makes the change in the project as it is when it is made, and picks what came of it; whether there was one to make. */
+    private static boolean take(Session session, String name, Function<FuelSystem, Optional<Outcome>> change) {
+        Optional<Outcome> now = change.apply(session.project().system());
+        now.ifPresent(o -> {
+            session.apply(Edit.of(name, p -> change.apply(p.system()).map(x -> p.with(x.system())).orElse(p)));
             session.picked().set(o.picked());
         });
+        return now.isPresent();
     }
 }

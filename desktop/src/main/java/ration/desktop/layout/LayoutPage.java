@@ -1,5 +1,6 @@
 package ration.desktop.layout;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -19,8 +20,10 @@ import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.drawing.Ink;
 import ration.drawing.SchematicView;
+import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Run;
+import ration.project.Joining;
 import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Spot;
 
@@ -139,6 +142,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case A -> this::add;
             case I -> this::insert;
             case B -> this::branch;
+            case J -> this::join;
             case V -> () -> LayoutActions.vent(session);
             case D -> () -> LayoutActions.drain(session);
             case R -> () -> LayoutActions.giveBack(session);
@@ -215,7 +219,35 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case UPSTREAM -> "What feeds " + name + "?";
         };
         chooser.open(question, LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
-                kind -> LayoutActions.add(session, spot, kind), this::focusDrawing);
+                kind -> LayoutActions.add(session, spot, kind), spot == Spot.BRANCH ? branches() : spot == Spot.IN_RUN ? List.of() : joins(),
+                this::focusDrawing);
+    }
+
+    /** Joins the picked item's open ports to others. */
+    private void join() {
+        List<Chooser.Option> joins = joins();
+        String name = session.project().system().item(session.picked().get()).map(Item::name).orElse("");
+        if (name.isEmpty()) {
+            session.say("Pick an item first: its open ports are joined to others.");
+        } else if (joins.isEmpty()) {
+            session.say(name + " has no open port that another open port goes with. An outlet, an inlet or a tee gives one.");
+        } else {
+            chooser.joins("Join " + name + " to what?", joins, this::focusDrawing);
+        }
+    }
+
+    private List<Chooser.Option> joins() {
+        FuelSystem system = session.project().system();
+        return Joining.of(system, session.picked().get()).stream().map(j -> new Chooser.Option("join-" + j.near().port() + "-" + j.far().item()
+                + "-" + j.far().port(), (j.near().equals(j.from()) ? "to " : "from ") + Joining.words(system, j.far()), "open port; by its "
+                + j.near().port().replace('-', ' '), () -> LayoutActions.join(session, j))).toList();
+    }
+
+    private List<Chooser.Option> branches() {
+        FuelSystem system = session.project().system();
+        return pickedRun().flatMap(i -> i.only(Run.class)).map(r -> Joining.branches(system, r).stream().map(p -> new Chooser.Option("branch-"
+                + p.item() + "-" + p.port(), "to " + Joining.words(system, p), "open port, by a tee", () -> LayoutActions.branchTo(session,
+                p))).toList()).orElse(List.of());
     }
 
     @Override

@@ -22,6 +22,7 @@ import ration.assess.CaseAnswer;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.fault.FaultAnswer;
 import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
@@ -47,6 +48,7 @@ public final class Session {
     private final ReadOnlyObjectWrapper<Assessment> before = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<CaseAnswer> early = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<UnitSystem> units = new SimpleObjectProperty<>(UnitSystem.US);
+    private final ObjectProperty<List<FaultAnswer>> faults = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
@@ -86,6 +88,11 @@ public final class Session {
     /** The worst case of an edit among those that came nearest before, until the whole assessment is there; else null. */
     public ReadOnlyObjectProperty<CaseAnswer> early() {
         return early.getReadOnlyProperty();
+    }
+
+    /** What came of every part failing once, of the assessment shown; null until that was worked out. */
+    public ObjectProperty<List<FaultAnswer>> faults() {
+        return faults;
     }
 
     public ObjectProperty<UnitSystem> units() {
@@ -251,6 +258,9 @@ public final class Session {
 
     private void deliver(Analyst.Result result) {
         early.set(null);
+        if (shown.get() == null || shown.get().assessment() != result.assessment()) {
+            faults.set(null);
+        }
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));
     }
 

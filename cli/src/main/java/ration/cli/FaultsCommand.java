@@ -1,0 +1,114 @@
+package ration.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.assess.FaultCases;
+import ration.assess.FaultWords;
+import ration.check.Verdict;
+import ration.fault.Catalogue;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSearch;
+import ration.quantity.UnitSystem;
+
+/** {@code ration faults FILE [--json]}: one part fails, each in each of its ways. */
+@Command(name = "faults", mixinStandardHelpOptions = true,
+        description = "One part fails: flow left at once, minutes until Short, what shows it, the way out. Exit code 0: none is Short;"
+                + " 1: some are; 2: the file cannot be used.")
+final class FaultsCommand implements Callable<Integer> {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    private String file;
+
+    @Option(names = "--json", description = "Print as JSON, SI units; times in minutes.")
+    private boolean json;
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Optional<Assessment> found = Documents.assess(file, err);
+        if (found.isEmpty() || found.get().blocked()) {
+            found.ifPresent(a -> err.println("ration: nothing can be computed yet: there is no tank or no demand."));
+            return 2;
+        }
+        Assessment a = found.get();
+        List<FaultAnswer> answers = FaultSearch.of(a);
+        spec.commandLine().getOut().print(json ? asJson(a, answers) : asText(a, answers));
+        return answers.stream().anyMatch(f -> f.verdict() == Verdict.SHORT) ? 1 : 0;
+    }
+
+    private static String asText(Assessment a, List<FaultAnswer> answers) {
+        StringBuilder out = new StringBuilder(a.project().name()).append(", one part fails\n");
+        for (FaultAnswer.Group group : FaultAnswer.Group.values()) {
+            List<FaultAnswer> in = answers.stream().filter(f -> f.group() == group).toList();
+            if (in.isEmpty()) {
+                continue;
+            }
+            out.append(String.format(Locale.ROOT, "%n%s %d: %s%n", group.label(), in.size(), group.words()));
+            for (FaultAnswer f : in) {
+                out.append(String.format(Locale.ROOT, "  %-44s %6s %-10s %s%n", f.part() + " " + Catalogue.words(f.fault()), Double.isNaN(f.share()) ? "-"
+                        : String.format(Locale.ROOT, "%.2f\u00d7", f.share()), minutes(f), f.wayOut().map(w -> w.does() + " "
+                        + String.format(Locale.ROOT, "%.2f\u00d7", w.share())).orElse("")));
+                if (f.verdict() != Verdict.HOLDS) {
+                    out.append("      ").append(f.why()).append('\n');
+                }
+            }
+        }
+        return out.append("\nTwo things that fail at once are not asked. A computed pass is no permission to fly.\n").toString();
+    }
+
+    private static String minutes(FaultAnswer f) {
+        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once"
+                : UnitSystem.figure(f.minutes(), 1) + " min";
+    }
+
+    private static String asJson(Assessment a, List<FaultAnswer> answers) {
+        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+        ArrayNode root = mapper.createArrayNode();
+        for (FaultAnswer f : answers) {
+            ObjectNode node = root.addObject().put("fault", FaultWords.word(f.fault().kind()) + ":" + f.fault().item() + (f.fault().port()
+                    .isEmpty() ? "" : "." + f.fault().port()) + (f.fault().kind().severity().isEmpty() ? "" : "=" + (Double.isInfinite(
+                    f.fault().severity()) ? "shut" : f.fault().severity()))).put("item", f.fault().item()).put("kind", FaultWords.word(
+                    f.fault().kind())).put("case", FaultCases.like(a, FaultCases.of(a).isEmpty() ? a.cases().get(0) : FaultCases.of(a).get(
+                    0), f.condition()).label(a.project().system(), UnitSystem.US));
+            figure(node, "flowShare", f.share());
+            figure(node, "minutesToShort", f.minutes());
+            ArrayNode seen = node.putArray("seen");
+            f.seen().forEach(s -> seen.addObject().put("what", s.what()).put("minutes", s.minutes()));
+            figure(node, "leadMinutes", f.lead());
+            f.wayOut().ifPresentOrElse(w -> node.putObject("wayOut").put("does", w.does()).put("flowShare", w.share()), () -> node.putNull(
+                    "wayOut"));
+            node.put("verdict", f.verdict().word()).put("why", f.why());
+        }
+        try {
+            return mapper.writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The result could not be written as JSON", e);
+        }
+    }
+
+    /** Null where it is not known, or has no end. */
+    private static void figure(ObjectNode node, String name, double value) {
+        if (Double.isFinite(value)) {
+            node.put(name, value);
+        } else {
+            node.putNull(name);
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package ration.fault;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.condition.Fault;
+import ration.condition.Fault.Kind;
+import ration.flow.WaysToFail;
+import ration.model.CheckBlock;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.Tank;
+import ration.quantity.Unit;
+import ration.topology.Topology;
+
+/** Every way in which every part of a system fails, as bad as practice has it. */
+public final class Catalogue {
+
+    private static final double SHUT = Double.POSITIVE_INFINITY;
+    /** Rise of liquid in a vent, m; bore of a leak, m. */
+    private static final double RISE = Unit.INCH.toSi(3);
+    private static final double LEAK = Unit.INCH.toSi(0.02);
+
+    private Catalogue() {
+    }
+
+    /** In layout order; a supply that several pumps hang on is one fault. */
+    public static List<Fault> of(FuelSystem system) {
+        Topology topology = Topology.of(system);
+        List<Fault> all = new ArrayList<>();
+        for (Item item : system.items()) {
+            for (Kind kind : WaysToFail.of(item)) {
+                if (kind != Kind.SUPPLY_DEAD && (kind != Kind.RETURN_BLOCKED || item.only(Run.class).filter(topology::returns)
+                        .isPresent())) {
+                    all.addAll(of(item, kind));
+                }
+            }
+        }
+        system.all(Pump.class).filter(p -> WaysToFail.of(p).contains(Kind.SUPPLY_DEAD)).findFirst().ifPresent(p -> all.add(new Fault(
+                Kind.SUPPLY_DEAD, p.id())));
+        return all;
+    }
+
+    private static List<Fault> of(Item item, Kind kind) {
+        return switch (kind) {
+            case OUTLET_CLOGGED -> item.only(Tank.class).map(t -> t.outlets().stream().flatMap(o -> java.util.stream.DoubleStream.of(4, 16,
+                    SHUT).mapToObj(s -> new Fault(kind, item.id(), o.name(), s))).toList()).orElse(List.of());
+            case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT -> item.only(CheckBlock.class).isPresent() ? List.of(new Fault(kind, item.id(), Item.IN,
+                    1), new Fault(kind, item.id(), CheckBlock.SECOND, 1)) : List.of(new Fault(kind, item.id()));
+            case FILTER_FOULED -> at(item, kind, 1, SHUT);
+            case LINE_PINCHED -> at(item, kind, 0.7, 0.5);
+            case SENDER_CLOGGED -> at(item, kind, 10, SHUT);
+            case SELECTOR_BETWEEN -> at(item, kind, 0.1);
+            case SELECTOR_LEAKS, FUEL_LEAK -> at(item, kind, LEAK);
+            case PUMP_WEAK -> at(item, kind, 0.6);
+            case VENT_HOLDS_LIQUID -> at(item, kind, RISE);
+            // at its stem: what is taken by any position passes it
+            case AIR_LEAK -> List.of(new Fault(kind, item.id(), item.only(Selector.class).map(s -> Item.OUT).orElse(""), 1));
+            case CAP_LOST, VENT_SHUT, PUMP_DEAD, SUPPLY_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, REFERENCE_OFF, NEEDLE_STUCK_OPEN,
+                    NEEDLE_STUCK_SHUT, RETURN_BLOCKED, INDICATION_FROZEN -> List.of(new Fault(kind, item.id()));
+        };
+    }
+
+    private static List<Fault> at(Item item, Kind kind, double... severities) {
+        return java.util.Arrays.stream(severities).mapToObj(s -> new Fault(kind, item.id(), s)).toList();
+    }
+
+    /** How it failed, after the name of the part: pinched to 0.7 of its bore. */
+    public static String words(Fault f) {
+        String degree = degree(f);
+        return f.kind() == Kind.SUPPLY_DEAD ? "dead" : f.kind().words() + (degree.isEmpty() ? "" : " " + degree);
+    }
+
+    /** How bad, in words: pinched to 0.7 of its bore; empty where the way says it all. */
+    private static String degree(Fault f) {
+        String figure = Double.isInfinite(f.severity()) ? "shut" : ration.quantity.UnitSystem.figure(f.severity(), f.severity() < 1 ? 1 : 0);
+        return switch (f.kind()) {
+            case OUTLET_CLOGGED, SENDER_CLOGGED -> Double.isInfinite(f.severity()) ? "shut" : figure + " times its loss";
+            case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";
+            case LINE_PINCHED -> "to " + figure + " of its bore";
+            case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
+            default -> "";
+        };
+    }
+}

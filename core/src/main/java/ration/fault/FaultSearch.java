@@ -1,0 +1,292 @@
+package ration.fault;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import ration.assess.AirAnswer;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.FaultCases;
+import ration.assess.PumpSet;
+import ration.check.Verdict;
+import ration.condition.Condition;
+import ration.condition.Fault;
+import ration.condition.Fault.Kind;
+import ration.condition.Power;
+import ration.fault.FaultAnswer.Seen;
+import ration.fault.FaultAnswer.WayOut;
+import ration.model.FlowSender;
+import ration.model.FuelSystem;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.Run;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+import ration.topology.Topology;
+
+/** Asks what each fault does. May run beside the window; reports its progress and stops when asked to. */
+public final class FaultSearch {
+
+    /** Time a pilot wants between seeing it and the flow being short, minutes; a practice choice. */
+    private static final double TIME_TO_ACT = 1;
+    /** A flow reading is seen to move from this share on. */
+    private static final double SEEN = 0.1;
+
+    private final Assessment assessment;
+    private final FuelSystem system;
+    private final Topology topology;
+    private final List<CaseAnswer> cases;
+
+    private FaultSearch(Assessment assessment) {
+        this.assessment = assessment;
+        this.system = assessment.project().system();
+        this.topology = Topology.of(system);
+        this.cases = FaultCases.of(assessment);
+    }
+
+    /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
+    public static List<FaultAnswer> of(Assessment a) {
+        return of(a, done -> { }, () -> false);
+    }
+
+    /**
+     * The same, telling how far it is.
+     *
+     * @param progress told the share that is done
+     * @param stop     asked before each fault; then what was found so far is given back, the rest as not shown
+     */
+    public static List<FaultAnswer> of(Assessment a, DoubleConsumer progress, BooleanSupplier stop) {
+        FaultSearch search = new FaultSearch(a);
+        List<Fault> all = Catalogue.of(search.system);
+        java.util.concurrent.atomic.AtomicInteger done = new java.util.concurrent.atomic.AtomicInteger();
+        return all.parallelStream().map(f -> {
+            FaultAnswer answer = stop.getAsBoolean() ? search.unknown(f, "Not asked: the search was stopped.") : search.guarded(f);
+            progress.accept(done.incrementAndGet() / (double) all.size());
+            return answer;
+        }).sorted(WORST_FIRST).toList();
+    }
+
+    /** Of one fault. */
+    public static FaultAnswer of(Assessment a, Fault fault) {
+        return new FaultSearch(a).guarded(fault);
+    }
+
+    private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group).thenComparingDouble(f -> Double.isNaN(
+            f.minutes()) ? Double.MAX_VALUE : f.minutes()).thenComparingDouble(f -> Double.isNaN(f.share()) ? 2 : f.share());
+
+    /** An exception never turns into a fault left out. */
+    private FaultAnswer guarded(Fault f) {
+        try {
+            return answer(f);
+        } catch (RuntimeException e) {
+            return unknown(f, "It could not be worked out: " + e.getMessage());
+        }
+    }
+
+    private FaultAnswer unknown(Fault f, String why) {
+        Condition condition = cases.isEmpty() ? Assessment.start(assessment.project()) : cases.get(0).condition();
+        return new FaultAnswer(f, part(f), condition.with(f), Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, why);
+    }
+
+    private String part(Fault f) {
+        String name = system.item(f.item()).map(Item::name).orElse(f.item());
+        boolean several = system.item(f.item()).map(i -> i.as(new ration.model.SomeKinds<Boolean>() {
+            @Override
+            public Boolean otherwise(Item item) {
+                return true;
+            }
+
+            @Override
+            public Boolean tank(ration.model.Tank tank) {
+                return tank.outlets().size() > 1;
+            }
+        })).orElse(false);
+        return f.kind() == Kind.SUPPLY_DEAD ? "Electric supply" : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
+    }
+
+    private FaultAnswer answer(Fault f) {
+        if (cases.isEmpty()) {
+            return unknown(f, "No case with all pumps on brings the engine its demand, so nothing is known of what a fault takes away.");
+        }
+        String beyond = BEYOND.get(f.kind());
+        if (beyond != null) {
+            return unknown(f, beyond);
+        }
+        FaultAnswer worst = null;
+        for (CaseAnswer c : cases) {
+            FaultAnswer here = in(f, c);
+            worst = worst == null || WORST_FIRST.compare(here, worst) < 0 ? here : worst;
+        }
+        return worst;
+    }
+
+    /** Faults whose harm is not a lack of flow: what the network says of them is not the answer. */
+    private static final Map<Kind, String> BEYOND = Map.of(Kind.INDICATION_FROZEN, "The fuel does not feel it. Whether it is noticed depends"
+            + " on clock and dipstick, which are not computed.", Kind.NEEDLE_STUCK_OPEN, "Enough arrives, and too much: it floods. How the"
+            + " engine runs then is not computed.", Kind.REFERENCE_OFF, "The mixture goes rich or lean with the throttle: how the engine"
+            + " runs then is not computed.", Kind.SELECTOR_LEAKS, "Fuel creeps into a tank that is shut off, or out of it: when that one"
+            + " runs over or dry is not computed.");
+
+    /** In one case. */
+    private FaultAnswer in(Fault f, CaseAnswer sound) {
+        Condition failed = sound.condition().with(f);
+        CaseAnswer now = FaultCases.like(assessment, sound, failed);
+        if (!now.answered()) {
+            return new FaultAnswer(f, part(f), failed, Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN,
+                    "No answer: " + now.capacity().reason());
+        }
+        double share = now.capacity().usable() ? now.margin() : 0;
+        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : fromHeaders(f, share, sound.need());
+        String obstacle = now.obstacle(system);
+        String why = share >= 1 ? "The demand is met with nothing done." : !obstacle.isEmpty() ? obstacle : "Only "
+                + UnitSystem.US.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + UnitSystem.US.text(sound.need(), Dimension.FLOW)
+                + " arrive at the least pressure the inlet takes.";
+        if (f.kind() == Kind.VENT_SHUT) {
+            return vent(f, sound, failed, share);
+        }
+        Optional<FaultAnswer> over = overPressure(f, failed, now, share);
+        if (over.isPresent()) {
+            return over.get();
+        }
+        boolean harms = share < 1 || f.kind() == Kind.FUEL_LEAK;
+        Optional<WayOut> out = harms ? wayOut(failed, sound) : Optional.empty();
+        List<Seen> seen = share < 1 || f.kind() == Kind.SENDER_CLOGGED ? seen(sound, now, minutes) : List.of();
+        if (f.kind() == Kind.FUEL_LEAK && share >= 1) {
+            return new FaultAnswer(f, part(f), failed, share, minutes, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "Enough arrives, but"
+                    + " fuel runs out where the pressure stands over ambient: fire, and time, are not computed. Shut it off and land.");
+        }
+        return judged(f, failed, share, minutes, seen, out, why);
+    }
+
+    /** What shuts a way back drives the pressure up: over the most the inlet takes, or nobody said what that is. */
+    private Optional<FaultAnswer> overPressure(Fault f, Condition failed, CaseAnswer now, double share) {
+        OptionalDouble pressure = now.inletPressureAtDemand(system);
+        if (pressure.isEmpty() || system.inlet().isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Double> most = system.inlet().get().maximumPressure().map(m -> m.si());
+        boolean shutsBack = f.kind() == Kind.REGULATOR_STUCK_SHUT || f.kind() == Kind.RETURN_BLOCKED;
+        if (most.isPresent() && pressure.getAsDouble() > most.get()) {
+            return Optional.of(new FaultAnswer(f, part(f), failed, share, 0, List.of(new Seen("the engine runs rich or floods", 0)),
+                    Optional.empty(), Verdict.SHORT, "The inlet stands at " + UnitSystem.US.text(pressure.getAsDouble(), Dimension.PRESSURE)
+                    + ", over the " + UnitSystem.US.text(most.get(), Dimension.PRESSURE) + " it takes."));
+        }
+        return shutsBack && most.isEmpty() && share >= 1 ? Optional.of(new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(),
+                Optional.empty(), Verdict.NOT_SHOWN, "The inlet stands at " + UnitSystem.US.text(pressure.getAsDouble(), Dimension.PRESSURE)
+                + ", and the most it takes is not said.")) : Optional.empty();
+    }
+
+    private FaultAnswer judged(Fault f, Condition failed, double share, double minutes, List<Seen> seen, Optional<WayOut> out, String why) {
+        double lead = seen.isEmpty() ? 0 : minutes - seen.get(0).minutes();
+        Verdict verdict = Double.isInfinite(minutes) ? Verdict.HOLDS : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.SHORT;
+        return new FaultAnswer(f, part(f), failed, share, minutes, seen, out, verdict, why);
+    }
+
+    /** Air shut in: at once nothing changes, then it thins. */
+    private FaultAnswer vent(Fault f, CaseAnswer sound, Condition failed, double share) {
+        boolean second = system.item(f.item()).flatMap(i -> i.only(ration.model.Tank.class)).filter(t -> t.fitout().secondAir()).isPresent();
+        if (second) {
+            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+                    "Air also comes in by a second way: so it is said of this tank.");
+        }
+        if (system.tanks().stream().noneMatch(t -> starved(f, t) && sound.capacity().outflow(t) > 1e-9)) {
+            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+                    "It gives nothing with the handles so.");
+        }
+        Optional<AirAnswer.Blocked> blocked = FaultCases.blocked(assessment, f.item());
+        if (blocked.isEmpty()) {
+            return new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "It does not feed"
+                    + " the engine by itself, so nothing stops at once; what the other tanks give then is not computed.");
+        }
+        AirAnswer.Blocked b = blocked.get();
+        if (b.outlasts()) {
+            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+                    "Half full, its fuel ends before the trapped air holds it back.");
+        }
+        double minutes = b.soonest().seconds() / 60;
+        Optional<WayOut> out = elsewhere(f, sound);
+        return judged(f, failed, share, minutes, List.of(), out, "The air over the fuel thins as fuel leaves: half full and level, "
+                + UnitSystem.US.fineVolume(b.soonest().volume()) + " feed before the inlet has just its least pressure. Nothing fitted here"
+                + " shows it before.");
+    }
+
+    /** Positions that take nothing from what the shut vent starves. */
+    private Optional<WayOut> elsewhere(Fault f, CaseAnswer sound) {
+        return FaultCases.handles(assessment, sound.condition()).stream().filter(h -> !h.positions().equals(sound.condition().positions()))
+                .map(h -> FaultCases.like(assessment, sound, h)).filter(c -> c.capacity().usable() && c.margin() >= 1 && system.tanks().stream()
+                        .filter(t -> starved(f, t)).allMatch(t -> Math.abs(c.capacity().outflow(t)) < 1e-9)).map(c -> new WayOut(does(
+                                sound.condition(), c.condition()), c.margin())).max(Comparator.comparingDouble(WayOut::share));
+    }
+
+    private boolean starved(Fault f, ration.model.Tank tank) {
+        return ration.breathing.VentPath.of(system, tank).through(f.item());
+    }
+
+    /** Minutes the full headers behind what failed last while less comes in than is taken; nothing where there is none. */
+    private double fromHeaders(Fault f, double share, double need) {
+        Set<String> behind = topology.downstream(system.item(f.item()).flatMap(i -> i.only(Run.class)).map(r -> r.to().item()).orElse(f
+                .item()));
+        double held = system.all(Header.class).filter(h -> behind.contains(h.id()) && !h.id().equals(f.item())).mapToDouble(h -> h.capacity()
+                .si()).sum();
+        return held / (need * (1 - share)) / 60;
+    }
+
+    /** Of what is fitted in this document: flow senders; a pressure gauge is none of its items. */
+    private List<Seen> seen(CaseAnswer sound, CaseAnswer now, double minutes) {
+        List<Seen> all = new ArrayList<>();
+        for (FlowSender s : system.all(FlowSender.class).toList()) {
+            OptionalDouble before = through(sound, s);
+            OptionalDouble after = now.demand().usable() ? through(now, s) : OptionalDouble.of(0);
+            double a = before.orElse(0);
+            double b = Math.min(after.orElse(0), Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
+            if (a > 0 && Math.abs(a - b) > SEEN * a) {
+                all.add(new Seen(s.name() + " to " + UnitSystem.US.text(b, Dimension.FLOW), 0));
+            }
+        }
+        if (all.isEmpty() && !Double.isInfinite(minutes) && !Double.isNaN(minutes)) {
+            all.add(new Seen("the engine falters", minutes));
+        }
+        return all;
+    }
+
+    private OptionalDouble through(CaseAnswer c, FlowSender s) {
+        return system.runs().stream().filter(r -> r.to().item().equals(s.id())).mapToDouble(r -> Math.abs(c.demand().flow(r.id())))
+                .findFirst();
+    }
+
+    /** The best of what a pilot can do: full power by another position or other pumps first, less power after. */
+    private Optional<WayOut> wayOut(Condition failed, CaseAnswer sound) {
+        for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
+            Optional<WayOut> best = FaultCases.handles(assessment, failed.with(power)).stream().filter(h -> power != Power.TAKE_OFF || !h
+                    .handles().equals(failed.handles())).map(h -> FaultCases.like(assessment, sound, h)).filter(c -> c.answered() && c
+                            .capacity().usable() && c.margin() >= 1).map(c -> new WayOut(does(failed, c.condition()), c.margin())).max(
+                                    Comparator.comparingDouble(WayOut::share));
+            if (best.isPresent()) {
+                return best;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private String does(Condition before, Condition after) {
+        List<String> words = new ArrayList<>();
+        for (Map.Entry<String, String> e : after.positions().entrySet()) {
+            if (!e.getValue().equals(before.positions().get(e.getKey()))) {
+                words.add(e.getValue());
+            }
+        }
+        if (!after.stopped().equals(before.stopped())) {
+            words.add(PumpSet.of(system, after.stopped()).label());
+        }
+        if (after.engine().power() != before.engine().power()) {
+            words.add("power to " + after.engine().power().label().toLowerCase(java.util.Locale.ROOT));
+        }
+        return String.join(", ", words);
+    }
+}

@@ -1,0 +1,126 @@
+package ration.project;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.model.EngineInlet;
+import ration.model.FuelSystem;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.Selector;
+import ration.model.SomeKinds;
+import ration.model.Tank;
+import ration.model.Tee;
+
+/** New runs between open ports that are there already: a second outlet, a tee's free leg, a selector's other side. */
+public final class Joining {
+
+    private static final LineSize USUAL = LineSize.parse("3/8 x 0.035 tube");
+
+    /** What a port is for. */
+    private enum Way { LEAVES, ARRIVES, EITHER }
+
+    private Joining() {
+    }
+
+    /**
+     * One run that could be laid.
+     *
+     * @param from where fuel leaves
+     * @param to   where it arrives
+     * @param near the port at the picked item
+     */
+    public record Join(PortRef from, PortRef to, PortRef near) {
+
+        public PortRef far() {
+            return near.equals(from) ? to : from;
+        }
+    }
+
+    /** What an item's open ports could be joined to, in layout order; nothing for a run. */
+    public static List<Join> of(FuelSystem system, String picked) {
+        List<PortRef> open = system.openPorts();
+        List<Join> joins = new ArrayList<>();
+        for (PortRef near : open) {
+            for (PortRef far : open) {
+                if (near.item().equals(picked) && !far.item().equals(picked)) {
+                    Way a = way(system, near);
+                    Way b = way(system, far);
+                    if (a != Way.ARRIVES && b != Way.LEAVES) {
+                        joins.add(new Join(near, far, near));
+                    } else if (a != Way.LEAVES && b != Way.ARRIVES) {
+                        joins.add(new Join(far, near, near));
+                    }
+                }
+            }
+        }
+        return joins;
+    }
+
+    /** Open ports that a branch off a run could lead to or come from. */
+    public static List<PortRef> branches(FuelSystem system, Run run) {
+        return system.openPorts().stream().filter(p -> !p.equals(run.from()) && !p.equals(run.to())).toList();
+    }
+
+    private static Way way(FuelSystem system, PortRef port) {
+        return system.item(port.item()).map(i -> i.as(new SomeKinds<Way>() {
+            @Override
+            public Way otherwise(Item item) {
+                return port.port().equals(Item.OUT) ? Way.LEAVES : Way.ARRIVES;
+            }
+
+            @Override
+            public Way tank(Tank tank) {
+                return tank.outlet(port.port()).isPresent() ? Way.LEAVES : Way.ARRIVES;
+            }
+
+            @Override
+            public Way tee(Tee tee) {
+                return port.port().equals(Tee.BRANCH) ? Way.EITHER : otherwise(tee);
+            }
+
+            @Override
+            public Way header(Header header) {
+                return port.port().equals(Header.VENT) ? Way.LEAVES : otherwise(header);
+            }
+
+            @Override
+            public Way selector(Selector selector) {
+                return selector.returns().contains(port.port()) ? Way.LEAVES : otherwise(selector);
+            }
+
+            @Override
+            public Way engineInlet(EngineInlet inlet) {
+                return port.port().equals(EngineInlet.RETURN) ? Way.LEAVES : Way.ARRIVES;
+            }
+        })).orElse(Way.EITHER);
+    }
+
+    /** Lays the run, if both ports are still open; picks it. */
+    public static Optional<LayoutEdits.Outcome> join(FuelSystem system, Join join) {
+        List<PortRef> open = system.openPorts();
+        if (!open.contains(join.from()) || !open.contains(join.to())) {
+            return Optional.empty();
+        }
+        String name = LayoutEdits.freeRunName(system);
+        Run run = new Run(system.freeId(name), name, join.from(), join.to(), USUAL, Optional.empty(), List.of(), List.of());
+        return Optional.of(new LayoutEdits.Outcome(system.plus(run), run.id()));
+    }
+
+    /** A tee in a run, its branch joined to an open port. */
+    public static Optional<LayoutEdits.Outcome> branch(FuelSystem system, String run, PortRef port) {
+        return LayoutEdits.add(system, run, LayoutEdits.Spot.IN_RUN, NewItem.TEE).flatMap(tee -> {
+            PortRef branch = new PortRef(tee.picked(), Tee.BRANCH);
+            boolean from = way(tee.system(), port) == Way.LEAVES;
+            return join(tee.system(), from ? new Join(port, branch, branch) : new Join(branch, port, branch));
+        });
+    }
+
+    /** A port in words, as a builder would say it: Selector, right. */
+    public static String words(FuelSystem system, PortRef port) {
+        return system.item(port.item()).map(Item::name).orElse(port.item()) + ", " + port.port().replace('-', ' ');
+    }
+}

@@ -1,0 +1,150 @@
+package ration.fault;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.FaultCases;
+import ration.check.Verdict;
+import ration.condition.Fault;
+import ration.condition.Fault.Kind;
+import ration.flow.WaysToFail;
+import ration.model.Item;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.topology.Topology;
+
+/** One part fails: nothing left out, nothing called good that was not computed, and the figures those of the network's own cases. */
+class FaultSearchTest {
+
+    private static FaultAnswer find(List<FaultAnswer> all, Kind kind, String item) {
+        return all.stream().filter(f -> f.fault().kind() == kind && f.fault().item().equals(item)).findFirst().orElseThrow();
+    }
+
+    /** Every way of every part is asked; only a run that leads nothing back has no return to block, and a supply is one cause. */
+    @ParameterizedTest
+    @EnumSource(Pattern.class)
+    void noWayOfAnyPartIsLeftOut(Pattern pattern) {
+        Project p = pattern.project();
+        List<FaultAnswer> answers = FaultSearch.of(Assessment.of(p));
+        Topology topology = Topology.of(p.system());
+        Set<String> asked = answers.stream().map(f -> f.fault().item() + " " + f.fault().kind()).collect(Collectors.toSet());
+        for (Item item : p.system().items()) {
+            for (Kind kind : WaysToFail.of(item)) {
+                if (kind == Kind.SUPPLY_DEAD) {
+                    continue;
+                }
+                boolean excepted = kind == Kind.RETURN_BLOCKED && item.only(Run.class).filter(topology::returns)
+                        .isEmpty();
+                assertThat(asked.contains(item.id() + " " + kind)).as(item.name() + " " + kind).isEqualTo(!excepted);
+            }
+        }
+        boolean electric = p.system().all(Pump.class).anyMatch(x -> WaysToFail.of(x).contains(Kind.SUPPLY_DEAD));
+        assertThat(answers.stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).count()).isEqualTo(electric ? 1 : 0);
+        assertThat(answers).allSatisfy(f -> {
+            assertThat(f.why()).isNotBlank();
+            if (Double.isNaN(f.share()) || Double.isNaN(f.minutes())) {
+                assertThat(f.verdict()).as(f.part() + " " + f.fault()).isEqualTo(Verdict.NOT_SHOWN);
+            }
+            if (f.verdict() == Verdict.HOLDS) {
+                assertThat(f.share()).isGreaterThanOrEqualTo(1);
+                assertThat(f.minutes()).isInfinite();
+            }
+        });
+    }
+
+    /** A dead pump is the case of the matrix in which it stands, to the last digits. */
+    @ParameterizedTest
+    @ValueSource(strings = {"brindle-a2", "tansy-l3"})
+    void aDeadPumpIsTheOtherPumpAlone(String demo) {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        for (CaseAnswer sound : FaultCases.of(a)) {
+            for (Pump pump : a.basis().orElseThrow().topology().feedPumps()) {
+                double dead = FaultCases.like(a, sound, sound.condition().with(new Fault(Kind.PUMP_DEAD, pump.id()))).capacity().inletFlow();
+                double stopped = FaultCases.like(a, sound, sound.condition().withStopped(Set.of(pump.id()))).capacity().inletFlow();
+                assertThat(dead).as(pump.name()).isCloseTo(stopped, Percentage.withPercentage(1e-7));
+            }
+        }
+    }
+
+    /** What a pilot is told to do does bring the demand back: set so, the network says it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void aWayOutIsOne(String demo) {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        for (FaultAnswer f : FaultSearch.of(a)) {
+            f.wayOut().ifPresent(out -> {
+                assertThat(out.does()).as(f.part()).isNotBlank();
+                assertThat(out.share()).as(f.part()).isGreaterThanOrEqualTo(1);
+                assertThat(f.verdict()).as(f.part()).isIn(Verdict.SHORT, Verdict.THIN);
+            });
+        }
+    }
+
+    @Test
+    void theTansysTanksAreEachOthersWayOut() {
+        List<FaultAnswer> all = FaultSearch.of(Assessment.of(Systems.demo("tansy-l3")));
+        FaultAnswer shut = all.stream().filter(f -> f.fault().kind() == Kind.OUTLET_CLOGGED && f.fault().item().equals("left")
+                && Double.isInfinite(f.fault().severity())).findFirst().orElseThrow();
+        assertThat(shut.share()).isZero();
+        assertThat(shut.wayOut().orElseThrow().does()).isEqualTo("RIGHT");
+        assertThat(find(all, Kind.VENT_SHUT, "left").wayOut().orElseThrow().does()).startsWith("RIGHT");
+        assertThat(find(all, Kind.PUMP_DEAD, "engine-pump").verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(all.stream().filter(f -> f.fault().kind() == Kind.FILTER_FOULED && Double.isInfinite(f.fault().severity())).findFirst()
+                .orElseThrow().group()).isEqualTo(FaultAnswer.Group.NO_WAY_OUT);
+    }
+
+    /** A shut vent lasts as long as Air & water says. */
+    @Test
+    void aShutVentLastsAsLongAsTheAirPageSays() {
+        Assessment a = Assessment.of(Systems.corrie());
+        List<FaultAnswer> all = FaultSearch.of(a);
+        a.air().forEach(air -> assertThat(find(all, Kind.VENT_SHUT, air.tank().id()).minutes()).isCloseTo(air.blocked().orElseThrow()
+                .soonest().seconds() / 60, Offset.offset(1e-9)));
+    }
+
+    /** The header behind a dead supply goes on while it lasts: what it holds over what is missing. */
+    @Test
+    void aHeaderGivesMinutes() {
+        Assessment a = Assessment.of(Systems.demo("brindle-a2"));
+        FaultAnswer dead = find(FaultSearch.of(a), Kind.SUPPLY_DEAD, a.project().system().all(Pump.class).findFirst().orElseThrow().id());
+        double held = a.project().system().all(ration.model.Header.class).findFirst().orElseThrow().capacity().si();
+        assertThat(dead.share()).isZero();
+        assertThat(dead.minutes()).isCloseTo(held / a.project().brief().demand() / 60, Percentage.withPercentage(1e-6));
+        FaultAnswer needle = find(FaultSearch.of(a), Kind.NEEDLE_STUCK_SHUT, "carburettor");
+        assertThat(needle.minutes()).as("behind the header").isZero();
+    }
+
+    /** What enough flow does not answer is never called good: flooding, leaking, a mixture gone off. */
+    @Test
+    void harmThatIsNoLackOfFlowIsNotShown() {
+        List<FaultAnswer> all = FaultSearch.of(Assessment.of(Systems.demo("brindle-a2")));
+        assertThat(find(all, Kind.NEEDLE_STUCK_OPEN, "carburettor").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(all).filteredOn(f -> f.fault().kind() == Kind.FUEL_LEAK).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
+        assertThat(FaultSearch.of(Assessment.of(Pattern.TWO_PUMPS_PARALLEL.project()))).filteredOn(f -> f.fault().kind()
+                == Kind.REFERENCE_OFF || f.fault().kind() == Kind.SELECTOR_LEAKS).allMatch(f -> f.verdict() == Verdict.NOT_SHOWN);
+    }
+
+    /** Stopped, or without a case that holds, every fault is still there, and none is called good. */
+    @Test
+    void whatWasNotAskedIsNotShown() {
+        Assessment a = Assessment.of(Systems.corrie());
+        assertThat(FaultSearch.of(a, done -> { }, () -> true)).hasSize(Catalogue.of(a.project().system()).size()).allMatch(f -> f.verdict()
+                == Verdict.NOT_SHOWN);
+        Project hungry = Systems.corrie().with(Systems.corrie().brief().withPower(ration.quantity.Quantity.of(2000,
+                ration.quantity.Unit.HORSEPOWER)));
+        assertThat(FaultSearch.of(Assessment.of(hungry))).isNotEmpty().allMatch(f -> f.verdict() == Verdict.NOT_SHOWN);
+    }
+}

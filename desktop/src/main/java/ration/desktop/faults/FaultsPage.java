@@ -1,0 +1,351 @@
+package ration.desktop.faults;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.FaultCases;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.LivePage;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.fault.Catalogue;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultAnswer.Group;
+import ration.fault.FaultSearch;
+import ration.quantity.UnitSystem;
+
+/** One part fails. */
+public final class FaultsPage extends LivePage {
+
+    private static final double[] WIDE = {222, 44, 50, 62, 140, 170, 68};
+
+    private final Session session;
+    private final Consumer<FaultAnswer> set;
+    private final LongWork work = new LongWork("faults");
+    private final VBox rows = new VBox();
+    private final VBox card = new VBox(8);
+    private final HBox chips = new HBox(4);
+    private final Label sum = Ui.label("", "main-result");
+    private final Label words = Ui.label("");
+    private final Label state = Ui.label("", "soft");
+    private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
+    private Assessment done;
+    private List<FaultAnswer> answers = List.of();
+    private Optional<Group> only = Optional.empty();
+    private FaultAnswer picked;
+
+    /** @param set shows a case with its fault on the layout */
+    public FaultsPage(Session session, Consumer<FaultAnswer> set) {
+        super(session, "faults-page", "Faults page");
+        this.session = session;
+        this.set = set;
+        ProgressBar progress = new ProgressBar();
+        progress.setId("faults-progress");
+        progress.setPrefWidth(90);
+        progress.progressProperty().bind(work.progress());
+        Button stop = Ui.button("Stop", "faults-stop", this::stop, "chip");
+        for (javafx.scene.Node n : List.of(progress, stop)) {
+            n.visibleProperty().bind(work.running());
+            n.managedProperty().bind(work.running());
+        }
+        again.setVisible(false);
+        again.managedProperty().bind(again.visibleProperty());
+        chips.setAlignment(Pos.CENTER_LEFT);
+        HBox head = new HBox(8, Ui.label("Faults", "page-title"), chips, Ui.spring(), state, progress, stop, again);
+        head.getStyleClass().add("page-head");
+        head.setAlignment(Pos.CENTER_LEFT);
+        setTop(head);
+        sum.setId("faults-sum");
+        words.setId("faults-words");
+        HBox result = new HBox(12, sum, words);
+        result.setAlignment(Pos.BASELINE_LEFT);
+        result.setPadding(new javafx.geometry.Insets(8, 16, 4, 16));
+        HBox titles = cells("One part fails", "Flow", "", "Short in", "What shows it", "Way out", "");
+        titles.getChildren().forEach(n -> n.getStyleClass().add("soft"));
+        titles.setPadding(new javafx.geometry.Insets(0, 24, 4, 24));
+        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setFitToWidth(true);
+        scroll.setMinWidth(0);
+        scroll.setFocusTraversable(false);
+        rows.setPadding(new javafx.geometry.Insets(0, 16, 16, 16));
+        BorderPane middle = new BorderPane(scroll);
+        VBox over = new VBox(result, titles, Ui.rule());
+        over.setMinWidth(0);
+        middle.setTop(over);
+        middle.setMinWidth(0);
+        setCenter(middle);
+        card.getStyleClass().add("card-body");
+        ScrollPane side = new ScrollPane(card);
+        side.setFitToWidth(true);
+        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        side.getStyleClass().add("card");
+        side.setPrefWidth(288);
+        side.setMinWidth(288);
+        setRight(side);
+        rows.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+    }
+
+    @Override
+    public void arrive() {
+        if (!focusRow(0)) {
+            requestFocus();
+        }
+    }
+
+    @Override
+    protected void refresh() {
+        Assessment a = session.shown().get().assessment();
+        if (a != done) {
+            start(a);
+        } else {
+            fill();
+        }
+    }
+
+    private void start(Assessment a) {
+        done = a;
+        answers = List.of();
+        picked = null;
+        session.faults().set(null);
+        again.setVisible(false);
+        state.setText("");
+        fill();
+        if (a.blocked()) {
+            work.cancel();
+            words.setText("Nothing is computed yet: lay out a tank and its line to the engine.");
+            return;
+        }
+        words.setText("Asking the network of every part\u2026");
+        work.start(task -> FaultSearch.of(a, task.progress(), task.cancelled()), found -> {
+            answers = found;
+            session.faults().set(found);
+            picked = found.isEmpty() ? null : found.get(0);
+            fill();
+        }, why -> {
+            words.setText("It failed: " + why);
+            again.setVisible(true);
+        });
+    }
+
+    private void restart() {
+        start(session.shown().get().assessment());
+    }
+
+    private void stop() {
+        work.cancel();
+        words.setText("Stopped: nothing is shown of faults.");
+        again.setVisible(true);
+    }
+
+    private void fill() {
+        chips.getChildren().clear();
+        rows.getChildren().clear();
+        if (answers.isEmpty()) {
+            sum.setText("");
+            showCard();
+            return;
+        }
+        chip("All " + answers.size(), "faults-all", Optional.empty());
+        for (Group g : Group.values()) {
+            long n = count(g);
+            if (n > 0) {
+                chip(g.label() + " " + n, "faults-" + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), Optional.of(g));
+            }
+        }
+        long shorts = answers.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        sum.setText(shorts + " of " + answers.size());
+        sum.getStyleClass().remove("verdict-short");
+        if (shorts > 0) {
+            sum.getStyleClass().add("verdict-short");
+        }
+        words.setText("end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE) + " are seen too late; "
+                + count(Group.NOT_SHOWN) + " more are not shown");
+        int n = 0;
+        for (Group g : Group.values()) {
+            List<FaultAnswer> in = answers.stream().filter(f -> f.group() == g).toList();
+            if (!in.isEmpty() && only.map(o -> o == g).orElse(true)) {
+                HBox title = new HBox(8, Ui.label(g.label() + "  " + in.size(), "group-title"), Ui.label(g.words(), "soft"));
+                title.setAlignment(Pos.BASELINE_LEFT);
+                title.getStyleClass().add("fault-group");
+                rows.getChildren().add(title);
+                for (FaultAnswer f : in) {
+                    rows.getChildren().add(row(f, n++));
+                }
+            }
+        }
+        showCard();
+    }
+
+    private long count(Group g) {
+        return answers.stream().filter(f -> f.group() == g).count();
+    }
+
+    private void chip(String text, String id, Optional<Group> group) {
+        ToggleButton chip = new ToggleButton(text);
+        chip.setId(id);
+        chip.getStyleClass().add("chip");
+        chip.setSelected(only.equals(group));
+        chip.setOnAction(e -> {
+            only = group;
+            fill();
+            lookup("#" + id).requestFocus();
+        });
+        chips.getChildren().add(chip);
+    }
+
+    private static HBox cells(Object... content) {
+        HBox box = new HBox(6);
+        box.setAlignment(Pos.CENTER_LEFT);
+        for (int i = 0; i < content.length; i++) {
+            Region cell = content[i] instanceof Region r ? r : Ui.label((String) content[i]);
+            cell.setMinWidth(WIDE[i]);
+            cell.setPrefWidth(WIDE[i]);
+            cell.setMaxWidth(WIDE[i]);
+            box.getChildren().add(cell);
+        }
+        return box;
+    }
+
+    private static String way(FaultAnswer f) {
+        return Catalogue.words(f.fault());
+    }
+
+    private static String share(double share) {
+        return Double.isNaN(share) ? "\u2013" : UnitSystem.figure(share, 2) + "\u00d7";
+    }
+
+    private static String minutes(FaultAnswer f) {
+        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once"
+                : UnitSystem.figure(f.minutes(), 1) + " min";
+    }
+
+    private static String seen(FaultAnswer f) {
+        return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN ? "" : f.seen().isEmpty() ? "nothing before it stops"
+                : f.seen().get(0).what();
+    }
+
+    private Button row(FaultAnswer f, int n) {
+        NotchBar left = new NotchBar(44, 8);
+        left.show(Double.isNaN(f.share()) ? 0 : Math.min(Finding.MET, f.share()), Double.isNaN(f.share()) ? Verdict.NOT_SHOWN : f.share() < 1
+                ? Verdict.SHORT : Verdict.HOLDS);
+        HBox bar = new HBox(left);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        HBox name = new HBox(6, Ui.label(f.part(), "bold"), Ui.label(way(f)));
+        name.setAlignment(Pos.CENTER_LEFT);
+        Label verdict = Ui.label("", "verdict");
+        Ui.verdict(verdict, f.verdict());
+        String out = f.wayOut().map(w -> w.does() + "  " + share(w.share())).orElse(f.verdict() == Verdict.SHORT ? "none" : "");
+        HBox cells = cells(name, Ui.label(share(f.share()), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"), bar,
+                Ui.label(minutes(f)), Ui.label(seen(f)), Ui.label(out), verdict);
+        Button row = Ui.button("", "fault-" + n, () -> pick(f));
+        row.setGraphic(cells);
+        row.getStyleClass().setAll("button", "fault-row");
+        if (f == picked) {
+            row.getStyleClass().add("fault-picked");
+        }
+        row.setMaxWidth(Double.MAX_VALUE);
+        row.setUserData(f);
+        row.setAccessibleText(f.part() + " " + way(f) + ", " + share(f.share()) + ", short " + minutes(f) + ", way out " + (out.isEmpty()
+                ? "not needed" : out) + ", " + f.verdict().word());
+        row.focusedProperty().addListener((o, was, now) -> {
+            if (now && f != picked) {
+                pick(f);
+            }
+        });
+        return row;
+    }
+
+    private void pick(FaultAnswer f) {
+        picked = f;
+        for (javafx.scene.Node n : rows.getChildren()) {
+            n.getStyleClass().remove("fault-picked");
+            if (n.getUserData() == f) {
+                n.getStyleClass().add("fault-picked");
+            }
+        }
+        showCard();
+    }
+
+    private void showCard() {
+        card.getChildren().clear();
+        if (picked == null) {
+            card.getChildren().add(Ui.wrapped("Every part fails in every way its kind knows, one at a time, in the governing case of each"
+                    + " handle position with the pumps as flown.", "soft"));
+            return;
+        }
+        FaultAnswer f = picked;
+        Label verdict = Ui.label("", "verdict");
+        Ui.verdict(verdict, f.verdict());
+        Label name = Ui.wrapped(f.part(), "page-title");
+        name.setId("fault-part");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Label big = Ui.label(minutes(f), "main-result");
+        big.setId("fault-minutes");
+        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(way(f), "soft"), big, Ui.label(Double.isFinite(f.minutes())
+                ? "until less than the demand arrives" : "", "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
+                caseWords(f)), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
+        if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
+            card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(f.seen().isEmpty() ? "Nothing fitted in this"
+                    + " document shows it before flow is short. Only flow senders are items here; a gauge you have is not counted." : String.join("; ",
+                    f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
+                            + " min")).toList())));
+        }
+        if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.THIN) {
+            card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(f.wayOut().map(w -> w.does() + ": " + share(w.share())
+                    + " of the demand then").orElse("No handle, pump or less power brings the flow back.")));
+        }
+        Button put = Ui.button("Set it on the layout", "fault-set", () -> set.accept(f));
+        put.setMaxWidth(Double.MAX_VALUE);
+        card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("Ways and severities are common practice, no source. Two things that fail at once"
+                + " are not asked. A computed pass is no permission to fly: maker, inspector and authority decide.", "soft"));
+    }
+
+    private String caseWords(FaultAnswer f) {
+        List<CaseAnswer> cases = FaultCases.of(done);
+        return cases.stream().filter(c -> c.condition().handles().equals(f.condition().handles()) && c.condition().attitude().equals(
+                f.condition().attitude())).findFirst().map(c -> c.label(done.project().system(), session.units().get())).orElse(f.condition()
+                        .attitude().label());
+    }
+
+    private void walk(KeyEvent e) {
+        int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
+        List<Button> all = new ArrayList<>();
+        rows.getChildren().forEach(n -> {
+            if (n instanceof Button b) {
+                all.add(b);
+            }
+        });
+        int at = all.indexOf(getScene().getFocusOwner());
+        if (step != 0 && at >= 0 && at + step >= 0 && at + step < all.size()) {
+            all.get(at + step).requestFocus();
+            e.consume();
+        }
+    }
+
+    private boolean focusRow(int n) {
+        javafx.scene.Node row = lookup("#fault-" + n);
+        if (row != null) {
+            row.requestFocus();
+        }
+        return row != null;
+    }
+}

@@ -1,0 +1,62 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.condition.Fault;
+
+/** One part fails: found, read, set on the layout and cleared again, by keys in the real window. */
+class FaultsWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    /** The worst fault is on top, its card says why; set on the layout every page answers for it, until it is cleared. */
+    @Test
+    void theWorstFaultIsSetOnTheLayoutAndCleared() {
+        assertThat(node("#rail-faults").getAccessibleText()).contains("Not shown");
+        robot.clickOn("#rail-faults");
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
+        assertThat(label("#faults-words")).contains("end short", "have no way out", "not shown");
+        until(() -> node("#rail-faults").getAccessibleText().contains("Short"));
+        robot.interact(() -> node("#fault-0").requestFocus());
+        until(() -> !label("#fault-part").isEmpty());
+        String first = label("#fault-part");
+        keys(KeyCode.DOWN);
+        until(() -> node("#fault-1").isFocused());
+        keys(KeyCode.UP);
+        until(() -> label("#fault-part").equals(first));
+        robot.interact(() -> node("#fault-set").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> !session.condition().faults().none() && !label("#conditions-fault").isEmpty());
+        until(() -> session.shown().get().condition().faults().equals(session.condition().faults()));
+        assertThat(session.shown().get().look().orElseThrow().margin()).isLessThan(1);
+        assertThat(session.changed().get()).as("a look changes nothing").isFalse();
+        robot.interact(() -> node("#fault-clear").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> session.shown().get().condition().faults().none() && label("#conditions-fault").isEmpty());
+    }
+
+    /** A filter shows one group; an edit that takes the failed part away takes the fault with it, and the search is done again. */
+    @Test
+    void groupsAreShownAloneAndAnEditAsksAgain() {
+        robot.clickOn("#rail-faults");
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
+        String before = label("#faults-sum");
+        robot.clickOn("#faults-no-way-out");
+        until(() -> everyText().stream().noneMatch(t -> t.startsWith("No harm  ")));
+        robot.clickOn("#faults-all");
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("No harm  ")));
+        robot.interact(() -> session.look(session.condition().with(new Fault(Fault.Kind.FILTER_FOULED, "strainer", 4))));
+        robot.interact(() -> session.apply(ration.project.Edit.of("Remove the strainer", p -> p.with(ration.project.LayoutEdits.remove(
+                p.system(), "strainer").orElseThrow().system()))));
+        until(() -> session.shown().get().condition().faults().none());
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
+    }
+}

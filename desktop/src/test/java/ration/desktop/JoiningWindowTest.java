@@ -1,0 +1,101 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.model.PortRef;
+import ration.model.Tank;
+import ration.model.VentPlenum;
+import ration.project.Project;
+
+/** Open ports are joined by keys alone: a tank with two outlets on a selector, vents to one plenum. */
+class JoiningWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void pick(String id) {
+        robot.interact(() -> session.picked().set(id));
+        focusDrawing();
+    }
+
+    /** From the empty sheet: a tank, a selector in its line, a second outlet, and that outlet to the selector's free side. */
+    @Test
+    void aSecondOutletIsJoinedToTheSelectorByTyping() {
+        robot.interact(() -> session.show(Project.empty(), null));
+        focusDrawing();
+        keys(KeyCode.A);
+        until(() -> robot.lookup("#offer-tank").tryQuery().isPresent());
+        keys(KeyCode.ENTER);
+        until(() -> session.project().system().runs().size() == 1);
+        String line = session.project().system().runs().get(0).id();
+        pick(line);
+        keys(KeyCode.I);
+        until(() -> robot.lookup("#offer-selector").tryQuery().isPresent());
+        keys(KeyCode.S, KeyCode.E, KeyCode.L);
+        until(() -> robot.lookup("#offer-strainer").tryQuery().isEmpty());
+        keys(KeyCode.ENTER);
+        until(() -> session.project().system().selectors().size() == 1);
+        Tank tank = session.project().system().tanks().get(0);
+        robot.interact(() -> session.apply(ration.project.Edit.of("Add outlet", p -> p.with(ration.project.ItemEdits.taking(tank.id(),
+                "Add outlet").apply(p.system())))));
+        String second = session.project().system().tanks().get(0).outlets().get(1).name();
+        pick(tank.id());
+        keys(KeyCode.J);
+        until(() -> robot.lookup("#chooser").query().isVisible());
+        keys(KeyCode.R, KeyCode.I, KeyCode.G);
+        keys(KeyCode.ENTER);
+        until(() -> session.project().system().runAt(new PortRef("selector", "right")).isPresent());
+        assertThat(session.project().system().runAt(new PortRef("selector", "right")).orElseThrow().from()).isEqualTo(new PortRef(tank.id(),
+                second));
+        assertThat(session.picked().get()).isEqualTo(session.project().system().runAt(new PortRef("selector", "right")).orElseThrow().id());
+        control(KeyCode.Z);
+        until(() -> session.project().system().runAt(new PortRef("selector", "right")).isEmpty());
+    }
+
+    /** A key that has nothing to do here says why; letters that find nothing change nothing. */
+    @Test
+    void whatCannotBeDoneSaysWhy() {
+        pick("strainer");
+        keys(KeyCode.J);
+        until(() -> session.message().get().contains("Strainer has no open port"));
+        keys(KeyCode.V);
+        until(() -> session.message().get().contains("A vent belongs to a tank"));
+        pick("carburettor");
+        keys(KeyCode.DELETE);
+        until(() -> session.message().get().contains("stays: every layout ends at the engine"));
+        int items = session.project().system().items().size();
+        pick("r1");
+        keys(KeyCode.I);
+        until(() -> robot.lookup("#chooser").query().isVisible());
+        keys(KeyCode.Q, KeyCode.X);
+        until(() -> everyText().contains("Nothing is called so: Backspace takes a letter back."));
+        keys(KeyCode.ENTER);
+        keys(KeyCode.ESCAPE);
+        until(() -> !robot.lookup("#chooser").query().isVisible());
+        assertThat(session.project().system().items()).hasSize(items);
+    }
+
+    /** Vents of both tanks come together in one act on a tank's card, and the ledger's findings name the plenum. */
+    @Test
+    void ventsAreJoinedInAPlenumFromTheCard() {
+        pick("upper");
+        until(() -> everyText().contains("Join all vents in a plenum"));
+        robot.interact(() -> robot.lookup(n -> n instanceof javafx.scene.control.Button b && "Join all vents in a plenum".equals(b.getText()))
+                .<javafx.scene.control.Button>queryAll().iterator().next().fire());
+        until(() -> session.project().system().all(VentPlenum.class).findAny().isPresent());
+        robot.clickOn("#rail-air");
+        until(() -> robot.lookup("#block-vent-plenum").tryQuery().isPresent());
+        robot.interact(() -> node("#block-vent-plenum").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> label("#blocked-vent-plenum").contains("flow is short after"));
+        control(KeyCode.Z);
+        until(() -> session.project().system().all(VentPlenum.class).findAny().isEmpty());
+    }
+}
