@@ -608,7 +608,7 @@ final class Arrangement {
     double[] body(Fitted item) {
         Spot c = centre(item);
         double w = Symbols.halfWidth(item);
-        double up = item instanceof Header h ? h.height().si() * scale : Symbols.halfHeight(item);
+        double up = item.only(Header.class).map(h -> h.height().si() * scale).orElse(Symbols.halfHeight(item));
         return new double[] {c.x() - w, c.y() - up, c.x() + w, c.y() + Symbols.depth(item)};
     }
 

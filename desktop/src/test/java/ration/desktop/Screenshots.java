@@ -26,6 +26,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import ration.desktop.control.Figure;
 import ration.desktop.frame.FileDialogs;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.session.Home;
@@ -122,6 +123,11 @@ public final class Screenshots {
             demo(s, "tansy-l3");
             fire(scene, "#rail-air");
         });
+        SCENES.put("faults", (s, scene) -> {
+            demo(s, "brindle-a2");
+            fire(scene, "#rail-faults");
+        });
+        SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
     }
@@ -194,10 +200,10 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
-                Arrays.stream(new String[] {"#keys-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())
+                Arrays.stream(new String[] {"#keys-close", "#why-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())
                         .forEach(n -> ((Button) n).fire());
                 next(stage, session, folder, wanted);
             });
