@@ -156,6 +156,9 @@ class SchematicPart {
     private static final int ACROSS = 8;
     private static final int DOWN = 6;
 
+    /** What parts two texts in a line, px: less reads as one word. */
+    private static final double APART = 4;
+
     /** Puts a block at the first free of several places that is plainly its own, else at the nearest such; names of items at any free one. */
     void put(String item, TextBlock block, List<Candidate> candidates) {
         boolean named = system.item(item).flatMap(i -> i.only(Run.class)).isEmpty();
@@ -167,7 +170,7 @@ class SchematicPart {
                         candidates.get(0), w, b.height(), own));
                 if (free.isPresent()) {
                     Candidate c = free.get();
-                    ground.take(c.left(w), c.top(), c.left(w) + w, c.top() + b.height());
+                    ground.take(c.left(w) - APART, c.top(), c.left(w) + w + APART, c.top() + b.height());
                     piece(item, Kind.TEXT, "", b.at(c.x(), c.top(), c.anchor(), measure));
                     return;
                 }
@@ -262,7 +265,7 @@ class SchematicPart {
                 - 9, Anchor.START), w, 18, true).map(c -> new Spot(c.x() + w / 2,
                 c.top() + 9)));
         free.ifPresent(s -> {
-            ground.take(s.x() - w / 2, s.y() - 9, s.x() + w / 2, s.y() + 9);
+            ground.take(s.x() - w / 2 - APART, s.y() - 9, s.x() + w / 2 + APART, s.y() + 9);
             piece(item, Kind.PILL, new Box(s.x() - w / 2, s.y() - 9, w, 18, 9, Ink.PANEL, Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL,
                     1.4)), new Label(s.x(), s.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
         });
