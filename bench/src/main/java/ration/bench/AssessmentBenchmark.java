@@ -7,6 +7,7 @@ import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
@@ -23,6 +24,8 @@ import ration.drawing.Schematic;
 import ration.drawing.SchematicSubject;
 import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSearch;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.flow.WaysToFail;
@@ -143,6 +146,24 @@ public class AssessmentBenchmark {
     }
 
     /** Every single change along the path that governs, each over every case. */
+    /** An assessment nobody asked yet, so that no faulted network made before serves again. */
+    @State(Scope.Thread)
+    public static class Unasked {
+
+        private Assessment assessment;
+
+        @Setup(Level.Invocation)
+        public void fresh(AssessmentBenchmark all) {
+            assessment = Assessment.of(all.largest);
+        }
+    }
+
+    /** What the page Faults asks: every way of every part, in every case that governs, with the way out. */
+    @Benchmark
+    public List<FaultAnswer> allFaults(Unasked unasked) {
+        return FaultSearch.of(unasked.assessment);
+    }
+
     @Benchmark
     public List<Remedy> whatBuysMargin() {
         return Remedies.of(largestAssessment, Task.QUIET);

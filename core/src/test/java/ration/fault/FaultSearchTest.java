@@ -146,5 +146,14 @@ class FaultSearchTest {
         Project hungry = Systems.corrie().with(Systems.corrie().brief().withPower(ration.quantity.Quantity.of(2000,
                 ration.quantity.Unit.HORSEPOWER)));
         assertThat(FaultSearch.of(Assessment.of(hungry))).isNotEmpty().allMatch(f -> f.verdict() == Verdict.NOT_SHOWN);
+        FaultSum none = FaultSum.of(List.of());
+        assertThat(none.worst()).as("nothing asked").isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(none.ratio()).isZero();
+        assertThat(FaultSum.of(FaultSearch.of(Assessment.of(hungry))).worst()).isEqualTo(Verdict.NOT_SHOWN);
+        List<FaultAnswer> corrie = FaultSearch.of(a);
+        FaultSum sum = FaultSum.of(corrie);
+        assertThat(sum.shorts()).isEqualTo((int) corrie.stream().filter(f -> f.verdict() == Verdict.SHORT).count()).isPositive();
+        assertThat(sum.worst()).isEqualTo(Verdict.SHORT);
+        assertThat(sum.ratio()).isBetween(0.0, 0.999);
     }
 }

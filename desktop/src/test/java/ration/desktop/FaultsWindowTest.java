@@ -7,6 +7,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
+import ration.check.Verdict;
 import ration.condition.Fault;
 
 /** One part fails: found, read, set on the layout and cleared again, by keys in the real window. */
@@ -46,8 +47,12 @@ class FaultsWindowTest extends WindowHarness {
     /** A filter shows one group; an edit that takes the failed part away takes the fault with it, and the search is done again. */
     @Test
     void groupsAreShownAloneAndAnEditAsksAgain() {
+        assertThat(label("#ledger-open-need")).isEqualTo("faults not asked");
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
+        assertThat(label("#ledger-open-need")).as("what fails is part of what is open").isEqualTo("faults " + label("#faults-sum").replaceAll(
+                " .*", "") + " short, " + session.faults().get().stream().filter(f -> f.verdict() == Verdict.NOT_SHOWN).count()
+                + " not shown");
         String before = label("#faults-sum");
         robot.clickOn("#faults-no-way-out");
         until(() -> everyText().stream().noneMatch(t -> t.startsWith("No harm  ")));

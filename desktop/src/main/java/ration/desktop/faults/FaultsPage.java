@@ -31,6 +31,7 @@ import ration.fault.Catalogue;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultAnswer.Group;
 import ration.fault.FaultSearch;
+import ration.fault.FaultSum;
 import ration.quantity.UnitSystem;
 
 /** One part fails. */
@@ -171,7 +172,7 @@ public final class FaultsPage extends LivePage {
                 chip(g.label() + " " + n, "faults-" + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), Optional.of(g));
             }
         }
-        long shorts = answers.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        int shorts = FaultSum.of(answers).shorts();
         sum.setText(shorts + " of " + answers.size());
         sum.getStyleClass().remove("verdict-short");
         if (shorts > 0) {

@@ -11,16 +11,20 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.assess.Ledger;
+import ration.check.Verdict;
 import ration.desktop.control.Figure;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.fault.FaultSum;
 
 /** The four figures that are always in view. */
 final class LedgerBar extends HBox {
 
     private static final Duration EFFECT = Duration.seconds(4);
     private static final List<String> IDS = List.of("ledger-flow", "ledger-unusable", "ledger-vapor", "ledger-open");
+
+    private static final int OPEN = 3;
 
     private final Session session;
     private final List<Cell> cells = new ArrayList<>();
@@ -52,6 +56,10 @@ final class LedgerBar extends HBox {
             }
         });
         session.units().addListener((o, was, now) -> update(false));
+        session.faults().addListener((o, was, now) -> {
+            Ledger.Entry open = Ledger.of(session.shown().get().assessment(), session.units().get()).entries().get(OPEN);
+            cells.get(OPEN).show(withFaults(open), open.figure());
+        });
         update(false);
     }
 
@@ -77,8 +85,16 @@ final class LedgerBar extends HBox {
         List<Ledger.Entry> before = withEffect && session.before().get() != null
                 ? Ledger.of(session.before().get(), session.units().get()).entries() : now;
         for (int i = 0; i < cells.size(); i++) {
-            cells.get(i).show(now.get(i), before.get(i).figure());
+            cells.get(i).show(i == OPEN ? withFaults(now.get(i)) : now.get(i), before.get(i).figure());
         }
+    }
+
+    /** What fails is part of what is open; not asked, it is not shown, whatever the checks say. */
+    private Ledger.Entry withFaults(Ledger.Entry open) {
+        FaultSum sum = FaultSum.of(session.faults().get());
+        Verdict worse = open.verdict().worse(sum.worst());
+        return new Ledger.Entry(open.title(), sum.words(), open.figure(), worse, worse == open.verdict() ? open.ratio()
+                : sum.ratio(), open.detail(), open.because());
     }
 
     /** One figure; a button where it leads somewhere. */
@@ -100,6 +116,7 @@ final class LedgerBar extends HBox {
             figure.setFocusTraversable(false);
             verdict.setId(id + "-verdict");
             detail.setId(id + "-case");
+            need.setId(id + "-need");
             was.setId(id + "-was");
             getStyleClass().setAll("ledger-cell");
             if (action == null) {

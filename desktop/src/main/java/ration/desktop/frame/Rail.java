@@ -19,7 +19,7 @@ import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.fault.FaultAnswer;
+import ration.fault.FaultSum;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
@@ -109,14 +109,8 @@ final class Rail extends VBox {
 
     /** Not shown until they were worked out; then the worst of them, the bar the share that is not open. */
     private void faults() {
-        List<FaultAnswer> found = session.faults().get();
-        if (found == null || found.isEmpty()) {
-            bars.get(Page.FAULTS).show(Finding.MISSED, Verdict.NOT_SHOWN);
-            return;
-        }
-        Verdict worst = found.stream().map(FaultAnswer::verdict).reduce(Verdict.HOLDS, Verdict::worse);
-        long good = found.stream().filter(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.THIN).count();
-        bars.get(Page.FAULTS).show(worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good / (double) found.size(), worst);
+        FaultSum sum = FaultSum.of(session.faults().get());
+        bars.get(Page.FAULTS).show(sum.ratio(), sum.worst());
     }
 
     /** The worst of some findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */
