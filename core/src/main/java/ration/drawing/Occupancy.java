@@ -1,7 +1,9 @@
 package ration.drawing;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import ration.drawing.Mark.Spot;
 
 /** Ground that is taken, so that labels can look for a free place. */
@@ -9,11 +11,23 @@ final class Occupancy {
 
     private static final double STEP = 6;
 
-    private final List<double[]> taken = new ArrayList<>();
+    /** Ground is kept by squares of this size, px: who asks looks only into those that lie under it. */
+    private static final double SQUARE = 48;
+    private static final int SQUARES = 256;
+
+    private final Map<Integer, List<double[]>> taken = new HashMap<>();
 
     void take(double left, double top, double right, double bottom) {
-        taken.add(new double[] {Math.min(left, right), Math.min(top, bottom), Math.max(left, right),
-            Math.max(top, bottom)});
+        double[] box = {Math.min(left, right), Math.min(top, bottom), Math.max(left, right), Math.max(top, bottom)};
+        for (int i = square(box[0]); i <= square(box[2]); i++) {
+            for (int k = square(box[1]); k <= square(box[3]); k++) {
+                taken.computeIfAbsent(i * SQUARES + k, n -> new ArrayList<>()).add(box);
+            }
+        }
+    }
+
+    private static int square(double at) {
+        return (int) Math.max(0, Math.min(SQUARES - 1, Math.floor(at / SQUARE) + 2));
     }
 
     /** The ground under lines; a slanting one takes it in steps. */
@@ -35,11 +49,18 @@ final class Occupancy {
 
     double overlap(double left, double top, double right, double bottom) {
         double sum = 0;
-        for (double[] t : taken) {
-            double w = Math.min(right, t[2]) - Math.max(left, t[0]);
-            double h = Math.min(bottom, t[3]) - Math.max(top, t[1]);
-            if (w > 0 && h > 0) {
-                sum += w * h;
+        for (int i = square(left); i <= square(right); i++) {
+            for (int k = square(top); k <= square(bottom); k++) {
+                for (double[] t : taken.getOrDefault(i * SQUARES + k, List.of())) {
+                    double x = Math.max(left, t[0]);
+                    double y = Math.max(top, t[1]);
+                    double w = Math.min(right, t[2]) - x;
+                    double h = Math.min(bottom, t[3]) - y;
+                    // what lies in several squares counts in the one in which it begins
+                    if (w > 0 && h > 0 && square(x) == i && square(y) == k) {
+                        sum += w * h;
+                    }
+                }
             }
         }
         return sum;

@@ -17,11 +17,9 @@ import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
-import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Run;
-import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -45,6 +43,7 @@ class SchematicPart {
     final Optional<FlowAnswer> flow;
     final List<Piece> pieces;
     final Occupancy ground;
+    private final Nearness nearness;
 
     /** A new sheet. */
     SchematicPart(SchematicSubject subject, SchematicView view, TextMeasure measure) {
@@ -58,6 +57,7 @@ class SchematicPart {
         this.flow = answer.map(CaseAnswer::capacity).filter(FlowAnswer::usable);
         this.pieces = new ArrayList<>();
         this.ground = new Occupancy();
+        this.nearness = new Nearness(place, system);
     }
 
     /** A part drawn on the same sheet. */
@@ -72,6 +72,7 @@ class SchematicPart {
         this.flow = sheet.flow;
         this.pieces = sheet.pieces;
         this.ground = sheet.ground;
+        this.nearness = sheet.nearness;
     }
 
     void piece(String item, Kind kind, String words, List<Mark> marks) {
@@ -178,53 +179,8 @@ class SchematicPart {
         }
     }
 
-    /** Whether a text beside an item lies nearer to it than to any other it could be taken to belong to. */
     private boolean belongs(String id, double left, double top, double w, double h) {
-        Optional<Item> item = system.item(id);
-        if (item.isEmpty()) {
-            return true;
-        }
-        double[] box = {left, top, left + w, top + h};
-        double own = apart(item.get(), box);
-        boolean run = item.get().only(Run.class).isPresent();
-        return system.items().stream().filter(o -> !o.id().equals(id) && o.only(Run.class).isPresent() == run && (run || place.placed(
-                o.id()))).allMatch(o -> apart(o, box) > own - 1);
-    }
-
-    /** How far a box lies from what is drawn of an item, px. */
-    private double apart(Item item, double[] box) {
-        return item.as(new SomeKinds<Double>() {
-            @Override
-            public Double otherwise(Item fitted) {
-                double[] b = place.body((Fitted) fitted);
-                return gap(box, b[0], b[1], b[2], b[3]);
-            }
-
-            @Override
-            public Double tank(Tank tank) {
-                double[] b = place.box(tank);
-                return gap(box, b[0], b[2], b[1], b[3]);
-            }
-
-            @Override
-            public Double run(Run run) {
-                List<Spot> way = place.way(run);
-                double least = Double.MAX_VALUE;
-                for (int i = 1; i < way.size(); i++) {
-                    Spot a = way.get(i - 1);
-                    Spot b = way.get(i);
-                    least = Math.min(least, gap(box, Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(),
-                            b.y())));
-                }
-                return least;
-            }
-        });
-    }
-
-    private static double gap(double[] box, double left, double top, double r, double bottom) {
-        double dx = Math.max(0, Math.max(left - box[2], box[0] - r));
-        double dy = Math.max(0, Math.max(top - box[3], box[1] - bottom));
-        return Math.hypot(dx, dy);
+        return nearness.belongs(id, left, top, left + w, top + h);
     }
 
     /** Whether a box is free of all that stands, and on the picture. */
