@@ -24,7 +24,7 @@ class VaporWindowTest extends WindowHarness {
     }
 
     private void brindle() {
-        robot.clickOn("#document-menu").clickOn("#menu-demo-brindle-a2");
+        menu("demo-brindle-a2");
         until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
         control(KeyCode.DIGIT3);
         until(() -> node("#vapor-path").getAccessibleText().contains("+7.5 \u00b0C at lift pump inlet"));
@@ -158,7 +158,7 @@ class VaporWindowTest extends WindowHarness {
                 .isGreaterThan(7.5);
         control(KeyCode.Z);
         until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
-        robot.clickOn("#document-menu").clickOn("#menu-demo-tansy-l3");
+        menu("demo-tansy-l3");
         until(() -> label("#ledger-vapor-figure").equals("+8.7 \u00b0C"));
         control(KeyCode.DIGIT3);
         until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Hold to compare"));

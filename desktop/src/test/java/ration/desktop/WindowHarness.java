@@ -102,15 +102,20 @@ abstract class WindowHarness {
     @BeforeEach
     void openTheDemo(FxRobot given) {
         robot = given;
-        // another window that takes the focus closes a menu: then once more
-        for (int i = 0; i < 5 && robot.lookup("#menu-demo").tryQuery().isEmpty(); i++) {
-            robot.clickOn("#document-menu");
-            WaitForAsyncUtils.waitForFxEvents();
-        }
-        robot.clickOn("#menu-demo");
+        menu("demo");
         until(() -> figure().equals("1.20\u00d7"));
         robot.clickOn("#layer-drains").clickOn("#layer-drains");
         focusDrawing();
+    }
+
+    /** Chooses from the document's menu; another window that takes the focus, or the menu chosen from last, closes it: then once more. */
+    void menu(String what) {
+        for (int i = 0; i < 5 && robot.lookup("#menu-" + what).tryQuery().isEmpty(); i++) {
+            robot.clickOn("#document-menu");
+            WaitForAsyncUtils.waitForFxEvents();
+        }
+        robot.clickOn("#menu-" + what);
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     void focusDrawing() {

@@ -343,7 +343,7 @@ class WindowTest extends WindowHarness {
     }
 
     private void demo(String name) {
-        robot.clickOn("#document-menu").clickOn("#menu-demo-" + name);
+        menu("demo-" + name);
         until(() -> session.project().name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-').equals(name));
         until(() -> session.shown().get().project() == session.project());
     }
@@ -495,13 +495,13 @@ class WindowTest extends WindowHarness {
         until(() -> Files.exists(folder.resolve("sheet.pdf")));
         for (String what : List.of("drawing-pdf", "drawing-svg", "matrix", "network")) {
             answers.save = folder.resolve(what);
-            robot.clickOn("#document-menu").clickOn("#menu-" + what);
+            menu(what);
         }
         for (String file : List.of("drawing-pdf.pdf", "drawing-svg.svg", "matrix.csv", "network.inp")) {
             until(() -> Files.exists(folder.resolve(file)));
         }
         answers.save = folder.resolve("gone/matrix");
-        robot.clickOn("#document-menu").clickOn("#menu-matrix");
+        menu("matrix");
         until(() -> label("#message").contains("cannot be written: its folder does not exist"));
     }
 
