@@ -21,6 +21,8 @@ import ration.condition.Condition;
 import ration.condition.Power;
 import ration.file.ProjectFile;
 import ration.flow.FlowAnswer;
+import ration.flow.FlowBasis;
+import ration.flow.FlowQuestion;
 import ration.model.CheckValve;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -66,8 +68,10 @@ class PatternTest {
         Random random = new Random(seed);
         Project project = resized(Pattern.values()[random.nextInt(Pattern.values().length)].project(), random);
         Condition c = anyCondition(project, random);
-        CaseAnswer look = Assessment.of(project).look(c).orElseThrow();
-        for (FlowAnswer a : List.of(look.capacity(), look.demand(), look.openLine())) {
+        FlowBasis basis = new FlowBasis(project.system(), project.brief().fuel(), project.brief().choices().friction().law());
+        double need = project.brief().demand() * c.engine().power().demandShare();
+        for (FlowQuestion question : List.of(new FlowQuestion.Capacity(), new FlowQuestion.Demand(need), new FlowQuestion.OpenLine())) {
+            FlowAnswer a = basis.ask(c, question);
             if (!a.usable()) {
                 assertThat(a.reason()).isNotBlank();
                 continue;
