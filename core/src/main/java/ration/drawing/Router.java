@@ -1,6 +1,7 @@
 package ration.drawing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -8,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
 import ration.model.Fitted;
@@ -43,6 +45,8 @@ final class Router {
     private static final double BEND = 5;
     private static final double LANE = 70;
     private static final double PER_PX = 0.05;
+    /** Straights further off than this do not trouble one another, px. */
+    private static final double REACH = 12;
 
     /**
      * The way of one run.
@@ -60,6 +64,7 @@ final class Router {
         /** Left, top, right, bottom and cost of each block. */
         private final List<double[]> blocks = new ArrayList<>();
         private final Map<String, List<double[]>> routed = new HashMap<>();
+        private final int[] all;
         private double[][] others = new double[0][];
         private double fromX;
         private double toX;
@@ -67,6 +72,9 @@ final class Router {
         private int toItem;
         private double width;
         private double[] levels = new double[0];
+        /** Blocks and straights that a stretch at each of the levels can meet at all. */
+        private final List<int[]> blocksAt = new ArrayList<>();
+        private final List<double[][]> othersAt = new ArrayList<>();
 
         Frame(Arrangement place) {
             this.place = place;
@@ -83,6 +91,7 @@ final class Router {
             if (system.inlet().isPresent()) {
                 block("", place.firewallX() + 22, place.engineTop(), place.right(), place.engineTop() + Arrangement.RESULT, THROUGH_RESULT);
             }
+            all = IntStream.range(0, blocks.size()).toArray();
         }
 
         private void block(String item, double l, double t, double r, double b, double cost) {
@@ -103,6 +112,17 @@ final class Router {
 
         void levels(List<Double> given) {
             levels = given.stream().mapToDouble(Double::doubleValue).toArray();
+            blocksAt.clear();
+            othersAt.clear();
+            for (double y : levels) {
+                blocksAt.add(IntStream.range(0, blocks.size()).filter(i -> blocks.get(i)[1] <= y && blocks.get(i)[3] >= y).toArray());
+                othersAt.add(Arrays.stream(others).filter(o -> o[1] <= y + REACH && o[3] >= y - REACH).toArray(double[][]::new));
+            }
+        }
+
+        /** What a stretch at the i-th level costs. */
+        double level(int i, double x1, double x2) {
+            return cost(x1, levels[i], x2, levels[i], blocksAt.get(i), othersAt.get(i));
         }
 
         void keep(Run run, List<Spot> way) {
@@ -119,6 +139,10 @@ final class Router {
 
         /** What a straight between two spots costs. */
         double cost(double x1, double y1, double x2, double y2) {
+            return cost(x1, y1, x2, y2, all, others);
+        }
+
+        private double cost(double x1, double y1, double x2, double y2, int[] met, double[][] beside) {
             double l = Math.min(x1, x2);
             double r = Math.max(x1, x2);
             double t = Math.min(y1, y2);
@@ -131,7 +155,7 @@ final class Router {
             if (!level && Math.abs(x1 - place.firewallX()) < ALONG_WALL) {
                 cost += THROUGH_TANK;
             }
-            for (int i = 0; i < blocks.size(); i++) {
+            for (int i : met) {
                 double[] k = blocks.get(i);
                 double inX = Math.min(r, k[2]) - Math.max(l, k[0]);
                 double inY = Math.min(b, k[3]) - Math.max(t, k[1]);
@@ -141,8 +165,8 @@ final class Router {
                     cost += !own ? k[4] + along : along > 12 ? along : 0;
                 }
             }
-            for (double[] s : others) {
-                if (s[0] <= r + 12 && s[2] >= l - 12 && s[1] <= b + 12 && s[3] >= t - 12) {
+            for (double[] s : beside) {
+                if (s[0] <= r + REACH && s[2] >= l - REACH && s[1] <= b + REACH && s[3] >= t - REACH) {
                     cost += beside(s, level, l, t, r, b);
                 }
             }
@@ -303,8 +327,11 @@ final class Router {
                 double own = upright(i, here[j], firstFixed);
                 now[j] = Double.POSITIVE_INFINITY;
                 for (int k = 0; k < before.length; k++) {
-                    if (before[k] + own < now[j]) {
-                        double cost = before[k] + own + between(i - 1, last[k], here[j], firstFixed, changes);
+                    // a stretch costs at least its length; what is dearer than the best is not looked at in all attitudes
+                    double apart = Math.abs(last[k] - here[j]);
+                    double least = before[k] + own + (apart > 0.5 ? PER_PX * apart * frames.size() : 0);
+                    if (least < now[j]) {
+                        double cost = before[k] + own + between(i - 1, last[k], here[j], firstFixed, now[j] - before[k] - own);
                         if (cost < now[j]) {
                             now[j] = cost;
                             came[j] = k;
@@ -381,13 +408,16 @@ final class Router {
         return sum;
     }
 
-    /** The level stretch between the i-th upright and the next. */
-    private double between(int i, double from, double to, boolean firstFixed, int changes) {
+    /** The level stretch between the i-th upright and the next; without end where it costs more than the most that is of use. */
+    private double between(int i, double from, double to, boolean firstFixed, double most) {
         double sum = 0;
         for (Frame f : frames) {
             double a = at(f, from, i, firstFixed);
             double b = at(f, to, i + 1, false);
-            sum += Math.abs(a - b) < 0.5 ? 0 : f.cost(a, f.levels[i], b, f.levels[i]);
+            sum += Math.abs(a - b) < 0.5 ? 0 : f.level(i, a, b);
+            if (sum > most) {
+                return Double.POSITIVE_INFINITY;
+            }
         }
         return sum;
     }
@@ -398,10 +428,9 @@ final class Router {
         for (Frame f : frames) {
             double port = first ? f.fromX : f.toX;
             double turn = !Double.isNaN(x) ? x : first ? f.fromX : firstFixed ? f.fromX : f.toX;
-            double y = f.levels[i];
             double room = Math.max(0, Math.min(7, Math.abs(f.toX - f.fromX) / 2 - 0.5));
             boolean back = !Double.isNaN(x) && (away > 0 && turn - port < room || away < 0 && turn - port > -room);
-            sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.cost(port, y, turn, y));
+            sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.level(i, port, turn));
         }
         return sum;
     }
