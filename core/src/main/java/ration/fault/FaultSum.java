@@ -34,8 +34,13 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
                 : Finding.MISSED;
     }
 
-    /** In words, as short as they go. */
-    public String words() {
-        return asked ? "faults " + shorts + " short, " + notShown + " not shown" : "faults not asked";
+    /** How many end short, in words. */
+    public String shortWords() {
+        return asked ? shorts + " faults short" : "faults not asked";
+    }
+
+    /** How many are not computed, in words; nothing where none was asked. */
+    public String notShownWords() {
+        return asked ? notShown + " faults not shown" : "";
     }
 }

@@ -93,8 +93,8 @@ final class LedgerBar extends HBox {
     private Ledger.Entry withFaults(Ledger.Entry open) {
         FaultSum sum = FaultSum.of(session.faults().get());
         Verdict worse = open.verdict().worse(sum.worst());
-        return new Ledger.Entry(open.title(), sum.words(), open.figure(), worse, worse == open.verdict() ? open.ratio()
-                : sum.ratio(), open.detail(), open.because());
+        return new Ledger.Entry(open.title(), sum.shortWords(), open.figure(), worse, worse == open.verdict() ? open.ratio()
+                : sum.ratio(), open.detail() + (sum.asked() ? "; " + sum.notShownWords() : ""), open.because());
     }
 
     /** One figure; a button where it leads somewhere. */
@@ -130,7 +130,9 @@ final class LedgerBar extends HBox {
             top.setAlignment(Pos.BASELINE_LEFT);
             HBox middle = new HBox(6, figure, was, Ui.spring(), bar);
             middle.setAlignment(Pos.CENTER_LEFT);
-            figure.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            for (javafx.scene.layout.Region uncut : List.of(title, verdict, figure)) {
+                uncut.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            }
             VBox box = new VBox(-1, top, middle, detail);
             box.setMaxWidth(Double.MAX_VALUE);
             box.prefWidthProperty().bind(widthProperty().subtract(26));
