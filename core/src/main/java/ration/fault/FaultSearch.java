@@ -39,12 +39,14 @@ public final class FaultSearch {
     private static final double SEEN = 0.1;
 
     private final Assessment assessment;
+    private final UnitSystem units;
     private final FuelSystem system;
     private final Topology topology;
     private final List<CaseAnswer> cases;
 
-    private FaultSearch(Assessment assessment) {
+    private FaultSearch(Assessment assessment, UnitSystem units) {
         this.assessment = assessment;
+        this.units = units;
         this.system = assessment.project().system();
         this.topology = Topology.of(system);
         this.cases = FaultCases.of(assessment);
@@ -52,17 +54,18 @@ public final class FaultSearch {
 
     /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
     public static List<FaultAnswer> of(Assessment a) {
-        return of(a, done -> { }, () -> false);
+        return of(a, UnitSystem.US, done -> { }, () -> false);
     }
 
     /**
      * The same, telling how far it is.
      *
+     * @param units    the figures in its words are in
      * @param progress told the share that is done
      * @param stop     asked before each fault; then what was found so far is given back, the rest as not shown
      */
-    public static List<FaultAnswer> of(Assessment a, DoubleConsumer progress, BooleanSupplier stop) {
-        FaultSearch search = new FaultSearch(a);
+    public static List<FaultAnswer> of(Assessment a, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
+        FaultSearch search = new FaultSearch(a, units);
         List<Fault> all = Catalogue.of(search.system);
         java.util.concurrent.atomic.AtomicInteger done = new java.util.concurrent.atomic.AtomicInteger();
         return all.parallelStream().map(f -> {
@@ -74,7 +77,7 @@ public final class FaultSearch {
 
     /** Of one fault. */
     public static FaultAnswer of(Assessment a, Fault fault) {
-        return new FaultSearch(a).guarded(fault);
+        return new FaultSearch(a, UnitSystem.US).guarded(fault);
     }
 
     private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group).thenComparingDouble(f -> Double.isNaN(
@@ -145,7 +148,7 @@ public final class FaultSearch {
         double minutes = share >= 1 ? Double.POSITIVE_INFINITY : fromHeaders(f, share, sound.need());
         String obstacle = now.obstacle(system);
         String why = share >= 1 ? "The demand is met with nothing done." : !obstacle.isEmpty() ? obstacle : "Only "
-                + UnitSystem.US.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + UnitSystem.US.text(sound.need(), Dimension.FLOW)
+                + units.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + units.text(sound.need(), Dimension.FLOW)
                 + " arrive at the least pressure the inlet takes.";
         if (f.kind() == Kind.VENT_SHUT) {
             return vent(f, sound, failed, share);
@@ -174,11 +177,11 @@ public final class FaultSearch {
         boolean shutsBack = f.kind() == Kind.REGULATOR_STUCK_SHUT || f.kind() == Kind.RETURN_BLOCKED;
         if (most.isPresent() && pressure.getAsDouble() > most.get()) {
             return Optional.of(new FaultAnswer(f, part(f), failed, share, 0, List.of(new Seen("the engine runs rich or floods", 0)),
-                    Optional.empty(), Verdict.SHORT, "The inlet stands at " + UnitSystem.US.text(pressure.getAsDouble(), Dimension.PRESSURE)
-                    + ", over the " + UnitSystem.US.text(most.get(), Dimension.PRESSURE) + " it takes."));
+                    Optional.empty(), Verdict.SHORT, "The inlet stands at " + units.text(pressure.getAsDouble(), Dimension.PRESSURE)
+                    + ", over the " + units.text(most.get(), Dimension.PRESSURE) + " it takes."));
         }
         return shutsBack && most.isEmpty() && share >= 1 ? Optional.of(new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(),
-                Optional.empty(), Verdict.NOT_SHOWN, "The inlet stands at " + UnitSystem.US.text(pressure.getAsDouble(), Dimension.PRESSURE)
+                Optional.empty(), Verdict.NOT_SHOWN, "The inlet stands at " + units.text(pressure.getAsDouble(), Dimension.PRESSURE)
                 + ", and the most it takes is not said.")) : Optional.empty();
     }
 
@@ -212,7 +215,7 @@ public final class FaultSearch {
         double minutes = b.soonest().seconds() / 60;
         Optional<WayOut> out = elsewhere(f, sound);
         return judged(f, failed, share, minutes, List.of(), out, "The air over the fuel thins as fuel leaves: half full and level, "
-                + UnitSystem.US.fineVolume(b.soonest().volume()) + " feed before the inlet has just its least pressure. Nothing fitted here"
+                + units.fineVolume(b.soonest().volume()) + " feed before the inlet has just its least pressure. Nothing fitted here"
                 + " shows it before.");
     }
 
@@ -246,7 +249,7 @@ public final class FaultSearch {
             double a = before.orElse(0);
             double b = Math.min(after.orElse(0), Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
             if (a > 0 && Math.abs(a - b) > SEEN * a) {
-                all.add(new Seen(s.name() + " to " + UnitSystem.US.text(b, Dimension.FLOW), 0));
+                all.add(new Seen(s.name() + " to " + units.text(b, Dimension.FLOW), 0));
             }
         }
         if (all.isEmpty() && !Double.isInfinite(minutes) && !Double.isNaN(minutes)) {

@@ -24,6 +24,7 @@ import ration.model.Pump;
 import ration.model.Run;
 import ration.project.Pattern;
 import ration.project.Project;
+import ration.quantity.UnitSystem;
 import ration.topology.Topology;
 
 /** One part fails: nothing left out, nothing called good that was not computed, and the figures those of the network's own cases. */
@@ -141,7 +142,7 @@ class FaultSearchTest {
     @Test
     void whatWasNotAskedIsNotShown() {
         Assessment a = Assessment.of(Systems.corrie());
-        assertThat(FaultSearch.of(a, done -> { }, () -> true)).hasSize(Catalogue.of(a.project().system()).size()).allMatch(f -> f.verdict()
+        assertThat(FaultSearch.of(a, UnitSystem.US, done -> { }, () -> true)).hasSize(Catalogue.of(a.project().system()).size()).allMatch(f -> f.verdict()
                 == Verdict.NOT_SHOWN);
         Project hungry = Systems.corrie().with(Systems.corrie().brief().withPower(ration.quantity.Quantity.of(2000,
                 ration.quantity.Unit.HORSEPOWER)));
@@ -155,5 +156,13 @@ class FaultSearchTest {
         assertThat(sum.shorts()).isEqualTo((int) corrie.stream().filter(f -> f.verdict() == Verdict.SHORT).count()).isPositive();
         assertThat(sum.worst()).isEqualTo(Verdict.SHORT);
         assertThat(sum.ratio()).isBetween(0.0, 0.999);
+    }
+
+    /** In litres nothing is said in gallons. */
+    @Test
+    void wordsAreInTheUnitsAskedFor() {
+        List<FaultAnswer> all = FaultSearch.of(Assessment.of(Systems.demo("tansy-l3")), UnitSystem.METRIC, done -> { }, () -> false);
+        assertThat(all).filteredOn(f -> !f.seen().isEmpty()).isNotEmpty();
+        assertThat(all).allSatisfy(f -> assertThat(f.why() + f.seen()).doesNotContain(" gph", " psi", " gal"));
     }
 }

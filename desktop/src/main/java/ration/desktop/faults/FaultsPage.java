@@ -50,6 +50,7 @@ public final class FaultsPage extends LivePage {
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
     private Assessment done;
+    private UnitSystem units;
     private List<FaultAnswer> answers = List.of();
     private Optional<Group> only = Optional.empty();
     private FaultAnswer picked;
@@ -115,7 +116,7 @@ public final class FaultsPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        if (a != done) {
+        if (a != done || session.units().get() != units) {
             start(a);
         } else {
             fill();
@@ -124,6 +125,8 @@ public final class FaultsPage extends LivePage {
 
     private void start(Assessment a) {
         done = a;
+        units = session.units().get();
+        UnitSystem asked = units;
         answers = List.of();
         picked = null;
         session.faults().set(null);
@@ -136,7 +139,7 @@ public final class FaultsPage extends LivePage {
             return;
         }
         words.setText("Asking the network of every part\u2026");
-        work.start(task -> FaultSearch.of(a, task.progress(), task.cancelled()), found -> {
+        work.start(task -> FaultSearch.of(a, asked, task.progress(), task.cancelled()), found -> {
             answers = found;
             session.faults().set(found);
             picked = found.isEmpty() ? null : found.get(0);
@@ -250,7 +253,9 @@ public final class FaultsPage extends LivePage {
                 ? Verdict.SHORT : Verdict.HOLDS);
         HBox bar = new HBox(left);
         bar.setAlignment(Pos.CENTER_LEFT);
-        HBox name = new HBox(6, Ui.label(f.part(), "bold"), Ui.label(way(f)));
+        Label part = Ui.label(f.part(), "bold");
+        part.setMinWidth(Region.USE_PREF_SIZE);
+        HBox name = new HBox(6, part, Ui.label(way(f)));
         name.setAlignment(Pos.CENTER_LEFT);
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
