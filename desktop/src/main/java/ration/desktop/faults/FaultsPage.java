@@ -37,7 +37,7 @@ import ration.quantity.UnitSystem;
 /** One part fails. */
 public final class FaultsPage extends LivePage {
 
-    private static final double[] WIDE = {222, 44, 50, 62, 140, 170, 68};
+    private static final double[] WIDE = {222, 44, 50, 62, 158, 170, 66};
 
     private final Session session;
     private final Consumer<FaultAnswer> set;
