@@ -37,7 +37,7 @@ import ration.quantity.UnitSystem;
 /** One part fails. */
 public final class FaultsPage extends LivePage {
 
-    private static final double[] WIDE = {222, 44, 50, 62, 158, 170, 66};
+    private static final double[] WIDE = {222, 44, 48, 56, 158, 166, 62};
 
     private final Session session;
     private final Consumer<FaultAnswer> set;
