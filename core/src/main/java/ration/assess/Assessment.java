@@ -376,7 +376,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     }
 
     /** Every combination of handle positions with the engine fed: OFF is left out. */
-    static List<Map<String, String>> positions(FuelSystem system) {
+    public static List<Map<String, String>> positions(FuelSystem system) {
         List<Map<String, String>> all = new ArrayList<>();
         all.add(Map.of());
         for (Selector selector : system.selectors()) {

@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import ration.evidence.HangarTest;
 import ration.fluid.FuelGrade;
 import ration.fluid.Volatility;
+import ration.flight.FlightPlan;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
@@ -68,8 +69,9 @@ final class ProjectReader {
         FuelSystem system = system(doc.object("system"));
         List<HangarTest> tests = doc.has("tests") ? tests(doc) : List.of();
         Heat heat = doc.has("heat") ? heat(doc.object("heat"), brief) : Heat.usual(Volatility.usual(brief.fuel()));
+        Optional<FlightPlan> flight = doc.optional("flight", f -> FlightCodec.read(this, f));
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, heat, unknown);
+        return new Project(name, note, brief, system, tests, heat, flight, unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {

@@ -53,6 +53,7 @@ final class ProjectWriter {
             objects(doc, "", "tests", project.tests(), t -> t.id(), (t, node) -> TestCodec.write(this, node,
                     "tests[" + t.id() + "]", t));
         }
+        project.flight().ifPresent(f -> FlightCodec.write(this, doc.putObject("flight"), f));
         restore(doc, "");
         return doc;
     }

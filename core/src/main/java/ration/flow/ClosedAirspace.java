@@ -17,9 +17,31 @@ public final class ClosedAirspace {
      * @param ambient Pa
      */
     public static double gauge(double roomM3, double usedM3, double ambient) {
-        if (!(roomM3 > 0) || !(roomM3 + usedM3 > 0)) {
-            throw new IllegalArgumentException("A closed airspace has room.");
+        return new Room(roomM3, 0, ambient).gauge(-usedM3, ambient);
+    }
+
+    /**
+     * Air as it was shut in.
+     *
+     * @param roomM3  it had, above zero
+     * @param heldM3  fuel under it
+     * @param ambient its pressure, Pa
+     */
+    public record Room(double roomM3, double heldM3, double ambient) {
+
+        public Room {
+            if (!(roomM3 > 0)) {
+                throw new IllegalArgumentException("A closed airspace has room.");
+            }
         }
-        return ambient * roomM3 / (roomM3 + usedM3) - ambient;
+
+        /** Its pressure over that of the air outside, Pa, with so much fuel under it. */
+        public double gauge(double nowM3, double outside) {
+            double room = roomM3 + heldM3 - nowM3;
+            if (!(room > 0)) {
+                throw new IllegalArgumentException("A closed airspace has room.");
+            }
+            return ambient * roomM3 / room - outside;
+        }
     }
 }

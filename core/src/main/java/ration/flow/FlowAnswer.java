@@ -125,7 +125,7 @@ public final class FlowAnswer {
         }
         double borrowed = 0;
         for (String header : pose.headers().dry()) {
-            borrowed += Math.max(0, drawn(header));
+            borrowed += Math.max(0, lost(header));
         }
         double lasting = arriving() - borrowed;
         return lasting < NO_FLOW ? 0 : lasting;
@@ -143,8 +143,12 @@ public final class FlowAnswer {
                 .leastPressure();
     }
 
-    /** What a header loses for good, m3/s: more drawn than comes in. */
-    private double drawn(String header) {
+    /** What a header loses, m3/s: more drawn than comes in; zero while it stays full. */
+    public double drawn(String header) {
+        return usable() && pose.headers().dry().contains(header) ? Math.max(0, lost(header)) : 0;
+    }
+
+    private double lost(String header) {
         double sum = 0;
         for (int w : plan.wiresOf(header)) {
             Wire wire = plan.wires().get(w);

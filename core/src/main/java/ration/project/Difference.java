@@ -27,6 +27,9 @@ public final class Difference {
         if (!first.heat().equals(second.heat())) {
             words.add("heat figures differ");
         }
+        if (!first.flight().equals(second.flight())) {
+            words.add("the flight differs");
+        }
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }

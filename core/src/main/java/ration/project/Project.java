@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import ration.evidence.HangarTest;
+import ration.flight.FlightPlan;
 import ration.fluid.Volatility;
 import ration.geometry.Point3;
 import ration.heat.Heat;
@@ -24,11 +25,12 @@ import ration.quantity.Unit;
  * @param system  what is laid out
  * @param tests   hangar tests, as recorded
  * @param heat    hot day, zones, fuel bought
+ * @param flight  as it is meant; the usual one until another is entered
  * @param unknown fields a file held that this version does not know, as JSON text by their place in the document;
  *                written back when the document is saved
  */
 public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests, Heat heat,
-        Map<String, String> unknown) {
+        Optional<FlightPlan> flight, Map<String, String> unknown) {
 
     public Project {
         tests = List.copyOf(tests);
@@ -37,7 +39,7 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
 
     /** Without tests, heat as usual for its fuel. */
     public Project(String name, String note, Brief brief, FuelSystem system, Map<String, String> unknown) {
-        this(name, note, brief, system, List.of(), Heat.usual(Volatility.usual(brief.fuel())), unknown);
+        this(name, note, brief, system, List.of(), Heat.usual(Volatility.usual(brief.fuel())), Optional.empty(), unknown);
     }
 
     /** An empty sheet: an engine inlet and nothing else. */
@@ -50,29 +52,33 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project withName(String other) {
-        return new Project(other, note, brief, system, tests, heat, unknown);
+        return new Project(other, note, brief, system, tests, heat, flight, unknown);
     }
 
     public Project withNote(String other) {
-        return new Project(name, other, brief, system, tests, heat, unknown);
+        return new Project(name, other, brief, system, tests, heat, flight, unknown);
     }
 
     /** With another brief; another grade of fuel boils otherwise, so what was said of the old one's vapor no longer counts. */
     public Project with(Brief other) {
         Heat then = other.fuel() == brief.fuel() ? heat : heat.with(Volatility.usual(other.fuel()));
-        return new Project(name, note, other, system, tests, then, unknown);
+        return new Project(name, note, other, system, tests, then, flight, unknown);
     }
 
     public Project with(FuelSystem other) {
-        return new Project(name, note, brief, other, tests, heat, unknown);
+        return new Project(name, note, brief, other, tests, heat, flight, unknown);
     }
 
     public Project withTests(List<HangarTest> other) {
-        return new Project(name, note, brief, system, other, heat, unknown);
+        return new Project(name, note, brief, system, other, heat, flight, unknown);
     }
 
     public Project with(Heat other) {
-        return new Project(name, note, brief, system, tests, other, unknown);
+        return new Project(name, note, brief, system, tests, other, flight, unknown);
+    }
+
+    public Project with(FlightPlan other) {
+        return new Project(name, note, brief, system, tests, heat, Optional.of(other), unknown);
     }
 
     public Optional<HangarTest> test(String id) {

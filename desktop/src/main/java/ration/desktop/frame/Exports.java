@@ -101,6 +101,12 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
         write(named("sampling"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SamplingPdf.of(session.project())));
     }
 
+    /** When to switch to what. */
+    void switchingCard(ration.drawdown.Flight flight) {
+        write(named("switching"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SwitchingPdf.of(session.project(), flight, session
+                .units().get())));
+    }
+
     void drawingPdf() {
         look(l -> write(named("drawing"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.drawingPdf(
                 assessment(), l, session.units().get()))));

@@ -34,6 +34,7 @@ import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
 import ration.desktop.faults.FaultsPage;
+import ration.desktop.flight.FlightPage;
 import ration.desktop.flow.FlowPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
@@ -104,6 +105,7 @@ public final class MainWindow {
         pages.put(Page.VAPOR, vapor);
         pages.put(Page.AIR, once(() -> new AirPage(session, this::showItem, exports::samplingCard)));
         pages.put(Page.FAULTS, once(() -> new FaultsPage(session, this::showFault)));
+        pages.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
         pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
@@ -516,7 +518,8 @@ public final class MainWindow {
     /** Alt and the number of a page in the rail. */
     private boolean goes(KeyEvent e) {
         if (e.isAltDown() && !e.isShortcutDown() && e.getCode().isDigitKey()) {
-            int at = e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '1';
+            int digit = e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
+            int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();
                 settled(() -> go(Page.values()[at]));

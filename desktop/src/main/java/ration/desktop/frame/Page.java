@@ -9,6 +9,7 @@ import ration.check.Finding;
 public enum Page {
     BRIEF("Brief"), LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL), RUNS("Runs", Topic.RUNS), FLOW("Flow", Topic.FLOW),
     TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), FAULTS("Faults"),
+    FLIGHT("Flight"),
     HANGAR("Hangar tests", Topic.HANGAR);
 
     private final String label;

@@ -19,6 +19,7 @@ import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.drawdown.Flight;
 import ration.fault.FaultSum;
 import ration.quantity.UnitSystem;
 
@@ -60,6 +61,7 @@ final class Rail extends VBox {
         getChildren().addAll(gap, rule, switches);
         session.shown().addListener((o, was, now) -> update());
         session.faults().addListener((o, was, now) -> update());
+        session.flight().addListener((o, was, now) -> update());
         update();
     }
 
@@ -104,6 +106,7 @@ final class Rail extends VBox {
             }
         }
         faults();
+        flight();
         rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
     }
 
@@ -111,6 +114,13 @@ final class Rail extends VBox {
     private void faults() {
         FaultSum sum = FaultSum.of(session.faults().get());
         bars.get(Page.FAULTS).show(sum.ratio(), sum.worst());
+    }
+
+    /** Not shown until it was flown. */
+    private void flight() {
+        Flight f = session.flight().get();
+        boolean lacks = f != null && f.verdict() == Verdict.SHORT;
+        bars.get(Page.FLIGHT).show(f == null ? Finding.MISSED : lacks ? 0.5 : Finding.MET, f == null ? Verdict.NOT_SHOWN : f.verdict());
     }
 
     /** The worst of some findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */

@@ -22,6 +22,7 @@ import ration.assess.CaseAnswer;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
+import ration.drawdown.Flight;
 import ration.fault.FaultAnswer;
 import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
@@ -49,6 +50,7 @@ public final class Session {
     private final ReadOnlyObjectWrapper<CaseAnswer> early = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<UnitSystem> units = new SimpleObjectProperty<>(UnitSystem.US);
     private final ObjectProperty<List<FaultAnswer>> faults = new SimpleObjectProperty<>();
+    private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
@@ -93,6 +95,11 @@ public final class Session {
     /** What came of every part failing once, of the assessment shown; null until that was worked out. */
     public ObjectProperty<List<FaultAnswer>> faults() {
         return faults;
+    }
+
+    /** The flight as it was flown, of the assessment shown; null until that was worked out. */
+    public ObjectProperty<Flight> flight() {
+        return flight;
     }
 
     public ObjectProperty<UnitSystem> units() {
@@ -260,6 +267,7 @@ public final class Session {
         early.set(null);
         if (shown.get() == null || shown.get().assessment() != result.assessment()) {
             faults.set(null);
+            flight.set(null);
         }
         shown.set(new Shown(result.assessment().project(), result.condition(), result.assessment(), result.look()));
     }

@@ -1,0 +1,177 @@
+package ration.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.check.Verdict;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightEvent;
+import ration.drawdown.FlightRun;
+import ration.drawdown.FlightTable;
+import ration.drawdown.OnBoth;
+import ration.drawdown.UsualFlight;
+import ration.flight.FlightPlan;
+import ration.flight.Switching;
+import ration.model.Tank;
+import ration.quantity.Unit;
+
+/** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
+@Command(name = "fly", mixinStandardHelpOptions = true,
+        description = "What is left in each tank over a flight, and what happens on the way. Flies the document's flight, or the usual"
+                + " one. Exit code 0: it lands with its reserve; 1: short; 2: the file cannot be used.")
+final class FlyCommand implements Callable<Integer> {
+
+    private static final double GALLON = Unit.GALLON.toSi(1);
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    private String file;
+
+    @Option(names = "--plan", paramLabel = "RULE", description = "When the pilot switches: hand, clock, quantity, both, balance; the document's"
+            + " own if left out.")
+    private String plan;
+
+    /** One or the other. */
+    static final class Form {
+        @Option(names = "--json", description = "Print as JSON: time series and events; SI units, minutes.")
+        private boolean json;
+        @Option(names = "--csv", description = "Print the time series as CSV.")
+        private boolean csv;
+    }
+
+    @ArgGroup
+    private final Form form = new Form();
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Optional<Assessment> found = Documents.assess(file, err);
+        if (found.isEmpty() || found.get().basis().isEmpty()) {
+            found.ifPresent(a -> err.println("ration: nothing can be flown yet: there is no tank or no demand."));
+            return 2;
+        }
+        Assessment a = found.get();
+        FlightPlan meant = UsualFlight.meant(a.project());
+        if (plan != null) {
+            Optional<Switching.Mode> mode = java.util.Arrays.stream(Switching.Mode.values()).filter(m -> m.name().equalsIgnoreCase(plan))
+                    .findFirst();
+            if (mode.isEmpty()) {
+                err.println("ration: --plan takes hand, clock, quantity, both or balance, not " + plan + ".");
+                return 2;
+            }
+            meant = meant.with(mode.get());
+        }
+        Flight f = FlightRun.of(a, meant);
+        spec.commandLine().getOut().print(form.json ? asJson(a, f) : form.csv ? FlightTable.csv(a.project(), f) : asText(a, f));
+        return f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN ? 1 : 0;
+    }
+
+    private static String clock(double minutes) {
+        return FlightTable.clock(minutes);
+    }
+
+    private static String asText(Assessment a, Flight f) {
+        StringBuilder out = new StringBuilder(a.project().name()).append(", flight: ").append(f.verdict().word()).append('\n');
+        out.append(String.format(Locale.ROOT, "%n  lands %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n", clock(f.landing()
+                .minutes()), f.landing().usable() / GALLON, f.landing().needs() / GALLON, f.landing().reserve(), f.landingVerdict().word()));
+        out.append(String.format(Locale.ROOT, "  gave %.1f gal until %s, placards promise %.1f gal  %s%n", f.reached().burnt() / GALLON, clock(f
+                .reached().endurance()), f.reached().placards() / GALLON, f.reached().verdict().word()));
+        if (f.reached().spilt() > 0.05 * GALLON) {
+            out.append(String.format(Locale.ROOT, "  %.1f gal went overboard%n", f.reached().spilt() / GALLON));
+        }
+        if (f.balance().sides()) {
+            out.append(String.format(Locale.ROOT, "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n", f.balance().most() / GALLON,
+                    clock(f.balance().at()), f.balance().limit() / GALLON, f.balance().verdict().word()));
+        }
+        if (!f.trouble().isEmpty()) {
+            out.append("  ").append(f.trouble()).append('\n');
+        }
+        out.append('\n');
+        for (FlightEvent e : f.events()) {
+            List<String> left = new ArrayList<>();
+            Flight.Sample s = f.at(e.minutes());
+            for (Tank t : a.project().system().tanks()) {
+                left.add(t.name() + " " + String.format(Locale.ROOT, "%.1f", s.tank(t.id()) / GALLON));
+            }
+            out.append(String.format(Locale.ROOT, "  %5s  %-26s %s%n", clock(e.minutes()), e.kind() == FlightEvent.Kind.PHASE || e.kind()
+                    == FlightEvent.Kind.SWITCH ? e.kind().word() + " " + e.words() : e.words(), String.join(", ", left) + " gal"));
+        }
+        OnBoth.of(a, f.plan()).ifPresent(b -> {
+            out.append(String.format(Locale.ROOT, "%n  On BOTH %s empties first, at %s with %.1f gal in the others%s:%n", name(a, b.first()), clock(b
+                    .minutes()), b.left() / GALLON, b.stops() ? "; then the engine starves" : ""));
+            b.causes().forEach(c -> out.append(String.format(Locale.ROOT, "    %3.0f %% %s%n", 100 * b.share(c), c.words())));
+        });
+        return out.append("\nA computed flight is no permission to fly: dip the tanks, watch the clock.\n").toString();
+    }
+
+    private static String name(Assessment a, String tank) {
+        return a.project().system().item(tank).map(ration.model.Item::name).orElse(tank);
+    }
+
+    private static String asJson(Assessment a, Flight f) {
+        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+        ObjectNode root = mapper.createObjectNode();
+        root.put("aircraft", a.project().name()).put("rule", f.plan().switching().mode().name().toLowerCase(Locale.ROOT)).put("verdict", f
+                .verdict().word()).put("trouble", f.trouble());
+        ObjectNode landing = root.putObject("landing").put("minutes", f.landing().minutes()).put("usable", f.landing().usable()).put("needs", f
+                .landing().needs()).put("verdict", f.landingVerdict().word());
+        figure(landing, "reserveMinutes", f.landing().reserve());
+        root.putObject("reached").put("burnt", f.reached().burnt()).put("placards", f.reached().placards()).put("spilt", f.reached().spilt()).put("enduranceMinutes", f.reached()
+                .endurance()).put("verdict", f.reached().verdict().word());
+        ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
+                .balance().at()).put("limit", f.balance().limit());
+        balance.put("verdict", f.balance().verdict().word());
+        ArrayNode events = root.putArray("events");
+        f.events().forEach(e -> events.addObject().put("minutes", e.minutes()).put("kind", e.kind().word()).put("about", e.about()).put("words",
+                e.words()));
+        ArrayNode series = root.putArray("series");
+        for (Flight.Sample s : f.samples()) {
+            ObjectNode node = series.addObject().put("minutes", s.minutes()).put("phase", f.phase(s).kind().label()).put("burnt", s.burnt()).put(
+                    "headers", s.headers()).put("altitude", s.condition().air().day().altitudeM()).put("mass", s.moments().massKg());
+            figure(node, "station", s.moments().stationM());
+            node.put("lateralMoment", s.moments().lateralKgM()).put("leftLessRight", s.moments().leftLessRight());
+            ObjectNode tanks = node.putObject("tanks");
+            a.project().system().tanks().forEach(t -> tanks.put(t.id(), s.tank(t.id())));
+            ObjectNode handles = node.putObject("handles");
+            s.positions().forEach(handles::put);
+            ArrayNode standing = node.putArray("stopped");
+            s.stopped().stream().sorted().forEach(standing::add);
+        }
+        OnBoth.of(a, f.plan()).ifPresentOrElse(b -> {
+            ObjectNode both = root.putObject("onBoth").put("first", b.first()).put("minutes", b.minutes()).put("left", b.left()).put("starves", b
+                    .stops());
+            ArrayNode causes = both.putArray("causes");
+            b.causes().forEach(c -> causes.addObject().put("cause", c.words()).put("share", b.share(c)).put("flow", c.flow()));
+        }, () -> root.putNull("onBoth"));
+        try {
+            return mapper.writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The result could not be written as JSON", e);
+        }
+    }
+
+    private static void figure(ObjectNode node, String name, double value) {
+        if (Double.isFinite(value)) {
+            node.put(name, value);
+        } else {
+            node.putNull(name);
+        }
+    }
+}

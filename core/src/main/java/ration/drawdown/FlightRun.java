@@ -1,0 +1,383 @@
+package ration.drawdown;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.assess.Assessment;
+import ration.condition.Condition;
+import ration.condition.Contents;
+import ration.condition.Day;
+import ration.condition.Faults;
+import ration.flight.FlightPlan;
+import ration.flight.Phase;
+import ration.flight.Switching;
+import ration.flow.FlowBasis;
+import ration.geometry.Point3;
+import ration.heat.HeatFigure;
+import ration.model.Measured;
+import ration.model.Pump;
+import ration.model.Tank;
+import ration.project.Brief;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.remedy.Task;
+import ration.tank.Feed;
+import ration.tank.FuelCentroid;
+
+/** Flies a plan. */
+public final class FlightRun {
+
+    /** What it goes on for after the plan's end, minutes: until the last fuel. */
+    private static final double LONGEST = 48 * 60;
+    /** Switch times are rounded to what is remembered, minutes. */
+    private static final double[] ROUND = {30, 15, 10, 5};
+
+    private final Assessment assessment;
+    private final FlightPlan plan;
+    private final Faults faults;
+    private final Task task;
+    private final FlowBasis basis;
+    private final Timetable times;
+    private final Sides sides;
+    private final double demand;
+    private final List<Choice> choices;
+    private final Map<String, FuelCentroid> centroids;
+    private final List<Flight.Sample> samples = new ArrayList<>();
+    private final List<FlightEvent> events = new ArrayList<>();
+    private final Set<String> told = new HashSet<>();
+    private Pilot pilot;
+    private Drawdown drawdown;
+    private boolean overLimit;
+    private boolean leastTold;
+    private Holding landed;
+    private double worst;
+    private double worstAt;
+
+    private FlightRun(Assessment assessment, FlightPlan plan, Faults faults, Task task, FlightRun same) {
+        this.task = task;
+        this.assessment = assessment;
+        this.plan = plan;
+        this.faults = faults;
+        basis = assessment.basis().orElseThrow();
+        times = new Timetable(plan);
+        demand = assessment.project().brief().demand();
+        sides = same != null ? same.sides : new Sides(basis);
+        centroids = same != null ? same.centroids : new HashMap<>();
+        choices = same != null ? same.choices : Choice.of(assessment, Assessment.start(assessment.project()), demand);
+    }
+
+    /** Flies the plan of an assessment that is not blocked. */
+    public static Flight of(Assessment assessment, FlightPlan plan) {
+        return of(assessment, plan, Faults.NONE, Task.QUIET);
+    }
+
+    /**
+     * The same with something failed from the start.
+     *
+     * @param task told the share of the way that is flown; once it is stopped, what was flown so far is given back and says so
+     * @throws IllegalArgumentException where the plan has no phase, or asks for BOTH and no position feeds two tanks
+     */
+    public static Flight of(Assessment assessment, FlightPlan plan, Faults faults, Task task) {
+        if (plan.phases().isEmpty()) {
+            throw new IllegalArgumentException("A flight needs a phase: add one.");
+        }
+        FlightRun first = new FlightRun(assessment, plan, faults, task, null);
+        if (plan.switching().mode() == Switching.Mode.BOTH && first.choices.stream().noneMatch(c -> c.feeds().size() > 1)) {
+            throw new IllegalArgumentException("No position feeds from two tanks at once: this selector has no BOTH.");
+        }
+        return plan.switching().mode() == Switching.Mode.BALANCE ? first.planned() : first.fly(0);
+    }
+
+    /** The better of the ways to begin, with its times rounded where that stands. */
+    private Flight planned() {
+        Flight best = null;
+        long singles = choices.stream().filter(Choice::single).count();
+        for (int first = 0; first < Math.max(1, Math.min(singles, 4)); first++) {
+            Flight f = new FlightRun(assessment, plan, faults, task, this).fly(first);
+            best = best == null || better(f, best) ? f : best;
+        }
+        for (double to : ROUND) {
+            Flight rounded = rounded(best, to);
+            if (rounded != null && rounded.verdict().compareTo(best.verdict()) <= 0 && rounded.balance().verdict().compareTo(best.balance()
+                    .verdict()) <= 0) {
+                return rounded;
+            }
+        }
+        return best;
+    }
+
+    private static boolean better(Flight a, Flight b) {
+        int verdict = a.verdict().compareTo(b.verdict());
+        long fewer = flown(a) - flown(b);
+        return verdict < 0 || verdict == 0 && (fewer < 0 || fewer == 0 && a.balance().most() < b.balance().most() - 1e-9);
+    }
+
+    private static long flown(Flight f) {
+        return f.switches().stream().filter(e -> e.minutes() < f.landing().minutes()).count();
+    }
+
+    private Flight rounded(Flight f, double to) {
+        List<Switching.Step> steps = new ArrayList<>();
+        for (FlightEvent e : f.switches()) {
+            double at = Math.round(e.minutes() / to) * to;
+            if (e.minutes() >= f.landing().minutes() && e.minutes() > 0) {
+                break;
+            }
+            if (at > 0 && times.allowed(at) > at + 1e-9 || at >= f.landing().minutes()) {
+                return null;
+            }
+            steps.add(new Switching.Step(new Measured(Quantity.of(at, Unit.MINUTE), ""), f.at(e.minutes()).positions()));
+        }
+        if (steps.stream().mapToDouble(Switching.Step::minutes).distinct().count() < steps.size()) {
+            return null;
+        }
+        FlightPlan byHand = plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND));
+        Flight flown = new FlightRun(assessment, byHand, faults, task, this).fly(0);
+        return new Flight(plan, flown.samples(), flown.events(), flown.landing(), flown.balance(), flown.reached(), flown.floors(), flown.trouble());
+    }
+
+    private Map<String, Double> start() {
+        Map<String, Double> filled = new HashMap<>(assessment.fill(Contents.FULL));
+        plan.start().forEach((id, m) -> filled.computeIfPresent(id, (k, v) -> Math.max(0, Math.min(basis.bodies().get(id).capacity(), m.si()))));
+        return filled;
+    }
+
+    private Map<String, Double> keeps() {
+        Map<String, Double> all = new HashMap<>();
+        basis.system().tanks().forEach(t -> all.put(t.id(), t.unusable().si() + assessment.project().brief().lowFuel().si()));
+        return all;
+    }
+
+    private double placards() {
+        return basis.system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
+    }
+
+    private double needs() {
+        return plan.reserve() * 60 * plan.reserveShare() * demand;
+    }
+
+    private List<Map<String, Double>> floors() {
+        return plan.phases().stream().map(p -> {
+            Point3 up = p.attitude().gravity().up();
+            Map<String, Double> by = new HashMap<>();
+            basis.bodies().forEach((id, b) -> by.put(id, b.tank().outlets().isEmpty() ? b.capacity() : b.stranded(up, Feed.GRAVITY).volume()));
+            return by;
+        }).toList();
+    }
+
+    private Flight fly(int first) {
+        Holding holding = Holding.of(basis.system(), start());
+        double total = holding.inTanks();
+        pilot = new Pilot(plan, times, choices, sides, keeps(), demand, first);
+        pilot.put(pilot.start(), 0, holding);
+        drawdown = new Drawdown(basis, holding, condition(0));
+        if (choices.size() > 1) {
+            event(0, FlightEvent.Kind.SWITCH, "", pilot.now().words());
+        }
+        double t = 0;
+        double landing = plan.landing();
+        String trouble = "";
+        int phase = -1;
+        try {
+            while (t < LONGEST) {
+                task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
+                if (task.cancelled().getAsBoolean()) {
+                    trouble = "Stopped at " + FlightTable.clock(t) + ".";
+                    break;
+                }
+                int now = times.phase(t);
+                if (now != phase && t < times.ends()) {
+                    phase = now;
+                    event(t, FlightEvent.Kind.PHASE, "", times.phases().get(now).kind().label());
+                }
+                phase = now;
+                move(t, holding);
+                Stretch stretch = stretch(t);
+                if (t >= landing - 1e-9 && landed == null) {
+                    landed = holding;
+                    event(t, FlightEvent.Kind.LANDS, "", "lands");
+                }
+                Look look = drawdown.begin(stretch, holding);
+                if (!look.delivered()) {
+                    Optional<Choice> other = elsewhere(t, holding);
+                    boolean ends = other.isEmpty() && t >= landing - 1e-9;
+                    event(t, ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES, "", (ends ? "last fuel: engine stops" : "engine starves"
+                            + (pilot.now().positions().isEmpty() ? "" : " on " + pilot.now().words())) + bareWords(look));
+                    sample(look);
+                    if (other.isEmpty()) {
+                        break;
+                    }
+                    pilot.spent();
+                    set(other.get(), t, holding);
+                    continue;
+                }
+                sample(look);
+                if (stretch.demand() <= 0 && t >= times.ends() - 1e-9) {
+                    break; // nothing is burnt any more
+                }
+                Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches(stretch), this::sample);
+                holding = outcome.at().holding();
+                t = outcome.at().minutes();
+                outcome.by().ifPresent(w -> tell(w, outcome.at()));
+                sample(outcome.at());
+            }
+        } catch (org.hipparchus.exception.MathRuntimeException | IllegalArgumentException | IllegalStateException e) {
+            trouble = "From " + (int) t + " min on it could not be worked out: " + e.getMessage();
+        }
+        if (landed == null) {
+            landed = holding;
+        }
+        double usable = landed.inTanks() + landed.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders() - placards();
+        double rate = 60 * plan.reserveShare() * demand;
+        events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
+        return new Flight(plan, samples, events, new Flight.Landing(Math.min(landing, t), usable, needs(), rate > 0 ? Math.max(0, usable) / rate
+                : Double.POSITIVE_INFINITY), new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding
+                        .burnt(), total - placards(), holding.spilt(), t), floors(), trouble);
+    }
+
+    /** Nothing more where an outlet stands clear; else why nothing arrives. */
+    private static String bareWords(Look look) {
+        boolean dry = !look.answer().usable() && look.levels().values().stream().anyMatch(l -> !l.uncovered().isEmpty());
+        return dry ? "" : ": " + look.why();
+    }
+
+    /** Puts the handles where the rule wants them. */
+    private void move(double t, Holding holding) {
+        Choice want = pilot.at(t, holding);
+        if (!want.equals(pilot.now()) && t > 0) {
+            set(want, t, holding);
+        }
+    }
+
+    private void set(Choice choice, double t, Holding holding) {
+        pilot.put(choice, t, holding);
+        event(t, FlightEvent.Kind.SWITCH, "", choice.words());
+    }
+
+    private Optional<Choice> elsewhere(double t, Holding holding) {
+        Choice now = pilot.now();
+        Stretch here = stretch(t);
+        return pilot.others(holding).stream().filter(c -> !c.equals(now)).filter(c -> {
+            Stretch there = new Stretch(here.condition().withPositions(c.positions()), here.demand(), here.from(), here.to(), here.climbs());
+            return new Look(drawdown, there, t, holding, Map.of()).delivered();
+        }).findFirst();
+    }
+
+    private Condition condition(double t) {
+        Phase p = times.phases().get(times.phase(t));
+        Brief brief = assessment.project().brief();
+        double off = assessment.project().heat().si(HeatFigure.HOT_DAY) - Day.STANDARD.kelvin();
+        return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), stopped(p), brief.fuelKelvin()).with(p.power()).with(
+                new Day(0, Math.max(-60, Math.min(60, off)))).with(faults);
+    }
+
+    /** Electric feed pumps stand where the phase has the boost off, if the engine drives one of its own. */
+    private Set<String> stopped(Phase p) {
+        List<Pump> feeding = basis.topology().feedPumps();
+        boolean own = feeding.stream().anyMatch(f -> f.drive() == Pump.Drive.ENGINE);
+        return p.boost() || !own ? Set.of() : Set.copyOf(feeding.stream().filter(f -> f.drive() != Pump.Drive.ENGINE).map(Pump::id).toList());
+    }
+
+    private Stretch stretch(double t) {
+        int n = times.phase(t);
+        Phase p = times.phases().get(n);
+        double end = t < times.ends() - 1e-9 ? times.begins(n + 1) : LONGEST;
+        end = t < plan.landing() - 1e-9 ? Math.min(end, plan.landing()) : end;
+        double[] climbs = t < times.ends() - 1e-9 ? times.altitudes(n) : new double[] {p.altitude().si(), p.altitude().si()};
+        Stretch whole = new Stretch(condition(t), p.share().si() * demand, times.begins(n), t < times.ends() - 1e-9 ? times.begins(n + 1)
+                : LONGEST, climbs);
+        double from = whole.day(t).altitudeM();
+        end = Math.min(end, pilot.next(t));
+        return new Stretch(whole.condition(), whole.demand(), t, end, new double[] {from, whole.day(end).altitudeM()});
+    }
+
+    private List<Watch> watches(Stretch stretch) {
+        List<Watch> all = new ArrayList<>();
+        if (stretch.demand() > 0) {
+            all.add(new Watch(FlightEvent.Kind.STARVES, "", Look::spare));
+        }
+        all.add(new Watch(FlightEvent.Kind.DUE, "", pilot.margin()));
+        if (sides.two() && !overLimit) {
+            all.add(new Watch(FlightEvent.Kind.IMBALANCE, "", l -> plan.limit().si() - Math.abs(sides.difference(l.holding()))));
+        }
+        if (!leastTold && needs() > 0) {
+            all.add(new Watch(FlightEvent.Kind.LEAST, "", l -> l.holding().inTanks() - placards() - needs()));
+        }
+        for (int h = 0; h < Holding.of(basis.system(), Map.of()).headers().size(); h++) {
+            int n = h;
+            String id = Holding.of(basis.system(), Map.of()).headers().get(h).id();
+            double full = Holding.of(basis.system(), Map.of()).headers().get(h).capacity().si();
+            all.add(new Watch(FlightEvent.Kind.HEADER_FALLS, id, l -> l.holding().header(n) - 0.98 * full));
+            all.add(new Watch(FlightEvent.Kind.HEADER_EMPTY, id, l -> l.holding().header(n)));
+        }
+        for (Tank tank : basis.system().tanks()) {
+            double capacity = basis.bodies().get(tank.id()).capacity();
+            if (!tank.returns().isEmpty()) {
+                all.add(new Watch(FlightEvent.Kind.OVERFLOWS, tank.id(), l -> capacity - 1e-7 - l.holding().tank(tank.id())));
+            }
+        }
+        return all;
+    }
+
+    private void tell(Watch w, Look at) {
+        switch (w.kind()) {
+            case UNCOVERS -> {
+                // a level that stands at an overflow covers and uncovers it again and again: that is told once
+                if (drawdown.isBare(w.about()) && told.add(w.about())) {
+                    event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " outlet uncovers");
+                }
+            }
+            case IMBALANCE -> {
+                overLimit = true;
+                event(at.minutes(), w.kind(), "", "left and right differ by the limit");
+            }
+            case LEAST -> {
+                leastTold = true;
+                event(at.minutes(), w.kind(), "", "least to land with");
+            }
+            case HEADER_FALLS, HEADER_EMPTY, OVERFLOWS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " " + (w.kind()
+                    == FlightEvent.Kind.OVERFLOWS ? "overflows" : w.kind() == FlightEvent.Kind.HEADER_FALLS ? "begins to fall" : "is empty"));
+            default -> {
+                // the loop sees for itself
+            }
+        }
+    }
+
+    private void event(double minutes, FlightEvent.Kind kind, String about, String words) {
+        events.add(new FlightEvent(minutes, kind, about, words));
+    }
+
+    private void sample(Look look) {
+        if (!samples.isEmpty() && Math.abs(samples.get(samples.size() - 1).minutes() - look.minutes()) < 1e-9) {
+            samples.remove(samples.size() - 1);
+        }
+        samples.add(new Flight.Sample(look.minutes(), times.phase(look.minutes()), look.condition(), look.holding().burnt(), look.holding()
+                .inHeaders(), moments(look)));
+        double difference = Math.abs(sides.difference(look.holding()));
+        if (sides.two() && look.minutes() <= plan.landing() + 1e-9 && difference > worst) {
+            worst = difference;
+            worstAt = look.minutes();
+        }
+    }
+
+    private Flight.Moments moments(Look look) {
+        Point3 up = look.condition().attitude().gravity().up();
+        double density = basis.fuel().density(look.condition().fuelKelvin());
+        double mass = 0;
+        double station = 0;
+        double lateral = 0;
+        for (Tank tank : basis.system().tanks()) {
+            FuelCentroid centroid = centroids.computeIfAbsent(tank.id() + up, k -> FuelCentroid.of(basis.bodies().get(tank.id()), up));
+            double m = look.holding().tank(tank.id()) * density;
+            Point3 at = centroid.at(look.holding().tank(tank.id()));
+            mass += m;
+            station += m * at.x();
+            lateral += m * at.y();
+        }
+        return new Flight.Moments(mass, mass > 0 ? station / mass : Double.NaN, lateral, sides.difference(look.holding()));
+    }
+}

@@ -1,0 +1,492 @@
+package ration.drawing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import ration.check.Verdict;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightEvent;
+import ration.drawdown.FlightTable;
+import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Box;
+import ration.drawing.Mark.Disc;
+import ration.drawing.Mark.Label;
+import ration.drawing.Mark.Path;
+import ration.drawing.Mark.Pen;
+import ration.drawing.Mark.Spot;
+import ration.drawing.Picture.Kind;
+import ration.drawing.Picture.Piece;
+import ration.flight.Phase;
+import ration.model.Pump;
+import ration.model.Tank;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.topology.Topology;
+
+/** A flight on one time axis: phases, altitude, what is in each tank, handles and pumps, events, balance, middle of the fuel. */
+public final class FlightPicture {
+
+    private static final double LEFT = 66;
+    private static final double RIGHT = 22;
+    private static final double PHASES = 22;
+    private static final double BAND = 15;
+    private static final double HIGH = 44;
+    private static final double HIGH_TO = 74;
+    private static final double CHART = 92;
+    private static final double PUMP = 13;
+    private static final double ROW = 13;
+    private static final int ROWS = 5;
+    private static final double STRIP = 44;
+
+    private final Project project;
+    private final Flight flight;
+    private final UnitSystem units;
+    private final TextMeasure measure;
+    private final double height;
+    private final Scale x;
+    private final Unit volume;
+    private final List<Tank> tanks;
+    private final List<Piece> pieces = new ArrayList<>();
+    private final Occupancy taken = new Occupancy();
+    private final double foot;
+    private final double strips;
+    private final List<Pump> pumps;
+
+    private FlightPicture(Project project, Flight flight, UnitSystem units, TextMeasure measure, double width, double height) {
+        this.project = project;
+        this.flight = flight;
+        this.units = units;
+        this.measure = measure;
+        this.height = height;
+        double end = Math.max(flight.samples().get(flight.samples().size() - 1).minutes(), flight.plan().landing());
+        x = new Scale(0, Math.max(10, end), LEFT, width - RIGHT);
+        volume = units.unit(Dimension.VOLUME);
+        tanks = project.system().tanks();
+        int below = flight.balance().sides() ? 2 : 1;
+        strips = below * (STRIP + 22);
+        boolean several = project.system().selectors().stream().findAny().isPresent();
+        pumps = Topology.of(project.system()).feedPumps().stream().limit(3).toList();
+        foot = height - strips - 34 - ROWS * ROW - (several ? BAND + 6 : 0) - pumps.size() * PUMP;
+    }
+
+    /**
+     * @param cursor minutes at which values are told
+     */
+    public static Picture draw(Project project, Flight flight, double cursor, UnitSystem units, TextMeasure measure, double width, double height) {
+        FlightPicture p = new FlightPicture(project, flight, units, measure, width, height);
+        p.phases();
+        p.altitude();
+        p.grid();
+        p.floor();
+        p.curves();
+        double y = p.pumps(p.selector());
+        p.events(y);
+        p.strips();
+        p.cursor(cursor);
+        return new Picture(width, height, p.pieces);
+    }
+
+    /** The time under a place across such a picture, minutes. */
+    public static double minutes(Flight flight, double px, double width) {
+        double end = Math.max(10, Math.max(flight.samples().get(flight.samples().size() - 1).minutes(), flight.plan().landing()));
+        return Math.max(0, Math.min(end, (px - LEFT) / (width - RIGHT - LEFT) * end));
+    }
+
+    private void piece(Kind kind, String words, List<Mark> marks) {
+        pieces.add(new Piece("", kind, words, marks));
+    }
+
+    private static Label label(double x, double y, String text, boolean bold, Ink ink, Anchor anchor) {
+        return new Label(x, y, text, 11, bold, ink, anchor);
+    }
+
+    private void phases() {
+        List<Mark> marks = new ArrayList<>();
+        marks.add(label(LEFT - 8, PHASES + 12, "Phase", false, Ink.SOFT, Anchor.END));
+        double from = 0;
+        double free = LEFT;
+        int n = 0;
+        for (Phase p : flight.plan().phases()) {
+            double a = x.at(Math.min(from, x.high()));
+            double b = x.at(Math.min(from + p.lasts(), x.high()));
+            boolean after = p.kind() == Phase.Kind.RESERVE;
+            if (b > a) {
+                marks.add(new Box(a, PHASES, b - a, BAND, 0, after ? Ink.PANEL : n % 2 == 0 ? Ink.GRID : Ink.HAIRLINE, Pen.of(after ? Ink.EDGE
+                        : Ink.NONE, after ? 1 : 0)));
+                String name = p.kind().label().toLowerCase(java.util.Locale.ROOT);
+                double wide = measure.width(name, 11, false);
+                if (wide + 4 < b - a) {
+                    marks.add(label((a + b) / 2, PHASES + 12, name, false, Ink.INK, Anchor.MIDDLE));
+                } else {
+                    double at = Math.max(free, Math.min((a + b - wide) / 2, x.toPx() - wide));
+                    marks.add(label(at, PHASES - 6, name, false, Ink.INK, Anchor.START));
+                    free = at + wide + 8;
+                }
+            }
+            from += p.lasts();
+            n++;
+        }
+        piece(Kind.GROUND, "", marks);
+    }
+
+    private List<Spot> line(Scale y, ToDoubleFunction<Flight.Sample> value) {
+        List<Spot> spots = new ArrayList<>();
+        for (Flight.Sample s : flight.samples()) {
+            double v = value.applyAsDouble(s);
+            if (!Double.isNaN(v)) {
+                spots.add(new Spot(x.at(s.minutes()), y.at(v)));
+            }
+        }
+        return spots;
+    }
+
+    private void altitude() {
+        double most = flight.samples().stream().mapToDouble(s -> s.condition().air().day().altitudeM()).max().orElse(1);
+        double least = flight.samples().stream().mapToDouble(s -> s.condition().air().day().altitudeM()).min().orElse(0);
+        Scale y = new Scale(Math.min(least, most - 1), most, HIGH_TO, HIGH);
+        List<Mark> marks = new ArrayList<>();
+        marks.add(label(LEFT - 8, HIGH_TO - 10, "Altitude", false, Ink.SOFT, Anchor.END));
+        marks.add(new Path(line(y, s -> s.condition().air().day().altitudeM()), false, Ink.NONE, Pen.of(Ink.AIR, 1.4), 0));
+        Flight.Sample top = flight.samples().stream().max(Comparator.comparingDouble(s -> s.condition().air().day().altitudeM())).orElseThrow();
+        marks.add(label(Math.min(x.at(top.minutes()) + 6, x.toPx() - 60), HIGH + 14, altitude(most), false, Ink.SOFT, Anchor.START));
+        piece(Kind.GROUND, "", marks);
+    }
+
+    private String altitude(double metres) {
+        return units == UnitSystem.US ? UnitSystem.figure(Unit.FOOT.fromSi(metres), 0) + " ft" : UnitSystem.figure(metres, 0) + " m";
+    }
+
+    private Scale volumes() {
+        double most = tanks.stream().mapToDouble(t -> flight.samples().stream().mapToDouble(s -> s.tank(t.id())).max().orElse(0)).max().orElse(
+                1e-3);
+        return new Scale(0, volume.fromSi(most) * 1.04, foot, CHART);
+    }
+
+    private void grid() {
+        List<Mark> marks = new ArrayList<>();
+        Scale y = volumes();
+        List<Double> ticks = y.ticks(34);
+        for (double t : ticks) {
+            marks.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(Ink.GRID, 1)));
+            marks.add(label(LEFT - 8, y.at(t) + 4, UnitSystem.figure(t, Scale.decimals(ticks)), false, Ink.INK, Anchor.END));
+        }
+        marks.add(label(LEFT - 8, CHART - 10, volume.symbol(), false, Ink.SOFT, Anchor.END));
+        for (double t : hours()) {
+            marks.add(SchematicPart.line(x.at(t), CHART - 6, x.at(t), height - 16, Pen.of(Ink.GRID, 1)));
+        }
+        double landed = x.at(flight.landing().minutes());
+        if (landed < x.toPx() - 1) {
+            marks.add(new Box(landed, CHART - 6, x.toPx() - landed, foot - CHART + 6, 0, Ink.GRID, Pen.of(Ink.NONE, 0)));
+        }
+        piece(Kind.GROUND, "", marks);
+    }
+
+    private List<Double> hours() {
+        double step = 30;
+        for (double s : new double[] {5, 10, 15, 30, 60, 120, 240}) {
+            if (s / (x.high() - x.low()) * (x.toPx() - x.fromPx()) >= 56) {
+                step = s;
+                break;
+            }
+        }
+        List<Double> all = new ArrayList<>();
+        for (double t = 0; t <= x.high() + 1e-9; t += step) {
+            all.add(t);
+        }
+        return all;
+    }
+
+    /** What the tank that feeds keeps in the attitude flown. */
+    private void floor() {
+        Scale y = volumes();
+        List<Mark> marks = new ArrayList<>();
+        double from = 0;
+        for (int i = 0; i < flight.plan().phases().size(); i++) {
+            double a = x.at(Math.min(from, x.high()));
+            from += flight.plan().phases().get(i).lasts();
+            boolean last = i == flight.plan().phases().size() - 1;
+            double b = last ? x.toPx() : x.at(Math.min(from, x.high()));
+            double most = flight.floors().get(i).entrySet().stream().filter(e -> feeds(e.getKey())).mapToDouble(java.util.Map.Entry::getValue).max()
+                    .orElse(0);
+            double top = y.at(Math.min(volume.fromSi(most), y.high()));
+            if (b > a && top < foot) {
+                marks.add(new Box(a, top, b - a, foot - top, 0, Ink.FUEL_TINT, Pen.of(Ink.NONE, 0)));
+                for (double k = a + 4; k < b - 4; k += 7) {
+                    marks.add(SchematicPart.line(k, foot, Math.min(b, k + Math.min(4, foot - top)), Math.max(top, foot - 4), Pen.of(Ink.FUEL_MID, 0.8)));
+                }
+            }
+        }
+        double placard = tanks.stream().filter(t -> feeds(t.id())).mapToDouble(t -> volume.fromSi(t.unusable().si())).max().orElse(0);
+        if (placard > 0) {
+            double py = y.at(placard);
+            marks.add(SchematicPart.line(LEFT, py, x.toPx(), py, Pen.of(Ink.RUST, 1, 1.5, 3.0)));
+            marks.add(label(LEFT + 6, py - 5, "placard keeps back " + UnitSystem.figure(placard, 1) + (tanks.size() > 1 ? " in a tank" : "")
+                    + "; tinted: under the outlet in the attitude flown", false, Ink.SOFT, Anchor.START));
+            taken.take(LEFT, py - 18, LEFT + 360, py);
+        }
+        piece(Kind.GROUND, "", marks);
+    }
+
+    private boolean feeds(String id) {
+        return tanks.stream().anyMatch(t -> t.id().equals(id) && !t.outlets().isEmpty());
+    }
+
+    private static final List<List<Double>> DASHES = List.of(List.of(), List.of(7.0, 4.0), List.of(2.0, 3.0), List.of(9.0, 3.0, 2.0, 3.0));
+
+    private void curves() {
+        Scale y = volumes();
+        for (int i = 0; i < tanks.size(); i++) {
+            Tank tank = tanks.get(i);
+            taken.takeWay(line(y, s -> volume.fromSi(s.tank(tank.id()))), 3);
+        }
+        for (int i = 0; i < tanks.size(); i++) {
+            Tank tank = tanks.get(i);
+            List<Mark> marks = new ArrayList<>();
+            List<Spot> part = new ArrayList<>();
+            boolean gave = false;
+            for (Flight.Sample s : flight.samples()) {
+                Spot at = new Spot(x.at(s.minutes()), y.at(volume.fromSi(s.tank(tank.id()))));
+                part.add(at);
+                boolean gives = flight.giving(s).contains(tank.id());
+                if (part.size() > 1 && gives != gave) {
+                    marks.add(stroke(part, gave, i));
+                    part = new ArrayList<>(List.of(at));
+                }
+                gave = gives;
+            }
+            if (part.size() > 1) {
+                marks.add(stroke(part, gave, i));
+            }
+            name(marks, tank, line(y, s -> volume.fromSi(s.tank(tank.id()))));
+            Flight.Sample end = flight.at(flight.landing().minutes());
+            pieces.add(new Piece(tank.id(), Kind.RUN, tank.name() + " lands with " + units.text(end.tank(tank.id()), Dimension.VOLUME), marks));
+        }
+    }
+
+    private static Path stroke(List<Spot> part, boolean gives, int n) {
+        return new Path(part, false, Ink.NONE, new Pen(Ink.FUEL, gives ? 2.8 : 1.3, DASHES.get(n % DASHES.size())), 0);
+    }
+
+    /** Beside its line, where no other line and no other name is. */
+    private void name(List<Mark> marks, Tank tank, List<Spot> way) {
+        String text = tank.name().replace(" tank", "");
+        double w = measure.width(text, 11, true);
+        double best = Double.POSITIVE_INFINITY;
+        double[] place = {way.get(0).x() + 4, way.get(0).y() - 6};
+        for (int k = 5; k < 30; k++) {
+            Spot s = way.get(Math.min(way.size() - 1, way.size() * k / 30));
+            for (double[] c : new double[][] {{s.x() + 7, s.y() - 7}, {s.x() - w - 7, s.y() - 7}, {s.x() + 7, s.y() + 15}, {s.x() - w - 7, s.y()
+                    + 15}}) {
+                double cost = taken.overlap(c[0] - 2, c[1] - 11, c[0] + w + 2, c[1] + 4) + 0.2 * k;
+                boolean inside = c[0] > LEFT + 2 && c[0] + w < x.toPx() && c[1] > CHART && c[1] < foot - 4;
+                if (inside && cost < best) {
+                    best = cost;
+                    place = c;
+                }
+            }
+        }
+        taken.take(place[0] - 2, place[1] - 11, place[0] + w + 2, place[1] + 4);
+        marks.add(label(place[0], place[1], text, true, Ink.FUEL_TEXT, Anchor.START));
+    }
+
+    /** The bands of the handles; where the events begin. */
+    private double selector() {
+        if (project.system().selectors().stream().findAny().isEmpty()) {
+            return foot + 8;
+        }
+        List<Mark> marks = new ArrayList<>();
+        double top = foot + 8;
+        marks.add(label(LEFT - 8, top + 12, "Selector", false, Ink.SOFT, Anchor.END));
+        List<Flight.Sample> all = flight.samples();
+        int from = 0;
+        int n = 0;
+        for (int i = 1; i <= all.size(); i++) {
+            if (i == all.size() || !all.get(i).positions().equals(all.get(from).positions())) {
+                double a = x.at(all.get(from).minutes());
+                double b = x.at(all.get(Math.min(i, all.size() - 1)).minutes());
+                boolean after = all.get(from).minutes() >= flight.landing().minutes() - 1e-6;
+                String words = String.join(" ", all.get(from).positions().values());
+                String time = from == 0 ? "" : FlightTable.clock(all.get(from).minutes()) + "  ";
+                marks.add(new Box(a, top, Math.max(1, b - a), BAND, 2, after ? Ink.PANEL : n % 2 == 0 ? Ink.FUEL_TINT : Ink.FUEL_STANDING, Pen.of(
+                        after ? Ink.EDGE : Ink.FUEL, 1)));
+                String text = measure.width(time + words, 11, true) + 8 < b - a ? time + words : measure.width(words, 11, true) + 4 < b - a ? words
+                        : "";
+                if (!text.isEmpty()) {
+                    marks.add(label((a + b) / 2, top + 12, text, !after, after ? Ink.SOFT : Ink.INK, Anchor.MIDDLE));
+                }
+                from = i;
+                n++;
+            }
+        }
+        piece(Kind.SYMBOL, "", marks);
+        return top + BAND + 6;
+    }
+
+    private String shortened(String name) {
+        String plain = name.replace(" pump", "");
+        while (plain.length() > 3 && measure.width(plain, 11, false) > LEFT - 14) {
+            plain = plain.substring(0, plain.length() - 2) + "\u2026";
+        }
+        return plain;
+    }
+
+    /** When each pump runs; where the events begin. */
+    private double pumps(double top) {
+        List<Mark> marks = new ArrayList<>();
+        List<Flight.Sample> all = flight.samples();
+        double y = top;
+        for (Pump p : pumps) {
+            marks.add(label(LEFT - 8, y + 9, shortened(p.name()), false, Ink.SOFT, Anchor.END));
+            int from = 0;
+            for (int i = 1; i <= all.size(); i++) {
+                if (i == all.size() || all.get(i).stopped().contains(p.id()) != all.get(from).stopped().contains(p.id())) {
+                    double a = x.at(all.get(from).minutes());
+                    double b = x.at(all.get(Math.min(i, all.size() - 1)).minutes());
+                    if (!all.get(from).stopped().contains(p.id())) {
+                        marks.add(new Box(a, y + 2, Math.max(1, b - a), 7, 1, all.get(from).minutes() < flight.landing().minutes() ? Ink.FUEL_MID
+                                : Ink.FUEL_PALE, Pen.of(Ink.NONE, 0)));
+                    }
+                    from = i;
+                }
+            }
+            y += PUMP;
+        }
+        piece(Kind.SYMBOL, "", marks);
+        return y + (pumps.isEmpty() ? 0 : 4);
+    }
+
+    /** What is told, what happens at one moment together. */
+    private List<FlightEvent> told() {
+        List<FlightEvent> all = new ArrayList<>();
+        for (FlightEvent e : flight.events()) {
+            if (e.kind() == FlightEvent.Kind.PHASE || e.kind() == FlightEvent.Kind.SWITCH) {
+                continue;
+            }
+            int last = all.size() - 1;
+            if (last >= 0 && e.minutes() - all.get(last).minutes() < 0.5) {
+                FlightEvent before = all.remove(last);
+                boolean worse = e.kind().bad() || e.kind() == FlightEvent.Kind.ENDS;
+                all.add(new FlightEvent(e.minutes(), worse ? e.kind() : before.kind(), e.about(), before.words() + ", " + e.words()));
+            } else {
+                all.add(e);
+            }
+        }
+        return all;
+    }
+
+    private void events(double top) {
+        List<Mark> marks = new ArrayList<>();
+        marks.add(label(LEFT - 8, top + 11, "Events", false, Ink.SOFT, Anchor.END));
+        List<List<double[]>> rows = new ArrayList<>();
+        for (int i = 0; i < ROWS; i++) {
+            rows.add(new ArrayList<>());
+        }
+        List<FlightEvent> told = told();
+        for (FlightEvent e : told) {
+            String words = e.words() + " " + FlightTable.clock(e.minutes());
+            boolean bad = e.kind().bad() && e.minutes() < flight.landing().minutes() - 1e-6;
+            boolean bold = bad || e.kind() == FlightEvent.Kind.LANDS || e.kind() == FlightEvent.Kind.ENDS;
+            double at = x.at(e.minutes());
+            double w = measure.width(words, 11, bold);
+            boolean crossed = told.stream().anyMatch(o -> x.at(o.minutes()) > at + 1 && x.at(o.minutes()) < at + w + 8);
+            double left = at + 6 + w > x.toPx() || crossed && at - 8 - w > LEFT ? at - 5 - w : at + 5;
+            int row = 0;
+            while (row < ROWS - 1 && rows.get(row).stream().anyMatch(r -> left < r[1] + 6 && left + w > r[0] - 6)) {
+                row++;
+            }
+            rows.get(row).add(new double[] {Math.min(left, at), left + w});
+            double y = top + 11 + row * ROW;
+            Ink ink = bad ? Ink.RUST_TEXT : Ink.INK;
+            marks.add(SchematicPart.line(at, top, at, y - 1, Pen.of(bad ? Ink.RUST : Ink.INK, 1)));
+            marks.add(new Disc(new Spot(at, top), 2, bad ? Ink.RUST : Ink.INK, Pen.of(Ink.NONE, 0)));
+            marks.add(label(left, y, words, bold, ink, Anchor.START));
+        }
+        double axis = height - strips - 12;
+        for (double t : hours()) {
+            marks.add(label(x.at(t), axis, FlightTable.clock(t), false, Ink.INK, Anchor.MIDDLE));
+        }
+        double landed = x.at(flight.landing().minutes());
+        marks.add(SchematicPart.line(landed, PHASES, landed, top, Pen.of(Ink.INK, 1.4)));
+        piece(Kind.TEXT, "", marks);
+    }
+
+    private void strips() {
+        double top = height - strips + 14;
+        if (flight.balance().sides()) {
+            double limit = volume.fromSi(flight.balance().limit());
+            double most = Math.max(limit * 1.15, 1.05 * flight.samples().stream().mapToDouble(s -> Math.abs(volume.fromSi(s.moments()
+                    .leftLessRight()))).max().orElse(1));
+            Scale y = new Scale(-most, most, top + STRIP, top);
+            List<Mark> marks = new ArrayList<>();
+            marks.add(label(LEFT, top - 3, "Left less right, " + volume.symbol(), true, Ink.DEEP, Anchor.START));
+            marks.add(label(x.toPx(), top - 3, "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at " + FlightTable.clock(
+                    flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1), false, flight.balance().verdict() == Verdict.SHORT
+                            ? Ink.RUST_TEXT : Ink.INK, Anchor.END));
+            for (double v : new double[] {-limit, limit}) {
+                marks.add(SchematicPart.line(LEFT, y.at(v), x.toPx(), y.at(v), Pen.of(Ink.RUST, 1)));
+                marks.add(label(LEFT - 8, y.at(v) + 4, UnitSystem.figure(v, 0), false, Ink.INK, Anchor.END));
+            }
+            marks.add(new Box(LEFT, top, x.toPx() - LEFT, y.at(limit) - top, 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
+            marks.add(new Box(LEFT, y.at(-limit), x.toPx() - LEFT, top + STRIP - y.at(-limit), 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
+            marks.add(SchematicPart.line(LEFT, y.at(0), x.toPx(), y.at(0), Pen.of(Ink.HAIRLINE, 1)));
+            marks.add(new Path(line(y, s -> volume.fromSi(s.moments().leftLessRight())), false, Ink.NONE, Pen.of(Ink.INK, 1.8), 0));
+            piece(Kind.HEAD_LINE, "Left and right differ by " + units.text(flight.balance().most(), Dimension.VOLUME) + " at most", marks);
+            top += STRIP + 22;
+        }
+        Unit length = units == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        List<Flight.Sample> flown = flight.samples().stream().filter(s -> s.minutes() <= flight.landing().minutes() + 1e-9).toList();
+        double least = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).filter(v -> !Double.isNaN(v)).min().orElse(0);
+        double most = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).filter(v -> !Double.isNaN(v)).max().orElse(1);
+        double pad = Math.max(0.5, (most - least) * 0.15);
+        Scale y = new Scale(least - pad, most + pad, top + STRIP - 8, top);
+        List<Mark> marks = new ArrayList<>();
+        marks.add(label(LEFT, top - 3, "Middle of the fuel, station " + length.symbol(), true, Ink.DEEP, Anchor.START));
+        marks.add(label(x.toPx(), top - 3, UnitSystem.figure(least, 1) + " to " + UnitSystem.figure(most, 1) + ": moves " + UnitSystem.figure(most
+                - least, 1), false, Ink.INK, Anchor.END));
+        for (double v : new double[] {least, most}) {
+            if (v == least || y.at(least) - y.at(most) > 12) {
+                marks.add(label(LEFT - 8, y.at(v) + 4, UnitSystem.figure(v, 1), false, Ink.INK, Anchor.END));
+            }
+        }
+        marks.add(new Path(flown.stream().filter(s -> !Double.isNaN(s.moments().stationM())).map(s -> new Spot(x.at(s.minutes()), y.at(length
+                .fromSi(s.moments().stationM())))).toList(), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
+        piece(Kind.HEAD_LINE, "", marks);
+    }
+
+    private void cursor(double minutes) {
+        Flight.Sample s = flight.at(minutes);
+        Scale y = volumes();
+        double at = x.at(minutes);
+        List<Mark> marks = new ArrayList<>();
+        marks.add(SchematicPart.line(at, PHASES - 4, at, height - 14, Pen.of(Ink.OLIVE, 1.8)));
+        Occupancy here = new Occupancy();
+        StringBuilder words = new StringBuilder("At " + FlightTable.clock(minutes) + ", " + flight.phase(s).kind().label());
+        Set<String> giving = flight.giving(s);
+        for (Tank t : tanks) {
+            Spot dot = new Spot(at, y.at(volume.fromSi(s.tank(t.id()))));
+            marks.add(new Disc(dot, 4.5, Ink.PANEL, Pen.of(Ink.INK, 2)));
+            String state = giving.contains(t.id()) ? "feeds" : "stands";
+            String text = t.name().replace(" tank", "") + " " + UnitSystem.figure(volume.fromSi(s.tank(t.id())), 1) + " " + state;
+            words.append(", ").append(text);
+            double w = measure.width(text, 11, true);
+            double left = at + 9 + w > x.toPx() ? at - 9 - w : at + 9;
+            double line = dot.y() + 4;
+            while (here.overlap(left, line - 11, left + w, line + 3) > 0 && line > CHART) {
+                line -= 14;
+            }
+            here.take(left, line - 11, left + w, line + 3);
+            marks.add(new Box(left - 3, line - 11, w + 6, 15, 3, Ink.PANEL, Pen.of(Ink.HAIRLINE, 0.8)));
+            marks.add(label(left, line, text, true, Ink.INK, Anchor.START));
+        }
+        String told = "at " + FlightTable.clock(minutes);
+        double w = measure.width(told, 11, true) + 12;
+        double left = Math.max(LEFT, Math.min(at - w / 2, x.toPx() - w));
+        marks.add(new Box(left, height - 15, w, 15, 3, Ink.OLIVE_UNDER_TEXT, Pen.of(Ink.NONE, 0)));
+        marks.add(label(left + w / 2, height - 4, told, true, Ink.PANEL, Anchor.MIDDLE));
+        piece(Kind.PILL, words.toString(), marks);
+    }
+}

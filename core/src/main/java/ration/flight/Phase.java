@@ -1,0 +1,107 @@
+package ration.flight;
+
+import java.util.Locale;
+import ration.condition.Attitude;
+import ration.condition.Power;
+import ration.model.Measured;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+
+/**
+ * A stretch of a flight with one power and one attitude.
+ *
+ * @param kind     of stretch
+ * @param minutes  it lasts, a time, 0 to 1,440 min
+ * @param share    of take-off consumption, 0 to 1.2
+ * @param pitch    nose up, within 60 degrees
+ * @param bank     right side down, as the fuel feels it, within 60 degrees
+ * @param altitude at its end; it begins where the one before ends, the first at its own
+ * @param boost    whether electric feed pumps run beside the engine's own
+ */
+public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost) {
+
+    /** What goes on. */
+    public enum Kind {
+        TAXI("Taxi", true), TAKE_OFF("Take-off", false), CLIMB("Climb", true), CRUISE("Cruise", true), DESCENT("Descent", true),
+        CIRCUIT("Circuit", false), RESERVE("Reserve", true);
+
+        private final String label;
+        private final boolean switching;
+
+        Kind(String label, boolean switching) {
+            this.label = label;
+            this.switching = switching;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** Whether a handle may be moved in it at all; in climb and descent only well above ground. */
+        public boolean switching() {
+            return switching;
+        }
+    }
+
+    public Phase {
+        within(minutes.si() / 60, 0, 1440, kind, "lasts 0 to 1,440 min");
+        within(share.si(), 0, 1.2, kind, "takes 0 to 120 % of take-off consumption");
+        within(Math.toDegrees(pitch.si()), -60, 60, kind, "has a pitch within 60\u00b0");
+        within(Math.toDegrees(bank.si()), -60, 60, kind, "has a bank within 60\u00b0");
+        within(altitude.si(), -1000, 12_000, kind, "ends between \u22121,000 and 12,000 m");
+    }
+
+    private static void within(double value, double least, double most, Kind kind, String rule) {
+        if (!(value >= least - 1e-9 && value <= most + 1e-9)) {
+            throw new IllegalArgumentException("A phase such as " + kind.label().toLowerCase(Locale.ROOT) + " " + rule + ".");
+        }
+    }
+
+    /** In figures as they are usually said; not banked. */
+    public static Phase of(Kind kind, double minutes, double percent, double pitchDegrees, double feet, boolean boost) {
+        return new Phase(kind, Measured.of(minutes, Unit.MINUTE, "estimate"), Measured.of(percent / 100, Unit.ONE, "estimate"), Measured.of(
+                pitchDegrees, Unit.DEGREE, "estimate"), Measured.of(0, Unit.DEGREE, "estimate"), Measured.of(feet, Unit.FOOT, "estimate"), boost);
+    }
+
+    /** How long it lasts, minutes. */
+    public double lasts() {
+        return minutes.si() / 60;
+    }
+
+    public Attitude attitude() {
+        return new Attitude(kind.label(), pitch.si(), bank.si());
+    }
+
+    /** The power whose engine speed and manifold come nearest. */
+    public Power power() {
+        return share.si() >= 0.9 ? Power.TAKE_OFF : share.si() > 0.25 ? Power.CRUISE : Power.IDLE;
+    }
+
+    public Phase withMinutes(Quantity q) {
+        return new Phase(kind, minutes.with(q), share, pitch, bank, altitude, boost);
+    }
+
+    public Phase withShare(double other) {
+        return new Phase(kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost);
+    }
+
+    public Phase withPitch(Quantity q) {
+        return new Phase(kind, minutes, share, pitch.with(q), bank, altitude, boost);
+    }
+
+    public Phase withBank(Quantity q) {
+        return new Phase(kind, minutes, share, pitch, bank.with(q), altitude, boost);
+    }
+
+    public Phase withAltitude(Quantity q) {
+        return new Phase(kind, minutes, share, pitch, bank, altitude.with(q), boost);
+    }
+
+    public Phase withBoost(boolean on) {
+        return new Phase(kind, minutes, share, pitch, bank, altitude, on);
+    }
+
+    public Phase with(Kind other) {
+        return new Phase(other, minutes, share, pitch, bank, altitude, boost);
+    }
+}

@@ -1,0 +1,466 @@
+package ration.desktop.flight;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import ration.assess.Assessment;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.desktop.style.NotchBar;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightEvent;
+import ration.drawdown.FlightTable;
+import ration.drawdown.OnBoth;
+import ration.drawdown.UsualFlight;
+import ration.flight.FlightPlan;
+import ration.flight.Phase;
+import ration.flight.Switching;
+import ration.model.Item;
+import ration.model.Measured;
+import ration.model.Selector;
+import ration.project.Edit;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** Beside the flight: how it ends, its phases to be changed, when to switch. */
+final class FlightCard extends VBox {
+
+    private static final double[] WIDE = {60, 36, 34, 38, 38, 48};
+
+    private final Session session;
+    private final Consumer<Flight> print;
+    private final VBox result = new VBox(6);
+    private final VBox phases = new VBox(2);
+    private final VBox switching = new VBox(6);
+    private final VBox rest = new VBox(6);
+    private final Label trouble = Ui.trouble("flight-trouble");
+    private Optional<OnBoth> both = Optional.empty();
+    private Object shownPhases = "";
+    private Object shownSwitching = "";
+    private int picked = -1;
+
+    FlightCard(Session session, Consumer<Flight> print) {
+        super(8);
+        this.session = session;
+        this.print = print;
+        getStyleClass().add("card-body");
+        getChildren().addAll(result, Ui.rule(), phases, trouble, Ui.rule(), switching, Ui.rule(), rest);
+    }
+
+    void both(Optional<OnBoth> found) {
+        both = found;
+    }
+
+    void nothing(String why, Project project) {
+        result.getChildren().setAll(Ui.wrapped(why, "wrong-text"));
+        rest.getChildren().clear();
+        plan(project);
+        times(project, null);
+    }
+
+    void show(Flight f, Assessment a) {
+        result(f);
+        plan(a.project());
+        times(a.project(), f);
+        rest(f, a);
+    }
+
+    private String volume(double m3) {
+        return UnitSystem.figure(session.units().get().unit(Dimension.VOLUME).fromSi(m3), 1);
+    }
+
+    private String symbol() {
+        return session.units().get().unit(Dimension.VOLUME).symbol();
+    }
+
+    private static Label word(Verdict v) {
+        Label label = Ui.label("", "verdict");
+        Ui.verdict(label, v);
+        return label;
+    }
+
+    private void result(Flight f) {
+        Label big = Ui.label(volume(Math.max(0, f.landing().usable())), "main-result");
+        big.setId("flight-usable");
+        NotchBar bar = new NotchBar(252, 10);
+        bar.show(f.landing().needs() > 0 ? Math.min(Finding.MET, Math.max(0, f.landing().usable() / f.landing().needs())) : Finding.MET, f
+                .landingVerdict());
+        HBox figure = new HBox(6, big, Ui.label(symbol() + " usable"), Ui.spring(), Ui.label("needs " + volume(f.landing().needs()) + " for "
+                + UnitSystem.figure(f.plan().reserve(), 0) + " min", "soft"));
+        figure.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
+        Label title = Ui.label("At landing, " + FlightTable.clock(f.landing().minutes()), "page-title");
+        title.setId("flight-landing");
+        Label verdict = word(f.landingVerdict());
+        verdict.setId("flight-verdict");
+        result.getChildren().setAll(new HBox(8, title, Ui.spring(), verdict), figure, bar);
+        f.firstTrouble().ifPresent(e -> result.getChildren().add(Ui.wrapped("At " + FlightTable.clock(e.minutes()) + " the " + e.words()
+                + ", before it lands.", "wrong-text")));
+        if (!f.trouble().isEmpty()) {
+            result.getChildren().add(Ui.wrapped("Not shown: " + f.trouble(), "wrong-text"));
+        }
+        GridPane rows = new GridPane();
+        rows.setHgap(8);
+        rows.setVgap(2);
+        rows.addRow(0, Ui.label("Reserve", "soft"), Ui.label(Double.isInfinite(f.landing().reserve()) ? "\u2013" : UnitSystem.figure(f.landing()
+                .reserve(), 0) + " min", "bold"), Ui.label("at its power", "soft"), word(f.landingVerdict()));
+        rows.addRow(1, Ui.label("Reached", "soft"), Ui.label(volume(f.reached().burnt()) + " " + symbol(), "bold"), Ui.label("placards "
+                + volume(f.reached().placards()), "soft"), word(f.reached().verdict()));
+        rows.addRow(2, Ui.label("Endurance", "soft"), Ui.label(FlightTable.clock(f.reached().endurance()), "bold"), Ui.label("last fuel", "soft"));
+        if (f.balance().sides()) {
+            rows.addRow(3, Ui.label("Left, right", "soft"), Ui.label(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "
+                    + volume(f.balance().limit()), "soft"), word(f.balance().verdict()));
+        }
+        result.getChildren().add(rows);
+        if (f.reached().spilt() > 2e-4) {
+            result.getChildren().add(Ui.wrapped(volume(f.reached().spilt()) + " " + symbol() + " go overboard.", "wrong-text"));
+        }
+    }
+
+    // the phases
+
+    private void plan(Project project) {
+        FlightPlan plan = UsualFlight.meant(project);
+        Object now = List.of(plan.phases(), session.units().get(), picked, project.brief().demand());
+        if (now.equals(shownPhases)) {
+            return;
+        }
+        shownPhases = now;
+        boolean feet = session.units().get() == UnitSystem.US;
+        phases.getChildren().setAll(new HBox(8, Ui.label("Phases", "group-title"), Ui.spring(), Ui.label(project.flight().isPresent() ? ""
+                : "usual", "soft")), cells(soft("", "min", "%", session.units().get().unit(Dimension.FLOW).symbol(), "pitch",
+                        feet ? "ft" : "m")));
+        for (int i = 0; i < plan.phases().size(); i++) {
+            phases.getChildren().add(i == picked ? open(plan.phases().get(i), i, project) : closed(plan.phases().get(i), i, project));
+        }
+        Button add = Ui.button("Add a phase", "phase-add", () -> edit("Add a phase", p -> {
+            List<Phase> all = new ArrayList<>(p.phases());
+            int at = Math.max(0, Math.min(picked < 0 ? all.size() : picked + 1, all.size()));
+            all.add(at, Phase.of(Phase.Kind.CRUISE, 30, 65, 0, 2500, false));
+            return p.withPhases(all);
+        }), "chip");
+        phases.getChildren().add(add);
+    }
+
+    private static Label[] soft(String... texts) {
+        return java.util.Arrays.stream(texts).map(t -> Ui.label(t, "soft")).toArray(Label[]::new);
+    }
+
+    private static HBox cells(Node... content) {
+        HBox box = new HBox(2);
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        for (int i = 0; i < content.length; i++) {
+            javafx.scene.layout.Region cell = (javafx.scene.layout.Region) content[i];
+            cell.setMinWidth(WIDE[i]);
+            cell.setPrefWidth(WIDE[i]);
+            cell.setMaxWidth(WIDE[i]);
+            box.getChildren().add(cell);
+        }
+        return box;
+    }
+
+    private String flow(Phase p, Project project) {
+        return UnitSystem.figure(session.units().get().unit(Dimension.FLOW).fromSi(p.share().si() * project.brief().demand()), 1);
+    }
+
+    private Unit high() {
+        return session.units().get() == UnitSystem.US ? Unit.FOOT : Unit.METRE;
+    }
+
+    private static String grouped(double v) {
+        return UnitSystem.figure(v, 0);
+    }
+
+    private Node closed(Phase p, int n, Project project) {
+        Button row = Ui.button("", "phase-" + n, () -> pick(n));
+        row.setGraphic(cells(Ui.label(p.kind().label(), "bold"), Ui.label(UnitSystem.figure(p.lasts(), 0)), Ui.label(UnitSystem.figure(100 * p
+                .share().si(), 0)), Ui.label(flow(p, project), "soft"), Ui.label(UnitSystem.figure(Math.toDegrees(p.pitch().si()), 0) + "\u00b0"),
+                Ui.label(grouped(high().fromSi(p.altitude().si())))));
+        row.getStyleClass().setAll("button", "phase-row");
+        row.setMaxWidth(Double.MAX_VALUE);
+        row.setAccessibleText(p.kind().label() + ", " + UnitSystem.figure(p.lasts(), 0) + " minutes, " + UnitSystem.figure(100 * p.share().si(), 0)
+                + " percent; Enter to change");
+        return row;
+    }
+
+    private void pick(int n) {
+        picked = n;
+        plan(session.shown().get().project());
+        Node first = lookup("#phase-minutes");
+        if (first != null) {
+            first.requestFocus();
+        }
+    }
+
+    private Node open(Phase p, int n, Project project) {
+        HBox fields = cells(kind(p, n), number("phase-minutes", "Minutes", Unit.MINUTE, p.minutes(), 0, n, Phase::withMinutes), percent(p, n), Ui
+                .label(flow(p, project), "soft"), number("phase-pitch", "Pitch, degrees", Unit.DEGREE, p.pitch(), 0, n, Phase::withPitch), number(
+                        "phase-altitude", "Altitude at its end", high(), p.altitude(), 0, n, Phase::withAltitude));
+        CheckBox boost = new CheckBox("boost pump on");
+        boost.setId("phase-boost");
+        boost.setSelected(p.boost());
+        boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
+        HBox more = new HBox(8, boost, Ui.label("bank", "soft"), number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
+                Phase::withBank), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
+                    picked = -1;
+                    edit("Remove a phase", plan -> {
+                        List<Phase> all = new ArrayList<>(plan.phases());
+                        if (n < all.size() && all.size() > 1) {
+                            all.remove(n);
+                        }
+                        return plan.withPhases(all);
+                    });
+                }, "chip"));
+        more.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        more.getChildren().get(2).setStyle("-fx-pref-width: 44px;");
+        VBox box = new VBox(3, fields, more);
+        box.getStyleClass().add("phase-open");
+        return box;
+    }
+
+    private ChoiceBox<Phase.Kind> kind(Phase p, int n) {
+        ChoiceBox<Phase.Kind> box = new ChoiceBox<>();
+        box.getItems().setAll(Phase.Kind.values());
+        box.setConverter(new javafx.util.StringConverter<>() {
+            @Override
+            public String toString(Phase.Kind k) {
+                return k.label();
+            }
+
+            @Override
+            public Phase.Kind fromString(String text) {
+                return Phase.Kind.CRUISE;
+            }
+        });
+        box.setValue(p.kind());
+        box.setId("phase-kind");
+        box.setAccessibleText("Kind of phase");
+        box.setOnAction(e -> edit("Set kind of phase", plan -> change(plan, n, x -> x.with(box.getValue()))));
+        return box;
+    }
+
+    private QuantityField<Double> percent(Phase p, int n) {
+        QuantityField<Double> field = new QuantityField<>("phase-share", "Percent of take-off consumption", text -> {
+            double v = Quantity.parse(text.replace("%", ""), Unit.ONE).si();
+            if (!(v >= 0 && v <= 120)) {
+                throw new IllegalArgumentException("A phase takes 0 to 120 % of take-off consumption.");
+            }
+            return v;
+        }, v -> UnitSystem.figure(v, 0));
+        field.update(100 * p.share().si());
+        return told(field).onValue(v -> edit("Set power of " + p.kind().label().toLowerCase(java.util.Locale.ROOT), plan -> change(plan, n, x -> x
+                .withShare(v / 100))));
+    }
+
+    /** What a phase becomes with a figure. */
+    private interface With {
+        Phase apply(Phase phase, Quantity figure);
+    }
+
+    private QuantityField<Quantity> number(String id, String words, Unit unit, Measured shown, int decimals, int n, With with) {
+        Phase now = UsualFlight.meant(session.shown().get().project()).phases().get(n);
+        QuantityField<Quantity> field = new QuantityField<>(id, words, text -> {
+            Quantity q = Quantity.parse(text, unit);
+            with.apply(now, q); // says what is wrong with it
+            return q;
+        }, q -> UnitSystem.figure(unit.fromSi(q.si()), decimals));
+        field.update(shown.quantity());
+        return told(field).onValue(q -> edit("Set " + words.toLowerCase(java.util.Locale.ROOT), plan -> change(plan, n, x -> with.apply(x, q))));
+    }
+
+    private <T> QuantityField<T> told(QuantityField<T> field) {
+        field.onTrouble(trouble::setText);
+        return field;
+    }
+
+    private static FlightPlan change(FlightPlan plan, int n, UnaryOperator<Phase> change) {
+        return n < plan.phases().size() ? plan.withPhase(n, change.apply(plan.phases().get(n))) : plan;
+    }
+
+    private void edit(String name, UnaryOperator<FlightPlan> change) {
+        session.apply(Edit.of(name, p -> p.with(change.apply(UsualFlight.meant(p)))));
+    }
+
+    // the handles
+
+    private void times(Project project, Flight f) {
+        FlightPlan plan = UsualFlight.meant(project);
+        Object now = List.of(plan.switching(), plan.limit(), session.units().get(), f == null ? "" : f, project.system().selectors());
+        if (now.equals(shownSwitching)) {
+            return;
+        }
+        shownSwitching = now;
+        boolean any = !project.system().selectors().isEmpty();
+        switching.setVisible(any);
+        switching.setManaged(any);
+        switching.getChildren().clear();
+        if (!any) {
+            return;
+        }
+        Switching s = plan.switching();
+        switching.getChildren().add(Ui.label("Switching", "group-title"));
+        switch (s.mode()) {
+            case CLOCK -> switching.getChildren().add(asked("every", quantity("flight-every", "Minutes from switch to switch", Unit.MINUTE, s
+                    .every(), m -> edit("Set time between switches", p -> p.with(p.switching().withEvery(p.switching().every().with(m))))), "min"));
+            case QUANTITY -> switching.getChildren().add(asked("after", quantity("flight-portion", "What a tank gives before the next", session
+                    .units().get().unit(Dimension.VOLUME), s.portion(), m -> edit("Set portion of a tank", p -> p.with(p.switching().withPortion(p
+                            .switching().portion().with(m))))), symbol() + " from a tank"));
+            case BALANCE -> switching.getChildren().add(asked("apart at most", quantity("flight-limit", "Most that left and right may differ",
+                    session.units().get().unit(Dimension.VOLUME), plan.limit(), m -> edit("Set limit of left and right", p -> p.withLimit(p.limit()
+                            .with(m)))), symbol() + ", left and right"));
+            case HAND -> hand(project, s);
+            case BOTH -> {
+                // one setting, nothing to say
+            }
+        }
+        if (f != null) {
+            FlowPane cells = new FlowPane(4, 4);
+            cells.setId("flight-timetable");
+            f.switches().stream().filter(e -> e.minutes() <= f.landing().minutes()).forEach(e -> cells.getChildren().add(Ui.label(FlightTable
+                    .clock(e.minutes()) + "  " + e.words(), "time-cell")));
+            cells.getChildren().add(Ui.label(FlightTable.clock(f.landing().minutes()) + "  land", "time-cell"));
+            switching.getChildren().add(cells);
+            if (s.mode() != Switching.Mode.HAND && f.switches().size() > 1) {
+                switching.getChildren().add(Ui.button("Take over by hand", "flight-take", () -> take(f), "chip"));
+            }
+        }
+    }
+
+    private HBox asked(String before, Node field, String after) {
+        HBox box = new HBox(6, Ui.label(before, "soft"), field, Ui.label(after, "soft"));
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private QuantityField<Quantity> quantity(String id, String words, Unit unit, Measured shown, Consumer<Quantity> set) {
+        QuantityField<Quantity> field = new QuantityField<>(id, words, text -> {
+            Quantity q = Quantity.parse(text, unit);
+            if (!(q.si() >= (unit.dimension() == Dimension.TIME ? 60 : 1e-4))) {
+                throw new IllegalArgumentException("That must be more: at least a minute, or a tenth of a litre.");
+            }
+            return q;
+        }, q -> UnitSystem.figure(unit.fromSi(q.si()), unit.dimension() == Dimension.TIME ? 0 : 1));
+        field.update(shown.quantity());
+        field.setPrefWidth(52);
+        return told(field).onValue(set);
+    }
+
+    private void take(Flight f) {
+        List<Switching.Step> steps = f.switches().stream().filter(e -> e.minutes() < f.landing().minutes()).map(e -> new Switching.Step(Measured.of(
+                Math.round(e.minutes()), Unit.MINUTE), f.at(e.minutes()).positions())).toList();
+        edit("Switch by hand", p -> p.with(p.switching().withSteps(steps).with(Switching.Mode.HAND)));
+    }
+
+    private void hand(Project project, Switching s) {
+        for (int i = 0; i < s.steps().size(); i++) {
+            int n = i;
+            Switching.Step step = s.steps().get(i);
+            HBox row = new HBox(6, quantityOf(step, n));
+            project.system().selectors().forEach(sel -> row.getChildren().add(position(sel, step, n)));
+            row.getChildren().add(Ui.button("\u2715", "step-remove-" + n, () -> edit("Remove a switch", p -> steps(p, n, was -> null)), "chip"));
+            row.getChildren().get(row.getChildren().size() - 1).setAccessibleText("Remove switch " + (n + 1));
+            row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            switching.getChildren().add(row);
+        }
+        switching.getChildren().add(Ui.button("Add a switch", "step-add", () -> edit("Add a switch", p -> {
+            List<Switching.Step> all = new ArrayList<>(p.switching().steps());
+            double last = all.isEmpty() ? -30 : all.get(all.size() - 1).minutes();
+            Map<String, String> first = new HashMap<>();
+            project.system().selectors().forEach(sel -> first.put(sel.id(), sel.positions().get(0).name()));
+            all.add(new Switching.Step(Measured.of(Math.max(0, last + 30), Unit.MINUTE), first));
+            return p.with(p.switching().withSteps(all));
+        }), "chip"));
+    }
+
+    /** @param change gives null for a step that goes */
+    private static FlightPlan steps(FlightPlan p, int n, UnaryOperator<Switching.Step> change) {
+        List<Switching.Step> all = new ArrayList<>(p.switching().steps());
+        if (n < all.size()) {
+            Switching.Step other = change.apply(all.remove(n));
+            if (other != null) {
+                all.add(n, other);
+            }
+        }
+        return p.with(p.switching().withSteps(all));
+    }
+
+    private QuantityField<Double> quantityOf(Switching.Step step, int n) {
+        QuantityField<Double> field = new QuantityField<>("step-at-" + n, "Time of switch " + (n + 1) + ", hours and minutes", FlightCard::minutes,
+                FlightTable::clock);
+        field.update(step.minutes());
+        field.setPrefWidth(60);
+        return told(field).onValue(m -> edit("Set time of a switch", p -> steps(p, n, was -> new Switching.Step(Measured.of(m, Unit.MINUTE),
+                was.positions()))));
+    }
+
+    /** 1:30 or 90. */
+    private static double minutes(String text) {
+        String[] parts = text.strip().split(":");
+        try {
+            double m = parts.length == 2 ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip()) : Quantity.parse(text,
+                    Unit.MINUTE).si() / 60;
+            if (m >= 0 && m <= 1440) {
+                return m;
+            }
+        } catch (NumberFormatException e) {
+            // said below
+        }
+        throw new IllegalArgumentException("A time is written as 1:30 or as minutes, up to 24 hours.");
+    }
+
+    private ChoiceBox<String> position(Selector sel, Switching.Step step, int n) {
+        ChoiceBox<String> box = new ChoiceBox<>();
+        sel.positions().stream().filter(p -> !p.off()).forEach(p -> box.getItems().add(p.name()));
+        box.setValue(step.positions().get(sel.id()));
+        box.setId("step-" + sel.id() + "-" + n);
+        box.setAccessibleText(sel.name() + " at switch " + (n + 1));
+        box.setOnAction(e -> edit("Set position of a switch", p -> steps(p, n, was -> {
+            Map<String, String> to = new HashMap<>(was.positions());
+            to.put(sel.id(), box.getValue());
+            return new Switching.Step(was.at(), to);
+        })));
+        return box;
+    }
+
+    private void rest(Flight f, Assessment a) {
+        rest.getChildren().clear();
+        both.ifPresent(b -> {
+            String name = a.project().system().item(b.first()).map(Item::name).orElse(b.first());
+            StringBuilder words = new StringBuilder(name + " would empty first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left())
+                    + " " + symbol() + " in the others" + (b.stops() ? "; then the engine starves." : "."));
+            b.causes().stream().filter(c -> b.share(c) > 0.01).forEach(c -> words.append(' ').append(UnitSystem.figure(100 * b.share(c), 0)).append(
+                    " % ").append(c.words()).append(c.flow() < 0 ? " (the other way)" : "").append(';'));
+            Label text = Ui.wrapped(words.substring(0, words.length() - 1) + ".");
+            text.setId("flight-both");
+            rest.getChildren().addAll(Ui.label("On BOTH", "group-title"), text, Ui.rule());
+        });
+        double total = f.samples().get(0).condition().contents().values().stream().mapToDouble(v -> v).sum();
+        double held = a.project().system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
+        List<FlightEvent> spare = f.events().stream().filter(e -> e.kind() == FlightEvent.Kind.LEAST).toList();
+        rest.getChildren().addAll(Ui.label("Why this number", "group-title"), Ui.wrapped(volume(f.landing().usable()) + " = " + volume(total)
+                + " \u2212 " + volume(total - held - f.landing().usable()) + " burnt \u2212 " + volume(held) + " kept back by placards." + (spare
+                        .isEmpty() ? "" : " The least to land with is reached at " + FlightTable.clock(spare.get(0).minutes()) + "."), "soft"));
+        Button card = Ui.button("Card to print, PDF\u2026", "flight-print", () -> print.accept(f));
+        card.setMaxWidth(Double.MAX_VALUE);
+        rest.getChildren().addAll(card, Ui.wrapped("Powers and minutes are common practice, no source; the reserve is that of 14 CFR 91.151, from"
+                + " memory. A computed flight is no permission to fly: dip the tanks, watch the clock.", "soft"));
+    }
+}

@@ -1,0 +1,205 @@
+package ration.desktop.flight;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import ration.assess.Assessment;
+import ration.condition.Faults;
+import ration.desktop.control.LivePage;
+import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.desktop.style.PicturePane;
+import ration.desktop.style.Tokens;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightRun;
+import ration.drawdown.FlightTable;
+import ration.drawdown.OnBoth;
+import ration.drawdown.UsualFlight;
+import ration.drawing.FlightPicture;
+import ration.drawing.Picture;
+import ration.flight.Switching;
+import ration.project.Edit;
+
+/** A flight drawn down. */
+public final class FlightPage extends LivePage {
+
+    private static final double STEP = 5;
+
+    private final Session session;
+    private final LongWork work = new LongWork("flight");
+    private final HBox modes = new HBox(4);
+    private final Label state = Ui.label("", "soft");
+    private final Button again = Ui.button("Fly it", "flight-again", this::restart, "chip");
+    private final PicturePane picture = new PicturePane("flight-picture", this::draw, id -> { });
+    private final FlightCard card;
+    private Assessment done;
+    private Flight flight;
+    private double cursor;
+
+    /** What came of flying. */
+    private record Flown(Flight flight, java.util.Optional<OnBoth> both) {
+    }
+
+    /** @param print told to write the switching card of a flight */
+    public FlightPage(Session session, Consumer<Flight> print) {
+        super(session, "flight-page", "Flight page");
+        this.session = session;
+        card = new FlightCard(session, print);
+        ProgressBar progress = new ProgressBar();
+        progress.setId("flight-progress");
+        progress.setPrefWidth(90);
+        progress.progressProperty().bind(work.progress());
+        Button stop = Ui.button("Stop", "flight-stop", this::stop, "chip");
+        for (javafx.scene.Node n : List.of(progress, stop)) {
+            n.visibleProperty().bind(work.running());
+            n.managedProperty().bind(work.running());
+        }
+        again.setVisible(false);
+        again.managedProperty().bind(again.visibleProperty());
+        modes.setAlignment(Pos.CENTER_LEFT);
+        state.setId("flight-state");
+        HBox head = new HBox(8, Ui.label("Flight", "page-title"), Ui.label("what is left in each tank", "soft"), Ui.spring(), state, progress, stop,
+                again, modes);
+        head.getStyleClass().add("page-head");
+        head.setAlignment(Pos.CENTER_LEFT);
+        setTop(head);
+        picture.setFocusTraversable(true);
+        picture.getStyleClass().add("keyed-picture");
+        picture.setOnMousePressed(e -> {
+            picture.requestFocus();
+            at(e.getX());
+        });
+        picture.setOnMouseDragged(e -> at(e.getX()));
+        picture.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        picture.setMinWidth(0);
+        setCenter(picture);
+        ScrollPane side = new ScrollPane(card);
+        side.setFitToWidth(true);
+        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        side.getStyleClass().add("card");
+        side.setPrefWidth(300);
+        side.setMinWidth(300);
+        setRight(side);
+        for (Switching.Mode m : Switching.Mode.values()) {
+            ToggleButton chip = new ToggleButton(m.label());
+            chip.setId("flight-" + m.name().toLowerCase(java.util.Locale.ROOT));
+            chip.getStyleClass().add("chip");
+            chip.setUserData(m);
+            chip.setOnAction(e -> session.apply(Edit.of("Switch " + m.label().toLowerCase(java.util.Locale.ROOT), p -> p.with(UsualFlight.meant(
+                    p).with(m)))));
+            modes.getChildren().add(chip);
+        }
+    }
+
+    @Override
+    public void arrive() {
+        picture.requestFocus();
+    }
+
+    @Override
+    protected void refresh() {
+        Assessment a = session.shown().get().assessment();
+        modes.setVisible(!a.project().system().selectors().isEmpty());
+        Switching.Mode mode = UsualFlight.meant(a.project()).switching().mode();
+        modes.getChildren().forEach(n -> ((ToggleButton) n).setSelected(n.getUserData() == mode));
+        if (a != done) {
+            start(a);
+        } else {
+            show();
+        }
+    }
+
+    private void start(Assessment a) {
+        done = a;
+        flight = null;
+        session.flight().set(null);
+        again.setVisible(false);
+        state.setText("");
+        if (a.basis().isEmpty()) {
+            work.cancel();
+            card.nothing("Nothing can be flown yet: lay out a tank and its line to the engine.", a.project());
+            picture.redraw();
+            return;
+        }
+        work.start(task -> {
+            Flight flown = FlightRun.of(a, UsualFlight.meant(a.project()), Faults.NONE, task);
+            return new Flown(flown, OnBoth.of(a, flown.plan()));
+        }, flown -> {
+            flight = flown.flight();
+            session.flight().set(flight);
+            card.both(flown.both());
+            cursor = Math.min(cursor, last());
+            show();
+        }, why -> {
+            card.nothing(why, a.project());
+            again.setVisible(true);
+            picture.redraw();
+        });
+    }
+
+    private void restart() {
+        start(session.shown().get().assessment());
+    }
+
+    private void stop() {
+        work.cancel();
+        state.setText("Stopped: nothing is shown.");
+        again.setVisible(true);
+    }
+
+    private void show() {
+        picture.redraw();
+        if (flight != null) {
+            card.show(flight, done);
+        }
+    }
+
+    private double last() {
+        return flight.samples().get(flight.samples().size() - 1).minutes();
+    }
+
+    private Picture draw(double w, double h) {
+        if (flight == null) {
+            return new Picture(w, h, List.of());
+        }
+        return FlightPicture.draw(done.project(), flight, cursor, session.units().get(), Tokens.measure(), w, h);
+    }
+
+    private void at(double px) {
+        if (flight != null) {
+            to(FlightPicture.minutes(flight, px, picture.getWidth()));
+        }
+    }
+
+    /** The moment under the cursor is the case every page shows. */
+    private void to(double minutes) {
+        cursor = Math.max(0, Math.min(last(), Math.round(minutes)));
+        session.look(flight.at(cursor).condition());
+        state.setText("Every page shows " + FlightTable.clock(cursor));
+        picture.redraw();
+    }
+
+    private void key(KeyEvent e) {
+        if (flight == null || e.isShortcutDown() || e.isAltDown()) {
+            return;
+        }
+        double step = e.isShiftDown() ? 1 : STEP;
+        KeyCode code = e.getCode();
+        if (code == KeyCode.LEFT || code == KeyCode.RIGHT) {
+            to(cursor + (code == KeyCode.RIGHT ? step : -step));
+            e.consume();
+        } else if (code == KeyCode.HOME || code == KeyCode.END) {
+            to(code == KeyCode.HOME ? 0 : flight.landing().minutes());
+            e.consume();
+        }
+    }
+}
