@@ -85,6 +85,27 @@ class CommandsTest {
         assertThat(run("solve", "tansy-l3", "--case", "level, left", "--fault", "outlet-clogged:left.outlet=shut")).isIn(0, 1);
     }
 
+    /** A flight drawn down: words, time series and events, a rule that is none or cannot be followed. */
+    @Test
+    void aFlightIsFlown() throws IOException {
+        assertThat(run("fly", "tansy-l3")).isZero();
+        assertThat(out.toString()).contains("Tansy L3, flight: Holds", "lands 3:45 with 6.6 gal usable", "switch RIGHT", "no permission to fly");
+        assertThat(run("fly", "tansy-l3", "--plan", "hand")).isEqualTo(1);
+        assertThat(out.toString()).contains("engine starves on LEFT");
+        assertThat(run("fly", "tansy-l3", "--plan", "clock", "--json")).isZero();
+        JsonNode flight = new ObjectMapper().readTree(out.toString());
+        assertThat(flight.path("rule").asText()).isEqualTo("clock");
+        assertThat(flight.path("onBoth").isNull()).isTrue();
+        assertThat(flight.path("series")).hasSizeGreaterThan(225).allSatisfy(s -> assertThat(s.path("tanks").size()).isEqualTo(2));
+        assertThat(flight.path("events")).anySatisfy(e -> assertThat(e.path("kind").asText()).isEqualTo("lands"));
+        assertThat(run("fly", "tansy-l3", "--csv")).isZero();
+        assertThat(out.toString()).startsWith("minutes,phase,selector");
+        assertThat(run("fly", "tansy-l3", "--plan", "luck")).isEqualTo(2);
+        assertThat(err.toString()).contains("--plan takes hand, clock, quantity, both or balance");
+        assertThat(run("fly", "tansy-l3", "--plan", "both")).isEqualTo(2);
+        assertThat(err.toString()).contains("has no BOTH");
+    }
+
     /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
     @Test
     void figuresAreExplained() {

@@ -3,11 +3,13 @@ package ration.drawdown;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import ration.flow.FlowAnswer;
-import ration.flow.FlowQuestion;
-import ration.model.Tank;
 import ration.assess.Assessment;
-import ration.condition.Condition;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Tank;
+import ration.topology.Passing;
+import ration.topology.Topology;
 
 /**
  * A way to set the handles, and the tanks that feed then.
@@ -22,13 +24,23 @@ record Choice(Map<String, String> positions, Set<String> feeds) {
         feeds = Set.copyOf(feeds);
     }
 
-    /** Every way but OFF, in the order of the handles; which tanks feed is asked of the network with full tanks. */
-    static List<Choice> of(Assessment a, Condition level, double demand) {
-        return Assessment.positions(a.project().system()).stream().map(p -> {
-            FlowAnswer f = a.basis().orElseThrow().ask(level.withPositions(p), new FlowQuestion.Demand(demand));
-            return new Choice(p, Set.copyOf(a.project().system().tanks().stream().filter(t -> f.outflow(t) > 0.02 * demand).map(Tank::id)
-                    .toList()));
-        }).toList();
+    /** Every way but OFF, in the order of the handles: a tank feeds where its outlet is joined to the engine. */
+    static List<Choice> of(FuelSystem system) {
+        Topology topology = Topology.of(system);
+        PortRef engine = new PortRef(system.inlet().orElseThrow().id(), Item.IN);
+        return Assessment.positions(system).stream().map(p -> new Choice(p, Set.copyOf(system.tanks().stream().filter(t -> topology.reached(t
+                .outlets().stream().map(o -> new PortRef(t.id(), o.name())).toList(), forward(p)).contains(engine)).map(
+                        Tank::id).toList()))).toList();
+    }
+
+    /** As it is meant to run, through headers but not through tanks, the selectors so. */
+    private static Passing forward(Map<String, String> positions) {
+        return p -> switch (p.what()) {
+            case TANK, RAIL -> Passing.Way.NONE;
+            case POSITION -> p.position().equals(positions.get(p.from().item())) ? Passing.Way.BOTH : Passing.Way.NONE;
+            case BORE, SHUT_OFF, HEADER -> Passing.Way.BOTH;
+            case CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER -> Passing.Way.FORWARD;
+        };
     }
 
     /** Whether one tank feeds by itself. */

@@ -47,6 +47,9 @@ public final class Drawdown {
     /** How far fuel rises over a bare outlet before it counts as covered, m. */
     private static final double COVERS = 3e-3;
 
+    /** As good as level with its lip, m: a tank that is empty to its floor has an outlet there. */
+    private static final double BARE = 1e-7;
+
     private final FlowBasis basis;
     private final Map<String, ClosedAirspace.Room> shutIn;
     private Map<String, Set<String>> bare = Map.of();
@@ -118,7 +121,7 @@ public final class Drawdown {
             Set<String> are = new HashSet<>();
             for (Outlet o : tank(level.tank()).outlets()) {
                 double lip = up.dot(o.drainsAt());
-                if (level.surface() <= lip + (were.contains(o.name()) ? COVERS : 0)) {
+                if (level.surface() <= lip + (were.contains(o.name()) ? COVERS : 2 * BARE)) {
                     are.add(o.name());
                 }
             }
@@ -143,7 +146,7 @@ public final class Drawdown {
                 boolean isBare = bare.get(tank.id()).contains(o.name());
                 all.add(new Watch(FlightEvent.Kind.UNCOVERS, tank.id() + "." + o.name(), l -> {
                     double over = l.levels().get(tank.id()).surface() - lip;
-                    return isBare ? COVERS - over : over;
+                    return isBare ? COVERS - over : over - BARE;
                 }));
             }
         }

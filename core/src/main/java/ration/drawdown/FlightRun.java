@@ -36,6 +36,9 @@ public final class FlightRun {
     /** Switch times are rounded to what is remembered, minutes. */
     private static final double[] ROUND = {30, 15, 10, 5};
 
+    /** More than can happen at one moment. */
+    private static final int MOST_AT_ONCE = 40;
+
     private final Assessment assessment;
     private final FlightPlan plan;
     private final Faults faults;
@@ -67,7 +70,7 @@ public final class FlightRun {
         demand = assessment.project().brief().demand();
         sides = same != null ? same.sides : new Sides(basis);
         centroids = same != null ? same.centroids : new HashMap<>();
-        choices = same != null ? same.choices : Choice.of(assessment, Assessment.start(assessment.project()), demand);
+        choices = same != null ? same.choices : Choice.of(basis.system());
     }
 
     /** Flies the plan of an assessment that is not blocked. */
@@ -182,8 +185,16 @@ public final class FlightRun {
         double landing = plan.landing();
         String trouble = "";
         int phase = -1;
+        int stood = 0;
+        double before = -1;
         try {
             while (t < LONGEST) {
+                stood = t - before < 1e-6 ? stood + 1 : 0;
+                before = t;
+                if (stood > MOST_AT_ONCE) {
+                    trouble = "At " + FlightTable.clock(t) + " two things call each other forth without an end.";
+                    break;
+                }
                 task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
                 if (task.cancelled().getAsBoolean()) {
                     trouble = "Stopped at " + FlightTable.clock(t) + ".";
@@ -263,7 +274,7 @@ public final class FlightRun {
         Stretch here = stretch(t);
         return pilot.others(holding).stream().filter(c -> !c.equals(now)).filter(c -> {
             Stretch there = new Stretch(here.condition().withPositions(c.positions()), here.demand(), here.from(), here.to(), here.climbs());
-            return new Look(drawdown, there, t, holding, Map.of()).delivered();
+            return drawdown.begin(there, holding).delivered();
         }).findFirst();
     }
 

@@ -146,7 +146,10 @@ final class Pilot {
         if (!alternates() || minutes - since < 1) {
             return false;
         }
-        boolean ends = times.allowedUntil(minutes) <= minutes + 1e-9 && times.allowed(minutes) > minutes + 1e-9;
+        if (!times.mayMove(minutes)) {
+            return false;
+        }
+        boolean ends = times.allowed(minutes) > minutes + 1e-9;
         double ahead = ends ? times.burn(minutes, times.allowed(minutes)) * demand * 60 : 0;
         return margin(holding, ahead) <= 1e-7;
     }

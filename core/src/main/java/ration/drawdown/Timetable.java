@@ -65,6 +65,11 @@ final class Timetable {
         return windows().stream().filter(w -> at >= w[0] - 1e-9 && at < w[1] - 1e-6).mapToDouble(w -> w[1]).findFirst().orElse(at);
     }
 
+    /** Whether a handle may be moved at a time, the last moment of a window among them; after the plan's end always. */
+    boolean mayMove(double at) {
+        return at >= ends() - 1e-9 || windows().stream().anyMatch(w -> at >= w[0] - 1e-9 && at <= w[1] + 1e-6);
+    }
+
     /** Times, joined where they touch, in which handles may be moved. */
     List<double[]> windows() {
         List<double[]> all = new ArrayList<>();

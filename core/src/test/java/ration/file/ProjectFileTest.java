@@ -16,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
@@ -26,6 +27,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ration.Systems;
 import ration.assess.Assessment;
+import ration.drawdown.UsualFlight;
+import ration.flight.FlightPlan;
+import ration.flight.Switching;
 import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
@@ -154,6 +158,13 @@ class ProjectFileTest {
             assertThat(said.heat()).isEqualTo(heat);
             assertThat(schema.validate(JSON.readTree(ProjectFile.text(said)))).as(v.name()).isEmpty();
         }
+        Project tansy = ration.Systems.demo("tansy-l3");
+        FlightPlan plan = UsualFlight.of(tansy);
+        FlightPlan full = plan.with(plan.switching().with(Switching.Mode.HAND).withSteps(List.of(new Switching.Step(Measured.of(30, Unit.MINUTE,
+                "watch"), Map.of("selector", "RIGHT"))))).withStart(Map.of("left", Measured.of(20, Unit.GALLON, "dipped")));
+        Project flown = read(ProjectFile.text(tansy.with(full)));
+        assertThat(flown.flight()).contains(full);
+        assertThat(schema.validate(JSON.readTree(ProjectFile.text(flown)))).isEmpty();
         ObjectNode wrong = demo();
         wrong.put("version", 2);
         assertThat(schema.validate(wrong)).isNotEmpty();

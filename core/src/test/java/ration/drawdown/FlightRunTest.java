@@ -1,0 +1,200 @@
+package ration.drawdown;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.check.Verdict;
+import ration.condition.Fault;
+import ration.condition.Faults;
+import ration.flight.FlightPlan;
+import ration.flight.Phase;
+import ration.flight.Phase.Kind;
+import ration.flight.Switching;
+import ration.model.FuelSystem;
+import ration.model.Measured;
+import ration.model.Tank;
+import ration.model.VentLine;
+import ration.project.Pattern;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.remedy.Task;
+
+/** Plans flown: what the rules for the handles do, and what is left. */
+class FlightRunTest {
+
+    private static final double GALLON = Unit.GALLON.toSi(1);
+    private static final Assessment TANSY = Assessment.of(Systems.demo("tansy-l3"));
+
+    private static double burnt(Assessment a, List<Phase> phases) {
+        return phases.stream().mapToDouble(p -> p.lasts() * 60 * p.share().si() * a.project().brief().demand()).sum();
+    }
+
+    @Test
+    void whatIsBurntIsPowerTimesTime() {
+        FlightPlan plan = UsualFlight.of(TANSY.project());
+        Flight f = FlightRun.of(TANSY, plan);
+        List<Phase> flown = plan.phases().subList(0, plan.phases().size() - 1);
+        assertThat(f.at(f.landing().minutes()).burnt()).isCloseTo(burnt(TANSY, flown), Percentage.withPercentage(1e-6));
+        double full = f.samples().get(0).condition().contents().values().stream().mapToDouble(v -> v).sum();
+        double placards = TANSY.project().system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
+        assertThat(f.landing().usable()).isCloseTo(full - placards - burnt(TANSY, flown), Percentage.withPercentage(1e-6));
+        assertThat(f.landing().needs()).isCloseTo(30 * 60 * 0.65 * TANSY.project().brief().demand(), Percentage.withPercentage(1e-9));
+    }
+
+    @Test
+    void theOrderOfEqualPhasesChangesNothing() {
+        List<Phase> phases = new ArrayList<>(List.of(Phase.of(Kind.CRUISE, 40, 70, 0, 4000, true), Phase.of(Kind.CRUISE, 40, 50, 0, 4000, true), Phase
+                .of(Kind.CRUISE, 40, 60, 0, 4000, true)));
+        Flight one = FlightRun.of(TANSY, FlightPlan.of(phases).with(Switching.Mode.HAND));
+        Collections.reverse(phases);
+        Flight other = FlightRun.of(TANSY, FlightPlan.of(phases).with(Switching.Mode.HAND));
+        assertThat(other.landing().usable()).isCloseTo(one.landing().usable(), Percentage.withPercentage(1e-9));
+        assertThat(other.reached().burnt()).isCloseTo(one.reached().burnt(), Percentage.withPercentage(1e-6));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {4, 6, 10})
+    void aPlannedFlightKeepsItsBalanceAndSwitchesWhereItMay(double limit) {
+        FlightPlan plan = UsualFlight.of(TANSY.project()).withLimit(Measured.of(limit, Unit.GALLON));
+        Flight f = FlightRun.of(TANSY, plan);
+        assertThat(f.balance().most()).isLessThanOrEqualTo(limit * GALLON);
+        assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
+        Set<Kind> never = Set.of(Kind.TAKE_OFF, Kind.CIRCUIT);
+        assertThat(f.switches()).hasSizeGreaterThan(2).allSatisfy(e -> {
+            Kind in = f.phase(f.at(e.minutes())).kind();
+            assertThat(e.minutes() > 0 && e.minutes() < f.landing().minutes() && never.contains(in)).as(e.toString()).isFalse();
+        });
+        Flight wide = FlightRun.of(TANSY, plan.withLimit(Measured.of(2 * limit, Unit.GALLON)));
+        assertThat(wide.switches().size()).isLessThanOrEqualTo(f.switches().size());
+    }
+
+    @Test
+    void byTheClockEveryHalfHour() {
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()).with(Switching.Mode.CLOCK));
+        assertThat(f.switches().stream().filter(e -> e.minutes() < 190).map(FlightEvent::minutes)).containsExactly(0.0, 30.0, 60.0, 90.0, 120.0, 150.0,
+                180.0);
+        assertThat(f.switches().subList(0, 4)).extracting(FlightEvent::words).containsExactly("LEFT", "RIGHT", "LEFT", "RIGHT");
+    }
+
+    /** Nobody switches: the left tank runs dry when its fuel above what its outlet strands is burnt. */
+    @Test
+    void aTankForgottenStarvesTheEngine() {
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()).with(Switching.Mode.HAND));
+        FlightEvent trouble = f.firstTrouble().orElseThrow();
+        assertThat(trouble.words()).isEqualTo("engine starves on LEFT");
+        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        Flight.Sample then = f.at(trouble.minutes());
+        assertThat(then.tank("left")).isCloseTo(f.floors().get(then.phase()).get("left"), Offset.offset(0.02 * GALLON));
+        assertThat(then.tank("right")).isCloseTo(f.samples().get(0).tank("right"), Offset.offset(1e-9));
+    }
+
+    @Test
+    void stepsByHandAreFollowed() {
+        FlightPlan plan = UsualFlight.of(TANSY.project()).with(Switching.Mode.HAND);
+        Switching s = plan.switching().withSteps(List.of(new Switching.Step(Measured.of(50, Unit.MINUTE), Map.of("selector", "LEFT")),
+                new Switching.Step(Measured.of(0, Unit.MINUTE), Map.of("selector", "RIGHT"))));
+        Flight f = FlightRun.of(TANSY, plan.with(s));
+        assertThat(f.at(49).positions()).containsEntry("selector", "RIGHT");
+        assertThat(f.at(51).positions()).containsEntry("selector", "LEFT");
+        assertThat(f.at(40).tank("left")).isEqualTo(f.at(0).tank("left"));
+    }
+
+    private static Project both(double leftFloor, double rightTip) {
+        FuelSystem system = Systems.twoTanks(leftFloor, 24);
+        VentLine vent = new VentLine(Systems.in(0.3), Systems.in(20), Measured.of(rightTip, Unit.ONE), false, Optional.empty(), List.of());
+        VentLine still = new VentLine(Systems.in(0.3), Systems.in(20), Measured.of(0, Unit.ONE), false, Optional.empty(), List.of());
+        FuelSystem vented = system.change("right", Tank.class, t -> t.with(t.fitout().withVent(Optional.of(vent)))).change("left", Tank.class, t -> t
+                .with(t.fitout().withVent(Optional.of(still))));
+        return Systems.project(vented);
+    }
+
+    /** A tip in suction holds its tank back: the other empties first, and the vents are named as the cause. */
+    @Test
+    void onBothTheTankWithTheLowerTipIsHeldBack() {
+        Assessment a = Assessment.of(both(24, -0.3));
+        OnBoth b = OnBoth.of(a, UsualFlight.of(a.project())).orElseThrow();
+        assertThat(b.first()).isEqualTo("left");
+        assertThat(b.causes().get(0).words()).startsWith("vents");
+        assertThat(b.causes().get(0).flow()).isPositive();
+        assertThat(b.causes().stream().mapToDouble(b::share).sum()).isCloseTo(1, Offset.offset(1e-9));
+        assertThat(b.left()).isGreaterThan(0.3 * GALLON);
+    }
+
+    @Test
+    void onBothTheHigherTankGivesFirst() {
+        Assessment a = Assessment.of(both(30, 0));
+        OnBoth b = OnBoth.of(a, UsualFlight.of(a.project())).orElseThrow();
+        assertThat(b.first()).isEqualTo("left");
+        assertThat(b.causes().get(0).words()).startsWith("heights");
+    }
+
+    /** With equal tanks 1 in of fuel is 180 Pa (1 in of avgas at 0.72; handbook, common practice): tips so far apart part levels by that. */
+    @Test
+    void levelsPartByThePressureOfTheTips() {
+        Assessment a = Assessment.of(both(24, -0.3));
+        Flight f = FlightRun.of(a, UsualFlight.of(a.project()).with(Switching.Mode.BOTH));
+        Flight.Sample s = f.at(0.5 * f.landing().minutes());
+        double inches = (s.tank("right") - s.tank("left")) / (200 * Math.pow(0.0254, 2)) / 0.0254;
+        double suction = 0.3 * a.basis().orElseThrow().around().ram();
+        assertThat(inches * 180 / suction).isBetween(0.9, 1.1);
+    }
+
+    @Test
+    void withoutBothThereIsNoFlightOnBoth() {
+        assertThat(OnBoth.of(TANSY, UsualFlight.of(TANSY.project()))).isEmpty();
+        assertThatThrownBy(() -> FlightRun.of(TANSY, UsualFlight.of(TANSY.project()).with(Switching.Mode.BOTH))).isInstanceOf(
+                IllegalArgumentException.class).hasMessageContaining("no BOTH");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Pattern.class)
+    void everyPatternCanBeFlown(Pattern pattern) {
+        Assessment a = Assessment.of(pattern.project());
+        Flight f = FlightRun.of(a, UsualFlight.of(a.project()));
+        assertThat(f.trouble()).isEmpty();
+        assertThat(f.events()).isSortedAccordingTo(java.util.Comparator.comparingDouble(FlightEvent::minutes));
+        assertThat(f.samples()).allSatisfy(s -> assertThat(s.condition().contents().values()).allSatisfy(v -> assertThat(v).isBetween(0.0, 0.5)));
+        assertThat(f.reached().endurance()).isGreaterThan(f.landing().minutes());
+    }
+
+    /** A vent that ices over in flight is felt: the same flight without it goes on. */
+    @Test
+    void aShutVentEndsTheFlightEarlier() {
+        FlightPlan plan = UsualFlight.of(TANSY.project());
+        Flight sound = FlightRun.of(TANSY, plan);
+        Flight failed = FlightRun.of(TANSY, plan, new Faults(Set.of(new Fault(Fault.Kind.VENT_SHUT, "left"), new Fault(Fault.Kind.VENT_SHUT, "right"))),
+                Task.QUIET);
+        assertThat(failed.reached().endurance()).isLessThan(sound.reached().endurance());
+    }
+
+    @Test
+    void aStoppedFlightIsNotShown() {
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), Faults.NONE, new Task(p -> { }, () -> true));
+        assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(f.trouble()).startsWith("Stopped");
+    }
+
+    @Test
+    void theTableHasARowAMinute() {
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()));
+        List<String> rows = FlightTable.csv(TANSY.project(), f).lines().toList();
+        assertThat(rows).hasSize(f.samples().size() + 1);
+        assertThat(rows.get(0)).startsWith("minutes,phase,selector,altitude (ft),Left tank (gal),Right tank (gal)");
+        assertThat(f.samples().stream().filter(s -> s.minutes() == Math.rint(s.minutes())).map(s -> (int) s.minutes()).distinct().count())
+                .isGreaterThanOrEqualTo((long) f.landing().minutes());
+    }
+}
