@@ -35,7 +35,7 @@ import ration.model.Outlet;
 import ration.model.Tank;
 
 /** Empties a system through its network, a stretch at a time. Not to be shared between threads. */
-public final class Drawdown {
+final class Drawdown {
 
     /** Of a volume, m3: a tenth of a millilitre. */
     private static final double TOLERANCE = 1e-7;
@@ -58,13 +58,14 @@ public final class Drawdown {
     /**
      * @param from   what there is when the faults begin: air is shut in as it is then
      * @param begins the case at that moment
+     * @param exponent of air that is shut in, see {@link ClosedAirspace}
      */
-    public Drawdown(FlowBasis basis, Holding from, Condition begins) {
+    Drawdown(FlowBasis basis, Holding from, Condition begins, double exponent) {
         this.basis = basis;
-        shutIn = shutIn(from, begins);
+        shutIn = shutIn(from, begins, exponent);
     }
 
-    private Map<String, ClosedAirspace.Room> shutIn(Holding from, Condition begins) {
+    private Map<String, ClosedAirspace.Room> shutIn(Holding from, Condition begins, double exponent) {
         Map<String, ClosedAirspace.Room> rooms = new HashMap<>();
         Faults faults = begins.faults();
         FuelSystem system = basis.system();
@@ -74,7 +75,7 @@ public final class Drawdown {
             if (shut && !tank.fitout().secondAir()) {
                 double held = from.tank(tank.id());
                 rooms.put(tank.id(), new ClosedAirspace.Room(Math.max(LEAST_ROOM, basis.bodies().get(tank.id()).capacity() - held), held,
-                        begins.air().day().pressurePa()));
+                        begins.air().day().pressurePa(), exponent));
             }
         }
         return rooms;

@@ -15,6 +15,7 @@ import ration.condition.Faults;
 import ration.flight.FlightPlan;
 import ration.flight.Phase;
 import ration.flight.Switching;
+import ration.flow.ClosedAirspace;
 import ration.flow.FlowBasis;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
@@ -177,7 +178,7 @@ public final class FlightRun {
         double total = holding.inTanks();
         pilot = new Pilot(plan, times, choices, sides, keeps(), demand, first);
         pilot.put(pilot.start(), 0, holding);
-        drawdown = new Drawdown(basis, holding, condition(0));
+        drawdown = new Drawdown(basis, holding, condition(0), ClosedAirspace.ADIABATIC);
         if (choices.size() > 1) {
             event(0, FlightEvent.Kind.SWITCH, "", pilot.now().words());
         }

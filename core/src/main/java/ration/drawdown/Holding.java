@@ -69,6 +69,13 @@ public final class Holding {
         return state[tanks.size() + n];
     }
 
+    Holding withoutHeader(int n) {
+        double[] other = state.clone();
+        other[other.length - 2] += other[tanks.size() + n];
+        other[tanks.size() + n] = 0;
+        return at(other);
+    }
+
     /** In all headers. */
     public double inHeaders() {
         double sum = 0;

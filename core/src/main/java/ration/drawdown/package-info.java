@@ -7,6 +7,7 @@
  * are integrated by an embedded Runge-Kutta method of a library (Dormand and Prince, from memory).
  *
  * <p>{@link ration.drawdown.Flight} flies a plan so: phases, the pilot's rule for the handles ({@link ration.drawdown.Pilot}),
- * events, balance, what is left. Faults ask the same for the minutes they leave.
+ * events, balance, what is left. Faults ask the same for the minutes they
+ * leave ({@link ration.drawdown.Lasting}).
  */
 package ration.drawdown;

@@ -83,6 +83,7 @@ public final class FlightPicture {
         p.grid();
         p.floor();
         p.curves();
+        p.floorWords();
         double y = p.pumps(p.selector());
         p.events(y);
         p.strips();
@@ -224,11 +225,30 @@ public final class FlightPicture {
         if (placard > 0) {
             double py = y.at(placard);
             marks.add(SchematicPart.line(LEFT, py, x.toPx(), py, Pen.of(Ink.RUST, 1, 1.5, 3.0)));
-            marks.add(label(LEFT + 6, py - 5, "placard keeps back " + UnitSystem.figure(placard, 1) + (tanks.size() > 1 ? " in a tank" : "")
-                    + "; tinted: under the outlet in the attitude flown", false, Ink.SOFT, Anchor.START));
-            taken.take(LEFT, py - 18, LEFT + 360, py);
         }
         piece(Kind.GROUND, "", marks);
+    }
+
+    /** What the dots and the tint mean, where no curve is. */
+    private void floorWords() {
+        double placard = tanks.stream().filter(t -> feeds(t.id())).mapToDouble(t -> volume.fromSi(t.unusable().si())).max().orElse(0);
+        if (placard <= 0) {
+            return;
+        }
+        String words = "placard keeps back " + UnitSystem.figure(placard, 1) + (tanks.size() > 1 ? " in a tank" : "")
+                + "; tinted: under the outlet in the attitude flown";
+        double w = measure.width(words, 11, false);
+        double y = volumes().at(placard) - 5;
+        double best = LEFT + 6;
+        double least = Double.POSITIVE_INFINITY;
+        for (double at = LEFT + 6; at + w < x.toPx(); at += 20) {
+            double over = taken.overlap(at - 4, y - 11, at + w + 4, y + 4);
+            if (over < least) {
+                least = over;
+                best = at;
+            }
+        }
+        piece(Kind.TEXT, "", List.of(label(best, y, words, false, Ink.SOFT, Anchor.START)));
     }
 
     private boolean feeds(String id) {

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
-import ration.assess.AirAnswer;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.FaultCases;
@@ -19,6 +18,7 @@ import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.condition.Fault.Kind;
 import ration.condition.Power;
+import ration.drawdown.Lasting;
 import ration.fault.FaultAnswer.Seen;
 import ration.fault.FaultAnswer.WayOut;
 import ration.model.FlowSender;
@@ -35,6 +35,10 @@ public final class FaultSearch {
 
     /** Time a pilot wants between seeing it and the flow being short, minutes; a practice choice. */
     private static final double TIME_TO_ACT = 1;
+    /** How far ahead a case is followed that stays as it is, minutes. */
+    private static final double AHEAD = 240;
+    /** Suction a tank's shell is taken to bear unasked, Pa: half a psi; common practice, no source. */
+    private static final double BEARS = 3447;
     /** A flow reading is seen to move from this share on. */
     private static final double SEEN = 0.1;
 
@@ -83,6 +87,9 @@ public final class FaultSearch {
     private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group).thenComparingDouble(f -> Double.isNaN(
             f.minutes()) ? Double.MAX_VALUE : f.minutes()).thenComparingDouble(f -> Double.isNaN(f.share()) ? 2 : f.share());
 
+    /** Of one fault in several cases: what is not shown in one never gives way to what holds in another. */
+    private static final Comparator<FaultAnswer> WORSE = Comparator.comparing(FaultAnswer::verdict).reversed().thenComparing(WORST_FIRST);
+
     /** An exception never turns into a fault left out. */
     private FaultAnswer guarded(Fault f) {
         try {
@@ -124,7 +131,7 @@ public final class FaultSearch {
         FaultAnswer worst = null;
         for (CaseAnswer c : cases) {
             FaultAnswer here = in(f, c);
-            worst = worst == null || WORST_FIRST.compare(here, worst) < 0 ? here : worst;
+            worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
         }
         return worst;
     }
@@ -145,7 +152,7 @@ public final class FaultSearch {
                     "No answer: " + now.capacity().reason());
         }
         double share = now.capacity().usable() ? now.margin() : 0;
-        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : fromHeaders(f, share, sound.need());
+        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : fromHeaders(failed, sound.need());
         String obstacle = now.obstacle(system);
         String why = share >= 1 ? "The demand is met with nothing done." : !obstacle.isEmpty() ? obstacle : "Only "
                 + units.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + units.text(sound.need(), Dimension.FLOW)
@@ -202,21 +209,23 @@ public final class FaultSearch {
             return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
                     "It gives nothing with the handles so.");
         }
-        Optional<AirAnswer.Blocked> blocked = FaultCases.blocked(assessment, f.item());
-        if (blocked.isEmpty()) {
-            return new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "It does not feed"
-                    + " the engine by itself, so nothing stops at once; what the other tanks give then is not computed.");
+        Lasting with = Lasting.of(assessment.basis().orElseThrow(), failed, sound.need(), AHEAD);
+        Lasting without = Lasting.of(assessment.basis().orElseThrow(), sound.condition(), sound.need(), AHEAD);
+        String shell = with.suction() < BEARS ? "" : " The air over the fuel falls " + units.text(with.suction(), Dimension.PRESSURE)
+                + " under ambient: what the tank's shell bears is not said.";
+        if (with.minutes() >= without.minutes() - 0.01 && !shell.isEmpty()) {
+            return new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(), elsewhere(f, sound), Verdict.NOT_SHOWN, "The pumps go on"
+                    + " drawing." + shell);
         }
-        AirAnswer.Blocked b = blocked.get();
-        if (b.outlasts()) {
+        if (with.minutes() >= without.minutes() - 0.01) {
             return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
-                    "Half full, its fuel ends before the trapped air holds it back.");
+                    "The fuel ends before the trapped air holds it back" + (Double.isInfinite(with.minutes()) ? "; looked "
+                            + UnitSystem.figure(AHEAD, 0) + " min ahead." : "."));
         }
-        double minutes = b.soonest().seconds() / 60;
         Optional<WayOut> out = elsewhere(f, sound);
-        return judged(f, failed, share, minutes, List.of(), out, "The air over the fuel thins as fuel leaves: half full and level, "
-                + units.fineVolume(b.soonest().volume()) + " feed before the inlet has just its least pressure. Nothing fitted here"
-                + " shows it before.");
+        return judged(f, failed, share, with.minutes(), List.of(), out, "The air over the fuel thins as fuel leaves, without time to take up"
+                + " heat: " + units.fineVolume(with.fed()) + " feed before the inlet has just its least pressure. Nothing fitted here shows it"
+                + " before." + shell);
     }
 
     /** Positions that take nothing from what the shut vent starves. */
@@ -232,12 +241,8 @@ public final class FaultSearch {
     }
 
     /** Minutes the full headers behind what failed last while less comes in than is taken; nothing where there is none. */
-    private double fromHeaders(Fault f, double share, double need) {
-        Set<String> behind = topology.downstream(system.item(f.item()).flatMap(i -> i.only(Run.class)).map(r -> r.to().item()).orElse(f
-                .item()));
-        double held = system.all(Header.class).filter(h -> behind.contains(h.id()) && !h.id().equals(f.item())).mapToDouble(h -> h.capacity()
-                .si()).sum();
-        return held / (need * (1 - share)) / 60;
+    private double fromHeaders(Condition failed, double need) {
+        return system.all(Header.class).findAny().isEmpty() ? 0 : Lasting.of(assessment.basis().orElseThrow(), failed, need, AHEAD).minutes();
     }
 
     /** Of what is fitted in this document: flow senders; a pressure gauge is none of its items. */

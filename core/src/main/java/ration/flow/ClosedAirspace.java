@@ -1,10 +1,15 @@
 package ration.flow;
 
 /**
- * Air shut in over the fuel: {@code p V = const}. Isothermal, the slower loss of pressure; air that has no time to take up
- * heat falls up to 1.4 times as fast (handbook, common practice).
+ * Air shut in over the fuel: {@code p V^n = const}. Isothermal, n 1, the slower loss of pressure; air that has no time to take up
+ * heat, n 1.4, the quick bound (handbook, common practice).
  */
 public final class ClosedAirspace {
+
+    /** Air that stays as warm as it was. */
+    public static final double ISOTHERMAL = 1.0;
+    /** Air that takes up no heat: what is left of the pressure first. */
+    public static final double ADIABATIC = 1.4;
 
     private ClosedAirspace() {
     }
@@ -17,17 +22,18 @@ public final class ClosedAirspace {
      * @param ambient Pa
      */
     public static double gauge(double roomM3, double usedM3, double ambient) {
-        return new Room(roomM3, 0, ambient).gauge(-usedM3, ambient);
+        return new Room(roomM3, 0, ambient, ISOTHERMAL).gauge(-usedM3, ambient);
     }
 
     /**
      * Air as it was shut in.
      *
-     * @param roomM3  it had, above zero
-     * @param heldM3  fuel under it
-     * @param ambient its pressure, Pa
+     * @param roomM3   it had, above zero
+     * @param heldM3   fuel under it
+     * @param ambient  its pressure, Pa
+     * @param exponent 1 to 1.4
      */
-    public record Room(double roomM3, double heldM3, double ambient) {
+    public record Room(double roomM3, double heldM3, double ambient, double exponent) {
 
         public Room {
             if (!(roomM3 > 0)) {
@@ -41,7 +47,7 @@ public final class ClosedAirspace {
             if (!(room > 0)) {
                 throw new IllegalArgumentException("A closed airspace has room.");
             }
-            return ambient * roomM3 / room - outside;
+            return ambient * Math.pow(roomM3 / room, exponent) - outside;
         }
     }
 }

@@ -42,7 +42,7 @@ class DrawdownTest {
     private static Drawdown.Outcome run(FuelSystem system, Condition c, double demand, double minutes, Watch... watches) {
         FlowBasis basis = new FlowBasis(system, FuelGrade.AVGAS_100LL, FrictionLaw.TEXTBOOK);
         Holding from = Holding.of(system, c.contents());
-        return new Drawdown(basis, from, c).run(Stretch.level(c, demand, 0, minutes), from, List.of(watches), l -> { });
+        return new Drawdown(basis, from, c, 1).run(Stretch.level(c, demand, 0, minutes), from, List.of(watches), l -> { });
     }
 
     private static Watch shortOfFuel() {

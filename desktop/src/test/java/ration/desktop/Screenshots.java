@@ -85,10 +85,6 @@ public final class Screenshots {
             fire(scene, "#rail-runs");
             ((javafx.scene.control.ToggleButton) scene.lookup("#view-lists")).fire();
         });
-        SCENES.put("flow-tansy", (s, scene) -> {
-            demo(s, "tansy-l3");
-            fire(scene, "#ledger-flow");
-        });
         SCENES.put("flow-brindle", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-flow");
@@ -126,6 +122,10 @@ public final class Screenshots {
         SCENES.put("faults", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#rail-faults");
+        });
+        SCENES.put("flight", (s, scene) -> {
+            demo(s, "tansy-l3");
+            fire(scene, "#rail-flight");
         });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
@@ -200,7 +200,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") || name.equals("flight") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close", "#why-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())

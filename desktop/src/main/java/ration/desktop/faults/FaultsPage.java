@@ -27,6 +27,10 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.desktop.style.PicturePane;
+import ration.drawdown.Lasting;
+import ration.drawing.LastingPicture;
+import ration.drawing.Picture;
 import ration.fault.Catalogue;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultAnswer.Group;
@@ -49,6 +53,8 @@ public final class FaultsPage extends LivePage {
     private final Label words = Ui.label("");
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
+    private final LongWork minutes = new LongWork("minutes");
+    private Lasting course;
     private Assessment done;
     private UnitSystem units;
     private List<FaultAnswer> answers = List.of();
@@ -315,7 +321,10 @@ public final class FaultsPage extends LivePage {
                     f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
                             + " min")).toList())));
         }
-        if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.THIN) {
+        if (Double.isFinite(f.minutes()) && f.minutes() > 0) {
+            chart(f);
+        }
+        if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.THIN || f.wayOut().isPresent()) {
             card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(f.wayOut().map(w -> w.does() + ": " + share(w.share())
                     + " of the demand then").orElse("No handle, pump or less power brings the flow back.")));
         }
@@ -323,6 +332,22 @@ public final class FaultsPage extends LivePage {
         put.setMaxWidth(Double.MAX_VALUE);
         card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("Ways and severities are common practice, no source. Two things that fail at once"
                 + " are not asked. A computed pass is no permission to fly: maker, inspector and authority decide.", "soft"));
+    }
+
+    /** Its minutes, drawn down behind the page. */
+    private void chart(FaultAnswer f) {
+        PicturePane pane = new PicturePane("fault-minutes-chart", (w, h) -> course == null ? new Picture(w, h, List.of()) : LastingPicture.draw(
+                course, session.units().get(), w, h), id -> { });
+        pane.setPrefHeight(118);
+        pane.setMinHeight(118);
+        card.getChildren().add(pane);
+        Assessment a = done;
+        course = null;
+        minutes.start(task -> Lasting.of(a.basis().orElseThrow(), f.condition(), a.project().brief().demand() * f.condition().engine().power()
+                .demandShare(), 240), found -> {
+                    course = found;
+                    pane.redraw();
+                }, why -> { });
     }
 
     private String caseWords(FaultAnswer f) {

@@ -214,11 +214,17 @@ final class FlightCard extends VBox {
         HBox fields = cells(kind(p, n), number("phase-minutes", "Minutes", Unit.MINUTE, p.minutes(), 0, n, Phase::withMinutes), percent(p, n), Ui
                 .label(flow(p, project), "soft"), number("phase-pitch", "Pitch, degrees", Unit.DEGREE, p.pitch(), 0, n, Phase::withPitch), number(
                         "phase-altitude", "Altitude at its end", high(), p.altitude(), 0, n, Phase::withAltitude));
-        CheckBox boost = new CheckBox("boost pump on");
+        CheckBox boost = new CheckBox("boost");
         boost.setId("phase-boost");
+        boost.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        boost.setAccessibleText("Electric feed pumps on");
+        boost.setVisible(!ration.topology.Topology.of(project.system()).feedPumps().isEmpty());
+        boost.managedProperty().bind(boost.visibleProperty());
         boost.setSelected(p.boost());
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
-        HBox more = new HBox(8, boost, Ui.label("bank", "soft"), number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
+        Label banked = Ui.label("bank", "soft");
+        banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        HBox more = new HBox(8, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
                 Phase::withBank), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
                     picked = -1;
                     edit("Remove a phase", plan -> {

@@ -1,0 +1,84 @@
+package ration.drawdown;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import ration.condition.Condition;
+import ration.flow.ClosedAirspace;
+import ration.flow.FlowBasis;
+
+/**
+ * How long the engine gets what it takes in a case that stays as it is: tanks, headers and air that is shut in, in time.
+ *
+ * @param minutes until less arrives; infinite if that is beyond what was asked
+ * @param fed     left the tanks and headers by then, m3
+ * @param suction most that the air over the fuel of a tank fell under ambient, Pa; 0 where its vent is open
+ * @param course  of the pressure at the inlet over its least, a point a minute and one at each event
+ */
+public record Lasting(double minutes, double fed, double suction, List<Point> course) {
+
+    /**
+     * A moment.
+     *
+     * @param minutes after the start
+     * @param spare   pressure at the inlet over the least it takes, Pa; not a number where nothing arrives
+     * @param left    in tanks and headers, m3
+     */
+    public record Point(double minutes, double spare, double left) {
+    }
+
+    public Lasting {
+        course = List.copyOf(course);
+    }
+
+    /**
+     * @param demand the engine takes, m3/s
+     * @param most   minutes to look ahead
+     */
+    public static Lasting of(FlowBasis basis, Condition condition, double demand, double most) {
+        Holding holding = Holding.of(basis.system(), condition.contents());
+        double start = holding.inTanks() + holding.inHeaders();
+        Drawdown drawdown = new Drawdown(basis, holding, condition, ClosedAirspace.ADIABATIC);
+        List<Watch> watches = List.of(new Watch(FlightEvent.Kind.STARVES, "", Look::spare));
+        List<Point> course = new ArrayList<>();
+        double t = 0;
+        for (int events = 0; t < most && events < MOST_EVENTS; events++) {
+            Stretch stretch = Stretch.level(condition, demand, t, most);
+            Look look = drawdown.begin(stretch, holding);
+            course.add(point(look));
+            if (!look.delivered()) {
+                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+            }
+            int header = look.feedingHeader();
+            if (header >= 0) {
+                // nothing else moves: it falls evenly
+                t += holding.header(header) / demand / 60;
+                holding = holding.withoutHeader(header);
+                continue;
+            }
+            Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches, l -> course.add(point(l)));
+            holding = outcome.at().holding();
+            t = outcome.at().minutes();
+            if (outcome.by().filter(w -> w.kind() == FlightEvent.Kind.STARVES).isPresent()) {
+                course.add(point(outcome.at()));
+                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+            }
+        }
+        if (t < most && !course.isEmpty() && course.size() > MOST_EVENTS) {
+            throw new IllegalStateException("Something covers and uncovers without an end.");
+        }
+        return new Lasting(Double.POSITIVE_INFINITY, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+    }
+
+    private static double suction(Drawdown drawdown, Holding holding, Condition condition) {
+        Map<String, Double> pressures = drawdown.airspace(holding, condition);
+        return drawdown.shutIn().keySet().stream().mapToDouble(id -> -pressures.get(id)).max().orElse(0);
+    }
+
+    private static final int MOST_EVENTS = 500;
+
+    private static Point point(Look l) {
+        double spare = l.spare();
+        return new Point(l.minutes(), spare <= Look.NOTHING ? Double.NaN : spare, l.holding().inTanks() + l.holding().inHeaders());
+    }
+}

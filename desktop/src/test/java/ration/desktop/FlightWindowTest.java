@@ -1,0 +1,102 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.check.Verdict;
+import ration.drawdown.UsualFlight;
+import ration.flight.Switching;
+
+/** A flight planned, changed, walked along and printed, by keys in the real window. */
+class FlightWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void tansy() {
+        menu("demo-tansy-l3");
+        until(() -> session.project().name().startsWith("Tansy") && !session.shown().get().assessment().blocked());
+        keys(KeyCode.ESCAPE);
+        robot.clickOn("#rail-flight");
+        until(() -> label("#flight-landing").equals("At landing, 3:45"));
+    }
+
+    /** A balanced flight is planned as soon as the page opens; its switching card can be read back from the PDF. */
+    @Test
+    void aBalancedFlightIsPlannedAndItsCardPrinted() throws IOException {
+        tansy();
+        assertThat(label("#flight-verdict")).isEqualTo("Holds");
+        assertThat(session.flight().get().balance().verdict()).isEqualTo(Verdict.HOLDS);
+        until(() -> node("#rail-flight").getAccessibleText().contains("Holds"));
+        assertThat(session.changed().get()).as("the usual flight is no change").isFalse();
+        answers.save = folder.resolve("card.pdf");
+        robot.interact(() -> node("#flight-print").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> Files.exists(answers.save));
+        String text;
+        try (var pdf = Loader.loadPDF(answers.save.toFile())) {
+            text = new PDFTextStripper().getText(pdf);
+        }
+        assertThat(text).contains("switching card", "0:45", "RIGHT", "3:45", "land");
+    }
+
+    /** The cursor is the case of every page: contents, selector and attitude of that minute. */
+    @Test
+    void theCursorSetsWhatEveryPageShows() {
+        tansy();
+        robot.interact(() -> node("#flight-picture").requestFocus());
+        for (int i = 0; i < 12; i++) {
+            keys(KeyCode.RIGHT);
+        }
+        until(() -> label("#flight-state").equals("Every page shows 1:00"));
+        assertThat(session.condition().positions()).containsEntry("selector", "RIGHT");
+        assertThat(session.condition().contents()).isEqualTo(session.flight().get().at(60).condition().contents());
+        assertThat(node("#flight-picture").getAccessibleText()).contains("At 1:00, Cruise", "Right", "feeds");
+        keys(KeyCode.END);
+        until(() -> label("#flight-state").equals("Every page shows 3:45"));
+    }
+
+    /** Forgotten switching is Short and says when; a longer cruise eats the reserve; undo brings both back. */
+    @Test
+    void changesOfThePlanAreFeltAtOnce() {
+        tansy();
+        robot.clickOn("#flight-hand");
+        until(() -> label("#flight-verdict").equals("Short") && everyText().stream().anyMatch(t -> t.contains("engine starves on LEFT")));
+        assertThat(session.project().flight().orElseThrow().switching().mode()).isEqualTo(Switching.Mode.HAND);
+        robot.interact(session::undo);
+        until(() -> label("#flight-verdict").equals("Holds"));
+        robot.interact(() -> node("#phase-3").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#phase-minutes").tryQuery().isPresent() && node("#phase-minutes").isFocused());
+        control(KeyCode.A);
+        robot.write("195");
+        keys(KeyCode.ENTER);
+        until(() -> label("#flight-landing").equals("At landing, 4:05") && label("#flight-verdict").equals("Short"));
+        assertThat(session.project().flight().orElseThrow().phases().get(3).lasts()).isEqualTo(195);
+        robot.interact(session::undo);
+        until(() -> label("#flight-landing").equals("At landing, 3:45"));
+        assertThat(session.project().flight()).isEmpty();
+    }
+
+    /** The plan of the program is taken over, and a time changed by hand. */
+    @Test
+    void aPlanIsTakenOverByHand() {
+        tansy();
+        robot.interact(() -> node("#flight-take").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#step-at-1").tryQuery().isPresent());
+        fill("#step-at-1", "0:40");
+        until(() -> session.flight().get() != null && session.flight().get().switches().stream().anyMatch(e -> e.minutes() == 40));
+        assertThat(UsualFlight.meant(session.project()).switching().mode()).isEqualTo(Switching.Mode.HAND);
+        assertThat(UsualFlight.meant(session.project()).switching().steps().get(1).minutes()).isEqualTo(40);
+    }
+}
