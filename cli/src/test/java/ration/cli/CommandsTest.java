@@ -106,6 +106,28 @@ class CommandsTest {
         assertThat(err.toString()).contains("has no BOTH");
     }
 
+    /** Readings in, cause out: ranked, with what to read next; a wrong row is named. */
+    @Test
+    void readingsAreExplained() throws IOException {
+        Path table = Files.createTempFile("readings", ".csv");
+        Files.writeString(table, "place,quantity,value,unit,error,state\nservo,pressure,0,psi,1,\"level, left, engine pump alone\"\n");
+        assertThat(run("find", "tansy-l3", table.toString())).isZero();
+        assertThat(out.toString()).contains("what explains the readings", "Engine pump dead", "suspects", "Read next", "common practice, no source");
+        assertThat(run("find", "tansy-l3", table.toString(), "--json")).isZero();
+        JsonNode found = new ObjectMapper().readTree(out.toString());
+        double sum = 0;
+        for (JsonNode e : found.path("explanations")) {
+            sum += e.path("belief").asDouble();
+        }
+        assertThat(sum).isBetween(0.999999, 1.000001);
+        assertThat(found.path("next").get(0).path("suspectsLeft").asDouble()).isLessThan(found.path("suspects").asDouble());
+        Files.writeString(table, "place,quantity,value,unit,error,state\nrudder,pressure,0,psi,1,\n");
+        assertThat(run("find", "tansy-l3", table.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("Row 1", "no part");
+        assertThat(run("find", "tansy-l3", "no-such-table.csv")).isEqualTo(2);
+        Files.delete(table);
+    }
+
     /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
     @Test
     void figuresAreExplained() {

@@ -1,0 +1,55 @@
+package ration.find;
+
+import java.util.List;
+import java.util.Optional;
+import ration.condition.Fault;
+import ration.condition.Fault.Kind;
+
+/**
+ * Something that may be the cause.
+ *
+ * @param sort   of cause
+ * @param faults the same fault in the severities that are tried; one without degrees, none where nothing failed
+ * @param wrong  number of the reading whose instrument is wrong; -1 if none is
+ * @param prior  how common, before any reading; they add up to 1
+ */
+record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
+
+    enum Sort { FAULT, SOUND, INSTRUMENT, UNKNOWN }
+
+    Cause {
+        faults = List.copyOf(faults);
+    }
+
+    Optional<Fault> first() {
+        return faults.stream().findFirst();
+    }
+
+    /** How common ways to fail are among each other; common practice, no source. */
+    static double common(Kind kind) {
+        return switch (kind) {
+            case FILTER_FOULED -> 4;
+            case VENT_SHUT, PUMP_WEAK, SUPPLY_DEAD -> 2.5;
+            case PUMP_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, OUTLET_CLOGGED -> 2;
+            case AIR_LEAK, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, VENT_HOLDS_LIQUID -> 1;
+            case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT, SELECTOR_BETWEEN, REFERENCE_OFF, CAP_LOST, FUEL_LEAK -> 0.7;
+            case LINE_PINCHED, RETURN_BLOCKED, SELECTOR_LEAKS, SENDER_CLOGGED, INDICATION_FROZEN -> 0.5;
+        };
+    }
+
+    /** Severities tried, each as likely as the next. */
+    static double[] severities(Kind kind) {
+        double shut = Double.POSITIVE_INFINITY;
+        return switch (kind) {
+            case OUTLET_CLOGGED, SENDER_CLOGGED -> new double[] {4, 16, 64, 256, 1024, shut};
+            case FILTER_FOULED -> new double[] {1, 3, 10, 30, 100, 300, shut};
+            case LINE_PINCHED -> new double[] {0.7, 0.5, 0.35, 0.25, 0.15};
+            case SELECTOR_BETWEEN -> new double[] {0.3, 0.1, 0.03};
+            case PUMP_WEAK -> new double[] {0.85, 0.75, 0.65, 0.55, 0.45, 0.35, 0.25};
+            case VENT_HOLDS_LIQUID -> new double[] {0.025, 0.075, 0.15};
+            case SELECTOR_LEAKS, FUEL_LEAK -> new double[] {0.00025, 0.0005, 0.001};
+            case CAP_LOST -> new double[] {0.5, 1};
+            default -> new double[0];
+        };
+    }
+}

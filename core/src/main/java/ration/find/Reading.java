@@ -1,0 +1,101 @@
+package ration.find;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Run;
+import ration.quantity.Dimension;
+
+/**
+ * A figure read on the aircraft.
+ *
+ * @param place   id of an item, item.port, or of a run
+ * @param what    was read
+ * @param value   SI; minutes for a time
+ * @param error   of the instrument, one standard deviation, SI, above zero
+ * @param setting when it was read
+ */
+public record Reading(String place, What what, double value, double error, Setting setting) {
+
+    /** What can be read. */
+    public enum What {
+        PRESSURE("pressure", Dimension.PRESSURE), FLOW("flow", Dimension.FLOW),
+        /** Until the engine is short, everything left as it is. */
+        MINUTES("minutes", Dimension.TIME);
+
+        private final String word;
+        private final Dimension dimension;
+
+        What(String word, Dimension dimension) {
+            this.word = word;
+            this.dimension = dimension;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        public Dimension dimension() {
+            return dimension;
+        }
+    }
+
+    public Reading {
+        if (!(error > 0) || !Double.isFinite(value)) {
+            throw new IllegalArgumentException("A reading is a number, and its error is above zero.");
+        }
+    }
+
+    /** Where, as it is named here. */
+    public String named(FuelSystem system) {
+        String id = place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
+        return system.item(id).map(Item::name).orElse(id) + (place.contains(".") ? ", " + place.substring(place.indexOf('.') + 1) : "");
+    }
+
+    /**
+     * The place meant by an id, a name, or either with a port behind a dot.
+     *
+     * @throws IllegalArgumentException with a sentence that lists the parts
+     */
+    public static String placeOf(FuelSystem system, String written) {
+        String plain = written.strip();
+        int dot = plain.lastIndexOf('.');
+        String head = dot < 0 ? plain : plain.substring(0, dot);
+        Optional<Item> item = system.items().stream().filter(i -> i.id().equalsIgnoreCase(head) || i.name().toLowerCase(Locale.ROOT).equals(head
+                .toLowerCase(Locale.ROOT))).findFirst();
+        if (item.isEmpty()) {
+            throw new IllegalArgumentException("There is no part \u201c" + written + "\u201d. Say one of: " + String.join(", ", system.items().stream()
+                    .map(Item::id).toList()) + ".");
+        }
+        String port = dot < 0 ? "" : plain.substring(dot + 1);
+        boolean run = item.get().only(Run.class).isPresent();
+        if (!port.isEmpty() && !run && !item.get().ports().contains(port)) {
+            throw new IllegalArgumentException(item.get().name() + " has no port \u201c" + port + "\u201d. It has: " + String.join(", ", item.get()
+                    .ports()) + ".");
+        }
+        return item.get().id() + (port.isEmpty() || run ? "" : "." + port);
+    }
+
+    /** The port a pressure is read at: as said; else the inlet of an engine, the end of a run, what leaves another part. */
+    PortRef port(FuelSystem system) {
+        if (place.contains(".")) {
+            return new PortRef(place.substring(0, place.indexOf('.')), place.substring(place.indexOf('.') + 1));
+        }
+        Optional<Run> run = system.item(place).flatMap(i -> i.only(Run.class));
+        if (run.isPresent()) {
+            return run.get().to();
+        }
+        List<String> ports = system.item(place).map(Item::ports).orElse(List.of());
+        return new PortRef(place, ports.contains(Item.OUT) ? Item.OUT : ports.contains(Item.IN) || ports.isEmpty() ? Item.IN : ports.get(0));
+    }
+
+    /** The run whose flow is read: as said; else what arrives at a part, or leaves it. */
+    Optional<Run> run(FuelSystem system) {
+        String id = place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
+        return system.item(id).flatMap(i -> i.only(Run.class)).or(() -> system.runs().stream().filter(r -> r.to().item().equals(id)).findFirst()).or(
+                () -> system.runs().stream().filter(r -> r.from().item().equals(id)).findFirst());
+    }
+}

@@ -1,0 +1,114 @@
+package ration.find;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import ration.assess.Assessment;
+import ration.assess.CaseWords;
+import ration.condition.Condition;
+import ration.condition.Fault;
+import ration.model.FuelSystem;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.topology.Topology;
+
+/**
+ * What was set when a reading was taken.
+ *
+ * @param condition  attitude, contents, handles, pumps, power
+ * @param manoeuvres done beside
+ */
+public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
+
+    /** What is done to an aircraft to learn something. */
+    public enum Manoeuvre {
+        ENGINE_STOPPED("engine stopped", 0, ""), RETURN_PINCHED("return pinched", 2, "Rubber hose only, a towel round it and smooth jaws, never a"
+                + " hard line; it must stand the pump's full pressure."), CAP_LOOSENED("cap loosened", 1, "On the ground only: vapor comes out."),
+        LINE_OPEN("line open", 20, "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand.");
+
+        private final String word;
+        private final int minutes;
+        private final String caution;
+
+        Manoeuvre(String word, int minutes, String caution) {
+            this.word = word;
+            this.minutes = minutes;
+            this.caution = caution;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        public int minutes() {
+            return minutes;
+        }
+
+        public String caution() {
+            return caution;
+        }
+    }
+
+    public Setting {
+        manoeuvres = manoeuvres.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(manoeuvres));
+    }
+
+    public Setting(Condition condition) {
+        this(condition, Set.of());
+    }
+
+    boolean has(Manoeuvre m) {
+        return manoeuvres.contains(m);
+    }
+
+    public Setting with(Manoeuvre m) {
+        Set<Manoeuvre> all = EnumSet.of(m);
+        all.addAll(manoeuvres);
+        return new Setting(condition, all);
+    }
+
+    /**
+     * As it is said: the words of a case and of what is done, as in {@code level, left, cruise, return pinched}.
+     *
+     * @throws IllegalArgumentException with a sentence that lists what may be said
+     */
+    public static Setting parse(Assessment a, String written) {
+        Set<Manoeuvre> done = EnumSet.noneOf(Manoeuvre.class);
+        List<String> rest = new java.util.ArrayList<>();
+        for (String part : written.split(",")) {
+            String word = part.strip().toLowerCase(Locale.ROOT);
+            Arrays.stream(Manoeuvre.values()).filter(m -> m.word().equals(word)).findFirst().ifPresentOrElse(done::add, () -> rest.add(part));
+        }
+        String said = String.join(",", rest);
+        try {
+            return new Setting(said.isBlank() ? Assessment.start(a.project()) : CaseWords.parse(a, said), done);
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(e.getMessage() + " Beside that: " + Arrays.stream(Manoeuvre.values()).map(Manoeuvre::word).collect(
+                    Collectors.joining(", ")) + ".");
+        }
+    }
+
+    /** The case with a fault in it, as what is done leaves it. */
+    Condition failed(FuelSystem system, Set<Fault> faults) {
+        Condition c = condition;
+        for (Fault f : faults) {
+            boolean aired = has(Manoeuvre.CAP_LOOSENED) && (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID);
+            c = aired ? c : c.with(f);
+        }
+        if (has(Manoeuvre.ENGINE_STOPPED)) {
+            Set<String> standing = new java.util.HashSet<>(c.stopped());
+            system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ENGINE).forEach(p -> standing.add(p.id()));
+            c = c.withStopped(standing);
+        }
+        if (has(Manoeuvre.RETURN_PINCHED)) {
+            Topology topology = Topology.of(system);
+            for (Run r : system.runs()) {
+                c = topology.returns(r) ? c.with(new Fault(Fault.Kind.RETURN_BLOCKED, r.id())) : c;
+            }
+        }
+        return c;
+    }
+}

@@ -1,0 +1,12 @@
+/**
+ * Readings in, cause out.
+ *
+ * <p>Every fault of the catalogue, "nothing is wrong" and "this instrument is wrong" predicts every reading by the same network
+ * ({@link ration.find.Predictor}); how well it does, with the errors of instrument and of the model, and how common it is, makes
+ * its share of belief ({@link ration.find.Search}). What is not known keeps a share: when nothing fits, it says so. {@link
+ * ration.find.NextReading} is the reading that would leave the fewest suspects.
+ *
+ * <p>How common things are and how long readings take is common practice without a source. Two things that fail at once are not
+ * looked for.
+ */
+package ration.find;

@@ -1,0 +1,152 @@
+package ration.find;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.condition.Condition;
+import ration.condition.Fault;
+
+/**
+ * Made-up searches: a part fails, as often as such parts do, as badly as may be; the reading the program asks for next is answered
+ * as a rig would, with the errors of its instrument and of the model. How often the cause stands first or second, and whether shares of belief are
+ * what they say. Causes that no reading could tell apart count as one.
+ */
+class CalibrationTest {
+
+    private static final int READINGS = 5;
+
+    /** What came of some searches. */
+    private static final class Score {
+        int all;
+        int found;
+        int called;
+        int right;
+
+        @Override
+        public String toString() {
+            return all + " searches, first or second in " + 100 * found / Math.max(1, all) + " %; of " + called + " called 60 to 80 %, "
+                    + 100 * right / Math.max(1, called) + " % right";
+        }
+    }
+
+    private static Score run(String demo, int cases, long seed) {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        Search search = Search.of(a, List.of());
+        List<Cause> causes = Search.causes(a.project().system(), 0);
+        Random random = new Random(seed);
+        Score score = new Score();
+        for (int n = 0; n < cases; n++) {
+            boolean misread = random.nextDouble() < Search.INSTRUMENT;
+            int wrong = misread ? random.nextInt(READINGS) : -1;
+            Set<Fault> truth = misread ? Set.of() : drawn(causes, random);
+            List<Reading> readings = new ArrayList<>();
+            Search now = search;
+            Condition start = Assessment.start(a.project());
+            for (int k = 0; k < READINGS; k++) {
+                List<NextReading> next = now.next(start);
+                if (next.isEmpty()) {
+                    break;
+                }
+                Reading asked = next.get(0).asked();
+                double real = search.predicted(truth, asked);
+                double off = k == wrong ? (random.nextDouble() - 0.5) * 40 * asked.error() : random.nextGaussian() * Search.error(asked, real);
+                readings.add(new Reading(asked.place(), asked.what(), real + off, asked.error(), asked.setting()));
+                now = search.with(readings);
+                judge(score, now, truth, k >= wrong ? wrong : -1, readings, k == READINGS - 1 || now.next(start).isEmpty());
+            }
+        }
+        return score;
+    }
+
+    private static Set<Fault> drawn(List<Cause> causes, Random random) {
+        double left = random.nextDouble() * causes.stream().filter(c -> c.sort() != Cause.Sort.UNKNOWN).mapToDouble(Cause::prior).sum();
+        for (Cause c : causes) {
+            left -= c.sort() == Cause.Sort.UNKNOWN ? 0 : c.prior();
+            if (left <= 0) {
+                return c.faults().isEmpty() ? Set.of() : Set.of(c.faults().get(random.nextInt(c.faults().size())));
+            }
+        }
+        return Set.of();
+    }
+
+    /** Explanations that predict all that was read alike count as one, with the belief of all. */
+    private static void judge(Score score, Search now, Set<Fault> truth, int wrong, List<Reading> readings, boolean last) {
+        List<List<Double>> seen = new ArrayList<>();
+        List<Double> beliefs = new ArrayList<>();
+        List<Boolean> right = new ArrayList<>();
+        for (Explanation e : now.explanations()) {
+            if (e.name().startsWith("None")) {
+                continue;
+            }
+            List<Double> would = e.fits().stream().map(Explanation.Fit::expected).toList();
+            boolean hit = wrong >= 0 ? e.name().equals("Instrument of reading " + (wrong + 1)) : truth.isEmpty() ? e.name().startsWith("Nothing") : e.fault().filter(f -> truth.stream().anyMatch(t -> t.kind() == f.kind() && t.item()
+                    .equals(f.item()) && t.port().equals(f.port()))).isPresent();
+            int at = -1;
+            for (int i = 0; i < seen.size(); i++) {
+                at = alike(seen.get(i), would, readings) ? i : at;
+            }
+            if (at < 0) {
+                seen.add(would);
+                beliefs.add(e.belief());
+                right.add(hit);
+            } else {
+                beliefs.set(at, beliefs.get(at) + e.belief());
+                right.set(at, right.get(at) || hit);
+            }
+        }
+        Set<Integer> order = new HashSet<>();
+        for (int top = 0; top < 2 && top < beliefs.size(); top++) {
+            int best = -1;
+            for (int i = 0; i < beliefs.size(); i++) {
+                best = !order.contains(i) && (best < 0 || beliefs.get(i) > beliefs.get(best)) ? i : best;
+            }
+            order.add(best);
+            if (top == 0 && beliefs.get(best) >= 0.6 && beliefs.get(best) <= 0.8) {
+                score.called++;
+                score.right += right.get(best) ? 1 : 0;
+            }
+        }
+        if (last) {
+            score.all++;
+            score.found += order.stream().anyMatch(right::get) ? 1 : 0;
+        }
+    }
+
+    private static boolean alike(List<Double> a, List<Double> b, List<Reading> readings) {
+        for (int i = 0; i < a.size(); i++) {
+            if (Math.abs(a.get(i) - b.get(i)) > 0.5 * Search.error(readings.get(i), a.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    @Test
+    void theCauseIsAmongTheFirstTwoAndBeliefIsHonest() {
+        int called = 0;
+        int right = 0;
+        for (String demo : DEMOS) {
+            Score s = run(demo, 25, 7);
+            assertThat(100 * s.found / s.all).as(demo + ": " + s).isGreaterThanOrEqualTo(80);
+            called += s.called;
+            right += s.right;
+        }
+        assertThat(100.0 * right / called).as(right + " of " + called).isBetween(55.0, 85.0);
+    }
+
+    private static final List<String> DEMOS = List.of("corrie-b1", "brindle-a2", "tansy-l3");
+
+    /** As many searches a demo as are asked for, for docs/find.md. */
+    public static void main(String[] args) {
+        for (String demo : DEMOS) {
+            System.out.println(demo + ": " + run(demo, Integer.parseInt(args[0]), 2026));
+        }
+    }
+}
