@@ -23,7 +23,7 @@ import ration.assess.Assessment;
 import ration.assess.FaultWords;
 import ration.find.Explanation;
 import ration.find.NextReading;
-import ration.find.Reading;
+import ration.reading.Reading;
 import ration.find.ReadingsCsv;
 import ration.find.Search;
 import ration.quantity.Dimension;

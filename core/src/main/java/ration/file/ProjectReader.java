@@ -46,6 +46,7 @@ import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.reading.Reading;
 
 /** From JSON to a project. */
 final class ProjectReader {
@@ -70,8 +71,9 @@ final class ProjectReader {
         List<HangarTest> tests = doc.has("tests") ? tests(doc) : List.of();
         Heat heat = doc.has("heat") ? heat(doc.object("heat"), brief) : Heat.usual(Volatility.usual(brief.fuel()));
         Optional<FlightPlan> flight = doc.optional("flight", f -> FlightCodec.read(this, f));
+        List<Reading> readings = doc.has("readings") ? ReadingCodec.read(this, doc) : List.of();
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, heat, flight, unknown);
+        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings), unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {

@@ -18,6 +18,7 @@ import ration.model.Rated;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
+import ration.reading.Reading;
 
 /** From a project to JSON, putting unknown fields back where they stood. */
 final class ProjectWriter {
@@ -54,6 +55,9 @@ final class ProjectWriter {
                     "tests[" + t.id() + "]", t));
         }
         project.flight().ifPresent(f -> FlightCodec.write(this, doc.putObject("flight"), f));
+        if (!project.readings().isEmpty()) {
+            numberedAtTop(doc, project.readings());
+        }
         restore(doc, "");
         return doc;
     }
@@ -137,6 +141,15 @@ final class ProjectWriter {
             ObjectNode node = array.addObject();
             write.accept(element, node);
             restore(node, at);
+        }
+    }
+
+    private void numberedAtTop(ObjectNode doc, List<Reading> readings) {
+        ArrayNode array = doc.putArray("readings");
+        for (int i = 0; i < readings.size(); i++) {
+            ObjectNode node = array.addObject();
+            ReadingCodec.write(this, node, "readings[" + i + "]", readings.get(i));
+            restore(node, "readings[" + i + "]");
         }
     }
 

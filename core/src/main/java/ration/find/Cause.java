@@ -2,8 +2,8 @@ package ration.find;
 
 import java.util.List;
 import java.util.Optional;
-import ration.condition.Fault;
 import ration.condition.Fault.Kind;
+import ration.condition.Fault;
 
 /**
  * Something that may be the cause.

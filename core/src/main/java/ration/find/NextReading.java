@@ -1,6 +1,7 @@
 package ration.find;
 
 import java.util.List;
+import ration.reading.Reading;
 
 /**
  * A reading that would tell.

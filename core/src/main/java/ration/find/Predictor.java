@@ -8,7 +8,6 @@ import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.drawdown.Lasting;
-import ration.find.Setting.Manoeuvre;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
@@ -19,6 +18,9 @@ import ration.model.Measured;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting.Manoeuvre;
+import ration.reading.Setting;
 
 /** What a reading would be if something had failed. One network answer serves all readings of a setting. */
 final class Predictor {

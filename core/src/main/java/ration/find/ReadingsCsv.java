@@ -13,6 +13,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import ration.assess.Assessment;
 import ration.quantity.Unit;
+import ration.reading.Reading;
 
 /** Readings as a table: place, quantity, value, unit, error, state; a point or a comma for decimals, comma or semicolon between. */
 public final class ReadingsCsv {
@@ -68,7 +69,7 @@ public final class ReadingsCsv {
             throw new IllegalArgumentException("The error is above zero: what the instrument may be off by.");
         }
         return new Reading(Reading.placeOf(a.project().system(), row.get("place")), what, unit.toSi(number(row.get("value"), "value")) * scale, error,
-                Setting.parse(a, row.get("state")));
+                SettingWords.parse(a, row.get("state")));
     }
 
     private static double number(String text, String column) {

@@ -14,7 +14,6 @@ import ration.condition.Fault;
 import ration.fault.Catalogue;
 import ration.find.Cause.Sort;
 import ration.find.Explanation.Fit;
-import ration.find.Setting.Manoeuvre;
 import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
@@ -22,6 +21,9 @@ import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Strainer;
 import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting.Manoeuvre;
+import ration.reading.Setting;
 import ration.topology.Topology;
 
 /**

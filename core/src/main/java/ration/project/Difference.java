@@ -30,6 +30,9 @@ public final class Difference {
         if (!first.flight().equals(second.flight())) {
             words.add("the flight differs");
         }
+        if (!first.readings().equals(second.readings())) {
+            words.add("readings differ");
+        }
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }

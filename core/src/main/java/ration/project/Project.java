@@ -15,6 +15,7 @@ import ration.model.Measured;
 import ration.model.Place;
 import ration.model.Tag;
 import ration.quantity.Unit;
+import ration.reading.Reading;
 
 /**
  * Everything in one document.
@@ -25,12 +26,27 @@ import ration.quantity.Unit;
  * @param system  what is laid out
  * @param tests   hangar tests, as recorded
  * @param heat    hot day, zones, fuel bought
- * @param flight  as it is meant; the usual one until another is entered
+ * @param use     flight and readings: what is done with the aircraft
  * @param unknown fields a file held that this version does not know, as JSON text by their place in the document;
  *                written back when the document is saved
  */
 public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests, Heat heat,
-        Optional<FlightPlan> flight, Map<String, String> unknown) {
+        Use use, Map<String, String> unknown) {
+
+    /**
+     * What is done with the aircraft.
+     *
+     * @param flight   as it is meant; empty while the usual one will do
+     * @param readings taken in search of a fault
+     */
+    public record Use(Optional<FlightPlan> flight, List<Reading> readings) {
+        /** Nothing said. */
+        public static final Use NONE = new Use(Optional.empty(), List.of());
+
+        public Use {
+            readings = List.copyOf(readings);
+        }
+    }
 
     public Project {
         tests = List.copyOf(tests);
@@ -39,7 +55,7 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
 
     /** Without tests, heat as usual for its fuel. */
     public Project(String name, String note, Brief brief, FuelSystem system, Map<String, String> unknown) {
-        this(name, note, brief, system, List.of(), Heat.usual(Volatility.usual(brief.fuel())), Optional.empty(), unknown);
+        this(name, note, brief, system, List.of(), Heat.usual(Volatility.usual(brief.fuel())), Use.NONE, unknown);
     }
 
     /** An empty sheet: an engine inlet and nothing else. */
@@ -52,33 +68,47 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project withName(String other) {
-        return new Project(other, note, brief, system, tests, heat, flight, unknown);
+        return new Project(other, note, brief, system, tests, heat, use, unknown);
     }
 
     public Project withNote(String other) {
-        return new Project(name, other, brief, system, tests, heat, flight, unknown);
+        return new Project(name, other, brief, system, tests, heat, use, unknown);
     }
 
     /** With another brief; another grade of fuel boils otherwise, so what was said of the old one's vapor no longer counts. */
     public Project with(Brief other) {
         Heat then = other.fuel() == brief.fuel() ? heat : heat.with(Volatility.usual(other.fuel()));
-        return new Project(name, note, other, system, tests, then, flight, unknown);
+        return new Project(name, note, other, system, tests, then, use, unknown);
     }
 
     public Project with(FuelSystem other) {
-        return new Project(name, note, brief, other, tests, heat, flight, unknown);
+        return new Project(name, note, brief, other, tests, heat, use, unknown);
     }
 
     public Project withTests(List<HangarTest> other) {
-        return new Project(name, note, brief, system, other, heat, flight, unknown);
+        return new Project(name, note, brief, system, other, heat, use, unknown);
     }
 
     public Project with(Heat other) {
-        return new Project(name, note, brief, system, tests, other, flight, unknown);
+        return new Project(name, note, brief, system, tests, other, use, unknown);
     }
 
     public Project with(FlightPlan other) {
-        return new Project(name, note, brief, system, tests, heat, Optional.of(other), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings()), unknown);
+    }
+
+    public Project withReadings(List<Reading> other) {
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other), unknown);
+    }
+
+    /** As it is meant to be flown; empty while the usual flight will do. */
+    public Optional<FlightPlan> flight() {
+        return use.flight();
+    }
+
+    /** Taken on the aircraft, in the order they were taken. */
+    public List<Reading> readings() {
+        return use.readings();
     }
 
     public Optional<HangarTest> test(String id) {

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -44,6 +45,8 @@ import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting;
 
 class ProjectFileTest {
 
@@ -165,6 +168,16 @@ class ProjectFileTest {
         Project flown = read(ProjectFile.text(tansy.with(full)));
         assertThat(flown.flight()).contains(full);
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(flown)))).isEmpty();
+        Setting set = new Setting(Assessment.start(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
+        Reading reading = new Reading("servo", Reading.What.PRESSURE, 82_000, 7000, set);
+        Project read = read(ProjectFile.text(tansy.withReadings(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)))));
+        assertThat(schema.validate(JSON.readTree(ProjectFile.text(read)))).isEmpty();
+        assertThat(read.readings()).hasSize(2);
+        assertThat(read.readings().get(0).value()).isEqualTo(82_000);
+        assertThat(read.readings().get(1).value()).isEqualTo(8);
+        assertThat(read.readings().get(0).setting().manoeuvres()).isEqualTo(set.manoeuvres());
+        assertThat(read.readings().get(0).setting().condition().handles()).isEqualTo(set.condition().handles());
+        assertThat(read(ProjectFile.text(read))).isEqualTo(read);
         ObjectNode wrong = demo();
         wrong.put("version", 2);
         assertThat(schema.validate(wrong)).isNotEmpty();

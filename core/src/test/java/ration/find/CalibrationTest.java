@@ -12,6 +12,7 @@ import ration.Systems;
 import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.condition.Fault;
+import ration.reading.Reading;
 
 /**
  * Made-up searches: a part fails, as often as such parts do, as badly as may be; the reading the program asks for next is answered

@@ -10,12 +10,14 @@ import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.condition.Condition;
-import ration.condition.Fault;
 import ration.condition.Fault.Kind;
+import ration.condition.Fault;
 import ration.condition.Power;
-import ration.find.Setting.Manoeuvre;
 import ration.project.Pattern;
 import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting.Manoeuvre;
+import ration.reading.Setting;
 
 /** What the trade knows of readings, come out of the network and not out of a table of sentences; common practice, no source. */
 class SignaturesTest {
@@ -63,7 +65,7 @@ class SignaturesTest {
     /** Fades after minutes on one tank, recovers with the cap loosened: the vent. */
     @Test
     void fadesAndRecoversWithTheCapLoosenedIsTheVent() {
-        Condition half = Setting.parse(CORRIE, "level, fuselage, half").condition();
+        Condition half = SettingWords.parse(CORRIE, "level, fuselage, half").condition();
         Search search = Search.of(CORRIE, List.of());
         Reading fades = new Reading("carburettor", Reading.What.MINUTES, 1, 0.3, new Setting(half));
         double sound = search.predicted(Set.of(), fades);
@@ -91,7 +93,7 @@ class SignaturesTest {
     @Test
     void aDeadPumpShowsOnceTheOtherIsOff() {
         Setting both = new Setting(Assessment.start(TANSY.project()));
-        Setting alone = Setting.parse(TANSY, "level, left, engine pump alone");
+        Setting alone = SettingWords.parse(TANSY, "level, left, engine pump alone");
         Explanation e = best(TANSY, pressure("servo", 0, alone), pressure("servo", 19, both));
         assertThat(e.fault().orElseThrow()).isEqualTo(new Fault(Kind.PUMP_DEAD, "engine-pump"));
     }

@@ -1,4 +1,4 @@
-package ration.find;
+package ration.reading;
 
 import java.util.List;
 import java.util.Locale;
@@ -80,7 +80,7 @@ public record Reading(String place, What what, double value, double error, Setti
     }
 
     /** The port a pressure is read at: as said; else the inlet of an engine, the end of a run, what leaves another part. */
-    PortRef port(FuelSystem system) {
+    public PortRef port(FuelSystem system) {
         if (place.contains(".")) {
             return new PortRef(place.substring(0, place.indexOf('.')), place.substring(place.indexOf('.') + 1));
         }
@@ -93,7 +93,7 @@ public record Reading(String place, What what, double value, double error, Setti
     }
 
     /** The run whose flow is read: as said; else what arrives at a part, or leaves it. */
-    Optional<Run> run(FuelSystem system) {
+    public Optional<Run> run(FuelSystem system) {
         String id = place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
         return system.item(id).flatMap(i -> i.only(Run.class)).or(() -> system.runs().stream().filter(r -> r.to().item().equals(id)).findFirst()).or(
                 () -> system.runs().stream().filter(r -> r.from().item().equals(id)).findFirst());

@@ -1,13 +1,7 @@
-package ration.find;
+package ration.reading;
 
-import java.util.Arrays;
 import java.util.EnumSet;
-import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import java.util.stream.Collectors;
-import ration.assess.Assessment;
-import ration.assess.CaseWords;
 import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.model.FuelSystem;
@@ -60,7 +54,7 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         this(condition, Set.of());
     }
 
-    boolean has(Manoeuvre m) {
+    public boolean has(Manoeuvre m) {
         return manoeuvres.contains(m);
     }
 
@@ -70,29 +64,8 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         return new Setting(condition, all);
     }
 
-    /**
-     * As it is said: the words of a case and of what is done, as in {@code level, left, cruise, return pinched}.
-     *
-     * @throws IllegalArgumentException with a sentence that lists what may be said
-     */
-    public static Setting parse(Assessment a, String written) {
-        Set<Manoeuvre> done = EnumSet.noneOf(Manoeuvre.class);
-        List<String> rest = new java.util.ArrayList<>();
-        for (String part : written.split(",")) {
-            String word = part.strip().toLowerCase(Locale.ROOT);
-            Arrays.stream(Manoeuvre.values()).filter(m -> m.word().equals(word)).findFirst().ifPresentOrElse(done::add, () -> rest.add(part));
-        }
-        String said = String.join(",", rest);
-        try {
-            return new Setting(said.isBlank() ? Assessment.start(a.project()) : CaseWords.parse(a, said), done);
-        } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException(e.getMessage() + " Beside that: " + Arrays.stream(Manoeuvre.values()).map(Manoeuvre::word).collect(
-                    Collectors.joining(", ")) + ".");
-        }
-    }
-
     /** The case with a fault in it, as what is done leaves it. */
-    Condition failed(FuelSystem system, Set<Fault> faults) {
+    public Condition failed(FuelSystem system, Set<Fault> faults) {
         Condition c = condition;
         for (Fault f : faults) {
             boolean aired = has(Manoeuvre.CAP_LOOSENED) && (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID);
