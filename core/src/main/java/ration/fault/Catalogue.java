@@ -73,9 +73,13 @@ public final class Catalogue {
         return f.kind() == Kind.SUPPLY_DEAD ? "dead" : f.kind().words() + (degree.isEmpty() ? "" : " " + degree);
     }
 
+    private static int decimals(double severity) {
+        return severity >= 1 ? 0 : Math.abs(severity * 10 - Math.rint(severity * 10)) < 1e-9 ? 1 : 2;
+    }
+
     /** How bad, in words: pinched to 0.7 of its bore; empty where the way says it all. */
     private static String degree(Fault f) {
-        String figure = Double.isInfinite(f.severity()) ? "shut" : ration.quantity.UnitSystem.figure(f.severity(), f.severity() < 1 ? 1 : 0);
+        String figure = Double.isInfinite(f.severity()) ? "shut" : ration.quantity.UnitSystem.figure(f.severity(), decimals(f.severity()));
         return switch (f.kind()) {
             case OUTLET_CLOGGED, SENDER_CLOGGED -> Double.isInfinite(f.severity()) ? "shut" : figure + " times its loss";
             case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";

@@ -43,6 +43,8 @@ public final class Search {
     private static final double MINUTES = 1;
     /** What is not explained may read anything within so many of its errors: ln of that over the height of a bell. */
     private static final double ANYTHING = Math.log(40 / Math.sqrt(2 * Math.PI));
+    /** Minutes of work that a suspect less is worth twice over; common practice, no source. */
+    private static final double WORTH = 30;
     /** Causes with less belief are not asked about the next reading; at most so many are. */
     private static final double ASKED = 0.002;
     private static final int MOST_ASKED = 24;
@@ -212,7 +214,7 @@ public final class Search {
         return h;
     }
 
-    /** Readings that could be taken next, those that leave the fewest suspects first, among equals the least work. */
+    /** Readings that could be taken next: few suspects left for little work come first; half an hour weighs as much as twice as many. */
     public List<NextReading> next(Condition now) {
         List<Explanation> asked = explanations.stream().filter(e -> e.belief() > ASKED && (e.fault().isPresent() || e.name().startsWith("Nothing")))
                 .limit(MOST_ASKED).toList();
@@ -228,7 +230,7 @@ public final class Search {
                 }
             }
         }
-        all.sort(Comparator.comparingDouble((NextReading n) -> Math.round(n.left() * 5) / 5.0).thenComparingInt(NextReading::minutes));
+        all.sort(Comparator.comparingDouble((NextReading n) -> n.left() * (1 + n.minutes() / WORTH)));
         return all;
     }
 

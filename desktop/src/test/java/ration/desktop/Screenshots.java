@@ -33,6 +33,10 @@ import ration.desktop.session.Home;
 import ration.desktop.session.Session;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.project.Edit;
+import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting;
 
 /**
  * Takes the pictures in docs/screenshots from the demo; not a test. Arguments: a folder, then the names of the pictures
@@ -101,10 +105,6 @@ public final class Screenshots {
             fire(scene, "#rail-hangar");
             later(scene, "#test-test-3");
         });
-        SCENES.put("hangar-step", (s, scene) -> {
-            fire(scene, "#rail-hangar");
-            later(scene, "#test-test-4");
-        });
         SCENES.put("vapor", (s, scene) -> {
             demo(s, "brindle-a2");
             fire(scene, "#ledger-vapor");
@@ -126,6 +126,13 @@ public final class Screenshots {
         SCENES.put("flight", (s, scene) -> {
             demo(s, "tansy-l3");
             fire(scene, "#rail-flight");
+        });
+        SCENES.put("find", (s, scene) -> {
+            demo(s, "tansy-l3");
+            Setting set = new Setting(s.condition());
+            s.apply(Edit.of("Add a reading", p -> p.withReadings(List.of(new Reading("servo", Reading.What.PRESSURE, Unit.PSI.toSi(26), Unit.PSI.toSi(1),
+                    set)))));
+            fire(scene, "#rail-find");
         });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
@@ -200,7 +207,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") || name.equals("flight") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") || name.equals("flight") || name.equals("find") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close", "#why-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())

@@ -34,6 +34,7 @@ import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
 import ration.desktop.faults.FaultsPage;
+import ration.desktop.find.FindPage;
 import ration.desktop.flight.FlightPage;
 import ration.desktop.flow.FlowPage;
 import ration.desktop.hangar.HangarPage;
@@ -107,6 +108,7 @@ public final class MainWindow {
         pages.put(Page.FAULTS, once(() -> new FaultsPage(session, this::showFault)));
         pages.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
         pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
+        pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
@@ -389,6 +391,11 @@ public final class MainWindow {
     private void showFault(FaultAnswer f) {
         session.look(f.condition());
         session.picked().set(session.project().system().item(f.fault().item()).isPresent() ? f.fault().item() : "");
+        go(Page.LAYOUT);
+    }
+
+    private void showCase(ration.condition.Condition c) {
+        session.look(c);
         go(Page.LAYOUT);
     }
 

@@ -101,13 +101,15 @@ final class Rail extends VBox {
         boolean demand = a.project().brief().demand() > 0;
         bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
         for (Page page : Page.values()) {
+            bars.get(page).setVisible(page != Page.FIND);
             if (page != Page.BRIEF) {
                 bars(a, page, page::concerns);
             }
         }
         faults();
         flight();
-        rows.forEach((page, row) -> row.setAccessibleText(page.label() + ", " + bars.get(page).getAccessibleText()));
+        rows.forEach((page, row) -> row.setAccessibleText(page == Page.FIND ? page.label() : page.label() + ", " + bars.get(page)
+                .getAccessibleText()));
     }
 
     /** Not shown until they were worked out; then the worst of them, the bar the share that is not open. */

@@ -1,0 +1,79 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.condition.Fault;
+import ration.project.Pattern;
+
+/** A hidden fault found by entering readings, in the real window. */
+class FindWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private String cause(int n) {
+        return robot.lookup("#cause-" + n).tryQuery().map(javafx.scene.Node::getAccessibleText).orElse("");
+    }
+
+    private void read(String value, String error) {
+        int before = session.project().readings().size();
+        robot.interact(() -> node("#find-value").requestFocus());
+        robot.write(value);
+        robot.interact(() -> node("#find-error").requestFocus());
+        control(KeyCode.A);
+        robot.write(error);
+        keys(KeyCode.ENTER);
+        until(() -> session.project().readings().size() == before + 1 && label("#find-words").startsWith("suspects after " + (before + 1)));
+    }
+
+    /** Rail pressure reads low; the return pinched it jumps: the regulator, in two readings. Then it is set on the layout. */
+    @Test
+    void aHiddenRegulatorFaultIsFoundInThreeReadings() {
+        robot.interact(() -> session.begin(Pattern.HEADER_TWO_PUMPS.project(), Optional.empty()));
+        until(() -> !session.shown().get().assessment().blocked());
+        robot.clickOn("#rail-find");
+        until(() -> !label("#find-next").isEmpty() && !cause(0).isEmpty());
+        read("12", "8");
+        read("13", "8");
+        assertThat(label("#find-suspects")).isNotEmpty();
+        robot.interact(() -> ((CheckBox) node("#find-return-pinched")).setSelected(true));
+        read("64", "1");
+        until(() -> cause(0).startsWith("Regulator stuck open") && cause(0).contains("likely"));
+        assertThat(session.project().readings().get(2).setting().manoeuvres()).hasSize(1);
+        robot.interact(() -> node("#cause-0").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> session.condition().faults().has(Fault.Kind.REGULATOR_STUCK_OPEN, "regulator"));
+        until(() -> !label("#conditions-fault").isEmpty());
+    }
+
+    /** Nothing is recorded that nobody entered; what is asked for next prepares the line; a reading goes and comes back by undo. */
+    @Test
+    void nothingIsRecordedThatNobodyEntered() {
+        robot.clickOn("#rail-find");
+        until(() -> !label("#find-next").isEmpty());
+        robot.interact(() -> node("#find-value").requestFocus());
+        keys(KeyCode.ENTER);
+        assertThat(label("#find-trouble")).contains("nothing is entered that nobody read");
+        assertThat(session.project().readings()).isEmpty();
+        robot.interact(() -> node("#find-enter").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> node("#find-value").isFocused());
+        robot.write("1");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().readings().size() == 1 && label("#find-words").startsWith("suspects after 1"));
+        robot.interact(() -> node("#reading-remove-0").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> session.project().readings().isEmpty());
+        robot.interact(session::undo);
+        until(() -> session.project().readings().size() == 1);
+    }
+}
