@@ -128,6 +128,23 @@ class CommandsTest {
         Files.delete(table);
     }
 
+    /** The program plays the aircraft: the same lines for the same seed, to a file; a fault that is none is named. */
+    @Test
+    void theAircraftIsPlayed() throws IOException {
+        assertThat(run("rig", "brindle-a2", "--seconds", "2", "--seed", "5")).isZero();
+        String first = out.toString();
+        assertThat(first.lines().toList().get(0)).isEqualTo("# ration readings 1");
+        assertThat(first).contains("carburettor.pressure", "hull.contents");
+        Path file = Files.createTempFile("rig", ".txt");
+        assertThat(run("rig", "brindle-a2", "--seconds", "2", "--seed", "5", "--out", file.toString())).isZero();
+        assertThat(Files.readString(file)).isEqualToNormalizingNewlines(first);
+        assertThat(run("rig", "brindle-a2", "--seconds", "1", "--fault", "hidden", "--seed", "2")).isZero();
+        assertThat(run("rig", "brindle-a2", "--fault", "luck:hull")).isEqualTo(2);
+        assertThat(err.toString()).contains("is no way to fail");
+        assertThat(run("rig", "brindle-a2", "--seconds", "0")).isEqualTo(2);
+        Files.delete(file);
+    }
+
     /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
     @Test
     void figuresAreExplained() {

@@ -298,7 +298,8 @@ public final class Search {
         return r.place().equals(system.inlet().orElseThrow().id());
     }
 
-    private int minutes(Reading r, Condition now) {
+    /** Minutes a reading takes, the handles first being as they are in a case; common practice, no source. */
+    public int minutes(Reading r, Condition now) {
         int work = r.what() == Reading.What.MINUTES ? 15 : r.what() == Reading.What.FLOW ? 2 : atInlet(system, r) ? 2 : 25;
         int set = r.setting().condition().positions().equals(now.positions()) && r.setting().condition().stopped().equals(now.stopped()) ? 0 : 1;
         return work + set + r.setting().manoeuvres().stream().mapToInt(Manoeuvre::minutes).sum();

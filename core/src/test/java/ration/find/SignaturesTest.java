@@ -129,6 +129,28 @@ class SignaturesTest {
         assertThat(next.stream().filter(n -> n.words().contains("open line"))).allSatisfy(n -> assertThat(n.caution()).contains("extinguisher"));
     }
 
+    /** The rig says the same for the same seed, hides something that shows, and knows its name and the way to it. */
+    @Test
+    void aRigHidesWhatCanBeFound() {
+        for (long seed = 1; seed <= 4; seed++) {
+            Rig rig = Rig.hiding(TANSY, seed);
+            assertThat(Rig.hiding(TANSY, seed).hidden()).isEqualTo(rig.hidden()).hasSize(1);
+            List<Reading> way = rig.shortestWay();
+            assertThat(way).isNotEmpty().hasSizeLessThanOrEqualTo(10);
+            assertThat(rig.minutes(way)).isPositive();
+            List<Explanation> after = Search.of(TANSY, way).explanations();
+            assertThat(after.stream().filter(rig::names).findFirst().orElseThrow().belief()).as(rig.hidden() + " " + way).isGreaterThan(0.02);
+        }
+        Rig dead = Rig.with(TANSY, Set.of(new Fault(Kind.PUMP_DEAD, "engine-pump")), 3);
+        List<String> lines = dead.run(condition("level, left, engine pump alone")).after(1);
+        assertThat(lines).allSatisfy(l -> assertThat(l).matches("[0-9.]+,[a-z0-9-]+\\.(pressure|flow|contents),-?[0-9.]+,(psi|gph|gal)"));
+        assertThat(lines.stream().filter(l -> l.contains("sender.flow")).findFirst().orElseThrow()).contains(",0.000,");
+    }
+
+    private static Condition condition(String words) {
+        return SettingWords.parse(TANSY, words).condition();
+    }
+
     @Test
     void aTableOfReadingsIsReadAndWrongRowsAreNamed() {
         String head = "place,quantity,value,unit,error,state\n";

@@ -76,4 +76,27 @@ class FindWindowTest extends WindowHarness {
         robot.interact(session::undo);
         until(() -> session.project().readings().size() == 1);
     }
+
+    /** The program hides a fault and answers like a rig; the cause is named once it is clear, and the document stays as it was. */
+    @Test
+    void aHiddenFaultIsPractised() {
+        robot.clickOn("#rail-find");
+        until(() -> !label("#find-next").isEmpty());
+        robot.clickOn("#find-practise");
+        until(() -> label("#find-mode").startsWith("practise") && !label("#find-next").isEmpty());
+        for (int n = 1; n <= 4 && robot.lookup("#find-enter").tryQuery().isPresent(); n++) {
+            String after = "suspects after " + n;
+            robot.interact(() -> node("#find-enter").requestFocus());
+            keys(KeyCode.SPACE);
+            until(() -> node("#find-add").isFocused());
+            keys(KeyCode.SPACE);
+            until(() -> label("#find-words").startsWith(after) || label("#find-words").startsWith("Nothing that fails"));
+        }
+        robot.interact(() -> node("#cause-0").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> label("#find-words").startsWith("Right: ") || label("#find-words").startsWith("No: it is not "));
+        assertThat(session.project().readings()).as("nothing of it goes into the document").isEmpty();
+        robot.clickOn("#find-practise");
+        until(() -> label("#find-mode").equals("readings in, cause out"));
+    }
 }

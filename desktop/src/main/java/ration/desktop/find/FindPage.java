@@ -24,6 +24,7 @@ import ration.desktop.session.Session;
 import ration.drawing.Ink;
 import ration.find.Explanation;
 import ration.find.NextReading;
+import ration.find.Rig;
 import ration.find.Search;
 import ration.project.Edit;
 import ration.quantity.UnitSystem;
@@ -42,6 +43,8 @@ public final class FindPage extends LivePage {
     private final VBox rows = new VBox();
     private final VBox card = new VBox(8);
     private final ReadingLog log;
+    private final Label mode = Ui.label("readings in, cause out", "soft");
+    private final Button practise = Ui.button("Practise: hide a fault", "find-practise", this::practise, "chip");
     private final Label words = Ui.label("", "soft");
     private final Label suspects = Ui.label("", "main-result");
     private Assessment done;
@@ -49,6 +52,9 @@ public final class FindPage extends LivePage {
     private Condition from;
     private List<Explanation> ranked = List.of();
     private List<NextReading> next = List.of();
+
+    private Practice practice;
+    private long seed = System.nanoTime();
 
     /** What came of weighing. */
     private record Found(Search search, List<NextReading> next) {
@@ -69,7 +75,9 @@ public final class FindPage extends LivePage {
             n.managedProperty().bind(work.running());
         }
         Button fresh = Ui.button("New search", "find-new", () -> session.apply(Edit.of("Begin a new search", p -> p.withReadings(List.of()))), "chip");
-        HBox head = new HBox(8, Ui.label("Find", "page-title"), Ui.label("readings in, cause out", "soft"), Ui.spring(), progress, stop, fresh);
+        practise.managedProperty().bind(practise.visibleProperty());
+        HBox head = new HBox(8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, practise, fresh);
+        mode.setId("find-mode");
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -108,18 +116,67 @@ public final class FindPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         log.refresh();
-        if (a != done || !a.project().readings().equals(read)) {
+        if (practice != null && a != done) {
+            leave(); // another layout: what was hidden lies in the old one
+        }
+        if (a != done || !readings(a).equals(read)) {
             start(a);
         } else {
             fill();
         }
     }
 
+    private List<Reading> readings(Assessment a) {
+        return practice == null ? a.project().readings() : practice.taken();
+    }
+
+    /** Hides a fault in this aircraft, or ends that. */
+    private void practise() {
+        if (practice != null) {
+            leave();
+            refresh();
+            return;
+        }
+        Assessment a = session.shown().get().assessment();
+        if (a.basis().isEmpty()) {
+            return;
+        }
+        long with = seed++;
+        words.setText("Hiding a fault\u2026");
+        work.start(task -> Rig.hiding(a, with), rig -> {
+            practice = new Practice(rig, () -> start(done));
+            log.practise(practice);
+            mode.setText("practise: something in this aircraft has failed; ask for readings, then name the cause. Nothing goes into the document");
+            practise.setText("End practice");
+            start(a);
+            log.refresh();
+        }, why -> words.setText(why));
+    }
+
+    private void leave() {
+        practice = null;
+        log.practise(null);
+        mode.setText("readings in, cause out");
+        practise.setText("Practise: hide a fault");
+        done = null;
+    }
+
+    /** Told which cause it is: right with what it took and the shortest way, or wrong. */
+    private void named(Explanation e) {
+        Practice p = practice;
+        if (!p.rig().names(e)) {
+            words.setText("No: it is not " + e.name() + ", " + e.how() + ". " + p.taken().size() + " readings so far.");
+            return;
+        }
+        work.start(task -> p.rig().shortestWay(), way -> words.setText("Right: " + e.name() + ", found in " + p.taken().size() + " readings and about " + p.rig()
+                .minutes(p.taken()) + " min. The shortest way takes " + way.size() + " and " + p.rig().minutes(way) + " min."), words::setText);
+    }
+
     private void start(Assessment a) {
         done = a;
         ranked = List.of();
         next = List.of();
-        read = a.project().readings();
+        read = readings(a);
         from = read.isEmpty() ? Assessment.start(a.project()) : read.get(read.size() - 1).setting().condition();
         fill();
         if (a.basis().isEmpty()) {
@@ -142,6 +199,7 @@ public final class FindPage extends LivePage {
             words.setText(none ? "Nothing that fails by itself explains these readings: read again, or look for two faults" : (known.isEmpty() ? "Enter a reading below, as the conditions bar is set; or begin with the one on the right" : "suspects after " + known.size() + (known.size() == 1
                     ? " reading" : " readings")) + gone);
             fill();
+            log.refresh();
         }, why -> words.setText("It failed: " + why));
     }
 
@@ -211,7 +269,13 @@ public final class FindPage extends LivePage {
         for (Explanation.Fit f : e.fits()) {
             box.getChildren().add(wide(Ui.label(sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
         }
-        Button row = Ui.button("", "cause-" + n, () -> e.fault().ifPresent(f -> set.accept(from.with(f))));
+        Button row = Ui.button("", "cause-" + n, () -> {
+            if (practice != null) {
+                named(e);
+            } else {
+                e.fault().ifPresent(f -> set.accept(from.with(f)));
+            }
+        });
         row.setGraphic(box);
         row.getStyleClass().setAll("button", "fault-row");
         row.setMaxWidth(Double.MAX_VALUE);

@@ -38,7 +38,9 @@ final class ReadingLog extends VBox {
     private final Map<Setting.Manoeuvre, CheckBox> done = new LinkedHashMap<>();
     private final Label trouble = Ui.trouble("find-trouble");
     private final Label state = Ui.label("", "soft");
+    private final javafx.scene.control.Button add = Ui.button("Add the reading", "find-add", this::add);
     private Map<String, String> places = Map.of();
+    private Practice practice;
 
     ReadingLog(Session session) {
         super(6);
@@ -77,7 +79,7 @@ final class ReadingLog extends VBox {
             }
         });
         error.setOnKeyPressed(value.getOnKeyPressed());
-        HBox line = new HBox(6, place, what, value, Ui.label("\u00b1", "soft"), error, Ui.button("Add the reading", "find-add", this::add));
+        HBox line = new HBox(6, place, what, value, Ui.label("\u00b1", "soft"), error, add);
         line.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
@@ -88,6 +90,15 @@ final class ReadingLog extends VBox {
         getChildren().addAll(Ui.rule(), Ui.label("Readings so far", "group-title"), scroll, line, new HBox(10, Ui.label("and", "soft"), manoeuvres), state,
                 trouble);
         prompts();
+    }
+
+    /** Readings go to a rig that hides a fault, and none into the document; null ends that. */
+    void practise(Practice with) {
+        practice = with;
+        value.setDisable(with != null);
+        error.setDisable(with != null);
+        add.setText(with == null ? "Add the reading" : "Ask the rig");
+        value.clear();
     }
 
     private static TextField field(String id, String words) {
@@ -132,7 +143,7 @@ final class ReadingLog extends VBox {
         Condition c = session.condition();
         state.setText("As the conditions bar is set: " + words(c));
         rows.getChildren().clear();
-        List<Reading> all = session.shown().get().project().readings();
+        List<Reading> all = practice == null ? session.shown().get().project().readings() : practice.taken();
         for (int i = 0; i < all.size(); i++) {
             rows.getChildren().add(row(all.get(i), i, system));
         }
@@ -164,6 +175,9 @@ final class ReadingLog extends VBox {
                             }
                             return p.withReadings(rest);
                         })), "chip"), "reading-remove-" + n, "Remove reading " + (n + 1)));
+        if (practice != null) {
+            row.getChildren().remove(row.getChildren().size() - 1);
+        }
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -177,7 +191,7 @@ final class ReadingLog extends VBox {
         error.setText(UnitSystem.figure(asked.what() == Reading.What.MINUTES ? asked.error() : unit(asked.what()).fromSi(asked.error()), 1));
         session.look(asked.setting().condition());
         value.clear();
-        value.requestFocus();
+        (practice == null ? value : add).requestFocus();
     }
 
     private double si(TextField field, String name) {
@@ -200,6 +214,11 @@ final class ReadingLog extends VBox {
                     did.add(m);
                 }
             });
+            if (practice != null) {
+                practice.ask(new Reading(places.get(place.getValue()), what.getValue(), 0, Practice.error(what.getValue()), new Setting(session.condition(),
+                        did)));
+                return;
+            }
             Reading r = new Reading(places.get(place.getValue()), what.getValue(), si(value, "What was read"), si(error, "What the instrument may be off by"),
                     new Setting(session.condition(), did));
             trouble.setText("");

@@ -1,0 +1,181 @@
+package ration.find;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import ration.assess.Assessment;
+import ration.condition.Condition;
+import ration.condition.Fault;
+import ration.drawdown.Course;
+import ration.drawdown.Look;
+import ration.flow.FlowAnswer;
+import ration.model.Filter;
+import ration.model.FlowSender;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.quantity.Unit;
+import ration.reading.Reading;
+
+/**
+ * Plays the aircraft: answers readings as a real one would, with the errors of instruments, and something failed that it does not
+ * tell. What it says is never evidence.
+ */
+public final class Rig {
+
+    /** The first line of what it writes. */
+    public static final String HEAD = "# ration readings 1";
+    private static final double PRESSURE = Unit.PSI.toSi(0.15);
+    private static final double SHARE = 0.01;
+    private static final double VOLUME = Unit.GALLON.toSi(0.05);
+
+    private final Assessment assessment;
+    private final Search search;
+    private final Set<Fault> hidden;
+    private final Random random;
+
+    private Rig(Assessment assessment, Search search, Set<Fault> hidden, Random random) {
+        this.assessment = assessment;
+        this.search = search;
+        this.hidden = Set.copyOf(hidden);
+        this.random = random;
+    }
+
+    /** With these parts failed; none of them is a sound aircraft. */
+    public static Rig with(Assessment a, Set<Fault> failed, long seed) {
+        return new Rig(a, Search.of(a, List.of()), failed, new Random(seed));
+    }
+
+    /** With something hidden, drawn as often as such parts fail, that moves at least one reading that can be taken. */
+    public static Rig hiding(Assessment a, long seed) {
+        Random random = new Random(seed);
+        Search search = Search.of(a, List.of());
+        List<Cause> causes = Search.causes(a.project().system(), 0).stream().filter(c -> c.sort() == Cause.Sort.FAULT).toList();
+        List<NextReading> asked = search.next(Assessment.start(a.project()));
+        for (int tries = 0; tries < MOST_TRIES; tries++) {
+            double left = random.nextDouble() * causes.stream().mapToDouble(Cause::prior).sum();
+            for (Cause c : causes) {
+                left -= c.prior();
+                if (left <= 0) {
+                    Set<Fault> drawn = Set.of(c.faults().get(random.nextInt(c.faults().size())));
+                    if (asked.stream().map(NextReading::asked).anyMatch(r -> felt(search, drawn, r))) {
+                        return new Rig(a, search, drawn, random);
+                    }
+                    break;
+                }
+            }
+        }
+        throw new IllegalStateException("Nothing that fails here would show in a reading.");
+    }
+
+    private static final int MOST_TRIES = 500;
+
+    private static boolean felt(Search search, Set<Fault> failed, Reading r) {
+        double sound = search.predicted(Set.of(), r);
+        return Math.abs(search.predicted(failed, r) - sound) > 3 * Search.error(r, sound);
+    }
+
+    /** What is hidden. */
+    public Set<Fault> hidden() {
+        return hidden;
+    }
+
+    /** Minutes the readings took together. */
+    public int minutes(List<Reading> taken) {
+        Condition now = Assessment.start(assessment.project());
+        int sum = 0;
+        for (Reading r : taken) {
+            sum += search.minutes(r, now);
+            now = r.setting().condition();
+        }
+        return sum;
+    }
+
+    /** Whether an explanation names it: part and way, whatever the degree. */
+    public boolean names(Explanation e) {
+        return hidden.isEmpty() ? e.fault().isEmpty() && e.name().startsWith("Nothing") : e.fault().filter(f -> hidden.stream().anyMatch(h -> h.kind() == f
+                .kind() && h.item().equals(f.item()) && h.port().equals(f.port()))).isPresent();
+    }
+
+    /** A reading as it is asked for, taken. */
+    public Reading read(Reading asked) {
+        double real = search.predicted(hidden, asked);
+        return new Reading(asked.place(), asked.what(), real + random.nextGaussian() * asked.error(), asked.error(), asked.setting());
+    }
+
+    /**
+     * How many readings are needed by who always takes the one that tells most, until one cause has nine tenths of belief or nothing
+     * parts the rest; at most ten.
+     */
+    public List<Reading> shortestWay() {
+        Rig again = new Rig(assessment, search, hidden, new Random(1));
+        List<Reading> taken = new ArrayList<>();
+        Search now = search;
+        while (taken.size() < 10 && now.explanations().get(0).belief() < 0.9) {
+            List<NextReading> next = now.next(Assessment.start(assessment.project()));
+            if (next.isEmpty()) {
+                break;
+            }
+            taken.add(again.read(next.get(0).asked()));
+            now = search.with(taken);
+        }
+        return taken;
+    }
+
+    /**
+     * A line a channel: seconds,channel,value,unit. Pressures at the engine and behind pumps and filters, flow at senders, contents.
+     */
+    public final class Lines {
+
+        private final Course course;
+        private final Condition condition;
+        private final double demand;
+
+        private Lines(Condition set) {
+            condition = hidden.stream().reduce(set, Condition::with, (a, b) -> b);
+            demand = assessment.project().brief().demand() * set.engine().power().demandShare();
+            course = new Course(assessment.basis().orElseThrow(), condition);
+        }
+
+        /** Those of the moment so many seconds later. */
+        public List<String> after(double seconds) {
+            Look look = course.on(condition, demand, seconds / 60);
+            FlowAnswer a = look.answer();
+            boolean runs = look.delivered();
+            List<String> all = new ArrayList<>();
+            assessment.project().system().inlet().ifPresent(i -> all.add(line(i.id() + ".pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
+            for (Item i : assessment.project().system().items()) {
+                if (i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()) {
+                    all.add(line(i.id() + ".pressure", pressure(a, new PortRef(i.id(), Item.OUT)), Unit.PSI));
+                }
+                i.only(FlowSender.class).ifPresent(s -> assessment.project().system().runs().stream().filter(r -> r.to().item().equals(s.id())).findFirst()
+                        .ifPresent(r -> {
+                            double flow = runs && a.usable() ? Math.abs(a.flow(r.id())) : 0;
+                            all.add(line(s.id() + ".flow", Math.max(0, flow * (1 + SHARE * random.nextGaussian())), Unit.GALLON_PER_HOUR));
+                        }));
+            }
+            for (Tank t : assessment.project().system().tanks()) {
+                all.add(line(t.id() + ".contents", Math.max(0, look.holding().tank(t.id()) + VOLUME * random.nextGaussian()), Unit.GALLON));
+            }
+            return all;
+        }
+
+        private double pressure(FlowAnswer a, PortRef port) {
+            double p = a.pressure(port).orElse(0);
+            return p * (1 + SHARE * random.nextGaussian()) + PRESSURE * random.nextGaussian();
+        }
+
+        private String line(String channel, double si, Unit unit) {
+            return String.format(Locale.ROOT, "%.1f,%s,%.3f,%s", 60 * course.minutes(), channel, unit.fromSi(si), unit.symbol());
+        }
+    }
+
+    /** Runs with everything as it is set, from now on. */
+    public Lines run(Condition set) {
+        return new Lines(set);
+    }
+}

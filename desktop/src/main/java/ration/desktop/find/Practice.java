@@ -1,0 +1,43 @@
+package ration.desktop.find;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.find.Rig;
+import ration.quantity.Unit;
+import ration.reading.Reading;
+
+/** A search in an aircraft that the program plays: what was asked of it so far. Nothing of it goes into the document. */
+final class Practice {
+
+    private final Rig rig;
+    private final Runnable changed;
+    private final List<Reading> taken = new ArrayList<>();
+
+    /** @param changed told after each reading */
+    Practice(Rig rig, Runnable changed) {
+        this.rig = rig;
+        this.changed = changed;
+    }
+
+    Rig rig() {
+        return rig;
+    }
+
+    List<Reading> taken() {
+        return List.copyOf(taken);
+    }
+
+    void ask(Reading asked) {
+        taken.add(rig.read(asked));
+        changed.run();
+    }
+
+    /** What a usual instrument may be off by, SI; minutes for a time. */
+    static double error(Reading.What what) {
+        return switch (what) {
+            case PRESSURE -> Unit.PSI.toSi(0.3);
+            case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
+            case MINUTES -> 1;
+        };
+    }
+}
