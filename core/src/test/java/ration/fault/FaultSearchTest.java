@@ -25,6 +25,7 @@ import ration.model.Run;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
+import ration.remedy.Task;
 import ration.topology.Topology;
 
 /** One part fails: nothing left out, nothing called good that was not computed, and the figures those of the network's own cases. */
@@ -179,5 +180,24 @@ class FaultSearchTest {
         List<FaultAnswer> all = FaultSearch.of(Assessment.of(Systems.demo("tansy-l3")), UnitSystem.METRIC, done -> { }, () -> false);
         assertThat(all).filteredOn(f -> !f.seen().isEmpty()).isNotEmpty();
         assertThat(all).allSatisfy(f -> assertThat(f.why() + f.seen()).doesNotContain(" gph", " psi", " gal"));
+    }
+
+    /** A second way for the air cures a shut vent; a flow sender shows what has a way out in time; each answer is the search's own. */
+    @Test
+    void remediesAreSolvedAndRanked() {
+        Assessment a = Assessment.of(Systems.demo("brindle-a2"));
+        List<FaultAnswer> all = FaultSearch.of(a);
+        List<FaultRemedy> vent = FaultRemedies.of(a, find(all, Kind.VENT_SHUT, "hull"), UnitSystem.US, Task.QUIET);
+        assertThat(vent.get(0).title()).isEqualTo("Vented cap on Hull tank");
+        assertThat(vent.get(0).after().verdict()).isEqualTo(Verdict.HOLDS);
+        List<FaultRemedy> air = FaultRemedies.of(a, find(all, Kind.AIR_LEAK, "strainer"), UnitSystem.US, Task.QUIET);
+        assertThat(air.get(0).title()).startsWith("Flow sender in ");
+        assertThat(air.get(0).after().lead()).isGreaterThan(1);
+        Assessment then = Assessment.of(air.get(0).edit().change().apply(a.project()));
+        List<FaultAnswer> again = FaultSearch.of(then);
+        assertThat(find(again, Kind.AIR_LEAK, "strainer").verdict()).isEqualTo(air.get(0).after().verdict());
+        assertThat(again.stream().filter(f -> f.verdict() == Verdict.SHORT).count()).isEqualTo(air.get(0).shorts());
+        assertThat(FaultRemedies.of(a, find(all, Kind.NEEDLE_STUCK_SHUT, "carburettor"), UnitSystem.US, Task.QUIET)).as("nothing here helps").isEmpty();
+        assertThat(FaultRemedies.of(a, find(all, Kind.VENT_SHUT, "hull"), UnitSystem.US, new Task(p -> { }, () -> true))).isEmpty();
     }
 }

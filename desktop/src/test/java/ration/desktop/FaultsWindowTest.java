@@ -65,4 +65,28 @@ class FaultsWindowTest extends WindowHarness {
         until(() -> session.shown().get().condition().faults().none());
         until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
     }
+
+    /** What kills soonest without a sign on the Brindle is looked up, a remedy is tried, and the fault does no harm any more. */
+    @Test
+    void aFaultIsRemovedByTry() {
+        menu("demo-brindle-a2");
+        until(() -> session.project().name().startsWith("Brindle") && !session.shown().get().assessment().blocked());
+        keys(KeyCode.ESCAPE);
+        robot.clickOn("#rail-faults");
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
+        String before = label("#faults-sum");
+        int row = session.faults().get().indexOf(session.faults().get().stream().filter(f -> f.fault().kind() == Fault.Kind.VENT_SHUT).findFirst()
+                .orElseThrow());
+        robot.interact(() -> node("#fault-" + row).requestFocus());
+        until(() -> label("#fault-part").equals("Hull tank") && robot.lookup("#fault-remedies").tryQuery().isPresent());
+        robot.interact(() -> node("#fault-remedies").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#fault-try-0").tryQuery().map(n -> n.getAccessibleText().startsWith("Try: Vented cap on Hull tank, then Holds")).orElse(
+                false));
+        robot.interact(() -> node("#fault-try-0").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
+        assertThat(session.faults().get().stream().filter(f -> f.fault().kind() == Fault.Kind.VENT_SHUT).map(ration.fault.FaultAnswer::verdict)).containsOnly(
+                Verdict.HOLDS);
+    }
 }

@@ -34,6 +34,8 @@ import ration.drawing.Picture;
 import ration.fault.Catalogue;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultAnswer.Group;
+import ration.fault.FaultRemedies;
+import ration.fault.FaultRemedy;
 import ration.fault.FaultSearch;
 import ration.fault.FaultSum;
 import ration.quantity.UnitSystem;
@@ -54,6 +56,7 @@ public final class FaultsPage extends LivePage {
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
     private final LongWork minutes = new LongWork("minutes");
+    private final LongWork search = new LongWork("fault remedies");
     private Lasting course;
     private Assessment done;
     private UnitSystem units;
@@ -135,6 +138,7 @@ public final class FaultsPage extends LivePage {
         UnitSystem asked = units;
         answers = List.of();
         picked = null;
+        search.cancel();
         session.faults().set(null);
         again.setVisible(false);
         state.setText("");
@@ -328,10 +332,50 @@ public final class FaultsPage extends LivePage {
             card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(f.wayOut().map(w -> w.does() + ": " + share(w.share())
                     + " of the demand then").orElse("No handle, pump or less power brings the flow back.")));
         }
+        if (f.verdict() != Verdict.HOLDS) {
+            remedies(f);
+        }
         Button put = Ui.button("Set it on the layout", "fault-set", () -> set.accept(f));
         put.setMaxWidth(Double.MAX_VALUE);
         card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("Ways and severities are common practice, no source. Two things that fail at once"
                 + " are not asked. A computed pass is no permission to fly: maker, inspector and authority decide.", "soft"));
+    }
+
+    /** What would take the harm from it: each change asks every fault again, so it is worked out on demand. */
+    private void remedies(FaultAnswer f) {
+        VBox box = new VBox(4);
+        ProgressBar progress = new ProgressBar();
+        progress.progressProperty().bind(search.progress());
+        Button stop = Ui.button("Stop", "remedies-stop", search::cancel, "chip");
+        HBox bar = new HBox(6, progress, stop);
+        bar.visibleProperty().bind(search.running());
+        bar.managedProperty().bind(bar.visibleProperty());
+        Label said = Ui.wrapped("", "soft");
+        said.setId("remedies-said");
+        said.managedProperty().bind(said.textProperty().isNotEmpty());
+        Assessment a = done;
+        UnitSystem asked = session.units().get();
+        Button ask = Ui.button("What would remove it", "fault-remedies", () -> {
+            said.setText("");
+            search.start(task -> FaultRemedies.of(a, f, asked, task), found -> {
+                box.getChildren().clear();
+                said.setText(found.isEmpty() ? "No vented cap, larger header or flow sender betters it: it needs another part or another line." : "");
+                for (int n = 0; n < found.size(); n++) {
+                    box.getChildren().add(remedy(found.get(n), n));
+                }
+            }, said::setText);
+        }, "chip");
+        card.getChildren().addAll(Ui.label("Remedies", "group-title"), ask, bar, said, box);
+    }
+
+    private VBox remedy(FaultRemedy r, int n) {
+        Label verdict = Ui.label("", "verdict");
+        Ui.verdict(verdict, r.after().verdict());
+        Button take = Ui.button("Try", "fault-try-" + n, () -> session.apply(r.edit()), "chip");
+        take.setAccessibleText("Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
+        HBox top = new HBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
+        top.setAlignment(Pos.CENTER_LEFT);
+        return new VBox(1, top, Ui.wrapped(r.detail() + "; short in " + minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
     }
 
     /** Its minutes, drawn down behind the page. */

@@ -1,0 +1,112 @@
+package ration.fault;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import ration.assess.Assessment;
+import ration.breathing.VentPath;
+import ration.check.Verdict;
+import ration.condition.Fault;
+import ration.model.EngineInlet;
+import ration.model.FlowSender;
+import ration.model.FuelSystem;
+import ration.model.Header;
+import ration.model.Measured;
+import ration.model.Run;
+import ration.model.Tank;
+import ration.project.Edit;
+import ration.project.LayoutEdits;
+import ration.project.NewItem;
+import ration.project.Project;
+import ration.quantity.Quantity;
+import ration.quantity.UnitSystem;
+import ration.remedy.Task;
+import ration.topology.Topology;
+
+/**
+ * What would take the harm from a fault, each solved: a second way for the air, a sender that shows it in time, a header that
+ * lasts longer. What needs a part to be laid out anew, a second pump or another tank's line, is for the builder.
+ */
+public final class FaultRemedies {
+
+    private final Assessment assessment;
+    private final FuelSystem system;
+    private final UnitSystem units;
+
+    private FaultRemedies(Assessment assessment, UnitSystem units) {
+        this.assessment = assessment;
+        system = assessment.project().system();
+        this.units = units;
+    }
+
+    /**
+     * Those that better the verdict on a fault or give at least a minute more, the best first; among equals the one that cures more
+     * faults.
+     *
+     * @param task told the share that is done; once it is stopped, nothing is given back
+     */
+    public static List<FaultRemedy> of(Assessment a, FaultAnswer fault, UnitSystem units, Task task) {
+        FaultRemedies all = new FaultRemedies(a, units);
+        List<Change> changes = all.changes(fault.fault());
+        List<FaultRemedy> good = new ArrayList<>();
+        for (int i = 0; i < changes.size() && !task.cancelled().getAsBoolean(); i++) {
+            all.tried(changes.get(i), fault).ifPresent(good::add);
+            task.progress().accept((i + 1.0) / changes.size());
+        }
+        good.sort(Comparator.comparing((FaultRemedy r) -> r.after().verdict()).thenComparingInt(FaultRemedy::shorts).thenComparing(
+                Comparator.comparingDouble((FaultRemedy r) -> r.after().minutes()).reversed()));
+        return task.cancelled().getAsBoolean() ? List.of() : good;
+    }
+
+    private record Change(String title, String detail, Edit edit) {
+    }
+
+    private Optional<FaultRemedy> tried(Change change, FaultAnswer before) {
+        Project changed = change.edit().change().apply(assessment.project());
+        if (changed.equals(assessment.project())) {
+            return Optional.empty();
+        }
+        Assessment then = Assessment.of(changed, Optional.of(assessment));
+        List<FaultAnswer> all = FaultSearch.of(then, units, share -> { }, () -> false);
+        Optional<FaultAnswer> after = all.stream().filter(f -> f.fault().equals(before.fault())).findFirst();
+        boolean better = after.isPresent() && (after.get().verdict().compareTo(before.verdict()) < 0 || after.get().minutes() > before.minutes() + 1);
+        int shorts = (int) all.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        return better ? Optional.of(new FaultRemedy(change.title(), change.detail(), change.edit(), after.get(), shorts)) : Optional.empty();
+    }
+
+    private List<Change> changes(Fault f) {
+        List<Change> all = new ArrayList<>();
+        if (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID) {
+            system.tanks().stream().filter(t -> VentPath.of(system, t).through(f.item()) && !t.fitout().secondAir()).forEach(t -> all.add(new Change(
+                    "Vented cap on " + t.name(), "a second way in for the air, where ice and wasps do not reach both", Edit.onItem("Vent the cap of "
+                            + t.name(), t.id(), Tank.class, x -> x.with(x.fitout().withSecondAir(true))))));
+        }
+        system.all(Header.class).forEach(h -> all.add(new Change("Header twice as large, " + h.name(), units.fineVolume(2 * h.capacity().si())
+                + ", the same height", Edit.onItem("Enlarge " + h.name(), h.id(), Header.class, FaultRemedies::doubled))));
+        if (system.all(FlowSender.class).findAny().isEmpty()) {
+            beforeTheEngine().ifPresent(r -> all.add(new Change("Flow sender in " + r.name(), "shows it while there is time; costs its loss", Edit.of(
+                    "Fit a flow sender", p -> sender(p, r.id())))));
+        }
+        return all;
+    }
+
+    private static Header doubled(Header h) {
+        Measured c = h.capacity();
+        return new Header(h.tag(), c.with(Quantity.of(2 * c.quantity().value(), c.quantity().unit())), h.height(), h.inletRise(), h.inlets());
+    }
+
+    /** The line into the last vessel before the engine, where a lack shows first; else the line into the engine. */
+    private Optional<Run> beforeTheEngine() {
+        Optional<EngineInlet> inlet = system.inlet();
+        Topology topology = Topology.of(system);
+        Optional<Run> vessel = system.all(Header.class).flatMap(h -> topology.arriving(h.id()).stream().filter(r -> !topology.returns(r))).findFirst();
+        return vessel.or(() -> inlet.flatMap(i -> topology.arriving(i.id()).stream().findFirst()));
+    }
+
+    private static Project sender(Project p, String run) {
+        FuelSystem s = p.system();
+        return LayoutEdits.addingAt(s, run).filter(spot -> LayoutEdits.offers(s, run, spot).contains(NewItem.FLOW_SENDER)).flatMap(spot -> LayoutEdits.add(s,
+                run, spot, NewItem.FLOW_SENDER)).map(o -> p.with(o.system())).orElse(p);
+    }
+}
