@@ -522,10 +522,11 @@ public final class MainWindow {
         }
     }
 
-    /** Alt and the number of a page in the rail. */
+    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh. */
     private boolean goes(KeyEvent e) {
-        if (e.isAltDown() && !e.isShortcutDown() && e.getCode().isDigitKey()) {
-            int digit = e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
+        boolean minus = e.getCode() == KeyCode.MINUS || e.getCode() == KeyCode.SUBTRACT;
+        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus)) {
+            int digit = minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
             int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();

@@ -1,0 +1,80 @@
+package ration.bench;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import ration.assess.Assessment;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightRun;
+import ration.drawdown.UsualFlight;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSearch;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.find.Search;
+import ration.flight.FlightPlan;
+import ration.flight.Switching;
+import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting;
+
+/** In time and backwards: a flight by the clock and planned, every fault, one reading weighed and what to read next. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+public class FlightBenchmark {
+
+    @Param({"corrie-b1", "brindle-a2", "tansy-l3"})
+    private String demo;
+
+    private Assessment assessment;
+    private FlightPlan clock;
+    private FlightPlan planned;
+    private List<Reading> reading;
+
+    @Setup
+    public void prepare() throws ProjectFileException {
+        assessment = Assessment.of(ProjectFile.demo(demo));
+        planned = UsualFlight.of(assessment.project());
+        clock = planned.with(Switching.Mode.CLOCK);
+        reading = List.of(new Reading(assessment.project().system().inlet().orElseThrow().id(), Reading.What.PRESSURE, 0, Unit.PSI.toSi(0.3), new Setting(
+                Assessment.start(assessment.project()))));
+    }
+
+    /** From full tanks to the last fuel: Corrie 3, Brindle 6, Tansy 4.5 hours, a sample a minute. */
+    @Benchmark
+    public Flight flight() {
+        return FlightRun.of(assessment, clock);
+    }
+
+    /** The same planned: several flights, the switches rounded and flown again. */
+    @Benchmark
+    public Flight plannedFlight() {
+        return FlightRun.of(assessment, planned);
+    }
+
+    @Benchmark
+    public List<FaultAnswer> everyFault() {
+        return FaultSearch.of(assessment);
+    }
+
+    /** Nothing kept from before. */
+    @Benchmark
+    public Object oneReading() {
+        Search s = Search.of(assessment, reading);
+        return s.next(reading.get(0).setting().condition());
+    }
+}
