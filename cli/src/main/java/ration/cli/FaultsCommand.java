@@ -1,8 +1,5 @@
 package ration.cli;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
@@ -79,36 +76,22 @@ final class FaultsCommand implements Callable<Integer> {
     }
 
     private static String asJson(Assessment a, List<FaultAnswer> answers) {
-        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-        ArrayNode root = mapper.createArrayNode();
+        ArrayNode root = Json.MAPPER.createArrayNode();
         for (FaultAnswer f : answers) {
             ObjectNode node = root.addObject().put("fault", FaultWords.word(f.fault().kind()) + ":" + f.fault().item() + (f.fault().port()
                     .isEmpty() ? "" : "." + f.fault().port()) + (f.fault().kind().severity().isEmpty() ? "" : "=" + (Double.isInfinite(
                     f.fault().severity()) ? "shut" : f.fault().severity()))).put("item", f.fault().item()).put("kind", FaultWords.word(
                     f.fault().kind())).put("case", FaultCases.like(a, FaultCases.of(a).isEmpty() ? a.cases().get(0) : FaultCases.of(a).get(
                     0), f.condition()).label(a.project().system(), UnitSystem.US));
-            figure(node, "flowShare", f.share());
-            figure(node, "minutesToShort", f.minutes());
+            Json.figure(node, "flowShare", f.share());
+            Json.figure(node, "minutesToShort", f.minutes());
             ArrayNode seen = node.putArray("seen");
             f.seen().forEach(s -> seen.addObject().put("what", s.what()).put("minutes", s.minutes()));
-            figure(node, "leadMinutes", f.lead());
+            Json.figure(node, "leadMinutes", f.lead());
             f.wayOut().ifPresentOrElse(w -> node.putObject("wayOut").put("does", w.does()).put("flowShare", w.share()), () -> node.putNull(
                     "wayOut"));
             node.put("verdict", f.verdict().word()).put("why", f.why());
         }
-        try {
-            return mapper.writeValueAsString(root) + "\n";
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("The result could not be written as JSON", e);
-        }
-    }
-
-    /** Null where it is not known, or has no end. */
-    private static void figure(ObjectNode node, String name, double value) {
-        if (Double.isFinite(value)) {
-            node.put(name, value);
-        } else {
-            node.putNull(name);
-        }
+        return Json.text(root);
     }
 }

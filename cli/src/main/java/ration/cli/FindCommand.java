@@ -1,8 +1,5 @@
 package ration.cli;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -108,8 +105,7 @@ final class FindCommand implements Callable<Integer> {
     }
 
     private static String asJson(Search search, List<NextReading> next) {
-        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-        ObjectNode root = mapper.createObjectNode().put("suspects", search.suspects());
+        ObjectNode root = Json.MAPPER.createObjectNode().put("suspects", search.suspects());
         ArrayNode ranked = root.putArray("explanations");
         for (Explanation e : search.explanations()) {
             ObjectNode node = ranked.addObject().put("name", e.name()).put("how", e.how()).put("belief", e.belief()).put("word", e.word());
@@ -135,10 +131,6 @@ final class FindCommand implements Callable<Integer> {
                 o.leaves().forEach(one.withArray("leaves")::add);
             });
         }
-        try {
-            return mapper.writeValueAsString(root) + "\n";
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("The result could not be written as JSON", e);
-        }
+        return Json.text(root);
     }
 }

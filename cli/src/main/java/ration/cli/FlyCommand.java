@@ -1,8 +1,5 @@
 package ration.cli;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
@@ -126,13 +123,12 @@ final class FlyCommand implements Callable<Integer> {
     }
 
     private static String asJson(Assessment a, Flight f) {
-        ObjectMapper mapper = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
-        ObjectNode root = mapper.createObjectNode();
+        ObjectNode root = Json.MAPPER.createObjectNode();
         root.put("aircraft", a.project().name()).put("rule", f.plan().switching().mode().name().toLowerCase(Locale.ROOT)).put("verdict", f
                 .verdict().word()).put("trouble", f.trouble());
         ObjectNode landing = root.putObject("landing").put("minutes", f.landing().minutes()).put("usable", f.landing().usable()).put("needs", f
                 .landing().needs()).put("verdict", f.landingVerdict().word());
-        figure(landing, "reserveMinutes", f.landing().reserve());
+        Json.figure(landing, "reserveMinutes", f.landing().reserve());
         root.putObject("reached").put("burnt", f.reached().burnt()).put("placards", f.reached().placards()).put("spilt", f.reached().spilt()).put("enduranceMinutes", f.reached()
                 .endurance()).put("verdict", f.reached().verdict().word());
         ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
@@ -145,7 +141,7 @@ final class FlyCommand implements Callable<Integer> {
         for (Flight.Sample s : f.samples()) {
             ObjectNode node = series.addObject().put("minutes", s.minutes()).put("phase", f.phase(s).kind().label()).put("burnt", s.burnt()).put(
                     "headers", s.headers()).put("altitude", s.condition().air().day().altitudeM()).put("mass", s.moments().massKg());
-            figure(node, "station", s.moments().stationM());
+            Json.figure(node, "station", s.moments().stationM());
             node.put("lateralMoment", s.moments().lateralKgM()).put("leftLessRight", s.moments().leftLessRight());
             ObjectNode tanks = node.putObject("tanks");
             a.project().system().tanks().forEach(t -> tanks.put(t.id(), s.tank(t.id())));
@@ -160,18 +156,6 @@ final class FlyCommand implements Callable<Integer> {
             ArrayNode causes = both.putArray("causes");
             b.causes().forEach(c -> causes.addObject().put("cause", c.words()).put("share", b.share(c)).put("flow", c.flow()));
         }, () -> root.putNull("onBoth"));
-        try {
-            return mapper.writeValueAsString(root) + "\n";
-        } catch (JsonProcessingException e) {
-            throw new IllegalStateException("The result could not be written as JSON", e);
-        }
-    }
-
-    private static void figure(ObjectNode node, String name, double value) {
-        if (Double.isFinite(value)) {
-            node.put(name, value);
-        } else {
-            node.putNull(name);
-        }
+        return Json.text(root);
     }
 }

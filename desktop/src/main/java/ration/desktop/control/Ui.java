@@ -1,11 +1,15 @@
 package ration.desktop.control;
 
+import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import ration.check.Verdict;
@@ -77,6 +81,28 @@ public final class Ui {
         label.setText(verdict.word());
         label.getStyleClass().removeIf(s -> s.startsWith("verdict-"));
         label.getStyleClass().add("verdict-" + verdict.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+    }
+
+    /** What stands beside a page: a card that scrolls up and down only. */
+    public static ScrollPane side(Node card, double width) {
+        ScrollPane side = new ScrollPane(card);
+        side.setFitToWidth(true);
+        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        side.getStyleClass().add("card");
+        side.setPrefWidth(width);
+        side.setMinWidth(width);
+        return side;
+    }
+
+    /** Up and Down go from one button of a list to the next. */
+    public static void walk(Pane rows, KeyEvent e) {
+        int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
+        List<Node> all = rows.getChildren().stream().filter(Button.class::isInstance).toList();
+        int at = all.indexOf(rows.getScene().getFocusOwner());
+        if (step != 0 && at >= 0 && at + step >= 0 && at + step < all.size()) {
+            all.get(at + step).requestFocus();
+            e.consume();
+        }
     }
 
     /** Scrolls what holds a control until it is seen; what is larger than the view stays where it is. */

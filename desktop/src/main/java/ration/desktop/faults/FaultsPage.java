@@ -1,6 +1,5 @@
 package ration.desktop.faults;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -10,7 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -105,14 +103,8 @@ public final class FaultsPage extends LivePage {
         middle.setMinWidth(0);
         setCenter(middle);
         card.getStyleClass().add("card-body");
-        ScrollPane side = new ScrollPane(card);
-        side.setFitToWidth(true);
-        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        side.getStyleClass().add("card");
-        side.setPrefWidth(288);
-        side.setMinWidth(288);
-        setRight(side);
-        rows.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+        setRight(Ui.side(card, 288));
+        rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
     }
 
     @Override
@@ -399,21 +391,6 @@ public final class FaultsPage extends LivePage {
         return cases.stream().filter(c -> c.condition().handles().equals(f.condition().handles()) && c.condition().attitude().equals(
                 f.condition().attitude())).findFirst().map(c -> c.label(done.project().system(), session.units().get())).orElse(f.condition()
                         .attitude().label());
-    }
-
-    private void walk(KeyEvent e) {
-        int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
-        List<Button> all = new ArrayList<>();
-        rows.getChildren().forEach(n -> {
-            if (n instanceof Button b) {
-                all.add(b);
-            }
-        });
-        int at = all.indexOf(getScene().getFocusOwner());
-        if (step != 0 && at >= 0 && at + step >= 0 && at + step < all.size()) {
-            all.get(at + step).requestFocus();
-            e.consume();
-        }
     }
 
     private boolean focusRow(int n) {

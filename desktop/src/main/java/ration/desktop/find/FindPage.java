@@ -1,6 +1,5 @@
 package ration.desktop.find;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
@@ -9,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -97,14 +95,8 @@ public final class FindPage extends LivePage {
         middle.setMinWidth(0);
         setCenter(middle);
         card.getStyleClass().add("card-body");
-        ScrollPane side = new ScrollPane(card);
-        side.setFitToWidth(true);
-        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        side.getStyleClass().add("card");
-        side.setPrefWidth(300);
-        side.setMinWidth(300);
-        setRight(side);
-        rows.addEventFilter(KeyEvent.KEY_PRESSED, this::walk);
+        setRight(Ui.side(card, 300));
+        rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
     }
 
     @Override
@@ -336,20 +328,5 @@ public final class FindPage extends LivePage {
         }
         card.getChildren().addAll(Ui.rule(), Ui.wrapped("How common faults are is common practice, no source. Two things that fail at once are not looked"
                 + " for. Ventilate; no ignition source; extinguisher at hand.", "soft"));
-    }
-
-    private void walk(KeyEvent e) {
-        int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
-        List<Button> all = new ArrayList<>();
-        rows.getChildren().forEach(n -> {
-            if (n instanceof Button b) {
-                all.add(b);
-            }
-        });
-        int at = all.indexOf(getScene().getFocusOwner());
-        if (step != 0 && at >= 0 && at + step >= 0 && at + step < all.size()) {
-            all.get(at + step).requestFocus();
-            e.consume();
-        }
     }
 }

@@ -6,7 +6,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -82,13 +81,7 @@ public final class FlightPage extends LivePage {
         picture.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         picture.setMinWidth(0);
         setCenter(picture);
-        ScrollPane side = new ScrollPane(card);
-        side.setFitToWidth(true);
-        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        side.getStyleClass().add("card");
-        side.setPrefWidth(300);
-        side.setMinWidth(300);
-        setRight(side);
+        setRight(Ui.side(card, 300));
         for (Switching.Mode m : Switching.Mode.values()) {
             ToggleButton chip = new ToggleButton(m.label());
             chip.setId("flight-" + m.name().toLowerCase(java.util.Locale.ROOT));
