@@ -69,8 +69,8 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
     /**
      * When it lands.
      *
-     * @param minutes after the start
-     * @param usable  above the placards' unusable fuel, m3
+     * @param minutes after the start, as planned
+     * @param usable  above the placards' unusable fuel then, or when the engine stopped before, m3
      * @param needs   for the reserve, m3
      * @param reserve minutes the usable fuel lasts at the reserve's power
      */
@@ -117,6 +117,10 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
     }
 
     public Verdict landingVerdict() {
+        // what ends before it lands is short, whatever is left in the tanks
+        if (reached.endurance() < landing.minutes() - 1e-6 && trouble.isEmpty()) {
+            return Verdict.SHORT;
+        }
         return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() ? Verdict.SHORT : landing.verdict();
     }
 

@@ -104,6 +104,9 @@ public final class FlightRun {
             Flight f = new FlightRun(assessment, plan, faults, task, this).fly(first);
             best = best == null || better(f, best) ? f : best;
         }
+        if (!best.trouble().isEmpty()) {
+            return best;
+        }
         for (double to : ROUND) {
             Flight rounded = rounded(best, to);
             if (rounded != null && rounded.verdict().compareTo(best.verdict()) <= 0 && rounded.balance().verdict().compareTo(best.balance()
@@ -185,6 +188,7 @@ public final class FlightRun {
         double t = 0;
         double landing = plan.landing();
         String trouble = "";
+        sample(new Look(drawdown, stretch(0), 0, holding, Map.of()));
         int phase = -1;
         int stood = 0;
         double before = -1;
@@ -246,7 +250,7 @@ public final class FlightRun {
         double usable = landed.inTanks() + landed.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders() - placards();
         double rate = 60 * plan.reserveShare() * demand;
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
-        return new Flight(plan, samples, events, new Flight.Landing(Math.min(landing, t), usable, needs(), rate > 0 ? Math.max(0, usable) / rate
+        return new Flight(plan, samples, events, new Flight.Landing(landing, usable, needs(), rate > 0 ? Math.max(0, usable) / rate
                 : Double.POSITIVE_INFINITY), new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding
                         .burnt(), total - placards(), holding.spilt(), t), floors(), trouble);
     }

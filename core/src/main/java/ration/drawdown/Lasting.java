@@ -64,7 +64,7 @@ public record Lasting(double minutes, double fed, double suction, List<Point> co
                 return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
             }
         }
-        if (t < most && !course.isEmpty() && course.size() > MOST_EVENTS) {
+        if (t < most - 1e-9) {
             throw new IllegalStateException("Something covers and uncovers without an end.");
         }
         return new Lasting(Double.POSITIVE_INFINITY, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);

@@ -181,6 +181,17 @@ class FlightRunTest {
         assertThat(failed.reached().endurance()).isLessThan(sound.reached().endurance());
     }
 
+    /** An engine that never gets anything does not "land with full tanks". */
+    @Test
+    void whatEndsBeforeItLandsIsShort() {
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), new Faults(Set.of(new Fault(Fault.Kind.FILTER_FOULED, "strainer",
+                Double.POSITIVE_INFINITY))), Task.QUIET);
+        assertThat(f.reached().endurance()).isLessThan(1);
+        assertThat(f.landing().usable()).isGreaterThan(f.landing().needs());
+        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.firstTrouble()).isPresent();
+    }
+
     @Test
     void aStoppedFlightIsNotShown() {
         Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), Faults.NONE, new Task(p -> { }, () -> true));
