@@ -87,6 +87,17 @@ class FlightWindowTest extends WindowHarness {
         assertThat(session.project().flight()).isEmpty();
     }
 
+    /** Less at the start is less at the landing: the card says Short, and what is entered stays in the document. */
+    @Test
+    void whatIsInTheTanksAtTheStartIsEntered() {
+        tansy();
+        fill("#start-left", "20");
+        until(() -> session.flight().get() != null && label("#flight-verdict").equals("Short"));
+        assertThat(session.project().flight().orElseThrow().start().get("left").si()).isCloseTo(ration.quantity.Unit.GALLON.toSi(20),
+                org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(session.flight().get().at(0).tank("left")).isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+    }
+
     /** The plan of the program is taken over, and a time changed by hand. */
     @Test
     void aPlanIsTakenOverByHand() {

@@ -49,11 +49,13 @@ final class FlightCard extends VBox {
     private final Session session;
     private final Consumer<Flight> print;
     private final VBox result = new VBox(6);
+    private final VBox start = new VBox(3);
     private final VBox phases = new VBox(2);
     private final VBox switching = new VBox(6);
     private final VBox rest = new VBox(6);
     private final Label trouble = Ui.trouble("flight-trouble");
     private Optional<OnBoth> both = Optional.empty();
+    private Object shownStart = "";
     private Object shownPhases = "";
     private Object shownSwitching = "";
     private int picked = -1;
@@ -63,7 +65,7 @@ final class FlightCard extends VBox {
         this.session = session;
         this.print = print;
         getStyleClass().add("card-body");
-        getChildren().addAll(result, Ui.rule(), phases, trouble, Ui.rule(), switching, Ui.rule(), rest);
+        getChildren().addAll(result, Ui.rule(), start, phases, trouble, Ui.rule(), switching, Ui.rule(), rest);
     }
 
     void both(Optional<OnBoth> found) {
@@ -79,6 +81,7 @@ final class FlightCard extends VBox {
 
     void show(Flight f, Assessment a) {
         result(f);
+        start(f, a.project());
         plan(a.project());
         times(a.project(), f);
         rest(f, a);
@@ -133,6 +136,36 @@ final class FlightCard extends VBox {
         if (f.reached().spilt() > 2e-4) {
             result.getChildren().add(Ui.wrapped(volume(f.reached().spilt()) + " " + symbol() + " go overboard.", "wrong-text"));
         }
+    }
+
+    /** What is in each tank at the start: full until said. */
+    private void start(Flight f, Project project) {
+        Object now = List.of(f.samples().get(0).condition().contents(), session.units().get(), project.system().tanks().stream().map(Item::name).toList());
+        if (now.equals(shownStart)) {
+            return;
+        }
+        shownStart = now;
+        start.getChildren().setAll(Ui.label("At the start, " + symbol(), "group-title"));
+        project.system().tanks().forEach(t -> {
+            Unit unit = session.units().get().unit(Dimension.VOLUME);
+            QuantityField<Quantity> field = new QuantityField<>("start-" + t.id(), t.name() + " at the start", text -> {
+                Quantity q = Quantity.parse(text, unit);
+                if (!(q.si() >= 0)) {
+                    throw new IllegalArgumentException("A tank holds nothing or more.");
+                }
+                return q;
+            }, q -> UnitSystem.figure(unit.fromSi(q.si()), 1));
+            field.update(Quantity.of(unit.fromSi(f.samples().get(0).tank(t.id())), unit));
+            field.setPrefWidth(56);
+            told(field).onValue(q -> edit("Set " + t.name() + " at the start", p -> {
+                Map<String, Measured> filled = new HashMap<>(p.start());
+                filled.put(t.id(), new Measured(q, "planned"));
+                return p.withStart(filled);
+            }));
+            HBox row = new HBox(6, Ui.label(t.name()), Ui.spring(), field);
+            row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            start.getChildren().add(row);
+        });
     }
 
     // the phases
