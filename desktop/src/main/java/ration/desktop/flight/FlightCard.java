@@ -12,7 +12,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -30,10 +29,8 @@ import ration.drawdown.OnBoth;
 import ration.drawdown.UsualFlight;
 import ration.flight.FlightPlan;
 import ration.flight.Phase;
-import ration.flight.Switching;
 import ration.model.Item;
 import ration.model.Measured;
-import ration.model.Selector;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -51,19 +48,19 @@ final class FlightCard extends VBox {
     private final VBox result = new VBox(6);
     private final VBox start = new VBox(3);
     private final VBox phases = new VBox(2);
-    private final VBox switching = new VBox(6);
+    private final SwitchingPane switching;
     private final VBox rest = new VBox(6);
     private final Label trouble = Ui.trouble("flight-trouble");
     private Optional<OnBoth> both = Optional.empty();
     private Object shownStart = "";
     private Object shownPhases = "";
-    private Object shownSwitching = "";
     private int picked = -1;
 
     FlightCard(Session session, Consumer<Flight> print) {
         super(8);
         this.session = session;
         this.print = print;
+        switching = new SwitchingPane(session, this::edit, trouble::setText);
         getStyleClass().add("card-body");
         getChildren().addAll(result, Ui.rule(), start, phases, trouble, Ui.rule(), switching, Ui.rule(), rest);
     }
@@ -76,14 +73,14 @@ final class FlightCard extends VBox {
         result.getChildren().setAll(Ui.wrapped(why, "wrong-text"));
         rest.getChildren().clear();
         plan(project);
-        times(project, null);
+        switching.show(project, null);
     }
 
     void show(Flight f, Assessment a) {
         result(f);
         start(f, a.project());
         plan(a.project());
-        times(a.project(), f);
+        switching.show(a.project(), f);
         rest(f, a);
     }
 
@@ -336,147 +333,6 @@ final class FlightCard extends VBox {
 
     private void edit(String name, UnaryOperator<FlightPlan> change) {
         session.apply(Edit.of(name, p -> p.with(change.apply(UsualFlight.meant(p)))));
-    }
-
-    // the handles
-
-    private void times(Project project, Flight f) {
-        FlightPlan plan = UsualFlight.meant(project);
-        Object now = List.of(plan.switching(), plan.limit(), session.units().get(), f == null ? "" : f, project.system().selectors());
-        if (now.equals(shownSwitching)) {
-            return;
-        }
-        shownSwitching = now;
-        boolean any = !project.system().selectors().isEmpty();
-        switching.setVisible(any);
-        switching.setManaged(any);
-        switching.getChildren().clear();
-        if (!any) {
-            return;
-        }
-        Switching s = plan.switching();
-        switching.getChildren().add(Ui.label("Switching", "group-title"));
-        switch (s.mode()) {
-            case CLOCK -> switching.getChildren().add(asked("every", quantity("flight-every", "Minutes from switch to switch", Unit.MINUTE, s
-                    .every(), m -> edit("Set time between switches", p -> p.with(p.switching().withEvery(p.switching().every().with(m))))), "min"));
-            case QUANTITY -> switching.getChildren().add(asked("after", quantity("flight-portion", "What a tank gives before the next", session
-                    .units().get().unit(Dimension.VOLUME), s.portion(), m -> edit("Set portion of a tank", p -> p.with(p.switching().withPortion(p
-                            .switching().portion().with(m))))), symbol() + " from a tank"));
-            case BALANCE -> switching.getChildren().add(asked("apart at most", quantity("flight-limit", "Most that left and right may differ",
-                    session.units().get().unit(Dimension.VOLUME), plan.limit(), m -> edit("Set limit of left and right", p -> p.withLimit(p.limit()
-                            .with(m)))), symbol() + ", left and right"));
-            case HAND -> hand(project, s);
-            case BOTH -> {
-                // one setting, nothing to say
-            }
-        }
-        if (f != null) {
-            FlowPane cells = new FlowPane(4, 4);
-            cells.setId("flight-timetable");
-            f.switches().stream().filter(e -> e.minutes() <= f.landing().minutes()).forEach(e -> cells.getChildren().add(Ui.label(FlightTable
-                    .clock(e.minutes()) + "  " + e.words(), "time-cell")));
-            cells.getChildren().add(Ui.label(FlightTable.clock(f.landing().minutes()) + "  land", "time-cell"));
-            switching.getChildren().add(cells);
-            if (s.mode() != Switching.Mode.HAND && f.switches().size() > 1) {
-                switching.getChildren().add(Ui.button("Take over by hand", "flight-take", () -> take(f), "chip"));
-            }
-        }
-    }
-
-    private HBox asked(String before, Node field, String after) {
-        HBox box = new HBox(6, Ui.label(before, "soft"), field, Ui.label(after, "soft"));
-        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        return box;
-    }
-
-    private QuantityField<Quantity> quantity(String id, String words, Unit unit, Measured shown, Consumer<Quantity> set) {
-        QuantityField<Quantity> field = new QuantityField<>(id, words, text -> {
-            Quantity q = Quantity.parse(text, unit);
-            if (!(q.si() >= (unit.dimension() == Dimension.TIME ? 60 : 1e-4))) {
-                throw new IllegalArgumentException("That must be more: at least a minute, or a tenth of a litre.");
-            }
-            return q;
-        }, q -> UnitSystem.figure(unit.fromSi(q.si()), unit.dimension() == Dimension.TIME ? 0 : 1));
-        field.update(shown.quantity());
-        field.setPrefWidth(52);
-        return told(field).onValue(set);
-    }
-
-    private void take(Flight f) {
-        List<Switching.Step> steps = f.switches().stream().filter(e -> e.minutes() < f.landing().minutes()).map(e -> new Switching.Step(Measured.of(
-                Math.round(e.minutes()), Unit.MINUTE), f.at(e.minutes()).positions())).toList();
-        edit("Switch by hand", p -> p.with(p.switching().withSteps(steps).with(Switching.Mode.HAND)));
-    }
-
-    private void hand(Project project, Switching s) {
-        for (int i = 0; i < s.steps().size(); i++) {
-            int n = i;
-            Switching.Step step = s.steps().get(i);
-            HBox row = new HBox(6, quantityOf(step, n));
-            project.system().selectors().forEach(sel -> row.getChildren().add(position(sel, step, n)));
-            row.getChildren().add(Ui.button("\u2715", "step-remove-" + n, () -> edit("Remove a switch", p -> steps(p, n, was -> null)), "chip"));
-            row.getChildren().get(row.getChildren().size() - 1).setAccessibleText("Remove switch " + (n + 1));
-            row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            switching.getChildren().add(row);
-        }
-        switching.getChildren().add(Ui.button("Add a switch", "step-add", () -> edit("Add a switch", p -> {
-            List<Switching.Step> all = new ArrayList<>(p.switching().steps());
-            double last = all.isEmpty() ? -30 : all.get(all.size() - 1).minutes();
-            Map<String, String> first = new HashMap<>();
-            project.system().selectors().forEach(sel -> first.put(sel.id(), sel.positions().get(0).name()));
-            all.add(new Switching.Step(Measured.of(Math.max(0, last + 30), Unit.MINUTE), first));
-            return p.with(p.switching().withSteps(all));
-        }), "chip"));
-    }
-
-    /** @param change gives null for a step that goes */
-    private static FlightPlan steps(FlightPlan p, int n, UnaryOperator<Switching.Step> change) {
-        List<Switching.Step> all = new ArrayList<>(p.switching().steps());
-        if (n < all.size()) {
-            Switching.Step other = change.apply(all.remove(n));
-            if (other != null) {
-                all.add(n, other);
-            }
-        }
-        return p.with(p.switching().withSteps(all));
-    }
-
-    private QuantityField<Double> quantityOf(Switching.Step step, int n) {
-        QuantityField<Double> field = new QuantityField<>("step-at-" + n, "Time of switch " + (n + 1) + ", hours and minutes", FlightCard::minutes,
-                FlightTable::clock);
-        field.update(step.minutes());
-        field.setPrefWidth(60);
-        return told(field).onValue(m -> edit("Set time of a switch", p -> steps(p, n, was -> new Switching.Step(Measured.of(m, Unit.MINUTE),
-                was.positions()))));
-    }
-
-    /** 1:30 or 90. */
-    private static double minutes(String text) {
-        String[] parts = text.strip().split(":");
-        try {
-            double m = parts.length == 2 ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip()) : Quantity.parse(text,
-                    Unit.MINUTE).si() / 60;
-            if (m >= 0 && m <= 1440) {
-                return m;
-            }
-        } catch (NumberFormatException e) {
-            // said below
-        }
-        throw new IllegalArgumentException("A time is written as 1:30 or as minutes, up to 24 hours.");
-    }
-
-    private ChoiceBox<String> position(Selector sel, Switching.Step step, int n) {
-        ChoiceBox<String> box = new ChoiceBox<>();
-        sel.positions().stream().filter(p -> !p.off()).forEach(p -> box.getItems().add(p.name()));
-        box.setValue(step.positions().get(sel.id()));
-        box.setId("step-" + sel.id() + "-" + n);
-        box.setAccessibleText(sel.name() + " at switch " + (n + 1));
-        box.setOnAction(e -> edit("Set position of a switch", p -> steps(p, n, was -> {
-            Map<String, String> to = new HashMap<>(was.positions());
-            to.put(sel.id(), box.getValue());
-            return new Switching.Step(was.at(), to);
-        })));
-        return box;
     }
 
     private void rest(Flight f, Assessment a) {
