@@ -19,6 +19,7 @@ import ration.flow.ClosedAirspace;
 import ration.flow.FlowBasis;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
+import ration.model.FuelSystem;
 import ration.model.Measured;
 import ration.model.Pump;
 import ration.model.Tank;
@@ -86,14 +87,22 @@ public final class FlightRun {
      * @throws IllegalArgumentException where the plan has no phase, or asks for BOTH and no position feeds two tanks
      */
     public static Flight of(Assessment assessment, FlightPlan plan, Faults faults, Task task) {
-        if (plan.phases().isEmpty()) {
-            throw new IllegalArgumentException("A flight needs a phase: add one.");
-        }
+        refusal(assessment.project().system(), plan).ifPresent(why -> {
+            throw new IllegalArgumentException(why);
+        });
         FlightRun first = new FlightRun(assessment, plan, faults, task, null);
-        if (plan.switching().mode() == Switching.Mode.BOTH && first.choices.stream().noneMatch(c -> c.feeds().size() > 1)) {
-            throw new IllegalArgumentException("No position feeds from two tanks at once: this selector has no BOTH.");
-        }
         return plan.switching().mode() == Switching.Mode.BALANCE ? first.planned() : first.fly(0);
+    }
+
+    /** Why a plan cannot be flown in this system, with what to do; empty where it can. */
+    public static Optional<String> refusal(FuelSystem system, FlightPlan plan) {
+        return plan.phases().isEmpty() ? Optional.of("A flight needs a phase: add one.") : plan.switching().mode() == Switching.Mode.BOTH && !feedsBoth(
+                system) ? Optional.of("No position feeds from two tanks at once: this selector has no BOTH. Choose another rule.") : Optional.empty();
+    }
+
+    /** Whether some position feeds from two tanks at once; the system has an inlet. */
+    public static boolean feedsBoth(FuelSystem system) {
+        return Choice.of(system).stream().anyMatch(c -> c.feeds().size() > 1);
     }
 
     /** The better of the ways to begin, with its times rounded where that stands. */

@@ -98,6 +98,18 @@ class FlightWindowTest extends WindowHarness {
         assertThat(session.flight().get().at(0).tank("left")).isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
     }
 
+    /** What the selector cannot do is not offered; a document that asks for it says so, and nothing is shown of the flight. */
+    @Test
+    void withoutBothItIsNotOfferedAndSaidWhy() {
+        tansy();
+        assertThat(node("#flight-both").isDisabled()).isTrue();
+        robot.interact(() -> session.apply(ration.project.Edit.of("Ask for BOTH", p -> p.with(UsualFlight.meant(p).with(Switching.Mode.BOTH)))));
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Not shown: No position feeds from two tanks at once")));
+        assertThat(session.flight().get()).isNull();
+        robot.clickOn("#flight-balance");
+        until(() -> label("#flight-verdict").equals("Holds"));
+    }
+
     /** The plan of the program is taken over, and a time changed by hand. */
     @Test
     void aPlanIsTakenOverByHand() {

@@ -1,6 +1,7 @@
 package ration.desktop.flight;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -45,7 +46,7 @@ public final class FlightPage extends LivePage {
     private double cursor;
 
     /** What came of flying. */
-    private record Flown(Flight flight, java.util.Optional<OnBoth> both) {
+    private record Flown(Flight flight, Optional<OnBoth> both) {
     }
 
     /** @param print told to write the switching card of a flight */
@@ -103,7 +104,11 @@ public final class FlightPage extends LivePage {
         Assessment a = session.shown().get().assessment();
         modes.setVisible(!a.project().system().selectors().isEmpty());
         Switching.Mode mode = UsualFlight.meant(a.project()).switching().mode();
-        modes.getChildren().forEach(n -> ((ToggleButton) n).setSelected(n.getUserData() == mode));
+        boolean both = a.basis().isPresent() && FlightRun.feedsBoth(a.project().system());
+        modes.getChildren().forEach(n -> {
+            ((ToggleButton) n).setSelected(n.getUserData() == mode);
+            n.setDisable(n.getUserData() == Switching.Mode.BOTH && !both);
+        });
         if (a != done) {
             start(a);
         } else {
@@ -120,6 +125,13 @@ public final class FlightPage extends LivePage {
         if (a.basis().isEmpty()) {
             work.cancel();
             card.nothing("Nothing can be flown yet: lay out a tank and its line to the engine.", a.project());
+            picture.redraw();
+            return;
+        }
+        Optional<String> refusal = FlightRun.refusal(a.project().system(), UsualFlight.meant(a.project()));
+        if (refusal.isPresent()) {
+            work.cancel();
+            card.nothing("Not shown: " + refusal.get(), a.project());
             picture.redraw();
             return;
         }
