@@ -23,13 +23,14 @@ import ration.find.NextReading;
 import ration.reading.Reading;
 import ration.find.ReadingsCsv;
 import ration.find.Search;
-import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** {@code ration find FILE READINGS.csv [--json]}: readings in, cause out. */
 @Command(name = "find", mixinStandardHelpOptions = true,
         description = "Ranks what may explain readings taken on the aircraft, and what to read next. Columns: place, quantity (pressure, flow,"
-                + " minutes), value, unit, error, state (words of solve --case; engine stopped, return pinched, cap loosened, line open)."
+                + " minutes, falls, temperature, volts, amps, or a sign: pressure flutters, makes no sound, does not move, will not fill,"
+                + " streams overboard, drips or smells, water in the sample), value (yes or no for a sign), unit, error, state (words of"
+                + " solve --case; engine stopped, return pinched, cap loosened, line open, hot, left overnight)."
                 + " Exit code 0: ranked; 2: a file cannot be used.")
 final class FindCommand implements Callable<Integer> {
 
@@ -77,8 +78,7 @@ final class FindCommand implements Callable<Integer> {
     }
 
     private static String figure(Reading.What what, double value) {
-        return what == Reading.What.MINUTES ? UnitSystem.figure(value, 1) + " min" : UnitSystem.US.text(value, what == Reading.What.PRESSURE
-                ? Dimension.PRESSURE : Dimension.FLOW);
+        return Reading.text(what, value, UnitSystem.US);
     }
 
     private static String asText(Assessment a, Search search, List<NextReading> next) {

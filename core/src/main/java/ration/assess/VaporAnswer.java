@@ -34,7 +34,7 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
     private static final int NEAREST = 6;
 
     /** Over every judged case that feeds, at sea level and at the ceiling, fuel this warm; empty if none does. */
-    static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
+    public static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
         Heat heat = project.heat();
         VaporPressure vapor = heat.vapor();
         double kelvin = heat.si(fuel);

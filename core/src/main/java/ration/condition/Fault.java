@@ -29,7 +29,7 @@ public record Fault(Kind kind, String item, String port, double severity) {
         CHECK_STUCK_SHUT("stuck shut", ""),
         PUMP_DEAD("dead", ""),
         PUMP_WEAK("weak", "share of its pressure left"),
-        /** The electric supply of a pump is gone: every electric pump stands. */
+        /** The electric supply is gone: every electric pump on the bus that the port names stands; every one where none is named. */
         SUPPLY_DEAD("electric supply dead", ""),
         REGULATOR_STUCK_OPEN("stuck open", ""),
         REGULATOR_STUCK_SHUT("stuck shut", ""),
@@ -41,6 +41,10 @@ public record Fault(Kind kind, String item, String port, double severity) {
         /** Fuel runs out through a small hole. */
         FUEL_LEAK("leaks fuel", "bore of the hole, m"),
         RETURN_BLOCKED("blocked", ""),
+        /** Water lies in it, in place of fuel. */
+        WATER("holds water", ""),
+        /** The fuel aboard boils more easily than was said; its item stands for the whole document. */
+        FUEL_VOLATILE("boils more easily than said", "rise of Reid pressure, Pa"),
         SENDER_CLOGGED("rotor stuck", "times its loss; infinite is shut"),
         /** What it shows no longer moves; the fuel does not feel it. */
         INDICATION_FROZEN("indication frozen", "");

@@ -36,6 +36,11 @@ public record Faults(Set<Fault> all) {
         return of(kind, item).isPresent();
     }
 
+    /** Whether an electric bus has no supply: its own is gone, or all are. */
+    public boolean supplyDead(String bus) {
+        return !none() && all.stream().anyMatch(f -> f.kind() == Kind.SUPPLY_DEAD && (f.port().isEmpty() || f.port().equals(bus)));
+    }
+
     /** Whether anything has failed in this way. */
     public boolean any(Kind kind) {
         return !none() && all.stream().anyMatch(f -> f.kind() == kind);

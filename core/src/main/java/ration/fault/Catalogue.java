@@ -23,6 +23,9 @@ public final class Catalogue {
     private static final double RISE = Unit.INCH.toSi(3);
     private static final double LEAK = Unit.INCH.toSi(0.02);
 
+    /** From one volatility class of motor gasoline to the next, Pa of Reid pressure: ASTM D4814, from memory. */
+    private static final double CLASS = Unit.PSI.toSi(1.5);
+
     private Catalogue() {
     }
 
@@ -38,8 +41,12 @@ public final class Catalogue {
                 }
             }
         }
-        system.all(Pump.class).filter(p -> WaysToFail.of(p).contains(Kind.SUPPLY_DEAD)).findFirst().ifPresent(p -> all.add(new Fault(
-                Kind.SUPPLY_DEAD, p.id())));
+        List<Pump> electric = system.all(Pump.class).filter(p -> WaysToFail.of(p).contains(Kind.SUPPLY_DEAD)).toList();
+        List<String> buses = electric.stream().map(Pump::bus).distinct().toList();
+        for (String bus : buses) {
+            Pump first = electric.stream().filter(p -> p.bus().equals(bus)).findFirst().orElseThrow();
+            all.add(new Fault(Kind.SUPPLY_DEAD, first.id(), buses.size() > 1 ? bus : "", 1));
+        }
         return all;
     }
 
@@ -54,17 +61,27 @@ public final class Catalogue {
             case SENDER_CLOGGED -> at(item, kind, 10, SHUT);
             case SELECTOR_BETWEEN -> at(item, kind, 0.1);
             case SELECTOR_LEAKS, FUEL_LEAK -> at(item, kind, LEAK);
+            case FUEL_VOLATILE -> at(item, kind, CLASS, 3 * CLASS);
             case PUMP_WEAK -> at(item, kind, 0.6);
             case VENT_HOLDS_LIQUID -> at(item, kind, RISE);
             // at its stem: what is taken by any position passes it
             case AIR_LEAK -> List.of(new Fault(kind, item.id(), item.only(Selector.class).map(s -> Item.OUT).orElse(""), 1));
-            case CAP_LOST, VENT_SHUT, PUMP_DEAD, SUPPLY_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, REFERENCE_OFF, NEEDLE_STUCK_OPEN,
+            case CAP_LOST, WATER, VENT_SHUT, PUMP_DEAD, SUPPLY_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, REFERENCE_OFF, NEEDLE_STUCK_OPEN,
                     NEEDLE_STUCK_SHUT, RETURN_BLOCKED, INDICATION_FROZEN -> List.of(new Fault(kind, item.id()));
         };
     }
 
     private static List<Fault> at(Item item, Kind kind, double... severities) {
         return java.util.Arrays.stream(severities).mapToObj(s -> new Fault(kind, item.id(), s)).toList();
+    }
+
+    /** What a fault is of, where it is more than its item; empty where it is the item. */
+    public static String whole(Fault f) {
+        return switch (f.kind()) {
+            case SUPPLY_DEAD -> f.port().isEmpty() ? "Electric supply" : "Electric supply, " + f.port() + " bus";
+            case FUEL_VOLATILE -> "Fuel";
+            default -> "";
+        };
     }
 
     /** How it failed, after the name of the part: pinched to 0.7 of its bore. */
@@ -85,6 +102,8 @@ public final class Catalogue {
             case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";
             case LINE_PINCHED -> "to " + figure + " of its bore";
             case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
+            case FUEL_VOLATILE -> f.severity() < 2 * CLASS ? "by a class" : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0)
+                    + " classes, as winter fuel";
             default -> "";
         };
     }

@@ -13,6 +13,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.FaultCases;
 import ration.assess.PumpSet;
+import ration.assess.VaporAnswer;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Fault;
@@ -21,11 +22,13 @@ import ration.condition.Power;
 import ration.drawdown.Lasting;
 import ration.fault.FaultAnswer.Seen;
 import ration.fault.FaultAnswer.WayOut;
+import ration.heat.HeatFigure;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.Run;
+import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 import ration.topology.Topology;
@@ -117,12 +120,15 @@ public final class FaultSearch {
                 return tank.outlets().size() > 1;
             }
         })).orElse(false);
-        return f.kind() == Kind.SUPPLY_DEAD ? "Electric supply" : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
+        return !Catalogue.whole(f).isEmpty() ? Catalogue.whole(f) : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
     }
 
     private FaultAnswer answer(Fault f) {
         if (cases.isEmpty()) {
             return unknown(f, "No case with all pumps on brings the engine its demand, so nothing is known of what a fault takes away.");
+        }
+        if (f.kind() == Kind.FUEL_VOLATILE) {
+            return volatility(f);
         }
         String beyond = BEYOND.get(f.kind());
         if (beyond != null) {
@@ -136,8 +142,29 @@ public final class FaultSearch {
         return worst;
     }
 
+    /** Fuel that boils more easily than was said: what is left before it does, on the hot day. */
+    private FaultAnswer volatility(Fault f) {
+        Project project = assessment.project();
+        Optional<VaporAnswer> hot = VaporAnswer.of(project.with(project.heat().risen(f.severity())), assessment.cases(), HeatFigure.TANK_FUEL,
+                HeatFigure.NEEDED);
+        if (hot.isEmpty()) {
+            return unknown(f, "No case feeds the engine, so nothing is known of where it would boil.");
+        }
+        VaporAnswer least = hot.get();
+        Condition failed = least.look().condition().with(f);
+        String where = least.label(project);
+        if (least.degrees() >= 0) {
+            return new FaultAnswer(f, part(f), failed, least.look().margin(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+                    VaporAnswer.signed(least.degrees()) + " are left before it boils: " + where + ".");
+        }
+        return least.fuelSaid() ? new FaultAnswer(f, part(f), failed, 0, 0, List.of(), Optional.empty(), Verdict.SHORT, "It boils on the hot day: "
+                + where + ". Nothing fitted here shows it before; what arrives then is taken as nothing.") : unknown(f,
+                        "Which fuel is bought is not said, so it is not known what boils more easily.");
+    }
+
     /** Faults whose harm is not a lack of flow: what the network says of them is not the answer. */
-    private static final Map<Kind, String> BEYOND = Map.of(Kind.INDICATION_FROZEN, "The fuel does not feel it. Whether it is noticed depends"
+    private static final Map<Kind, String> BEYOND = Map.of(Kind.WATER, "Water goes to the engine once it stands higher than the outlet of the bowl. How much gets there, and"
+            + " how the engine runs on it, is not computed: drain before flight.", Kind.INDICATION_FROZEN, "The fuel does not feel it. Whether it is noticed depends"
             + " on clock and dipstick, which are not computed.", Kind.NEEDLE_STUCK_OPEN, "Enough arrives, and too much: it floods. How the"
             + " engine runs then is not computed.", Kind.REFERENCE_OFF, "The mixture goes rich or lean with the throttle: how the engine"
             + " runs then is not computed.", Kind.SELECTOR_LEAKS, "Fuel creeps into a tank that is shut off, or out of it: when that one"

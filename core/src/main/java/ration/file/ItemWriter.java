@@ -152,6 +152,9 @@ final class ItemWriter implements Kinds<Void> {
         if (pump.build().checked()) {
             out.put("checkValve", true);
         }
+        if (!pump.build().bus().isEmpty()) {
+            out.put("bus", pump.build().bus());
+        }
         return null;
     }
 

@@ -329,7 +329,7 @@ final class ProjectReader {
             p.keepUnknown();
             return point;
         }), in.optional("off", this::rated), new Pump.Build(in.optionalMeasured("relief", Unit.PSI),
-                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve")));
+                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve"), in.text("bus", "")));
     }
 
     private Run run(JsonObjectReader in) {

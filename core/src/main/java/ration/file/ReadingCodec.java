@@ -28,6 +28,11 @@ final class ReadingCodec {
             case PRESSURE -> Unit.PASCAL;
             case FLOW -> Unit.LITRE_PER_HOUR;
             case MINUTES -> Unit.MINUTE;
+            case FALLS -> Unit.LITRE_PER_HOUR;
+            case TEMPERATURE -> Unit.KELVIN;
+            case VOLTS -> Unit.VOLT;
+            case AMPS -> Unit.AMPERE;
+            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> Unit.ONE;
         };
     }
 

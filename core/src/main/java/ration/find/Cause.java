@@ -31,7 +31,8 @@ record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
             case FILTER_FOULED -> 4;
             case VENT_SHUT, PUMP_WEAK, SUPPLY_DEAD -> 2.5;
             case PUMP_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, OUTLET_CLOGGED -> 2;
-            case AIR_LEAK, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, VENT_HOLDS_LIQUID -> 1;
+            case WATER -> 1.5;
+            case AIR_LEAK, FUEL_VOLATILE, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, VENT_HOLDS_LIQUID -> 1;
             case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT, SELECTOR_BETWEEN, REFERENCE_OFF, CAP_LOST, FUEL_LEAK -> 0.7;
             case LINE_PINCHED, RETURN_BLOCKED, SELECTOR_LEAKS, SENDER_CLOGGED, INDICATION_FROZEN -> 0.5;
         };
@@ -47,7 +48,10 @@ record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
             case SELECTOR_BETWEEN -> new double[] {0.3, 0.1, 0.03};
             case PUMP_WEAK -> new double[] {0.85, 0.75, 0.65, 0.55, 0.45, 0.35, 0.25};
             case VENT_HOLDS_LIQUID -> new double[] {0.025, 0.075, 0.15};
-            case SELECTOR_LEAKS, FUEL_LEAK -> new double[] {0.00025, 0.0005, 0.001};
+            case SELECTOR_LEAKS -> new double[] {0.00025, 0.0005, 0.001};
+            // a seep that only paper shows, a drip, a leak
+            case FUEL_LEAK -> new double[] {0.00002, 0.00025, 0.0005, 0.001};
+            case FUEL_VOLATILE -> new double[] {10_000, 20_000, 35_000};
             case CAP_LOST -> new double[] {0.5, 1};
             default -> new double[0];
         };

@@ -1,26 +1,36 @@
 package ration.find;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.condition.Fault;
+import ration.drawdown.Course;
+import ration.drawdown.Holding;
 import ration.drawdown.Lasting;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
 import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.PortRef;
+import ration.model.Pump;
 import ration.model.Run;
+import ration.model.Tank;
 import ration.quantity.Unit;
 import ration.reading.Reading;
 import ration.reading.Setting.Manoeuvre;
 import ration.reading.Setting;
+import ration.vapor.Air;
+import ration.vapor.Gap;
+import ration.vapor.PathHeat;
 
 /** What a reading would be if something had failed. One network answer serves all readings of a setting. */
 final class Predictor {
@@ -40,8 +50,14 @@ final class Predictor {
     private final double demand;
     private final Map<Object, FlowAnswer> answers = new HashMap<>();
     private final Map<Object, Double> minutes = new HashMap<>();
+    private final Map<Object, Holding> levels = new HashMap<>();
+
+    private final Heat heat;
+    private final Signs signs;
 
     Predictor(Assessment a) {
+        heat = a.project().heat();
+        signs = new Signs(this, a.project());
         basis = a.basis().orElseThrow();
         system = a.project().system();
         FuelSystem undemanding = system.inlet().map(i -> system.change(i.id(), EngineInlet.class, e -> e.withPressures(NO_PRESSURE, e.maximumPressure())))
@@ -53,22 +69,94 @@ final class Predictor {
     private record Key(Condition condition, boolean stopped, boolean open) {
     }
 
-    /** SI; minutes for a time. */
+    /** SI; minutes for a time; for a sign how likely it shows, 0 to 1. */
     double of(Set<Fault> faults, Reading r) {
-        Condition c = r.setting().failed(system, faults);
-        double need = r.setting().has(Manoeuvre.ENGINE_STOPPED) ? STANDS : demand * c.engine().power().demandShare();
-        if (r.what() == Reading.What.MINUTES) {
-            return minutes.computeIfAbsent(c, k -> Math.min(NEVER, Lasting.of(basis, c, need, NEVER).minutes()));
-        }
-        FlowAnswer a = answers.computeIfAbsent(new Key(c, need == STANDS, r.setting().has(Manoeuvre.LINE_OPEN)), k -> r.setting().has(
-                Manoeuvre.LINE_OPEN) ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
-        if (r.what() == Reading.What.PRESSURE) {
-            return Math.max(LEAST, a.pressure(r.port(system)).orElse(0));
-        }
+        Condition c = condition(faults, r.setting());
+        double need = need(c, r.setting());
+        return switch (r.what()) {
+            case MINUTES -> minutes.computeIfAbsent(c, k -> Math.min(NEVER, Lasting.of(basis, c, need, NEVER).minutes()));
+            case PRESSURE -> locked(c, r.setting(), r.port(system)) ? 0 : Math.max(LEAST, answer(c, r.setting()).pressure(r.port(system)).orElse(0));
+            case FLOW -> flow(answer(c, r.setting()), r);
+            case FALLS -> falls(c, r);
+            case TEMPERATURE -> path(c, r.setting()).gaps().stream().filter(g -> g.item().equals(r.item())).reduce((a, b) -> b).map(Gap::kelvin).orElse(
+                    c.fuelKelvin());
+            case VOLTS -> signs.powered(c, r.item()) ? PathHeat.VOLTS : 0;
+            case AMPS -> signs.amps(c, r.item());
+            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> signs.of(c, r);
+        };
+    }
+
+    /** The case with faults in it; hot, the fuel is as warm as the hot day makes it. */
+    Condition condition(Set<Fault> faults, Setting s) {
+        Condition c = s.failed(system, faults);
+        return s.has(Manoeuvre.HOT) ? c.withFuelKelvin(Math.max(c.fuelKelvin(), heat.si(HeatFigure.HOT_FUEL))) : c;
+    }
+
+    private double need(Condition c, Setting s) {
+        return s.has(Manoeuvre.ENGINE_STOPPED) ? STANDS : demand * c.engine().power().demandShare();
+    }
+
+    FlowAnswer answer(Condition c, Setting s) {
+        boolean open = s.has(Manoeuvre.LINE_OPEN);
+        double need = need(c, s);
+        return answers.computeIfAbsent(new Key(c, need == STANDS, open), k -> open ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
+    }
+
+    private double flow(FlowAnswer a, Reading r) {
         Optional<Run> run = r.run(system);
         double flow = run.map(x -> Math.abs(a.flow(x.id()))).orElse(0.0);
         return a.airDrawn().isEmpty() ? flow : 0;
     }
+
+    /** Out of a tank in ten minutes: at once where its vent is open, drawn down where the air over it thins. */
+    private double falls(Condition c, Reading r) {
+        Optional<Tank> tank = system.item(r.item()).flatMap(i -> i.only(Tank.class));
+        if (tank.isEmpty()) {
+            return 0;
+        }
+        if (!c.faults().any(Fault.Kind.VENT_SHUT)) {
+            return answer(c, r.setting()).outflow(tank.get());
+        }
+        Holding after = levels.computeIfAbsent(c, k -> new Course(basis, c).on(c, need(c, r.setting()), DIPPED).holding());
+        return (c.contents().getOrDefault(r.item(), 0.0) - after.tank(r.item())) / (60 * DIPPED);
+    }
+
+    /** Temperature and distance to boiling along the way to the engine. */
+    PathHeat path(Condition c, Setting s) {
+        double rise = c.faults().all().stream().filter(f -> f.kind() == Fault.Kind.FUEL_VOLATILE).mapToDouble(Fault::severity).sum();
+        return PathHeat.of(system, answer(c, s), rise > 0 ? heat.risen(rise) : heat, new Air(c.air().day().altitudeM(), c.fuelKelvin()), c.engine().power());
+    }
+
+    /** Where it boils on the way to a pump that runs, or anywhere where there is none: what lies behind has no pressure. Asked hot only. */
+    boolean locked(Condition c, Setting s, PortRef port) {
+        if (!s.has(Manoeuvre.HOT)) {
+            return false;
+        }
+        List<Gap> gaps = path(c, s).gaps();
+        boolean pumped = gaps.stream().anyMatch(g -> runs(c, g.item()));
+        boolean boils = false;
+        boolean lost = false;
+        for (Gap g : gaps) {
+            boils |= g.pascal() < 0;
+            lost |= boils && (!pumped || runs(c, g.item()));
+            if (lost && g.item().equals(port.item()) && !(runs(c, g.item()) && port.port().equals(Item.IN))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean runs(Condition c, String item) {
+        return system.item(item).flatMap(i -> i.only(Pump.class)).filter(p -> !c.stopped().contains(p.id())).isPresent();
+    }
+
+    /** What a tank holds, m3. */
+    double capacity(String tank) {
+        return basis.bodies().get(tank).capacity();
+    }
+
+    /** Minutes between two looks at a tank's level. */
+    private static final double DIPPED = 10;
 
     /** The engine takes its demand while it has any pressure; else what comes by itself. */
     private FlowAnswer running(Condition c, double need) {

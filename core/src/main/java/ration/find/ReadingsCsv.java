@@ -59,7 +59,11 @@ public final class ReadingsCsv {
     private static Reading reading(Assessment a, CSVRecord row) {
         String quantity = row.get("quantity").toLowerCase(Locale.ROOT);
         Reading.What what = Arrays.stream(Reading.What.values()).filter(w -> w.word().equals(quantity)).findFirst().orElseThrow(
-                () -> new IllegalArgumentException("\u201c" + quantity + "\u201d is no quantity here: pressure, flow or minutes."));
+                () -> new IllegalArgumentException("\u201c" + quantity + "\u201d is no quantity here. Say one of: "
+                        + String.join(", ", Arrays.stream(Reading.What.values()).map(Reading.What::word).toList()) + "."));
+        if (what.sign()) {
+            return Reading.sign(Reading.placeOf(a.project().system(), row.get("place")), what, so(row.get("value")), SettingWords.parse(a, row.get("state")));
+        }
         String written = row.get("unit").isEmpty() && what == Reading.What.MINUTES ? "min" : row.get("unit");
         Unit unit = Unit.named(written).filter(u -> u.dimension() == what.dimension()).orElseThrow(() -> new IllegalArgumentException("\u201c"
                 + written + "\u201d is no unit of a " + what.word() + "."));
@@ -70,6 +74,14 @@ public final class ReadingsCsv {
         }
         return new Reading(Reading.placeOf(a.project().system(), row.get("place")), what, unit.toSi(number(row.get("value"), "value")) * scale, error,
                 SettingWords.parse(a, row.get("state")));
+    }
+
+    private static boolean so(String text) {
+        String plain = text.strip().toLowerCase(Locale.ROOT);
+        if (!plain.equals("yes") && !plain.equals("no")) {
+            throw new IllegalArgumentException("\u201c" + text + "\u201d under value: a sign is there, yes, or one looked and it is not, no.");
+        }
+        return plain.equals("yes");
     }
 
     private static double number(String text, String column) {

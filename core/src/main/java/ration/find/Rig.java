@@ -54,7 +54,7 @@ public final class Rig {
     public static Rig hiding(Assessment a, long seed) {
         Random random = new Random(seed);
         Search search = Search.of(a, List.of());
-        List<Cause> causes = Search.causes(a.project().system(), 0).stream().filter(c -> c.sort() == Cause.Sort.FAULT).toList();
+        List<Cause> causes = Search.causes(a.project().system(), List.of()).stream().filter(c -> c.sort() == Cause.Sort.FAULT).toList();
         List<NextReading> asked = search.next(Assessment.start(a.project()));
         for (int tries = 0; tries < MOST_TRIES; tries++) {
             double left = random.nextDouble() * causes.stream().mapToDouble(Cause::prior).sum();
@@ -76,6 +76,9 @@ public final class Rig {
 
     private static boolean felt(Search search, Set<Fault> failed, Reading r) {
         double sound = search.predicted(Set.of(), r);
+        if (r.what().sign()) {
+            return Math.abs(search.predicted(failed, r) - sound) > 0.5;
+        }
         return Math.abs(search.predicted(failed, r) - sound) > 3 * Search.error(r, sound);
     }
 
@@ -103,8 +106,13 @@ public final class Rig {
 
     /** A reading as it is asked for, taken. */
     public Reading read(Reading asked) {
-        double real = search.predicted(hidden, asked);
-        return new Reading(asked.place(), asked.what(), real + random.nextGaussian() * asked.error(), asked.error(), asked.setting());
+        return taken(asked, search.predicted(hidden, asked), asked.error(), random);
+    }
+
+    /** What is read where so much is real: off by the errors of the instrument; a sign shows as often as it is said to. */
+    static Reading taken(Reading asked, double real, double error, Random random) {
+        double value = asked.what().sign() ? random.nextDouble() < real ? 1 : 0 : real + random.nextGaussian() * error;
+        return new Reading(asked.place(), asked.what(), value, asked.error(), asked.setting());
     }
 
     /**

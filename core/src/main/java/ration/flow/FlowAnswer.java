@@ -233,6 +233,16 @@ public final class FlowAnswer {
         return airDrawn;
     }
 
+    /** Fuel that runs out of parts that leak, m3/s. */
+    public double leaks() {
+        double sum = 0;
+        for (Fault f : pose.condition().faults().all()) {
+            int hole = f.kind() == Fault.Kind.FUEL_LEAK ? plan.wire(plan.basis().leakPort(f) + "~leak") : -1;
+            sum += usable() && hole >= 0 ? Math.max(0, solution.flowAt(hole)) : 0;
+        }
+        return sum;
+    }
+
     /**
      * The way the most fuel takes, from a tank surface to the engine inlet; empty if nothing flows. The losses add up
      * to the head from the surface to the inlet, less what is left there.

@@ -18,8 +18,7 @@ final class PumpElement {
 
     /** A running pump by its curve, cut off at its relief; what an engine drives moves flow in step with its speed. */
     static Element of(Pump pump, boolean stopped, Power power, Faults faults) {
-        boolean dead = faults.has(Fault.Kind.PUMP_DEAD, pump.id()) || pump.drive() == Pump.Drive.ELECTRIC && faults.any(
-                Fault.Kind.SUPPLY_DEAD);
+        boolean dead = faults.has(Fault.Kind.PUMP_DEAD, pump.id()) || pump.drive() == Pump.Drive.ELECTRIC && faults.supplyDead(pump.bus());
         if (stopped || dead) {
             return standing(pump, faults);
         }

@@ -65,7 +65,7 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> strainer(Strainer item) {
-        return leaking(Kind.FILTER_FOULED);
+        return leaking(Kind.FILTER_FOULED, Kind.WATER);
     }
 
     @Override
@@ -138,7 +138,8 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> engineInlet(EngineInlet item) {
-        return item.style() == EngineInlet.Style.FLOAT ? leaking(Kind.NEEDLE_STUCK_OPEN, Kind.NEEDLE_STUCK_SHUT) : leaking();
+        return item.style() == EngineInlet.Style.FLOAT ? leaking(Kind.FUEL_VOLATILE, Kind.NEEDLE_STUCK_OPEN,
+                Kind.NEEDLE_STUCK_SHUT) : leaking(Kind.FUEL_VOLATILE);
     }
 
     @Override

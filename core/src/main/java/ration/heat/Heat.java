@@ -75,6 +75,12 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
         return volatility.with(si(HeatFigure.REID_CHANGE) / 6894.757293168361);
     }
 
+    /** Fuel that boils more easily than said, by a rise of its Reid pressure, Pa; at most what a change can be said to be. */
+    public Heat risen(double pascal) {
+        double psi = Math.min(6, si(HeatFigure.REID_CHANGE) / 6894.757293168361 + pascal / 6894.757293168361);
+        return with(HeatFigure.REID_CHANGE, Measured.of(psi, ration.quantity.Unit.PSI));
+    }
+
     /** Outside air on the hot day at a pressure altitude, K. */
     public double outside(double altitudeM) {
         return si(HeatFigure.HOT_DAY) - LAPSE * altitudeM;

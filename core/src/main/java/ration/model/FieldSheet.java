@@ -157,12 +157,10 @@ public final class FieldSheet implements Kinds<List<Field>> {
         }
         Lens<Pump, Pump.Build> build = new Lens<>(Pump::build, Pump::withBuild);
         if (p.build().relief().isPresent()) {
-            sheet.add("relief", "Relief", Unit.PSI, build.to(b -> b.relief().orElseThrow(), (b, m) -> new Pump.Build(Optional.of(m),
-                    b.current(), b.checked())));
+            sheet.add("relief", "Relief", Unit.PSI, build.to(b -> b.relief().orElseThrow(), Pump.Build::withRelief));
         }
         if (p.build().current().isPresent()) {
-            sheet.add("current", "Current", Unit.AMPERE, build.to(b -> b.current().orElseThrow(), (b, m) -> new Pump.Build(b.relief(),
-                    Optional.of(m), b.checked())));
+            sheet.add("current", "Current", Unit.AMPERE, build.to(b -> b.current().orElseThrow(), Pump.Build::withCurrent));
         }
         return sheet.all();
     }

@@ -19,8 +19,36 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
      * @param relief  pressure rise at which it bypasses within itself; empty if its curve already says so
      * @param current it draws, electric pumps
      * @param checked whether a check valve inside keeps fuel from running back through it
+     * @param bus     electric bus it hangs on; empty is the main one
      */
-    public record Build(Optional<Measured> relief, Optional<Measured> current, boolean checked) {
+    public record Build(Optional<Measured> relief, Optional<Measured> current, boolean checked, String bus) {
+        public static final String MAIN_BUS = "main";
+
+        public Build {
+            bus = bus.equals(MAIN_BUS) ? "" : bus;
+        }
+
+        /** On the main bus. */
+        public Build(Optional<Measured> relief, Optional<Measured> current, boolean checked) {
+            this(relief, current, checked, "");
+        }
+
+        public Build withRelief(Measured other) {
+            return new Build(Optional.of(other), current, checked, bus);
+        }
+
+        public Build withCurrent(Measured other) {
+            return new Build(relief, Optional.of(other), checked, bus);
+        }
+
+        public Build withCheck(boolean other) {
+            return new Build(relief, current, other, bus);
+        }
+
+        public Build withBus(String other) {
+            return new Build(relief, current, checked, other);
+        }
+
         /** Nothing known beyond the curve; fuel may run back through it when it stands. */
         public static final Build PLAIN = new Build(Optional.empty(), Optional.empty(), false);
     }
@@ -32,6 +60,11 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
     /** A pump of which only the curve is known. */
     public Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated> off) {
         this(tag, drive, curve, off, Build.PLAIN);
+    }
+
+    /** Name of the bus an electric pump hangs on. */
+    public String bus() {
+        return build.bus().isEmpty() ? Build.MAIN_BUS : build.bus();
     }
 
     public Pump withCurve(List<CurvePoint> other) {

@@ -172,15 +172,15 @@ public final class ItemEdits {
     private void pump(Pump p) {
         Pump.Build b = p.build();
         if (b.relief().isEmpty() && !p.curve().isEmpty()) {
-            add("Add relief", p.withBuild(new Pump.Build(Optional.of(p.curve().get(0).pressure()), b.current(),
-                    b.checked())));
+            add("Add relief", p.withBuild(b.withRelief(p.curve().get(0).pressure())));
         }
         if (b.current().isEmpty() && p.drive() == Pump.Drive.ELECTRIC) {
-            add("Add current", p.withBuild(new Pump.Build(b.relief(), Optional.of(Measured.of(2, Unit.AMPERE, BY)),
-                    b.checked())));
+            add("Add current", p.withBuild(b.withCurrent(Measured.of(2, Unit.AMPERE, BY))));
         }
-        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(new Pump.Build(b.relief(),
-                b.current(), !b.checked())));
+        if (p.drive() == Pump.Drive.ELECTRIC) {
+            add(b.bus().isEmpty() ? "On a second bus" : "On the main bus", p.withBuild(b.withBus(b.bus().isEmpty() ? "second" : "")));
+        }
+        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(b.withCheck(!b.checked())));
         add(p.off().isPresent() ? "Blocks when off" : "Passes when off", p.off().isPresent()
                 ? new Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
     }

@@ -18,6 +18,7 @@ public enum Dimension {
     SPEED("a speed", -1000, 1000, "\u22121,000 and 1,000 m/s"),
     TORQUE("a torque", -10_000, 10_000, "\u221210,000 and 10,000 N m"),
     CURRENT("an electric current", -10_000, 10_000, "\u221210,000 and 10,000 A"),
+    VOLTAGE("a voltage", -10_000, 10_000, "\u221210,000 and 10,000 V"),
     HEAT_TRANSFER("a heat transfer coefficient", 0, 1e6, "0 and 1,000,000 W/m\u00b2K"),
     TIME("a time", -1e9, 1e9, "\u221230 and 30 years"),
     NUMBER("a number", -1e6, 1e6, "\u22121,000,000 and 1,000,000");

@@ -54,6 +54,7 @@ public enum Unit {
     MINUTE(Dimension.TIME, "min", 60, 0, 1, "minutes"),
     SECOND(Dimension.TIME, "s", 1, 0, 0, "sec"),
     AMPERE(Dimension.CURRENT, "A", 1, 0, 1, "amp", "amps"),
+    VOLT(Dimension.VOLTAGE, "V", 1, 0, 1, "volt", "volts"),
     ONE(Dimension.NUMBER, "", 1, 0, 2);
 
     /** One US gallon, 231 cubic inches, in cubic metres; exact. */

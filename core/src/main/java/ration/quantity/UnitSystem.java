@@ -42,6 +42,7 @@ public enum UnitSystem {
             case SPEED -> Unit.KNOT;
             case TORQUE -> this == US ? Unit.POUND_INCH : Unit.NEWTON_METRE;
             case CURRENT -> Unit.AMPERE;
+            case VOLTAGE -> Unit.VOLT;
             case HEAT_TRANSFER -> Unit.WATT_PER_SQUARE_METRE_KELVIN;
             case TIME -> Unit.MINUTE;
             case NUMBER -> Unit.ONE;

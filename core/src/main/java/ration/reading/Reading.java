@@ -8,13 +8,14 @@ import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
 
 /**
  * A figure read on the aircraft.
  *
  * @param place   id of an item, item.port, or of a run
  * @param what    was read
- * @param value   SI; minutes for a time
+ * @param value   SI; minutes for a time; 1 or 0 for a sign
  * @param error   of the instrument, one standard deviation, SI, above zero
  * @param setting when it was read
  */
@@ -24,7 +25,18 @@ public record Reading(String place, What what, double value, double error, Setti
     public enum What {
         PRESSURE("pressure", Dimension.PRESSURE), FLOW("flow", Dimension.FLOW),
         /** Until the engine is short, everything left as it is. */
-        MINUTES("minutes", Dimension.TIME);
+        MINUTES("minutes", Dimension.TIME),
+        /** What leaves a tank, over ten minutes; below zero it rises. */
+        FALLS("falls", Dimension.FLOW),
+        /** Of the fuel there. */
+        TEMPERATURE("temperature", Dimension.TEMPERATURE),
+        /** At the plug of an electric pump. */
+        VOLTS("volts", Dimension.VOLTAGE),
+        /** An electric pump draws. */
+        AMPS("amps", Dimension.CURRENT),
+        FLUTTERS("pressure flutters", Dimension.NUMBER), SILENT("makes no sound", Dimension.NUMBER), STILL("does not move", Dimension.NUMBER),
+        WILL_NOT_FILL("will not fill", Dimension.NUMBER), OVERBOARD("streams overboard", Dimension.NUMBER), DRIPS("drips or smells",
+                Dimension.NUMBER), WATER("water in the sample", Dimension.NUMBER);
 
         private final String word;
         private final Dimension dimension;
@@ -41,18 +53,39 @@ public record Reading(String place, What what, double value, double error, Setti
         public Dimension dimension() {
             return dimension;
         }
+
+        /** Something that is so or not: 1 where it is, 0 where one looked and it is not. */
+        public boolean sign() {
+            return dimension == Dimension.NUMBER;
+        }
     }
 
     public Reading {
         if (!(error > 0) || !Double.isFinite(value)) {
             throw new IllegalArgumentException("A reading is a number, and its error is above zero.");
         }
+        if (what.sign() && value != 0 && value != 1) {
+            throw new IllegalArgumentException("\u201c" + what.word() + "\u201d is so or not.");
+        }
+    }
+
+    /** A sign that was looked for, and seen or not. */
+    public static Reading sign(String place, What what, boolean seen, Setting setting) {
+        return new Reading(place, what, seen ? 1 : 0, SIGN_ERROR, setting);
+    }
+
+    /** A sign has no error of an instrument; this stands in its place. */
+    private static final double SIGN_ERROR = 0.1;
+
+    /** A value with its unit; minutes as minutes, a sign as yes or no. */
+    public static String text(What what, double value, UnitSystem units) {
+        return what == What.MINUTES ? UnitSystem.figure(value, 1) + " min" : what.sign() ? value > 0.5 ? "yes" : "no" : units.text(value, what
+                .dimension());
     }
 
     /** Where, as it is named here. */
     public String named(FuelSystem system) {
-        String id = place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
-        return system.item(id).map(Item::name).orElse(id) + (place.contains(".") ? ", " + place.substring(place.indexOf('.') + 1) : "");
+        return system.item(item()).map(Item::name).orElse(item()) + (place.contains(".") ? ", " + place.substring(place.indexOf('.') + 1) : "");
     }
 
     /**
@@ -79,10 +112,15 @@ public record Reading(String place, What what, double value, double error, Setti
         return item.get().id() + (port.isEmpty() || run ? "" : "." + port);
     }
 
+    /** Id of the part it is read at. */
+    public String item() {
+        return place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
+    }
+
     /** The port a pressure is read at: as said; else the inlet of an engine, the end of a run, what leaves another part. */
     public PortRef port(FuelSystem system) {
         if (place.contains(".")) {
-            return new PortRef(place.substring(0, place.indexOf('.')), place.substring(place.indexOf('.') + 1));
+            return new PortRef(item(), place.substring(place.indexOf('.') + 1));
         }
         Optional<Run> run = system.item(place).flatMap(i -> i.only(Run.class));
         if (run.isPresent()) {
@@ -94,8 +132,7 @@ public record Reading(String place, What what, double value, double error, Setti
 
     /** The run whose flow is read: as said; else what arrives at a part, or leaves it. */
     public Optional<Run> run(FuelSystem system) {
-        String id = place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
-        return system.item(id).flatMap(i -> i.only(Run.class)).or(() -> system.runs().stream().filter(r -> r.to().item().equals(id)).findFirst()).or(
-                () -> system.runs().stream().filter(r -> r.from().item().equals(id)).findFirst());
+        return system.item(item()).flatMap(i -> i.only(Run.class)).or(() -> system.runs().stream().filter(r -> r.to().item().equals(item())).findFirst()).or(
+                () -> system.runs().stream().filter(r -> r.from().item().equals(item())).findFirst());
     }
 }

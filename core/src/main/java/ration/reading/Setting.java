@@ -21,7 +21,10 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
     public enum Manoeuvre {
         ENGINE_STOPPED("engine stopped", 0, ""), RETURN_PINCHED("return pinched", 2, "Rubber hose only, a towel round it and smooth jaws, never a"
                 + " hard line; it must stand the pump's full pressure."), CAP_LOOSENED("cap loosened", 1, "On the ground only: vapor comes out."),
-        LINE_OPEN("line open", 20, "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand.");
+        LINE_OPEN("line open", 20, "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand."),
+        /** The engine bay heat-soaked, the fuel as warm as the hot day makes it. */
+        HOT("hot", 20, "Run until everything under the cowl is hot, then look: burns, propeller; extinguisher at hand."),
+        OVERNIGHT("left overnight", 5, "White paper under it; ventilate, no ignition source.");
 
         private final String word;
         private final int minutes;

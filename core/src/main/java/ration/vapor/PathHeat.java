@@ -26,7 +26,7 @@ import ration.model.Tank;
 public record PathHeat(List<Gap> gaps) {
 
     /** Supply voltage taken for a pump's electrical power, V; common practice, no source. */
-    private static final double VOLTS = 13.8;
+    public static final double VOLTS = 13.8;
     /** Share of its power a pump turns into pressure where its current is not known; common practice, no source. */
     private static final double EFFICIENCY = 0.3;
     /** Wetted area of a body that is no run, m2; common practice, no source. */

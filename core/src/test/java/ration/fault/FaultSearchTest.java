@@ -67,6 +67,39 @@ class FaultSearchTest {
         });
     }
 
+    /** Pumps on one bus stop together; on two, the loss of either leaves the other. */
+    @Test
+    void aBusIsOneCause() {
+        Project one = Pattern.TWO_PUMPS_PARALLEL.project();
+        List<FaultAnswer> together = supplies(one);
+        assertThat(together).hasSize(1);
+        assertThat(together.get(0).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(together.get(0).share()).isLessThan(1);
+        String second = one.system().all(Pump.class).skip(1).findFirst().orElseThrow().id();
+        List<FaultAnswer> apart = supplies(one.with(one.system().change(second, Pump.class, p -> p.withBuild(p.build().withBus("essential")))));
+        assertThat(apart).extracting(FaultAnswer::part).containsExactlyInAnyOrder("Electric supply, main bus", "Electric supply, essential bus");
+        assertThat(apart).allSatisfy(f -> assertThat(f.share()).as(f.part()).isGreaterThanOrEqualTo(1));
+    }
+
+    private static List<FaultAnswer> supplies(Project p) {
+        return FaultSearch.of(Assessment.of(p)).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).toList();
+    }
+
+    /** Fuel that boils more easily is the vapor answer of that fuel; water is not computed and says so. */
+    @Test
+    void winterFuelIsTheVaporAnswerOfThatFuel() {
+        Assessment a = Assessment.of(Systems.demo("tansy-l3"));
+        Fault winter = ration.fault.Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.FUEL_VOLATILE).reduce((x, y) -> y).orElseThrow();
+        Assessment other = Assessment.of(a.project().with(a.project().heat().with(ration.heat.HeatFigure.REID_CHANGE, ration.model.Measured.of(4.5,
+                ration.quantity.Unit.PSI))));
+        double left = other.vapor().orElseThrow().degrees();
+        FaultAnswer answer = FaultSearch.of(a, winter);
+        assertThat(answer.part()).isEqualTo("Fuel");
+        assertThat(answer.verdict()).isEqualTo(left < 0 ? Verdict.SHORT : Verdict.HOLDS);
+        assertThat(answer.why()).contains(other.vapor().orElseThrow().label(other.project()));
+        assertThat(find(FaultSearch.of(a), Kind.WATER, "strainer").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
     /** A dead pump is the case of the matrix in which it stands, to the last digits. */
     @ParameterizedTest
     @ValueSource(strings = {"brindle-a2", "tansy-l3"})

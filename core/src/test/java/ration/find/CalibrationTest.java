@@ -40,7 +40,7 @@ class CalibrationTest {
     private static Score run(String demo, int cases, long seed) {
         Assessment a = Assessment.of(Systems.demo(demo));
         Search search = Search.of(a, List.of());
-        List<Cause> causes = Search.causes(a.project().system(), 0);
+        List<Cause> causes = Search.causes(a.project().system(), List.of());
         Random random = new Random(seed);
         Score score = new Score();
         for (int n = 0; n < cases; n++) {
@@ -57,13 +57,17 @@ class CalibrationTest {
                 }
                 Reading asked = next.get(0).asked();
                 double real = search.predicted(truth, asked);
-                double off = k == wrong ? (random.nextDouble() - 0.5) * 40 * asked.error() : random.nextGaussian() * Search.error(asked, real);
-                readings.add(new Reading(asked.place(), asked.what(), real + off, asked.error(), asked.setting()));
+                readings.add(k == wrong ? misread(asked, real, random) : Rig.taken(asked, real, Search.error(asked, real), random));
                 now = search.with(readings);
                 judge(score, now, truth, k >= wrong ? wrong : -1, readings, k == READINGS - 1 || now.next(start).isEmpty());
             }
         }
         return score;
+    }
+
+    private static Reading misread(Reading asked, double real, Random random) {
+        double value = asked.what().sign() ? random.nextInt(2) : real + (random.nextDouble() - 0.5) * 40 * asked.error();
+        return new Reading(asked.place(), asked.what(), value, asked.error(), asked.setting());
     }
 
     private static Set<Fault> drawn(List<Cause> causes, Random random) {

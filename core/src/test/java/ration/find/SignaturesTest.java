@@ -77,6 +77,122 @@ class SignaturesTest {
         assertThat(e.word()).isEqualTo("likely");
     }
 
+    private static Explanation of(Assessment a, Fault.Kind kind, Reading... readings) {
+        return Search.of(a, List.of(readings)).explanations().stream().filter(e -> e.fault().filter(f -> f.kind() == kind).isPresent()).findFirst().orElseThrow();
+    }
+
+    /** Nothing moves and no sound: without volts the supply, with volts the pump. */
+    @Test
+    void silenceIsTheSupplyOrThePump() {
+        Setting as = new Setting(Assessment.start(TANSY.project()));
+        Reading silent = Reading.sign("boost", Reading.What.SILENT, true, as);
+        Explanation none = best(TANSY, silent, new Reading("boost", Reading.What.VOLTS, 0.1, 0.3, as));
+        assertThat(none.fault().orElseThrow().kind()).isEqualTo(Kind.SUPPLY_DEAD);
+        Explanation volts = best(TANSY, silent, new Reading("boost", Reading.What.VOLTS, 13.5, 0.3, as), new Reading("boost", Reading.What.AMPS, 0,
+                0.3, as));
+        assertThat(volts.fault().orElseThrow()).isEqualTo(new Fault(Kind.PUMP_DEAD, "boost"));
+    }
+
+    /** Right pressure cold, none hot, back after standing: vapor in the pump or its suction, not a worn pump. */
+    @Test
+    void pressureThatGoesWithHeatAndComesBackIsVapor() {
+        Setting cold = SettingWords.parse(TANSY, "level, left, engine pump alone");
+        Setting hot = cold.with(Manoeuvre.HOT);
+        Search s = Search.of(TANSY, List.of());
+        double sound = s.predicted(Set.of(), pressure("servo", 0, cold)) / PSI;
+        assertThat(s.predicted(Set.of(), pressure("servo", 0, hot)) / PSI).as("as laid out it stands the heat").isCloseTo(sound, Offset.offset(0.05 * sound));
+        Explanation e = best(TANSY, pressure("servo", sound, cold), pressure("servo", 0, hot), pressure("servo", sound, cold));
+        assertThat(e.fault().orElseThrow().kind()).isEqualTo(Kind.FUEL_VOLATILE);
+        assertThat(of(TANSY, Kind.PUMP_WEAK, pressure("servo", sound, cold), pressure("servo", 0, hot)).ruledOut()).as("a worn pump is low cold too").isTrue();
+    }
+
+    /** More flows through a pump whose return is open: it stays cooler, and the pressure falls. */
+    @Test
+    void anOpenReturnCoolsThePumpAndCostsPressure() {
+        Setting open = new Setting(Assessment.start(RAIL.project())).with(Manoeuvre.HOT);
+        Setting shut = open.with(Manoeuvre.RETURN_PINCHED);
+        Search s = Search.of(RAIL, List.of());
+        Reading warm = new Reading("rail", Reading.What.TEMPERATURE, 300, 1, open);
+        double cooler = s.predicted(Set.of(), new Reading("rail", Reading.What.TEMPERATURE, 300, 1, shut)) - s.predicted(Set.of(), warm);
+        assertThat(cooler).as("K").isBetween(1.0, 30.0);
+        assertThat(s.predicted(Set.of(), pressure("rail", 0, open))).isLessThan(s.predicted(Set.of(), pressure("rail", 0, shut)) - 5 * PSI);
+    }
+
+    /** Air cannot leave: it will not take fuel, and on a tank that feeds it fades. A vented cap helps the second, not the first. */
+    @Test
+    void aTankThatRefusesFuelCannotBreathe() {
+        Setting as = new Setting(Assessment.start(CORRIE.project()));
+        Reading refuses = Reading.sign("fuselage", Reading.What.WILL_NOT_FILL, true, as);
+        assertThat(best(CORRIE, refuses).fault().orElseThrow().kind()).isIn(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID);
+        Reading takes = Reading.sign("fuselage", Reading.What.WILL_NOT_FILL, false, as);
+        assertThat(of(CORRIE, Kind.VENT_SHUT, takes).belief()).isLessThan(0.2 * of(CORRIE, Kind.VENT_SHUT, refuses).belief());
+    }
+
+    /** On BOTH the tank that cannot breathe falls slower; a tank that rises with the engine stopped takes from the other one. */
+    @Test
+    void tanksThatFallUnevenlyOrRise() {
+        Assessment two = Assessment.of(Pattern.GRAVITY_SELECTOR.project());
+        Search s = Search.of(two, List.of());
+        Setting both = SettingWords.parse(two, "level, both, half");
+        Fault shut = new Fault(Kind.VENT_SHUT, "left-tank");
+        Reading left = falls("left-tank", 0, both);
+        Reading right = falls("right-tank", 0, both);
+        assertThat(s.predicted(Set.of(), left)).isCloseTo(s.predicted(Set.of(), right), Offset.offset(1e-9));
+        assertThat(s.predicted(Set.of(shut), left)).isLessThan(0.3 * s.predicted(Set.of(shut), right));
+        Explanation e = best(two, falls("left-tank", 0.4, both), falls("right-tank", 8.8, both));
+        assertThat(e.fault().map(Fault::item)).as(e.toString()).contains("left-tank");
+
+        Condition fuller = SettingWords.parse(two, "level, left, half").condition();
+        Setting uneven = new Setting(fuller.withContents("right-tank", 1.8 * fuller.contents().get("right-tank"))).with(Manoeuvre.ENGINE_STOPPED);
+        Fault across = new Fault(Kind.SELECTOR_LEAKS, "selector", 0.001);
+        assertThat(s.predicted(Set.of(), falls("left-tank", 0, uneven))).isCloseTo(0, Offset.offset(2e-8));
+        assertThat(s.predicted(Set.of(across), falls("left-tank", 0, uneven))).as("rises").isLessThan(-Unit.GALLON_PER_HOUR.toSi(0.3));
+        assertThat(best(two, falls("left-tank", -1, uneven), falls("right-tank", 1, uneven)).fault().orElseThrow().kind()).isEqualTo(Kind.SELECTOR_LEAKS);
+    }
+
+    private static Reading falls(String tank, double gph, Setting s) {
+        return new Reading(tank, Reading.What.FALLS, Unit.GALLON_PER_HOUR.toSi(gph), Unit.GALLON_PER_HOUR.toSi(0.3), s);
+    }
+
+    /** A seep shows on paper left overnight, and not while one looks. */
+    @Test
+    void aSeepShowsOvernightOnly() {
+        Setting parked = new Setting(Assessment.start(CORRIE.project())).with(Manoeuvre.ENGINE_STOPPED);
+        Fault seep = new Fault(Kind.FUEL_LEAK, "selector", 0.00002);
+        Search s = Search.of(CORRIE, List.of());
+        Reading now = Reading.sign("selector", Reading.What.DRIPS, true, parked);
+        Reading night = Reading.sign("selector", Reading.What.DRIPS, true, parked.with(Manoeuvre.OVERNIGHT));
+        assertThat(s.predicted(Set.of(seep), now)).isLessThan(0.1);
+        assertThat(s.predicted(Set.of(seep), night)).isGreaterThan(0.9);
+        Explanation e = of(CORRIE, Kind.FUEL_LEAK, Reading.sign("selector", Reading.What.DRIPS, false, parked), night);
+        assertThat(e.fault().orElseThrow()).isEqualTo(seep);
+        assertThat(e.belief()).isGreaterThan(0.1);
+    }
+
+    /** Pressure flutters, worse low and hot: air or vapor on the suction side, never where the line stands above ambient. */
+    @Test
+    void flutteringIsTheSuctionSide() {
+        Search s = Search.of(TANSY, List.of());
+        Fault leak = new Fault(Kind.AIR_LEAK, "engine-pump");
+        Fault far = new Fault(Kind.AIR_LEAK, "boost");
+        Fault behind = new Fault(Kind.AIR_LEAK, "servo");
+        Setting low = SettingWords.parse(TANSY, "level, left, low, engine pump alone");
+        Setting both = SettingWords.parse(TANSY, "level, left, full, both pumps");
+        assertThat(s.predicted(Set.of(leak), flutters(low))).isGreaterThan(0.9);
+        assertThat(s.predicted(Set.of(leak), flutters(both))).as("the boost pump holds the joint above ambient").isLessThan(0.1);
+        assertThat(s.predicted(Set.of(far), flutters(low))).isLessThan(0.1);
+        assertThat(s.predicted(Set.of(far), flutters(SettingWords.parse(TANSY, "climb, left, low, engine pump alone")))).as("worse nose up and low").isGreaterThan(0.9);
+        assertThat(s.predicted(Set.of(behind), flutters(low))).as("behind the pumps").isLessThan(0.1);
+        assertThat(s.predicted(Set.of(), flutters(low))).isLessThan(0.1);
+        double air = Search.of(TANSY, List.of(flutters(low), Reading.sign("servo", Reading.What.FLUTTERS, false, both))).explanations().stream().filter(e -> e
+                .fault().filter(f -> f.kind() == Kind.AIR_LEAK).isPresent()).mapToDouble(Explanation::belief).sum();
+        assertThat(air).isGreaterThan(0.3);
+    }
+
+    private static Reading flutters(Setting s) {
+        return Reading.sign("servo", Reading.What.FLUTTERS, true, s);
+    }
+
     /** A fouled strainer is felt at high flow, hardly at low. */
     @Test
     void aFouledStrainerShowsAtHighFlowOnly() {

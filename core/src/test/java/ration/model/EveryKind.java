@@ -60,7 +60,7 @@ public final class EveryKind {
                 new Orifice(tag("orifice"), m(0.05, Unit.INCH), 0.7),
                 new Pump(tag("boost"), Pump.Drive.ELECTRIC, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(8, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(2, Unit.PSI))), Optional.of(rated(31)), new Pump.Build(
-                        Optional.of(m(7, Unit.PSI)), Optional.of(m(2, Unit.AMPERE)), true)),
+                        Optional.of(m(7, Unit.PSI)), Optional.of(m(2, Unit.AMPERE)), true, "essential")),
                 new Pump(tag("driven"), Pump.Drive.ENGINE, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(30, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(20, Unit.PSI))), Optional.empty(), Pump.Build.PLAIN),
                 new Tee(tag("tee"), m(0.3, Unit.INCH)),

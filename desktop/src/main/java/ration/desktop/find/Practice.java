@@ -37,7 +37,11 @@ final class Practice {
         return switch (what) {
             case PRESSURE -> Unit.PSI.toSi(0.3);
             case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
+            case FALLS -> Unit.GALLON_PER_HOUR.toSi(0.6);
             case MINUTES -> 1;
+            case TEMPERATURE -> 1.5;
+            case VOLTS, AMPS -> 0.3;
+            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> 0.1;
         };
     }
 }

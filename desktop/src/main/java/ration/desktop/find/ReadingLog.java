@@ -96,9 +96,9 @@ final class ReadingLog extends VBox {
     void practise(Practice with) {
         practice = with;
         value.setDisable(with != null);
-        error.setDisable(with != null);
         add.setText(with == null ? "Add the reading" : "Ask the rig");
         value.clear();
+        prompts();
     }
 
     private static TextField field(String id, String words) {
@@ -115,13 +115,15 @@ final class ReadingLog extends VBox {
 
     /** With its unit; minutes as minutes. */
     String figure(Reading.What w, double value) {
-        return w == Reading.What.MINUTES ? UnitSystem.figure(value, 1) + " min" : session.units().get().text(value, w.dimension());
+        return Reading.text(w, value, session.units().get());
     }
 
     private void prompts() {
-        Unit u = unit(what.getValue());
-        value.setPromptText(u.symbol());
-        error.setPromptText(u.symbol());
+        boolean sign = what.getValue().sign();
+        String symbol = sign ? "yes, no" : unit(what.getValue()).symbol();
+        value.setPromptText(symbol);
+        error.setPromptText(sign ? "" : symbol);
+        error.setDisable(sign || practice != null);
     }
 
     void focusFirst() {
@@ -157,6 +159,11 @@ final class ReadingLog extends VBox {
                 .label()) + ", " + c.engine().power().label().toLowerCase(java.util.Locale.ROOT) + " power";
     }
 
+    private String error(Reading r) {
+        Unit u = unit(r.what());
+        return r.what() == Reading.What.MINUTES ? figure(r.what(), r.error()) : UnitSystem.figure(r.error() / u.differenceToSi(1), 1) + " " + u.symbol();
+    }
+
     private HBox row(Reading r, int n, FuelSystem system) {
         String did = String.join(", ", r.setting().manoeuvres().stream().sorted().map(Setting.Manoeuvre::word).toList());
         Condition c = r.setting().condition();
@@ -167,7 +174,7 @@ final class ReadingLog extends VBox {
             how.add(did);
         }
         HBox row = new HBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(r.what().word() + ", " + r.named(system)), Ui.label(figure(r.what(), r.value()),
-                "figure"), Ui.label("\u00b1 " + figure(r.what(), r.error()), "soft"), Ui.label(String.join(", ", how), "soft"), Ui.spring(), Ui.named(Ui
+                "figure"), Ui.label(r.what().sign() ? "" : "\u00b1 " + error(r), "soft"), Ui.label(String.join(", ", how), "soft"), Ui.spring(), Ui.named(Ui
                         .button("\u2715", "reading-remove-" + n, () -> session.apply(Edit.of("Remove a reading", p -> {
                             List<Reading> rest = new ArrayList<>(p.readings());
                             if (n < rest.size()) {
@@ -188,7 +195,8 @@ final class ReadingLog extends VBox {
         places.entrySet().stream().filter(e -> e.getValue().equals(id)).findFirst().ifPresent(e -> place.setValue(e.getKey()));
         what.setValue(asked.what());
         done.forEach((m, box) -> box.setSelected(asked.setting().has(m)));
-        error.setText(UnitSystem.figure(asked.what() == Reading.What.MINUTES ? asked.error() : unit(asked.what()).fromSi(asked.error()), 1));
+        error.setText(asked.what().sign() ? "" : UnitSystem.figure(asked.what() == Reading.What.MINUTES ? asked.error() : asked.error() / unit(asked.what())
+                .differenceToSi(1), 1));
         session.look(asked.setting().condition());
         value.clear();
         (practice == null ? value : add).requestFocus();
@@ -201,6 +209,21 @@ final class ReadingLog extends VBox {
         }
         double si = Quantity.parse(field.getText(), u).si();
         return what.getValue() == Reading.What.MINUTES ? si / 60 : si;
+    }
+
+    private double off() {
+        double shown = si(error, "What the instrument may be off by");
+        Unit u = unit(what.getValue());
+        return what.getValue() == Reading.What.TEMPERATURE ? shown - u.toSi(0) : shown;
+    }
+
+    /** Whether a sign was there: nothing is entered that nobody looked for. */
+    private boolean so() {
+        String said = value.getText().strip().toLowerCase(java.util.Locale.ROOT);
+        if (!said.equals("yes") && !said.equals("no") && !said.equals("y") && !said.equals("n")) {
+            throw new IllegalArgumentException("Say yes where it is so, no where you looked and it is not.");
+        }
+        return said.startsWith("y");
     }
 
     private void add() {
@@ -219,8 +242,8 @@ final class ReadingLog extends VBox {
                         did)));
                 return;
             }
-            Reading r = new Reading(places.get(place.getValue()), what.getValue(), si(value, "What was read"), si(error, "What the instrument may be off by"),
-                    new Setting(session.condition(), did));
+            Setting how = new Setting(session.condition(), did);
+            Reading r = what.getValue().sign() ? Reading.sign(places.get(place.getValue()), what.getValue(), so(), how) : new Reading(places.get(place.getValue()), what.getValue(), si(value, "What was read"), off(), how);
             trouble.setText("");
             value.clear();
             session.apply(Edit.of("Add a reading", p -> {
