@@ -140,34 +140,50 @@ public final class Rig {
     public final class Lines {
 
         private final Course course;
-        private final Condition condition;
-        private final double demand;
+        private Condition condition;
+        private double demand;
 
         private Lines(Condition set) {
-            condition = hidden.stream().reduce(set, Condition::with, (a, b) -> b);
-            demand = assessment.project().brief().demand() * set.engine().power().demandShare();
+            set(set);
             course = new Course(assessment.basis().orElseThrow(), condition);
         }
 
-        /** Those of the moment so many seconds later. */
+        /** Attitude, handles, pumps and power from now on; the tanks are as they are. */
+        public void set(Condition set) {
+            condition = hidden.stream().reduce(set, Condition::with, (a, b) -> b);
+            demand = assessment.project().brief().demand() * set.engine().power().demandShare();
+        }
+
+        /** Since it runs, minutes. */
+        public double minutes() {
+            return course.minutes();
+        }
+
+        /** Those of the moment so many seconds later, as they are written. */
         public List<String> after(double seconds) {
+            return needles(seconds).stream().map(n -> String.format(Locale.ROOT, "%.1f,%s.%s,%.3f,%s", 60 * course.minutes(), n.item(), n.quantity(), n
+                    .unit().fromSi(n.value()), n.unit().symbol())).toList();
+        }
+
+        /** What the needles show so many seconds later. */
+        public List<Needle> needles(double seconds) {
             Look look = course.on(condition, demand, seconds / 60);
             FlowAnswer a = look.answer();
             boolean runs = look.delivered();
-            List<String> all = new ArrayList<>();
-            assessment.project().system().inlet().ifPresent(i -> all.add(line(i.id() + ".pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
+            List<Needle> all = new ArrayList<>();
+            assessment.project().system().inlet().ifPresent(i -> all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
             for (Item i : assessment.project().system().items()) {
                 if (i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()) {
-                    all.add(line(i.id() + ".pressure", pressure(a, new PortRef(i.id(), Item.OUT)), Unit.PSI));
+                    all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.OUT)), Unit.PSI));
                 }
                 i.only(FlowSender.class).ifPresent(s -> assessment.project().system().runs().stream().filter(r -> r.to().item().equals(s.id())).findFirst()
                         .ifPresent(r -> {
                             double flow = runs && a.usable() ? Math.abs(a.flow(r.id())) : 0;
-                            all.add(line(s.id() + ".flow", Math.max(0, flow * (1 + SHARE * random.nextGaussian())), Unit.GALLON_PER_HOUR));
+                            all.add(new Needle(s.id(), "flow", Math.max(0, flow * (1 + SHARE * random.nextGaussian())), Unit.GALLON_PER_HOUR));
                         }));
             }
             for (Tank t : assessment.project().system().tanks()) {
-                all.add(line(t.id() + ".contents", Math.max(0, look.holding().tank(t.id()) + VOLUME * random.nextGaussian()), Unit.GALLON));
+                all.add(new Needle(t.id(), "contents", Math.max(0, look.holding().tank(t.id()) + VOLUME * random.nextGaussian()), Unit.GALLON));
             }
             return all;
         }
@@ -177,9 +193,17 @@ public final class Rig {
             return p * (1 + SHARE * random.nextGaussian()) + PRESSURE * random.nextGaussian();
         }
 
-        private String line(String channel, double si, Unit unit) {
-            return String.format(Locale.ROOT, "%.1f,%s,%.3f,%s", 60 * course.minutes(), channel, unit.fromSi(si), unit.symbol());
-        }
+    }
+
+    /**
+     * What one instrument shows.
+     *
+     * @param item     id of the part
+     * @param quantity pressure, flow, contents
+     * @param value    SI
+     * @param unit     it is written in
+     */
+    public record Needle(String item, String quantity, double value, Unit unit) {
     }
 
     /** Runs with everything as it is set, from now on. */

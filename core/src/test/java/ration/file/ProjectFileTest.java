@@ -170,9 +170,15 @@ class ProjectFileTest {
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(flown)))).isEmpty();
         Setting set = new Setting(Assessment.start(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
         Reading reading = new Reading("servo", Reading.What.PRESSURE, 82_000, 7000, set);
-        Project read = read(ProjectFile.text(tansy.withReadings(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)))));
+        Setting everything = new Setting(set.condition(), Set.of(Setting.Manoeuvre.values()));
+        List<Reading> taken = new java.util.ArrayList<>(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)));
+        for (Reading.What what : Reading.What.values()) {
+            taken.add(what.sign() ? Reading.sign("servo", what, true, everything) : new Reading("servo", what, 290, 2, everything));
+        }
+        Project read = read(ProjectFile.text(tansy.withReadings(taken)));
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(read)))).isEmpty();
-        assertThat(read.readings()).hasSize(2);
+        assertThat(read.readings()).extracting(Reading::what).isEqualTo(taken.stream().map(Reading::what).toList());
+        assertThat(read.readings().get(read.readings().size() - 1).setting().manoeuvres()).isEqualTo(everything.manoeuvres());
         assertThat(read.readings().get(0).value()).isEqualTo(82_000);
         assertThat(read.readings().get(1).value()).isEqualTo(8);
         assertThat(read.readings().get(0).setting().manoeuvres()).isEqualTo(set.manoeuvres());

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.condition.Condition;
@@ -245,6 +247,38 @@ class SignaturesTest {
         assertThat(next.stream().filter(n -> n.words().contains("open line"))).allSatisfy(n -> assertThat(n.caution()).contains("extinguisher"));
     }
 
+    /** Each prepared case is of its demo, its complaint comes true, and who asks well finds the cause. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void preparedCasesComeTrueAndAreFound(String demo) {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        List<PracticeCase> cases = PracticeCase.of(a.project());
+        assertThat(cases).hasSize(1);
+        PracticeCase one = cases.get(0);
+        Rig rig = Rig.with(a, one.hidden(), 7);
+        Search s = Search.of(a, List.of());
+        String inlet = a.project().system().inlet().orElseThrow().id();
+        Setting said = SettingWords.parse(a, switch (demo) {
+            case "corrie-b1" -> "level, fuselage, half";
+            case "brindle-a2" -> "climb, half";
+            default -> "climb, left, low, engine pump alone";
+        });
+        Reading complaint = demo.equals("tansy-l3") ? Reading.sign(inlet, Reading.What.FLUTTERS, true, said) : new Reading(inlet, Reading.What.MINUTES, 0, 1,
+                said);
+        double failed = s.predicted(one.hidden(), complaint);
+        double sound = s.predicted(Set.of(), complaint);
+        if (complaint.what().sign()) {
+            assertThat(failed).isGreaterThan(0.9);
+            assertThat(sound).isLessThan(0.1);
+        } else {
+            assertThat(failed).isBetween(0.2, 20.0);
+            assertThat(sound).isGreaterThan(failed + 5);
+        }
+        List<Reading> way = rig.shortestWay();
+        List<Explanation> after = Search.of(a, way).explanations();
+        assertThat(after.stream().limit(4).anyMatch(rig::names)).as(way + " " + after.subList(0, 4)).isTrue();
+    }
+
     /** The rig says the same for the same seed, hides something that shows, and knows its name and the way to it. */
     @Test
     void aRigHidesWhatCanBeFound() {
@@ -277,7 +311,12 @@ class SignaturesTest {
         assertThat(read.get(0).setting().condition().positions()).containsEntry("selector", "RIGHT");
         assertThat(ReadingsCsv.parse(TANSY, "place;quantity;value;unit;error;state\nservo;pressure;12,5;psi;1;level\n").get(0).value()).isCloseTo(12.5
                 * PSI, Offset.offset(1e-6));
-        for (String[] wrong : new String[][] {{"rudder,pressure,1,psi,1,", "no part"}, {"servo,smell,1,psi,1,", "no quantity"}, {"servo,pressure,1,gph,1,",
+        Reading sign = ReadingsCsv.parse(TANSY, head + "strainer,water in the sample,yes,,,\"level, left overnight\"\n").get(0);
+        assertThat(sign.what()).isEqualTo(Reading.What.WATER);
+        assertThat(sign.value()).isEqualTo(1);
+        assertThat(sign.setting().manoeuvres()).containsExactly(Manoeuvre.OVERNIGHT);
+        assertThat(ReadingsCsv.parse(TANSY, head + "boost,temperature,86,F,2,hot\n").get(0).value()).isCloseTo(303.15, Offset.offset(1e-6));
+        for (String[] wrong : new String[][] {{"rudder,pressure,1,psi,1,", "no part"}, {"servo,smell,1,psi,1,", "no quantity"}, {"servo,makes no sound,perhaps,,,", "yes"}, {"servo,pressure,1,gph,1,",
             "no unit of a pressure"}, {"servo,pressure,x,psi,1,", "no number"}, {"servo,pressure,1,psi,0,", "above zero"}, {"servo,pressure,1,psi,1,upside",
                 "is not known here"}}) {
             assertThatThrownBy(() -> ReadingsCsv.parse(TANSY, head + wrong[0] + "\n")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(

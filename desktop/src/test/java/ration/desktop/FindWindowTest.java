@@ -77,6 +77,32 @@ class FindWindowTest extends WindowHarness {
         until(() -> session.project().readings().size() == 1);
     }
 
+    /** A prepared case says its complaint; the rig runs, its needles move, and signs are asked like gauges. */
+    @Test
+    void aPreparedCaseRunsBeforeTheReader() {
+        robot.clickOn("#rail-find");
+        until(() -> !label("#find-next").isEmpty());
+        until(() -> node("#find-places").lookupAll("*").size() > 20);
+        robot.clickOn("#find-prepared");
+        until(() -> label("#find-mode").contains("then fades") && !label("#find-next").isEmpty());
+        robot.interact(() -> node("#rig-run").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> label("#rig-time").equals("0:20") || label("#rig-time").compareTo("0:20") > 0);
+        assertThat(label("#needle-carburettor-pressure")).contains("psi");
+        keys(KeyCode.SPACE);
+        until(() -> label("#rig-time").startsWith("stands at"));
+        robot.interact(() -> this.<String>choice("#find-place").setValue("Fuselage tank"));
+        robot.interact(() -> this.<ration.reading.Reading.What>choice("#find-what").setValue(ration.reading.Reading.What.WILL_NOT_FILL));
+        robot.interact(() -> node("#find-add").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> cause(0).startsWith("Fuselage tank") && cause(0).contains("vent"));
+    }
+
+    @SuppressWarnings("unchecked")
+    private <T> javafx.scene.control.ChoiceBox<T> choice(String id) {
+        return (javafx.scene.control.ChoiceBox<T>) node(id);
+    }
+
     /** The program hides a fault and answers like a rig; the cause is named once it is clear, and the document stays as it was. */
     @Test
     void aHiddenFaultIsPractised() {

@@ -1,48 +1,62 @@
 package ration.desktop.find;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.Priority;
 import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
-import ration.drawing.Ink;
+import ration.desktop.style.PicturePane;
+import ration.desktop.style.Tokens;
+import ration.drawing.Picture;
+import ration.drawing.ReadPlaces;
+import ration.drawing.SchematicSubject;
 import ration.find.Explanation;
 import ration.find.NextReading;
+import ration.find.PracticeCase;
 import ration.find.Rig;
 import ration.find.Search;
+import ration.model.FuelSystem;
 import ration.project.Edit;
+import ration.project.Project;
 import ration.quantity.UnitSystem;
 import ration.reading.Reading;
 
 /** Readings in, cause out. */
 public final class FindPage extends LivePage {
 
-    private static final int SHOWN = 14;
-    private static final double[] WIDE = {232, 50, 74, 66};
-    private static final double FIT = 56;
+    private static final double DRAWING = 320;
 
     private final Session session;
     private final Consumer<Condition> set;
+    private final LongWork drawing = new LongWork("find-drawing");
+    private Picture drawn;
+    private FuelSystem drawnOf;
     private final LongWork work = new LongWork("find");
-    private final VBox rows = new VBox();
-    private final VBox card = new VBox(8);
+    private final CauseTable table = new CauseTable(this::chosen);
     private final ReadingLog log;
+    private final NextCard card;
+    private final Needles needles;
+    private final PicturePane places = new PicturePane("find-places", this::drawing, id -> { });
     private final Label mode = Ui.label("readings in, cause out", "soft");
     private final Button practise = Ui.button("Practise: hide a fault", "find-practise", this::practise, "chip");
+    private final Button ready = Ui.button("A prepared case", "find-prepared", this::prepared, "chip");
     private final Label words = Ui.label("", "soft");
     private final Label suspects = Ui.label("", "main-result");
     private Assessment done;
@@ -64,6 +78,8 @@ public final class FindPage extends LivePage {
         this.session = session;
         this.set = set;
         log = new ReadingLog(session);
+        card = new NextCard(log);
+        needles = new Needles(session);
         ProgressBar progress = new ProgressBar();
         progress.setPrefWidth(90);
         progress.progressProperty().bind(work.progress());
@@ -73,8 +89,9 @@ public final class FindPage extends LivePage {
             n.managedProperty().bind(work.running());
         }
         Button fresh = Ui.button("New search", "find-new", () -> session.apply(Edit.of("Begin a new search", p -> p.withReadings(List.of()))), "chip");
+        ready.managedProperty().bind(ready.visibleProperty());
         practise.managedProperty().bind(practise.visibleProperty());
-        HBox head = new HBox(8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, practise, fresh);
+        HBox head = new HBox(8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, ready, practise, fresh);
         mode.setId("find-mode");
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
@@ -84,19 +101,27 @@ public final class FindPage extends LivePage {
         HBox result = new HBox(10, suspects, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new Insets(8, 16, 4, 16));
-        ScrollPane scroll = new ScrollPane(rows);
+        ScrollPane scroll = new ScrollPane(table);
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         scroll.setMinWidth(0);
-        rows.setPadding(new Insets(0, 16, 8, 16));
-        BorderPane middle = new BorderPane(scroll);
-        middle.setTop(result);
-        middle.setBottom(log);
+        places.setPrefWidth(DRAWING);
+        places.setMinWidth(DRAWING);
+        places.setMinHeight(60);
+        places.setAccessibleText("Where readings were taken");
+        BorderPane explained = new BorderPane(scroll);
+        explained.setTop(result);
+        explained.setMinWidth(0);
+        HBox.setHgrow(explained, Priority.ALWAYS);
+        HBox above = new HBox(places, explained);
+        above.setMinHeight(0);
+        HBox.setHgrow(log, Priority.ALWAYS);
+        HBox below = new HBox(log, needles);
+        BorderPane middle = new BorderPane(above);
+        middle.setBottom(below);
         middle.setMinWidth(0);
         setCenter(middle);
-        card.getStyleClass().add("card-body");
         setRight(Ui.side(card, 300));
-        rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
     }
 
     @Override
@@ -108,6 +133,7 @@ public final class FindPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         log.refresh();
+        ready.setVisible(practice == null && !PracticeCase.of(a.project()).isEmpty());
         if (practice != null && a != done) {
             leave(); // another layout: what was hidden lies in the old one
         }
@@ -122,6 +148,15 @@ public final class FindPage extends LivePage {
         return practice == null ? a.project().readings() : practice.taken();
     }
 
+    /** A row was pressed: it is named in practice, and set on the layout else. */
+    private void chosen(Explanation e) {
+        if (practice != null) {
+            named(e);
+        } else {
+            e.fault().ifPresent(f -> set.accept(from.with(f)));
+        }
+    }
+
     /** Hides a fault in this aircraft, or ends that. */
     private void practise() {
         if (practice != null) {
@@ -129,16 +164,33 @@ public final class FindPage extends LivePage {
             refresh();
             return;
         }
+        long with = seed++;
+        hide(a -> Rig.hiding(a, with), "something in this aircraft has failed; ask for readings, then name the cause");
+    }
+
+    /** Hides what was prepared for this demo, in turn. */
+    private void prepared() {
+        List<PracticeCase> cases = PracticeCase.of(session.project());
+        if (practice != null || cases.isEmpty()) {
+            return;
+        }
+        PracticeCase one = cases.get(Math.floorMod(seed, cases.size()));
+        long with = seed++;
+        hide(a -> Rig.with(a, one.hidden(), with), one.complaint());
+    }
+
+    private void hide(Function<Assessment, Rig> maker, String complaint) {
         Assessment a = session.shown().get().assessment();
         if (a.basis().isEmpty()) {
             return;
         }
-        long with = seed++;
         words.setText("Hiding a fault\u2026");
-        work.start(task -> Rig.hiding(a, with), rig -> {
+        work.start(task -> maker.apply(a), rig -> {
             practice = new Practice(rig, () -> start(done));
             log.practise(practice);
-            mode.setText("practise: something in this aircraft has failed; ask for readings, then name the cause. Nothing goes into the document");
+            needles.show(rig);
+            ready.setVisible(false);
+            mode.setText("practise: " + complaint + "; nothing goes into the document");
             practise.setText("End practice");
             start(a);
             log.refresh();
@@ -148,6 +200,7 @@ public final class FindPage extends LivePage {
     private void leave() {
         practice = null;
         log.practise(null);
+        needles.show(null);
         mode.setText("readings in, cause out");
         practise.setText("Practise: hide a fault");
         done = null;
@@ -201,132 +254,50 @@ public final class FindPage extends LivePage {
     }
 
     private void fill() {
-        rows.getChildren().clear();
         if (ranked.isEmpty()) {
             suspects.setText("");
         }
-        int n = 0;
-        boolean out = false;
-        if (!ranked.isEmpty()) {
-            rows.getChildren().add(heads());
-        }
-        List<Explanation> first = ranked.stream().filter(e -> !e.ruledOut()).limit(SHOWN).toList();
-        List<Explanation> rest = ranked.stream().filter(Explanation::ruledOut).limit(SHOWN).toList();
-        for (Explanation e : first) {
-            rows.getChildren().add(row(e, n++));
-        }
-        for (Explanation e : rest) {
-            if (!out) {
-                HBox title = new HBox(8, Ui.label("Ruled out", "group-title"), Ui.label("a reading speaks against each by more than three errors", "soft"));
-                title.getStyleClass().add("fault-group");
-                rows.getChildren().add(title);
-                out = true;
-            }
-            rows.getChildren().add(row(e, n++));
-        }
-        showCard();
+        table.fill(ranked, read.size());
+        card.fill(ranked, next, read);
+        places.redraw();
+        log.expected(ranked.stream().filter(e -> e.name().startsWith("Nothing")).findFirst().map(Explanation::fits).orElse(List.of()));
     }
 
-    private HBox heads() {
-        HBox box = new HBox(6);
-        String[] titles = {"Cause", "Belief", "", ""};
-        for (int i = 0; i < WIDE.length; i++) {
-            box.getChildren().add(wide(Ui.label(titles[i], "soft"), WIDE[i]));
+    /** The layout with the numbers of the readings on it. */
+    private Picture drawing(double w, double h) {
+        Optional<Picture> layout = layout(w, h);
+        if (layout.isEmpty()) {
+            return new Picture(w, h, List.of());
         }
-        for (int i = 0; i < read.size(); i++) {
-            box.getChildren().add(wide(Ui.label(String.valueOf(i + 1), "soft"), FIT));
+        List<Explanation.Fit> sound = ranked.stream().filter(e -> e.name().startsWith("Nothing")).findFirst().map(Explanation::fits).orElse(List.of());
+        List<ReadPlaces.Number> numbers = new ArrayList<>();
+        for (int i = 0; read != null && i < read.size(); i++) {
+            Reading r = read.get(i);
+            boolean off = i < sound.size() && Math.abs(sound.get(i).deviation()) > 1;
+            numbers.add(new ReadPlaces.Number(r.item(), i + 1, off, "Reading " + (i + 1) + ", " + log.figure(r.what(), r.value()) + (off ? ", off" : "")));
         }
-        box.setPadding(new Insets(6, 8, 4, 8));
-        return box;
+        Map<String, String> open = new LinkedHashMap<>();
+        next.stream().map(NextReading::asked).filter(r -> r.what() == Reading.What.PRESSURE || r.what() == Reading.What.FLOW).forEach(r -> open.putIfAbsent(r
+                .item(), r.what().word().substring(0, 1)));
+        return ReadPlaces.draw(layout.get(), numbers, open, next.stream().findFirst().map(n -> n.asked().item()));
     }
 
-    private static Region wide(Region r, double w) {
-        r.setMinWidth(w);
-        r.setPrefWidth(w);
-        r.setMaxWidth(w);
-        return r;
-    }
-
-    private Button row(Explanation e, int n) {
-        Label name = Ui.label(e.name(), "bold");
-        VBox cause = new VBox(name, Ui.label(e.how(), "soft"));
-        Region bar = new Region();
-        bar.setStyle("-fx-background-color: " + (e.belief() >= 0.1 ? Ink.INK : Ink.EDGE).hex() + ";");
-        bar.setMaxSize(Math.max(1, 70 * e.belief()), 7);
-        bar.setMinSize(Math.max(1, 70 * e.belief()), 7);
-        HBox box = new HBox(6, wide(cause, WIDE[0]), wide(Ui.label(percent(e.belief()), "figure"), WIDE[1]), wide(new HBox(bar), WIDE[2]), wide(Ui.label(e
-                .word(), "soft"), WIDE[3]));
-        box.setAlignment(Pos.CENTER_LEFT);
-        ((HBox) box.getChildren().get(2)).setAlignment(Pos.CENTER_LEFT);
-        for (Explanation.Fit f : e.fits()) {
-            box.getChildren().add(wide(Ui.label(sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
+    /** The drawing the numbers lie on, made beside the window; empty until it is there. */
+    private Optional<Picture> layout(double w, double h) {
+        Project p = session.project();
+        if (p.system().tanks().isEmpty()) {
+            return Optional.empty();
         }
-        Button row = Ui.button("", "cause-" + n, () -> {
-            if (practice != null) {
-                named(e);
-            } else {
-                e.fault().ifPresent(f -> set.accept(from.with(f)));
-            }
-        });
-        row.setGraphic(box);
-        row.getStyleClass().setAll("button", "fault-row");
-        row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(e.name() + " " + e.how() + ", " + percent(e.belief()) + ", " + e.word() + "; readings: " + String.join(", ", e.fits().stream()
-                .map(Explanation.Fit::word).toList()) + (e.fault().isPresent() ? "; Enter sets it on the layout" : ""));
-        return row;
-    }
-
-    private static String percent(double share) {
-        return UnitSystem.figure(100 * share, 0) + " %";
-    }
-
-    /** A dot fits, a ring is strained, an arrow speaks against and shows to which side. */
-    private static String sign(Explanation.Fit f) {
-        return switch (f.word()) {
-            case "fits" -> "\u25cf";
-            case "strained" -> "\u25cb";
-            case "against" -> f.deviation() > 0 ? "\u25b6 over" : "\u25c0 under";
-            default -> "any";
-        };
-    }
-
-    private String figure(Reading.What what, double value) {
-        return log.figure(what, value);
-    }
-
-    private void showCard() {
-        card.getChildren().clear();
-        if (next.isEmpty()) {
-            card.getChildren().add(Ui.wrapped(ranked.isEmpty() ? "Enter a reading: a pressure, a flow, or the minutes until the engine falters, as the"
-                    + " conditions bar is set." : "One cause is left, or no reading that can be taken here would part the rest.", "soft"));
-        } else {
-            NextReading best = next.get(0);
-            Label asked = Ui.wrapped(best.words(), "page-title");
-            asked.setId("find-next");
-            card.getChildren().addAll(new HBox(8, Ui.label("Read next", "group-title"), Ui.spring(), Ui.label(best.minutes() + " min", "soft")), asked, Ui
-                    .wrapped("Leaves " + UnitSystem.figure(best.left(), 1) + " suspects on average."));
-            for (NextReading.Outcome o : best.outcomes().stream().limit(4).toList()) {
-                String reads = figure(best.asked().what(), o.from()) + (o.to() - o.from() > 0.02 * Math.abs(o.to()) ? " to " + figure(best.asked().what(),
-                        o.to()) : "");
-                VBox box = new VBox(1, Ui.label(reads, "bold"), Ui.label(UnitSystem.figure(100 * o.chance(), 0) + " in 100", "soft"), Ui.wrapped(String.join(
-                        "; ", o.leaves().stream().limit(3).toList()) + (o.leaves().size() > 3 ? "; and " + (o.leaves().size() - 3) + " more" : "")));
-                box.getStyleClass().add("outcome");
-                card.getChildren().add(box);
-            }
-            if (!best.caution().isEmpty()) {
-                Label caution = Ui.wrapped(best.caution(), "caution");
-                caution.setId("find-caution");
-                card.getChildren().add(caution);
-            }
-            Button enter = Ui.button("Enter what it reads", "find-enter", () -> log.prepare(best.asked()));
-            enter.setMaxWidth(Double.MAX_VALUE);
-            card.getChildren().add(enter);
-            card.getChildren().addAll(Ui.rule(), Ui.label("Or else", "group-title"));
-            for (NextReading other : next.subList(1, Math.min(4, next.size()))) {
-                card.getChildren().add(Ui.wrapped(other.words() + ": " + other.minutes() + " min, leaves " + UnitSystem.figure(other.left(), 1), "soft"));
-            }
+        if (drawn == null || drawnOf != p.system() || drawn.width() != w || drawn.height() != h) {
+            SchematicSubject subject = new SchematicSubject(p.system(), p.brief().envelope().attitudes(), Assessment.start(p), Optional.empty(), "", session
+                    .units().get());
+            drawing.start(task -> ReadPlaces.layout(subject, w, h, Tokens.measure()), picture -> {
+                drawn = picture;
+                drawnOf = subject.system();
+                places.redraw();
+            }, why -> places.setAccessibleText("Where readings were taken: " + why));
+            return Optional.empty();
         }
-        card.getChildren().addAll(Ui.rule(), Ui.wrapped("How common faults are is common practice, no source. Two things that fail at once are not looked"
-                + " for. Ventilate; no ignition source; extinguisher at hand.", "soft"));
+        return Optional.of(drawn);
     }
 }

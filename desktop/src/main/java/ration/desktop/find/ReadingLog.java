@@ -13,11 +13,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.condition.Condition;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
+import ration.find.Explanation;
 import ration.model.FuelSystem;
 import ration.project.Edit;
 import ration.quantity.Quantity;
@@ -41,6 +43,7 @@ final class ReadingLog extends VBox {
     private final javafx.scene.control.Button add = Ui.button("Add the reading", "find-add", this::add);
     private Map<String, String> places = Map.of();
     private Practice practice;
+    private List<Explanation.Fit> fits = List.of();
 
     ReadingLog(Session session) {
         super(6);
@@ -65,7 +68,8 @@ final class ReadingLog extends VBox {
         what.valueProperty().addListener((o, was, now) -> prompts());
         place.setId("find-place");
         place.setAccessibleText("Where it was read");
-        HBox manoeuvres = new HBox(10);
+        FlowPane manoeuvres = new FlowPane(10, 4);
+        manoeuvres.getChildren().add(Ui.label("and", "soft"));
         for (Setting.Manoeuvre m : Setting.Manoeuvre.values()) {
             CheckBox box = new CheckBox(m.word());
             box.setId("find-" + m.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
@@ -87,7 +91,7 @@ final class ReadingLog extends VBox {
         scroll.setMinHeight(60);
         scroll.setFocusTraversable(false);
         state.setId("find-state");
-        getChildren().addAll(Ui.rule(), Ui.label("Readings so far", "group-title"), scroll, line, new HBox(10, Ui.label("and", "soft"), manoeuvres), state,
+        getChildren().addAll(Ui.rule(), Ui.label("Readings so far", "group-title"), scroll, line, manoeuvres, state,
                 trouble);
         prompts();
     }
@@ -159,6 +163,19 @@ final class ReadingLog extends VBox {
                 .label()) + ", " + c.engine().power().label().toLowerCase(java.util.Locale.ROOT) + " power";
     }
 
+    /** What a sound aircraft would read, a fit for each reading: shown beside it. */
+    void expected(List<Explanation.Fit> sound) {
+        fits = List.copyOf(sound);
+        refresh();
+    }
+
+    private Label beside(Reading r, int n) {
+        boolean known = n < fits.size() && !Double.isNaN(fits.get(n).expected());
+        boolean off = known && Math.abs(fits.get(n).deviation()) > 1;
+        String side = !off ? "" : r.what().sign() ? ": odd" : fits.get(n).deviation() > 0 ? ": high" : ": low";
+        return Ui.label(known ? "expected " + figure(r.what(), fits.get(n).expected()) + side : "", off ? "wrong-text" : "soft");
+    }
+
     private String error(Reading r) {
         Unit u = unit(r.what());
         return r.what() == Reading.What.MINUTES ? figure(r.what(), r.error()) : UnitSystem.figure(r.error() / u.differenceToSi(1), 1) + " " + u.symbol();
@@ -174,7 +191,7 @@ final class ReadingLog extends VBox {
             how.add(did);
         }
         HBox row = new HBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(r.what().word() + ", " + r.named(system)), Ui.label(figure(r.what(), r.value()),
-                "figure"), Ui.label(r.what().sign() ? "" : "\u00b1 " + error(r), "soft"), Ui.label(String.join(", ", how), "soft"), Ui.spring(), Ui.named(Ui
+                "figure"), Ui.label(r.what().sign() ? "" : "\u00b1 " + error(r), "soft"), beside(r, n), Ui.label(String.join(", ", how), "soft"), Ui.spring(), Ui.named(Ui
                         .button("\u2715", "reading-remove-" + n, () -> session.apply(Edit.of("Remove a reading", p -> {
                             List<Reading> rest = new ArrayList<>(p.readings());
                             if (n < rest.size()) {
