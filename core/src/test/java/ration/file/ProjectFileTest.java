@@ -173,7 +173,8 @@ class ProjectFileTest {
         Setting everything = new Setting(set.condition(), Set.of(Setting.Manoeuvre.values()));
         List<Reading> taken = new java.util.ArrayList<>(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)));
         for (Reading.What what : Reading.What.values()) {
-            taken.add(what.sign() ? Reading.sign("servo", what, true, everything) : new Reading("servo", what, 290, 2, everything));
+            taken.add(what.sign() ? Reading.sign("servo", what, true, everything) : what.dimension() == ration.quantity.Dimension.FLOW ? new Reading("left", what,
+                    1e-5, 1e-6, everything) : new Reading("servo", what, 290, 2, everything));
         }
         Project read = read(ProjectFile.text(tansy.withReadings(taken)));
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(read)))).isEmpty();
