@@ -9,11 +9,16 @@ import ration.breathing.VentPath;
 import ration.check.Verdict;
 import ration.condition.Fault;
 import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.Header;
+import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Pump;
 import ration.model.Run;
+import ration.model.RunBuild;
+import ration.model.Strainer;
 import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.LayoutEdits;
@@ -69,7 +74,10 @@ public final class FaultRemedies {
         }
         Assessment then = Assessment.of(changed, Optional.of(assessment));
         List<FaultAnswer> all = FaultSearch.of(then, units, share -> { }, () -> false);
-        Optional<FaultAnswer> after = all.stream().filter(f -> f.fault().equals(before.fault())).findFirst();
+        // a supply parted into buses is judged by the worse of them
+        boolean supply = before.fault().kind() == Fault.Kind.SUPPLY_DEAD;
+        Optional<FaultAnswer> after = all.stream().filter(f -> supply ? f.fault().kind() == Fault.Kind.SUPPLY_DEAD : f.fault().equals(before.fault())).max(
+                Comparator.comparing(FaultAnswer::verdict));
         boolean better = after.isPresent() && (after.get().verdict().compareTo(before.verdict()) < 0 || after.get().minutes() > before.minutes() + 1);
         int shorts = (int) all.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
         return better ? Optional.of(new FaultRemedy(change.title(), change.detail(), change.edit(), after.get(), shorts)) : Optional.empty();
@@ -82,6 +90,7 @@ public final class FaultRemedies {
                     "Vented cap on " + t.name(), "a second way in for the air, where ice and wasps do not reach both", Edit.onItem("Vent the cap of "
                             + t.name(), t.id(), Tank.class, x -> x.with(x.fitout().withSecondAir(true))))));
         }
+        system.item(f.item()).ifPresent(item -> onItem(f, item, all));
         system.all(Header.class).forEach(h -> all.add(new Change("Header twice as large, " + h.name(), units.fineVolume(2 * h.capacity().si())
                 + ", the same height", Edit.onItem("Enlarge " + h.name(), h.id(), Header.class, FaultRemedies::doubled))));
         if (system.all(FlowSender.class).findAny().isEmpty()) {
@@ -89,6 +98,68 @@ public final class FaultRemedies {
                     "Fit a flow sender", p -> sender(p, r.id())))));
         }
         return all;
+    }
+
+    /** What is changed at the part itself. */
+    private void onItem(Fault f, Item item, List<Change> all) {
+        switch (f.kind()) {
+            case SUPPLY_DEAD -> buses(all);
+            case PUMP_DEAD, PUMP_WEAK -> item.only(Pump.class).ifPresent(p -> second(p, all));
+            case REGULATOR_STUCK_SHUT, RETURN_BLOCKED -> reliefs(all);
+            case LINE_PINCHED -> item.only(Run.class).flatMap(r -> r.size().nextUp()).ifPresent(up -> all.add(new Change("Next size, " + item.name(), up.shortName(),
+                    Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))));
+            case FILTER_FOULED -> {
+                item.only(Strainer.class).flatMap(Strainer::fouled).ifPresent(r -> all.add(new Change("Larger strainer, " + item.name(), "half its fouled loss",
+                        Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> new Strainer(x.tag(), x.loss(), Optional.of(r.times(0.5)), x
+                                .drain(), x.bowl())))));
+                item.only(Filter.class).flatMap(Filter::fouled).ifPresent(r -> all.add(new Change("Larger filter, " + item.name(), "half its fouled loss", Edit
+                        .onItem("Enlarge " + item.name(), item.id(), Filter.class, x -> new Filter(x.tag(), x.points(), Optional.of(r.times(0.5)))))));
+            }
+            case FUEL_VOLATILE -> all.add(new Change("Sleeve on every run", "keeps heat out between the firewall and the engine", Edit.of("Sleeve the runs",
+                    FaultRemedies::sleeved)));
+            default -> {
+            }
+        }
+    }
+
+    /** Every electric pump but the first on a bus of its own. */
+    private void buses(List<Change> all) {
+        system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC).skip(1).forEach(p -> all.add(new Change(p.name() + " on a second bus",
+                "its own switch, breaker and ground, from another source", Edit.onItem("Hang " + p.name() + " on a second bus", p.id(), Pump.class, x -> x
+                        .withBuild(x.build().withBus(p.bus().equals("second") ? "third" : "second"))))));
+    }
+
+    /** Another pump behind it, that it can be drawn through. */
+    private void second(Pump p, List<Change> all) {
+        Topology topology = Topology.of(system);
+        topology.leaving(p.id()).stream().findFirst().ifPresent(r -> all.add(new Change("A second pump behind " + p.name(), "the same again, on a bus of its own",
+                Edit.of("Fit a second pump behind " + p.name(), project -> another(project, p, r.id())))));
+    }
+
+    private static Project another(Project project, Pump like, String run) {
+        FuelSystem s = project.system();
+        return LayoutEdits.addingAt(s, run).flatMap(spot -> LayoutEdits.add(s, run, spot, NewItem.ELECTRIC_PUMP)).map(o -> project.with(o.system().change(o
+                .picked(), Pump.class, x -> x.withCurve(like.curve()).withBuild(x.build().withBus(like.bus().equals("second") ? "third" : "second"))))).orElse(
+                        project);
+    }
+
+    /** Pumps that bypass within themselves at what the inlet still takes. */
+    private void reliefs(List<Change> all) {
+        Optional<Measured> most = system.inlet().flatMap(EngineInlet::maximumPressure);
+        most.ifPresent(m -> system.all(Pump.class).filter(p -> p.build().relief().isEmpty()).forEach(p -> all.add(new Change("Relief in " + p.name(), "opens at "
+                + units.text(RELIEVED * m.si(), ration.quantity.Dimension.PRESSURE) + ", within what the inlet takes", Edit.onItem("Relieve " + p.name(), p.id(),
+                        Pump.class, x -> x.withBuild(x.build().withRelief(m.with(Quantity.of(RELIEVED * m.quantity().value(), m.quantity().unit())))))))));
+    }
+
+    /** A relief opens at so much of what the inlet takes at most. */
+    private static final double RELIEVED = 0.9;
+
+    private static Project sleeved(Project p) {
+        FuelSystem s = p.system();
+        for (Run r : s.runs()) {
+            s = s.change(r.id(), Run.class, x -> x.with(x.build().with(new RunBuild.Marks(true, x.build().marks().moving(), x.build().marks().temporary()))));
+        }
+        return p.with(s);
     }
 
     private static Header doubled(Header h) {

@@ -157,6 +157,27 @@ class FaultSearchTest {
         });
     }
 
+    /** What changes the part itself: a second bus, a relief within what the inlet takes, a second pump; each solved, none promised. */
+    @Test
+    void whatHelpsIsSolvedAtThePart() {
+        Assessment one = Assessment.of(Pattern.TWO_PUMPS_PARALLEL.project());
+        FaultAnswer supply = FaultSearch.of(one).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
+        List<FaultRemedy> buses = FaultRemedies.of(one, supply, UnitSystem.US, Task.QUIET);
+        assertThat(buses.get(0).title()).contains("second bus");
+        assertThat(buses.get(0).after().verdict()).isLessThan(Verdict.SHORT);
+        Project bused = buses.get(0).edit().change().apply(one.project());
+        assertThat(FaultSearch.of(Assessment.of(bused)).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).map(FaultAnswer::verdict)).allMatch(
+                v -> v != Verdict.SHORT);
+
+        Assessment gravity = Assessment.of(Pattern.FUSELAGE_GRAVITY.project());
+        FaultAnswer strainer = find(FaultSearch.of(gravity), Kind.FILTER_FOULED, "strainer");
+        assertThat(FaultRemedies.of(gravity, strainer, UnitSystem.US, Task.QUIET)).allSatisfy(r -> assertThat(r.after().fault()).isEqualTo(strainer.fault()));
+
+        Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
+        FaultAnswer dead = FaultSearch.of(brindle).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
+        assertThat(FaultRemedies.of(brindle, dead, UnitSystem.US, Task.QUIET)).extracting(FaultRemedy::title).anyMatch(t -> t.contains("second bus"));
+    }
+
     /** A pump draws on under a shut vent until the tank gives way: that is never called harmless. */
     @Test
     void aPumpUnderAShutVentIsNotHarmless() {
