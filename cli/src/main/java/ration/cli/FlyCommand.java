@@ -15,17 +15,21 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import ration.assess.Assessment;
+import ration.assess.FaultWords;
 import ration.check.Verdict;
+import ration.condition.Faults;
 import ration.drawdown.Flight;
 import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightRun;
 import ration.drawdown.FlightTable;
+import ration.drawdown.FlightVapor;
 import ration.drawdown.OnBoth;
 import ration.drawdown.UsualFlight;
 import ration.flight.FlightPlan;
 import ration.flight.Switching;
 import ration.model.Tank;
 import ration.quantity.Unit;
+import ration.remedy.Task;
 
 /** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
 @Command(name = "fly", mixinStandardHelpOptions = true,
@@ -56,6 +60,12 @@ final class FlyCommand implements Callable<Integer> {
     @ArgGroup
     private final Form form = new Form();
 
+    @Option(names = "--fault", paramLabel = "FAULT", description = "Something that fails on the way, in the words of solve --fault.")
+    private String fault;
+
+    @Option(names = "--at", paramLabel = "MIN", defaultValue = "0", description = "When it fails, minutes after the start; at the start if left out.")
+    private double at;
+
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
@@ -75,7 +85,13 @@ final class FlyCommand implements Callable<Integer> {
             }
             meant = meant.with(mode.get());
         }
-        Flight f = FlightRun.of(a, meant);
+        Flight f;
+        try {
+            f = FlightRun.of(a, meant, fault == null ? Faults.NONE : Faults.of(FaultWords.parse(a.project().system(), fault)), at, Task.QUIET);
+        } catch (IllegalArgumentException e) {
+            err.println("ration: " + e.getMessage());
+            return 2;
+        }
         spec.commandLine().getOut().print(form.json ? asJson(a, f) : form.csv ? FlightTable.csv(a.project(), f) : asText(a, f));
         return f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN ? 1 : 0;
     }
@@ -97,6 +113,9 @@ final class FlyCommand implements Callable<Integer> {
             out.append(String.format(Locale.ROOT, "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n", f.balance().most() / GALLON,
                     clock(f.balance().at()), f.balance().limit() / GALLON, f.balance().verdict().word()));
         }
+        FlightVapor vapor = FlightVapor.of(a, f);
+        out.append("  before it boils ").append(vapor.words(a.project())).append(vapor.crossing().map(t -> "; boils at " + clock(t)).orElse("")).append("  ").append(
+                vapor.verdict().word()).append('\n');
         if (!f.trouble().isEmpty()) {
             out.append("  ").append(f.trouble()).append('\n');
         }
@@ -134,6 +153,11 @@ final class FlyCommand implements Callable<Integer> {
         ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
                 .balance().at()).put("limit", f.balance().limit());
         balance.put("verdict", f.balance().verdict().word());
+        FlightVapor vapor = FlightVapor.of(a, f);
+        ObjectNode boiling = root.putObject("vapor").put("verdict", vapor.verdict().word()).put("wanted", vapor.wanted());
+        vapor.crossing().ifPresent(t -> boiling.put("boilsAt", t));
+        ArrayNode gaps = boiling.putArray("points");
+        vapor.points().forEach(v -> gaps.addObject().put("minutes", v.minutes()).put("fuelKelvin", v.kelvin()).put("degrees", v.degrees()).put("item", v.item()));
         ArrayNode events = root.putArray("events");
         f.events().forEach(e -> events.addObject().put("minutes", e.minutes()).put("kind", e.kind().word()).put("about", e.about()).put("words",
                 e.words()));

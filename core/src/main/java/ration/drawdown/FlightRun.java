@@ -21,6 +21,7 @@ import ration.geometry.Point3;
 import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
 import ration.model.Measured;
+import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Tank;
 import ration.project.Brief;
@@ -44,6 +45,7 @@ public final class FlightRun {
     private final Assessment assessment;
     private final FlightPlan plan;
     private final Faults faults;
+    private final double fails;
     private final Task task;
     private final FlowBasis basis;
     private final Timetable times;
@@ -62,7 +64,8 @@ public final class FlightRun {
     private double worst;
     private double worstAt;
 
-    private FlightRun(Assessment assessment, FlightPlan plan, Faults faults, Task task, FlightRun same) {
+    private FlightRun(Assessment assessment, FlightPlan plan, Faults faults, double fails, Task task, FlightRun same) {
+        this.fails = fails;
         this.task = task;
         this.assessment = assessment;
         this.plan = plan;
@@ -77,20 +80,21 @@ public final class FlightRun {
 
     /** Flies the plan of an assessment that is not blocked. */
     public static Flight of(Assessment assessment, FlightPlan plan) {
-        return of(assessment, plan, Faults.NONE, Task.QUIET);
+        return of(assessment, plan, Faults.NONE, 0, Task.QUIET);
     }
 
     /**
-     * The same with something failed from the start.
+     * The same with something that fails on the way.
      *
+     * @param fails when, minutes after the start
      * @param task told the share of the way that is flown; once it is stopped, what was flown so far is given back and says so
      * @throws IllegalArgumentException where the plan has no phase, or asks for BOTH and no position feeds two tanks
      */
-    public static Flight of(Assessment assessment, FlightPlan plan, Faults faults, Task task) {
+    public static Flight of(Assessment assessment, FlightPlan plan, Faults faults, double fails, Task task) {
         refusal(assessment.project().system(), plan).ifPresent(why -> {
             throw new IllegalArgumentException(why);
         });
-        FlightRun first = new FlightRun(assessment, plan, faults, task, null);
+        FlightRun first = new FlightRun(assessment, plan, faults, fails, task, null);
         return plan.switching().mode() == Switching.Mode.BALANCE ? first.planned() : first.fly(0);
     }
 
@@ -110,7 +114,7 @@ public final class FlightRun {
         Flight best = null;
         long singles = choices.stream().filter(Choice::single).count();
         for (int first = 0; first < Math.max(1, Math.min(singles, 4)); first++) {
-            Flight f = new FlightRun(assessment, plan, faults, task, this).fly(first);
+            Flight f = new FlightRun(assessment, plan, faults, fails, task, this).fly(first);
             best = best == null || better(f, best) ? f : best;
         }
         if (!best.trouble().isEmpty()) {
@@ -152,7 +156,7 @@ public final class FlightRun {
             return null;
         }
         FlightPlan byHand = plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND));
-        Flight flown = new FlightRun(assessment, byHand, faults, task, this).fly(0);
+        Flight flown = new FlightRun(assessment, byHand, faults, fails, task, this).fly(0);
         return new Flight(plan, flown.samples(), flown.events(), flown.landing(), flown.balance(), flown.reached(), flown.floors(), flown.trouble());
     }
 
@@ -220,6 +224,12 @@ public final class FlightRun {
                     event(t, FlightEvent.Kind.PHASE, "", times.phases().get(now).kind().label());
                 }
                 phase = now;
+                if (!faults.none() && fails > 0 && t >= fails - 1e-9 && told.add("fails")) {
+                    drawdown = new Drawdown(basis, holding, condition(t).with(new Day(stretch(t).climbs()[0], condition(t).air().day().offStandard())),
+                            ClosedAirspace.ADIABATIC);
+                    event(t, FlightEvent.Kind.FAILS, faults.all().iterator().next().item(), String.join(", ", faults.all().stream().map(f -> basis
+                            .system().item(f.item()).map(Item::name).orElse(f.item()) + " " + f.kind().words()).toList()));
+                }
                 move(t, holding);
                 Stretch stretch = stretch(t);
                 if (t >= landing - 1e-9 && landed == null) {
@@ -295,9 +305,10 @@ public final class FlightRun {
     private Condition condition(double t) {
         Phase p = times.phases().get(times.phase(t));
         Brief brief = assessment.project().brief();
-        double off = assessment.project().heat().si(HeatFigure.HOT_DAY) - Day.STANDARD.kelvin();
+        double off = p.outside().map(k -> k.si() - new Day(p.altitude().si(), 0).kelvin()).orElse(assessment.project().heat().si(HeatFigure.HOT_DAY)
+                - Day.STANDARD.kelvin());
         return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), stopped(p), brief.fuelKelvin()).with(p.power()).with(
-                new Day(0, Math.max(-60, Math.min(60, off)))).with(faults);
+                new Day(0, Math.max(-60, Math.min(60, off)))).with(t >= fails - 1e-9 ? faults : Faults.NONE);
     }
 
     /** Electric feed pumps stand where the phase has the boost off, if the engine drives one of its own. */
@@ -317,6 +328,7 @@ public final class FlightRun {
                 : LONGEST, climbs);
         double from = whole.day(t).altitudeM();
         end = Math.min(end, pilot.next(t));
+        end = t < fails - 1e-9 && !faults.none() ? Math.min(end, fails) : end;
         return new Stretch(whole.condition(), whole.demand(), t, end, new double[] {from, whole.day(end).altitudeM()});
     }
 

@@ -3,6 +3,7 @@ package ration.drawdown;
 import java.util.ArrayList;
 import java.util.List;
 import ration.flight.FlightPlan;
+import ration.heat.Heat;
 import ration.flight.Phase;
 
 /** When each phase begins and ends, its altitudes, and when a pilot may move a handle. Minutes, m. */
@@ -39,6 +40,20 @@ final class Timetable {
     double[] altitudes(int phase) {
         double end = phases.get(phase).altitude().si();
         return new double[] {phase == 0 ? end : phases.get(phase - 1).altitude().si(), end};
+    }
+
+    /** Air outside at a time, K: as said at the ends of phases, the hot day's where it is not. */
+    double outside(double minutes, Heat heat) {
+        int n = phase(minutes);
+        double end = outsideAt(n, heat);
+        double start = n == 0 ? end : outsideAt(n - 1, heat);
+        double lasts = phases.get(n).lasts();
+        double share = lasts > 0 ? Math.max(0, Math.min(1, (minutes - begins[n]) / lasts)) : 1;
+        return start + share * (end - start);
+    }
+
+    private double outsideAt(int phase, Heat heat) {
+        return phases.get(phase).outside().map(t -> t.si()).orElseGet(() -> heat.outside(phases.get(phase).altitude().si()));
     }
 
     /** The phase at a time; the last one after the end. */

@@ -3,12 +3,14 @@ package ration.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import ration.check.Verdict;
 import ration.drawdown.Flight;
 import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightTable;
+import ration.drawdown.FlightVapor;
 import ration.drawing.Mark.Anchor;
 import ration.drawing.Mark.Box;
 import ration.drawing.Mark.Disc;
@@ -40,7 +42,6 @@ public final class FlightPicture {
     private static final double PUMP = 13;
     private static final double ROW = 13;
     private static final int ROWS = 5;
-    private static final double STRIP = 44;
 
     private final Project project;
     private final Flight flight;
@@ -54,9 +55,10 @@ public final class FlightPicture {
     private final Occupancy taken = new Occupancy();
     private final double foot;
     private final double strips;
+    private final FlightStrips below;
     private final List<Pump> pumps;
 
-    private FlightPicture(Project project, Flight flight, UnitSystem units, TextMeasure measure, double width, double height) {
+    private FlightPicture(Project project, Flight flight, Optional<FlightVapor> vapor, UnitSystem units, TextMeasure measure, double width, double height) {
         this.project = project;
         this.flight = flight;
         this.units = units;
@@ -66,18 +68,19 @@ public final class FlightPicture {
         x = new Scale(0, Math.max(10, end), LEFT, width - RIGHT);
         volume = units.unit(Dimension.VOLUME);
         tanks = project.system().tanks();
-        int below = flight.balance().sides() ? 2 : 1;
-        strips = below * (STRIP + 22);
+        below = new FlightStrips(project, flight, vapor, units, x);
+        strips = below.height();
         boolean several = project.system().selectors().stream().findAny().isPresent();
         pumps = Topology.of(project.system()).feedPumps().stream().limit(3).toList();
         foot = height - strips - 34 - ROWS * ROW - (several ? BAND + 6 : 0) - pumps.size() * PUMP;
     }
 
     /**
+     * @param vapor  along the way; empty where it was not asked
      * @param cursor minutes at which values are told
      */
-    public static Picture draw(Project project, Flight flight, double cursor, UnitSystem units, TextMeasure measure, double width, double height) {
-        FlightPicture p = new FlightPicture(project, flight, units, measure, width, height);
+    public static Picture draw(Project project, Flight flight, Optional<FlightVapor> vapor, double cursor, UnitSystem units, TextMeasure measure, double width, double height) {
+        FlightPicture p = new FlightPicture(project, flight, vapor, units, measure, width, height);
         p.phases();
         p.altitude();
         p.grid();
@@ -86,7 +89,7 @@ public final class FlightPicture {
         p.floorWords();
         double y = p.pumps(p.selector());
         p.events(y);
-        p.strips();
+        p.pieces.addAll(p.below.draw(height - p.strips + 14));
         p.cursor(cursor);
         return new Picture(width, height, p.pieces);
     }
@@ -432,49 +435,6 @@ public final class FlightPicture {
         double landed = x.at(flight.landing().minutes());
         marks.add(SchematicPart.line(landed, PHASES, landed, top, Pen.of(Ink.INK, 1.4)));
         piece(Kind.TEXT, "", marks);
-    }
-
-    private void strips() {
-        double top = height - strips + 14;
-        if (flight.balance().sides()) {
-            double limit = volume.fromSi(flight.balance().limit());
-            double most = Math.max(limit * 1.15, 1.05 * flight.samples().stream().mapToDouble(s -> Math.abs(volume.fromSi(s.moments()
-                    .leftLessRight()))).max().orElse(1));
-            Scale y = new Scale(-most, most, top + STRIP, top);
-            List<Mark> marks = new ArrayList<>();
-            marks.add(label(LEFT, top - 3, "Left less right, " + volume.symbol(), true, Ink.DEEP, Anchor.START));
-            marks.add(label(x.toPx(), top - 3, "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at " + FlightTable.clock(
-                    flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1), false, flight.balance().verdict() == Verdict.SHORT
-                            ? Ink.RUST_TEXT : Ink.INK, Anchor.END));
-            for (double v : new double[] {-limit, limit}) {
-                marks.add(SchematicPart.line(LEFT, y.at(v), x.toPx(), y.at(v), Pen.of(Ink.RUST, 1)));
-                marks.add(label(LEFT - 8, y.at(v) + 4, UnitSystem.figure(v, 0), false, Ink.INK, Anchor.END));
-            }
-            marks.add(new Box(LEFT, top, x.toPx() - LEFT, y.at(limit) - top, 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
-            marks.add(new Box(LEFT, y.at(-limit), x.toPx() - LEFT, top + STRIP - y.at(-limit), 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
-            marks.add(SchematicPart.line(LEFT, y.at(0), x.toPx(), y.at(0), Pen.of(Ink.HAIRLINE, 1)));
-            marks.add(new Path(line(y, s -> volume.fromSi(s.moments().leftLessRight())), false, Ink.NONE, Pen.of(Ink.INK, 1.8), 0));
-            piece(Kind.HEAD_LINE, "Left and right differ by " + units.text(flight.balance().most(), Dimension.VOLUME) + " at most", marks);
-            top += STRIP + 22;
-        }
-        Unit length = units == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
-        List<Flight.Sample> flown = flight.samples().stream().filter(s -> s.minutes() <= flight.landing().minutes() + 1e-9).toList();
-        double least = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).filter(v -> !Double.isNaN(v)).min().orElse(0);
-        double most = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).filter(v -> !Double.isNaN(v)).max().orElse(1);
-        double pad = Math.max(0.5, (most - least) * 0.15);
-        Scale y = new Scale(least - pad, most + pad, top + STRIP - 8, top);
-        List<Mark> marks = new ArrayList<>();
-        marks.add(label(LEFT, top - 3, "Middle of the fuel, station " + length.symbol(), true, Ink.DEEP, Anchor.START));
-        marks.add(label(x.toPx(), top - 3, UnitSystem.figure(least, 1) + " to " + UnitSystem.figure(most, 1) + ": moves " + UnitSystem.figure(most
-                - least, 1), false, Ink.INK, Anchor.END));
-        for (double v : new double[] {least, most}) {
-            if (v == least || y.at(least) - y.at(most) > 12) {
-                marks.add(label(LEFT - 8, y.at(v) + 4, UnitSystem.figure(v, 1), false, Ink.INK, Anchor.END));
-            }
-        }
-        marks.add(new Path(flown.stream().filter(s -> !Double.isNaN(s.moments().stationM())).map(s -> new Spot(x.at(s.minutes()), y.at(length
-                .fromSi(s.moments().stationM())))).toList(), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
-        piece(Kind.HEAD_LINE, "", marks);
     }
 
     private void cursor(double minutes) {

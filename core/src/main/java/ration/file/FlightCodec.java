@@ -29,6 +29,7 @@ final class FlightCodec {
             w.measured(node, at, "bank", p.bank());
             w.measured(node, at, "altitude", p.altitude());
             node.put("boost", p.boost());
+            p.outside().ifPresent(t -> w.measured(node, at, "outside", t));
         });
         ObjectNode s = out.putObject("switching");
         s.put("mode", ProjectWriter.word(plan.switching().mode()));
@@ -60,7 +61,8 @@ final class FlightCodec {
         in.list("phases", p -> {
             try {
                 phases.add(new Phase(r.choice(p, "kind", Phase.Kind.values()), p.measured("minutes", Unit.MINUTE), p.measured("share", Unit.ONE),
-                        p.measured("pitch", Unit.DEGREE), p.measured("bank", Unit.DEGREE), p.measured("altitude", Unit.FOOT), p.flag("boost")));
+                        p.measured("pitch", Unit.DEGREE), p.measured("bank", Unit.DEGREE), p.measured("altitude", Unit.FOOT), p.flag("boost"),
+                        p.optionalMeasured("outside", Unit.CELSIUS)));
             } catch (IllegalArgumentException e) {
                 p.problem("", e.getMessage());
             }

@@ -1,6 +1,7 @@
 package ration.flight;
 
 import java.util.Locale;
+import java.util.Optional;
 import ration.condition.Attitude;
 import ration.condition.Power;
 import ration.model.Measured;
@@ -17,8 +18,10 @@ import ration.quantity.Unit;
  * @param bank     right side down, as the fuel feels it, within 60 degrees
  * @param altitude at its end; it begins where the one before ends, the first at its own
  * @param boost    whether electric feed pumps run beside the engine's own
+ * @param outside  air outside at its end, a temperature, -80 to 60 C; the hot day's where it is not said
  */
-public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost) {
+public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost,
+        Optional<Measured> outside) {
 
     /** What goes on. */
     public enum Kind {
@@ -49,6 +52,12 @@ public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch,
         within(Math.toDegrees(pitch.si()), -60, 60, kind, "has a pitch within 60\u00b0");
         within(Math.toDegrees(bank.si()), -60, 60, kind, "has a bank within 60\u00b0");
         within(altitude.si(), -1000, 12_000, kind, "ends between \u22121,000 and 12,000 m");
+        outside.ifPresent(t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has \u221280 to 60 \u00b0C outside"));
+    }
+
+    /** On the hot day. */
+    public Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost) {
+        this(kind, minutes, share, pitch, bank, altitude, boost, Optional.empty());
     }
 
     private static void within(double value, double least, double most, Kind kind, String rule) {
@@ -78,30 +87,34 @@ public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch,
     }
 
     public Phase withMinutes(Quantity q) {
-        return new Phase(kind, minutes.with(q), share, pitch, bank, altitude, boost);
+        return new Phase(kind, minutes.with(q), share, pitch, bank, altitude, boost, outside);
     }
 
     public Phase withShare(double other) {
-        return new Phase(kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost);
+        return new Phase(kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost, outside);
     }
 
     public Phase withPitch(Quantity q) {
-        return new Phase(kind, minutes, share, pitch.with(q), bank, altitude, boost);
+        return new Phase(kind, minutes, share, pitch.with(q), bank, altitude, boost, outside);
     }
 
     public Phase withBank(Quantity q) {
-        return new Phase(kind, minutes, share, pitch, bank.with(q), altitude, boost);
+        return new Phase(kind, minutes, share, pitch, bank.with(q), altitude, boost, outside);
     }
 
     public Phase withAltitude(Quantity q) {
-        return new Phase(kind, minutes, share, pitch, bank, altitude.with(q), boost);
+        return new Phase(kind, minutes, share, pitch, bank, altitude.with(q), boost, outside);
     }
 
     public Phase withBoost(boolean on) {
-        return new Phase(kind, minutes, share, pitch, bank, altitude, on);
+        return new Phase(kind, minutes, share, pitch, bank, altitude, on, outside);
+    }
+
+    public Phase withOutside(Optional<Measured> other) {
+        return new Phase(kind, minutes, share, pitch, bank, altitude, boost, other);
     }
 
     public Phase with(Kind other) {
-        return new Phase(other, minutes, share, pitch, bank, altitude, boost);
+        return new Phase(other, minutes, share, pitch, bank, altitude, boost, outside);
     }
 }

@@ -75,6 +75,13 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
         return volatility.with(si(HeatFigure.REID_CHANGE) / 6894.757293168361);
     }
 
+    /** The same on a day with so much outside at a pressure altitude, K; no colder and no hotter than a day may be said to be. */
+    public Heat onDay(double kelvin, double altitudeM) {
+        double low = ration.quantity.Unit.FAHRENHEIT.toSi(0);
+        double high = ration.quantity.Unit.FAHRENHEIT.toSi(130);
+        return with(HeatFigure.HOT_DAY, Measured.of(Math.max(low, Math.min(high, kelvin + LAPSE * altitudeM)), ration.quantity.Unit.KELVIN));
+    }
+
     /** Fuel that boils more easily than said, by a rise of its Reid pressure, Pa; at most what a change can be said to be. */
     public Heat risen(double pascal) {
         double psi = Math.min(6, si(HeatFigure.REID_CHANGE) / 6894.757293168361 + pascal / 6894.757293168361);

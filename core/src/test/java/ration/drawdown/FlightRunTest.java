@@ -177,7 +177,7 @@ class FlightRunTest {
         FlightPlan plan = UsualFlight.of(TANSY.project());
         Flight sound = FlightRun.of(TANSY, plan);
         Flight failed = FlightRun.of(TANSY, plan, new Faults(Set.of(new Fault(Fault.Kind.VENT_SHUT, "left"), new Fault(Fault.Kind.VENT_SHUT, "right"))),
-                Task.QUIET);
+                0, Task.QUIET);
         assertThat(failed.reached().endurance()).isLessThan(sound.reached().endurance());
     }
 
@@ -185,16 +185,56 @@ class FlightRunTest {
     @Test
     void whatEndsBeforeItLandsIsShort() {
         Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), new Faults(Set.of(new Fault(Fault.Kind.FILTER_FOULED, "strainer",
-                Double.POSITIVE_INFINITY))), Task.QUIET);
+                Double.POSITIVE_INFINITY))), 0, Task.QUIET);
         assertThat(f.reached().endurance()).isLessThan(1);
         assertThat(f.landing().usable()).isGreaterThan(f.landing().needs());
         assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(f.firstTrouble()).isPresent();
     }
 
+    /** What fails on the way leaves the flight before it as it was, and says when. */
+    @Test
+    void whatFailsOnTheWayChangesOnlyWhatFollows() {
+        FlightPlan plan = UsualFlight.of(TANSY.project()).with(Switching.Mode.CLOCK);
+        Flight sound = FlightRun.of(TANSY, plan);
+        Flight failed = FlightRun.of(TANSY, plan, new Faults(Set.of(new Fault(Fault.Kind.VENT_SHUT, "left"))), 60, Task.QUIET);
+        assertThat(failed.events()).filteredOn(e -> e.kind() == FlightEvent.Kind.FAILS).singleElement().satisfies(e -> {
+            assertThat(e.minutes()).isEqualTo(60);
+            assertThat(e.words()).isEqualTo("Left tank vent shut");
+        });
+        for (double m : new double[] {10, 30, 59}) {
+            assertThat(failed.at(m).condition().contents()).as(m + " min").isEqualTo(sound.at(m).condition().contents());
+            assertThat(failed.at(m).condition().faults().none()).isTrue();
+        }
+        assertThat(failed.at(61).condition().faults().none()).isFalse();
+        assertThat(failed.at(61).condition().airspace()).containsKey("left");
+    }
+
+    /** The gap to boiling is never less than the hot day's worst; the fuel goes to the air outside by its lag; cold air widens the gap. */
+    @Test
+    void theGapToBoilingIsFollowedAlongTheWay() {
+        FlightPlan plan = UsualFlight.of(TANSY.project());
+        Flight f = FlightRun.of(TANSY, plan);
+        FlightVapor hot = FlightVapor.of(TANSY, f);
+        double start = TANSY.project().heat().si(ration.heat.HeatFigure.TANK_FUEL);
+        FlightVapor.Point first = hot.points().get(0);
+        assertThat(first.kelvin()).isCloseTo(start, Offset.offset(1e-9));
+        assertThat(hot.least().orElseThrow().degrees()).as("the ledger asks the hot tank at the ceiling").isGreaterThan(TANSY.vapor().orElseThrow().degrees());
+        assertThat(hot.crossing()).isEmpty();
+
+        List<Phase> cold = plan.phases().stream().map(p -> p.withOutside(java.util.Optional.of(Measured.of(0, Unit.CELSIUS)))).toList();
+        Flight winter = FlightRun.of(TANSY, plan.withPhases(cold));
+        FlightVapor way = FlightVapor.of(TANSY, winter);
+        assertThat(way.least().orElseThrow().degrees()).isGreaterThan(hot.least().orElseThrow().degrees() + 5);
+        for (FlightVapor.Point p : way.points()) {
+            double lag = 273.15 + (start - 273.15) * Math.exp(-p.minutes() / FlightVapor.LAG);
+            assertThat(p.kelvin()).as("first order, one temperature outside").isCloseTo(lag, Offset.offset(1e-6));
+        }
+    }
+
     @Test
     void aStoppedFlightIsNotShown() {
-        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), Faults.NONE, new Task(p -> { }, () -> true));
+        Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), Faults.NONE, 0, new Task(p -> { }, () -> true));
         assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(f.trouble()).startsWith("Stopped");
     }

@@ -65,6 +65,35 @@ class FlightWindowTest extends WindowHarness {
         until(() -> label("#flight-state").equals("Every page shows 3:45"));
     }
 
+    /** Something fails at the moment under the cursor; cold air outside keeps the fuel further from boiling. */
+    @Test
+    void aFaultIsPlannedAtTheCursorAndTheDayIsSetByPhase() {
+        tansy();
+        assertThat(everyText()).anyMatch(t -> t.startsWith("least +"));
+        robot.interact(() -> node("#flight-picture").requestFocus());
+        for (int i = 0; i < 12; i++) {
+            keys(KeyCode.RIGHT);
+        }
+        until(() -> label("#flight-state").equals("Every page shows 1:00"));
+        robot.interact(() -> fault().setValue("Boost pump dead"));
+        until(() -> label("#flight-state").equals("fails at 1:00") && session.flight().get() != null && session.flight().get().events().stream().anyMatch(
+                e -> e.words().equals("Boost pump dead") && e.minutes() == 60));
+        robot.interact(() -> fault().setValue("Nothing fails on the way"));
+        until(() -> session.flight().get() != null && session.flight().get().events().stream().noneMatch(e -> e.words().equals("Boost pump dead")));
+        robot.interact(() -> node("#phase-3").requestFocus());
+        keys(KeyCode.SPACE);
+        robot.interact(() -> node("#phase-outside").requestFocus());
+        robot.write("-20");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().flight().flatMap(f -> f.phases().get(3).outside()).isPresent() && session.flight().get() != null);
+        assertThat(session.project().flight().orElseThrow().phases().get(3).outside().orElseThrow().si()).isBetween(253.0, 253.3);
+    }
+
+    @SuppressWarnings("unchecked")
+    private javafx.scene.control.ChoiceBox<String> fault() {
+        return (javafx.scene.control.ChoiceBox<String>) node("#flight-fault");
+    }
+
     /** Forgotten switching is Short and says when; a longer cruise eats the reserve; undo brings both back. */
     @Test
     void changesOfThePlanAreFeltAtOnce() {

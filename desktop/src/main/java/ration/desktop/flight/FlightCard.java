@@ -16,6 +16,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
+import ration.assess.VaporAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.QuantityField;
@@ -25,6 +26,7 @@ import ration.desktop.style.NotchBar;
 import ration.drawdown.Flight;
 import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightTable;
+import ration.drawdown.FlightVapor;
 import ration.drawdown.OnBoth;
 import ration.drawdown.UsualFlight;
 import ration.flight.FlightPlan;
@@ -51,6 +53,7 @@ final class FlightCard extends VBox {
     private final SwitchingPane switching;
     private final VBox rest = new VBox(6);
     private final Label trouble = Ui.trouble("flight-trouble");
+    private Optional<FlightVapor> vapor = Optional.empty();
     private Optional<OnBoth> both = Optional.empty();
     private Object shownStart = "";
     private Object shownPhases = "";
@@ -67,6 +70,10 @@ final class FlightCard extends VBox {
 
     void both(Optional<OnBoth> found) {
         both = found;
+    }
+
+    void vapor(FlightVapor found) {
+        vapor = Optional.of(found);
     }
 
     void nothing(String why, Project project) {
@@ -129,6 +136,11 @@ final class FlightCard extends VBox {
             rows.addRow(3, Ui.label("Left, right", "soft"), Ui.label(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "
                     + volume(f.balance().limit()), "soft"), word(f.balance().verdict()));
         }
+        vapor.ifPresent(v -> {
+            rows.addRow(4, Ui.label("Boiling", "soft"), Ui.label(v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"), "bold"), Ui.label(v
+                    .crossing().map(t -> "boils at " + FlightTable.clock(t)).orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)), "soft"), word(v
+                            .verdict()));
+        });
         result.getChildren().add(rows);
         if (f.reached().spilt() > 2e-4) {
             result.getChildren().add(Ui.wrapped(volume(f.reached().spilt()) + " " + symbol() + " go overboard.", "wrong-text"));
@@ -254,8 +266,10 @@ final class FlightCard extends VBox {
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
         Label banked = Ui.label("bank", "soft");
         banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox more = new HBox(8, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
-                Phase::withBank), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
+        Label outer = Ui.label("out", "soft");
+        outer.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        HBox more = new HBox(5, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
+                Phase::withBank), outer, outside(p, n), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
                     picked = -1;
                     edit("Remove a phase", plan -> {
                         List<Phase> all = new ArrayList<>(plan.phases());
@@ -266,7 +280,7 @@ final class FlightCard extends VBox {
                     });
                 }, "chip"));
         more.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        more.getChildren().get(2).setStyle("-fx-pref-width: 44px;");
+        more.getChildren().get(2).setStyle("-fx-pref-width: 38px;");
         VBox box = new VBox(3, fields, more);
         box.getStyleClass().add("phase-open");
         return box;
@@ -304,6 +318,19 @@ final class FlightCard extends VBox {
         field.update(100 * p.share().si());
         return told(field).onValue(v -> edit("Set power of " + p.kind().label().toLowerCase(java.util.Locale.ROOT), plan -> change(plan, n, x -> x
                 .withShare(v / 100))));
+    }
+
+    /** Air outside at the end of a phase; empty is the hot day. */
+    private QuantityField<Optional<Quantity>> outside(Phase p, int n) {
+        QuantityField<Optional<Quantity>> field = new QuantityField<>("phase-outside", "Outside temperature at its end, Celsius; empty is the hot day", text -> {
+            Optional<Quantity> q = text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, Unit.CELSIUS));
+            p.withOutside(q.map(x -> new Measured(x, "planned")));
+            return q;
+        }, q -> q.map(x -> UnitSystem.figure(Unit.CELSIUS.fromSi(x.si()), 0)).orElse(""));
+        field.update(p.outside().map(Measured::quantity));
+        field.setPromptText("\u00b0C");
+        field.setPrefWidth(40);
+        return told(field).onValue(q -> edit("Set outside temperature", plan -> change(plan, n, x -> x.withOutside(q.map(k -> new Measured(k, "planned"))))));
     }
 
     /** What a phase becomes with a figure. */

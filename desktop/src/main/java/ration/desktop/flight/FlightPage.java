@@ -1,10 +1,13 @@
 package ration.desktop.flight;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ToggleButton;
@@ -12,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import ration.assess.Assessment;
+import ration.condition.Fault;
 import ration.condition.Faults;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -22,11 +26,15 @@ import ration.desktop.style.Tokens;
 import ration.drawdown.Flight;
 import ration.drawdown.FlightRun;
 import ration.drawdown.FlightTable;
+import ration.drawdown.FlightVapor;
 import ration.drawdown.OnBoth;
 import ration.drawdown.UsualFlight;
 import ration.drawing.FlightPicture;
 import ration.drawing.Picture;
+import ration.fault.Catalogue;
 import ration.flight.Switching;
+import ration.model.FuelSystem;
+import ration.model.Item;
 import ration.project.Edit;
 
 /** A flight drawn down. */
@@ -43,10 +51,16 @@ public final class FlightPage extends LivePage {
     private final FlightCard card;
     private Assessment done;
     private Flight flight;
+    private Optional<FlightVapor> vapor = Optional.empty();
     private double cursor;
+    private final ChoiceBox<String> fault = new ChoiceBox<>();
+    private Map<String, Faults> ways = Map.of();
+    private Faults failing = Faults.NONE;
+    private double fails;
+    private FuelSystem offered;
 
     /** What came of flying. */
-    private record Flown(Flight flight, Optional<OnBoth> both) {
+    private record Flown(Flight flight, Optional<OnBoth> both, FlightVapor vapor) {
     }
 
     /** @param print told to write the switching card of a flight */
@@ -67,8 +81,11 @@ public final class FlightPage extends LivePage {
         again.managedProperty().bind(again.visibleProperty());
         modes.setAlignment(Pos.CENTER_LEFT);
         state.setId("flight-state");
-        HBox head = new HBox(8, Ui.label("Flight", "page-title"), Ui.label("what is left in each tank", "soft"), Ui.spring(), state, progress, stop,
-                again, modes);
+        fault.setId("flight-fault");
+        fault.setAccessibleText("What fails at the moment under the cursor");
+        fault.setPrefWidth(190);
+        fault.setOnAction(e -> plan(fault.getValue()));
+        HBox head = new HBox(8, Ui.label("Flight", "page-title"), fault, Ui.spring(), state, progress, stop, again, modes);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -103,6 +120,7 @@ public final class FlightPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         modes.setVisible(!a.project().system().selectors().isEmpty());
+        offer(a.project().system());
         Switching.Mode mode = UsualFlight.meant(a.project()).switching().mode();
         boolean both = a.basis().isPresent() && FlightRun.feedsBoth(a.project().system());
         modes.getChildren().forEach(n -> {
@@ -113,6 +131,38 @@ public final class FlightPage extends LivePage {
             start(a);
         } else {
             show();
+        }
+    }
+
+    /** What can fail in this layout; what was chosen goes once its part is gone. */
+    private void offer(FuelSystem system) {
+        if (system == offered) {
+            return;
+        }
+        offered = system;
+        Map<String, Faults> all = new LinkedHashMap<>();
+        all.put(NOTHING, Faults.NONE);
+        for (Fault f : Catalogue.of(system)) {
+            String whole = Catalogue.whole(f);
+            String part = whole.isEmpty() ? system.item(f.item()).map(Item::name).orElse(f.item()) : whole;
+            all.put(part + (f.port().isEmpty() || !whole.isEmpty() ? "" : ", " + f.port()) + " " + Catalogue.words(f), Faults.of(f));
+        }
+        ways = all;
+        String kept = all.entrySet().stream().filter(e -> e.getValue().equals(failing)).map(Map.Entry::getKey).findFirst().orElse(NOTHING);
+        failing = all.get(kept);
+        fault.getItems().setAll(all.keySet());
+        fault.setValue(kept);
+    }
+
+    private static final String NOTHING = "Nothing fails on the way";
+
+    /** Something fails at the moment under the cursor: the flight is flown again with it. */
+    private void plan(String chosen) {
+        Faults other = ways.getOrDefault(chosen, Faults.NONE);
+        if (chosen != null && !other.equals(failing)) {
+            failing = other;
+            fails = cursor;
+            start(session.shown().get().assessment());
         }
     }
 
@@ -136,13 +186,16 @@ public final class FlightPage extends LivePage {
             return;
         }
         work.start(task -> {
-            Flight flown = FlightRun.of(a, UsualFlight.meant(a.project()), Faults.NONE, task);
-            return new Flown(flown, OnBoth.of(a, flown.plan()));
+            Flight flown = FlightRun.of(a, UsualFlight.meant(a.project()), failing, fails, task);
+            return new Flown(flown, OnBoth.of(a, flown.plan()), FlightVapor.of(a, flown));
         }, flown -> {
             flight = flown.flight();
+            vapor = Optional.of(flown.vapor());
+            card.vapor(flown.vapor());
             session.flight().set(flight);
             card.both(flown.both());
             cursor = Math.min(cursor, last());
+            state.setText(failing.none() ? "" : "fails at " + FlightTable.clock(fails));
             show();
         }, why -> {
             card.nothing(why, a.project());
@@ -176,7 +229,7 @@ public final class FlightPage extends LivePage {
         if (flight == null) {
             return new Picture(w, h, List.of());
         }
-        return FlightPicture.draw(done.project(), flight, cursor, session.units().get(), Tokens.measure(), w, h);
+        return FlightPicture.draw(done.project(), flight, vapor, cursor, session.units().get(), Tokens.measure(), w, h);
     }
 
     private void at(double px) {
