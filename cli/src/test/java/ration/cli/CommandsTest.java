@@ -55,6 +55,19 @@ class CommandsTest {
         return demo.with(s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
     }
 
+    /** Compared with what its cards say to do: changes in words, fewer findings Short; the other way round some got worse. */
+    @Test
+    void diffSaysWhatChangedAndWhatItDid() throws Exception {
+        Path better = saved(fixed(ProjectFile.demo(ProjectFile.DEMO)));
+        assertThat(run("diff", "demo", better.toString())).isZero();
+        assertThat(out.toString()).contains("R3: size was 5/16, now 3/8", "Ledger", "Short \u2192 Holds", "Tests that count no more\n  none");
+        assertThat(run("diff", better.toString(), "demo", "--json")).isEqualTo(1);
+        JsonNode json = new ObjectMapper().readTree(out.toString());
+        assertThat(json.get("ledger")).hasSize(4);
+        assertThat(json.get("findings").findValuesAsText("after")).contains("Short");
+        assertThat(run("diff", "demo", folder.resolve("none.ration").toString())).isEqualTo(2);
+    }
+
     @Test
     void checkSaysShortByExitCodeAndWords() throws ProjectFileException {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);

@@ -252,7 +252,8 @@ final class PressureChecks {
         }
         boolean engine = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
         long electric = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).count();
-        long buses = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).map(Pump::bus).distinct().count();
+        List<String> said = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC && !p.build().bus().isEmpty()).map(Pump::bus).distinct().toList();
+        String buses = said.isEmpty() ? " electric pumps: nothing" : " electric pumps, on bus " + String.join(", ", said) + " beside others: nothing";
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
         Verdict verdict = !second ? Verdict.SHORT : engine ? Verdict.HOLDS : Verdict.NOT_SHOWN;
@@ -260,7 +261,7 @@ final class PressureChecks {
                 verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> !second
                 ? "One pump feeds the engine: if it stops, so does the engine." : engine
                 ? "The engine drives one, the battery the other." : electric
-                + (buses > 1 ? " electric pumps on " + buses + " buses: nothing" : " electric pumps on one bus: one fault stops both, and nothing") + " shows that each has a battery, switch and breaker of its own.",
+                + buses + " shows that each has a battery, switch and breaker of its own.",
                 "14 CFR 23.991(b) before 2017 (from memory), as a guide",
                 verdict == Verdict.HOLDS ? "" : second ? "Show it at the inspection." : "Add an emergency pump."));
         double current = pumps.stream().flatMap(p -> p.build().current().stream()).mapToDouble(m -> m.si()).sum();

@@ -36,6 +36,13 @@ public record Faults(Set<Fault> all) {
         return of(kind, item).isPresent();
     }
 
+    /** The same, what is shut passing next to nothing: for who asks what goes on behind it. */
+    public Faults ajar() {
+        return new Faults(Set.copyOf(all.stream().map(f -> Double.isInfinite(f.severity()) ? new Fault(f.kind(), f.item(), f.port(), AJAR) : f).toList()));
+    }
+
+    private static final double AJAR = 1e5;
+
     /** Whether an electric bus has no supply: its own is gone, or all are. */
     public boolean supplyDead(String bus) {
         return !none() && all.stream().anyMatch(f -> f.kind() == Kind.SUPPLY_DEAD && (f.port().isEmpty() || f.port().equals(bus)));

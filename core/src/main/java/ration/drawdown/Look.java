@@ -76,12 +76,12 @@ public final class Look {
         return answer;
     }
 
-    /** As if every outlet were covered: what goes on behind a full header. */
+    /** As if every outlet were covered and nothing quite shut: what goes on behind a full header. */
     private FlowAnswer wet() {
         if (wetAnswer == null) {
             Map<String, TankLevel> covered = new HashMap<>();
             levels().forEach((id, l) -> covered.put(id, new TankLevel(id, l.volume(), l.surface(), Set.of())));
-            wetAnswer = drawdown.basis().ask(condition(), covered, new FlowQuestion.Demand(demand()));
+            wetAnswer = drawdown.basis().ask(condition().with(condition().faults().ajar()), covered, new FlowQuestion.Demand(demand()));
         }
         return wetAnswer;
     }

@@ -5,6 +5,7 @@ import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.JetPump;
 import ration.model.Kinds;
@@ -64,6 +65,11 @@ record SymbolSize(double halfWidth, double halfHeight, double depth) {
         @Override
         public SymbolSize flowSender(FlowSender item) {
             return new SymbolSize(12, 12, 12);
+        }
+
+        @Override
+        public SymbolSize gaugePort(GaugePort item) {
+            return new SymbolSize(9, 9, 9);
         }
 
         @Override

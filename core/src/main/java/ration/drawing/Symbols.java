@@ -17,6 +17,7 @@ import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.Fitted;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -152,6 +153,16 @@ final class Symbols {
             return List.of(box, new Path(List.of(new Spot(x - 7, y + 3), new Spot(x - 6, y - 3), new Spot(x, y - 6),
                     new Spot(x + 6, y - 3), new Spot(x + 7, y + 3)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 3),
                     line(x, y + 3, x + 4, y - 3, 1.8));
+        }
+
+        @Override
+        public List<Mark> gaugePort(GaugePort item) {
+            Disc dial = new Disc(c, 9, Ink.PANEL, OUTLINE);
+            return switch (item.shows()) {
+                case PRESSURE -> List.of(dial, line(x, y + 3, x + 4, y - 4, 1.8), new Disc(new Spot(x, y + 3), 1.6, Ink.INK, NO_PEN));
+                case TEMPERATURE -> List.of(dial, line(x, y - 5, x, y + 2, 1.8), new Disc(new Spot(x, y + 3.5), 2.6, Ink.INK, NO_PEN));
+                case NOTHING -> List.of(dial, line(x - 5, y, x + 5, y, 1.8));
+            };
         }
 
         @Override

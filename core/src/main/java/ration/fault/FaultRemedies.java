@@ -12,6 +12,7 @@ import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.Measured;
@@ -95,7 +96,11 @@ public final class FaultRemedies {
                 + ", the same height", Edit.onItem("Enlarge " + h.name(), h.id(), Header.class, FaultRemedies::doubled))));
         if (system.all(FlowSender.class).findAny().isEmpty()) {
             beforeTheEngine().ifPresent(r -> all.add(new Change("Flow sender in " + r.name(), "shows it while there is time; costs its loss", Edit.of(
-                    "Fit a flow sender", p -> sender(p, r.id())))));
+                    "Fit a flow sender", p -> fitted(p, r.id(), NewItem.FLOW_SENDER)))));
+        }
+        if (system.all(GaugePort.class).noneMatch(g -> g.shows() == GaugePort.Shows.PRESSURE)) {
+            beforeTheEngine().ifPresent(r -> all.add(new Change("Pressure sender in " + r.name(), "a needle that falls while there is time; costs nothing", Edit.of(
+                    "Fit a pressure sender", p -> fitted(p, r.id(), NewItem.PRESSURE_SENDER)))));
         }
         return all;
     }
@@ -175,9 +180,9 @@ public final class FaultRemedies {
         return vessel.or(() -> inlet.flatMap(i -> topology.arriving(i.id()).stream().findFirst()));
     }
 
-    private static Project sender(Project p, String run) {
+    private static Project fitted(Project p, String run, NewItem kind) {
         FuelSystem s = p.system();
-        return LayoutEdits.addingAt(s, run).filter(spot -> LayoutEdits.offers(s, run, spot).contains(NewItem.FLOW_SENDER)).flatMap(spot -> LayoutEdits.add(s,
-                run, spot, NewItem.FLOW_SENDER)).map(o -> p.with(o.system())).orElse(p);
+        return LayoutEdits.addingAt(s, run).filter(spot -> LayoutEdits.offers(s, run, spot).contains(kind)).flatMap(spot -> LayoutEdits.add(s,
+                run, spot, kind)).map(o -> p.with(o.system())).orElse(p);
     }
 }

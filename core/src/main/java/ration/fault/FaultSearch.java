@@ -23,10 +23,13 @@ import ration.drawdown.Lasting;
 import ration.fault.FaultAnswer.Seen;
 import ration.fault.FaultAnswer.WayOut;
 import ration.heat.HeatFigure;
+import ration.flow.PathStep;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.PortRef;
 import ration.model.Run;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -44,6 +47,8 @@ public final class FaultSearch {
     private static final double BEARS = 3447;
     /** A flow reading is seen to move from this share on. */
     private static final double SEEN = 0.1;
+    /** And a pressure needle by this, Pa: 0.15 psi. */
+    private static final double NEEDLE = 1034;
 
     private final Assessment assessment;
     private final UnitSystem units;
@@ -250,9 +255,10 @@ public final class FaultSearch {
                             + UnitSystem.figure(AHEAD, 0) + " min ahead." : "."));
         }
         Optional<WayOut> out = elsewhere(f, sound);
-        return judged(f, failed, share, with.minutes(), List.of(), out, "The air over the fuel thins as fuel leaves, without time to take up"
-                + " heat: " + units.fineVolume(with.fed()) + " feed before the inlet has just its least pressure. Nothing fitted here shows it"
-                + " before." + shell);
+        List<Seen> seen = falls(sound, with);
+        return judged(f, failed, share, with.minutes(), seen, out, "The air over the fuel thins as fuel leaves, without time to take up"
+                + " heat: " + units.fineVolume(with.fed()) + " feed before the inlet has just its least pressure." + (seen.isEmpty()
+                        ? " Nothing fitted here shows it before." : "") + shell);
     }
 
     /** Positions that take nothing from what the shut vent starves. */
@@ -272,7 +278,7 @@ public final class FaultSearch {
         return system.all(Header.class).findAny().isEmpty() ? 0 : Lasting.of(assessment.basis().orElseThrow(), failed, need, AHEAD).minutes();
     }
 
-    /** Of what is fitted in this document: flow senders; a pressure gauge is none of its items. */
+    /** Of what is fitted in this document: flow and pressure senders. */
     private List<Seen> seen(CaseAnswer sound, CaseAnswer now, double minutes) {
         List<Seen> all = new ArrayList<>();
         for (FlowSender s : system.all(FlowSender.class).toList()) {
@@ -281,12 +287,77 @@ public final class FaultSearch {
             double a = before.orElse(0);
             double b = Math.min(after.orElse(0), Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
             if (a > 0 && Math.abs(a - b) > SEEN * a) {
-                all.add(new Seen(s.name() + " to " + units.text(b, Dimension.FLOW), 0));
+                all.add(new Seen(s.name() + " to " + units.text(b, Dimension.FLOW), behindHeader(sound, s.id()) ? minutes : 0));
             }
         }
+        for (GaugePort g : needles()) {
+            double a = pressure(sound, g);
+            double b = now.demand().usable() ? pressure(now, g) : 0;
+            if (Math.abs(a - b) > moves(a)) {
+                all.add(new Seen(g.name() + " to " + units.text(b, Dimension.PRESSURE), behindHeader(sound, g.id()) ? minutes : 0));
+            }
+        }
+        boolean electric = !all.isEmpty() || !needles().isEmpty() || system.all(FlowSender.class).findAny().isPresent();
+        if (electric && now.condition().faults().supplyDead(ration.model.Pump.Build.MAIN_BUS)) {
+            // the indication goes with the supply, and that is seen
+            all.clear();
+            all.add(new Seen("the needles go dark", 0));
+        }
+        all.sort(Comparator.comparingDouble(Seen::minutes));
         if (all.isEmpty() && !Double.isInfinite(minutes) && !Double.isNaN(minutes)) {
             all.add(new Seen("the engine falters", minutes));
         }
+        return all;
+    }
+
+    /** A full header feeds it on: what fails before the header is not seen there until that is empty. */
+    private boolean behindHeader(CaseAnswer sound, String item) {
+        boolean header = false;
+        for (PathStep s : sound.demand().path()) {
+            header |= system.item(s.item()).flatMap(i -> i.only(Header.class)).isPresent();
+            if (s.item().equals(item)) {
+                return header;
+            }
+        }
+        return false;
+    }
+
+    /** Pressure needles in front of the pilot. */
+    private List<GaugePort> needles() {
+        return system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).toList();
+    }
+
+    /** A pressure that moves by so much is seen, Pa: a tenth of it, or what a needle's width hides. */
+    private static double moves(double pressure) {
+        return Math.max(SEEN * Math.abs(pressure), NEEDLE);
+    }
+
+    private static double pressure(CaseAnswer c, GaugePort g) {
+        return c.demand().pressure(new PortRef(g.id(), Item.OUT)).orElse(0);
+    }
+
+    /** Air that thins is felt alike all the way to the engine: the first minute at which a needle has moved. */
+    private List<Seen> falls(CaseAnswer sound, Lasting lasting) {
+        List<Seen> all = new ArrayList<>();
+        double from = lasting.course().isEmpty() ? 0 : lasting.course().get(0).spare();
+        for (GaugePort g : needles()) {
+            if (sound.demand().path().stream().noneMatch(s -> s.item().equals(g.id()))) {
+                continue;
+            }
+            double band = moves(pressure(sound, g));
+            Lasting.Point before = null;
+            for (Lasting.Point p : lasting.course()) {
+                boolean moved = Double.isNaN(p.spare()) || from - p.spare() >= band;
+                if (moved) {
+                    double share = before == null || Double.isNaN(p.spare()) ? 1 : (band - from + before.spare()) / (before.spare() - p.spare());
+                    double at = before == null ? p.minutes() : before.minutes() + Math.max(0, Math.min(1, share)) * (p.minutes() - before.minutes());
+                    all.add(new Seen(g.name() + " falls by " + units.text(band, Dimension.PRESSURE), at));
+                    break;
+                }
+                before = p;
+            }
+        }
+        all.sort(Comparator.comparingDouble(Seen::minutes));
         return all;
     }
 

@@ -7,6 +7,7 @@ import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.JetPump;
 import ration.model.Kinds;
@@ -92,6 +93,12 @@ final class ItemWriter implements Kinds<Void> {
     @Override
     public Void flowSender(FlowSender sender) {
         writer.rated(out, path, "loss", sender.loss());
+        return null;
+    }
+
+    @Override
+    public Void gaugePort(GaugePort item) {
+        out.put("shows", ProjectWriter.word(item.shows()));
         return null;
     }
 

@@ -5,6 +5,7 @@ import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.JetPump;
 import ration.model.Kinds;
@@ -56,6 +57,11 @@ final class KindWord implements Kinds<String> {
     @Override
     public String flowSender(FlowSender item) {
         return "flow-sender";
+    }
+
+    @Override
+    public String gaugePort(GaugePort item) {
+        return "gauge-port";
     }
 
     @Override

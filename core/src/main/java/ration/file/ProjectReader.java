@@ -21,6 +21,7 @@ import ration.model.Firewall;
 import ration.model.Fitting;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -214,6 +215,7 @@ final class ProjectReader {
             case "check-valve-block" -> new CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
             case "flow-sender" -> new FlowSender(tag(in), rated(in.object("loss")));
+            case "gauge-port" -> new GaugePort(tag(in), choice(in, "shows", GaugePort.Shows.values()));
             case "quick-disconnect" -> new QuickDisconnect(tag(in), rated(in.object("loss")));
             case "bypass-regulator" -> regulator(in, Regulator.Style.BYPASS);
             case "in-line-regulator" -> regulator(in, Regulator.Style.IN_LINE);

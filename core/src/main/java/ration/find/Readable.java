@@ -10,6 +10,7 @@ import ration.condition.Fault;
 import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Pump;
 import ration.model.Strainer;
 import ration.model.Tank;
@@ -67,6 +68,8 @@ final class Readable {
         List<Reading> all = new ArrayList<>(List.of(new Reading(inlet, Reading.What.PRESSURE, 0, PSI, s)));
         system.items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent())
                 .forEach(i -> all.add(new Reading(i.id() + ".out", Reading.What.PRESSURE, 0, PSI, s)));
+        system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE).forEach(g -> all.add(new Reading(g.id(), Reading.What.PRESSURE, 0, PSI,
+                s)));
         system.all(FlowSender.class).forEach(f -> all.add(new Reading(f.id(), Reading.What.FLOW, 0, GPH, s)));
         if (s.manoeuvres().isEmpty()) {
             all.add(new Reading(inlet, Reading.What.MINUTES, 0, 1, s));
@@ -86,6 +89,8 @@ final class Readable {
         all.add(Reading.sign(inlet, Reading.What.FLUTTERS, true, s));
         if (s.has(Manoeuvre.HOT)) {
             all.add(new Reading(inlet, Reading.What.PRESSURE, 0, PSI, s));
+            system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.TEMPERATURE).forEach(g -> all.add(new Reading(g.id(), Reading.What.TEMPERATURE, 0,
+                    1.5, s)));
             return all;
         }
         all.addAll(gauges(s));
@@ -96,7 +101,8 @@ final class Readable {
                 all.add(new Reading(p.id(), Reading.What.AMPS, 0, 0.3, s));
             }
         });
-        system.all(FlowSender.class).forEach(f -> all.add(Reading.sign(f.id(), Reading.What.STILL, true, s)));
+        java.util.stream.Stream.concat(system.all(FlowSender.class), system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.NOTHING)).forEach(f -> all
+                .add(Reading.sign(f.id(), Reading.What.STILL, true, s)));
         system.all(Strainer.class).forEach(f -> all.add(Reading.sign(f.id(), Reading.What.WATER, true, s)));
         for (Tank t : system.tanks()) {
             all.add(Reading.sign(t.id(), Reading.What.WILL_NOT_FILL, true, s));
@@ -105,8 +111,9 @@ final class Readable {
         return all;
     }
 
-    private boolean atInlet(Reading r) {
-        return r.place().equals(system.inlet().orElseThrow().id());
+    /** Read without opening a joint: at the engine, or where a gauge or its port is fitted. */
+    private boolean closed(Reading r) {
+        return system.item(r.item()).flatMap(i -> i.only(GaugePort.class)).isPresent() || r.place().equals(system.inlet().orElseThrow().id());
     }
 
     /** Minutes a reading takes, the handles first being as they are in a case; common practice, no source. */
@@ -114,7 +121,7 @@ final class Readable {
         int work = switch (r.what()) {
             case MINUTES -> 15;
             case FLOW -> 2;
-            case PRESSURE -> atInlet(r) ? 2 : 25;
+            case PRESSURE -> closed(r) ? 2 : 25;
             case FALLS -> 12;
             case TEMPERATURE, WATER -> 5;
             case VOLTS -> 10;
@@ -129,7 +136,7 @@ final class Readable {
 
     String caution(Reading r) {
         List<String> all = new ArrayList<>(r.setting().manoeuvres().stream().map(Manoeuvre::caution).filter(c -> !c.isEmpty()).sorted().toList());
-        if (r.what() == Reading.What.PRESSURE && !atInlet(r)) {
+        if (r.what() == Reading.What.PRESSURE && !closed(r)) {
             all.add("A joint has to be opened: catch the fuel, ventilate, no ignition source, extinguisher at hand; leak check after.");
         }
         if (FUEL_ABOUT.contains(r.what())) {

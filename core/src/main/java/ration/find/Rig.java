@@ -13,6 +13,7 @@ import ration.drawdown.Look;
 import ration.flow.FlowAnswer;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Pump;
@@ -173,7 +174,7 @@ public final class Rig {
             List<Needle> all = new ArrayList<>();
             assessment.project().system().inlet().ifPresent(i -> all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
             for (Item i : assessment.project().system().items()) {
-                if (i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()) {
+                if (i.only(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE).isPresent() || i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()) {
                     all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.OUT)), Unit.PSI));
                 }
                 i.only(FlowSender.class).ifPresent(s -> assessment.project().system().runs().stream().filter(r -> r.to().item().equals(s.id())).findFirst()

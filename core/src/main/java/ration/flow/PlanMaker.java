@@ -20,6 +20,7 @@ import ration.model.Fitted;
 import ration.model.Fitting;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -40,8 +41,8 @@ import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
 import ration.model.VentPlenum;
-import ration.network.Element;
 import ration.network.Element.Minor;
+import ration.network.Element;
 
 /** Makes the nodes and elements of every item, as it is set and as it has failed. One method a kind. */
 final class PlanMaker implements Kinds<Void> {
@@ -175,6 +176,12 @@ final class PlanMaker implements Kinds<Void> {
     @Override
     public Void flowSender(FlowSender sender) {
         through(sender, times(sender.loss().openBore(), factor(faults.of(Fault.Kind.SENDER_CLOGGED, sender.id()))));
+        return null;
+    }
+
+    @Override
+    public Void gaugePort(GaugePort item) {
+        through(item, new Element.Joint());
         return null;
     }
 

@@ -8,6 +8,7 @@ import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -81,6 +82,11 @@ public final class WaysToFail implements Kinds<List<Kind>> {
     @Override
     public List<Kind> flowSender(FlowSender item) {
         return leaking(Kind.SENDER_CLOGGED, Kind.INDICATION_FROZEN);
+    }
+
+    @Override
+    public List<Kind> gaugePort(GaugePort item) {
+        return item.shows() == GaugePort.Shows.NOTHING ? leaking() : leaking(Kind.INDICATION_FROZEN);
     }
 
     @Override

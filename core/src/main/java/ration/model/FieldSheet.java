@@ -191,6 +191,11 @@ public final class FieldSheet implements Kinds<List<Field>> {
     }
 
     @Override
+    public List<Field> gaugePort(GaugePort g) {
+        return FieldSheet.<GaugePort>fitted().all();
+    }
+
+    @Override
     public List<Field> quickDisconnect(QuickDisconnect q) {
         return FieldSheet.<QuickDisconnect>fitted().rated("loss", "Rated", QuickDisconnect::loss, (x, r) -> new QuickDisconnect(x.tag(), r))
                 .all();

@@ -22,6 +22,8 @@ public interface Kinds<R> {
 
     R flowSender(FlowSender item);
 
+    R gaugePort(GaugePort item);
+
     R quickDisconnect(QuickDisconnect item);
 
     R regulator(Regulator item);

@@ -47,6 +47,11 @@ public interface SomeKinds<R> extends Kinds<R> {
     }
 
     @Override
+    default R gaugePort(GaugePort item) {
+        return otherwise(item);
+    }
+
+    @Override
     default R quickDisconnect(QuickDisconnect item) {
         return otherwise(item);
     }

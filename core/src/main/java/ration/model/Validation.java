@@ -134,6 +134,11 @@ public final class Validation {
         }
 
         @Override
+        public Void gaugePort(GaugePort item) {
+            return null;
+        }
+
+        @Override
         public Void quickDisconnect(QuickDisconnect coupling) {
             rated(coupling.id(), coupling.loss());
             return null;

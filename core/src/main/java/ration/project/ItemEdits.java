@@ -13,6 +13,7 @@ import ration.model.FingerScreen;
 import ration.model.Firewall;
 import ration.model.Fitout;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.Measured;
@@ -110,6 +111,16 @@ public final class ItemEdits {
         @Override
         public Void ventPlenum(VentPlenum p) {
             ventLine(p.line(), p.id(), p.place().point(), p.tip().point(), p::with);
+            return null;
+        }
+
+        @Override
+        public Void gaugePort(GaugePort g) {
+            for (GaugePort.Shows shows : GaugePort.Shows.values()) {
+                if (shows != g.shows()) {
+                    add("Make it a " + shows.label().toLowerCase(java.util.Locale.ROOT), new GaugePort(g.tag(), shows));
+                }
+            }
             return null;
         }
 

@@ -8,6 +8,7 @@ import ration.model.CheckValve;
 import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -37,7 +38,7 @@ public enum NewItem {
     ORIFICE("Orifice", "0.125 in bore"),
     ELECTRIC_PUMP("Electric pump", "6 psi shut off, 30 gph free"),
     ENGINE_PUMP("Engine pump", "6 psi shut off, 40 gph free, follows engine speed"),
-    PUMP_MODULE("Pump module", "in the tank: pump and check valve, 60 psi shut off, 45 gph free"),
+    PUMP_MODULE("Pump module", "in the tank, with check valve; 60 psi, 45 gph"),
     CHECK_BLOCK("Check block", "two pumps in, one line out"),
     FILTER("Filter", "0.08 psi at 20 gph clean, fouled 0.25"),
     HEADER("Header", "2 gal, level found from what runs in and out"),
@@ -45,6 +46,9 @@ public enum NewItem {
     IN_LINE_REGULATOR("In-line regulator", "3 psi over ambient"),
     FLOW_SENDER("Flow sender", "0.3 psi at 20 gph"),
     JET_PUMP("Jet pump", "0.06 in nozzle, draws twice its flow"),
+    PRESSURE_SENDER("Pressure sender", "a needle shows the pressure here"),
+    TEMPERATURE_SENDER("Temperature sender", "a needle shows how warm the fuel is here"),
+    TEST_PORT("Test port", "capped, for a gauge on the ground"),
     QUICK_DISCONNECT("Quick disconnect", "0.05 psi at 20 gph"),
     TEE("Tee", "joins a third line"),
     TANK("Tank", "box of 10 gal, vent and screen to be laid out");
@@ -98,6 +102,9 @@ public enum NewItem {
             case FLOW_SENDER -> new FlowSender(tag, Rated.of(20, 0.3, BY));
             case JET_PUMP -> new JetPump(tag, Measured.of(0.06, Unit.INCH, BY),
                     Measured.of(2, Unit.ONE, BY), Measured.of(0.2, Unit.ONE, BY));
+            case PRESSURE_SENDER -> new GaugePort(tag, GaugePort.Shows.PRESSURE);
+            case TEMPERATURE_SENDER -> new GaugePort(tag, GaugePort.Shows.TEMPERATURE);
+            case TEST_PORT -> new GaugePort(tag, GaugePort.Shows.NOTHING);
             case QUICK_DISCONNECT -> new QuickDisconnect(tag, Rated.of(20, 0.05, BY));
             case TEE -> new Tee(tag, Measured.of(0.297, Unit.INCH, BY));
             case TANK -> tank(tag, near);

@@ -7,6 +7,7 @@ import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.FlowSender;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.JetPump;
@@ -103,6 +104,11 @@ final class Passages implements Kinds<List<Passage>> {
 
     @Override
     public List<Passage> flowSender(FlowSender item) {
+        return through(item, What.BORE);
+    }
+
+    @Override
+    public List<Passage> gaugePort(GaugePort item) {
         return through(item, What.BORE);
     }
 

@@ -22,6 +22,8 @@ import ration.flow.WaysToFail;
 import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Run;
+import ration.project.LayoutEdits;
+import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
@@ -176,6 +178,51 @@ class FaultSearchTest {
         Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
         FaultAnswer dead = FaultSearch.of(brindle).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
         assertThat(FaultRemedies.of(brindle, dead, UnitSystem.US, Task.QUIET)).extracting(FaultRemedy::title).anyMatch(t -> t.contains("second bus"));
+    }
+
+    private static Project fitted(Project p, String run, NewItem kind) {
+        return p.with(LayoutEdits.add(p.system(), run, LayoutEdits.Spot.IN_RUN, kind).orElseThrow().system());
+    }
+
+    /** A pressure needle before the engine falls with the air over the fuel: seen when the air has thinned by its band, long before it is short. */
+    @Test
+    void aPressureSenderGivesLead() {
+        Project corrie = Systems.corrie();
+        String last = corrie.system().runs().stream().filter(r -> r.to().item().equals("carburettor")).findFirst().orElseThrow().id();
+        Assessment a = Assessment.of(fitted(corrie, last, NewItem.PRESSURE_SENDER));
+        FaultAnswer vent = find(FaultSearch.of(a), Kind.VENT_SHUT, "upper");
+        assertThat(vent.verdict()).as("seen in time, and there is another tank").isEqualTo(Verdict.THIN);
+        assertThat(vent.seen()).hasSize(1);
+        double seen = vent.seen().get(0).minutes();
+        assertThat(seen).isPositive().isLessThan(vent.minutes());
+        assertThat(vent.lead()).isCloseTo(vent.minutes() - seen, Percentage.withPercentage(1e-9));
+        // by then the trapped air and the falling surface have taken just the needle's band
+        CaseAnswer sound = FaultCases.of(a).stream().filter(c -> c.condition().with(vent.fault()).equals(vent.condition())).findFirst().orElseThrow();
+        double before = sound.demand().pressure(new ration.model.PortRef(a.project().system().all(ration.model.GaugePort.class).findFirst().orElseThrow().id(), Item.OUT))
+                .orElseThrow();
+        double band = Math.max(0.1 * before, 1034);
+        ration.tank.TankBody body = a.basis().orElseThrow().bodies().get("upper");
+        double held = sound.condition().contents().get("upper");
+        double left = sound.need() * seen * 60;
+        double room = body.capacity() - held;
+        double thinned = 101_325 - ration.breathing.Vents.trapped(101_325, room, left, 1.4);
+        ration.geometry.Point3 up = sound.condition().attitude().gravity().up();
+        double fallen = (body.level(up, held) - body.level(up, held - left)) * sound.demand().weight();
+        assertThat(thinned + fallen).isCloseTo(band, Percentage.withPercentage(6));
+    }
+
+    /** Behind a header nothing is seen of what fails before it until the header is empty; with its supply a needle goes dark, which is seen. */
+    @Test
+    void aNeedleBehindAHeaderShowsNothingBeforeItIsEmpty() {
+        Project brindle = Systems.demo("brindle-a2");
+        String last = brindle.system().runs().stream().filter(r -> r.to().item().equals("carburettor")).findFirst().orElseThrow().id();
+        List<FaultAnswer> all = FaultSearch.of(Assessment.of(fitted(brindle, last, NewItem.PRESSURE_SENDER)));
+        FaultAnswer shut = all.stream().filter(f -> f.fault().kind() == Kind.FILTER_FOULED && Double.isInfinite(f.fault().severity())).findFirst().orElseThrow();
+        assertThat(shut.minutes()).isPositive();
+        assertThat(shut.seen().get(0).minutes()).isEqualTo(shut.minutes());
+        FaultAnswer supply = all.stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
+        assertThat(supply.seen().get(0).what()).contains("dark");
+        assertThat(supply.lead()).isEqualTo(supply.minutes());
     }
 
     /** A pump draws on under a shut vent until the tank gives way: that is never called harmless. */

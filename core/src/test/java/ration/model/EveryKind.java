@@ -63,6 +63,8 @@ public final class EveryKind {
                         Optional.of(m(7, Unit.PSI)), Optional.of(m(2, Unit.AMPERE)), true, "essential")),
                 new Pump(tag("driven"), Pump.Drive.ENGINE, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(30, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(20, Unit.PSI))), Optional.empty(), Pump.Build.PLAIN),
+                new GaugePort(tag("sender-p"), GaugePort.Shows.PRESSURE), new GaugePort(tag("sender-t"), GaugePort.Shows.TEMPERATURE), new GaugePort(tag(
+                        "port"), GaugePort.Shows.NOTHING),
                 new Tee(tag("tee"), m(0.3, Unit.INCH)),
                 new VentPlenum(tag("plenum"), new VentLine(m(0.4, Unit.INCH), m(20, Unit.INCH), m(-0.1, Unit.ONE), true, Optional.of("box"),
                         List.of(place(18))), place(19)),

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.heat.HeatFigure;
+import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Run;
 import ration.quantity.Unit;
@@ -24,11 +25,16 @@ class DifferenceTest {
     @Test
     void whatChangedIsNamed() {
         assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.withLength(
-                Measured.of(17, Unit.INCH)))))).containsExactly("R3 differs");
+                Measured.of(17, Unit.INCH)))))).satisfiesExactly(w -> assertThat(w).startsWith(
+                        "R3: length was ").endsWith("now 17 in"));
+        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.withSize(LineSize.parse("3/8 x 0.035 tube"))))))
+                .containsExactly("R3: size was 5/16, now 3/8");
+        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("strainer", ration.model.Strainer.class, s -> s.withBowl(Optional.of(Measured.of(
+                7, Unit.CUBIC_INCH))))))).containsExactly("Strainer: bowl holds was 4 in³, now 7 in³");
         assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.heat().with(HeatFigure.CEILING, Measured.of(9000, Unit.FOOT)))))
-                .containsExactly("heat figures differ");
+                .satisfiesExactly(w -> assertThat(w).startsWith("Highest pressure altitude flown was ").endsWith("now 9000 ft"));
         assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.brief().withDelivery(Brief.Delivery.PUMP)))).containsExactly(
-                "the Brief differs");
+                "Delivery was gravity, now pump");
         assertThat(Difference.between(CORRIE, CORRIE.with(new ration.model.FuelSystem(CORRIE.system().items(), Optional.empty())))).containsExactly(
                 "the firewall differs");
     }
@@ -47,7 +53,7 @@ class DifferenceTest {
         Project other = CORRIE.with(CORRIE.system().minus("strainer").change("r2", Run.class, r -> r.withLength(Measured.of(1,
                 Unit.FOOT))));
         List<String> there = Difference.between(CORRIE, other);
-        assertThat(there).contains("Strainer is not there", "R2 differs");
-        assertThat(Difference.between(other, CORRIE)).contains("Strainer is new", "R2 differs").hasSameSizeAs(there);
+        assertThat(there).contains("Strainer is not there").anyMatch(w -> w.startsWith("R2: length was "));
+        assertThat(Difference.between(other, CORRIE)).contains("Strainer is new").anyMatch(w -> w.startsWith("R2: length was ")).hasSameSizeAs(there);
     }
 }

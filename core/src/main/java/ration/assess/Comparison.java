@@ -1,0 +1,148 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.evidence.Fingerprint;
+import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
+import ration.model.Item;
+import ration.model.Tank;
+import ration.project.Difference;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+
+/**
+ * Two states of an aircraft: what was changed, what that did, which tests it ended.
+ *
+ * @param changes  in words
+ * @param ledger   its figures before and after
+ * @param findings whose verdict is another, or that are new or gone
+ * @param ended    tests that counted before and count no more
+ */
+public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> findings, List<Ended> ended) {
+
+    public Comparison {
+        changes = List.copyOf(changes);
+        ledger = List.copyOf(ledger);
+        findings = List.copyOf(findings);
+        ended = List.copyOf(ended);
+    }
+
+    /**
+     * One figure of the ledger.
+     *
+     * @param title  of it
+     * @param before figure
+     * @param was    its verdict
+     * @param after  figure
+     * @param is     its verdict
+     */
+    public record Figure(String title, String before, Verdict was, String after, Verdict is) {
+
+        public boolean changed() {
+            return !before.equals(after) || was != is;
+        }
+    }
+
+    /**
+     * A finding that turned.
+     *
+     * @param title of it
+     * @param was   its verdict; empty where it is new
+     * @param is    its verdict; empty where it is gone
+     */
+    public record Turn(String title, Optional<Verdict> was, Optional<Verdict> is) {
+    }
+
+    /**
+     * A test that counts no more.
+     *
+     * @param test   id
+     * @param title  what it was, and on which tank
+     * @param causes which of its inputs changed, from what to what; what became of its record or tank else
+     */
+    public record Ended(String test, String title, List<String> causes) {
+        public Ended {
+            causes = List.copyOf(causes);
+        }
+    }
+
+    /** Of an earlier and a later state. */
+    public static Comparison of(Assessment first, Assessment second, UnitSystem units) {
+        return new Comparison(Difference.between(first.project(), second.project()), ledger(first, second, units), findings(first, second), ended(first
+                .project(), second.project()));
+    }
+
+    private static List<Figure> ledger(Assessment first, Assessment second, UnitSystem units) {
+        List<Figure> all = new ArrayList<>();
+        List<Ledger.Entry> after = Ledger.of(second, units).entries();
+        for (Ledger.Entry e : Ledger.of(first, units).entries()) {
+            after.stream().filter(o -> o.title().equals(e.title())).findFirst().ifPresent(o -> all.add(new Figure(e.title(), e.figure(), e.verdict(), o
+                    .figure(), o.verdict())));
+        }
+        return all;
+    }
+
+    /** The worst verdict by name of the check: what is asked in several cases may be told in another. */
+    private static Map<String, Verdict> verdicts(Assessment a) {
+        Map<String, Verdict> all = new LinkedHashMap<>();
+        for (Finding f : a.findings()) {
+            all.merge(f.title(), f.verdict(), Verdict::worse);
+        }
+        return all;
+    }
+
+    private static List<Turn> findings(Assessment first, Assessment second) {
+        Map<String, Verdict> before = verdicts(first);
+        Map<String, Verdict> after = verdicts(second);
+        Set<String> titles = new LinkedHashSet<>(before.keySet());
+        titles.addAll(after.keySet());
+        return titles.stream().filter(t -> before.get(t) != after.get(t)).map(t -> new Turn(t, Optional.ofNullable(before.get(t)), Optional.ofNullable(after
+                .get(t)))).toList();
+    }
+
+    /** Tests that an edit from one state to the other ends; for asking before the edit is made, too. */
+    public static List<Ended> ended(Project first, Project second) {
+        List<Ended> all = new ArrayList<>();
+        for (HangarTest t : first.tests()) {
+            if (!t.progress().done() || !counts(first, t)) {
+                continue;
+            }
+            Optional<HangarTest> kept = second.test(t.id());
+            if (kept.isPresent() && kept.get().by().fingerprint().equals(t.by().fingerprint()) && counts(second, t)) {
+                continue;
+            }
+            String tank = first.system().item(t.tank()).map(Item::name).orElse(t.tank());
+            all.add(new Ended(t.id(), t.work().title() + " of " + tank, causes(tank(first, t).orElseThrow(), second, t, kept)));
+        }
+        return all;
+    }
+
+    private static boolean counts(Project p, HangarTest t) {
+        return tank(p, t).filter(x -> Fingerprint.of(x).equals(t.by().fingerprint())).isPresent();
+    }
+
+    private static Optional<Tank> tank(Project p, HangarTest t) {
+        return p.system().item(t.tank()).flatMap(i -> i.only(Tank.class));
+    }
+
+    /** The test counted before, so what it rests on is what was laid out then, whether its record tells or not. */
+    private static List<String> causes(Tank before, Project second, HangarTest t, Optional<HangarTest> kept) {
+        if (kept.isEmpty()) {
+            return List.of("its record is not there");
+        }
+        Optional<Tank> now = tank(second, t);
+        if (now.isEmpty()) {
+            return List.of("its tank is not there");
+        }
+        List<String> said = Inputs.of(before).changed(Inputs.of(now.get())).stream().map(Inputs.Change::words).toList();
+        return said.isEmpty() ? List.of("its record says it was done on something else") : said;
+    }
+}

@@ -1,0 +1,75 @@
+package ration.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import ration.Systems;
+import ration.check.Verdict;
+import ration.evidence.HangarTest;
+import ration.model.LineSize;
+import ration.model.Run;
+import ration.model.Tank;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+
+/** Two states of one aircraft: what was changed, what it did, which tests it ended. */
+class ComparisonTest {
+
+    private static final Project CORRIE = Systems.corrie();
+    private static final Assessment BEFORE = Assessment.of(CORRIE);
+
+    private static Comparison with(Project other) {
+        return Comparison.of(BEFORE, Assessment.of(other), UnitSystem.US);
+    }
+
+    @Test
+    void theSameIsTheSame() {
+        Comparison c = with(Systems.corrie());
+        assertThat(c.changes()).isEmpty();
+        assertThat(c.findings()).isEmpty();
+        assertThat(c.ended()).isEmpty();
+        assertThat(c.ledger()).hasSize(4).noneMatch(Comparison.Figure::changed);
+    }
+
+    /** A larger tube on the line that governs: the margin moves, and no test of a tank is touched. */
+    @Test
+    void aTubeMovesTheMarginAndEndsNoDrainTest() {
+        Comparison c = with(CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
+        assertThat(c.changes()).contains("R3: size was 5/16, now 3/8");
+        assertThat(c.ledger().get(0).changed()).isTrue();
+        assertThat(c.ended()).isEmpty();
+        assertThat(c.findings()).isNotEmpty();
+    }
+
+    /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */
+    @Test
+    void aMovedOutletEndsTheTestsOfItsTankByName() {
+        List<HangarTest> done = CORRIE.tests().stream().filter(t -> t.progress().done() && t.tank().equals("upper")).toList();
+        assertThat(done).isNotEmpty();
+        Project moved = CORRIE.with(CORRIE.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH
+                .toSi(0.25)))).toList())));
+        Comparison c = with(moved);
+        assertThat(c.ended()).hasSize(done.size()).allSatisfy(e -> {
+            assertThat(e.title()).contains("of Upper tank");
+            assertThat(e.causes()).anyMatch(w -> w.contains("water line was ") && w.contains("now "));
+        });
+        assertThat(Comparison.of(Assessment.of(moved), BEFORE, UnitSystem.US).ended()).as("undone").isEmpty();
+        Project without = CORRIE.withTests(List.of());
+        assertThat(with(without).ended()).hasSameSizeAs(CORRIE.tests().stream().filter(t -> t.progress().done()).toList()).allSatisfy(e -> assertThat(e
+                .causes()).containsExactly("its record is not there"));
+    }
+
+    /** A turned finding tells both verdicts; one that is new or gone says so. */
+    @Test
+    void findingsThatTurnAreTold() {
+        Comparison c = with(CORRIE.with(CORRIE.system().change("fuselage", Tank.class, t -> t.with(t.fitout().withSecondAir(true)))));
+        assertThat(c.findings()).anySatisfy(t -> {
+            assertThat(t.title()).contains("Blocked vent of Fuselage tank");
+            assertThat(t.was()).isEqualTo(Optional.of(Verdict.SHORT));
+            assertThat(t.is()).isEqualTo(Optional.of(Verdict.HOLDS));
+        });
+    }
+}
