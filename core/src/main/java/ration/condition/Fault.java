@@ -44,7 +44,7 @@ public record Fault(Kind kind, String item, String port, double severity) {
         /** Water lies in it, in place of fuel. */
         WATER("holds water", ""),
         /** The fuel aboard boils more easily than was said; its item stands for the whole document. */
-        FUEL_VOLATILE("more volatile than said", "rise of Reid pressure, Pa"),
+        FUEL_VOLATILE("more volatile", "rise of Reid pressure, Pa"),
         SENDER_CLOGGED("rotor stuck", "times its loss; infinite is shut"),
         /** What it shows no longer moves; the fuel does not feel it. */
         INDICATION_FROZEN("indication frozen", "");

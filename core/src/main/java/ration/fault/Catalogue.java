@@ -103,7 +103,7 @@ public final class Catalogue {
             case LINE_PINCHED -> "to " + figure + " of its bore";
             case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
             case FUEL_VOLATILE -> f.severity() < 2 * CLASS ? "by a class" : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0)
-                    + " classes, as winter fuel";
+                    + " classes";
             default -> "";
         };
     }

@@ -313,7 +313,7 @@ public final class FaultsPage extends LivePage {
                 caseWords(f)), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
             card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(f.seen().isEmpty() ? "Nothing fitted in this"
-                    + " document shows it before flow is short. Only flow senders are items here; a gauge you have is not counted." : String.join("; ",
+                    + " document shows it before flow is short. Fit the flow or pressure senders you have: what is not laid out is not counted." : String.join("; ",
                     f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
                             + " min")).toList())));
         }

@@ -48,7 +48,7 @@ final class NextCard extends VBox {
 
     /** A reading whose instrument is the likeliest cause. */
     private static Optional<Reading> suspect(List<Explanation> ranked, List<Reading> read) {
-        return ranked.stream().findFirst().filter(e -> e.fault().isEmpty() && e.name().startsWith("Instrument")).flatMap(e -> java.util.stream.IntStream.range(0,
+        return ranked.stream().findFirst().filter(e -> e.word().equals("likely") && e.fault().isEmpty() && e.name().startsWith("Instrument")).flatMap(e -> java.util.stream.IntStream.range(0,
                 read.size()).filter(i -> i < e.fits().size() && Double.isNaN(e.fits().get(i).expected())).mapToObj(read::get).findFirst());
     }
 
