@@ -6,9 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import ration.evidence.HangarTest;
+import ration.flight.FlightPlan;
 import ration.fluid.FuelGrade;
 import ration.fluid.Volatility;
-import ration.flight.FlightPlan;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
@@ -48,6 +48,7 @@ import ration.project.Practice;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.reading.Reading;
+import ration.upkeep.Upkeep;
 
 /** From JSON to a project. */
 final class ProjectReader {
@@ -73,8 +74,9 @@ final class ProjectReader {
         Heat heat = doc.has("heat") ? heat(doc.object("heat"), brief) : Heat.usual(Volatility.usual(brief.fuel()));
         Optional<FlightPlan> flight = doc.optional("flight", f -> FlightCodec.read(this, f));
         List<Reading> readings = doc.has("readings") ? ReadingCodec.read(this, doc) : List.of();
+        Upkeep upkeep = doc.optional("upkeep", UpkeepCodec::read).orElse(Upkeep.NONE);
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep), unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {

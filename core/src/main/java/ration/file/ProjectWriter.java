@@ -58,6 +58,9 @@ final class ProjectWriter {
         if (!project.readings().isEmpty()) {
             numberedAtTop(doc, project.readings());
         }
+        if (!project.upkeep().none()) {
+            UpkeepCodec.write(this, doc.putObject("upkeep"), project.upkeep());
+        }
         restore(doc, "");
         return doc;
     }

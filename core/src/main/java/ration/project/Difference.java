@@ -41,6 +41,9 @@ public final class Difference {
         if (!first.readings().equals(second.readings())) {
             words.add("readings differ");
         }
+        if (!first.upkeep().equals(second.upkeep())) {
+            words.add("upkeep differs");
+        }
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }

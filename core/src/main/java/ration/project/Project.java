@@ -16,6 +16,7 @@ import ration.model.Place;
 import ration.model.Tag;
 import ration.quantity.Unit;
 import ration.reading.Reading;
+import ration.upkeep.Upkeep;
 
 /**
  * Everything in one document.
@@ -38,10 +39,11 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
      *
      * @param flight   as it is meant; empty while the usual one will do
      * @param readings taken in search of a fault
+     * @param upkeep   of its parts with a life
      */
-    public record Use(Optional<FlightPlan> flight, List<Reading> readings) {
+    public record Use(Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep) {
         /** Nothing said. */
-        public static final Use NONE = new Use(Optional.empty(), List.of());
+        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE);
 
         public Use {
             readings = List.copyOf(readings);
@@ -94,11 +96,20 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project with(FlightPlan other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings()), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings(), use.upkeep()), unknown);
     }
 
     public Project withReadings(List<Reading> other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other, use.upkeep()), unknown);
+    }
+
+    public Project with(Upkeep other) {
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), other), unknown);
+    }
+
+    /** Parts with a life, and what was done to them. */
+    public Upkeep upkeep() {
+        return use.upkeep();
     }
 
     /** As it is meant to be flown; empty while the usual flight will do. */

@@ -15,7 +15,10 @@ import ration.desktop.style.Tokens;
 import ration.desktop.vapor.SoakPane;
 import ration.export.EpanetInp;
 import ration.export.MatrixCsv;
+import ration.desktop.upkeep.UpkeepPage;
 import ration.export.PictureSvg;
+import ration.export.UpkeepFiles;
+import ration.project.Project;
 import ration.export.PrintedSheets;
 import ration.file.FileTrouble;
 
@@ -105,6 +108,16 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
     void switchingCard(ration.drawdown.Flight flight) {
         write(named("switching"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SwitchingPdf.of(session.project(), flight, session
                 .units().get())));
+    }
+
+    /** What falls due: as a calendar, or as tables of the parts or the log. */
+    void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
+        Project p = session.project();
+        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, path -> Files.writeString(path, switch (paper) {
+            case CALENDAR -> UpkeepFiles.calendar(p, today);
+            case PARTS -> UpkeepFiles.parts(p, today);
+            case LOG -> UpkeepFiles.log(p);
+        }, StandardCharsets.UTF_8));
     }
 
     void drawingPdf() {

@@ -17,6 +17,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.fault.FaultSum;
+import ration.upkeep.Due;
 
 /** The four figures that are always in view. */
 final class LedgerBar extends HBox {
@@ -92,9 +93,11 @@ final class LedgerBar extends HBox {
     /** What fails is part of what is open; not asked, it is not shown, whatever the checks say. */
     private Ledger.Entry withFaults(Ledger.Entry open) {
         FaultSum sum = FaultSum.of(session.faults().get());
-        Verdict worse = open.verdict().worse(sum.worst());
+        List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
+        long over = due.stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).count();
+        Verdict worse = open.verdict().worse(sum.worst()).worse(due.isEmpty() ? Verdict.HOLDS : due.get(0).verdict());
         return new Ledger.Entry(open.title(), sum.shortWords(), open.figure(), worse, worse == open.verdict() ? open.ratio()
-                : sum.ratio(), open.detail() + (sum.asked() ? "; " + sum.notShownWords() : ""), open.because());
+                : sum.ratio(), open.detail() + (sum.asked() ? "; " + sum.notShownWords() : "") + (over > 0 ? "; " + over + (over == 1 ? " part due" : " parts due") : ""), open.because());
     }
 
     /** One figure; a button where it leads somewhere. */

@@ -45,6 +45,7 @@ import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.desktop.tanks.TanksPage;
+import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
 import ration.fault.FaultAnswer;
 import ration.file.ProjectFile;
@@ -109,6 +110,7 @@ public final class MainWindow {
         pages.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
         pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
         pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
+        pages.put(Page.UPKEEP, once(() -> new UpkeepPage(session, java.time.LocalDate::now, exports::upkeep)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
@@ -522,11 +524,12 @@ public final class MainWindow {
         }
     }
 
-    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh. */
+    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth. */
     private boolean goes(KeyEvent e) {
         boolean minus = e.getCode() == KeyCode.MINUS || e.getCode() == KeyCode.SUBTRACT;
-        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus)) {
-            int digit = minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
+        boolean equals = e.getCode() == KeyCode.EQUALS || e.getCode() == KeyCode.PLUS || e.getCode() == KeyCode.ADD;
+        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus || equals)) {
+            int digit = equals ? 12 : minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
             int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();

@@ -21,6 +21,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.drawdown.Flight;
 import ration.fault.FaultSum;
+import ration.upkeep.Due;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
@@ -108,6 +109,7 @@ final class Rail extends VBox {
         }
         faults();
         flight();
+        upkeep();
         rows.forEach((page, row) -> row.setAccessibleText(page == Page.FIND ? page.label() : page.label() + ", " + bars.get(page)
                 .getAccessibleText()));
     }
@@ -116,6 +118,13 @@ final class Rail extends VBox {
     private void faults() {
         FaultSum sum = FaultSum.of(session.faults().get());
         bars.get(Page.FAULTS).show(sum.ratio(), sum.worst());
+    }
+
+    /** The worst of the parts today; not shown while none is entered. */
+    private void upkeep() {
+        java.util.List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
+        Verdict worst = due.isEmpty() ? Verdict.NOT_SHOWN : due.get(0).verdict();
+        bars.get(Page.UPKEEP).show(worst == Verdict.NOT_SHOWN ? Finding.MISSED : worst == Verdict.SHORT ? 0.5 : Finding.MET, worst);
     }
 
     /** Not shown until it was flown. */

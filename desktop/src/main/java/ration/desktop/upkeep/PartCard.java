@@ -1,0 +1,194 @@
+package ration.desktop.upkeep;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import ration.check.Verdict;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.quantity.UnitSystem;
+import ration.upkeep.Again;
+import ration.upkeep.Due;
+import ration.upkeep.Entry;
+import ration.upkeep.Life;
+import ration.upkeep.Part;
+import ration.upkeep.Upkeep;
+
+/** One part: its life, its history, what is done to it, what to test again after. */
+final class PartCard extends VBox {
+
+    private static final int SHOWN = 6;
+
+    private final Session session;
+    private final Supplier<LocalDate> today;
+    private final BiConsumer<String, UnaryOperator<Upkeep>> edit;
+    private final Runnable gone;
+    private final TextField day = Fields.text("act-day", "Day it was done", "2026-03-09");
+    private final TextField hours = Fields.text("act-hours", "Airframe hours then", "h");
+    private final TextField who = Fields.text("act-who", "Who did it", "who");
+    private final TextField paper = Fields.text("act-paper", "Paper, batch, length as cut", "paper, length");
+    private final TextField made = Fields.text("act-made", "Maker's date printed on it, if any", "made, if printed");
+    private final TextField found = Fields.text("act-found", "What was found", "what was found, or how it should read");
+    private final Label trouble = Ui.trouble("act-trouble");
+    private String shown = "";
+
+    PartCard(Session session, Supplier<LocalDate> today, BiConsumer<String, UnaryOperator<Upkeep>> edit, Runnable gone) {
+        super(8);
+        this.session = session;
+        this.today = today;
+        this.edit = edit;
+        this.gone = gone;
+        getStyleClass().add("card-body");
+        managedProperty().bind(visibleProperty());
+    }
+
+    void show(Optional<Due> due) {
+        setVisible(due.isPresent());
+        getChildren().clear();
+        due.ifPresent(this::fill);
+    }
+
+    private void fill(Due d) {
+        Part p = d.part();
+        Upkeep upkeep = session.project().upkeep();
+        if (!p.id().equals(shown)) {
+            shown = p.id();
+            day.setText(today.get().toString());
+            hours.setText(UnitSystem.figure(upkeep.hours(), 1).replace("\u2009", "").replace(" ", ""));
+            paper.clear();
+            made.clear();
+            found.clear();
+            trouble.setText("");
+        }
+        Label verdict = Ui.label("", "verdict");
+        Ui.verdict(verdict, d.verdict());
+        getChildren().addAll(new HBox(8, Ui.label(p.name(), "page-title"), Ui.spring(), verdict), Ui.wrapped(p.kind().label() + ", " + p.life().words() + ": " + d.left()
+                + d.on().map(x -> ", due " + x).orElse("") + (Double.isNaN(d.atHours()) ? "" : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"), d.verdict()
+                        == Verdict.SHORT ? "wrong-text" : "soft"), Ui.rule(), Ui.label("As done", "group-title"));
+        GridPane grid = new GridPane();
+        grid.setHgap(6);
+        grid.setVgap(4);
+        grid.addRow(0, day, hours);
+        grid.addRow(1, who, paper);
+        grid.addRow(2, made);
+        grid.add(found, 0, 3, 2, 1);
+        getChildren().addAll(grid, trouble, acts(p), life(p), Ui.rule(), Ui.label("To be tested again after it", "group-title"));
+        Again.after(session.project().system(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
+        getChildren().addAll(Ui.rule(), Ui.label("History", "group-title"));
+        if (upkeep.history(p.id()).isEmpty()) {
+            getChildren().add(Ui.label("nothing entered", "soft"));
+        }
+        for (Entry e : upkeep.history(p.id()).stream().limit(SHOWN).toList()) {
+            boolean wrong = upkeep.corrected(e);
+            Button right = Ui.named(Ui.button("Correct", "entry-correct-" + e.number(), () -> act(a -> u -> u.corrected(e.number(), a, said())), "chip"), "entry-correct-" + e
+                    .number(), "Correct entry " + e.number() + ": how it should read stands in the field above");
+            Button copy = Ui.named(Ui.button("Copy", "entry-copy-" + e.number(), () -> copy(e), "chip"), "entry-copy-" + e.number(), "Copy entry " + e.number()
+                    + " for the logbook");
+            getChildren().addAll(Ui.wrapped(e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""), wrong ? "soft" : "figure"), wrong ? new HBox(6, copy)
+                    : new HBox(6, copy, right));
+        }
+        getChildren().add(Ui.wrapped("The maker's instructions and the inspector come first.", "soft"));
+    }
+
+    private HBox acts(Part p) {
+        boolean temporary = p.life().ends() == Life.Ends.REMOVE;
+        Button replace = Ui.button(temporary ? "It is removed" : "Replace it", "part-replace", () -> {
+            if (temporary) {
+                if (act(a -> u -> u.removed(p.id(), a))) {
+                    gone.run();
+                }
+            } else {
+                act(a -> u -> u.replaced(p.id(), a));
+            }
+        });
+        HBox box = new HBox(6, replace);
+        if (!temporary) {
+            box.getChildren().addAll(Ui.button("Looked at", "part-looked", () -> act(a -> u -> u.looked(p.id(), a, found.getText())), "chip"), Ui.button("Removed",
+                    "part-removed", () -> {
+                        if (act(a -> u -> u.removed(p.id(), a))) {
+                            gone.run();
+                        }
+                    }, "chip"));
+        }
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return box;
+    }
+
+    /** The maker's life in the place of the usual one. */
+    private HBox life(Part p) {
+        TextField months = Fields.text("life-months", "Life, months; 0 where the calendar does not count", "months");
+        TextField flown = Fields.text("life-hours", "Life, airframe hours; 0 where they do not count", "h");
+        months.setText(String.valueOf(p.life().months()));
+        flown.setText(UnitSystem.figure(p.life().hours(), 0).replace("\u2009", "").replace(" ", ""));
+        months.setPrefWidth(54);
+        flown.setPrefWidth(54);
+        HBox box = new HBox(6, Ui.label("life", "soft"), months, Ui.label("months", "soft"), flown, Ui.label("h", "soft"), Ui.button("Set", "life-set", () -> {
+            try {
+                Life said = Life.of(whole(months.getText()), Fields.readHours(flown.getText()), p.life().ends());
+                trouble.setText("");
+                edit.accept("Set the life of " + p.name(), u -> u.part(p.id()).map(x -> u.with(x.with(said))).orElse(u));
+            } catch (IllegalArgumentException e) {
+                trouble.setText(e.getMessage());
+            }
+        }, "chip"));
+        box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        box.setVisible(p.life().ends() != Life.Ends.REMOVE);
+        box.managedProperty().bind(box.visibleProperty());
+        return box;
+    }
+
+    private static int whole(String text) {
+        try {
+            return Integer.parseInt(text.strip());
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no number of months.");
+        }
+    }
+
+    private String said() {
+        if (found.getText().isBlank()) {
+            throw new IllegalArgumentException("Say in the field above how it should read.");
+        }
+        return found.getText();
+    }
+
+    /** What is done, once its figures can be read. */
+    private interface Doing {
+        UnaryOperator<Upkeep> with(Upkeep.Act act);
+    }
+
+    private boolean act(Doing doing) {
+        try {
+            Optional<LocalDate> printed = made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made.getText()));
+            LocalDate on = Fields.readDay(day.getText());
+            if (on.isAfter(today.get())) {
+                throw new IllegalArgumentException("That day is still to come: what was done is entered, not what is meant.");
+            }
+            UnaryOperator<Upkeep> change = doing.with(new Upkeep.Act(on, Fields.readHours(hours.getText()), who.getText().strip(), paper.getText().strip(), printed));
+            change.apply(session.project().upkeep());
+            trouble.setText("");
+            edit.accept("Upkeep", change);
+            return true;
+        } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage());
+            return false;
+        }
+    }
+
+    private void copy(Entry e) {
+        ClipboardContent content = new ClipboardContent();
+        content.putString(Upkeep.logbook(e));
+        Clipboard.getSystemClipboard().setContent(content);
+        session.say("Copied for the logbook: " + Upkeep.logbook(e));
+    }
+}

@@ -1,0 +1,88 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.time.LocalDate;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.upkeep.Part;
+import ration.upkeep.Upkeep;
+
+/** Parts with a life, by keys in the real window. */
+class UpkeepWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void press(String id) {
+        robot.interact(() -> node(id).requestFocus());
+        keys(KeyCode.SPACE);
+    }
+
+    private void type(String id, String text) {
+        robot.interact(() -> node(id).requestFocus());
+        control(KeyCode.A);
+        robot.write(text);
+    }
+
+    private String row(String part) {
+        return node("#part-" + part).getAccessibleText();
+    }
+
+    /** A hose of unknown age is due; replaced in one act with its paper it holds; undo brings it back; the log only grows. */
+    @Test
+    void aHoseIsReplacedInOneAct() {
+        robot.clickOn("#rail-upkeep");
+        until(() -> row("hose-at-the-upper-vent").contains("age unknown: due now, Not shown"));
+        assertThat(everyText()).anyMatch(t -> t.contains("parts due"));
+        int before = session.project().upkeep().log().size();
+        press("#part-hose-at-the-upper-vent");
+        until(() -> everyText().contains("To be tested again after it"));
+        type("#act-paper", "26-0058");
+        type("#act-who", "builder");
+        press("#part-replace");
+        until(() -> row("hose-at-the-upper-vent").endsWith("Holds"));
+        Upkeep now = session.project().upkeep();
+        assertThat(now.log()).hasSize(before + 1);
+        assertThat(Upkeep.logbook(now.log().get(before))).startsWith(LocalDate.now().toString()).contains("replaced, paper 26-0058", "age unknown", "builder");
+        robot.interact(session::undo);
+        until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
+    }
+
+    /** What is temporary goes; a part is entered with its usual life; a day that is none is told, and nothing entered. */
+    @Test
+    void partsComeAndGo() throws IOException {
+        robot.clickOn("#rail-upkeep");
+        press("#part-worm-clamp-on-r4");
+        until(() -> everyText().contains("It is removed"));
+        press("#part-replace");
+        until(() -> session.project().upkeep().part("worm-clamp-on-r4").isEmpty());
+        press("#part-new");
+        until(() -> node("#new-name").isFocused());
+        robot.write("Hose at the drain");
+        type("#new-fitted", "9 March");
+        type("#new-hours", "400");
+        press("#new-enter");
+        until(() -> label("#new-trouble").contains("is no day"));
+        assertThat(session.project().upkeep().part("hose-at-the-drain")).isEmpty();
+        type("#new-fitted", "2026-03-09");
+        press("#new-enter");
+        until(() -> session.project().upkeep().part("hose-at-the-drain").isPresent());
+        assertThat(session.project().upkeep().part("hose-at-the-drain").orElseThrow().kind()).isEqualTo(Part.Kind.RUBBER_HOSE);
+        until(() -> ((TextField) node("#life-months")).getText().equals("60"));
+        type("#life-months", "120");
+        press("#life-set");
+        until(() -> row("hose-at-the-drain").contains("10 years"));
+        answers.save = folder.resolve("due.ics");
+        press("#upkeep-calendar");
+        until(() -> Files.exists(answers.save));
+        assertThat(Files.readString(answers.save)).contains("BEGIN:VCALENDAR", "Hose at the drain", "DTSTART;VALUE=DATE:20360309");
+    }
+}
