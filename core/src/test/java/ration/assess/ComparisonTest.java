@@ -4,14 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.check.Verdict;
 import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
+import ration.model.Field;
+import ration.model.FieldSheet;
+import ration.model.Item;
 import ration.model.LineSize;
+import ration.model.Measured;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.project.Project;
+import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
@@ -60,6 +67,43 @@ class ComparisonTest {
         Project without = CORRIE.withTests(List.of());
         assertThat(with(without).ended()).hasSameSizeAs(CORRIE.tests().stream().filter(t -> t.progress().done()).toList()).allSatisfy(e -> assertThat(e
                 .causes()).containsExactly("its record is not there"));
+    }
+
+    /** Any figure of any part changed: a test ends if and only if a line it rests on is another, and it names that line. */
+    @Test
+    void aTestEndsExactlyWhenWhatItRestsOnChanges() {
+        Random random = new Random(2026);
+        int ended = 0;
+        int kept = 0;
+        for (int n = 0; n < 400; n++) {
+            List<Item> items = CORRIE.system().items();
+            Item item = items.get(random.nextInt(items.size()));
+            List<Field> fields = FieldSheet.of(item);
+            if (fields.isEmpty()) {
+                continue;
+            }
+            Field f = fields.get(random.nextInt(fields.size()));
+            Measured was = f.get().apply(item);
+            Measured now = was.with(Quantity.of(was.quantity().value() * (1.02 + random.nextDouble()) + 0.01, was.quantity().unit()));
+            Project next;
+            try {
+                next = CORRIE.with(CORRIE.system().replace(f.with().apply(item, now)));
+            } catch (IllegalArgumentException e) {
+                continue; // the part cannot be so
+            }
+            List<Comparison.Ended> gone = Comparison.ended(CORRIE, next);
+            for (HangarTest t : CORRIE.tests().stream().filter(x -> x.progress().done()).toList()) {
+                Inputs before = Inputs.of(CORRIE.system().item(t.tank()).flatMap(i -> i.only(Tank.class)).orElseThrow());
+                Inputs after = Inputs.of(next.system().item(t.tank()).flatMap(i -> i.only(Tank.class)).orElseThrow());
+                boolean changed = !before.equals(after);
+                assertThat(gone.stream().anyMatch(e -> e.test().equals(t.id()))).as(item.name() + ", " + f.label() + ": " + before.changed(after)).isEqualTo(changed);
+                ended += changed ? 1 : 0;
+                kept += changed ? 0 : 1;
+            }
+            assertThat(gone).allSatisfy(e -> assertThat(e.causes()).noneMatch(c -> c.startsWith("its record")));
+        }
+        assertThat(ended).isGreaterThan(40);
+        assertThat(kept).isGreaterThan(400);
     }
 
     /** A turned finding tells both verdicts; one that is new or gone says so. */

@@ -253,6 +253,7 @@ class TanksWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#field-outlet-sta").tryQuery().isPresent());
         fill("#field-outlet-sta", "52");
+        until(() -> label("#message").startsWith("This ends 3 tests: Fill and mark of Upper tank") && label("#message").contains("station was"));
         robot.clickOn("#rail-hangar");
         until(() -> everyText().stream().anyMatch(t -> t.contains("no longer counts: the tank or its outlet has changed since")));
         until(() -> label("#ledger-open-case").contains("not shown"));

@@ -19,6 +19,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.Comparison;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
@@ -213,8 +214,23 @@ public final class Session {
             return;
         }
         history.record(edit, project, next);
+        Project was = project;
         become(next);
+        endedWords(was, next).ifPresent(this::say);
     }
+
+    /** Which tests an edit ends, and by which input; empty where it ends none. What was taken away by itself needs no telling. */
+    private static Optional<String> endedWords(Project was, Project next) {
+        List<Comparison.Ended> ended = Comparison.ended(was, next).stream().filter(e -> next.test(e.test()).isPresent()).toList();
+        if (ended.isEmpty()) {
+            return Optional.empty();
+        }
+        String titles = String.join(", ", ended.stream().map(Comparison.Ended::title).distinct().limit(MOST_ENDED).toList());
+        return Optional.of("This ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": " + titles + "; " + ended.get(0).causes().get(0)
+                + ". Undo brings " + (ended.size() == 1 ? "it" : "them") + " back.");
+    }
+
+    private static final int MOST_ENDED = 3;
 
     private void become(Project next) {
         before.set(shown.get().assessment());
