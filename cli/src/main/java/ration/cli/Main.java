@@ -18,11 +18,12 @@ import picocli.CommandLine.Command;
             "       ration rig FILE           plays the aircraft: readings lines, a fault hidden if asked",
             "       ration diff A B           what changed, what it did, which tests it ended",
             "       ration upkeep FILE        parts with a life, the most urgent first",
+            "       ration report FILE OUT.pdf the packet for the inspector",
             "       ration export FILE TARGET drawing, runs sheet, matrix or EPANET network",
             "       ration prove [DIR]        solve networks with known answers and compare"},
         footer = {"", "A computed pass is no permission to fly: the inspector, the authority and the makers'",
             "instructions decide. Prove flow on the aircraft, on the ground, before flight."},
-        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, FlyCommand.class, FindCommand.class, RigCommand.class, DiffCommand.class, UpkeepCommand.class, ExportCommand.class, ProveCommand.class})
+        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, FlyCommand.class, FindCommand.class, RigCommand.class, DiffCommand.class, UpkeepCommand.class, ReportCommand.class, ExportCommand.class, ProveCommand.class})
 public final class Main {
 
     private Main() {

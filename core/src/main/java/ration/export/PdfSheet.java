@@ -1,17 +1,29 @@
 package ration.export;
 
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import javax.xml.transform.TransformerException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDMetadata;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.xmpbox.XMPMetadata;
+import org.apache.xmpbox.schema.PDFAIdentificationSchema;
+import org.apache.xmpbox.type.BadFieldValueException;
+import org.apache.xmpbox.xml.XmpSerializer;
 import ration.drawing.Ink;
 import ration.drawing.Mark;
 import ration.drawing.NotchMarks;
@@ -27,11 +39,22 @@ final class PdfSheet implements Closeable {
     static final double MARGIN = 36;
 
     private final PDDocument document = new PDDocument();
+    private final double width;
+    private final double height;
+    private final boolean grey;
     private final PDFont regular;
     private final PDFont bold;
     private PDPageContentStream page;
 
     PdfSheet(String title) throws IOException {
+        this(title, WIDTH, HEIGHT, false);
+    }
+
+    /** @param grey whether colours are printed as greys of the same lightness */
+    PdfSheet(String title, double width, double height, boolean grey) throws IOException {
+        this.width = width;
+        this.height = height;
+        this.grey = grey;
         regular = font("B612-Regular.ttf");
         bold = font("B612-Bold.ttf");
         document.getDocumentInformation().setTitle(title);
@@ -48,9 +71,66 @@ final class PdfSheet implements Closeable {
         if (page != null) {
             page.close();
         }
-        PDPage sheet = new PDPage(new PDRectangle((float) WIDTH, (float) HEIGHT));
+        PDPage sheet = new PDPage(new PDRectangle((float) width, (float) height));
         document.addPage(sheet);
         page = new PDPageContentStream(document, sheet);
+    }
+
+    /** A box, filled. */
+    void box(double x, double y, double w, double h, Ink fill) throws IOException {
+        fillWith(fill);
+        page.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
+        page.fill();
+    }
+
+    int pages() {
+        return document.getNumberOfPages();
+    }
+
+    /** Goes back to a page that is there already, to write on it. */
+    void backTo(int number) throws IOException {
+        if (page != null) {
+            page.close();
+        }
+        page = new PDPageContentStream(document, document.getPage(number), PDPageContentStream.AppendMode.APPEND, true, true);
+    }
+
+    /** A bookmark to the page that was begun last. */
+    void bookmark(String title) {
+        PDDocumentOutline outline = document.getDocumentCatalog().getDocumentOutline();
+        if (outline == null) {
+            outline = new PDDocumentOutline();
+            document.getDocumentCatalog().setDocumentOutline(outline);
+        }
+        PDOutlineItem item = new PDOutlineItem();
+        item.setTitle(title);
+        item.setDestination(document.getPage(document.getNumberOfPages() - 1));
+        outline.addLast(item);
+    }
+
+    /** Makes it last: PDF/A-2b (ISO 19005-2), its colours those of sRGB. */
+    void lasting(String title) throws IOException {
+        XMPMetadata xmp = XMPMetadata.createXMPMetadata();
+        try {
+            PDFAIdentificationSchema id = xmp.createAndAddPDFAIdentificationSchema();
+            id.setPart(2);
+            id.setConformance("B");
+            xmp.createAndAddDublinCoreSchema().setTitle(title);
+            xmp.createAndAddXMPBasicSchema().setCreatorTool("Ration");
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            new XmpSerializer().serialize(xmp, out, true);
+            PDMetadata metadata = new PDMetadata(document);
+            metadata.importXMPMetadata(out.toByteArray());
+            document.getDocumentCatalog().setMetadata(metadata);
+        } catch (BadFieldValueException | TransformerException e) {
+            throw new IOException("The metadata cannot be written", e);
+        }
+        PDOutputIntent intent = new PDOutputIntent(document, new ByteArrayInputStream(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData()));
+        intent.setInfo("sRGB IEC61966-2.1");
+        intent.setOutputCondition("sRGB IEC61966-2.1");
+        intent.setOutputConditionIdentifier("sRGB IEC61966-2.1");
+        intent.setRegistryName("http://www.color.org");
+        document.getDocumentCatalog().addOutputIntent(intent);
     }
 
     byte[] bytes() throws IOException {
@@ -110,7 +190,7 @@ final class PdfSheet implements Closeable {
         page.setFont(strong ? bold : regular, (float) size);
         fillWith(ink);
         page.setRenderingMode(RenderingMode.FILL);
-        page.newLineAtOffset((float) x, (float) (HEIGHT - y));
+        page.newLineAtOffset((float) x, (float) (height - y));
         page.showText(printable(text));
         page.endText();
     }
@@ -119,17 +199,27 @@ final class PdfSheet implements Closeable {
         strokeWith(ink);
         page.setLineWidth((float) width);
         page.setLineDashPattern(new float[0], 0);
-        page.moveTo((float) x1, (float) (HEIGHT - y1));
-        page.lineTo((float) x2, (float) (HEIGHT - y2));
+        page.moveTo((float) x1, (float) (height - y1));
+        page.lineTo((float) x2, (float) (height - y2));
         page.stroke();
     }
 
     private void fillWith(Ink ink) throws IOException {
-        page.setNonStrokingColor(part(ink, 1), part(ink, 3), part(ink, 5));
+        float[] c = colour(ink);
+        page.setNonStrokingColor(c[0], c[1], c[2]);
     }
 
     private void strokeWith(Ink ink) throws IOException {
-        page.setStrokingColor(part(ink, 1), part(ink, 3), part(ink, 5));
+        float[] c = colour(ink);
+        page.setStrokingColor(c[0], c[1], c[2]);
+    }
+
+    private float[] colour(Ink ink) {
+        float r = part(ink, 1);
+        float g = part(ink, 3);
+        float b = part(ink, 5);
+        float light = 0.2126f * r + 0.7152f * g + 0.0722f * b;
+        return grey ? new float[] {light, light, light} : new float[] {r, g, b};
     }
 
     private static float part(Ink ink, int at) {
@@ -138,9 +228,9 @@ final class PdfSheet implements Closeable {
 
     /** A picture scaled into a place on the page. */
     void picture(Picture picture, double x, double y, double scale) throws IOException {
-        Placed placed = new Placed(x, y, scale);
+        Placed placed = new Placed(x, y, scale, height);
         page.saveGraphicsState();
-        page.addRect((float) x, (float) (HEIGHT - y - picture.height() * scale), (float) (picture.width() * scale),
+        page.addRect((float) x, (float) (height - y - picture.height() * scale), (float) (picture.width() * scale),
                 (float) (picture.height() * scale));
         page.clip();
         for (Picture.Piece piece : picture.pieces()) {
@@ -152,13 +242,13 @@ final class PdfSheet implements Closeable {
     }
 
     /** Where a picture stands on the page. */
-    private record Placed(double left, double top, double scale) {
+    private record Placed(double left, double top, double scale, double sheet) {
         float x(double v) {
             return (float) (left + v * scale);
         }
 
         float y(double v) {
-            return (float) (HEIGHT - top - v * scale);
+            return (float) (sheet - top - v * scale);
         }
     }
 
@@ -171,7 +261,7 @@ final class PdfSheet implements Closeable {
             double w = width(label.text(), label.size(), label.bold());
             double x = label.x() - (label.anchor() == Mark.Anchor.START ? 0 : label.anchor() == Mark.Anchor.MIDDLE ? w / 2
                     : w);
-            text(at.x(x), HEIGHT - at.y(label.y()), label.text(), label.size() * at.scale(), label.bold(), label.ink());
+            text(at.x(x), height - at.y(label.y()), label.text(), label.size() * at.scale(), label.bold(), label.ink());
         } else if (invisible(mark)) {
             return;
         } else if (mark instanceof Mark.Path path && !path.spots().isEmpty()) {

@@ -1,0 +1,62 @@
+package ration.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.export.Packet;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+import ration.remedy.Task;
+
+/** {@code ration report FILE OUT.pdf}: the packet for the inspector. */
+@Command(name = "report", mixinStandardHelpOptions = true, description = "Writes the packet for the inspector as PDF/A: open points first, drawing, what was measured, flow"
+        + " cases, compliance table, tests, faults, flight, upkeep. Exit code 0: written; 2: a file cannot be used.")
+final class ReportCommand implements Callable<Integer> {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    private String file;
+
+    @Parameters(index = "1", paramLabel = "OUT.pdf", description = "Written there; what stands there is replaced.")
+    private Path out;
+
+    @Option(names = "--a4", description = "On A4; US letter if left out.")
+    private boolean a4;
+
+    @Option(names = "--metric", description = "In mm and litres; inches and gallons if left out.")
+    private boolean metric;
+
+    @Option(names = "--on", paramLabel = "DATE", description = "The day printed on it, as 2026-03-09; today if left out.")
+    private LocalDate on;
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Optional<Project> found = Documents.open(file, err);
+        if (found.isEmpty()) {
+            return 2;
+        }
+        try {
+            byte[] pdf = Packet.of(Assessment.of(found.get()), a4 ? Packet.Paper.A4 : Packet.Paper.LETTER, metric ? UnitSystem.METRIC : UnitSystem.US, on == null ? LocalDate.now()
+                    : on, Task.QUIET).orElseThrow();
+            Files.write(out, pdf);
+        } catch (IOException e) {
+            err.println("ration: " + out + " cannot be written: " + e.getMessage());
+            return 2;
+        }
+        spec.commandLine().getOut().println("Written: " + out + ", mark " + Packet.mark(found.get()));
+        return 0;
+    }
+}

@@ -1,0 +1,300 @@
+package ration.export;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.Ledger;
+import ration.check.Finding;
+import ration.check.Measure;
+import ration.check.Verdict;
+import ration.condition.Attitude;
+import ration.drawdown.Flight;
+import ration.drawdown.FlightEvent;
+import ration.drawdown.FlightRun;
+import ration.drawdown.FlightTable;
+import ration.drawdown.UsualFlight;
+import ration.evidence.Fingerprint;
+import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
+import ration.evidence.Work;
+import ration.export.PacketPages.Column;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSearch;
+import ration.file.ProjectFile;
+import ration.model.Field;
+import ration.model.FieldSheet;
+import ration.model.Item;
+import ration.model.Run;
+import ration.model.Tank;
+import ration.plumbing.SheetColumn;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+import ration.remedy.Task;
+import ration.upkeep.Due;
+
+/**
+ * All of an aircraft's fuel system in one document for the inspector, made from the document alone: open points first, predicted and
+ * measured never in one column, what is stale struck but legible with its cause. Black and greys, PDF/A-2b.
+ */
+public final class Packet {
+
+    /** US letter and A4, standing, points. */
+    public enum Paper {
+        LETTER(612, 792), A4(595.276, 841.89);
+
+        private final double width;
+        private final double height;
+
+        Paper(double width, double height) {
+            this.width = width;
+            this.height = height;
+        }
+    }
+
+    private static final int CASES = 24;
+
+    private final Assessment assessment;
+    private final Project project;
+    private final UnitSystem units;
+    private final LocalDate today;
+    private final Task task;
+    private PacketPages pages;
+
+    private Packet(Assessment assessment, UnitSystem units, LocalDate today, Task task) {
+        this.assessment = assessment;
+        project = assessment.project();
+        this.units = units;
+        this.today = today;
+        this.task = task;
+    }
+
+    /** The mark of a document: a digest of its content, in four groups of four. */
+    public static String mark(Project p) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest).substring(0, 16).replaceAll("(.{4})(?=.)", "$1 ");
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
+        }
+    }
+
+    /**
+     * The packet; empty once it was stopped.
+     *
+     * @param today printed on it, and the day upkeep is asked for
+     */
+    public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task) throws IOException {
+        Packet packet = new Packet(a, units, today, task);
+        String title = a.project().name() + ", fuel system packet";
+        try (PdfSheet pdf = new PdfSheet(title, paper.width, paper.height, true)) {
+            packet.pages = new PacketPages(pdf, paper.width, paper.height);
+            List<Section> sections = List.of(packet::cover, () -> packet.drawing(pdf), packet::measured, packet::cases, packet::compliance, packet::tests, packet::faults,
+                    packet::flight, packet::upkeep);
+            for (int i = 0; i < sections.size(); i++) {
+                if (task.cancelled().getAsBoolean()) {
+                    return Optional.empty();
+                }
+                sections.get(i).write();
+                task.progress().accept((i + 1.0) / sections.size());
+            }
+            packet.pages.finish(a.project().name(), mark(a.project()));
+            pdf.lasting(title);
+            return Optional.of(pdf.bytes());
+        }
+    }
+
+    /** One part of it. */
+    private interface Section {
+        void write() throws IOException;
+    }
+
+    private void cover() throws IOException {
+        pages.page(project.name(), "document mark " + mark(project) + ", printed " + today);
+        pages.text("Fuel system packet, for the inspector", 10, false);
+        pages.space(8);
+        pages.facts(List.of(new String[] {"Engine", project.brief().engine()}, new String[] {"Feed", project.brief().delivery().label()}, new String[] {"Fuel", project.brief()
+                .fuel().label()}, new String[] {"Basis", project.brief().choices().basis().label()}));
+        List<Ledger.Entry> ledger = Ledger.of(assessment, units).entries();
+        pages.table(List.of(new Column<Ledger.Entry>("Figure", 0.16, Ledger.Entry::title), new Column<>("Is", 0.13, Ledger.Entry::figure), new Column<>("Needs", 0.16,
+                Ledger.Entry::need), new Column<>("State", 0.12, e -> e.verdict().word()), new Column<>("Where", 0.43, Ledger.Entry::detail)), ledger);
+        List<Finding> open = open();
+        List<Due> due = due();
+        pages.section("Open points first", open.size() + due.size() + " open; none of them is covered by a signature below");
+        List<String[]> points = new ArrayList<>();
+        open.forEach(f -> points.add(new String[] {f.verdict().word(), f.title(), f.remedy().isEmpty() ? f.detail().in(units) : f.remedy()}));
+        due.forEach(d -> points.add(new String[] {d.verdict().word(), d.part().name() + ": " + d.left(), d.part().life().ends().word()}));
+        if (points.isEmpty()) {
+            pages.text("None.", 9, false);
+        } else {
+            pages.table(List.of(new Column<String[]>("State", 0.12, p -> p[0]), new Column<>("What is open", 0.36, p -> p[1]), new Column<>("What closes it", 0.38, p -> p[2]),
+                    new Column<>("Closed, by", 0.14, p -> "________")), points);
+        }
+        pages.section("What this is, and is not", "");
+        pages.text("The builder's measurements, each with how it was taken; what a network solver makes of them; the tests run on the aircraft, each with what it depended on."
+                + " Predicted and measured are never mixed. It is no approval, no flight permit, no design check by anyone. Paragraphs are quoted from memory: read them before"
+                + " relying on one. A prediction without its test is Not shown.", 8.5, false);
+        pages.section("Signatures", "each says what was looked at, on the date written; open points stay open");
+        pages.signature("Builder", "measured, tests as written, open points known");
+        pages.signature("Witness of tests", "present at the tests named");
+        pages.signature("Inspector", "packet, aircraft, open points");
+    }
+
+    private List<Finding> open() {
+        return assessment.findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN).toList();
+    }
+
+    private List<Due> due() {
+        return Due.of(project.upkeep(), today).stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).toList();
+    }
+
+    private void drawing(PdfSheet pdf) throws IOException {
+        for (String name : List.of("Level", "Climb")) {
+            Optional<Attitude> attitude = project.brief().envelope().attitudes().stream().filter(a -> a.name().equals(name)).findFirst();
+            Optional<CaseAnswer> look = attitude.flatMap(a -> assessment.look(Assessment.start(project).with(a)));
+            if (look.isPresent()) {
+                pages.page("Drawing in " + name, look.get().label(project.system(), units));
+                pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));
+            }
+        }
+        pages.section("Runs", "");
+        pages.table(List.of(new Column<Run>("Run", 0.1, Run::name), new Column<>("From", 0.19, r -> SheetColumn.FROM.text(project.system(), r)), new Column<>("To", 0.19,
+                r -> SheetColumn.TO.text(project.system(), r)), new Column<>("Size", 0.18, r -> r.size().label()), new Column<>("Length", 0.1, r -> SheetColumn.LENGTH.text(
+                        project.system(), r)), new Column<>("Bends", 0.14, r -> SheetColumn.BENDS.text(project.system(), r)), new Column<>("Sleeve", 0.1,
+                                r -> SheetColumn.SLEEVE.text(project.system(), r))), project.system().runs());
+    }
+
+    private void measured() throws IOException {
+        record Row(Item item, Field field) {
+        }
+        List<Row> rows = new ArrayList<>();
+        for (Item item : project.system().items()) {
+            FieldSheet.of(item).forEach(f -> rows.add(new Row(item, f)));
+        }
+        pages.page("What was measured", rows.size() + " figures, each with who or what says it");
+        pages.table(List.of(new Column<Row>("Part", 0.26, r -> r.item().name()), new Column<>("Figure", 0.36, r -> r.field().label()), new Column<>("Is", 0.18, r -> r.field().get()
+                .apply(r.item()).quantity().shown()), new Column<>("By", 0.2, r -> r.field().get().apply(r.item()).by())), rows);
+    }
+
+    private void cases() throws IOException {
+        List<CaseAnswer.Setting> near = assessment.nearest(CASES);
+        List<CaseAnswer> worst = near.stream().map(CaseAnswer.Setting::condition).flatMap(c -> assessment.look(c).stream()).toList();
+        pages.page("Flow cases", "the " + worst.size() + " of " + assessment.cases().size() + " nearest to short");
+        pages.table(List.of(new Column<CaseAnswer>("Case", 0.5, c -> c.label(project.system(), units)), new Column<>("At least pressure", 0.16, c -> units.text(c.capacity().inletFlow(),
+                Dimension.FLOW)), new Column<>("Open line", 0.14, c -> units.text(c.openLine().inletFlow(), Dimension.FLOW)), new Column<>("Margin", 0.1, c -> UnitSystem.figure(c
+                        .margin(), 2) + "\u00d7"), new Column<>("State", 0.1, c -> c.verdict().word())), worst);
+    }
+
+    private void compliance() throws IOException {
+        pages.page("Compliance table", assessment.findings().size() + " requirements; paragraphs from memory: read them");
+        pages.table(List.of(new Column<Finding>("Requirement", 0.26, Finding::title), new Column<>("Basis", 0.24, Finding::source), new Column<>("Needs", 0.13, f -> f.measure().map(
+                m -> (m.sense() == Measure.Sense.AT_LEAST ? "at least " : "at most ") + units.text(m.limit(), m.dimension())).orElse("")), new Column<>("Predicted", 0.12, f -> f
+                        .measure().map(m -> units.text(m.value(), m.dimension())).orElse("see text")), new Column<>("Measured", 0.13, this::measuredOf), new Column<>("State", 0.12, f -> f
+                                .verdict().word())), assessment.findings());
+    }
+
+    /** Drained in the attitude that governs, of a tank's unusable fuel; nothing else is measured by a test yet. */
+    private String measuredOf(Finding f) {
+        boolean unusable = f.title().toLowerCase(Locale.ROOT).contains("unusable");
+        return unusable ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : "no test";
+    }
+
+    private boolean stale(HangarTest t) {
+        return tank(t).filter(x -> Fingerprint.of(x).equals(t.by().fingerprint())).isEmpty();
+    }
+
+    private Optional<Tank> tank(HangarTest t) {
+        return project.system().item(t.tank()).flatMap(i -> i.only(Tank.class));
+    }
+
+    private void tests() throws IOException {
+        pages.page("Tests", project.tests().size() + " records; one that no longer counts is struck, its cause beside it");
+        if (project.tests().isEmpty()) {
+            pages.text("No test is recorded: nothing is shown by measurement.", 9, false);
+        } else {
+            pages.table(List.of(new Column<HangarTest>("Test", 0.2, t -> t.work().title() + " of " + tank(t).map(Tank::name).orElse(t.tank())), new Column<>("Day, by", 0.16, t -> t.by()
+                    .date() + " " + t.by().who()), new Column<>("With", 0.14, t -> t.by().instrument()), new Column<>("Figures", 0.28, this::figures), new Column<>("Counts", 0.22,
+                            this::counts)), project.tests(), t -> t.progress().done() && stale(t));
+        }
+    }
+
+    private String counts(HangarTest t) {
+        if (!t.progress().done()) {
+            return "no: not finished";
+        }
+        if (!stale(t)) {
+            return "yes";
+        }
+        List<Inputs.Change> changes = tank(t).map(x -> t.by().inputs().changed(Inputs.of(x))).orElse(List.of());
+        return "no: " + (changes.isEmpty() ? "the tank or its outlet changed since" : String.join("; ", changes.stream().limit(3).map(Inputs.Change::words).toList()));
+    }
+
+    private String figures(HangarTest t) {
+        if (t.work() instanceof Work.Drain d) {
+            String at = "pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown();
+            return at + ": " + String.join(", ", d.stayed().stream().map(v -> units.text(v, Dimension.VOLUME)).toList()) + " stayed";
+        }
+        if (t.work() instanceof Work.Fill f) {
+            return f.points().size() + " pours, " + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch " + f.pitch().quantity().shown();
+        }
+        Work.TopOff top = (Work.TopOff) t.work();
+        return top.metered().map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all").orElse("not finished");
+    }
+
+    private void faults() throws IOException {
+        if (assessment.basis().isEmpty()) {
+            return;
+        }
+        List<FaultAnswer> all = FaultSearch.of(assessment, units, share -> { }, task.cancelled());
+        List<FaultAnswer> harm = all.stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
+        pages.page("One part fails", all.size() + " faults; " + (all.size() - harm.size()) + " do no harm and are not listed");
+        pages.table(List.of(new Column<FaultAnswer>("What", 0.3, f -> f.part() + " " + ration.fault.Catalogue.words(f.fault())), new Column<>("Flow left", 0.1, f -> Double.isNaN(f.share())
+                ? "" : UnitSystem.figure(f.share(), 2) + "\u00d7"), new Column<>("Short in", 0.12, f -> Double.isNaN(f.minutes()) ? "" : Double.isInfinite(f.minutes()) ? "no end" : f
+                        .minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1) + " min"), new Column<>("What shows it", 0.2, f -> f.seen().isEmpty() ? "" : f.seen().get(0)
+                                .what()), new Column<>("Way out", 0.16, f -> f.wayOut().map(FaultAnswer.WayOut::does).orElse("none")), new Column<>("State", 0.12, f -> f.verdict().word())),
+                harm);
+    }
+
+    private void flight() throws IOException {
+        if (assessment.basis().isEmpty()) {
+            return;
+        }
+        Optional<String> refusal = FlightRun.refusal(project.system(), UsualFlight.meant(project));
+        pages.page("Flight", project.flight().isPresent() ? "as planned" : "a usual flight; none was planned");
+        if (refusal.isPresent()) {
+            pages.text("Not shown: " + refusal.get(), 9, false);
+            return;
+        }
+        Flight f = FlightRun.of(assessment, UsualFlight.meant(project));
+        pages.text("Lands at " + FlightTable.clock(f.landing().minutes()) + " with " + units.text(Math.max(0, f.landing().usable()), Dimension.VOLUME) + " usable, needs " + units.text(f
+                .landing().needs(), Dimension.VOLUME) + ": " + f.verdict().word() + ". Last fuel " + FlightTable.clock(f.reached().endurance()) + "." + (f.trouble().isEmpty() ? ""
+                        : " Not shown: " + f.trouble()), 9, true);
+        pages.space(6);
+        pages.table(List.of(new Column<FlightEvent>("Time", 0.12, e -> FlightTable.clock(e.minutes())), new Column<>("What", 0.5, FlightEvent::words), new Column<>("Left then", 0.38,
+                e -> String.join(", ", project.system().tanks().stream().map(t -> t.name() + " " + units.text(f.at(e.minutes()).tank(t.id()), Dimension.VOLUME)).toList()))), f.events());
+    }
+
+    private void upkeep() throws IOException {
+        List<Due> all = Due.of(project.upkeep(), today);
+        pages.page("Upkeep", "airframe " + UnitSystem.figure(project.upkeep().hours(), 1) + " h, on " + today);
+        if (all.isEmpty()) {
+            pages.text("No part with a life is entered: nothing is known of any.", 9, false);
+            return;
+        }
+        pages.table(List.of(new Column<Due>("Part", 0.26, d -> d.part().name()), new Column<>("Fitted", 0.16, d -> d.part().fitted().map(x -> x.on() + ", " + UnitSystem.figure(x
+                .hours(), 1) + " h").orElse("unknown")), new Column<>("Life", 0.2, d -> d.part().life().words()), new Column<>("Left", 0.16, Due::left), new Column<>("Paper", 0.12, d -> d
+                        .part().paper()), new Column<>("State", 0.1, d -> d.verdict().word())), all);
+        pages.section("Log", project.upkeep().log().size() + " entries");
+        pages.table(List.of(new Column<ration.upkeep.Entry>("No.", 0.06, e -> String.valueOf(e.number())), new Column<>("Entry", 0.94, e -> ration.upkeep.Upkeep.logbook(e) + (project
+                .upkeep().corrected(e) ? " (put right later)" : ""))), project.upkeep().log());
+    }
+}

@@ -1,0 +1,121 @@
+package ration.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.PDFAParser;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+import org.verapdf.pdfa.results.ValidationResult;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.model.Tank;
+import ration.project.Project;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.remedy.Task;
+
+/** The packet, read back: an independent validator for PDF/A-2b (ISO 19005-2), its text, its pages, its marks. */
+class PacketTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 11, 26);
+
+    @BeforeAll
+    static void validator() {
+        VeraGreenfieldFoundryProvider.initialise();
+    }
+
+    private static byte[] packet(Project p, Packet.Paper paper, UnitSystem units) throws IOException {
+        return Packet.of(Assessment.of(p), paper, units, DAY, Task.QUIET).orElseThrow();
+    }
+
+    private static List<String> pages(byte[] pdf) throws IOException {
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            List<String> all = new ArrayList<>();
+            PDFTextStripper text = new PDFTextStripper();
+            for (int i = 1; i <= doc.getNumberOfPages(); i++) {
+                text.setStartPage(i);
+                text.setEndPage(i);
+                all.add(text.getText(doc));
+            }
+            return all;
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void itLastsAndCanBeReadBack(String demo) throws Exception {
+        Project p = Systems.demo(demo);
+        byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
+        try (PDFAParser parser = Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
+            ValidationResult r = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_B, false).validate(parser);
+            assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
+        }
+        List<String> pages = pages(pdf);
+        String mark = Packet.mark(p);
+        assertThat(pages).allSatisfy(t -> assertThat(t).contains("mark " + mark, "It approves nothing", "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
+        assertThat(pages.get(0)).contains(p.name(), "Open points first", "Inspector");
+        Assessment a = Assessment.of(p);
+        String whole = String.join("\n", pages).replaceAll("\\s+", " ");
+        for (Finding f : a.findings()) {
+            if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN) {
+                assertThat(whole).contains(f.title().split(" ")[0]);
+            }
+        }
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            List<String> marks = new ArrayList<>();
+            for (PDOutlineItem i : doc.getDocumentCatalog().getDocumentOutline().children()) {
+                marks.add(i.getTitle());
+            }
+            assertThat(marks).contains("Drawing in Level", "Compliance table", "Tests", "One part fails", "Flight", "Upkeep");
+            // in black and greys
+            var image = new PDFRenderer(doc).renderImageWithDPI(1, 40, ImageType.RGB);
+            for (int x = 0; x < image.getWidth(); x += 3) {
+                for (int y = 0; y < image.getHeight(); y += 3) {
+                    int c = image.getRGB(x, y);
+                    assertThat(Math.abs((c >> 16 & 255) - (c & 255))).isLessThanOrEqualTo(2);
+                }
+            }
+        }
+    }
+
+    /** A test that no longer counts stays legible, with what ended it; a figure not measured never stands as measured. */
+    @Test
+    void whatIsStaleSaysItsCause() throws IOException {
+        Project corrie = Systems.corrie();
+        Project moved = corrie.with(corrie.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH.toSi(
+                0.25)))).toList())));
+        String before = String.join(" ", pages(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC)));
+        String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
+        assertThat(before).doesNotContain("changed since");
+        assertThat(after.replaceAll("\\s+", " ")).contains("the tank or its outlet changed since", "Fill and mark of Upper tank");
+        assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
+        try (PDDocument doc = Loader.loadPDF(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC))) {
+            assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
+        }
+    }
+
+    @Test
+    void aStoppedPacketIsNone() throws IOException {
+        assertThat(Packet.of(Assessment.of(Systems.corrie()), Packet.Paper.LETTER, UnitSystem.US, DAY, new Task(s -> { }, () -> true))).isEqualTo(Optional.empty());
+        assertThat(Packet.of(Assessment.of(Project.empty()), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET)).as("an empty sheet has a packet too").isPresent();
+    }
+}
