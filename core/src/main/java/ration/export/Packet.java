@@ -13,6 +13,7 @@ import java.util.Optional;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Ledger;
+import ration.assess.VaporAnswer;
 import ration.check.Finding;
 import ration.check.Measure;
 import ration.check.Verdict;
@@ -197,15 +198,20 @@ public final class Packet {
     private void compliance() throws IOException {
         pages.page("Compliance table", assessment.findings().size() + " requirements; paragraphs from memory: read them");
         pages.table(List.of(new Column<Finding>("Requirement", 0.26, Finding::title), new Column<>("Basis", 0.24, Finding::source), new Column<>("Needs", 0.13, f -> f.measure().map(
-                m -> (m.sense() == Measure.Sense.AT_LEAST ? "at least " : "at most ") + units.text(m.limit(), m.dimension())).orElse("")), new Column<>("Predicted", 0.12, f -> f
-                        .measure().map(m -> units.text(m.value(), m.dimension())).orElse("see text")), new Column<>("Measured", 0.13, this::measuredOf), new Column<>("State", 0.12, f -> f
+                m -> (m.sense() == Measure.Sense.AT_LEAST ? "at least " : "at most ") + figure(m.limit(), m.dimension())).orElse("")), new Column<>("Predicted", 0.12, f -> f
+                        .measure().map(m -> figure(m.value(), m.dimension())).orElse("see text")), new Column<>("Measured", 0.13, this::measuredOf), new Column<>("State", 0.12, f -> f
                                 .verdict().word())), assessment.findings());
+    }
+
+    /** A figure of a finding; degrees are degrees more or less, not a temperature. */
+    private String figure(double value, Dimension dimension) {
+        return dimension == Dimension.TEMPERATURE ? VaporAnswer.signed(value) : units.text(value, dimension);
     }
 
     /** Drained in the attitude that governs, of a tank's unusable fuel; nothing else is measured by a test yet. */
     private String measuredOf(Finding f) {
         boolean unusable = f.title().toLowerCase(Locale.ROOT).contains("unusable");
-        return unusable ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : "no test";
+        return unusable ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : f.measure().isPresent() ? "no test" : "";
     }
 
     private boolean stale(HangarTest t) {
@@ -241,6 +247,9 @@ public final class Packet {
     private String figures(HangarTest t) {
         if (t.work() instanceof Work.Drain d) {
             String at = "pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown();
+            if (d.stayed().isEmpty()) {
+                return at + ": nothing yet";
+            }
             return at + ": " + String.join(", ", d.stayed().stream().map(v -> units.text(v, Dimension.VOLUME)).toList()) + " stayed";
         }
         if (t.work() instanceof Work.Fill f) {

@@ -1,7 +1,5 @@
 package ration.export;
 
-import java.awt.color.ColorSpace;
-import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
@@ -108,7 +106,7 @@ final class PdfSheet implements Closeable {
         outline.addLast(item);
     }
 
-    /** Makes it last: PDF/A-2b (ISO 19005-2), its colours those of sRGB. */
+    /** Makes it last: PDF/A-2b (ISO 19005-2), its colours with the primaries of sRGB. */
     void lasting(String title) throws IOException {
         XMPMetadata xmp = XMPMetadata.createXMPMetadata();
         try {
@@ -125,11 +123,9 @@ final class PdfSheet implements Closeable {
         } catch (BadFieldValueException | TransformerException e) {
             throw new IOException("The metadata cannot be written", e);
         }
-        PDOutputIntent intent = new PDOutputIntent(document, new ByteArrayInputStream(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData()));
-        intent.setInfo("sRGB IEC61966-2.1");
-        intent.setOutputCondition("sRGB IEC61966-2.1");
-        intent.setOutputConditionIdentifier("sRGB IEC61966-2.1");
-        intent.setRegistryName("http://www.color.org");
+        PDOutputIntent intent = new PDOutputIntent(document, new ByteArrayInputStream(RgbProfile.bytes()));
+        intent.setInfo("RGB, primaries of sRGB");
+        intent.setOutputConditionIdentifier("Custom");
         document.getDocumentCatalog().addOutputIntent(intent);
     }
 

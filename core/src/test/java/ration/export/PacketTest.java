@@ -80,6 +80,7 @@ class PacketTest {
                 assertThat(whole).contains(f.title().split(" ")[0]);
             }
         }
+        assertThat(whole).as("degrees left are no temperature").doesNotContainPattern("[-\u2212]26\\d\\.");
         try (PDDocument doc = Loader.loadPDF(pdf)) {
             List<String> marks = new ArrayList<>();
             for (PDOutlineItem i : doc.getDocumentCatalog().getDocumentOutline().children()) {

@@ -8,6 +8,8 @@ import java.time.LocalDate;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.upkeep.Part;
@@ -54,6 +56,19 @@ class UpkeepWindowTest extends WindowHarness {
         assertThat(Upkeep.logbook(now.log().get(before))).startsWith(LocalDate.now().toString()).contains("replaced, paper 26-0058", "age unknown", "builder");
         robot.interact(session::undo);
         until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
+    }
+
+    /** The packet is written from the menu, behind the window, and can be read back. */
+    @Test
+    void thePacketIsWritten() throws IOException {
+        answers.save = folder.resolve("packet.pdf");
+        menu("packet");
+        until(() -> label("#message").equals("Written: packet.pdf"));
+        String text;
+        try (var pdf = Loader.loadPDF(answers.save.toFile())) {
+            text = new PDFTextStripper().getText(pdf);
+        }
+        assertThat(text).contains("Open points first", "Worm clamp on R4", "Compliance table");
     }
 
     /** What is temporary goes; a part is entered with its usual life; a day that is none is told, and nothing entered. */

@@ -10,17 +10,20 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
+import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.SoakPane;
 import ration.export.EpanetInp;
 import ration.export.MatrixCsv;
-import ration.desktop.upkeep.UpkeepPage;
+import ration.export.Packet;
 import ration.export.PictureSvg;
-import ration.export.UpkeepFiles;
-import ration.project.Project;
 import ration.export.PrintedSheets;
+import ration.export.UpkeepFiles;
 import ration.file.FileTrouble;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
@@ -110,6 +113,22 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
                 .units().get())));
     }
 
+    /** The packet for the inspector; made beside the window, which can stop it. */
+    void packet(LongWork work) {
+        dialogs.toSave(named("packet"), FileDialogs.Kind.PDF).ifPresent(chosen -> {
+            Path path = chosen.toString().endsWith(".pdf") ? chosen : Path.of(chosen + ".pdf");
+            Assessment a = assessment();
+            UnitSystem units = session.units().get();
+            work.start(task -> {
+                try {
+                    return Packet.of(a, Packet.Paper.LETTER, units, java.time.LocalDate.now(), task);
+                } catch (IOException e) {
+                    throw new java.io.UncheckedIOException(e);
+                }
+            }, made -> made.ifPresent(bytes -> written(path, to -> Files.write(to, bytes))), session::say);
+        });
+    }
+
     /** What falls due: as a calendar, or as tables of the parts or the log. */
     void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
         Project p = session.project();
@@ -173,14 +192,17 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
 
     void write(String suggested, FileDialogs.Kind kind, Writing writing) {
         dialogs.toSave(suggested, kind).ifPresent(chosen -> {
-            Path path = chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending());
-            try {
-                writing.to(path);
-                session.say("Written: " + path.getFileName());
-            } catch (IOException e) {
-                session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
-                        + ". Choose another place; nothing is lost in the window.");
-            }
+            written(chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending()), writing);
         });
+    }
+
+    private void written(Path path, Writing writing) {
+        try {
+            writing.to(path);
+            session.say("Written: " + path.getFileName());
+        } catch (IOException e) {
+            session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
+                    + ". Choose another place; nothing is lost in the window.");
+        }
     }
 }

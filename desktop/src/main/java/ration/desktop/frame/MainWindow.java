@@ -233,6 +233,10 @@ public final class MainWindow {
                 item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
                 item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
                 item("This case as EPANET network\u2026", "menu-network", null, exports::network),
+                item("Packet for the inspector as PDF\u2026", "menu-packet", null, () -> {
+                    openingCard.doing("Writing the packet");
+                    exports.packet(session.opening());
+                }),
                 item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
                 new SeparatorMenuItem(),
                 item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),

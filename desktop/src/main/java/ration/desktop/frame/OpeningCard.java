@@ -8,7 +8,7 @@ import javafx.scene.layout.Region;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 
-/** Says that a document is being opened, how far it is, and stops it. */
+/** Says that a document is being opened, or a packet written, how far it is, and stops it. */
 final class OpeningCard extends HBox {
 
     private final Label words = Ui.label("", "bold");
@@ -29,6 +29,11 @@ final class OpeningCard extends HBox {
 
     /** What is being opened. */
     void name(String document) {
-        words.setText("Opening " + document);
+        doing("Opening " + document);
+    }
+
+    /** What is being done. */
+    void doing(String what) {
+        words.setText(what);
     }
 }
