@@ -134,6 +134,10 @@ public final class Screenshots {
                     set)))));
             fire(scene, "#rail-find");
         });
+        SCENES.put("upkeep", (s, scene) -> {
+            demo(s, "corrie-b1");
+            fire(scene, "#rail-upkeep");
+        });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
                 KeyCode.UNDEFINED, true, false, false, false)));
