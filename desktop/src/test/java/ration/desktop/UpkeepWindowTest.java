@@ -44,6 +44,7 @@ class UpkeepWindowTest extends WindowHarness {
         robot.clickOn("#rail-upkeep");
         until(() -> row("hose-at-the-upper-vent").contains("age unknown: due now, Not shown"));
         assertThat(everyText()).anyMatch(t -> t.contains("parts due"));
+        assertThat(label("#upkeep-words")).contains(" of 9 due", "of unknown age");
         int before = session.project().upkeep().log().size();
         press("#part-hose-at-the-upper-vent");
         until(() -> everyText().contains("To be tested again after it"));

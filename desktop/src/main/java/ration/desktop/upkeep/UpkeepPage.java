@@ -85,7 +85,11 @@ public final class UpkeepPage extends LivePage {
         middle.setMinWidth(0);
         setCenter(middle);
         setRight(Ui.side(new VBox(card, form), 300));
-        hours.onTrouble(words::setText);
+        hours.onTrouble(why -> {
+            if (!why.isEmpty()) {
+                words.setText(why);
+            }
+        });
     }
 
     private LocalDate now() {
