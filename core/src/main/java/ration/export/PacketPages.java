@@ -85,7 +85,7 @@ final class PacketPages {
     }
 
     void text(String words, double size, boolean strong) throws IOException {
-        for (String line : wrapped(words, inside(), size, strong)) {
+        for (String line : pdf.wrapped(words, inside(), size, strong)) {
             room(LINE);
             pdf.text(LEFT, y, line, size, strong, Ink.INK);
             y += size + 3;
@@ -101,7 +101,7 @@ final class PacketPages {
         double w = inside() / facts.size();
         for (int i = 0; i < facts.size(); i++) {
             pdf.text(LEFT + i * w, y, facts.get(i)[0], 8, false, Ink.SOFT);
-            List<String> lines = wrapped(facts.get(i)[1], w - 8, 9, true);
+            List<String> lines = pdf.wrapped(facts.get(i)[1], w - 8, 9, true);
             for (int l = 0; l < Math.min(2, lines.size()); l++) {
                 pdf.text(LEFT + i * w, y + 12 + l * 11, lines.get(l), 9, true, Ink.INK);
             }
@@ -130,7 +130,7 @@ final class PacketPages {
             List<List<String>> cells = new ArrayList<>();
             int lines = 1;
             for (int c = 0; c < columns.size(); c++) {
-                List<String> wrapped = wrapped(columns.get(c).text().apply(row), columns.get(c).share() * inside() - 6, BODY, c == 0);
+                List<String> wrapped = pdf.wrapped(columns.get(c).text().apply(row), columns.get(c).share() * inside() - 6, BODY, c == 0);
                 cells.add(wrapped);
                 lines = Math.max(lines, wrapped.size());
             }
@@ -168,22 +168,6 @@ final class PacketPages {
         }
         pdf.line(LEFT, y + 3, width - RIGHT, y + 3, 0.7, Ink.INK);
         y += LINE + 2;
-    }
-
-    private List<String> wrapped(String text, double room, double size, boolean strong) {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : text.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && pdf.width(longer, size, strong) > room) {
-                lines.add(line.toString());
-                line = new StringBuilder(word);
-            } else {
-                line = new StringBuilder(longer);
-            }
-        }
-        lines.add(line.toString());
-        return lines;
     }
 
     /** A line to sign on. */

@@ -5,6 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
 import javax.xml.transform.TransformerException;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -175,6 +176,23 @@ final class PdfSheet implements Closeable {
         } catch (IOException e) {
             return TextMeasure.approximate().width(text, size, strong);
         }
+    }
+
+    /** Lines no wider than a room; a word that is wider stands alone. */
+    List<String> wrapped(String text, double room, double size, boolean strong) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(longer, size, strong) > room) {
+                lines.add(line.toString());
+                line = new StringBuilder(word);
+            } else {
+                line = new StringBuilder(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
     }
 
     TextMeasure measure() {

@@ -144,7 +144,7 @@ public final class PrintedSheets {
                 List<List<String>> cells = new ArrayList<>();
                 int lines = 1;
                 for (Column<R> c : columns) {
-                    List<String> wrapped = wrapped(c.text().apply(row), c.width() - 6);
+                    List<String> wrapped = pdf.wrapped(c.text().apply(row), c.width() - 6, BODY, false);
                     cells.add(wrapped);
                     lines = Math.max(lines, wrapped.size());
                 }
@@ -174,22 +174,6 @@ public final class PrintedSheets {
             }
             pdf.line(PdfSheet.MARGIN, y + 4, PdfSheet.WIDTH - PdfSheet.MARGIN, y + 4, 0.8, Ink.EDGE);
             y += LINE + 2;
-        }
-
-        private List<String> wrapped(String text, double width) {
-            List<String> lines = new ArrayList<>();
-            StringBuilder line = new StringBuilder();
-            for (String word : text.split(" ")) {
-                String longer = line.isEmpty() ? word : line + " " + word;
-                if (!line.isEmpty() && pdf.width(longer, BODY, false) > width) {
-                    lines.add(line.toString());
-                    line = new StringBuilder(word);
-                } else {
-                    line = new StringBuilder(longer);
-                }
-            }
-            lines.add(line.toString());
-            return lines;
         }
 
         void end() throws IOException {

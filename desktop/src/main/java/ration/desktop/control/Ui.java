@@ -58,6 +58,14 @@ public final class Ui {
         return button;
     }
 
+    /** Just so wide, whatever is in it. */
+    public static Region wide(Region r, double w) {
+        r.setMinWidth(w);
+        r.setPrefWidth(w);
+        r.setMaxWidth(w);
+        return r;
+    }
+
     public static Region spring() {
         Region region = new Region();
         HBox.setHgrow(region, Priority.ALWAYS);

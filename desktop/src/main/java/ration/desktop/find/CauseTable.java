@@ -57,19 +57,12 @@ final class CauseTable extends VBox {
     }
 
     private static HBox heads(int readings) {
-        HBox box = new HBox(6, wide(Ui.label("Cause", "soft"), WIDE[0]), wide(Ui.label("Belief", "soft"), WIDE[1]), wide(Ui.label("", "soft"), WIDE[2]));
+        HBox box = new HBox(6, Ui.wide(Ui.label("Cause", "soft"), WIDE[0]), Ui.wide(Ui.label("Belief", "soft"), WIDE[1]), Ui.wide(Ui.label("", "soft"), WIDE[2]));
         for (int i = 1; i <= readings; i++) {
-            box.getChildren().add(wide(Ui.label(String.valueOf(i), "soft"), FIT));
+            box.getChildren().add(Ui.wide(Ui.label(String.valueOf(i), "soft"), FIT));
         }
         box.setPadding(new Insets(6, 8, 4, 8));
         return box;
-    }
-
-    private static Region wide(Region r, double w) {
-        r.setMinWidth(w);
-        r.setPrefWidth(w);
-        r.setMaxWidth(w);
-        return r;
     }
 
     private Button row(Explanation e, int n) {
@@ -80,10 +73,10 @@ final class CauseTable extends VBox {
         bar.setMinSize(Math.max(1, BAR * e.belief()), 7);
         VBox share = new VBox(2, Ui.label(e.word(), "soft"), bar);
         share.setAlignment(Pos.CENTER_LEFT);
-        HBox box = new HBox(6, wide(cause, WIDE[0]), wide(Ui.label(percent(e.belief()), "figure"), WIDE[1]), wide(share, WIDE[2]));
+        HBox box = new HBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
         box.setAlignment(Pos.CENTER_LEFT);
         for (Explanation.Fit f : e.fits()) {
-            box.getChildren().add(wide(Ui.label(sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
+            box.getChildren().add(Ui.wide(Ui.label(sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
         }
         Button row = Ui.button("", "cause-" + n, () -> chosen.accept(e));
         row.setGraphic(box);

@@ -153,17 +153,10 @@ public final class UpkeepPage extends LivePage {
     private static HBox cells(boolean bold, String... texts) {
         HBox box = new HBox(6);
         for (int i = 0; i < texts.length; i++) {
-            box.getChildren().add(wide(Ui.label(texts[i], bold ? "bold" : "soft"), WIDE[i]));
+            box.getChildren().add(Ui.wide(Ui.label(texts[i], bold ? "bold" : "soft"), WIDE[i]));
         }
         box.setPadding(new Insets(6, 8, 4, 8));
         return box;
-    }
-
-    private static Region wide(Region r, double w) {
-        r.setMinWidth(w);
-        r.setPrefWidth(w);
-        r.setMaxWidth(w);
-        return r;
     }
 
     private Button row(Due d, Upkeep upkeep) {
@@ -180,7 +173,7 @@ public final class UpkeepPage extends LivePage {
         VBox left = new VBox(state, Ui.label(d.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
         VBox paper = new VBox(Ui.label(d.part().paper().isBlank() ? "none" : d.part().paper()), Ui.label(upkeep.history(d.part().id()).stream().findFirst().map(e -> e
                 .what().word() + " " + e.on()).orElse(""), "soft"));
-        HBox box = new HBox(6, wide(name, WIDE[0]), wide(fitted, WIDE[1]), wide(Ui.label(d.part().life().words()), WIDE[2]), wide(left, WIDE[3]), wide(paper, WIDE[4]));
+        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(d.part().life().words()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
         row.setGraphic(box);
