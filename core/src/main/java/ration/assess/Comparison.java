@@ -74,6 +74,29 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         }
     }
 
+    /** In a few sentences: what was changed since, which figures moved, what turned for the worse, which tests ended. */
+    public String sentence() {
+        if (changes.isEmpty()) {
+            return "Nothing was changed since.";
+        }
+        StringBuilder out = new StringBuilder("Since then: ").append(some(changes, "; ")).append('.');
+        List<String> moved = ledger.stream().filter(Figure::changed).map(f -> f.title() + " " + f.before() + " " + f.was().word() + ", now " + f.after() + " " + f
+                .is().word()).toList();
+        out.append(moved.isEmpty() ? " No figure of the ledger moved." : " " + String.join(". ", moved) + ".");
+        List<String> worse = findings.stream().filter(t -> t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0).map(t -> t.title() + " "
+                + t.is().get().word()).toList();
+        out.append(worse.isEmpty() ? "" : " Got worse: " + some(worse, ", ") + ".");
+        out.append(ended.isEmpty() ? " No test ended." : " Tests that count no more: " + some(ended.stream().map(e -> e.title() + " (" + e.causes().get(0) + ")")
+                .toList(), ", ") + ".");
+        return out.toString();
+    }
+
+    private static String some(List<String> all, String between) {
+        return String.join(between, all.stream().limit(SAID).toList()) + (all.size() > SAID ? " and " + (all.size() - SAID) + " more" : "");
+    }
+
+    private static final int SAID = 4;
+
     /** Of an earlier and a later state. */
     public static Comparison of(Assessment first, Assessment second, UnitSystem units) {
         return new Comparison(Difference.between(first.project(), second.project()), ledger(first, second, units), findings(first, second), ended(first

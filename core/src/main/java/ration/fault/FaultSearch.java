@@ -297,8 +297,8 @@ public final class FaultSearch {
                 all.add(new Seen(g.name() + " to " + units.text(b, Dimension.PRESSURE), behindHeader(sound, g.id()) ? minutes : 0));
             }
         }
-        boolean electric = !all.isEmpty() || !needles().isEmpty() || system.all(FlowSender.class).findAny().isPresent();
-        if (electric && now.condition().faults().supplyDead(ration.model.Pump.Build.MAIN_BUS)) {
+        boolean indicated = !all.isEmpty() || !needles().isEmpty() || system.all(FlowSender.class).findAny().isPresent();
+        if (indicated && now.condition().faults().supplyDead(ration.model.Pump.Build.MAIN_BUS)) {
             // the indication goes with the supply, and that is seen
             all.clear();
             all.add(new Seen("the needles go dark", 0));

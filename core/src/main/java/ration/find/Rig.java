@@ -24,7 +24,7 @@ import ration.reading.Reading;
 
 /**
  * Plays the aircraft: answers readings as a real one would, with the errors of instruments, and something failed that it does not
- * tell. What it says is never evidence.
+ * tell. What it says is never evidence. One asks it at a time.
  */
 public final class Rig {
 
@@ -106,7 +106,7 @@ public final class Rig {
     }
 
     /** A reading as it is asked for, taken. */
-    public Reading read(Reading asked) {
+    public synchronized Reading read(Reading asked) {
         return taken(asked, search.predicted(hidden, asked), asked.error(), random);
     }
 
@@ -120,7 +120,7 @@ public final class Rig {
      * How many readings are needed by who always takes the one that tells most, until one cause has nine tenths of belief or nothing
      * parts the rest; at most ten.
      */
-    public List<Reading> shortestWay() {
+    public synchronized List<Reading> shortestWay() {
         Rig again = new Rig(assessment, search, hidden, new Random(1));
         List<Reading> taken = new ArrayList<>();
         Search now = search;

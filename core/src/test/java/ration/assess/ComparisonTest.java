@@ -38,6 +38,7 @@ class ComparisonTest {
         assertThat(c.changes()).isEmpty();
         assertThat(c.findings()).isEmpty();
         assertThat(c.ended()).isEmpty();
+        assertThat(c.sentence()).isEqualTo("Nothing was changed since.");
         assertThat(c.ledger()).hasSize(4).noneMatch(Comparison.Figure::changed);
     }
 
@@ -49,6 +50,7 @@ class ComparisonTest {
         assertThat(c.ledger().get(0).changed()).isTrue();
         assertThat(c.ended()).isEmpty();
         assertThat(c.findings()).isNotEmpty();
+        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.20\u00d7 Short, now ", "No test ended");
     }
 
     /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */

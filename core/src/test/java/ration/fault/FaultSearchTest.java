@@ -84,14 +84,15 @@ class FaultSearchTest {
     }
 
     private static List<FaultAnswer> supplies(Project p) {
-        return FaultSearch.of(Assessment.of(p)).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).toList();
+        Assessment a = Assessment.of(p);
+        return Catalogue.of(p.system()).stream().filter(f -> f.kind() == Kind.SUPPLY_DEAD).map(f -> FaultSearch.of(a, f)).toList();
     }
 
     /** Fuel that boils more easily is the vapor answer of that fuel; water is not computed and says so. */
     @Test
     void winterFuelIsTheVaporAnswerOfThatFuel() {
         Assessment a = Assessment.of(Systems.demo("tansy-l3"));
-        Fault winter = ration.fault.Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.FUEL_VOLATILE).reduce((x, y) -> y).orElseThrow();
+        Fault winter = Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.FUEL_VOLATILE).reduce((x, y) -> y).orElseThrow();
         Assessment other = Assessment.of(a.project().with(a.project().heat().with(ration.heat.HeatFigure.REID_CHANGE, ration.model.Measured.of(4.5,
                 ration.quantity.Unit.PSI))));
         double left = other.vapor().orElseThrow().degrees();
@@ -99,7 +100,7 @@ class FaultSearchTest {
         assertThat(answer.part()).isEqualTo("Fuel");
         assertThat(answer.verdict()).isEqualTo(left < 0 ? Verdict.SHORT : Verdict.HOLDS);
         assertThat(answer.why()).contains(other.vapor().orElseThrow().label(other.project()));
-        assertThat(find(FaultSearch.of(a), Kind.WATER, "strainer").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(FaultSearch.of(a, new Fault(Kind.WATER, "strainer")).verdict()).isEqualTo(Verdict.NOT_SHOWN);
     }
 
     /** A dead pump is the case of the matrix in which it stands, to the last digits. */
@@ -163,21 +164,12 @@ class FaultSearchTest {
     @Test
     void whatHelpsIsSolvedAtThePart() {
         Assessment one = Assessment.of(Pattern.TWO_PUMPS_PARALLEL.project());
-        FaultAnswer supply = FaultSearch.of(one).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
+        FaultAnswer supply = supplies(one.project()).get(0);
         List<FaultRemedy> buses = FaultRemedies.of(one, supply, UnitSystem.US, Task.QUIET);
         assertThat(buses.get(0).title()).contains("second bus");
         assertThat(buses.get(0).after().verdict()).isLessThan(Verdict.SHORT);
         Project bused = buses.get(0).edit().change().apply(one.project());
-        assertThat(FaultSearch.of(Assessment.of(bused)).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).map(FaultAnswer::verdict)).allMatch(
-                v -> v != Verdict.SHORT);
-
-        Assessment gravity = Assessment.of(Pattern.FUSELAGE_GRAVITY.project());
-        FaultAnswer strainer = find(FaultSearch.of(gravity), Kind.FILTER_FOULED, "strainer");
-        assertThat(FaultRemedies.of(gravity, strainer, UnitSystem.US, Task.QUIET)).allSatisfy(r -> assertThat(r.after().fault()).isEqualTo(strainer.fault()));
-
-        Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
-        FaultAnswer dead = FaultSearch.of(brindle).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
-        assertThat(FaultRemedies.of(brindle, dead, UnitSystem.US, Task.QUIET)).extracting(FaultRemedy::title).anyMatch(t -> t.contains("second bus"));
+        assertThat(supplies(bused)).extracting(FaultAnswer::verdict).doesNotContain(Verdict.SHORT);
     }
 
     private static Project fitted(Project p, String run, NewItem kind) {
@@ -190,7 +182,7 @@ class FaultSearchTest {
         Project corrie = Systems.corrie();
         String last = corrie.system().runs().stream().filter(r -> r.to().item().equals("carburettor")).findFirst().orElseThrow().id();
         Assessment a = Assessment.of(fitted(corrie, last, NewItem.PRESSURE_SENDER));
-        FaultAnswer vent = find(FaultSearch.of(a), Kind.VENT_SHUT, "upper");
+        FaultAnswer vent = FaultSearch.of(a, new Fault(Kind.VENT_SHUT, "upper"));
         assertThat(vent.verdict()).as("seen in time, and there is another tank").isEqualTo(Verdict.THIN);
         assertThat(vent.seen()).hasSize(1);
         double seen = vent.seen().get(0).minutes();
@@ -216,11 +208,11 @@ class FaultSearchTest {
     void aNeedleBehindAHeaderShowsNothingBeforeItIsEmpty() {
         Project brindle = Systems.demo("brindle-a2");
         String last = brindle.system().runs().stream().filter(r -> r.to().item().equals("carburettor")).findFirst().orElseThrow().id();
-        List<FaultAnswer> all = FaultSearch.of(Assessment.of(fitted(brindle, last, NewItem.PRESSURE_SENDER)));
-        FaultAnswer shut = all.stream().filter(f -> f.fault().kind() == Kind.FILTER_FOULED && Double.isInfinite(f.fault().severity())).findFirst().orElseThrow();
+        Project project = fitted(brindle, last, NewItem.PRESSURE_SENDER);
+        FaultAnswer shut = FaultSearch.of(Assessment.of(project), new Fault(Kind.FILTER_FOULED, "strainer", Double.POSITIVE_INFINITY));
         assertThat(shut.minutes()).isPositive();
         assertThat(shut.seen().get(0).minutes()).isEqualTo(shut.minutes());
-        FaultAnswer supply = all.stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).findFirst().orElseThrow();
+        FaultAnswer supply = supplies(project).get(0);
         assertThat(supply.seen().get(0).what()).contains("dark");
         assertThat(supply.lead()).isEqualTo(supply.minutes());
     }
@@ -237,11 +229,11 @@ class FaultSearchTest {
     @Test
     void aHeaderGivesMinutes() {
         Assessment a = Assessment.of(Systems.demo("brindle-a2"));
-        FaultAnswer dead = find(FaultSearch.of(a), Kind.SUPPLY_DEAD, a.project().system().all(Pump.class).findFirst().orElseThrow().id());
+        FaultAnswer dead = supplies(a.project()).get(0);
         double held = a.project().system().all(ration.model.Header.class).findFirst().orElseThrow().capacity().si();
         assertThat(dead.share()).isZero();
         assertThat(dead.minutes()).isCloseTo(held / a.project().brief().demand() / 60, Percentage.withPercentage(1e-6));
-        FaultAnswer needle = find(FaultSearch.of(a), Kind.NEEDLE_STUCK_SHUT, "carburettor");
+        FaultAnswer needle = FaultSearch.of(a, new Fault(Kind.NEEDLE_STUCK_SHUT, "carburettor"));
         assertThat(needle.minutes()).as("behind the header").isZero();
     }
 

@@ -59,6 +59,19 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
     }
 
+    /** What a tube did is told against the document as it was saved before. */
+    @Test
+    void anEarlierDocumentIsComparedWith() throws Exception {
+        answers.open = folder.resolve("before.ration");
+        ration.file.ProjectFile.save(session.project(), answers.open);
+        robot.interact(() -> session.apply(ration.project.Edit.onItem("Resize R3", "r3", ration.model.Run.class, r -> r.resized(ration.model.LineSize.parse(
+                "3/8 x 0.035 tube")))));
+        until(() -> !label("#ledger-flow-figure").startsWith("1.20"));
+        menu("compare");
+        until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));
+        assertThat(label("#message")).contains("Flow margin 1.20", "No test ended");
+    }
+
     /** The packet is written from the menu, behind the window, and can be read back. */
     @Test
     void thePacketIsWritten() throws IOException {

@@ -186,7 +186,7 @@ public final class FindPage extends LivePage {
         }
         words.setText("Hiding a fault\u2026");
         work.start(task -> maker.apply(a), rig -> {
-            practice = new Practice(rig, () -> start(done));
+            practice = new Practice(rig, () -> start(done), words::setText);
             log.practise(practice);
             needles.show(rig);
             ready.setVisible(false);

@@ -2,6 +2,8 @@ package ration.desktop.find;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
+import ration.desktop.session.LongWork;
 import ration.find.Rig;
 import ration.quantity.Unit;
 import ration.reading.Reading;
@@ -11,12 +13,18 @@ final class Practice {
 
     private final Rig rig;
     private final Runnable changed;
+    private final Consumer<String> failed;
     private final List<Reading> taken = new ArrayList<>();
+    private final LongWork work = new LongWork("rig");
 
-    /** @param changed told after each reading */
-    Practice(Rig rig, Runnable changed) {
+    /**
+     * @param changed told after each reading
+     * @param failed  told why there is none
+     */
+    Practice(Rig rig, Runnable changed, Consumer<String> failed) {
         this.rig = rig;
         this.changed = changed;
+        this.failed = failed;
     }
 
     Rig rig() {
@@ -27,9 +35,12 @@ final class Practice {
         return List.copyOf(taken);
     }
 
+    /** The rig answers beside the window: what it has not been asked yet has to be solved. */
     void ask(Reading asked) {
-        taken.add(rig.read(asked));
-        changed.run();
+        work.start(task -> rig.read(asked), read -> {
+            taken.add(read);
+            changed.run();
+        }, failed);
     }
 
     /** What a usual instrument may be off by, SI; minutes for a time. */

@@ -233,6 +233,10 @@ public final class MainWindow {
                 item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
                 item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
                 item("This case as EPANET network\u2026", "menu-network", null, exports::network),
+                item("Compare with an earlier document\u2026", "menu-compare", null, () -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(path -> {
+                    openingCard.doing("Comparing with " + path.getFileName());
+                    session.compare(path);
+                })),
                 item("Packet for the inspector as PDF\u2026", "menu-packet", null, () -> {
                     openingCard.doing("Writing the packet");
                     exports.packet(session.opening());

@@ -318,6 +318,19 @@ public final class Session {
         }, this::say);
     }
 
+    /** Says what was changed since another document, what that did, which tests it ended; worked out behind the window. */
+    public void compare(Path earlier) {
+        Assessment now = shown.get().assessment();
+        UnitSystem in = units.get();
+        opening.start(task -> {
+            try {
+                return Comparison.of(Assessment.of(ProjectFile.open(earlier)), now, in).sentence();
+            } catch (ProjectFileException e) {
+                return e.getMessage();
+            }
+        }, this::say, this::say);
+    }
+
     /** Whether somebody else wrote the document's file since it was opened or saved here. */
     public boolean changedOnDisk(Path path) {
         return path.equals(file.get()) && stamp.filter(s -> !s.stillHolds(path)).isPresent();
