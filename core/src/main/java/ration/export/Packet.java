@@ -8,12 +8,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Ledger;
 import ration.assess.VaporAnswer;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Measure;
 import ration.check.Verdict;
@@ -210,8 +210,7 @@ public final class Packet {
 
     /** Drained in the attitude that governs, of a tank's unusable fuel; nothing else is measured by a test yet. */
     private String measuredOf(Finding f) {
-        boolean unusable = f.title().toLowerCase(Locale.ROOT).contains("unusable");
-        return unusable ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : f.measure().isPresent() ? "no test" : "";
+        return f.check() == Check.TANK_UNUSABLE ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : f.measure().isPresent() ? "no test" : "";
     }
 
     private boolean stale(HangarTest t) {

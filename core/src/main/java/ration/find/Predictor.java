@@ -105,7 +105,13 @@ final class Predictor {
     private double flow(FlowAnswer a, Reading r) {
         Optional<Run> run = r.run(system);
         double flow = run.map(x -> Math.abs(a.flow(x.id()))).orElse(0.0);
-        return a.airDrawn().isEmpty() ? flow : 0;
+        return a.airDrawn().isEmpty() ? flow * taken(a, r.setting()) : 0;
+    }
+
+    /** An engine never takes more than it needs, though more could come; an open line gives all. */
+    private double taken(FlowAnswer a, Setting s) {
+        double need = need(a.condition(), s);
+        return s.has(Manoeuvre.LINE_OPEN) || a.inletFlow() <= need ? 1 : need / a.inletFlow();
     }
 
     /** Out of a tank in ten minutes: at once where its vent is open, drawn down where the air over it thins. */
@@ -115,7 +121,8 @@ final class Predictor {
             return 0;
         }
         if (!c.faults().any(Fault.Kind.VENT_SHUT)) {
-            return answer(c, r.setting()).outflow(tank.get());
+            FlowAnswer a = answer(c, r.setting());
+            return a.airDrawn().isEmpty() ? a.outflow(tank.get()) * taken(a, r.setting()) : 0;
         }
         Holding after = levels.computeIfAbsent(c, k -> new Course(basis, c).on(c, need(c, r.setting()), DIPPED).holding());
         return (c.contents().getOrDefault(r.item(), 0.0) - after.tank(r.item())) / (60 * DIPPED);

@@ -115,8 +115,10 @@ final class Needles extends VBox {
             UnitSystem units = session.units().get();
             Label figure = Ui.label(units.text(needle.value(), needle.unit().dimension()), "figure");
             figure.setId("needle-" + needle.item() + "-" + needle.quantity());
-            lines.add(Ui.label(name, "soft"), n % 2 * 2, n / 2);
-            lines.add(figure, n % 2 * 2 + 1, n / 2);
+            figure.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            Label of = Ui.label(name, "soft");
+            of.setMaxWidth(COLUMN);
+            lines.addRow(n, of, figure);
             n++;
         }
     }
