@@ -60,6 +60,9 @@ final class Needles extends VBox {
     }
 
     private void turn() {
+        if (rig == null) {
+            return;
+        }
         if (service != null) {
             stop();
             time.setText("stands at " + clock());
