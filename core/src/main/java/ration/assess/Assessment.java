@@ -273,7 +273,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     }
 
     private static TankBody body(Project project, Tank tank) {
-        return TankBody.of(tank, TankEvidence.of(tank, project.tests()).calibration(tank, project.brief().envelope().parked().si()));
+        return TankBody.of(tank, TankEvidence.of(tank, project.tests(), project.asBuilt()).calibration(tank, project.brief().envelope().parked().si()));
     }
 
     /** Answers any condition of this project; empty while a problem blocks. */

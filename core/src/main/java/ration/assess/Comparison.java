@@ -9,11 +9,11 @@ import java.util.Optional;
 import java.util.Set;
 import ration.check.Finding;
 import ration.check.Verdict;
-import ration.evidence.Fingerprint;
+import ration.evidence.AsBuilt;
 import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
-import ration.model.Item;
-import ration.model.Tank;
+import ration.evidence.Named;
+import ration.evidence.Standing;
 import ration.project.Difference;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
@@ -134,38 +134,39 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
     /** Tests that an edit from one state to the other ends; for asking before the edit is made, too. */
     public static List<Ended> ended(Project first, Project second) {
         List<Ended> all = new ArrayList<>();
+        if (first.tests().isEmpty()) {
+            return all;
+        }
+        AsBuilt before = first.asBuilt();
+        AsBuilt after = second.asBuilt();
         for (HangarTest t : first.tests()) {
-            if (!t.progress().done() || !counts(first, t)) {
+            if (!Standing.of(t, before).counts()) {
                 continue;
             }
             Optional<HangarTest> kept = second.test(t.id());
-            if (kept.isPresent() && kept.get().by().fingerprint().equals(t.by().fingerprint()) && counts(second, t)) {
+            if (kept.isPresent() && sameGround(kept.get(), t) && Standing.of(t, after).counts()) {
                 continue;
             }
-            String tank = first.system().item(t.tank()).map(Item::name).orElse(t.tank());
-            all.add(new Ended(t.id(), t.work().title() + " of " + tank, causes(tank(first, t).orElseThrow(), second, t, kept)));
+            all.add(new Ended(t.id(), Named.of(first.system(), t), causes(before, after, t, kept)));
         }
         return all;
     }
 
-    private static boolean counts(Project p, HangarTest t) {
-        return tank(p, t).filter(x -> Fingerprint.of(x).equals(t.by().fingerprint())).isPresent();
-    }
-
-    private static Optional<Tank> tank(Project p, HangarTest t) {
-        return p.system().item(t.tank()).flatMap(i -> i.only(Tank.class));
+    private static boolean sameGround(HangarTest kept, HangarTest t) {
+        return kept.by().fingerprint().equals(t.by().fingerprint()) && kept.by().inputs().equals(t.by().inputs()) && kept.by().beside().standIn() == t.by().beside()
+                .standIn();
     }
 
     /** The test counted before, so what it rests on is what was laid out then, whether its record tells or not. */
-    private static List<String> causes(Tank before, Project second, HangarTest t, Optional<HangarTest> kept) {
+    private static List<String> causes(AsBuilt before, AsBuilt after, HangarTest t, Optional<HangarTest> kept) {
         if (kept.isEmpty()) {
             return List.of("its record is not there");
         }
-        Optional<Tank> now = tank(second, t);
-        if (now.isEmpty()) {
-            return List.of("its tank is not there");
+        if (!t.subject().isEmpty() && after.system().item(t.subject()).isEmpty()) {
+            return List.of("its " + (before.tank(t.subject()).isPresent() ? "tank" : "part") + " is not there");
         }
-        List<String> said = Inputs.of(before).changed(Inputs.of(now.get())).stream().map(Inputs.Change::words).toList();
+        List<String> said = Standing.of(t.with(t.by().withInputs(Standing.restsOn(before, t.subject(), t.work()))), after).changes().stream().map(Inputs.Change::words)
+                .toList();
         return said.isEmpty() ? List.of("its record says it was done on something else") : said;
     }
 }

@@ -73,7 +73,7 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
 
     /** Throws IllegalArgumentException where its shape does not close. */
     public static TankAnswer of(Project project, Tank tank) {
-        TankEvidence evidence = TankEvidence.of(tank, project.tests());
+        TankEvidence evidence = TankEvidence.of(tank, project.tests(), project.asBuilt());
         TankBody body = TankBody.of(tank, evidence.calibration(tank, project.brief().envelope().parked().si()));
         Feed feed = Feeds.of(project, tank);
         return new TankAnswer(body, feed, Governing.of(body, feed, project.brief().envelope().corners()), evidence,

@@ -176,8 +176,8 @@ final class TankChecks {
     }
 
     /** Which inputs of the records are no longer so; a moved tank side changes many at once. */
-    private static String changed(TankAnswer t) {
-        List<Inputs.Change> changes = t.evidence().changes(t.tank());
+    private String changed(TankAnswer t) {
+        List<Inputs.Change> changes = t.evidence().changes(project.asBuilt());
         String named = changes.stream().limit(MOST_CHANGES).map(Inputs.Change::words).collect(java.util.stream.Collectors.joining("; "));
         return changes.isEmpty() ? "" : " " + named.substring(0, 1).toUpperCase(Locale.ROOT) + named.substring(1) + (changes.size()
                 > MOST_CHANGES ? "; and " + (changes.size() - MOST_CHANGES) + " more." : ".");

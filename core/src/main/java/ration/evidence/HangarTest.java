@@ -1,5 +1,7 @@
 package ration.evidence;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import ration.model.Measured;
 import ration.model.Tank;
@@ -8,12 +10,12 @@ import ration.model.Tank;
  * A test as recorded.
  *
  * @param id       unique in the document
- * @param tank     id of the tank it was done on
+ * @param subject  id of what it was done on: a tank, a pump, a selector; empty of the whole aircraft
  * @param by       who, when, with what
  * @param work     what was done and read
  * @param progress how far it is
  */
-public record HangarTest(String id, String tank, Circumstances by, Work work, Progress progress) {
+public record HangarTest(String id, String subject, Circumstances by, Work work, Progress progress) {
 
     /**
      * Who, when, with what.
@@ -25,9 +27,16 @@ public record HangarTest(String id, String tank, Circumstances by, Work work, Pr
      * @param notes       in their own words
      * @param fingerprint of what it was done on
      * @param inputs      the same in readable lines; none in records made before they were kept
+     * @param beside      who saw it, what the instrument is worth, what fed the figures, photographs
      */
     public record Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
-            String fingerprint, Inputs inputs) {
+            String fingerprint, Inputs inputs, Beside beside) {
+
+        /** With nothing said beside. */
+        public Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
+                String fingerprint, Inputs inputs) {
+            this(date, who, instrument, ambient, notes, fingerprint, inputs, Beside.NONE);
+        }
 
         /** Without its inputs in words. */
         public Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
@@ -37,24 +46,84 @@ public record HangarTest(String id, String tank, Circumstances by, Work work, Pr
 
         /** Of a test begun on a tank as it is laid out. */
         public Circumstances on(Tank tank) {
-            return new Circumstances(date, who, instrument, ambient, notes, Fingerprint.of(tank), Inputs.of(tank));
+            return new Circumstances(date, who, instrument, ambient, notes, Fingerprint.of(tank), Inputs.of(tank), beside);
+        }
+
+        /** Of a test that rests on these lines. */
+        public Circumstances on(Inputs lines) {
+            return new Circumstances(date, who, instrument, ambient, notes, "", lines, beside);
+        }
+
+        /** Resting on these lines, its fingerprint kept. */
+        public Circumstances withInputs(Inputs lines) {
+            return new Circumstances(date, who, instrument, ambient, notes, fingerprint, lines, beside);
+        }
+
+        public Circumstances with(Beside other) {
+            return new Circumstances(date, who, instrument, ambient, notes, fingerprint, inputs, other);
         }
 
         public Circumstances withWho(String other) {
-            return new Circumstances(date, other, instrument, ambient, notes, fingerprint, inputs);
+            return new Circumstances(date, other, instrument, ambient, notes, fingerprint, inputs, beside);
         }
 
         public Circumstances withInstrument(String other) {
-            return new Circumstances(date, who, other, ambient, notes, fingerprint, inputs);
+            return new Circumstances(date, who, other, ambient, notes, fingerprint, inputs, beside);
         }
 
         public Circumstances withAmbient(Optional<Measured> other) {
-            return new Circumstances(date, who, instrument, other, notes, fingerprint, inputs);
+            return new Circumstances(date, who, instrument, other, notes, fingerprint, inputs, beside);
         }
 
         public Circumstances withNotes(String other) {
-            return new Circumstances(date, who, instrument, ambient, other, fingerprint, inputs);
+            return new Circumstances(date, who, instrument, ambient, other, fingerprint, inputs, beside);
         }
+    }
+
+    /**
+     * What stands beside a record.
+     *
+     * @param witness     who was there
+     * @param calibration error of the instrument and the day it was found, in their own words
+     * @param standIn     whether figures came from the stand-in for the aircraft: such a record never closes anything
+     * @param photos      files beside the document
+     */
+    public record Beside(String witness, String calibration, boolean standIn, List<Photo> photos) {
+
+        public static final Beside NONE = new Beside("", "", false, List.of());
+
+        public Beside {
+            photos = List.copyOf(photos);
+        }
+
+        public Beside withWitness(String other) {
+            return new Beside(other, calibration, standIn, photos);
+        }
+
+        public Beside withCalibration(String other) {
+            return new Beside(witness, other, standIn, photos);
+        }
+
+        /** Fed by the stand-in: it stays so. */
+        public Beside fedByStandIn() {
+            return new Beside(witness, calibration, true, photos);
+        }
+
+        public Beside with(Photo photo) {
+            List<Photo> all = new ArrayList<>(photos);
+            all.removeIf(p -> p.file().equals(photo.file()));
+            all.add(photo);
+            return new Beside(witness, calibration, standIn, all);
+        }
+    }
+
+    /**
+     * A file kept beside the document: a photograph, a logger's table.
+     *
+     * @param file   its name, without a folder
+     * @param sha256 of its bytes, 64 hexadecimal letters
+     */
+    public record Photo(String file, String sha256) {
     }
 
     /**
@@ -69,15 +138,15 @@ public record HangarTest(String id, String tank, Circumstances by, Work work, Pr
     }
 
     public HangarTest with(Work other) {
-        return new HangarTest(id, tank, by, other, progress);
+        return new HangarTest(id, subject, by, other, progress);
     }
 
     public HangarTest with(Circumstances other) {
-        return new HangarTest(id, tank, other, work, progress);
+        return new HangarTest(id, subject, other, work, progress);
     }
 
     public HangarTest with(Progress other) {
-        return new HangarTest(id, tank, by, work, other);
+        return new HangarTest(id, subject, by, work, other);
     }
 
     public HangarTest atStep(int step) {

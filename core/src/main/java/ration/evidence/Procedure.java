@@ -10,7 +10,13 @@ import ration.model.Tank;
 public final class Procedure {
 
     /** What a step asks for. */
-    public enum Asks { READ, WHO, POUR, ATTITUDE, SELECT, DRAIN, BACK, PARKED, READING, BEFORE, METERED, RESULT }
+    public enum Asks { READ, WHO, POUR, ATTITUDE, SELECT, DRAIN, BACK, PARKED, READING, BEFORE, METERED, RESULT,
+        /** Figures entered once. */
+        FIGURES,
+        /** A repeat. */
+        ROW,
+        /** Pieces looked at. */
+        EACH }
 
     /**
      * A step.
@@ -19,16 +25,32 @@ public final class Procedure {
      * @param title   what to do, in a few words
      * @param words   how
      * @param caution read before it; empty if there is none
+     * @param keys    of the figures it asks
      */
-    public record Step(Asks asks, String title, String words, String caution) {
+    public record Step(Asks asks, String title, String words, String caution, List<String> keys) {
+        public Step {
+            keys = List.copyOf(keys);
+        }
+
+        Step(Asks asks, String title, String words, String caution) {
+            this(asks, title, words, caution, List.of());
+        }
     }
 
-    private static final String FUEL = "Ventilate; no ignition source near; extinguisher at hand; bond aircraft, can and"
+    static final String FUEL = "Ventilate; no ignition source near; extinguisher at hand; bond aircraft, can and"
             + " funnel; approved containers; drained fuel is hazardous waste.";
-    private static final String RIG = "Chocks, brakes, and a rig that holds before the nose goes up. Nobody under the"
+    static final String RIG = "Chocks, brakes, and a rig that holds before the nose goes up. Nobody under the"
             + " aircraft.";
 
     private Procedure() {
+    }
+
+    /** The steps of a test of a system; none where what it was done on is no longer laid out. */
+    public static List<Step> of(HangarTest test, FuelSystem system) {
+        if (test.work() instanceof Work.Sheet sheet) {
+            return test.subject().isEmpty() || system.item(test.subject()).isPresent() ? SheetSteps.of(sheet.kind(), Named.on(system, test.subject(), sheet)) : List.of();
+        }
+        return system.item(test.subject()).flatMap(i -> i.only(Tank.class)).map(t -> of(test.work(), system, t)).orElse(List.of());
     }
 
     /** The steps of a kind of work on a tank of a system. */

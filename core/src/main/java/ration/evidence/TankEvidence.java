@@ -31,21 +31,19 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
     }
 
     /** Out of all records of a document. */
-    public static TankEvidence of(Tank tank, List<HangarTest> all) {
-        List<HangarTest> mine = all.stream().filter(t -> t.tank().equals(tank.id()) && t.progress().done()).toList();
+    public static TankEvidence of(Tank tank, List<HangarTest> all, AsBuilt now) {
+        List<HangarTest> mine = all.stream().filter(t -> t.subject().equals(tank.id()) && t.progress().done() && !(t.work() instanceof Work.Sheet)).toList();
         if (mine.isEmpty()) {
             return NONE;
         }
-        String now = Fingerprint.of(tank);
-        List<HangarTest> good = mine.stream().filter(t -> t.by().fingerprint().equals(now)).toList();
-        return new TankEvidence(only(good, Work.Drain.class), only(good, Work.Fill.class), only(good, Work.TopOff.class),
-                mine.stream().filter(t -> !good.contains(t)).toList());
+        List<HangarTest> good = mine.stream().filter(t -> Standing.of(t, now).counts()).toList();
+        return new TankEvidence(only(good, Work.Drain.class), only(good, Work.Fill.class), only(good, Work.TopOff.class), mine.stream().filter(t -> Standing.of(t, now)
+                .state() == Standing.State.STALE).toList());
     }
 
     /** What ended the records that no longer count, each change once; nothing of records that do not tell what they rest on. */
-    public List<Inputs.Change> changes(Tank tank) {
-        Inputs now = Inputs.of(tank);
-        return stale.stream().flatMap(t -> t.by().inputs().changed(now).stream()).distinct().toList();
+    public List<Inputs.Change> changes(AsBuilt now) {
+        return stale.stream().flatMap(t -> Standing.of(t, now).changes().stream()).distinct().toList();
     }
 
     private static List<HangarTest> only(List<HangarTest> tests, Class<? extends Work> kind) {

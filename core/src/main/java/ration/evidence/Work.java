@@ -2,14 +2,21 @@ package ration.evidence;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import ration.condition.Handles;
 import ration.model.Measured;
 
 /** What was done in a test and what was read. */
 public sealed interface Work {
 
+    TestKind kind();
+
     /** What people call the test. */
-    String title();
+    default String title() {
+        return kind() == TestKind.DRAIN ? "Drain test" : kind().title();
+    }
 
     /**
      * Unusable fuel by draining: a known amount in, what runs out at the strainer taken from it.
@@ -25,8 +32,8 @@ public sealed interface Work {
         }
 
         @Override
-        public String title() {
-            return "Drain test";
+        public TestKind kind() {
+            return TestKind.DRAIN;
         }
 
         public Drain withPosition(String other) {
@@ -82,8 +89,8 @@ public sealed interface Work {
         }
 
         @Override
-        public String title() {
-            return "Fill and mark";
+        public TestKind kind() {
+            return TestKind.FILL;
         }
 
         public Fill withAttitude(String name, Measured other) {
@@ -132,8 +139,100 @@ public sealed interface Work {
         }
 
         @Override
-        public String title() {
-            return "Top-off";
+        public TestKind kind() {
+            return TestKind.TOP_OFF;
+        }
+    }
+
+    /**
+     * Any other test, as its {@link Form} asks.
+     *
+     * @param kind    of test
+     * @param handles as they were set; nothing set where they do not matter
+     * @param once    figures entered once, by their key
+     * @param rows    repeats, or pieces looked at
+     */
+    record Sheet(TestKind kind, Handles handles, Map<String, Measured> once, List<Row> rows) implements Work {
+        public Sheet {
+            once = java.util.Collections.unmodifiableMap(new java.util.TreeMap<>(once));
+            rows = List.copyOf(rows);
+        }
+
+        /** Nothing entered yet. */
+        public static Sheet begun(TestKind kind, Handles handles) {
+            return new Sheet(kind, handles, Map.of(), List.of());
+        }
+
+        public Form form() {
+            return Form.of(kind).orElseThrow();
+        }
+
+        public OptionalDouble figure(String key) {
+            Measured m = once.get(key);
+            return m == null ? OptionalDouble.empty() : OptionalDouble.of(m.si());
+        }
+
+        public Sheet with(String key, Measured m) {
+            Map<String, Measured> all = new java.util.TreeMap<>(once);
+            all.put(key, m);
+            return new Sheet(kind, handles, all, rows);
+        }
+
+        public Sheet withRows(List<Row> other) {
+            return new Sheet(kind, handles, once, other);
+        }
+
+        public Sheet plus(Row row) {
+            List<Row> all = new ArrayList<>(rows);
+            all.add(row);
+            return withRows(all);
+        }
+
+        /** With what was seen of a piece in the place of what was seen before, or added. */
+        public Sheet seen(Row row) {
+            List<Row> all = new ArrayList<>(rows);
+            all.removeIf(r -> r.of().equals(row.of()));
+            all.add(row);
+            return withRows(all);
+        }
+
+        public Optional<Row> row(String of) {
+            return rows.stream().filter(r -> r.of.equals(of)).findFirst();
+        }
+
+        /** Rows that have every figure that is needed. */
+        public List<Row> full() {
+            Form form = form();
+            return rows.stream().filter(r -> form.each().stream().filter(Form.Ask::needed).allMatch(a -> r.figures.containsKey(a.key())) && (form.grades()
+                    .isEmpty() || r.grade.isPresent())).toList();
+        }
+    }
+
+    /**
+     * A repeat, or a piece looked at.
+     *
+     * @param of      id of the piece; empty of a repeat
+     * @param figures by their key
+     * @param grade   what was seen
+     * @param again   day it is looked at again, yyyy-mm-dd; empty if none
+     */
+    record Row(String of, Map<String, Measured> figures, Optional<Grade> grade, String again) {
+        public Row {
+            figures = java.util.Collections.unmodifiableMap(new java.util.TreeMap<>(figures));
+        }
+
+        /** A piece as it was seen. */
+        public static Row seen(String of, Grade grade) {
+            return new Row(of, Map.of(), Optional.of(grade), "");
+        }
+
+        /** A repeat. */
+        public static Row of(Map<String, Measured> figures) {
+            return new Row("", figures, Optional.empty(), "");
+        }
+
+        public double si(String key) {
+            return figures.get(key).si();
         }
     }
 }

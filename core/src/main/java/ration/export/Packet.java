@@ -23,9 +23,11 @@ import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightRun;
 import ration.drawdown.FlightTable;
 import ration.drawdown.UsualFlight;
-import ration.evidence.Fingerprint;
 import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
+import ration.evidence.Named;
+import ration.evidence.Readout;
+import ration.evidence.Standing;
 import ration.evidence.Work;
 import ration.export.PacketPages.Column;
 import ration.fault.FaultAnswer;
@@ -35,7 +37,6 @@ import ration.model.Field;
 import ration.model.FieldSheet;
 import ration.model.Item;
 import ration.model.Run;
-import ration.model.Tank;
 import ration.plumbing.SheetColumn;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -213,12 +214,8 @@ public final class Packet {
         return f.check() == Check.TANK_UNUSABLE ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : f.measure().isPresent() ? "no test" : "";
     }
 
-    private boolean stale(HangarTest t) {
-        return tank(t).filter(x -> Fingerprint.of(x).equals(t.by().fingerprint())).isEmpty();
-    }
-
-    private Optional<Tank> tank(HangarTest t) {
-        return project.system().item(t.tank()).flatMap(i -> i.only(Tank.class));
+    private Standing standing(HangarTest t) {
+        return Standing.of(t, project.asBuilt());
     }
 
     private void tests() throws IOException {
@@ -226,21 +223,16 @@ public final class Packet {
         if (project.tests().isEmpty()) {
             pages.text("No test is recorded: nothing is shown by measurement.", 9, false);
         } else {
-            pages.table(List.of(new Column<HangarTest>("Test", 0.2, t -> t.work().title() + " of " + tank(t).map(Tank::name).orElse(t.tank())), new Column<>("Day, by", 0.16, t -> t.by()
+            pages.table(List.of(new Column<HangarTest>("Test", 0.2, t -> Named.of(project.system(), t)), new Column<>("Day, by", 0.16, t -> t.by()
                     .date() + " " + t.by().who()), new Column<>("With", 0.14, t -> t.by().instrument()), new Column<>("Figures", 0.28, this::figures), new Column<>("Counts", 0.22,
-                            this::counts)), project.tests(), t -> t.progress().done() && stale(t));
+                            this::counts)), project.tests(), t -> t.progress().done() && !standing(t).counts());
         }
     }
 
     private String counts(HangarTest t) {
-        if (!t.progress().done()) {
-            return "no: not finished";
-        }
-        if (!stale(t)) {
-            return "yes";
-        }
-        List<Inputs.Change> changes = tank(t).map(x -> t.by().inputs().changed(Inputs.of(x))).orElse(List.of());
-        return "no: " + (changes.isEmpty() ? "the tank or its outlet changed since" : String.join("; ", changes.stream().limit(3).map(Inputs.Change::words).toList()));
+        Standing standing = standing(t);
+        return standing.counts() ? "yes" : "no: " + (standing.changes().isEmpty() ? standing.words() : String.join("; ", standing.changes().stream().limit(3).map(
+                Inputs.Change::words).toList()));
     }
 
     private String figures(HangarTest t) {
@@ -253,6 +245,9 @@ public final class Packet {
         }
         if (t.work() instanceof Work.Fill f) {
             return f.points().size() + " pours, " + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch " + f.pitch().quantity().shown();
+        }
+        if (t.work() instanceof Work.Sheet sheet) {
+            return Readout.lines(sheet, project.system(), units);
         }
         Work.TopOff top = (Work.TopOff) t.work();
         return top.metered().map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all").orElse("not finished");

@@ -2,10 +2,19 @@ package ration.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import ration.condition.Handles;
+import ration.evidence.Form;
+import ration.evidence.Grade;
 import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
+import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.model.Measured;
 import ration.quantity.Unit;
@@ -34,10 +43,7 @@ final class TestCodec {
             }));
             case "top-off" -> new Work.TopOff(volume(in, "before"), in.optionalMeasured("metered", Unit.GALLON),
                     in.optionalMeasured("pitch", Unit.DEGREE));
-            default -> {
-                in.problem("kind", "this kind of test is not known to this version. Known: drain, fill, top-off.");
-                yield new Work.TopOff(Measured.of(0, Unit.GALLON), java.util.Optional.empty());
-            }
+            default -> sheet(reader, in);
         };
         double step = in.number("step", 0);
         double seconds = in.number("seconds", 0);
@@ -46,12 +52,75 @@ final class TestCodec {
             step = 0;
             seconds = 0;
         }
-        HangarTest test = new HangarTest(reader.mark(in, "id"), reader.mark(in, "tank"), new HangarTest.Circumstances(
+        HangarTest test = new HangarTest(reader.mark(in, "id"), work instanceof Work.Sheet ? in.text("subject", "") : reader.mark(in, "tank"), new HangarTest.Circumstances(
                 in.text("date", ""), in.text("who", ""), in.text("instrument", ""),
-                in.optionalMeasured("ambient", Unit.CELSIUS), in.text("notes", ""), in.text("fingerprint", ""), inputs(in)), work,
+                in.optionalMeasured("ambient", Unit.CELSIUS), in.text("notes", ""), in.text("fingerprint", ""), inputs(in), beside(in)), work,
                 new HangarTest.Progress((int) step, seconds, in.flag("done")));
         in.keepUnknown();
         return test;
+    }
+
+    /** A test with a form: unknown figures and grades are told, never guessed. */
+    private static Work sheet(ProjectReader reader, JsonObjectReader in) {
+        Optional<TestKind> kind = TestKind.keyed(in.text("kind"));
+        Optional<Form> form = kind.flatMap(Form::of);
+        if (form.isEmpty()) {
+            in.problem("kind", "this kind of test is not known to this version. Known: " + String.join(", ", Stream.of(TestKind.values()).map(TestKind::key).toList()) + ".");
+            return new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty());
+        }
+        Map<String, String> positions = new LinkedHashMap<>();
+        in.list("positions", p -> {
+            positions.put(p.text("selector"), p.text("at"));
+            p.keepUnknown();
+            return p;
+        });
+        Set<String> stopped = new LinkedHashSet<>();
+        in.list("stopped", p -> {
+            stopped.add(p.text("pump"));
+            p.keepUnknown();
+            return p;
+        });
+        List<Work.Row> rows = in.list("rows", r -> {
+            Optional<Grade> grade = r.has("grade") ? Grade.worded(r.text("grade")) : Optional.empty();
+            if (r.has("grade") && grade.filter(form.get().grades()::contains).isEmpty()) {
+                r.problem("grade", "one of these is expected: " + String.join(", ", form.get().grades().stream().map(Grade::word).toList()) + ".");
+                grade = Optional.empty();
+            }
+            Work.Row row = new Work.Row(r.text("of", ""), figures(r, form.get().each()), grade, r.text("again", ""));
+            r.keepUnknown();
+            return row;
+        });
+        return new Work.Sheet(kind.get(), new Handles(positions, Set.of(), stopped), figures(in, form.get().once()), rows);
+    }
+
+    private static Map<String, Measured> figures(JsonObjectReader in, List<Form.Ask> asked) {
+        Map<String, Measured> all = new LinkedHashMap<>();
+        in.list("figures", f -> {
+            String of = f.text("of");
+            Optional<Form.Ask> ask = asked.stream().filter(a -> a.key().equals(of)).findFirst();
+            if (ask.isEmpty()) {
+                f.problem("of", "this test has no such figure. Known: " + String.join(", ", asked.stream().map(Form.Ask::key).toList()) + ".");
+                return f;
+            }
+            Measured m = f.measured("is", ask.get().unit());
+            try {
+                ask.get().check(m.si());
+                all.put(of, m);
+            } catch (IllegalArgumentException e) {
+                f.problem("is", e.getMessage());
+            }
+            f.keepUnknown();
+            return f;
+        });
+        return all;
+    }
+
+    private static HangarTest.Beside beside(JsonObjectReader in) {
+        return new HangarTest.Beside(in.text("witness", ""), in.text("calibration", ""), in.has("standIn") && in.flag("standIn"), in.list("photos", p -> {
+            HangarTest.Photo photo = new HangarTest.Photo(p.text("file"), p.text("sha256"));
+            p.keepUnknown();
+            return photo;
+        }));
     }
 
     private static Inputs inputs(JsonObjectReader in) {
@@ -77,9 +146,13 @@ final class TestCodec {
     }
 
     static void write(ProjectWriter writer, ObjectNode out, String path, HangarTest test) {
-        out.put("kind", test.work() instanceof Work.Drain ? "drain" : test.work() instanceof Work.Fill ? "fill" : "top-off");
+        out.put("kind", test.work().kind().key());
         out.put("id", test.id());
-        out.put("tank", test.tank());
+        if (!(test.work() instanceof Work.Sheet)) {
+            out.put("tank", test.subject());
+        } else if (!test.subject().isEmpty()) {
+            out.put("subject", test.subject());
+        }
         HangarTest.Circumstances by = test.by();
         out.put("date", by.date());
         out.put("who", by.who());
@@ -112,9 +185,62 @@ final class TestCodec {
             writer.measured(out, path, "before", top.before());
             top.metered().ifPresent(m -> writer.measured(out, path, "metered", m));
             top.pitch().ifPresent(p -> writer.measured(out, path, "pitch", p));
+        } else if (test.work() instanceof Work.Sheet sheet) {
+            sheet(writer, out, path, sheet);
         }
+        beside(writer, out, path, test.by().beside());
         out.put("step", test.progress().step());
         out.put("seconds", test.progress().seconds());
         out.put("done", test.progress().done());
+    }
+
+    private static void sheet(ProjectWriter writer, ObjectNode out, String path, Work.Sheet sheet) {
+        if (!sheet.handles().positions().isEmpty()) {
+            writer.numbered(out, path, "positions", sorted(sheet.handles().positions()), (p, at, node) -> node.put("selector", p.getKey()).put("at", p.getValue()));
+        }
+        if (!sheet.handles().stopped().isEmpty()) {
+            writer.numbered(out, path, "stopped", sheet.handles().stopped().stream().sorted().toList(), (p, at, node) -> node.put("pump", p));
+        }
+        figures(writer, out, path, sheet.once());
+        if (!sheet.rows().isEmpty()) {
+            writer.numbered(out, path, "rows", sheet.rows(), (r, at, node) -> {
+                if (!r.of().isEmpty()) {
+                    node.put("of", r.of());
+                }
+                r.grade().ifPresent(g -> node.put("grade", g.word()));
+                if (!r.again().isEmpty()) {
+                    node.put("again", r.again());
+                }
+                figures(writer, node, at, r.figures());
+            });
+        }
+    }
+
+    private static <V> List<Map.Entry<String, V>> sorted(Map<String, V> map) {
+        return List.copyOf(new TreeMap<>(map).entrySet());
+    }
+
+    private static void figures(ProjectWriter writer, ObjectNode out, String path, Map<String, Measured> figures) {
+        if (!figures.isEmpty()) {
+            writer.numbered(out, path, "figures", sorted(figures), (f, at, node) -> {
+                node.put("of", f.getKey());
+                writer.measured(node, at, "is", f.getValue());
+            });
+        }
+    }
+
+    private static void beside(ProjectWriter writer, ObjectNode out, String path, HangarTest.Beside beside) {
+        if (!beside.witness().isEmpty()) {
+            out.put("witness", beside.witness());
+        }
+        if (!beside.calibration().isEmpty()) {
+            out.put("calibration", beside.calibration());
+        }
+        if (beside.standIn()) {
+            out.put("standIn", true);
+        }
+        if (!beside.photos().isEmpty()) {
+            writer.numbered(out, path, "photos", beside.photos(), (p, at, node) -> node.put("file", p.file()).put("sha256", p.sha256()));
+        }
     }
 }

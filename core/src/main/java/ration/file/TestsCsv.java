@@ -4,14 +4,22 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import ration.condition.Handles;
+import ration.evidence.Form;
+import ration.evidence.Grade;
 import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
+import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.model.Measured;
 import ration.plumbing.RunSheet;
@@ -22,7 +30,8 @@ import ration.quantity.Unit;
 public final class TestsCsv {
 
     private static final List<String> HEAD = List.of("id", "kind", "tank", "date", "who", "instrument", "ambient", "notes",
-            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading", "inputs");
+            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading", "inputs", "handles", "figures", "of", "read", "seen", "again",
+            "witness", "calibration", "stand-in", "photos");
 
     private TestsCsv() {
     }
@@ -59,12 +68,45 @@ public final class TestsCsv {
         } else if (t.work() instanceof Work.TopOff top) {
             rows.add(row(t, "top-off", "", top.pitch().map(TestsCsv::text).orElse(""), "",
                     top.metered().map(TestsCsv::text).orElse(""), text(top.before()), ""));
+        } else if (t.work() instanceof Work.Sheet sheet) {
+            sheet.rows().forEach(r -> rows.add(sheetRow(t, sheet, r.of(), figures(r.figures()), r.grade().map(Grade::word).orElse(""), r.again())));
+            if (rows.isEmpty()) {
+                rows.add(sheetRow(t, sheet, "", "", "", ""));
+            }
         }
         return rows;
     }
 
     private static List<String> row(HangarTest t, String kind, String... rest) {
-        List<String> row = new ArrayList<>(List.of(t.id(), kind, t.tank(), t.by().date(), t.by().who(), t.by().instrument(),
+        List<String> row = begun(t, kind, rest);
+        row.addAll(List.of("", "", "", "", "", ""));
+        return ended(t, row);
+    }
+
+    private static List<String> sheetRow(HangarTest t, Work.Sheet sheet, String of, String read, String seen, String again) {
+        List<String> row = begun(t, sheet.kind().key(), "", "", "", "", "", "");
+        List<String> handles = new ArrayList<>();
+        new TreeMap<>(sheet.handles().positions()).forEach((s, p) -> handles.add(s + " = " + p));
+        sheet.handles().stopped().stream().sorted().forEach(p -> handles.add(p + STANDS));
+        row.addAll(List.of(String.join("; ", handles), figures(sheet.once()), of, read, seen, again));
+        return ended(t, row);
+    }
+
+    private static final String STANDS = " stands";
+
+    private static String figures(Map<String, Measured> figures) {
+        return figures.entrySet().stream().map(e -> e.getKey() + " = " + text(e.getValue())).collect(Collectors.joining("; "));
+    }
+
+    private static List<String> ended(HangarTest t, List<String> row) {
+        HangarTest.Beside b = t.by().beside();
+        row.addAll(List.of(b.witness(), b.calibration(), b.standIn() ? "yes" : "", b.photos().stream().map(p -> p.file() + " = " + p.sha256()).collect(Collectors.joining(
+                "; "))));
+        return row;
+    }
+
+    private static List<String> begun(HangarTest t, String kind, String... rest) {
+        List<String> row = new ArrayList<>(List.of(t.id(), kind, t.subject(), t.by().date(), t.by().who(), t.by().instrument(),
                 t.by().ambient().map(TestsCsv::text).orElse(""), t.by().notes(), t.by().fingerprint(), t.progress().done()
                 ? "yes" : "no"));
         row.addAll(List.of(rest));
@@ -134,7 +176,7 @@ public final class TestsCsv {
             if (!id.equals(t.id())) {
                 renamed.add(t.id() + " as " + id);
             }
-            all.add(new HangarTest(id, t.tank(), t.by(), t.work(), t.progress()));
+            all.add(new HangarTest(id, t.subject(), t.by(), t.work(), t.progress()));
         }
         int added = all.size() - there.size();
         return new Import(List.copyOf(all), added, added + (added == 1 ? " test" : " tests") + " read."
@@ -161,12 +203,20 @@ public final class TestsCsv {
             }
             return a.with(all);
         }
+        if (a.work() instanceof Work.Sheet x && b.work() instanceof Work.Sheet y && x.kind() == y.kind()) {
+            Work.Sheet all = x;
+            for (Work.Row r : y.rows()) {
+                all = all.plus(r);
+            }
+            return a.with(all);
+        }
         throw new IllegalArgumentException("test " + a.id() + " stands on two rows that do not belong together.");
     }
 
     private static HangarTest test(Map<String, String> cells) {
         String id = cells.getOrDefault("id", "");
-        if (id.isBlank() || cells.getOrDefault("tank", "").isBlank()) {
+        Optional<Form> form = TestKind.keyed(cells.getOrDefault("kind", "")).flatMap(Form::of);
+        if (id.isBlank() || form.isEmpty() && cells.getOrDefault("tank", "").isBlank()) {
             throw new IllegalArgumentException("id and tank must not be empty.");
         }
         Optional<Measured> poured = measured(cells, "poured", Unit.GALLON);
@@ -187,13 +237,62 @@ public final class TestsCsv {
                     measured(cells, "reading", Unit.INCH)))).orElse(List.of()));
             case "top-off" -> new Work.TopOff(back.orElse(Measured.of(0, Unit.GALLON)), poured, measured(cells, "pitch",
                     Unit.DEGREE));
-            default -> throw new IllegalArgumentException("\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of"
-                    + " test. Known: drain, fill, top-off.");
+            default -> sheet(cells, form.orElseThrow(() -> new IllegalArgumentException("\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of test. Known: "
+                    + Stream.of(TestKind.values()).map(TestKind::key).collect(Collectors.joining(", ")) + ".")));
         };
         return new HangarTest(id, cells.get("tank"), new HangarTest.Circumstances(cells.getOrDefault("date", ""),
                 cells.getOrDefault("who", ""), cells.getOrDefault("instrument", ""), measured(cells, "ambient", Unit.CELSIUS),
-                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", ""), inputs(cells.getOrDefault("inputs", ""))), work, new HangarTest.Progress(0, 0,
+                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", ""), inputs(cells.getOrDefault("inputs", "")), beside(cells)), work, new HangarTest.Progress(0, 0,
                 cells.getOrDefault("done", "").equalsIgnoreCase("yes")));
+    }
+
+    private static Work sheet(Map<String, String> cells, Form form) {
+        Map<String, String> positions = new LinkedHashMap<>();
+        Set<String> stopped = new LinkedHashSet<>();
+        for (String part : cells.getOrDefault("handles", "").split(";")) {
+            if (part.strip().endsWith(STANDS)) {
+                stopped.add(part.strip().replaceAll(STANDS + "$", ""));
+            } else if (part.contains("=")) {
+                positions.put(part.substring(0, part.indexOf('=')).strip(), part.substring(part.indexOf('=') + 1).strip());
+            }
+        }
+        Work.Sheet begun = new Work.Sheet(TestKind.keyed(cells.get("kind")).orElseThrow(), new Handles(positions, Set.of(), stopped), figures(cells.getOrDefault(
+                "figures", ""), form.once()), List.of());
+        String seen = cells.getOrDefault("seen", "");
+        Optional<Grade> grade = Grade.worded(seen).filter(form.grades()::contains);
+        if (!seen.isBlank() && grade.isEmpty()) {
+            throw new IllegalArgumentException("seen: one of these is expected: " + form.grades().stream().map(Grade::word).collect(Collectors.joining(", ")) + ".");
+        }
+        Map<String, Measured> read = figures(cells.getOrDefault("read", ""), form.each());
+        return read.isEmpty() && grade.isEmpty() ? begun : begun.plus(new Work.Row(cells.getOrDefault("of", ""), read, grade, cells.getOrDefault("again", "")));
+    }
+
+    private static Map<String, Measured> figures(String cell, List<Form.Ask> asked) {
+        Map<String, Measured> all = new LinkedHashMap<>();
+        for (String part : cell.split(";")) {
+            int at = part.indexOf('=');
+            if (at > 0) {
+                String key = part.substring(0, at).strip();
+                Form.Ask ask = asked.stream().filter(a -> a.key().equals(key)).findFirst().orElseThrow(() -> new IllegalArgumentException("figures: this test has no \u201c" + key
+                        + "\u201d."));
+                Measured m = new Measured(Quantity.parse(part.substring(at + 1), ask.unit()), "");
+                ask.check(m.si());
+                all.put(key, m);
+            }
+        }
+        return all;
+    }
+
+    private static HangarTest.Beside beside(Map<String, String> cells) {
+        List<HangarTest.Photo> photos = new ArrayList<>();
+        for (String part : cells.getOrDefault("photos", "").split(";")) {
+            int at = part.lastIndexOf('=');
+            if (at > 0) {
+                photos.add(new HangarTest.Photo(part.substring(0, at).strip(), part.substring(at + 1).strip()));
+            }
+        }
+        return new HangarTest.Beside(cells.getOrDefault("witness", ""), cells.getOrDefault("calibration", ""), cells.getOrDefault("stand-in", "").equalsIgnoreCase("yes"),
+                photos);
     }
 
     private static Inputs inputs(String cell) {

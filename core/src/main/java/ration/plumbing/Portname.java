@@ -9,13 +9,13 @@ import ration.model.Item;
 import ration.model.PortRef;
 
 /** Ports as people write them: the item's name and, where it has several ports, the port. */
-final class Portname {
+public final class Portname {
 
     private Portname() {
     }
 
     /** The port in words: Strainer out, Left tank outlet. */
-    static String text(FuelSystem system, PortRef port) {
+    public static String text(FuelSystem system, PortRef port) {
         return system.item(port.item()).map(Item::name).orElse(port.item()) + " " + port.port();
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import ration.evidence.AsBuilt;
 import ration.evidence.HangarTest;
 import ration.flight.FlightPlan;
 import ration.fluid.Volatility;
@@ -120,6 +121,11 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     /** Taken on the aircraft, in the order they were taken. */
     public List<Reading> readings() {
         return use.readings();
+    }
+
+    /** What its tests rest on. */
+    public AsBuilt asBuilt() {
+        return new AsBuilt(system, brief.fuel(), brief.envelope().parked().si());
     }
 
     public Optional<HangarTest> test(String id) {

@@ -56,7 +56,7 @@ class ComparisonTest {
     /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */
     @Test
     void aMovedOutletEndsTheTestsOfItsTankByName() {
-        List<HangarTest> done = CORRIE.tests().stream().filter(t -> t.progress().done() && t.tank().equals("upper")).toList();
+        List<HangarTest> done = CORRIE.tests().stream().filter(t -> t.progress().done() && t.subject().equals("upper")).toList();
         assertThat(done).isNotEmpty();
         Project moved = CORRIE.with(CORRIE.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH
                 .toSi(0.25)))).toList())));
@@ -95,8 +95,8 @@ class ComparisonTest {
             }
             List<Comparison.Ended> gone = Comparison.ended(CORRIE, next);
             for (HangarTest t : CORRIE.tests().stream().filter(x -> x.progress().done()).toList()) {
-                Inputs before = Inputs.of(CORRIE.system().item(t.tank()).flatMap(i -> i.only(Tank.class)).orElseThrow());
-                Inputs after = Inputs.of(next.system().item(t.tank()).flatMap(i -> i.only(Tank.class)).orElseThrow());
+                Inputs before = Inputs.of(CORRIE.system().item(t.subject()).flatMap(i -> i.only(Tank.class)).orElseThrow());
+                Inputs after = Inputs.of(next.system().item(t.subject()).flatMap(i -> i.only(Tank.class)).orElseThrow());
                 boolean changed = !before.equals(after);
                 assertThat(gone.stream().anyMatch(e -> e.test().equals(t.id()))).as(item.name() + ", " + f.label() + ": " + before.changed(after)).isEqualTo(changed);
                 ended += changed ? 1 : 0;

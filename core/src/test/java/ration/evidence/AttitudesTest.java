@@ -91,11 +91,11 @@ class AttitudesTest {
         HangarTest top = new HangarTest("t", t.id(), new HangarTest.Circumstances("2026-03-01", "", "", Optional.empty(), "",
                 Fingerprint.of(t)), new Work.TopOff(gal(0), Optional.of(Measured.of(shape, Unit.CUBIC_INCH).with(
                         ration.quantity.Quantity.ofSi(shape, Unit.GALLON)))), new HangarTest.Progress(4, 0, true));
-        TankEvidence e = TankEvidence.of(t, List.of(top));
+        TankEvidence e = TankEvidence.of(t, List.of(top), Systems.corrie().asBuilt());
         assertThat(e.calibration(t, parked).real(shape)).as("just what the shape says, parked").isCloseTo(shape, Offset.offset(1e-9));
         HangarTest said = top.with(new Work.TopOff(gal(0), ((Work.TopOff) top.work()).metered(), Optional.of(Measured.of(0,
                 Unit.DEGREE))));
-        assertThat(TankEvidence.of(t, List.of(said)).calibration(t, parked).real(level)).isCloseTo(shape, Offset.offset(1e-9));
+        assertThat(TankEvidence.of(t, List.of(said), Systems.corrie().asBuilt()).calibration(t, parked).real(level)).isCloseTo(shape, Offset.offset(1e-9));
     }
 
     @Test

@@ -105,7 +105,7 @@ class HangarTestsTest {
     @Test
     void theLargestTrialCountsAndScatterIsSaid() {
         Tank t = tank("left", 20, 0);
-        TankEvidence.Drained d = TankEvidence.of(t, List.of(test("1", t, drained(2.5, 1.8, 1.7, 1.9), true))).drained()
+        TankEvidence.Drained d = evidence(t, List.of(test("1", t, drained(2.5, 1.8, 1.7, 1.9), true))).drained()
                 .get(0);
         assertThat(Unit.GALLON.fromSi(d.largest())).isCloseTo(0.8, Offset.offset(1e-9));
         assertThat(Unit.GALLON.fromSi(d.mean())).isCloseTo(0.7, Offset.offset(1e-9));
@@ -116,7 +116,7 @@ class HangarTestsTest {
     @Test
     void anInterruptedTestProvesNothing() {
         Tank t = tank("left", 20, 0);
-        assertThat(TankEvidence.of(t, List.of(test("1", t, drained(2.5, 1.8), false)))).isEqualTo(TankEvidence.NONE);
+        assertThat(evidence(t, List.of(test("1", t, drained(2.5, 1.8), false)))).isEqualTo(TankEvidence.NONE);
     }
 
     @Test
@@ -124,12 +124,12 @@ class HangarTestsTest {
         Tank t = tank("left", 20, 0);
         List<HangarTest> tests = List.of(test("1", t, drained(2.5, 1.8), true));
         Tank other = t.withUnusable(gal(3)).renamed("Port tank").withVent(Optional.empty());
-        assertThat(TankEvidence.of(other, tests).drains()).hasSize(1);
+        assertThat(evidence(other, tests).drains()).hasSize(1);
         Tank moved = t.withOutlets(List.of(t.outlets().get(0).at(Place.inches(11, 8, 40))));
-        TankEvidence stale = TankEvidence.of(moved, tests);
+        TankEvidence stale = evidence(moved, tests);
         assertThat(stale.drains()).isEmpty();
         assertThat(stale.stale()).hasSize(1);
-        assertThat(TankEvidence.of(t.raised(0.0254), tests).drains()).as("the whole tank higher").hasSize(1);
+        assertThat(evidence(t.raised(0.0254), tests).drains()).as("the whole tank higher").hasSize(1);
         Tank longer = t.withShape(new TankShape.Box(Place.inches(0, 0, 40), Systems.in(21), Systems.in(16), Systems.in(9)));
         assertThat(Fingerprint.of(longer)).isNotEqualTo(Fingerprint.of(t));
     }
@@ -142,7 +142,7 @@ class HangarTestsTest {
         for (int i = 1; i <= 4; i++) {
             fill = fill.plus(new Work.Pour(gal(4.75), Optional.of(Measured.of(tall * i / 4, Unit.INCH))));
         }
-        TankEvidence e = TankEvidence.of(t, List.of(test("1", t, fill, true)));
+        TankEvidence e = evidence(t, List.of(test("1", t, fill, true)));
         assertThat(e.marks(0)).hasSize(4);
         assertThat(e.marks(Math.toRadians(12))).isEmpty();
         Assessment a = Assessment.of(project(t, tank("right", 20, 20), test("1", t, fill, true)));
@@ -157,7 +157,7 @@ class HangarTestsTest {
     @Test
     void toppingOffGivesTheCapacity() {
         Tank t = tank("left", 45, 0);
-        TankEvidence e = TankEvidence.of(t, List.of(test("1", t, new Work.TopOff(gal(10), Optional.of(gal(34))), true)));
+        TankEvidence e = evidence(t, List.of(test("1", t, new Work.TopOff(gal(10), Optional.of(gal(34))), true)));
         assertThat(Unit.GALLON.fromSi(e.capacity().orElseThrow())).isCloseTo(44, Offset.offset(1e-9));
         Assessment a = Assessment.of(project(t, tank("right", 20, 20), test("1", t, new Work.TopOff(gal(10),
                 Optional.of(gal(34))), true)));
@@ -239,5 +239,9 @@ class HangarTestsTest {
             assertThat(steps).allSatisfy(x -> assertThat(x.title()).isNotBlank());
         }
         assertThat(Procedure.of(drained(2.5), s, t).stream().map(Procedure.Step::words)).anyMatch(x -> x.contains("OFF"));
+    }
+
+    private static TankEvidence evidence(Tank t, List<HangarTest> tests) {
+        return TankEvidence.of(t, tests, new AsBuilt(new FuelSystem(List.of(t), Optional.empty()), ration.fluid.FuelGrade.AVGAS_100LL, Math.toRadians(12)));
     }
 }

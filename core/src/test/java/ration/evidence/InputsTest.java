@@ -52,7 +52,7 @@ class InputsTest {
     void theFindingAndTheFileTellWhatChanged() throws Exception {
         Project demo = Systems.corrie();
         Tank tank = (Tank) demo.system().item("upper").orElseThrow();
-        HangarTest drained = demo.tests().stream().filter(t -> t.tank().equals("upper") && t.progress().done() && t.work() instanceof
+        HangarTest drained = demo.tests().stream().filter(t -> t.subject().equals("upper") && t.progress().done() && t.work() instanceof
                 Work.Drain).findFirst().orElseThrow();
         Project kept = demo.with(drained.with(drained.by().on(tank)));
         Project saved = ProjectFile.read(ProjectFile.text(kept).getBytes(StandardCharsets.UTF_8), "kept.ration");

@@ -1,0 +1,248 @@
+package ration.evidence;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import ration.condition.Handles;
+import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Field;
+import ration.model.FieldSheet;
+import ration.model.Fitting;
+import ration.model.FuelSystem;
+import ration.model.Header;
+import ration.model.Item;
+import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Regulator;
+import ration.model.Run;
+import ration.model.RunBuild;
+import ration.model.Selector;
+import ration.model.SomeKinds;
+import ration.model.Strainer;
+import ration.model.Tank;
+import ration.model.VentPlenum;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.topology.Passage;
+import ration.topology.Passing;
+import ration.topology.Topology;
+
+/**
+ * What a test with a {@link Form} rests on, in lines: a part by its id, what of it, and how that stood. Heights and places count
+ * from the engine's inlet, so an aircraft measured from another datum is the same one; names do not count.
+ */
+final class RestsOn {
+
+    private static final Set<String> TANK_KEYS = Set.of("outlets", "shape", "wells", "ribs", "ventLine", "vent");
+
+    private final AsBuilt built;
+    private final FuelSystem system;
+    private final Point3 origin;
+    private final Map<String, String> lines = new LinkedHashMap<>();
+
+    private RestsOn(AsBuilt built) {
+        this.built = built;
+        system = built.system();
+        origin = system.inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
+    }
+
+    /** Of a test of a kind on a part, with the handles so. */
+    static Inputs of(AsBuilt built, TestKind kind, String subject, Handles handles) {
+        RestsOn on = new RestsOn(built);
+        switch (kind) {
+            case DRAIN, FILL, TOP_OFF -> built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+            case LEVEL_SENDER -> {
+                built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+                on.parked();
+            }
+            case TANK_PRESSURE -> built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+            case FLOW, PUMP_FLOW -> on.path(handles);
+            case DEAD_HEAD -> {
+                on.part(subject);
+                on.system.all(Regulator.class).forEach(on::part);
+                Topology topology = Topology.of(on.system);
+                on.system.runs().stream().filter(topology::returns).forEach(on::part);
+            }
+            case OVERNIGHT, LINE_PRESSURE -> on.system.runs().forEach(on::joints);
+            case FIRST_RUN -> on.forward();
+            case SELECTOR_OFF, CHECK_HOLDS -> on.part(subject);
+            case VENTS -> on.vents();
+            case DRAINS -> {
+                on.parked();
+                on.drains();
+            }
+            case FLOW_SENDER -> {
+                on.part(subject);
+                Topology.of(on.system).meeting(subject).forEach(on::part);
+            }
+            case GAUGE_CHECK -> on.system.item(subject).ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
+            case RUN_LOG, HOT_RESTART -> on.everyPath();
+        }
+        return new Inputs(on.lines);
+    }
+
+    private void line(String id, String what, String value) {
+        lines.put(id + ": " + what, value);
+    }
+
+    private void parked() {
+        lines.put("parked angle", UnitSystem.figure(Math.toDegrees(built.parked()), 1) + "\u00b0");
+    }
+
+    /** Every part on the way from the tanks that feed to the inlet. */
+    private void path(Handles handles) {
+        lines.put("fuel", built.fuel().label());
+        onWay(handles).forEach(this::part);
+    }
+
+    private void everyPath() {
+        lines.put("fuel", built.fuel().label());
+        Set<Item> all = new LinkedHashSet<>();
+        List<Map<String, String>> ways = new ArrayList<>(List.of(Map.of()));
+        for (Selector s : system.selectors()) {
+            ways = ways.stream().flatMap(w -> s.positions().stream().filter(p -> !p.off()).map(p -> {
+                Map<String, String> more = new LinkedHashMap<>(w);
+                more.put(s.id(), p.name());
+                return more;
+            })).collect(Collectors.toCollection(ArrayList::new));
+        }
+        ways.forEach(w -> all.addAll(onWay(new Handles(w, Set.of(), Set.of()))));
+        system.items().stream().filter(all::contains).forEach(this::part);
+    }
+
+    private List<Item> onWay(Handles handles) {
+        Topology topology = Topology.of(system);
+        Set<PortRef> from = topology.reached(system.tanks().stream().flatMap(t -> t.outlets().stream().map(o -> new PortRef(t.id(), o.name()))).toList(), ahead(
+                handles, false));
+        Set<PortRef> to = system.inlet().map(i -> topology.reached(List.of(new PortRef(i.id(), Item.IN)), ahead(handles, true))).orElse(Set.of());
+        Predicate<PortRef> both = p -> from.contains(p) && to.contains(p);
+        return system.items().stream().filter(i -> i.only(Run.class).map(r -> both.test(r.from()) && both.test(r.to())).orElseGet(() -> i.only(EngineInlet.class)
+                .isPresent() || i.ports().stream().anyMatch(p -> both.test(new PortRef(i.id(), p))))).toList();
+    }
+
+    /** As fuel runs with the handles so, headers passed; turned, against its way. */
+    private static Passing ahead(Handles handles, boolean turned) {
+        Passing.Way forward = turned ? Passing.Way.BACKWARD : Passing.Way.FORWARD;
+        return (Passage p) -> switch (p.what()) {
+            case TANK, RAIL -> Passing.Way.NONE;
+            case SHUT_OFF -> handles.shutValves().contains(p.from().item()) ? Passing.Way.NONE : forward;
+            case POSITION -> p.position().equals(handles.positions().get(p.from().item())) ? Passing.Way.BOTH : Passing.Way.NONE;
+            case TIGHT_PUMP -> handles.stopped().contains(p.from().item()) ? Passing.Way.NONE : forward;
+            case BORE -> Passing.Way.BOTH;
+            case HEADER, CHECK, FREE_PUMP, CHECKED_PUMP, BYPASS, REDUCER -> forward;
+        };
+    }
+
+    private void part(String id) {
+        system.item(id).ifPresent(this::part);
+    }
+
+    /** Every figure that is in the way of the fuel. */
+    private void part(Item item) {
+        boolean tank = item.only(Tank.class).isPresent();
+        for (Field f : FieldSheet.of(item)) {
+            if (!tank || TANK_KEYS.contains(f.key().replaceAll("[\\[.].*", ""))) {
+                line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item));
+            }
+        }
+        item.as(new Rest());
+    }
+
+    private String figure(Field f, Item item) {
+        double si = f.get().apply(item).si();
+        double from = f.key().endsWith("ation") ? origin.x() : f.key().endsWith("uttLine") ? origin.y() : f.key().endsWith("aterLine") ? origin.z() : 0;
+        Unit unit = f.unit();
+        double value = unit.fromSi(unit.dimension() == Dimension.LENGTH ? si - from : si);
+        return UnitSystem.figure(Math.round(value * 1e3) / 1e3 + 0.0, 3).replaceAll("^\u22120\\.000$", "0.000") + (unit == Unit.ONE ? "" : " " + unit.symbol());
+    }
+
+    /** What a part has beside figures. */
+    private final class Rest implements SomeKinds<Void> {
+
+        @Override
+        public Void otherwise(Item item) {
+            return null;
+        }
+
+        @Override
+        public Void run(Run run) {
+            line(run.id(), "size", run.size().shortName());
+            line(run.id(), "fittings", run.fittings().isEmpty() ? "none" : String.join(", ", run.fittings().stream().map(Fitting::label).sorted().toList()));
+            line(run.id(), "from", run.from().toString());
+            line(run.id(), "to", run.to().toString());
+            return null;
+        }
+
+        @Override
+        public Void selector(Selector selector) {
+            line(selector.id(), "positions", selector.positions().stream().map(p -> p.name() + " " + p.joins()).collect(Collectors.joining(", ")));
+            return null;
+        }
+
+        @Override
+        public Void pump(Pump pump) {
+            line(pump.id(), "drive", pump.drive().name().toLowerCase(Locale.ROOT));
+            return null;
+        }
+
+        @Override
+        public Void regulator(Regulator regulator) {
+            line(regulator.id(), "style", regulator.style().name().toLowerCase(Locale.ROOT));
+            return null;
+        }
+
+        @Override
+        public Void tank(Tank tank) {
+            tank.outlets().forEach(o -> line(tank.id(), o.name() + ", edge", o.edge().name().toLowerCase(Locale.ROOT).replace('_', ' ')));
+            return null;
+        }
+    }
+
+    private void joints(Run run) {
+        line(run.id(), "size", run.size().shortName());
+        joint(run, "start", run.from(), run.build().start());
+        joint(run, "end", run.to(), run.build().end());
+    }
+
+    private void joint(Run run, String which, PortRef port, RunBuild.End end) {
+        line(run.id(), which + " meets", port.toString());
+        line(run.id(), which + " joint", end.fitting().map(f -> f.text()).orElse("not said") + ", " + end.port().map(f -> f.text()).orElse("not said") + (end.adapter().isEmpty()
+                ? "" : ", adapter " + end.adapter()) + (end.sealant().isEmpty() ? "" : ", " + end.sealant()));
+        line(run.id(), "torque", run.build().torque().map(t -> t.quantity().shown()).orElse("not said"));
+    }
+
+    private void forward() {
+        Form form = Form.of(TestKind.FIRST_RUN).orElseThrow();
+        for (String piece : form.pieces(system).keySet()) {
+            boolean start = piece.endsWith(".start");
+            Form.item(system, piece).flatMap(i -> i.only(Run.class)).ifPresent(r -> {
+                line(r.id(), "size", r.size().shortName());
+                joint(r, start ? "start" : "end", start ? r.from() : r.to(), start ? r.build().start() : r.build().end());
+            });
+        }
+    }
+
+    private void vents() {
+        for (Item item : system.items()) {
+            boolean vented = item.only(Tank.class).isPresent() || item.only(VentPlenum.class).isPresent();
+            FieldSheet.of(item).stream().filter(f -> vented && f.key().startsWith("vent")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+            item.only(Header.class).ifPresent(h -> system.runAt(new PortRef(h.id(), Header.VENT)).ifPresent(this::part));
+        }
+    }
+
+    private void drains() {
+        for (Item item : system.items()) {
+            FieldSheet.of(item).stream().filter(f -> f.key().startsWith("drain")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+            item.only(Strainer.class).ifPresent(s -> line(s.id(), "drain", (s.drain() ? "fitted" : "none") + ", " + UnitSystem.figure(Unit.INCH.fromSi(s.place().point().z()
+                    - origin.z()), 2) + " in over the inlet"));
+        }
+    }
+}

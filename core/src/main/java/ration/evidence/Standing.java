@@ -1,0 +1,106 @@
+package ration.evidence;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.model.Item;
+import ration.model.Tank;
+import ration.quantity.UnitSystem;
+
+/**
+ * Whether a record still counts, and if not, why.
+ *
+ * @param state   how it stands
+ * @param changes which of its inputs are no longer so; none where the record does not tell
+ */
+public record Standing(State state, List<Inputs.Change> changes) {
+
+    /** How a record stands. */
+    public enum State {
+        INTERRUPTED("interrupted"), COUNTS("counts"), STALE("no longer counts"), STAND_IN("fed by the stand-in, never counts"), GONE("what it was done on is gone");
+
+        private final String words;
+
+        State(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Angles nearer than this are one, rad: what a level tells. */
+    private static final double SAME_ANGLE = Math.toRadians(0.5);
+
+    public Standing {
+        changes = List.copyOf(changes);
+    }
+
+    public boolean counts() {
+        return state == State.COUNTS;
+    }
+
+    /** Why it does not count, in a clause; the first cause and how many more. */
+    public String words() {
+        return state != State.STALE ? state.words() : changes.isEmpty() ? "the tank or its outlet has changed since" : changes.get(0).words() + (changes.size() > 1
+                ? ", and " + (changes.size() - 1) + " more" : "");
+    }
+
+    /** What a test of this kind and subject rests on as the aircraft is. */
+    public static Inputs restsOn(AsBuilt now, String subject, Work work) {
+        return RestsOn.of(now, work.kind(), subject, work instanceof Work.Sheet s ? s.handles() : new ration.condition.Handles(Map.of(), java.util.Set.of(), java.util.Set
+                .of()));
+    }
+
+    /** Of a record, as the aircraft is now. */
+    public static Standing of(HangarTest test, AsBuilt now) {
+        if (!test.progress().done()) {
+            return new Standing(State.INTERRUPTED, List.of());
+        }
+        if (!test.subject().isEmpty() && now.system().item(test.subject()).isEmpty()) {
+            return new Standing(State.GONE, List.of());
+        }
+        List<Inputs.Change> changes = changes(test, now);
+        boolean same = test.work() instanceof Work.Sheet ? changes.isEmpty() && !test.by().inputs().lines().isEmpty() : sameTank(test, now) && changes.isEmpty();
+        if (!same) {
+            return new Standing(State.STALE, changes);
+        }
+        return new Standing(test.by().beside().standIn() ? State.STAND_IN : State.COUNTS, List.of());
+    }
+
+    private static boolean sameTank(HangarTest test, AsBuilt now) {
+        return now.tank(test.subject()).filter(t -> Fingerprint.of(t).equals(test.by().fingerprint())).isPresent();
+    }
+
+    private static List<Inputs.Change> changes(HangarTest test, AsBuilt now) {
+        if (test.work() instanceof Work.Sheet) {
+            return test.by().inputs().changed(restsOn(now, test.subject(), test.work())).stream().map(c -> named(c, now)).toList();
+        }
+        Optional<Tank> tank = now.tank(test.subject());
+        List<Inputs.Change> all = new ArrayList<>();
+        if (tank.isPresent() && !sameTank(test, now)) {
+            all.addAll(test.by().inputs().changed(Inputs.of(tank.get())));
+        }
+        stood(test.work()).filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE).ifPresent(was -> all.add(new Inputs.Change("parked angle", degrees(was), degrees(now
+                .parked()))));
+        return all;
+    }
+
+    /** The angle a test was done at where it was that of the parked aircraft: its marks are good for that alone. */
+    private static Optional<Double> stood(Work work) {
+        return work instanceof Work.Fill f && f.attitude().equals("Parked") ? Optional.of(f.pitch().si()) : Optional.empty();
+    }
+
+    private static String degrees(double rad) {
+        return UnitSystem.figure(Math.toDegrees(rad), 1) + "\u00b0";
+    }
+
+    /** With the part called as it is called now. */
+    private static Inputs.Change named(Inputs.Change c, AsBuilt now) {
+        int at = c.what().indexOf(": ");
+        return at < 0 ? c : new Inputs.Change(now.system().item(c.what().substring(0, at)).map(Item::name).orElse(c.what().substring(0, at)) + c.what().substring(at), c.was(),
+                c.now());
+    }
+}
