@@ -38,6 +38,7 @@ import ration.model.Validation;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
+import ration.proof.Programme;
 import ration.tank.Feed;
 import ration.tank.TankBody;
 import ration.topology.Passing;
@@ -55,11 +56,12 @@ import ration.topology.Topology;
  * @param vapor     the least gap to boiling over the hot day; empty while nothing flows
  * @param hotFuel   the same with the tank as warm as in the hot fuel case
  * @param air       vents of every tank
+ * @param programme tests it gets, and what is on record of them
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, Optional<FlowBasis> basis, List<CaseAnswer> cases,
         Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
-        List<AirAnswer> air, List<Finding> findings) {
+        List<AirAnswer> air, Programme programme, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
@@ -94,7 +96,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks,
-                    Optional.empty(), Optional.empty(), List.of(), Checks.of(project, problems, List.of(), null, tanks));
+                    Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Checks.of(project, problems, List.of(), null, tanks));
         }
         FlowBasis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
@@ -104,14 +106,16 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
         Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
+        Programme programme = ProofChecks.programme(project, Optional.of(basis), tanks);
         List<Supplier<List<Finding>>> checks = List.of(
+                guarded(Check.PROOF_CHECKED, "Tests", () -> ProofChecks.of(programme)),
                 guarded(Check.FLOW_CHECKED, "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
                 guarded(Check.VAPOR_CHECKED, "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
                 guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, tanks, air, basis)));
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.addAll(Answered.missing(project, true, tanks, findings));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, findings);
+        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, programme, findings);
     }
 
     /**
@@ -151,7 +155,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
-        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(),
+        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE,
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 

@@ -62,7 +62,26 @@ public enum Check {
     AIR_STRAINER("air.strainer", Topic.AIR, "Strainer lowest", Answers.WHEN_IT_CONCERNS),
     AIR_BOWL("air.bowl", Topic.AIR, "Sediment bowl", Answers.WHEN_IT_CONCERNS),
     AIR_BOTH("air.both", Topic.AIR, "Which tank empties first", Answers.WHEN_IT_CONCERNS),
-    AIR_TIPS("air.tips", Topic.AIR, "Joined tanks in flight", Answers.WHEN_IT_CONCERNS);
+    AIR_TIPS("air.tips", Topic.AIR, "Joined tanks in flight", Answers.WHEN_IT_CONCERNS),
+    PROOF_CHECKED("proof.checked", Topic.HANGAR, "Tests checked", Answers.WHEN_IT_CONCERNS),
+    PROOF_FILL("proof.fill", Topic.HANGAR, "Gauge marked", Answers.WHEN_IT_CONCERNS),
+    PROOF_TOP_OFF("proof.top-off", Topic.HANGAR, "Capacity by the meter", Answers.WHEN_IT_CONCERNS),
+    PROOF_FLOW("proof.flow", Topic.HANGAR, "Flow measured nose up", Answers.WHEN_IT_CONCERNS),
+    PROOF_PUMP_FLOW("proof.pump-flow", Topic.HANGAR, "Flow of each pump measured", Answers.WHEN_IT_CONCERNS),
+    PROOF_DEAD_HEAD("proof.dead-head", Topic.HANGAR, "Pressures measured", Answers.WHEN_IT_CONCERNS),
+    PROOF_OVERNIGHT("proof.overnight", Topic.HANGAR, "Joints dry over night", Answers.WHEN_IT_CONCERNS),
+    PROOF_TANK_PRESSURE("proof.tank-pressure", Topic.HANGAR, "Tanks tight under pressure", Answers.WHEN_IT_CONCERNS),
+    PROOF_LINE_PRESSURE("proof.line-pressure", Topic.HANGAR, "Lines tight under pressure", Answers.WHEN_IT_CONCERNS),
+    PROOF_SELECTOR_OFF("proof.selector-off", Topic.HANGAR, "OFF stops the fuel", Answers.WHEN_IT_CONCERNS),
+    PROOF_CHECK_HOLDS("proof.check-holds", Topic.HANGAR, "Check valves hold", Answers.WHEN_IT_CONCERNS),
+    PROOF_FIRST_RUN("proof.first-run", Topic.HANGAR, "Joints dry after a run", Answers.WHEN_IT_CONCERNS),
+    PROOF_VENTS("proof.vents", Topic.HANGAR, "Vents blown through", Answers.WHEN_IT_CONCERNS),
+    PROOF_DRAINS("proof.drains", Topic.HANGAR, "Drains find water", Answers.WHEN_IT_CONCERNS),
+    PROOF_LEVEL_SENDER("proof.level-sender", Topic.HANGAR, "Level sender", Answers.WHEN_IT_CONCERNS),
+    PROOF_FLOW_SENDER("proof.flow-sender", Topic.HANGAR, "Flow sender", Answers.WHEN_IT_CONCERNS),
+    PROOF_GAUGE_CHECK("proof.gauge-check", Topic.HANGAR, "Pressure gauge", Answers.WHEN_IT_CONCERNS),
+    PROOF_RUN_LOG("proof.run-log", Topic.HANGAR, "Run and soak logged", Answers.WHEN_IT_CONCERNS),
+    PROOF_HOT_RESTART("proof.hot-restart", Topic.HANGAR, "Hot restart", Answers.WHEN_IT_CONCERNS);
 
     /** The page a check belongs to. */
     public enum Topic { LAYOUT, RUNS, FLOW, TANKS, VAPOR, AIR, HANGAR, ELECTRICAL }

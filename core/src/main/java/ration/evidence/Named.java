@@ -19,8 +19,14 @@ public final class Named {
 
     /** The same of a test that is still to run. */
     public static String of(FuelSystem system, TestKind kind, String subject, Work work) {
+        if (kind == TestKind.SELECTOR_OFF && system.selectors().size() == 1) {
+            return kind.title();
+        }
         String on = on(system, subject, work);
-        String title = work.title();
+        if (kind == TestKind.PUMP_FLOW) {
+            return on.replaceFirst(",|$", " alone,").replaceAll(",$", "");
+        }
+        String title = kind == TestKind.DRAIN ? "Drain test" : kind.title();
         return on.isEmpty() ? title : title + (kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF ? " of " : ", ") + on;
     }
 

@@ -1,0 +1,82 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.check.Check;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.evidence.Standing;
+import ration.evidence.TestKind;
+import ration.flow.FlowBasis;
+import ration.project.Project;
+import ration.proof.Outcome;
+import ration.proof.Programme;
+import ration.proof.TankFigures;
+
+/** What the tests of an aircraft show: one that is asked for and does not count is Not shown. */
+final class ProofChecks {
+
+    private ProofChecks() {
+    }
+
+    static Programme programme(Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks) {
+        Map<String, TankFigures> figures = new HashMap<>();
+        tanks.forEach(t -> figures.put(t.tank().id(), new TankFigures(t.predicted(), t.drainedThere(), t.full(), t.placard())));
+        return Programme.of(project, basis, figures);
+    }
+
+    static List<Finding> of(Programme programme) {
+        List<Finding> all = new ArrayList<>();
+        for (Programme.Proof p : programme.tests()) {
+            Optional<Check> check = check(p.wanted().kind());
+            boolean said = p.counts() && p.outcome().verdict() != Verdict.NOT_SHOWN;
+            if (check.isPresent() && (p.wanted().asked() || said || p.standing().map(Standing::state).filter(s -> s == Standing.State.STALE).isPresent())) {
+                all.add(finding(check.get(), p));
+            }
+        }
+        return all;
+    }
+
+    private static Finding finding(Check check, Programme.Proof p) {
+        Outcome o = p.outcome();
+        boolean counts = p.counts();
+        Finding.Wording detail = u -> counts ? o.words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state()) + (p.wanted().kind().group()
+                == TestKind.Group.FLOW ? " " + o.words().in(u) : "");
+        String key = p.wanted().key();
+        Finding f = new Finding(check, key.substring(key.indexOf('.') + 1), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? o.ratio() : Finding.MISSED, detail, p
+                .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
+        return counts && o.measure().isPresent() ? f.with(o.measure().get()) : f;
+    }
+
+    private static String sentence(String words) {
+        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1) + ".";
+    }
+
+    /** Drains are judged with the placard of their tank. */
+    private static Optional<Check> check(TestKind kind) {
+        return switch (kind) {
+            case DRAIN -> Optional.empty();
+            case FILL -> Optional.of(Check.PROOF_FILL);
+            case TOP_OFF -> Optional.of(Check.PROOF_TOP_OFF);
+            case FLOW -> Optional.of(Check.PROOF_FLOW);
+            case PUMP_FLOW -> Optional.of(Check.PROOF_PUMP_FLOW);
+            case DEAD_HEAD -> Optional.of(Check.PROOF_DEAD_HEAD);
+            case OVERNIGHT -> Optional.of(Check.PROOF_OVERNIGHT);
+            case TANK_PRESSURE -> Optional.of(Check.PROOF_TANK_PRESSURE);
+            case LINE_PRESSURE -> Optional.of(Check.PROOF_LINE_PRESSURE);
+            case SELECTOR_OFF -> Optional.of(Check.PROOF_SELECTOR_OFF);
+            case CHECK_HOLDS -> Optional.of(Check.PROOF_CHECK_HOLDS);
+            case FIRST_RUN -> Optional.of(Check.PROOF_FIRST_RUN);
+            case VENTS -> Optional.of(Check.PROOF_VENTS);
+            case DRAINS -> Optional.of(Check.PROOF_DRAINS);
+            case LEVEL_SENDER -> Optional.of(Check.PROOF_LEVEL_SENDER);
+            case FLOW_SENDER -> Optional.of(Check.PROOF_FLOW_SENDER);
+            case GAUGE_CHECK -> Optional.of(Check.PROOF_GAUGE_CHECK);
+            case RUN_LOG -> Optional.of(Check.PROOF_RUN_LOG);
+            case HOT_RESTART -> Optional.of(Check.PROOF_HOT_RESTART);
+        };
+    }
+}

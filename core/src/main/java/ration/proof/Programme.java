@@ -1,0 +1,221 @@
+package ration.proof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ration.check.Verdict;
+import ration.condition.Handles;
+import ration.evidence.AsBuilt;
+import ration.evidence.Form;
+import ration.evidence.HangarTest;
+import ration.evidence.Named;
+import ration.evidence.Standing;
+import ration.evidence.TestKind;
+import ration.evidence.Work;
+import ration.flow.FlowBasis;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.FlowSender;
+import ration.model.FuelSystem;
+import ration.model.GaugePort;
+import ration.model.Pump;
+import ration.model.Selector;
+import ration.model.Tank;
+import ration.project.Brief;
+import ration.project.Project;
+import ration.topology.Topology;
+
+/**
+ * The tests of an aircraft, in the order of the work: those its layout, its basis and what is fitted ask for, and those that are advised.
+ *
+ * @param tests each with what is on record of it
+ */
+public record Programme(List<Proof> tests) {
+
+    private static final String PRACTICE = "Common practice, no source";
+    private static final String MEMORY = " (from memory)";
+
+    public Programme {
+        tests = List.copyOf(tests);
+    }
+
+    /** Nothing laid out. */
+    public static final Programme NONE = new Programme(List.of());
+
+    /**
+     * A test and what is on record of it.
+     *
+     * @param wanted   itself
+     * @param record   the last that counts, or the last there is
+     * @param standing of it
+     * @param outcome  of it; what is predicted before anything is measured
+     */
+    public record Proof(Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Outcome outcome) {
+
+        /** Whether a record counts. */
+        public boolean counts() {
+            return standing.map(Standing::counts).orElse(false);
+        }
+
+        /** What it shows now: nothing unless a record counts. */
+        public Verdict verdict() {
+            return counts() ? outcome.verdict() : Verdict.NOT_SHOWN;
+        }
+
+        /** How it stands, in a few words: counts 2026-02-28, Short. */
+        public String state() {
+            if (record.isEmpty()) {
+                return wanted.asked() ? "not run" : "not run, advised";
+            }
+            HangarTest t = record.get();
+            return switch (standing.orElseThrow().state()) {
+                case COUNTS -> "counts " + t.by().date() + ", " + outcome.verdict().word();
+                case INTERRUPTED -> "interrupted at step " + (t.progress().step() + 1);
+                case STALE -> "stale, " + standing.get().words();
+                case STAND_IN -> "by the stand-in, closes nothing";
+                case GONE -> "what it was done on is gone";
+            };
+        }
+    }
+
+    /** The first asked for that no record closes. */
+    public Optional<Proof> next() {
+        return tests.stream().filter(p -> p.wanted().asked() && !p.counts()).findFirst();
+    }
+
+    /** Of these that are asked for, how many count. */
+    public long counting() {
+        return tests.stream().filter(p -> p.wanted().asked() && p.counts()).count();
+    }
+
+    public long asked() {
+        return tests.stream().filter(p -> p.wanted().asked()).count();
+    }
+
+    public Optional<Proof> of(HangarTest t) {
+        return tests.stream().filter(p -> p.wanted().is(t)).findFirst();
+    }
+
+    /**
+     * Of a project.
+     *
+     * @param basis answers its flow questions; empty while a problem of the layout blocks
+     * @param tanks what the shapes say, by id of the tank
+     */
+    public static Programme of(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks) {
+        List<Proof> all = new ArrayList<>();
+        AsBuilt built = project.asBuilt();
+        Outcomes outcomes = new Outcomes(project, basis, tanks);
+        Map<HangarTest, Standing> standings = new LinkedHashMap<>();
+        project.tests().forEach(t -> standings.put(t, Standing.of(t, built)));
+        for (Wanted w : wanted(project)) {
+            List<HangarTest> mine = project.tests().stream().filter(w::is).toList();
+            Optional<HangarTest> record = mine.stream().filter(t -> standings.get(t).counts()).filter(t -> closes(outcomes, w, t)).max(Comparator.comparing(t -> t.by().date())).or(
+                    () -> mine.stream().filter(t -> standings.get(t).counts()).max(Comparator.comparing(t -> t.by().date()))).or(() -> mine.isEmpty() ? Optional.empty()
+                            : Optional.of(mine.get(mine.size() - 1)));
+            all.add(new Proof(w, record, record.map(standings::get), outcomes.of(w, record.map(HangarTest::work))));
+        }
+        return new Programme(all);
+    }
+
+    /** Whether a record was done as it is asked. */
+    private static boolean closes(Outcomes outcomes, Wanted w, HangarTest t) {
+        return outcomes.of(w, Optional.of(t.work())).verdict() != Verdict.NOT_SHOWN;
+    }
+
+    /** What an aircraft gets, done or not. */
+    public static List<Wanted> wanted(Project project) {
+        FuelSystem system = project.system();
+        if (system.tanks().isEmpty()) {
+            return List.of();
+        }
+        List<Wanted> all = new ArrayList<>();
+        Brief brief = project.brief();
+        boolean pumped = brief.delivery() == Brief.Delivery.PUMP;
+        boolean handbook = brief.choices().basis() == Brief.Basis.AC_90_89;
+        Adding add = new Adding(system, all);
+        for (Tank t : system.tanks()) {
+            if (!t.outlets().isEmpty()) {
+                add.one(TestKind.DRAIN, t.id(), true, "in the attitude in which most is predicted to stay", "14 CFR 23.959(a)" + MEMORY);
+            }
+            add.one(TestKind.FILL, t.id(), t.fitout().gauge().isPresent(), "gauge marks, level or parked", "14 CFR 23.1337(b)" + MEMORY);
+            add.one(TestKind.TOP_OFF, t.id(), false, "capacity by the meter", PRACTICE);
+        }
+        List<Map<String, String>> positions = positions(system);
+        if (!pumped) {
+            for (Map<String, String> position : positions) {
+                add.set(TestKind.FLOW, "", new Handles(position, Set.of(), Set.of()), true, "150 % of take-off demand, nose up past the climb", "14 CFR 23.955(b), AC 90-89" + MEMORY);
+            }
+        }
+        List<Pump> pumps = Topology.of(system).feedPumps();
+        for (Pump p : pumps) {
+            for (Map<String, String> position : positions) {
+                Set<String> others = Set.copyOf(pumps.stream().map(Pump::id).filter(id -> !id.equals(p.id())).toList());
+                add.set(TestKind.PUMP_FLOW, p.id(), new Handles(position, Set.of(), others), pumped, "125 % of take-off demand by this pump alone", "14 CFR 23.955(c)" + MEMORY);
+            }
+        }
+        pumps.forEach(p -> add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and the pump's own maximum", PRACTICE));
+        whole(add, TestKind.OVERNIGHT, "every joint dry over night", PRACTICE);
+        system.tanks().forEach(t -> add.one(TestKind.TANK_PRESSURE, t.id(), !handbook, "3.5 psi, 2 psi in a bladder", "14 CFR 23.965" + MEMORY));
+        add.one(TestKind.LINE_PRESSURE, "", pumped, "1.5 times the working pressure", PRACTICE);
+        system.all(Selector.class).filter(s -> s.positions().stream().anyMatch(Selector.Position::off)).forEach(s -> add.one(TestKind.SELECTOR_OFF, s.id(), true,
+                "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
+        system.all(CheckValve.class).forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
+        system.all(CheckBlock.class).forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
+        whole(add, TestKind.FIRST_RUN, "every joint dry after a run", PRACTICE);
+        whole(add, TestKind.VENTS, "every vent free", "14 CFR 23.975" + MEMORY);
+        whole(add, TestKind.DRAINS, "water found by its drain, parked", "14 CFR 23.971, 23.999" + MEMORY);
+        instruments(add, system);
+        add.one(TestKind.RUN_LOG, "", false, "idle, run, climb, 15 minutes of soak", PRACTICE);
+        add.one(TestKind.HOT_RESTART, "", false, "starts in the worst minutes of the soak", PRACTICE);
+        all.sort(Comparator.comparing(w -> w.kind().group()));
+        return all;
+    }
+
+    private static void instruments(Adding add, FuelSystem system) {
+        system.tanks().forEach(t -> add.one(TestKind.LEVEL_SENDER, t.id(), false, "where one is fitted: its zero at the unusable fuel", "14 CFR 23.1337(b)" + MEMORY));
+        system.all(FlowSender.class).forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses of a known volume", PRACTICE));
+        system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "against a column of fuel",
+                PRACTICE));
+    }
+
+    /** A test of pieces of the layout, where there are any. */
+    private static void whole(Adding add, TestKind kind, String asks, String source) {
+        if (!Form.of(kind).orElseThrow().pieces(add.system()).isEmpty()) {
+            add.one(kind, "", true, asks, source);
+        }
+    }
+
+    private record Adding(FuelSystem system, List<Wanted> all) {
+
+        void one(TestKind kind, String subject, boolean asked, String asks, String source) {
+            set(kind, subject, Wanted.NONE, asked, asks, source);
+        }
+
+        void set(TestKind kind, String subject, Handles handles, boolean asked, String asks, String source) {
+            Work sheet = Form.of(kind).isPresent() ? Work.Sheet.begun(kind, handles) : null;
+            all.add(new Wanted(kind, subject, handles, Named.of(system, kind, subject, sheet), asked, asks, source));
+        }
+    }
+
+    /** Every combination of positions that feeds. */
+    private static List<Map<String, String>> positions(FuelSystem system) {
+        List<Map<String, String>> all = new ArrayList<>(List.of(Map.of()));
+        for (Selector s : system.selectors()) {
+            List<Map<String, String>> next = new ArrayList<>();
+            for (Map<String, String> so : all) {
+                s.positions().stream().filter(p -> !p.off()).forEach(p -> {
+                    Map<String, String> more = new LinkedHashMap<>(so);
+                    more.put(s.id(), p.name());
+                    next.add(more);
+                });
+            }
+            all = next.isEmpty() ? all : next;
+        }
+        return all;
+    }
+}

@@ -1,0 +1,39 @@
+package ration.proof;
+
+import java.util.Map;
+import java.util.Set;
+import ration.condition.Handles;
+import ration.evidence.HangarTest;
+import ration.evidence.TestKind;
+import ration.evidence.Work;
+
+/**
+ * A test that an aircraft gets.
+ *
+ * @param kind     of test
+ * @param subject  id of the part it is done on; empty of the whole aircraft
+ * @param handles  as they are set; nothing set where they do not matter
+ * @param name     with what it is done on
+ * @param asked    whether it is asked for; others are advised
+ * @param asks     what is asked of it, in a clause
+ * @param source   of that
+ */
+public record Wanted(TestKind kind, String subject, Handles handles, String name, boolean asked, String asks, String source) {
+
+    static final Handles NONE = new Handles(Map.of(), Set.of(), Set.of());
+
+    /** Stable: flow..LEFT, tank-pressure.upper. */
+    public String key() {
+        return kind.key() + "." + subject + "." + String.join("+", new java.util.TreeMap<>(handles.positions()).values());
+    }
+
+    /** Whether a record is of this test. */
+    public boolean is(HangarTest t) {
+        return t.work().kind() == kind && t.subject().equals(subject) && (!(t.work() instanceof Work.Sheet s) || s.handles().equals(handles));
+    }
+
+    /** Nothing done yet. */
+    public Work.Sheet begun() {
+        return Work.Sheet.begun(kind, handles);
+    }
+}
