@@ -96,7 +96,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks,
-                    Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Checks.of(project, problems, List.of(), null, tanks));
+                    Optional.empty(), Optional.empty(), List.of(), ProofChecks.programme(project, Optional.empty(), tanks), Checks.of(project, problems,
+                            List.of(), null, tanks));
         }
         FlowBasis basis = basis(project, tanks);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()

@@ -45,8 +45,7 @@ final class ProofChecks {
         boolean counts = p.counts();
         Finding.Wording detail = u -> counts ? o.words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state()) + (p.wanted().kind().group()
                 == TestKind.Group.FLOW ? " " + o.words().in(u) : "");
-        String key = p.wanted().key();
-        Finding f = new Finding(check, key.substring(key.indexOf('.') + 1), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? o.ratio() : Finding.MISSED, detail, p
+        Finding f = new Finding(check, p.wanted().on(), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? o.ratio() : Finding.MISSED, detail, p
                 .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
         return counts && o.measure().isPresent() ? f.with(o.measure().get()) : f;
     }

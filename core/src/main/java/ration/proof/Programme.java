@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ration.check.Verdict;
+import ration.condition.Condition;
 import ration.condition.Handles;
 import ration.evidence.AsBuilt;
 import ration.evidence.Form;
@@ -17,12 +18,15 @@ import ration.evidence.Standing;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.flow.FlowBasis;
+import ration.flow.TankLevel;
+import ration.geometry.Point3;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.GaugePort;
 import ration.model.Pump;
+import ration.model.Run;
 import ration.model.Selector;
 import ration.model.Tank;
 import ration.project.Brief;
@@ -32,19 +36,23 @@ import ration.topology.Topology;
 /**
  * The tests of an aircraft, in the order of the work: those its layout, its basis and what is fitted ask for, and those that are advised.
  *
- * @param tests each with what is on record of it
+ * @param tests    each with what is on record of it
+ * @param outcomes of every record, finished or not, by its id; in the condition in which it was done
+ * @param heads    of fuel over each joint, by run and end, as the aircraft stands parked and full, m
  */
-public record Programme(List<Proof> tests) {
+public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<String, Double> heads) {
 
     private static final String PRACTICE = "Common practice, no source";
     private static final String MEMORY = " (from memory)";
 
     public Programme {
         tests = List.copyOf(tests);
+        outcomes = Map.copyOf(outcomes);
+        heads = Map.copyOf(heads);
     }
 
     /** Nothing laid out. */
-    public static final Programme NONE = new Programme(List.of());
+    public static final Programme NONE = new Programme(List.of(), Map.of(), Map.of());
 
     /**
      * A test and what is on record of it.
@@ -119,7 +127,26 @@ public record Programme(List<Proof> tests) {
                             : Optional.of(mine.get(mine.size() - 1)));
             all.add(new Proof(w, record, record.map(standings::get), outcomes.of(w, record.map(HangarTest::work))));
         }
-        return new Programme(all);
+        Map<String, Outcome> byRecord = new LinkedHashMap<>();
+        for (HangarTest t : project.tests()) {
+            all.stream().map(Proof::wanted).filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), outcomes.of(w, Optional.of(t.work()))));
+        }
+        return new Programme(all, byRecord, basis.map(b -> heads(project, b, tanks)).orElse(Map.of()));
+    }
+
+    /** The highest fuel over each joint, parked, every tank full. */
+    private static Map<String, Double> heads(Project project, FlowBasis basis, Map<String, TankFigures> tanks) {
+        Map<String, Double> full = new LinkedHashMap<>();
+        tanks.forEach((id, f) -> full.put(id, f.full()));
+        Condition parked = new Condition(project.brief().envelope().attitudes().get(0), full, Map.of(), Set.of(), Set.of(), project.brief().fuelKelvin());
+        double top = basis.levels(parked).values().stream().mapToDouble(TankLevel::surface).max().orElse(0);
+        Point3 up = parked.attitude().gravity().up();
+        Map<String, Double> heads = new LinkedHashMap<>();
+        for (Run r : project.system().runs()) {
+            project.system().point(r.from()).ifPresent(p -> heads.put(r.id() + ".start", Math.max(0, top - up.dot(p))));
+            project.system().point(r.to()).ifPresent(p -> heads.put(r.id() + ".end", Math.max(0, top - up.dot(p))));
+        }
+        return heads;
     }
 
     /** Whether a record was done as it is asked. */
@@ -160,8 +187,8 @@ public record Programme(List<Proof> tests) {
         }
         pumps.forEach(p -> add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and the pump's own maximum", PRACTICE));
         whole(add, TestKind.OVERNIGHT, "every joint dry over night", PRACTICE);
-        system.tanks().forEach(t -> add.one(TestKind.TANK_PRESSURE, t.id(), !handbook, "3.5 psi, 2 psi in a bladder", "14 CFR 23.965" + MEMORY));
-        add.one(TestKind.LINE_PRESSURE, "", pumped, "1.5 times the working pressure", PRACTICE);
+        system.tanks().forEach(t -> add.one(TestKind.TANK_PRESSURE, t.id(), !handbook, "held under pressure, no bubbles", "14 CFR 23.965" + MEMORY));
+        add.one(TestKind.LINE_PRESSURE, "", pumped, "half as much again as the working pressure", PRACTICE);
         system.all(Selector.class).filter(s -> s.positions().stream().anyMatch(Selector.Position::off)).forEach(s -> add.one(TestKind.SELECTOR_OFF, s.id(), true,
                 "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
         system.all(CheckValve.class).forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));

@@ -2,6 +2,9 @@ package ration.proof;
 
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ration.condition.Handles;
 import ration.evidence.HangarTest;
 import ration.evidence.TestKind;
@@ -22,9 +25,14 @@ public record Wanted(TestKind kind, String subject, Handles handles, String name
 
     static final Handles NONE = new Handles(Map.of(), Set.of(), Set.of());
 
-    /** Stable: flow..LEFT, tank-pressure.upper. */
+    /** Stable: flow.LEFT, tank-pressure.upper. */
     public String key() {
-        return kind.key() + "." + subject + "." + String.join("+", new java.util.TreeMap<>(handles.positions()).values());
+        return kind.key() + (on().isEmpty() ? "" : "." + on());
+    }
+
+    /** What it is done on: part, positions; empty of the whole aircraft. */
+    public String on() {
+        return Stream.of(subject, String.join("+", new TreeMap<>(handles.positions()).values())).filter(s -> !s.isEmpty()).collect(Collectors.joining("."));
     }
 
     /** Whether a record is of this test. */

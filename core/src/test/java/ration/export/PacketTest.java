@@ -108,7 +108,7 @@ class PacketTest {
         String before = String.join(" ", pages(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC)));
         String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
         assertThat(before).doesNotContain("changed since");
-        assertThat(after.replaceAll("\\s+", " ")).contains("the tank or its outlet changed since", "Fill and mark of Upper tank");
+        assertThat(after.replaceAll("\\s+", " ")).contains("the tank or its outlet has changed since", "Fill and mark of Upper tank");
         assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
         try (PDDocument doc = Loader.loadPDF(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC))) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);

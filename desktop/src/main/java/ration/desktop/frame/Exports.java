@@ -92,6 +92,21 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
     }
 
     @Override
+    public void choose(Consumer<Path> then) {
+        dialogs.toOpen(FileDialogs.Kind.ANY).ifPresent(then);
+    }
+
+    @Override
+    public void testCards() {
+        Assessment a = assessment();
+        if (a.programme().tests().stream().allMatch(p -> p.counts() || !p.wanted().asked())) {
+            session.say("No test is still to run, so there is no card to print.");
+            return;
+        }
+        write(named("cards"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.TestCards.of(a, session.units().get())));
+    }
+
+    @Override
     public void print() {
         write(named("runs"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.runsPdf(session.project())));
     }

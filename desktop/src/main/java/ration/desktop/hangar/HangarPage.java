@@ -1,34 +1,43 @@
 package ration.desktop.hangar;
 
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
-import ration.assess.TankAnswer;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
-import ration.evidence.Inputs;
+import ration.evidence.Standing;
+import ration.evidence.TestKind;
 import ration.evidence.Work;
+import ration.file.Attachments;
+import ration.file.ProjectFileException;
 import ration.file.TestsCsv;
 import ration.model.Measured;
-import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.Project;
+import ration.proof.Fit;
+import ration.proof.Programme;
+import ration.proof.StandIn;
+import ration.proof.Wanted;
+import ration.quantity.Dimension;
 import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 
-/** Hangar tests: on record to the left, the one at hand in the middle. */
+/** Hangar tests: the programme to the left, the test at hand in the middle, readings and what it closes to the right. */
 public final class HangarPage extends LivePage {
 
     /** What the page asks of the window. */
@@ -36,15 +45,25 @@ public final class HangarPage extends LivePage {
         void readTable(Consumer<String> text);
 
         void writeTable(String suggested, String text);
+
+        /** Asks for a file of any kind. */
+        void choose(Consumer<Path> then);
+
+        /** Blank cards of what is still to run, as PDF. */
+        void testCards();
     }
 
     private final Session session;
     private final Files files;
     private final Supplier<LocalDate> today;
-    private final VBox list = new VBox(4);
-    private final VBox begin = new VBox(6);
+    private final ProgrammeList list = new ProgrammeList(this::pick);
     private final TestRunner runner;
+    private final BesidePane beside;
+    private final LivePane live;
+    private final Label sum = Ui.label("", "soft");
+    private final LongWork fitting = new LongWork("fit");
     private String open = "";
+    private String picked = "";
 
     /** @param today tells the date that goes on a record */
     public HangarPage(Session session, Files files, Supplier<LocalDate> today) {
@@ -52,35 +71,49 @@ public final class HangarPage extends LivePage {
         this.session = session;
         this.files = files;
         this.today = today;
-        runner = new TestRunner(session, this::leave);
+        runner = new TestRunner(session, this::leave, this::attach);
+        beside = new BesidePane(session, this::open, this::fit);
+        live = new LivePane((Dimension kind, String text, String from) -> runner.drop(kind, text, from), then -> this.files.choose(then::accept), this::standIn, session::say);
         Label title = Ui.label("Hangar tests", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(8, title, Ui.label("what is poured, drained and read is recorded as it happens", "soft"), Ui.spring(),
-                Ui.button("Read CSV\u2026", "tests-read", () -> this.files.readTable(this::read)),
-                Ui.button("Write CSV\u2026", "tests-write", () -> this.files.writeTable("tests.csv", TestsCsv.write(
-                        session.project().tests()))));
+        sum.setId("tests-sum");
+        HBox head = new HBox(8, title, sum, Ui.spring(), Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"), Ui.button("Read CSV\u2026", "tests-read",
+                () -> this.files.readTable(this::read), "chip"), Ui.button("Write CSV\u2026", "tests-write", () -> this.files.writeTable("tests.csv", TestsCsv.write(session.project()
+                        .tests())), "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         setTop(head);
-        VBox left = new VBox(12, begin, Ui.rule(), Ui.label("On record", "group-title"), list);
-        left.getStyleClass().add("card-body");
-        list.setId("tests-list");
-        ScrollPane scroll = new ScrollPane(left);
+        ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
+        scroll.setFocusTraversable(false);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setPrefWidth(330);
-        scroll.setMinWidth(330);
+        scroll.setPrefWidth(490);
+        scroll.setMinWidth(490);
         scroll.getStyleClass().add("tests-list");
         setLeft(scroll);
-        setCenter(runner);
+        ScrollPane middle = new ScrollPane(runner);
+        middle.setFitToWidth(true);
+        middle.setFitToHeight(true);
+        middle.setFocusTraversable(false);
+        middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        middle.setMinWidth(0);
+        setCenter(middle);
+        VBox right = new VBox(8, live, beside);
+        right.getStyleClass().add("card-body");
+        setRight(Ui.side(right, 272));
     }
 
     /** Puts the writing mark where the work goes on. */
     public void focusWork() {
-        if (open.isEmpty()) {
-            begin.lookupAll(".button").stream().findFirst().ifPresent(javafx.scene.Node::requestFocus);
-        } else {
+        if (!open.isEmpty()) {
             runner.focusField();
+            return;
+        }
+        Node begin = runner.lookup("#test-begin");
+        if (begin != null) {
+            begin.requestFocus();
+        } else {
+            list.getChildren().stream().filter(javafx.scene.control.Button.class::isInstance).findFirst().ifPresent(Node::requestFocus);
         }
     }
 
@@ -91,97 +124,124 @@ public final class HangarPage extends LivePage {
         if (project.test(open).isEmpty()) {
             open = "";
         }
-        begin.getChildren().setAll(Ui.label("Begin", "group-title"));
-        for (Tank tank : project.system().tanks()) {
-            HBox row = new HBox(3, button("Drain test", "begin-drain-" + tank.id(), () -> drain(tank)),
-                    button("Fill and mark", "begin-fill-" + tank.id(), () -> fill(tank)),
-                    button("Top-off", "begin-top-" + tank.id(), () -> topOff(tank)));
-            row.getChildren().forEach(n -> n.setAccessibleText(((Button) n).getText() + " of " + tank.name()));
-            begin.getChildren().add(new VBox(3, Ui.label(tank.name(), "bold"), row));
+        Programme programme = a.programme();
+        Optional<HangarTest> test = project.test(open);
+        Optional<Programme.Proof> proof = programme.tests().stream().filter(p -> p.wanted().key().equals(picked)).findFirst();
+        long stale = project.tests().stream().map(t -> Standing.of(t, project.asBuilt()).state()).filter(s -> s == Standing.State.STALE).count();
+        long broken = project.tests().stream().filter(t -> !t.progress().done()).count();
+        sum.setText(programme.tests().isEmpty() ? a.blocked() ? "nothing can be predicted before the layout is mended" : "" : programme.counting() + " of " + programme.asked() + " count"
+                + (stale > 0 ? ", " + stale + " stale" : "") + (broken > 0 ? ", " + broken + " interrupted" : ""));
+        list.show(programme, picked, test.filter(t -> !t.progress().done()).map(t -> "running, step " + (t.progress().step() + 1)).orElse(""));
+        runner.show(test, a);
+        if (test.isEmpty() && proof.isPresent()) {
+            runner.invite(proof.get(), () -> start(proof.get().wanted()));
         }
-        if (project.system().tanks().isEmpty()) {
-            begin.getChildren().add(Ui.wrapped("Lay out a tank first, on the Layout page.", "soft"));
-        }
-        list.getChildren().clear();
-        if (project.tests().isEmpty()) {
-            list.getChildren().add(Ui.wrapped("Nothing yet. A drain test shows what stays; a fill gives the gauge its marks; a"
-                    + " top-off checks the capacity.", "soft"));
-        }
-        for (HangarTest t : project.tests()) {
-            list.getChildren().add(row(t, a));
-        }
-        runner.show(project.test(open), a);
+        beside.show(proof, test, a);
     }
 
-    private static Button button(String text, String id, Runnable action) {
-        return Ui.button(text, id, action, "chip");
+    /** Opens what was interrupted, or offers to begin. */
+    private void pick(Programme.Proof p) {
+        picked = p.wanted().key();
+        open = session.project().tests().stream().filter(t -> p.wanted().is(t) && !t.progress().done()).map(HangarTest::id).reduce((x, y) -> y).orElse("");
+        update();
+        focusWork();
     }
 
-    private VBox row(HangarTest t, Assessment a) {
-        Optional<TankAnswer> tank = a.tank(t.tank());
-        boolean counts = t.progress().done() && tank.map(x -> !x.evidence().stale().contains(t)).orElse(false);
-        String state = !t.progress().done() ? "interrupted at step " + (t.progress().step() + 1) : counts ? "counts"
-                : "no longer counts: " + tank.map(x -> changed(t, x.tank())).orElse("its tank is gone");
-        Button go = Ui.button(t.work().title() + ", " + tank.map(x -> x.tank().name()).orElse(t.tank()), "test-" + t.id(), () -> {
-            open = t.id();
-            update();
-            focusWork();
-        }, "plain");
-        go.getStyleClass().add("test-row");
-        go.setMaxWidth(Double.MAX_VALUE);
-        go.setAlignment(Pos.CENTER_LEFT);
-        Label result = Ui.label(TestRunner.result(t, session.units().get()), "bold");
-        result.setMinWidth(Region.USE_PREF_SIZE);
-        HBox first = new HBox(4, go, Ui.spring(), result);
-        HBox.setHgrow(go, Priority.ALWAYS);
-        first.setAlignment(Pos.CENTER_LEFT);
-        Label words = Ui.wrapped(t.by().date() + (t.by().who().isBlank() ? "" : ", " + t.by().who()) + ", " + state,
-                counts ? "soft" : "wrong-text");
-        VBox box = new VBox(0, first, words);
-        words.setPadding(new javafx.geometry.Insets(0, 0, 2, 6));
-        box.getStyleClass().addAll("remedy", t.id().equals(open) ? "test-open" : "test-shut");
-        return box;
+    private void open(HangarTest t) {
+        open = t.id();
+        session.shown().get().assessment().programme().of(t).ifPresent(p -> picked = p.wanted().key());
+        update();
+        focusWork();
     }
 
-    /** What of its inputs is no longer so. */
-    private static String changed(HangarTest t, Tank tank) {
-        List<Inputs.Change> changes = t.by().inputs().changed(Inputs.of(tank));
-        return changes.isEmpty() ? "the tank or its outlet has changed since" : changes.get(0).words() + (changes.size() > 1 ? ", and "
-                + (changes.size() - 1) + " more" : "");
-    }
-
-    private void start(Tank tank, Work work) {
+    private void start(Wanted w) {
         Project p = session.project();
         String id = "test-1";
         for (int n = 2; p.test(id).isPresent(); n++) {
             id = "test-" + n;
         }
         HangarTest before = p.tests().isEmpty() ? null : p.tests().get(p.tests().size() - 1);
-        HangarTest test = new HangarTest(id, tank.id(), new HangarTest.Circumstances(today.get().toString(),
-                before == null ? "" : before.by().who(), before == null ? "" : before.by().instrument(), Optional.empty(), "",
-                "").on(tank), work, HangarTest.Progress.START);
+        HangarTest.Circumstances by = new HangarTest.Circumstances(today.get().toString(), before == null ? "" : before.by().who(), before == null ? "" : before.by().instrument(), Optional
+                .empty(), "", "");
+        Work work = work(w);
+        String called = id;
         open = id;
-        session.apply(Edit.of("Begin " + work.title().toLowerCase(java.util.Locale.ROOT), q -> q.with(test)));
+        session.apply(Edit.of("Begin " + w.name().toLowerCase(java.util.Locale.ROOT), q -> q.with(new HangarTest(called, w.subject(), on(q, w, work, by), work, HangarTest.Progress.START))));
         update();
         focusWork();
     }
 
-    private void drain(Tank tank) {
-        start(tank, new Work.Drain("", Measured.of(0, Unit.DEGREE, "marks"), Measured.of(0, Unit.DEGREE, "level"), List.of()));
+    /** What it rests on, as the aircraft is when it begins. */
+    private static HangarTest.Circumstances on(Project p, Wanted w, Work work, HangarTest.Circumstances by) {
+        return work instanceof Work.Sheet ? by.on(Standing.restsOn(p.asBuilt(), w.subject(), work)) : p.asBuilt().tank(w.subject()).map(by::on).orElse(by);
     }
 
-    private void fill(Tank tank) {
-        start(tank, new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of()));
-    }
-
-    private void topOff(Tank tank) {
-        start(tank, new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty()));
+    private static Work work(Wanted w) {
+        if (w.kind() == TestKind.DRAIN) {
+            return new Work.Drain("", Measured.of(0, Unit.DEGREE, "marks"), Measured.of(0, Unit.DEGREE, "level"), List.of());
+        }
+        if (w.kind() == TestKind.FILL) {
+            return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of());
+        }
+        return w.kind() == TestKind.TOP_OFF ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty()) : w.begun();
     }
 
     private void leave() {
         open = "";
         update();
         focusWork();
+    }
+
+    private Optional<Source> standIn() {
+        Assessment a = session.shown().get().assessment();
+        return session.project().test(open).filter(t -> a.basis().isPresent() && t.work() instanceof Work.Sheet && !t.progress().done()).map(t -> Source.standIn(() -> StandIn.of(a.basis().get(), a
+                .project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));
+    }
+
+    private void attach(HangarTest t) {
+        Path document = session.file().get();
+        if (document == null) {
+            session.say("Save the document first: what belongs to a record stands beside it, in the same folder.");
+            return;
+        }
+        files.choose(chosen -> {
+            try {
+                HangarTest.Photo photo = Attachments.attach(document, chosen);
+                session.apply(Edit.of("Attach " + photo.file(), p -> p.test(t.id()).map(x -> p.with(x.with(x.by().with(x.by().beside().with(photo))))).orElse(p)));
+            } catch (ProjectFileException e) {
+                session.say(e.getMessage() + " Nothing was changed.");
+            }
+        });
+    }
+
+    /** Offers each part whose loss could explain what was poured. */
+    private void fit(HangarTest t) {
+        Assessment a = session.shown().get().assessment();
+        if (a.basis().isEmpty()) {
+            return;
+        }
+        fitting.start(task -> Fit.of(a.project(), a.basis().get(), t), this::offer, session::say);
+    }
+
+    private void offer(List<Fit> fits) {
+        Node under = lookup("#test-fit");
+        if (fits.isEmpty() || under == null) {
+            session.say("No loss of one part explains it: look at heights, at the level in the tank, at the can and the clock.");
+            return;
+        }
+        javafx.scene.control.ContextMenu menu = new javafx.scene.control.ContextMenu();
+        UnitSystem u = session.units().get();
+        for (Fit f : fits) {
+            MenuItem item = new MenuItem(f.name() + ": " + fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 " + fine(u, f.scatter()));
+            item.setId("fit-" + f.item());
+            item.setOnAction(e -> session.apply(Edit.of("Fit the loss of " + f.name(), f::applied)));
+            menu.getItems().add(item);
+        }
+        menu.show(under, javafx.geometry.Side.BOTTOM, 0, 0);
+    }
+
+    private static String fine(UnitSystem u, double pascal) {
+        return UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(pascal), u == UnitSystem.US ? 3 : 2) + " " + u.unit(Dimension.PRESSURE).symbol();
     }
 
     private void read(String text) {

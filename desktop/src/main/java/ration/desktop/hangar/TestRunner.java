@@ -14,6 +14,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,6 +25,7 @@ import ration.assess.TankAnswer;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
+import ration.evidence.Named;
 import ration.evidence.NoseHeight;
 import ration.evidence.Procedure;
 import ration.evidence.Work;
@@ -34,6 +36,8 @@ import ration.model.Selector;
 import ration.model.ShutOff;
 import ration.model.Tank;
 import ration.project.Edit;
+import ration.proof.Outcome;
+import ration.proof.Programme;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -44,8 +48,18 @@ import ration.topology.Topology;
 /** One test, a step at a time: what to do, the caution, one entry, Enter. */
 final class TestRunner extends VBox {
 
+    /** Property of a field: what it takes, so that a live reading of that kind can be dropped in. */
+    static final String TAKES = "ration.takes";
+    /** Property of a field: what dropped its figure in. */
+    static final String FED_BY = "ration.fed-by";
+    /** What the stand-in is called where a figure says who read it. */
+    static final String STAND_IN = "stand-in";
+
     private final Session session;
     private final Runnable leave;
+    private final Consumer<HangarTest> attach;
+    private final SheetEntry sheets = new SheetEntry(this);
+    private TextField last;
     private final Label where = Ui.label("", "soft");
     private final Label title = Ui.wrapped("", "step-title");
     private final Label words = Ui.wrapped("", "step-words");
@@ -54,7 +68,7 @@ final class TestRunner extends VBox {
     private final Label big = Ui.label("", "big-figure");
     private final Label under = Ui.wrapped("", "step-words");
     private final Label trouble = Ui.trouble("test-trouble");
-    private final HBox buttons = new HBox(6);
+    private final FlowPane buttons = new FlowPane(6, 6);
     private final VBox soFar = new VBox(4);
     private final Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
     private Optional<HangarTest> shown = Optional.empty();
@@ -63,9 +77,11 @@ final class TestRunner extends VBox {
     private double seconds;
     private TextField first;
 
-    TestRunner(Session session, Runnable leave) {
+    /** @param attach asked for a file to stand beside a record */
+    TestRunner(Session session, Runnable leave, Consumer<HangarTest> attach) {
         this.session = session;
         this.leave = leave;
+        this.attach = attach;
         setSpacing(10);
         setId("test-runner");
         getStyleClass().add("runner");
@@ -73,6 +89,9 @@ final class TestRunner extends VBox {
         title.setId("step-title");
         big.setId("big-figure");
         under.setId("under-figure");
+        big.managedProperty().bind(big.textProperty().isNotEmpty());
+        under.managedProperty().bind(under.textProperty().isNotEmpty());
+        words.managedProperty().bind(words.textProperty().isNotEmpty());
         caution.getStyleClass().add("caution");
         caution.managedProperty().bind(caution.visibleProperty());
         buttons.setAlignment(Pos.CENTER_LEFT);
@@ -91,11 +110,81 @@ final class TestRunner extends VBox {
         }
     }
 
-    private FuelSystem system() {
+    // for the entries of a test that has a form
+
+    VBox entry() {
+        return entry;
+    }
+
+    FlowPane buttons() {
+        return buttons;
+    }
+
+    Timeline clock() {
+        return clock;
+    }
+
+    double seconds() {
+        return seconds;
+    }
+
+    void restart() {
+        seconds = 0;
+        tickText();
+        clock.play();
+    }
+
+    void under(String text) {
+        under.setText(text);
+    }
+
+    void big(String text) {
+        big.setText(text);
+    }
+
+    void attach(HangarTest t) {
+        attach.accept(t);
+    }
+
+    /** What a record says, in the condition in which it was done; empty until it was worked out. */
+    Optional<Outcome> outcome(HangarTest t) {
+        return Optional.ofNullable(assessment.programme().outcomes().get(t.id()));
+    }
+
+    /** Of fuel over a joint, m. */
+    Optional<Double> head(String joint) {
+        return Optional.ofNullable(assessment.programme().heads().get(joint));
+    }
+
+    /** What dropped a figure into a field; empty where it was typed. */
+    String by(TextField field) {
+        return field.getProperties().get(FED_BY) instanceof String s ? s : "";
+    }
+
+    /** A test marked for good where the stand-in fed a figure that is entered now. */
+    HangarTest fed(HangarTest t) {
+        boolean standIn = entry.lookupAll(".text-field").stream().anyMatch(n -> STAND_IN.equals(n.getProperties().get(FED_BY)));
+        return standIn ? t.with(t.by().with(t.by().beside().fedByStandIn())) : t;
+    }
+
+    /** Drops a live reading into the field in hand, or the first that takes its kind; false where none does. */
+    boolean drop(Dimension kind, String text, String from) {
+        List<TextField> takers = entry.lookupAll(".text-field").stream().filter(n -> kind.equals(n.getProperties().get(TAKES))).map(TextField.class::cast).toList();
+        Optional<TextField> field = takers.stream().filter(f -> f == last).findFirst().or(() -> takers.stream().filter(f -> f.getText().isBlank()).findFirst()).or(() -> takers
+                .stream().findFirst());
+        field.ifPresent(f -> {
+            f.setText(text);
+            f.getProperties().put(FED_BY, from);
+            f.requestFocus();
+        });
+        return field.isPresent();
+    }
+
+    FuelSystem system() {
         return session.project().system();
     }
 
-    private UnitSystem units() {
+    UnitSystem units() {
         return session.units().get();
     }
 
@@ -112,7 +201,7 @@ final class TestRunner extends VBox {
             built = "";
             where.setText("");
             title.setText("No test is open");
-            words.setText("Begin one on the left, or open one on record. Have a marked can, a level, a helper and an extinguisher"
+            words.setText("Pick one on the left. Have a marked can, a level, a helper and an extinguisher"
                     + " at hand.");
             caution.setVisible(false);
             entry.getChildren().clear();
@@ -124,7 +213,7 @@ final class TestRunner extends VBox {
             return;
         }
         HangarTest t = test.get();
-        String now = t.id() + "/" + t.progress().step() + "/" + t.progress().done() + "/" + count(t.work()) + "/" + units();
+        String now = t.id() + "/" + t.progress().step() + "/" + t.progress().done() + "/" + count(t.work()) + "/" + units() + "/" + told(t);
         if (!now.equals(built)) {
             built = now;
             stop();
@@ -134,12 +223,34 @@ final class TestRunner extends VBox {
         soFar(t);
     }
 
+    /** Says what a test that is not begun is, and offers to begin it. */
+    void invite(Programme.Proof p, Runnable begin) {
+        where.setText(p.wanted().kind().group().label() + ", closes " + p.wanted().kind().closes().toLowerCase(java.util.Locale.ROOT));
+        title.setText(p.wanted().name());
+        String predicted = p.outcome().predicted().in(units());
+        String needs = p.outcome().needs().in(units());
+        words.setText(p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.wanted().asks().substring(1) + ". " + p.outcome().words().in(units()));
+        big.setText(p.counts() ? p.outcome().measured().in(units()) : predicted);
+        under.setText((p.counts() || predicted.isEmpty() ? "" : "Computed, not measured. ") + (needs.isEmpty() ? "" : "Needs " + needs + ". "));
+        Button go = Ui.button(p.record().isPresent() ? "Begin again" : "Begin", "test-begin", begin, "big-button");
+        go.setDefaultButton(true);
+        buttons.getChildren().setAll(go);
+    }
+
     private static int count(Work work) {
-        return work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : 0;
+        return work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
+    }
+
+    /** What a finished test, or one about to be, says of itself: it is shown anew once that was worked out. */
+    private String told(HangarTest t) {
+        boolean sheet = t.work() instanceof Work.Sheet;
+        List<Procedure.Step> steps = sheet ? Procedure.of(t, system()) : List.of();
+        boolean ending = t.progress().done() || t.progress().step() >= steps.size() - 1;
+        return sheet && ending ? outcome(t).map(o -> o.words().in(units())).orElse("") : "";
     }
 
     private Optional<Tank> tank(HangarTest t) {
-        return system().item(t.tank()).filter(Tank.class::isInstance).map(Tank.class::cast);
+        return system().item(t.subject()).filter(Tank.class::isInstance).map(Tank.class::cast);
     }
 
     private void build(HangarTest t) {
@@ -149,22 +260,27 @@ final class TestRunner extends VBox {
         big.setText("");
         under.setText("");
         first = null;
-        Optional<Tank> tank = tank(t);
-        if (tank.isEmpty()) {
-            title.setText("The tank of this test is no longer laid out");
+        List<Procedure.Step> steps = Procedure.of(t, system());
+        if (steps.isEmpty()) {
+            title.setText("What this test was done on is no longer laid out");
             words.setText("The record is kept.");
+            caution.setVisible(false);
+            buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), discard(t));
             return;
         }
-        List<Procedure.Step> steps = Procedure.of(t.work(), system(), tank.get());
         Procedure.Step step = steps.get(Math.min(t.progress().step(), steps.size() - 1));
-        where.setText(t.work().title() + " of " + tank.get().name() + (t.progress().done() ? ", finished " + t.by().date()
+        where.setText(Named.of(system(), t) + (t.progress().done() ? ", finished " + t.by().date()
                 : ", step " + (steps.indexOf(step) + 1) + " of " + steps.size()));
         title.setText(t.progress().done() ? "What was found" : step.title());
         words.setText(t.progress().done() ? "" : step.words());
         caution.setVisible(!step.caution().isEmpty() && !t.progress().done());
         caution.getChildren().setAll(Ui.wrapped(step.caution()));
         if (t.progress().done()) {
-            result(t);
+            if (t.work() instanceof Work.Sheet) {
+                sheets.result(t);
+            } else {
+                result(t);
+            }
             buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen",
                     () -> put("Reopen test", t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), false))),
                     "plain"), discard(t));
@@ -173,16 +289,23 @@ final class TestRunner extends VBox {
         switch (step.asks()) {
             case READ -> next("Read and understood", () -> advance(t));
             case WHO -> who(t);
-            case POUR -> pour(t, tank.get());
+            case POUR -> pour(t, tank(t).orElseThrow());
             case ATTITUDE -> attitude(t);
-            case SELECT -> select(t, tank.get());
+            case SELECT -> select(t, tank(t).orElseThrow());
             case DRAIN -> timer(t);
             case BACK -> back(t);
             case PARKED -> parked(t);
             case READING -> reading(t);
             case BEFORE -> before(t);
             case METERED -> metered(t);
-            case RESULT -> finish(t);
+            case RESULT -> {
+                if (t.work() instanceof Work.Sheet) {
+                    sheets.build(t, step);
+                } else {
+                    finish(t);
+                }
+            }
+            case FIGURES, ROW, EACH -> sheets.build(t, step);
             default -> throw new IllegalStateException("No entry for " + step.asks());
         }
         if (t.progress().step() > 0) {
@@ -199,17 +322,17 @@ final class TestRunner extends VBox {
     }
 
     /** Records it and shows at once what comes next; the assessment follows when it is ready. */
-    private void put(String name, HangarTest t) {
+    void put(String name, HangarTest t) {
         session.apply(Edit.of(name, p -> p.with(t)));
         show(session.project().test(t.id()), assessment);
         focusField();
     }
 
-    private void advance(HangarTest t) {
+    void advance(HangarTest t) {
         put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t.atStep(t.progress().step() + 1));
     }
 
-    private void next(String text, Runnable action) {
+    void next(String text, Runnable action) {
         Button button = Ui.button(text, "test-next", action);
         button.setDefaultButton(true);
         button.getStyleClass().add("big-button");
@@ -217,7 +340,7 @@ final class TestRunner extends VBox {
     }
 
     /** A field whose Enter does what the button does; trouble is said and nothing moves. */
-    private TextField field(String id, String label, String text, boolean large) {
+    TextField field(String id, String label, String text, boolean large) {
         TextField field = new TextField(text);
         field.setId(id);
         field.setAccessibleText(label);
@@ -230,10 +353,11 @@ final class TestRunner extends VBox {
         if (first == null) {
             first = field;
         }
+        field.focusedProperty().addListener((o, was, now) -> last = now ? field : last);
         return field;
     }
 
-    private void tried(Runnable action) {
+    void tried(Runnable action) {
         try {
             trouble.setText("");
             action.run();
@@ -262,12 +386,16 @@ final class TestRunner extends VBox {
         grid.addRow(1, Ui.label("Measured with"), with);
         grid.addRow(2, Ui.label("Air temperature"), air);
         grid.addRow(3, Ui.label("Notes"), notes);
+        TextField witness = field("test-witness", "Witness", t.by().beside().witness(), false);
+        TextField right = field("test-calibration", "Instrument last found right, and how far off", t.by().beside().calibration(), false);
+        grid.addRow(4, Ui.label("Witness"), witness);
+        grid.addRow(5, Ui.label("Found right on, off by"), right);
         entry.getChildren().add(grid);
         next("Go on", () -> tried(() -> {
             Optional<Measured> ambient = air.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
                     air.getText(), Unit.CELSIUS), "thermometer"));
             advance(t.with(t.by().withWho(who.getText().strip()).withInstrument(with.getText().strip()).withAmbient(ambient)
-                    .withNotes(notes.getText().strip())));
+                    .withNotes(notes.getText().strip()).with(t.by().beside().withWitness(witness.getText().strip()).withCalibration(right.getText().strip()))));
         }));
     }
 
@@ -343,7 +471,7 @@ final class TestRunner extends VBox {
             f.textProperty().addListener((o, was, now) -> work.run());
         }
         work.run();
-        assessment.tank(t.tank()).ifPresent(a -> under.setText("Most is predicted to stay at " + a.predicted().attitude().label()
+        assessment.tank(t.subject()).ifPresent(a -> under.setText("Most is predicted to stay at " + a.predicted().attitude().label()
                 + "."));
         next("Set", () -> tried(() -> {
             Quantity p = Quantity.parse(pitch.getText(), Unit.DEGREE);
@@ -424,11 +552,11 @@ final class TestRunner extends VBox {
         tickText();
     }
 
-    private void tickText() {
+    void tickText() {
         big.setText(String.format(java.util.Locale.ROOT, "%d:%02d", (int) seconds / 60, (int) seconds % 60));
     }
 
-    private void stop() {
+    void stop() {
         clock.stop();
     }
 
@@ -490,7 +618,7 @@ final class TestRunner extends VBox {
 
     private void metered(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
-        assessment.tank(t.tank()).ifPresent(a -> under.setText("Expected by what is known now: " + units().fineVolume(Math.max(0,
+        assessment.tank(t.subject()).ifPresent(a -> under.setText("Expected by what is known now: " + units().fineVolume(Math.max(0,
                 a.full() - top.before().si())) + "."));
         TextField amount = field("test-metered", "Metered until full, " + volume().symbol(), top.metered().map(m -> m.quantity()
                 .shown()).orElse(""), true);
@@ -526,13 +654,16 @@ final class TestRunner extends VBox {
         if (t.work() instanceof Work.Fill f) {
             return f.points().isEmpty() ? "" : units.fineVolume(f.total(f.points().size()));
         }
+        if (t.work() instanceof Work.Sheet) {
+            return "";
+        }
         Work.TopOff top = (Work.TopOff) t.work();
         return top.metered().map(m -> units.fineVolume(top.before().si() + m.si())).orElse("");
     }
 
     private void result(HangarTest t) {
         UnitSystem u = units();
-        Optional<TankAnswer> answer = assessment.tank(t.tank());
+        Optional<TankAnswer> answer = assessment.tank(t.subject());
         if (t.work() instanceof Work.Drain d && !d.stayed().isEmpty()) {
             var stats = d.stayed().stream().mapToDouble(Double::doubleValue).summaryStatistics();
             big.setText(u.fineVolume(stats.getMax()) + " stays");
@@ -579,14 +710,20 @@ final class TestRunner extends VBox {
         } else if (t.work() instanceof Work.TopOff top) {
             line("In it before", top.before().quantity().shown());
             top.metered().ifPresent(m -> line("Metered", m.quantity().shown()));
+        } else if (t.work() instanceof Work.Sheet sheet) {
+            sheets.soFar(sheet).forEach(l -> line(l[0], l[1]));
+        }
+        t.by().beside().photos().forEach(p -> line("Beside it", p.file() + ", " + p.sha256().substring(0, Math.min(12, p.sha256().length()))));
+        if (t.by().beside().standIn()) {
+            line("Fed by", "the stand-in: it closes nothing");
         }
         line("By", List.of(t.by().date(), t.by().who(), t.by().instrument(), t.by().ambient().map(m -> m.quantity().shown())
-                .orElse(""), t.by().notes()).stream().filter(s -> !s.isBlank()).reduce((x, y) -> x + ", " + y).orElse(""));
+                .orElse(""), t.by().notes(), t.by().beside().witness().isBlank() ? "" : "witness " + t.by().beside().witness(), t.by().beside().calibration()).stream().filter(s -> !s.isBlank()).reduce((x, y) -> x + ", " + y).orElse(""));
     }
 
     private void line(String name, String text) {
         Label label = Ui.label(name, "soft");
-        label.setMinWidth(90);
+        label.setMinWidth(110);
         soFar.getChildren().add(new HBox(8, label, Ui.label(text)));
     }
 }
