@@ -99,8 +99,13 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
 
     /** Of an earlier and a later state. */
     public static Comparison of(Assessment first, Assessment second, UnitSystem units) {
-        return new Comparison(Difference.between(first.project(), second.project()), ledger(first, second, units), findings(first, second), ended(first
+        return new Comparison(Difference.between(unissued(first), unissued(second)), ledger(first, second, units), findings(first, second), ended(first
                 .project(), second.project()));
+    }
+
+    /** Which packets were given out is no change of the aircraft. */
+    private static Project unissued(Assessment a) {
+        return a.project().with(a.project().signOff().unissued());
     }
 
     private static List<Figure> ledger(Assessment first, Assessment second, UnitSystem units) {

@@ -42,6 +42,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 import ration.remedy.Task;
+import ration.signoff.Requirement;
 import ration.upkeep.Due;
 
 /**
@@ -83,7 +84,7 @@ public final class Packet {
     /** The mark of a document: a digest of its content, in four groups of four. */
     public static String mark(Project p) {
         try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(ProjectFile.text(p.with(p.signOff().unissued())).getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest).substring(0, 16).replaceAll("(.{4})(?=.)", "$1 ");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java has SHA-256", e);
@@ -196,22 +197,21 @@ public final class Packet {
                         .margin(), 2) + "\u00d7"), new Column<>("State", 0.1, c -> c.verdict().word())), worst);
     }
 
+    /** Predicted and measured never share a column; what no longer counts is struck with its cause beside it. */
     private void compliance() throws IOException {
-        pages.page("Compliance table", assessment.findings().size() + " requirements; paragraphs from memory: read them");
-        pages.table(List.of(new Column<Finding>("Requirement", 0.26, Finding::title), new Column<>("Basis", 0.24, Finding::source), new Column<>("Needs", 0.13, f -> f.measure().map(
-                m -> (m.sense() == Measure.Sense.AT_LEAST ? "at least " : "at most ") + figure(m.limit(), m.dimension())).orElse("")), new Column<>("Predicted", 0.12, f -> f
-                        .measure().map(m -> figure(m.value(), m.dimension())).orElse("see text")), new Column<>("Measured", 0.13, this::measuredOf), new Column<>("State", 0.12, f -> f
-                                .verdict().word())), assessment.findings());
-    }
-
-    /** A figure of a finding; degrees are degrees more or less, not a temperature. */
-    private String figure(double value, Dimension dimension) {
-        return dimension == Dimension.TEMPERATURE ? VaporAnswer.signed(value) : units.text(value, dimension);
-    }
-
-    /** Drained in the attitude that governs, of a tank's unusable fuel; nothing else is measured by a test yet. */
-    private String measuredOf(Finding f) {
-        return f.check() == Check.TANK_UNUSABLE ? assessment.tank(f.item()).flatMap(t -> t.drainedThere()).map(d -> units.text(d.largest(), Dimension.VOLUME) + ", " + d.date()).orElse("not run") : f.measure().isPresent() ? "no test" : "";
+        List<Requirement> rows = Requirement.of(assessment, units);
+        pages.page("Compliance table", rows.size() + " requirements; paragraphs from memory: read them");
+        pages.table(List.of(new Column<Requirement>("Requirement", 0.22, Requirement::title), new Column<>("Basis", 0.22, Requirement::basis), new Column<>("Needs", 0.13, r -> (r.side()
+                .isEmpty() || !r.finding().id().startsWith("flow.") ? "" : r.side() + " ") + r.needs()), new Column<>("Predicted", 0.11, r -> r.predicted().isEmpty() ? "see text"
+                        : r.predicted()), new Column<>("Measured", 0.12, r -> r.measured().isEmpty() ? "no test asked" : r.measured()), new Column<>("Stands since", 0.1,
+                                Requirement::since), new Column<>("State", 0.1, r -> r.verdict().word() + (r.accepted().isPresent() ? ", accepted" : ""))), rows, Requirement::struck);
+        List<Requirement> accepted = rows.stream().filter(r -> r.accepted().isPresent()).toList();
+        if (!accepted.isEmpty()) {
+            pages.section("Accepted as found", "an acceptance stands beside a finding and never changes it");
+            pages.table(List.of(new Column<Requirement>("Requirement", 0.24, Requirement::title), new Column<>("State", 0.1, r -> r.verdict().word()), new Column<>("By, on", 0.2, r -> r
+                    .accepted().get().name() + ", " + r.accepted().get().on()), new Column<>("Reason", 0.28, r -> r.accepted().get().reason()), new Column<>("As it was found", 0.18, r -> r
+                            .acceptedOtherwise() ? "otherwise then: " + r.accepted().get().as() : "as now")), accepted);
+        }
     }
 
     private Standing standing(HangarTest t) {

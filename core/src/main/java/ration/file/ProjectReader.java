@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import ration.acceptance.SignOff;
 import ration.evidence.HangarTest;
 import ration.flight.FlightPlan;
 import ration.fluid.FuelGrade;
@@ -75,8 +76,9 @@ final class ProjectReader {
         Optional<FlightPlan> flight = doc.optional("flight", f -> FlightCodec.read(this, f));
         List<Reading> readings = doc.has("readings") ? ReadingCodec.read(this, doc) : List.of();
         Upkeep upkeep = doc.optional("upkeep", UpkeepCodec::read).orElse(Upkeep.NONE);
+        SignOff signOff = doc.optional("signOff", SignOffCodec::read).orElse(SignOff.NONE);
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep, signOff), unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {

@@ -58,6 +58,9 @@ final class ProjectWriter {
         if (!project.readings().isEmpty()) {
             numberedAtTop(doc, project.readings());
         }
+        if (!project.signOff().none()) {
+            SignOffCodec.write(this, doc.putObject("signOff"), project.signOff());
+        }
         if (!project.upkeep().none()) {
             UpkeepCodec.write(this, doc.putObject("upkeep"), project.upkeep());
         }

@@ -44,6 +44,12 @@ public final class Difference {
         if (!first.upkeep().equals(second.upkeep())) {
             words.add("upkeep differs");
         }
+        if (!first.signOff().unissued().equals(second.signOff().unissued())) {
+            words.add("what was said of open points differs");
+        }
+        if (!first.signOff().packets().equals(second.signOff().packets())) {
+            words.add("another packet was given out");
+        }
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import ration.acceptance.SignOff;
 import ration.evidence.AsBuilt;
 import ration.evidence.HangarTest;
 import ration.flight.FlightPlan;
@@ -41,10 +42,11 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
      * @param flight   as it is meant; empty while the usual one will do
      * @param readings taken in search of a fault
      * @param upkeep   of its parts with a life
+     * @param signOff  what was said of open points and packets
      */
-    public record Use(Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep) {
+    public record Use(Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep, SignOff signOff) {
         /** Nothing said. */
-        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE);
+        public static final Use NONE = new Use(Optional.empty(), List.of(), Upkeep.NONE, SignOff.NONE);
 
         public Use {
             readings = List.copyOf(readings);
@@ -97,15 +99,24 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project with(FlightPlan other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings(), use.upkeep()), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff()), unknown);
     }
 
     public Project withReadings(List<Reading> other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other, use.upkeep()), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other, use.upkeep(), use.signOff()), unknown);
     }
 
     public Project with(Upkeep other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), other), unknown);
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), other, use.signOff()), unknown);
+    }
+
+    public Project with(SignOff other) {
+        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), use.upkeep(), other), unknown);
+    }
+
+    /** What was said of open points and packets. */
+    public SignOff signOff() {
+        return use.signOff();
     }
 
     /** Parts with a life, and what was done to them. */

@@ -5,13 +5,17 @@ import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.Consumer;
+import ration.acceptance.SignOff;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.Comparison;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.runs.RunsPage;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
+import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.SoakPane;
@@ -22,11 +26,14 @@ import ration.export.PictureSvg;
 import ration.export.PrintedSheets;
 import ration.export.UpkeepFiles;
 import ration.file.FileTrouble;
+import ration.file.ProjectFile;
+import ration.file.ProjectFileException;
+import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /** Files beside the document: tables read and written, drawings and sheets written. */
-final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
+final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, SignOffPage.Papers {
 
     /** Larger tables than this are no runs sheet. */
     private static final long MOST_BYTES = 4_000_000;
@@ -35,6 +42,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
 
     private final Session session;
     private final FileDialogs dialogs;
+    private Path lastIssued;
 
     Exports(Session session, FileDialogs dialogs) {
         this.session = session;
@@ -140,8 +148,48 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs {
                 } catch (IOException e) {
                     throw new java.io.UncheckedIOException(e);
                 }
-            }, made -> made.ifPresent(bytes -> written(path, to -> Files.write(to, bytes))), session::say);
+            }, made -> made.ifPresent(bytes -> issued(path, bytes, a.project())), session::say);
         });
+    }
+
+    @Override
+    public void packet() {
+        packet(session.opening());
+    }
+
+    /** Writes a packet, the document as it was then beside it, and notes it: the next one is compared with it. */
+    private void issued(Path path, byte[] bytes, Project made) {
+        String mark = Packet.mark(made);
+        Path then = asIssued(path, mark);
+        try {
+            Files.write(path, bytes);
+            ProjectFile.save(made, then);
+            lastIssued = then;
+            SignOff.Issued packet = new SignOff.Issued(java.time.LocalDate.now(), mark, path.getFileName().toString());
+            session.apply(Edit.of("Note a packet", p -> p.with(p.signOff().with(packet))));
+            session.say("Written: " + path.getFileName() + ", and beside it " + then.getFileName() + ", the document as it is now, to compare with later.");
+        } catch (IOException e) {
+            session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.");
+        } catch (ProjectFileException e) {
+            session.say(e.fullText());
+        }
+    }
+
+    /** The name carries the mark, so that no other document is ever written over. */
+    private static Path asIssued(Path packet, String mark) {
+        return packet.resolveSibling(packet.getFileName().toString().replaceAll("\\.pdf$", "") + "-" + mark.replace(" ", "") + ".ration");
+    }
+
+    @Override
+    public void sinceLastPacket(Consumer<Comparison> then) {
+        Optional<SignOff.Issued> last = session.project().signOff().last();
+        if (last.isEmpty()) {
+            session.say("No packet was given out yet.");
+            return;
+        }
+        Path beside = session.file().get() == null ? null : asIssued(session.file().get().resolveSibling(last.get().file()), last.get().mark());
+        Optional<Path> known = lastIssued != null && Files.isRegularFile(lastIssued) ? Optional.of(lastIssued) : Optional.ofNullable(beside).filter(Files::isRegularFile);
+        known.or(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT)).ifPresent(path -> session.compare(path, then));
     }
 
     /** What falls due: as a calendar, or as tables of the parts or the log. */

@@ -43,6 +43,7 @@ import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Home;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
+import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
 import ration.desktop.tanks.TanksPage;
 import ration.desktop.upkeep.UpkeepPage;
@@ -111,6 +112,7 @@ public final class MainWindow {
         pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
         pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
         pages.put(Page.UPKEEP, once(() -> new UpkeepPage(session, java.time.LocalDate::now, exports::upkeep)));
+        pages.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, java.time.LocalDate::now)));
         rail = new Rail(session, to -> settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
@@ -532,12 +534,12 @@ public final class MainWindow {
         }
     }
 
-    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth. */
+    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth, S the sign-off. */
     private boolean goes(KeyEvent e) {
         boolean minus = e.getCode() == KeyCode.MINUS || e.getCode() == KeyCode.SUBTRACT;
         boolean equals = e.getCode() == KeyCode.EQUALS || e.getCode() == KeyCode.PLUS || e.getCode() == KeyCode.ADD;
-        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus || equals)) {
-            int digit = equals ? 12 : minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
+        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus || equals || e.getCode() == KeyCode.S)) {
+            int digit = e.getCode() == KeyCode.S ? 13 : equals ? 12 : minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
             int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();

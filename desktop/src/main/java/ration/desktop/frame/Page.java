@@ -10,7 +10,7 @@ public enum Page {
     BRIEF("Brief"), LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL), RUNS("Runs", Topic.RUNS), FLOW("Flow", Topic.FLOW),
     TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), FAULTS("Faults"),
     FLIGHT("Flight"),
-    HANGAR("Hangar tests", Topic.HANGAR), FIND("Find"), UPKEEP("Upkeep");
+    HANGAR("Hangar tests", Topic.HANGAR), FIND("Find"), UPKEEP("Upkeep"), SIGN_OFF("Sign-off", Topic.values());
 
     private final String label;
     private final Set<Topic> topics;

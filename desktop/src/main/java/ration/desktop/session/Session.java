@@ -8,6 +8,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -329,6 +330,20 @@ public final class Session {
                 return e.getMessage();
             }
         }, this::say, this::say);
+    }
+
+    /** The same, given to who shows it. */
+    public void compare(Path earlier, Consumer<Comparison> then) {
+        Assessment now = shown.get().assessment();
+        UnitSystem in = units.get();
+        opening.start(task -> {
+            try {
+                return Optional.of(Comparison.of(Assessment.of(ProjectFile.open(earlier)), now, in));
+            } catch (ProjectFileException e) {
+                Platform.runLater(() -> say(e.getMessage()));
+                return Optional.<Comparison>empty();
+            }
+        }, c -> c.ifPresent(then), this::say);
     }
 
     /** Whether somebody else wrote the document's file since it was opened or saved here. */

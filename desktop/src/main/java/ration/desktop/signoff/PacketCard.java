@@ -1,0 +1,57 @@
+package ration.desktop.signoff;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import ration.acceptance.SignOff;
+import ration.assess.Comparison;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Session;
+import ration.export.Packet;
+import ration.signoff.Requirement;
+
+/** The packet: what it is, its mark, the last one given out, what changed since. */
+final class PacketCard extends VBox {
+
+    private final Session session;
+    private final Label open = Ui.wrapped("");
+    private final Label mark = Ui.label("", "figure");
+    private final Label last = Ui.wrapped("", "soft");
+    private final Button since;
+    private final Button cards;
+
+    PacketCard(Session session, SignOffPage.Papers papers, Consumer<Comparison> compared) {
+        this.session = session;
+        setSpacing(6);
+        getStyleClass().add("card-body");
+        mark.setId("packet-mark");
+        last.setId("packet-last");
+        Button write = Ui.button("Write packet (PDF)", "packet-write", papers::packet, "big-button", "filled");
+        write.setMaxWidth(Double.MAX_VALUE);
+        cards = Ui.button("", "packet-cards", papers::testCards);
+        cards.setMaxWidth(Double.MAX_VALUE);
+        since = Ui.button("What changed since the last packet", "packet-since", () -> papers.sinceLastPacket(compared));
+        since.setMaxWidth(Double.MAX_VALUE);
+        VBox caution = new VBox(Ui.wrapped("The packet holds what the builder measured and what follows from it. It approves nothing. Prove flow and unusable fuel on this aircraft,"
+                + " on the ground, before flight. Any change to the layout ends the standing of the tests it touches.", "soft"));
+        caution.getStyleClass().add("caution");
+        getChildren().addAll(Ui.label("Packet", "page-title"), open, Ui.label("Document mark", "soft"), mark, last, write, cards, since, caution);
+    }
+
+    void show(List<Requirement> all) {
+        long points = all.stream().filter(Requirement::open).count();
+        long accepted = all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
+        open.setText(points + (points == 1 ? " point is" : " points are") + " open" + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".");
+        mark.setText(Packet.mark(session.project()));
+        Optional<SignOff.Issued> issued = session.project().signOff().last();
+        last.setText(issued.map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file() + (i.mark().equals(mark.getText()) ? ": the document is as it was then." : ".")).orElse(
+                "No packet was given out yet."));
+        since.setDisable(issued.isEmpty());
+        long left = session.shown().get().assessment().programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN).count();
+        cards.setText("Write cards for the " + left + " tests still to run");
+        cards.setDisable(left == 0);
+    }
+}
