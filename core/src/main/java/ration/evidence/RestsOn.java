@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import ration.condition.Handles;
 import ration.geometry.Point3;
@@ -97,7 +96,7 @@ final class RestsOn {
         lines.put("parked angle", UnitSystem.figure(Math.toDegrees(built.parked()), 1) + "\u00b0");
     }
 
-    /** Every part on the way from the tanks that feed to the inlet. */
+    /** Every part the fuel at the inlet hangs together with. */
     private void path(Handles handles) {
         lines.put("fuel", built.fuel().label());
         onWay(handles).forEach(this::part);
@@ -118,26 +117,19 @@ final class RestsOn {
         system.items().stream().filter(all::contains).forEach(this::part);
     }
 
+    /** Everything the fuel at the inlet hangs together with, returns too: what is shut off by a handle does not count. */
     private List<Item> onWay(Handles handles) {
-        Topology topology = Topology.of(system);
-        Set<PortRef> from = topology.reached(system.tanks().stream().flatMap(t -> t.outlets().stream().map(o -> new PortRef(t.id(), o.name()))).toList(), ahead(
-                handles, false));
-        Set<PortRef> to = system.inlet().map(i -> topology.reached(List.of(new PortRef(i.id(), Item.IN)), ahead(handles, true))).orElse(Set.of());
-        Predicate<PortRef> both = p -> from.contains(p) && to.contains(p);
-        return system.items().stream().filter(i -> i.only(Run.class).map(r -> both.test(r.from()) && both.test(r.to())).orElseGet(() -> i.only(EngineInlet.class)
-                .isPresent() || i.ports().stream().anyMatch(p -> both.test(new PortRef(i.id(), p))))).toList();
+        Set<PortRef> reached = system.inlet().map(i -> Topology.of(system).reached(List.of(new PortRef(i.id(), Item.IN)), joined(handles))).orElse(Set.of());
+        return system.items().stream().filter(i -> i.only(Run.class).map(r -> reached.contains(r.from())).orElseGet(() -> i.only(EngineInlet.class).isPresent() || i.ports().stream()
+                .anyMatch(p -> reached.contains(new PortRef(i.id(), p))))).toList();
     }
 
-    /** As fuel runs with the handles so, headers passed; turned, against its way. */
-    private static Passing ahead(Handles handles, boolean turned) {
-        Passing.Way forward = turned ? Passing.Way.BACKWARD : Passing.Way.FORWARD;
+    private static Passing joined(Handles handles) {
         return (Passage p) -> switch (p.what()) {
-            case TANK, RAIL -> Passing.Way.NONE;
-            case SHUT_OFF -> handles.shutValves().contains(p.from().item()) ? Passing.Way.NONE : forward;
+            case TANK -> Passing.Way.NONE;
+            case SHUT_OFF -> handles.shutValves().contains(p.from().item()) ? Passing.Way.NONE : Passing.Way.BOTH;
             case POSITION -> p.position().equals(handles.positions().get(p.from().item())) ? Passing.Way.BOTH : Passing.Way.NONE;
-            case TIGHT_PUMP -> handles.stopped().contains(p.from().item()) ? Passing.Way.NONE : forward;
-            case BORE -> Passing.Way.BOTH;
-            case HEADER, CHECK, FREE_PUMP, CHECKED_PUMP, BYPASS, REDUCER -> forward;
+            case BORE, HEADER, RAIL, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER -> Passing.Way.BOTH;
         };
     }
 
@@ -174,7 +166,7 @@ final class RestsOn {
 
         @Override
         public Void run(Run run) {
-            line(run.id(), "size", run.size().shortName());
+            line(run.id(), "size", run.size().label());
             line(run.id(), "fittings", run.fittings().isEmpty() ? "none" : String.join(", ", run.fittings().stream().map(Fitting::label).sorted().toList()));
             line(run.id(), "from", run.from().toString());
             line(run.id(), "to", run.to().toString());
@@ -207,7 +199,7 @@ final class RestsOn {
     }
 
     private void joints(Run run) {
-        line(run.id(), "size", run.size().shortName());
+        line(run.id(), "size", run.size().label());
         joint(run, "start", run.from(), run.build().start());
         joint(run, "end", run.to(), run.build().end());
     }
@@ -224,7 +216,7 @@ final class RestsOn {
         for (String piece : form.pieces(system).keySet()) {
             boolean start = piece.endsWith(".start");
             Form.item(system, piece).flatMap(i -> i.only(Run.class)).ifPresent(r -> {
-                line(r.id(), "size", r.size().shortName());
+                line(r.id(), "size", r.size().label());
                 joint(r, start ? "start" : "end", start ? r.from() : r.to(), start ? r.build().start() : r.build().end());
             });
         }

@@ -10,10 +10,14 @@ import ration.evidence.Work;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
-import ration.model.Item;
-import ration.model.PortRef;
+import ration.geometry.Point3;
+import ration.model.EngineInlet;
+import ration.model.Measured;
+import ration.model.Place;
+import ration.model.Tag;
 import ration.model.Tank;
 import ration.project.Brief;
+import ration.quantity.Unit;
 
 /**
  * A flow test as it is done: the line off at the engine, its end so much over the inlet, the nose and the fuel as they were. What it
@@ -27,7 +31,6 @@ public record OpenLine(Condition condition, double pours, double arrives) {
 
     /** The end of the line counts as level with the inlet within this, m. */
     private static final double LEVEL = 0.0005;
-    private static final int HALVINGS = 48;
 
     /** The condition of a flow test; empty while what it needs is not entered. */
     public static Optional<Condition> condition(FlowBasis basis, Brief brief, Work.Sheet sheet) {
@@ -59,22 +62,19 @@ public record OpenLine(Condition condition, double pours, double arrives) {
         return Optional.of(new OpenLine(c, pours, least.inletFlow()));
     }
 
-    /** With the end of the line higher than the inlet, or lower: the flow at which the pressure there is what that height makes. */
+    /** With the end of the line held higher than the inlet, or lower: the inlet as if it stood there. */
     private static double lifted(FlowBasis basis, Condition c, double over, FlowAnswer open) {
-        double wanted = over * open.weight();
-        double low = 0;
-        double high = 2 * open.inletFlow() + 1e-5;
-        for (int i = 0; i < HALVINGS && high - low > 1e-12; i++) {
-            double middle = (low + high) / 2;
-            FlowAnswer a = basis.withoutBoiling().ask(c, new FlowQuestion.Demand(middle));
-            OptionalDouble p = basis.system().inlet().map(e -> a.pressure(new PortRef(e.id(), Item.IN))).orElse(OptionalDouble.empty());
-            if (a.usable() && p.isPresent() && p.getAsDouble() >= wanted) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2;
+        Point3 up = c.attitude().gravity().up();
+        return basis.system().inlet().map(i -> {
+            Point3 p = i.place().point().plus(new Point3(up.x() * over, up.y() * over, up.z() * over));
+            EngineInlet there = i.with(new Tag(i.id(), i.name(), exact(p)));
+            FlowAnswer a = new FlowBasis(basis.system().replace(there), basis.fuel(), basis.law(), basis.bodies(), basis.around()).ask(c, new FlowQuestion.OpenLine());
+            return a.usable() ? Math.max(0, a.inletFlow()) : 0;
+        }).orElse(open.inletFlow());
+    }
+
+    private static Place exact(Point3 p) {
+        return new Place(Measured.of(p.x(), Unit.METRE), Measured.of(p.y(), Unit.METRE), Measured.of(p.z(), Unit.METRE));
     }
 
     /** What the can must show for so much at the engine, m3/s; NaN where nothing arrives. */

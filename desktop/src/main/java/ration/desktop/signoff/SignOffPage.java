@@ -154,6 +154,7 @@ public final class SignOffPage extends LivePage {
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, r.verdict());
         VBox state = new VBox(new HBox(6, bar, verdict));
+        state.setAlignment(Pos.CENTER_LEFT);
         if (r.accepted().isPresent()) {
             state.getChildren().add(Ui.label(r.acceptedOtherwise() ? "accepted otherwise" : "accepted as found", "soft"));
         } else {
