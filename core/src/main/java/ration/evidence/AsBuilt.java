@@ -1,5 +1,6 @@
 package ration.evidence;
 
+import java.util.Map;
 import java.util.Optional;
 import ration.fluid.FuelGrade;
 import ration.model.FuelSystem;
@@ -11,8 +12,18 @@ import ration.model.Tank;
  * @param system as laid out
  * @param fuel   grade
  * @param parked angle it stands at, nose up, rad
+ * @param renewed the last renewal of pieces with a life, by the id of their item: 2026-11-26, hose R4
  */
-public record AsBuilt(FuelSystem system, FuelGrade fuel, double parked) {
+public record AsBuilt(FuelSystem system, FuelGrade fuel, double parked, Map<String, String> renewed) {
+
+    public AsBuilt {
+        renewed = Map.copyOf(renewed);
+    }
+
+    /** With nothing renewed. */
+    public AsBuilt(FuelSystem system, FuelGrade fuel, double parked) {
+        this(system, fuel, parked, Map.of());
+    }
 
     public Optional<Tank> tank(String id) {
         return system.item(id).flatMap(i -> i.only(Tank.class));

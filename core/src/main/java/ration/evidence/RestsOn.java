@@ -82,7 +82,10 @@ final class RestsOn {
                 on.part(subject);
                 Topology.of(on.system).meeting(subject).forEach(on::part);
             }
-            case GAUGE_CHECK -> on.system.item(subject).ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
+            case GAUGE_CHECK -> {
+                on.renewed(subject);
+                on.system.item(subject).ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
+            }
             case RUN_LOG, HOT_RESTART -> on.everyPath();
         }
         return new Inputs(on.lines);
@@ -146,6 +149,15 @@ final class RestsOn {
             }
         }
         item.as(new Rest());
+        renewed(item.id());
+    }
+
+    /** A hose renewed to the same size is another hose. */
+    private void renewed(String id) {
+        String last = built.renewed().get(id);
+        if (last != null) {
+            line(id, "renewed", last);
+        }
     }
 
     private String figure(Field f, Item item) {
@@ -199,6 +211,7 @@ final class RestsOn {
     }
 
     private void joints(Run run) {
+        renewed(run.id());
         line(run.id(), "size", run.size().label());
         joint(run, "start", run.from(), run.build().start());
         joint(run, "end", run.to(), run.build().end());
@@ -217,6 +230,7 @@ final class RestsOn {
             boolean start = piece.endsWith(".start");
             Form.item(system, piece).flatMap(i -> i.only(Run.class)).ifPresent(r -> {
                 line(r.id(), "size", r.size().label());
+                renewed(r.id());
                 joint(r, start ? "start" : "end", start ? r.from() : r.to(), start ? r.build().start() : r.build().end());
             });
         }

@@ -136,7 +136,7 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
 
     /** What its tests rest on. */
     public AsBuilt asBuilt() {
-        return new AsBuilt(system, brief.fuel(), brief.envelope().parked().si());
+        return new AsBuilt(system, brief.fuel(), brief.envelope().parked().si(), use.upkeep().renewed());
     }
 
     public Optional<HangarTest> test(String id) {

@@ -4,7 +4,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import ration.quantity.UnitSystem;
 
 /**
@@ -63,6 +65,18 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
     public List<Entry> history(String part) {
         List<Entry> all = new ArrayList<>(log.stream().filter(e -> e.part().equals(part)).toList());
         java.util.Collections.reverse(all);
+        return all;
+    }
+
+    /** The last renewal on each item that has one, by the item's id; vents and gauges do not lie in the way of the fuel. */
+    public Map<String, String> renewed() {
+        Map<String, String> all = new TreeMap<>();
+        for (Entry e : log) {
+            if (e.what() == Entry.What.REPLACED && !corrected(e)) {
+                part(e.part()).filter(p -> !p.item().isEmpty() && p.kind() != Part.Kind.VENT && p.kind() != Part.Kind.SIGHT_TUBE).ifPresent(p -> all.put(p.item(), e.on() + ", " + p
+                        .name().toLowerCase(Locale.ROOT)));
+            }
+        }
         return all;
     }
 

@@ -229,6 +229,35 @@ class ProgrammeTest {
         return out;
     }
 
+    /** Before the edit is made: which records a change of a part would end, and what would have to be shown. */
+    @Test
+    void whatAChangeWouldEndIsToldBeforeIt() {
+        Project p = with(CORRIE, "flow.FUSELAGE", flow(CORRIE, "flow.FUSELAGE", 22, 1.6, 24));
+        assertThat(Touched.by(p, "r3").ended()).containsExactly("Nose-up flow, FUSELAGE");
+        assertThat(Touched.by(p, "r3").asked()).contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Paper overnight").doesNotContain("Vents blown through");
+        assertThat(Touched.by(p, "r1").ended()).isEmpty();
+        assertThat(Touched.by(p, "r1").words("R1")).startsWith("No test on record rests on R1. To be shown after it: ");
+        assertThat(Touched.by(Systems.corrie(), "upper").ended()).contains("Drain test of Upper tank");
+    }
+
+    /** A hose renewed to the same size is another hose: what rested on it ended, and a mistaken entry put right brings it back. */
+    @Test
+    void renewingAPartEndsWhatRestedOnIt() {
+        Project p = Systems.corrie();
+        p = with(p, "flow.FUSELAGE", flow(p, "flow.FUSELAGE", 22, 1.6, 24));
+        ration.upkeep.Upkeep.Act act = new ration.upkeep.Upkeep.Act(java.time.LocalDate.of(2026, 11, 26), 413, "builder", "26-1", Optional.empty());
+        Project renewed = p.with(p.upkeep().replaced("hose-r4", act));
+        assertThat(Comparison.ended(p, renewed)).singleElement().satisfies(e -> {
+            assertThat(e.title()).isEqualTo("Nose-up flow, FUSELAGE");
+            assertThat(e.causes().get(0)).isEqualTo("R4: renewed is new: 2026-11-26, hose r4");
+        });
+        int wrong = renewed.upkeep().log().get(renewed.upkeep().log().size() - 1).number();
+        Project corrected = renewed.with(renewed.upkeep().corrected(wrong, act, "not done"));
+        assertThat(proof(corrected, "flow.FUSELAGE").counts()).isTrue();
+        Project looked = p.with(p.upkeep().looked("hose-r4", act, "good"));
+        assertThat(Comparison.ended(p, looked)).as("a look renews nothing").isEmpty();
+    }
+
     @Test
     void theParkedAngleEndsMarksMadeAtIt() {
         Project p = Systems.corrie();

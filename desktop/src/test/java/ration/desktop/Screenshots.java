@@ -103,7 +103,7 @@ public final class Screenshots {
         });
         SCENES.put("hangar", (s, scene) -> {
             fire(scene, "#rail-hangar");
-            later(scene, "#test-test-3");
+            later(scene, "#wanted-flow-fuselage");
         });
         SCENES.put("vapor", (s, scene) -> {
             demo(s, "brindle-a2");
@@ -137,6 +137,10 @@ public final class Screenshots {
         SCENES.put("upkeep", (s, scene) -> {
             demo(s, "corrie-b1");
             fire(scene, "#rail-upkeep");
+        });
+        SCENES.put("signoff", (s, scene) -> {
+            fire(scene, "#rail-sign_off");
+            later(scene, "#requirement-flow-margin-fuselage");
         });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",

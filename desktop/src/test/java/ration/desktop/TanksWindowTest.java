@@ -91,13 +91,20 @@ class TanksWindowTest extends WindowHarness {
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
     }
 
+    /** Picks a test of the programme by key and begins it. */
+    private void beginTest(String wanted) {
+        until(() -> robot.lookup(wanted).tryQuery().isPresent());
+        robot.interact(() -> node(wanted).requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#test-begin").tryQuery().map(javafx.scene.Node::isFocused).orElse(false));
+        keys(KeyCode.ENTER);
+    }
+
     /** The whole drain test of the upper tank, keys only once it is begun; the placard follows it. */
     @Test
     void aWholeDrainTestByKeyboard() {
         robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#begin-drain-upper").tryQuery().isPresent());
-        robot.interact(() -> node("#begin-drain-upper").requestFocus());
-        keys(KeyCode.SPACE);
+        beginTest("#wanted-drain-upper");
         until(() -> step().startsWith("Before a drain test"));
         keys(KeyCode.ENTER);
         until(() -> step().startsWith("Who measures") && node("#test-who").isFocused());
@@ -151,13 +158,13 @@ class TanksWindowTest extends WindowHarness {
     @Test
     void anInterruptedTestGoesOnWhereItStopped() {
         robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#test-test-4").tryQuery().isPresent());
-        robot.clickOn("#test-test-4");
+        until(() -> robot.lookup("#wanted-drain-fuselage").tryQuery().isPresent());
+        robot.clickOn("#wanted-drain-fuselage");
         until(() -> step().equals("Drain until it sputters"));
         keys(KeyCode.ENTER, KeyCode.ENTER);
         until(() -> step().equals("Enter what came back"));
         robot.clickOn("#test-later");
-        until(() -> step().equals("No test is open"));
+        until(() -> step().equals("Drain test of Fuselage tank"));
         robot.clickOn("#test-test-4");
         until(() -> step().equals("Enter what came back") && node("#test-drained").isFocused());
         enter("2.35 gal");
@@ -177,9 +184,7 @@ class TanksWindowTest extends WindowHarness {
     @Test
     void aWholeFillByKeyboardGivesMarksCapacityAndPlacard() throws IOException {
         robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#begin-fill-fuselage").tryQuery().isPresent());
-        robot.interact(() -> node("#begin-fill-fuselage").requestFocus());
-        keys(KeyCode.SPACE);
+        beginTest("#wanted-fill-fuselage");
         until(() -> step().startsWith("Before a fill"));
         keys(KeyCode.ENTER);
         until(() -> step().startsWith("Who measures"));
@@ -219,8 +224,7 @@ class TanksWindowTest extends WindowHarness {
     @Test
     void aTopOffAndATableOfTests() throws IOException {
         robot.clickOn("#rail-hangar");
-        until(() -> robot.lookup("#begin-top-fuselage").tryQuery().isPresent());
-        robot.clickOn("#begin-top-fuselage");
+        beginTest("#wanted-top-off-fuselage");
         until(() -> step().startsWith("Before a top-off"));
         keys(KeyCode.ENTER, KeyCode.ENTER);
         until(() -> step().equals("What is in it") && node("#test-before").isFocused());

@@ -164,7 +164,8 @@ final class ItemCard extends ScrollPane {
         body.getChildren().add(more);
         HBox actions = new HBox(8);
         if (!(item instanceof EngineInlet)) {
-            actions.getChildren().add(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)));
+            actions.getChildren().addAll(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)), Ui.button("What to test again?", "test-again-asked",
+                    () -> LayoutActions.testAgain(session)));
         }
         body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
     }

@@ -14,6 +14,7 @@ import ration.project.LayoutEdits.Spot;
 import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
+import ration.proof.Touched;
 
 /** Layout edits on the picked item, each one step to undo, then picks what comes next. */
 final class LayoutActions {
@@ -43,6 +44,12 @@ final class LayoutActions {
             session.say(name.isEmpty() ? "Pick an item first: it is removed, and its line joined again." : name
                     + " stays: every layout ends at the engine.");
         }
+    }
+
+    /** Says, before it is changed, which tests a change of the picked part would end. */
+    static void testAgain(Session session) {
+        String picked = session.picked().get();
+        session.project().system().item(picked).ifPresent(i -> session.say(Touched.by(session.project(), picked).words(i.name())));
     }
 
     static void vent(Session session) {

@@ -1,0 +1,62 @@
+package ration.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Locale;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import ration.quantity.Unit;
+
+/** Lines as a logger writes them: values with their age, what was steady, and what could not be read. */
+class LiveTest {
+
+    private static final Offset<Double> TINY = Offset.offset(1e-12);
+
+    @Test
+    void theNewestValueHasAnAgeAndTheLastSecondsAMean() {
+        Live live = new Live();
+        live.line("# ration readings 1", 0);
+        live.line("seconds,channel,value,unit", 0);
+        for (int t = 0; t <= 60; t++) {
+            live.line(t + ",rail," + (t < 50 ? 30 : t % 2 == 0 ? 40.1 : 39.9) + ",psi", t);
+            live.line(String.format(Locale.ROOT, "%d,can,%.4f,gal", t, 0.005 * t), t);
+        }
+        assertThat(live.trouble()).isEmpty();
+        assertThat(live.shown(63)).extracting(Live.Shown::name).containsExactly("rail", "can");
+        assertThat(live.shown(63).get(0).age()).isCloseTo(3, TINY);
+        Live.Steady steady = live.steady("rail", 9.5).orElseThrow();
+        assertThat(Unit.PSI.fromSi(steady.mean())).isCloseTo(40, Offset.offset(0.011));
+        assertThat(Unit.PSI.fromSi(steady.scatter())).isCloseTo(0.1, Offset.offset(0.01));
+        assertThat(Unit.GALLON_PER_HOUR.fromSi(live.rise("can", 30).orElseThrow())).as("0.005 gal a second").isCloseTo(18, Offset.offset(1e-6));
+        assertThat(live.steady("oil", 10)).isEmpty();
+        assertThat(live.rise("oil", 10)).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeReadIsCountedAndTheFirstIsTold() {
+        Live live = new Live();
+        live.line("1,rail,30,psi", 1);
+        for (String bad : new String[] {"2,rail,thirty,psi", "2,rail,30,furlongs", "2,rail,30", "2,,30,psi", "2,rail,30,gal", "x,rail,30,psi", "2,rail,1e300,psi"}) {
+            live.line(bad, 2);
+        }
+        assertThat(live.trouble()).startsWith("7 lines could not be read, the first").contains("thirty", "a number is expected");
+        assertThat(live.samples("rail")).hasSize(1);
+        live.line("0,rail,12,psi", 3);
+        assertThat(live.samples("rail")).as("a clock that goes back was started anew").hasSize(1);
+        assertThat(Unit.PSI.fromSi(live.shown(3).get(0).value())).isCloseTo(12, Offset.offset(1e-9));
+    }
+
+    @Test
+    void onlyTheLastMinutesAndSoManyChannelsAreKept() {
+        Live live = new Live();
+        for (int t = 0; t < 3000; t++) {
+            live.line(t + ",rail,30,psi", t);
+        }
+        assertThat(live.samples("rail")).hasSize(601);
+        for (int c = 0; c < 100; c++) {
+            live.line("1,c" + c + ",30,psi", 1);
+        }
+        assertThat(live.shown(1)).hasSize(64);
+        assertThat(live.trouble()).contains("too many channels");
+    }
+}

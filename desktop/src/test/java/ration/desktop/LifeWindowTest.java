@@ -1,0 +1,239 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.evidence.HangarTest;
+import ration.evidence.Standing;
+import ration.evidence.Work;
+import ration.model.LineSize;
+import ration.model.Run;
+import ration.project.Edit;
+
+/** The life of one aircraft: a test, a tube changed, the test again, the packet, a hose renewed. By clicks and keys in the real window. */
+class LifeWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private String row(String id) {
+        return robot.lookup(id).tryQuery().map(n -> n.getAccessibleText()).orElse("");
+    }
+
+    private String step() {
+        return label("#step-title");
+    }
+
+    private void enter(String id, String text) {
+        until(() -> robot.lookup(id).tryQuery().isPresent());
+        robot.interact(() -> node(id).requestFocus());
+        control(KeyCode.A);
+        robot.write(text);
+    }
+
+    private HangarTest last() {
+        List<HangarTest> tests = session.project().tests();
+        return tests.get(tests.size() - 1);
+    }
+
+    private void next() {
+        robot.interact(() -> node("#test-next").requestFocus());
+        keys(KeyCode.ENTER);
+    }
+
+    /** Picks the flow test of the upper tank and leads it up to the can. */
+    private void flowUpToTheCan() {
+        until(() -> robot.lookup("#wanted-flow-upper").tryQuery().isPresent());
+        robot.interact(() -> node("#wanted-flow-upper").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#test-begin").tryQuery().map(javafx.scene.Node::isFocused).orElse(false));
+        keys(KeyCode.ENTER);
+        until(() -> step().startsWith("Before nose-up flow"));
+        next();
+        until(() -> step().startsWith("Who measures"));
+        enter("#test-witness", "a neighbour");
+        next();
+        until(() -> step().equals("Raise the nose"));
+        keys(KeyCode.ENTER);
+        until(() -> label("#test-trouble").startsWith("Pitch, nose up: enter what was read"));
+        enter("#sheet-pitch", "22");
+        next();
+        until(() -> step().startsWith("Line off"));
+        enter("#sheet-open", "0");
+        next();
+        until(() -> step().startsWith("Pour in"));
+        enter("#sheet-contents", "2.3");
+        next();
+        until(() -> step().startsWith("Let it run"));
+    }
+
+    private void pour(String seconds) {
+        int before = ((Work.Sheet) last().work()).rows().size();
+        enter("#sheet-volume", "0.25");
+        enter("#sheet-time", seconds);
+        next();
+        until(() -> ((Work.Sheet) last().work()).rows().size() == before + 1);
+    }
+
+    private void finish(String figure) {
+        robot.interact(() -> ((Button) node("#sheet-last")).fire());
+        until(() -> step().equals("What was found") && label("#big-figure").equals(figure));
+        next();
+        until(() -> last().progress().done());
+    }
+
+    @Test
+    void theLifeOfOneAircraft() throws Exception {
+        // a flow test, by hand
+        robot.clickOn("#rail-hangar");
+        flowUpToTheCan();
+        until(() -> label("#under-figure").contains("Computed for this condition"));
+        pour("28");
+        pour("29 s");
+        finish("31.0 gph");
+        assertThat(label("#sheet-verdict")).isEqualTo("Holds");
+        until(() -> row("#wanted-flow-upper").contains("counts") && row("#wanted-flow-upper").contains("Holds"));
+        assertThat(last().by().beside().witness()).isEqualTo("a neighbour");
+
+        // asked before the edit, told by it, struck after it
+        robot.clickOn("#rail-layout");
+        robot.interact(() -> session.picked().set("r3"));
+        until(() -> robot.lookup("#test-again-asked").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#test-again-asked")).fire());
+        until(() -> label("#message").startsWith("A change of R3 ends 1 test: Nose-up flow, UPPER."));
+        robot.interact(() -> session.apply(Edit.onItem("Resize R3", "r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
+        until(() -> label("#message").startsWith("This ends 1 test: Nose-up flow, UPPER; R3: size was 5/16"));
+        robot.clickOn("#rail-hangar");
+        until(() -> row("#wanted-flow-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
+        robot.clickOn("#rail-sign_off");
+        until(() -> row("#requirement-flow-margin-upper").contains("Not shown") && row("#requirement-flow-margin-upper").contains("measured 31.0 gph, which no longer counts"));
+
+        // again with the stand-in: it closes nothing
+        robot.clickOn("#rail-hangar");
+        flowUpToTheCan();
+        robot.interact(() -> ((Button) node("#live-stand-in")).fire());
+        until(() -> robot.lookup("#live-use-can").tryQuery().isPresent());
+        enter("#sheet-time", "20");
+        robot.interact(() -> ((Button) node("#live-use-can")).fire());
+        next();
+        until(() -> ((Work.Sheet) last().work()).rows().size() == 1);
+        assertThat(last().by().beside().standIn()).isTrue();
+        robot.interact(() -> ((Button) node("#sheet-last")).fire());
+        until(() -> step().equals("What was found"));
+        next();
+        until(() -> last().progress().done());
+        until(() -> row("#wanted-flow-upper").contains("by the stand-in, closes nothing"));
+
+        // by hand: it closes
+        flowUpToTheCan();
+        pour("22");
+        pour("22.5");
+        finish("40.0 gph");
+        until(() -> row("#wanted-flow-upper").contains("counts") && row("#wanted-flow-upper").contains("Holds"));
+        robot.clickOn("#rail-sign_off");
+        until(() -> row("#requirement-flow-margin-upper").contains("measured 40.0 gph") && row("#requirement-flow-margin-upper").contains("Holds"));
+
+        // the packet
+        answers.save = folder.resolve("packet.pdf");
+        robot.interact(() -> ((Button) node("#packet-write")).fire());
+        until(() -> label("#message").startsWith("Written: packet.pdf"));
+        try (PDDocument doc = Loader.loadPDF(answers.save.toFile())) {
+            assertThat(new PDFTextStripper().getText(doc).replaceAll("\\s+", " ")).contains("Nose-up flow, UPPER", "R3: size was 5/16", "fed by the stand-in, never counts", "40.0 gph");
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.map(f -> f.getFileName().toString())).anyMatch(n -> n.startsWith("packet-") && n.endsWith(".ration"));
+        }
+
+        // a hose renewed: what it ended, and what changed since the packet
+        robot.clickOn("#rail-upkeep");
+        until(() -> robot.lookup("#part-hose-r4").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#part-hose-r4")).fire());
+        enter("#act-who", "builder");
+        robot.interact(() -> ((Button) node("#part-replace")).fire());
+        until(() -> label("#message").startsWith("This ends 1 test: Nose-up flow, UPPER; R4: renewed is new"));
+        robot.clickOn("#rail-sign_off");
+        until(() -> robot.lookup("#packet-since").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#packet-since")).fire());
+        until(() -> robot.lookup("#comparison").tryQuery().isPresent());
+        assertThat(everyText()).anyMatch(t -> t.startsWith("Nose-up flow, UPPER: R4: renewed is new"));
+        robot.interact(() -> ((Button) node("#comparison-close")).fire());
+        robot.interact(session::undo);
+        until(() -> row("#requirement-flow-margin-upper").contains("Holds"));
+        assertThat(Standing.of(last(), session.project().asBuilt()).counts()).as("undo brings the standing back").isTrue();
+    }
+
+    /** Joint by joint by key; one left out leaves it open, and it goes on where it stopped. */
+    @Test
+    void aLeakSheetIsInterruptedAndGoesOn() {
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#wanted-overnight").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#wanted-overnight")).fire());
+        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#test-begin")).fire());
+        next();
+        until(() -> step().startsWith("Who measures"));
+        next();
+        until(() -> step().startsWith("How long"));
+        enter("#sheet-hours", "20");
+        next();
+        until(() -> step().startsWith("Look and feel"));
+        robot.interact(() -> node("#grade-r2-start-smear").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> ((Work.Sheet) last().work()).rows().size() == 1);
+        robot.interact(() -> ((Button) node("#test-later")).fire());
+        until(() -> row("#wanted-overnight").contains("interrupted at step 4"));
+        robot.interact(() -> ((Button) node("#wanted-overnight")).fire());
+        until(() -> step().startsWith("Look and feel"));
+        robot.interact(() -> ((Button) node("#sheet-rest")).fire());
+        until(() -> ((Labeled) node("#test-next")).getText().equals("All looked at"));
+        enter("#again-r2-start", "soon");
+        keys(KeyCode.ENTER);
+        until(() -> label("#test-trouble").contains("A day such as"));
+        enter("#again-r2-start", "2026-12-05");
+        keys(KeyCode.ENTER);
+        until(() -> ((Work.Sheet) last().work()).row("r2.start").orElseThrow().again().equals("2026-12-05"));
+        next();
+        until(() -> step().equals("What was found") && label("#sheet-verdict").equals("Thin"));
+        next();
+        until(() -> row("#wanted-overnight").contains("Thin"));
+        answers.save = folder.resolve("cards.pdf");
+        robot.interact(() -> ((Button) node("#tests-cards")).fire());
+        until(() -> Files.exists(folder.resolve("cards.pdf")));
+    }
+
+    /** An open point has an owner; an acceptance needs name and reason, and changes no verdict. */
+    @Test
+    void anOpenPointIsHeldAndAccepted() {
+        robot.clickOn("#rail-sign_off");
+        until(() -> robot.lookup("#requirement-flow-margin-fuselage").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#requirement-flow-margin-fuselage")).fire());
+        until(() -> label("#point-title").equals("Flow margin on FUSELAGE"));
+        enter("#point-owner", "builder");
+        keys(KeyCode.ENTER);
+        until(() -> session.project().signOff().points().size() == 1);
+        robot.interact(() -> ((Button) node("#point-accept")).fire());
+        until(() -> label("#accept-trouble").contains("name and the reason"));
+        enter("#accept-name", "I. Nobody");
+        enter("#accept-reason", "not used for take-off");
+        robot.interact(() -> ((Button) node("#point-accept")).fire());
+        until(() -> label("#point-accepted").startsWith("Accepted as found by I. Nobody"));
+        assertThat(row("#requirement-flow-margin-fuselage")).contains("Short");
+        robot.interact(() -> ((javafx.scene.control.ToggleButton) node("#filter-holds")).fire());
+        until(() -> robot.lookup("#requirement-flow-margin-fuselage").tryQuery().isEmpty());
+    }
+}
