@@ -23,7 +23,7 @@ import picocli.CommandLine.Command;
             "       ration prove [DIR]        solve networks with known answers and compare"},
         footer = {"", "A computed pass is no permission to fly: the inspector, the authority and the makers'",
             "instructions decide. Prove flow on the aircraft, on the ground, before flight."},
-        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, FlyCommand.class, FindCommand.class, RigCommand.class, DiffCommand.class, UpkeepCommand.class, ReportCommand.class, ExportCommand.class, ProveCommand.class})
+        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, FlyCommand.class, FindCommand.class, RigCommand.class, DiffCommand.class, UpkeepCommand.class, TestsCommand.class, ReportCommand.class, ExportCommand.class, ProveCommand.class})
 public final class Main {
 
     private Main() {

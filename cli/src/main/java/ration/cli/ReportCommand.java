@@ -41,6 +41,9 @@ final class ReportCommand implements Callable<Integer> {
     @Option(names = "--on", paramLabel = "DATE", description = "The day printed on it, as 2026-03-09; today if left out.")
     private LocalDate on;
 
+    @Option(names = "--since", paramLabel = "EARLIER", description = "A document as it was when the last packet was given out: what changed since is told.")
+    private String since;
+
     @Override
     public Integer call() {
         PrintWriter err = spec.commandLine().getErr();
@@ -48,9 +51,13 @@ final class ReportCommand implements Callable<Integer> {
         if (found.isEmpty()) {
             return 2;
         }
+        Optional<Project> earlier = since == null ? Optional.empty() : Documents.open(since, err);
+        if (since != null && earlier.isEmpty()) {
+            return 2;
+        }
         try {
             byte[] pdf = Packet.of(Assessment.of(found.get()), a4 ? Packet.Paper.A4 : Packet.Paper.LETTER, metric ? UnitSystem.METRIC : UnitSystem.US, on == null ? LocalDate.now()
-                    : on, Task.QUIET).orElseThrow();
+                    : on, Task.QUIET, earlier.map(Assessment::of)).orElseThrow();
             Files.write(out, pdf);
         } catch (IOException e) {
             err.println("ration: " + out + " cannot be written: " + e.getMessage());

@@ -55,6 +55,23 @@ class CommandsTest {
         return demo.with(s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
     }
 
+    /** The programme as text and JSON, cards on paper, and what a change would end; a test that was not run leaves the exit code at 1. */
+    @Test
+    void testsSayWhatIsAskedAndHowItStands() throws IOException {
+        assertThat(run("tests", "corrie-b1")).isEqualTo(1);
+        assertThat(out.toString()).contains("Nose-up flow, FUSELAGE", "needs 22.8 gph, computed 19.0 gph", "Next: Drain test of Upper tank");
+        Path cards = folder.resolve("cards.pdf");
+        assertThat(run("tests", "tansy-l3", "--json", "--cards", cards.toString())).isEqualTo(1);
+        JsonNode tests = new ObjectMapper().readTree(out.toString()).get("tests");
+        assertThat(tests).anyMatch(t -> t.get("test").asText().equals("pump-flow.boost-pump.LEFT") && t.get("verdict").asText().equals("Not shown") && t.get("computed").asText().endsWith(
+                "gph"));
+        assertThat(Files.size(cards)).isGreaterThan(10_000);
+        assertThat(run("tests", "corrie-b1", "--touch", "upper")).isZero();
+        assertThat(out.toString()).contains("ends 3 tests", "Drain test of Upper tank", "Nose-up flow, UPPER");
+        assertThat(run("tests", "corrie-b1", "--touch", "nothing")).isEqualTo(2);
+        assertThat(err.toString()).contains("There are: ");
+    }
+
     /** Compared with what its cards say to do: changes in words, fewer findings Short; the other way round some got worse. */
     @Test
     void diffSaysWhatChangedAndWhatItDid() throws Exception {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.Comparison;
 import ration.assess.Ledger;
 import ration.assess.VaporAnswer;
 import ration.check.Check;
@@ -97,12 +98,24 @@ public final class Packet {
      * @param today printed on it, and the day upkeep is asked for
      */
     public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task) throws IOException {
+        return of(a, paper, units, today, task, Optional.empty());
+    }
+
+    /**
+     * The same, told against the document as it was when an earlier packet was given out.
+     *
+     * @param before that document; empty where there is none
+     */
+    public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task, Optional<Assessment> before) throws IOException {
         Packet packet = new Packet(a, units, today, task);
         String title = a.project().name() + ", fuel system packet";
         try (PdfSheet pdf = new PdfSheet(title, paper.width, paper.height, true)) {
             packet.pages = new PacketPages(pdf, paper.width, paper.height);
-            List<Section> sections = List.of(packet::cover, () -> packet.drawing(pdf), packet::measured, packet::cases, packet::compliance, packet::tests, packet::faults,
-                    packet::flight, packet::upkeep);
+            PacketFigures figures = new PacketFigures(pdf, packet.pages, a, units, task);
+            List<Section> sections = new ArrayList<>(List.of(packet::cover, () -> packet.since(before), () -> packet.drawing(pdf), packet::measured, packet::cases, figures::budget,
+                    packet::compliance, packet::tests));
+            sections.addAll(figures.sections());
+            sections.addAll(List.of(packet::faults, packet::flight, packet::upkeep));
             for (int i = 0; i < sections.size(); i++) {
                 if (task.cancelled().getAsBoolean()) {
                     return Optional.empty();
@@ -117,7 +130,7 @@ public final class Packet {
     }
 
     /** One part of it. */
-    private interface Section {
+    interface Section {
         void write() throws IOException;
     }
 
@@ -134,7 +147,7 @@ public final class Packet {
         List<Due> due = due();
         pages.section("Open points first", open.size() + due.size() + " open; none of them is covered by a signature below");
         List<String[]> points = new ArrayList<>();
-        open.forEach(f -> points.add(new String[] {f.verdict().word(), f.title(), f.remedy().isEmpty() ? f.detail().in(units) : f.remedy()}));
+        open.forEach(f -> points.add(new String[] {f.verdict().word(), f.title() + said(f), f.remedy().isEmpty() ? f.detail().in(units) : f.remedy()}));
         due.forEach(d -> points.add(new String[] {d.verdict().word(), d.part().name() + ": " + d.left(), d.part().life().ends().word()}));
         if (points.isEmpty()) {
             pages.text("None.", 9, false);
@@ -152,8 +165,31 @@ public final class Packet {
         pages.signature("Inspector", "packet, aircraft, open points");
     }
 
+    /** What changed since the last packet: mark against mark, in words, with what that did. */
+    private void since(Optional<Assessment> before) throws IOException {
+        if (before.isEmpty()) {
+            return;
+        }
+        Comparison c = Comparison.of(before.get(), assessment, units);
+        pages.section("Since the packet of mark " + mark(before.get().project()), c.changes().isEmpty() ? "nothing was changed" : c.changes().size() + " changes");
+        for (String w : c.changes()) {
+            pages.text(w, 8.5, false);
+        }
+        pages.table(List.of(new Column<Comparison.Figure>("Figure", 0.2, Comparison.Figure::title), new Column<>("Then", 0.3, f -> f.before() + " " + f.was().word()), new Column<>("Now",
+                0.3, f -> f.after() + " " + f.is().word())), c.ledger());
+        for (Comparison.Ended e : c.ended()) {
+            pages.text("Ended: " + e.title() + ": " + String.join("; ", e.causes().stream().limit(3).toList()), 8.5, true);
+        }
+    }
+
     private List<Finding> open() {
         return assessment.findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN).toList();
+    }
+
+    /** Whose hand it is in, and an acceptance; neither closes it. */
+    private String said(Finding f) {
+        return project.signOff().point(f.id()).map(p -> ", with " + p.owner() + (p.note().isBlank() ? "" : ": " + p.note())).orElse("") + project.signOff().accepted(f.id()).map(x -> ", accepted as found by "
+                + x.name() + " " + x.on()).orElse("");
     }
 
     private List<Due> due() {
@@ -226,6 +262,22 @@ public final class Packet {
             pages.table(List.of(new Column<HangarTest>("Test", 0.2, t -> Named.of(project.system(), t)), new Column<>("Day, by", 0.16, t -> t.by()
                     .date() + " " + t.by().who()), new Column<>("With", 0.14, t -> t.by().instrument()), new Column<>("Figures", 0.28, this::figures), new Column<>("Counts", 0.22,
                             this::counts)), project.tests(), t -> t.progress().done() && !standing(t).counts());
+            rested();
+        }
+    }
+
+    /** What each record rested on when it was done, line by line; who saw it, and the files beside it. */
+    private void rested() throws IOException {
+        for (HangarTest t : project.tests()) {
+            if (t.progress().done() && t.work() instanceof Work.Sheet) {
+                HangarTest.Beside b = t.by().beside();
+                pages.text(Named.of(project.system(), t) + ", " + t.by().date() + (b.witness().isBlank() ? "" : ", witness " + b.witness()) + (b.calibration().isBlank() ? ""
+                        : ", instrument " + b.calibration()) + ": rested on", 8, true);
+                pages.text(String.join("; ", t.by().inputs().lines().entrySet().stream().map(e -> e.getKey() + " " + e.getValue()).toList()), 7, false);
+                for (HangarTest.Photo p : b.photos()) {
+                    pages.text("Beside the document: " + p.file() + ", SHA-256 " + p.sha256(), 7, false);
+                }
+            }
         }
     }
 

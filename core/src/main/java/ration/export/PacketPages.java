@@ -42,6 +42,16 @@ final class PacketPages {
     record Column<R>(String head, double share, Function<R, String> text) {
     }
 
+    /** How far down the page is written. */
+    double at() {
+        return y;
+    }
+
+    /** Where the last line may stand. */
+    double foot() {
+        return height - FOOT;
+    }
+
     double inside() {
         return width - LEFT - RIGHT;
     }

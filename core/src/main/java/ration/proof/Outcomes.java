@@ -131,7 +131,8 @@ final class Outcomes {
         OpenLine l = line.get();
         double reading = l.reading(need);
         Wording predicted = u -> u.text(l.pours(), Dimension.FLOW);
-        Wording asks = u -> "The engine wants " + atEngine.in(u) + " at its least pressure: " + u.text(reading, Dimension.FLOW) + " out of the open line here. Asked with the nose at " + degrees(wantedPitch()) + " or more, on "
+        Wording asks = u -> "The engine wants " + atEngine.in(u) + " at its least pressure: " + (Double.isNaN(reading) ? "none arrives there" : u.text(reading, Dimension.FLOW)
+                + " out of the open line") + " here. Asked with the nose at " + degrees(wantedPitch()) + " or more, on "
                 + u.fineVolume(leastFuel(sheet)) + " or less.";
         Wording needs = u -> Double.isNaN(reading) ? atEngine.in(u) : u.text(reading, Dimension.FLOW);
         List<Double> flows = sheet.full().stream().map(r -> Readout.flow(sheet, r)).filter(q -> q > 0).toList();

@@ -77,7 +77,7 @@ class PacketTest {
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
         long open = a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN).count() + ration.upkeep.Due.of(p.upkeep(), DAY)
                 .stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).count();
-        assertThat(whole).contains(open + " open; none of them is covered by a signature below", a.findings().size() + " requirements");
+        assertThat(whole).contains(open + " open; none of them is covered by a signature below", ration.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
         for (Finding f : a.findings()) {
             assertThat(whole).contains(f.title().split(" "));
         }
@@ -97,6 +97,43 @@ class PacketTest {
                 }
             }
         }
+    }
+
+    /** Sticks of the gauges stand at true scale: the distance of two marks on paper is that on the gauge, to half a millimetre. */
+    @Test
+    void gaugesAreAtTrueScale() throws IOException {
+        Project p = Systems.corrie();
+        byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
+        List<GaugeCard.Mark> marks = GaugeCard.marks(Assessment.of(p).tank("upper").orElseThrow(), ration.condition.Attitude.ofDegrees("Level", 0, 0), UnitSystem.US);
+        double[] heights = new double[9];
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            PDFTextStripper stripper = new PDFTextStripper() {
+                @Override
+                protected void writeString(String text, List<org.apache.pdfbox.text.TextPosition> at) {
+                    if (text.matches("[0-8]\\.0") && at.get(0).getXDirAdj() < 100) {
+                        heights[text.charAt(0) - '0'] = at.get(0).getYDirAdj();
+                    }
+                }
+            };
+            int page = 1 + pages(pdf).indexOf(pages(pdf).stream().filter(t -> t.contains("Gauge of Upper tank")).findFirst().orElseThrow());
+            stripper.setStartPage(page);
+            stripper.setEndPage(page);
+            stripper.getText(doc);
+        }
+        for (int gallons = 1; gallons <= 8; gallons++) {
+            double onPaper = (heights[0] - heights[gallons]) / 72 * 0.0254;
+            assertThat(onPaper).as(gallons + " gal").isCloseTo(marks.get(gallons).reading() - marks.get(0).reading(), org.assertj.core.data.Offset.offset(0.0005));
+        }
+    }
+
+    /** Told against the document of the packet before: mark against mark, what was changed, which test ended. */
+    @Test
+    void whatChangedSinceTheLastPacketIsTold() throws IOException {
+        Project corrie = Systems.corrie();
+        Project moved = corrie.with(corrie.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH.toSi(
+                0.25)))).toList())));
+        byte[] pdf = Packet.of(Assessment.of(moved), Packet.Paper.A4, UnitSystem.US, DAY, Task.QUIET, Optional.of(Assessment.of(corrie))).orElseThrow();
+        assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " ")).contains("Since the packet of mark " + Packet.mark(corrie), "Upper tank: outlet wl was", "Ended: Drain test of Upper tank");
     }
 
     /** A test that no longer counts stays legible, with what ended it; a figure not measured never stands as measured. */

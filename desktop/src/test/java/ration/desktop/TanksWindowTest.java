@@ -177,7 +177,7 @@ class TanksWindowTest extends WindowHarness {
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("Most is predicted to stay at") && t.contains(
                 "no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
         assertThat(label("#ledger-open-case")).as("a test of one attitude does not show another").startsWith(
-                "3 short, 1 not shown;");
+                "3 short, 9 not shown;");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
@@ -259,7 +259,7 @@ class TanksWindowTest extends WindowHarness {
         fill("#field-outlet-sta", "52");
         until(() -> label("#message").startsWith("This ends 3 tests: Fill and mark of Upper tank") && label("#message").contains("station was"));
         robot.clickOn("#rail-hangar");
-        until(() -> everyText().stream().anyMatch(t -> t.contains("no longer counts: the tank or its outlet has changed since")));
+        until(() -> everyText().stream().anyMatch(t -> t.contains("stale, the tank or its outlet has changed since")));
         until(() -> label("#ledger-open-case").contains("not shown"));
     }
 

@@ -77,7 +77,7 @@ class UpkeepWindowTest extends WindowHarness {
     void thePacketIsWritten() throws IOException {
         answers.save = folder.resolve("packet.pdf");
         menu("packet");
-        until(() -> label("#message").equals("Written: packet.pdf"));
+        until(() -> label("#message").startsWith("Written: packet.pdf"));
         String text;
         try (var pdf = Loader.loadPDF(answers.save.toFile())) {
             text = new PDFTextStripper().getText(pdf);

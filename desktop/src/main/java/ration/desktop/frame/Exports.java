@@ -142,9 +142,10 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             Path path = chosen.toString().endsWith(".pdf") ? chosen : Path.of(chosen + ".pdf");
             Assessment a = assessment();
             UnitSystem units = session.units().get();
+            Optional<Path> earlier = asLastIssued();
             work.start(task -> {
                 try {
-                    return Packet.of(a, Packet.Paper.LETTER, units, java.time.LocalDate.now(), task);
+                    return Packet.of(a, Packet.Paper.LETTER, units, java.time.LocalDate.now(), task, earlier.flatMap(Exports::assessed));
                 } catch (IOException e) {
                     throw new java.io.UncheckedIOException(e);
                 }
@@ -175,6 +176,24 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         }
     }
 
+    /** The document as it was when the last packet was given out: written in this session, or beside the document. */
+    private Optional<Path> asLastIssued() {
+        Optional<SignOff.Issued> last = session.project().signOff().last();
+        if (last.isPresent() && lastIssued != null && Files.isRegularFile(lastIssued) && lastIssued.getFileName().toString().contains(last.get().mark().replace(" ", ""))) {
+            return Optional.of(lastIssued);
+        }
+        return last.filter(l -> session.file().get() != null).map(l -> asIssued(session.file().get().resolveSibling(l.file()), l.mark())).filter(Files::isRegularFile);
+    }
+
+    private static Optional<Assessment> assessed(Path file) {
+        try {
+            return Optional.of(Assessment.of(ProjectFile.open(file)));
+        } catch (ProjectFileException e) {
+            // without it the packet says nothing of what changed; the document itself is whole
+            return Optional.empty();
+        }
+    }
+
     /** The name carries the mark, so that no other document is ever written over. */
     private static Path asIssued(Path packet, String mark) {
         return packet.resolveSibling(packet.getFileName().toString().replaceAll("\\.pdf$", "") + "-" + mark.replace(" ", "") + ".ration");
@@ -182,23 +201,24 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     @Override
     public void sinceLastPacket(Consumer<Comparison> then) {
-        Optional<SignOff.Issued> last = session.project().signOff().last();
-        if (last.isEmpty()) {
+        if (session.project().signOff().last().isEmpty()) {
             session.say("No packet was given out yet.");
             return;
         }
-        Path beside = session.file().get() == null ? null : asIssued(session.file().get().resolveSibling(last.get().file()), last.get().mark());
-        Optional<Path> known = lastIssued != null && Files.isRegularFile(lastIssued) ? Optional.of(lastIssued) : Optional.ofNullable(beside).filter(Files::isRegularFile);
-        known.or(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT)).ifPresent(path -> session.compare(path, then));
+        asLastIssued().or(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT)).ifPresent(path -> session.compare(path, then));
     }
 
     /** What falls due: as a calendar, or as tables of the parts or the log. */
     void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
         Project p = session.project();
+        if (paper == UpkeepPage.Paper.PREFLIGHT) {
+            write(named("preflight"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.PreflightPdf.of(assessment(), session.units().get())));
+            return;
+        }
         write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, path -> Files.writeString(path, switch (paper) {
             case CALENDAR -> UpkeepFiles.calendar(p, today);
             case PARTS -> UpkeepFiles.parts(p, today);
-            case LOG -> UpkeepFiles.log(p);
+            case LOG, PREFLIGHT -> UpkeepFiles.log(p);
         }, StandardCharsets.UTF_8));
     }
 

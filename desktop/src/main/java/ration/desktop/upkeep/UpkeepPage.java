@@ -36,7 +36,7 @@ import ration.upkeep.Upkeep;
 public final class UpkeepPage extends LivePage {
 
     /** What can be written out. */
-    public enum Paper { CALENDAR, PARTS, LOG }
+    public enum Paper { CALENDAR, PARTS, LOG, PREFLIGHT }
 
     private static final double[] WIDE = {210, 96, 176, 142, 152};
 
@@ -65,13 +65,14 @@ public final class UpkeepPage extends LivePage {
         card = new PartCard(session, today, this::edit, () -> pick(""));
         form = new PartForm(session, today, this::edit, id -> pick(id));
         HBox head = new HBox(8, Ui.label("Upkeep", "page-title"), words, Ui.spring(), Ui.label("Airframe hours", "soft"), hours, Ui.button("+ Part", "part-new",
-                this::begin, "chip"), Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"), Ui.button("Parts, CSV",
+                this::begin, "chip"), Ui.button("Pre-flight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"), Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"), Ui.button("Parts, CSV",
                         "upkeep-parts", () -> write.accept(Paper.PARTS, now()), "chip"), Ui.button("Log, CSV", "upkeep-log", () -> write.accept(Paper.LOG, now()), "chip"));
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
         sum.setId("upkeep-sum");
         words.setId("upkeep-words");
+        words.setMinWidth(0);
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);

@@ -1,0 +1,103 @@
+package ration.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import ration.assess.Assessment;
+import ration.export.TestCards;
+import ration.project.Project;
+import ration.proof.Programme;
+import ration.proof.Touched;
+import ration.quantity.UnitSystem;
+
+/** {@code ration tests FILE}: the tests an aircraft gets, how each stands, which is next. */
+@Command(name = "tests", mixinStandardHelpOptions = true, description = "Lists the tests this aircraft gets: how each stands, what it needs and what is computed for it. Exit code 0: every"
+        + " one asked for counts; 1: one does not; 2: the file cannot be used.")
+final class TestsCommand implements Callable<Integer> {
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "FILE", description = "A .ration document, or a demo by name.")
+    private String file;
+
+    @Option(names = "--json", description = "Print as JSON.")
+    private boolean json;
+
+    @Option(names = "--cards", paramLabel = "OUT.pdf", description = "Writes blank cards of what is still to run.")
+    private Path cards;
+
+    @Option(names = "--touch", paramLabel = "ITEM", description = "Says which tests a change of this part would end, and what would be shown again.")
+    private String touch;
+
+    @Override
+    public Integer call() {
+        PrintWriter err = spec.commandLine().getErr();
+        Optional<Project> found = Documents.open(file, err);
+        if (found.isEmpty()) {
+            return 2;
+        }
+        Project p = found.get();
+        if (touch != null) {
+            return p.system().item(touch).map(i -> {
+                spec.commandLine().getOut().println(Touched.by(p, touch).words(i.name()));
+                return 0;
+            }).orElseGet(() -> {
+                err.println("ration: no part has the id \u201c" + touch + "\u201d. There are: " + String.join(", ", p.system().items().stream().map(i -> i.id()).toList()));
+                return 2;
+            });
+        }
+        Assessment a = Assessment.of(p);
+        if (cards != null) {
+            try {
+                Files.write(cards, TestCards.of(a, UnitSystem.US));
+            } catch (IOException e) {
+                err.println("ration: " + cards + " cannot be written: " + e.getMessage());
+                return 2;
+            }
+        }
+        spec.commandLine().getOut().print(json ? asJson(p, a.programme()) : asText(p, a.programme()));
+        return a.programme().counting() == a.programme().asked() ? 0 : 1;
+    }
+
+    private static String asText(Project p, Programme programme) {
+        StringBuilder out = new StringBuilder(p.name() + ", hangar tests: " + programme.counting() + " of " + programme.asked() + " count\n");
+        String group = "";
+        for (Programme.Proof t : programme.tests()) {
+            String now = t.wanted().kind().group().label();
+            if (!now.equals(group)) {
+                out.append("\n").append(now).append("\n");
+                group = now;
+            }
+            String needs = t.outcome().needs().in(UnitSystem.US);
+            String predicted = t.outcome().predicted().in(UnitSystem.US);
+            out.append(String.format(Locale.ROOT, "  %-10s %-36s %-34s %s%n", t.verdict().word(), t.wanted().name(), t.state(), (needs.isEmpty() ? "" : "needs " + needs) + (predicted
+                    .isEmpty() ? "" : ", computed " + predicted)));
+        }
+        programme.next().ifPresent(n -> out.append("\nNext: ").append(n.wanted().name()).append(", ").append(n.wanted().asks()).append(".\n"));
+        return out.append("\nA figure that is only computed shows nothing. The inspector decides.\n").toString();
+    }
+
+    private static String asJson(Project p, Programme programme) {
+        ObjectNode root = Json.MAPPER.createObjectNode().put("aircraft", p.name()).put("counting", programme.counting()).put("asked", programme.asked());
+        ArrayNode tests = root.putArray("tests");
+        for (Programme.Proof t : programme.tests()) {
+            tests.addObject().put("test", t.wanted().key()).put("name", t.wanted().name()).put("group", t.wanted().kind().group().label()).put("asked", t.wanted().asked()).put("verdict",
+                    t.verdict().word()).put("state", t.state()).put("needs", t.outcome().needs().in(UnitSystem.US)).put("computed", t.outcome().predicted().in(UnitSystem.US)).put(
+                            "measured", t.outcome().measured().in(UnitSystem.US)).put("words", t.outcome().words().in(UnitSystem.US)).put("source", t.wanted().source()).put("record", t
+                                    .record().map(r -> r.id()).orElse(null));
+        }
+        return Json.text(root);
+    }
+}

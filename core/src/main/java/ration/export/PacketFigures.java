@@ -1,0 +1,187 @@
+package ration.export;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import ration.assess.AirAnswer;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.TankAnswer;
+import ration.assess.VaporAnswer;
+import ration.breathing.LowPoints;
+import ration.breathing.SamplingCard;
+import ration.condition.Attitude;
+import ration.drawing.Ink;
+import ration.drawing.StrandedPicture;
+import ration.drawing.VaporPath;
+import ration.export.PacketPages.Column;
+import ration.flow.PathStep;
+import ration.geometry.Point3;
+import ration.model.Item;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.remedy.Task;
+import ration.tank.StrandedMap;
+
+/** The computed half of a packet: where the head goes, what stays in each tank, where it would boil, vents and low points, gauges at true scale. */
+final class PacketFigures {
+
+    private static final double WIDE = 520;
+    private static final double METRE = GaugeCard.POINTS / Unit.INCH.toSi(1);
+
+    private final PdfSheet pdf;
+    private final PacketPages pages;
+    private final Assessment assessment;
+    private final Project project;
+    private final UnitSystem units;
+    private final Task task;
+
+    PacketFigures(PdfSheet pdf, PacketPages pages, Assessment assessment, UnitSystem units, Task task) {
+        this.pdf = pdf;
+        this.pages = pages;
+        this.assessment = assessment;
+        this.project = assessment.project();
+        this.units = units;
+        this.task = task;
+    }
+
+    /** Where the pressure goes in the case that governs. */
+    void budget() throws IOException {
+        Optional<CaseAnswer> c = assessment.governing();
+        if (c.isEmpty()) {
+            return;
+        }
+        pages.section("Head budget of the governing case", c.get().label(project.system(), units));
+        pages.table(List.of(new Column<PathStep>("Part", 0.5, s -> project.system().item(s.item()).map(Item::name).orElse(s.item())), new Column<>("Costs at take-off demand", 0.5,
+                s -> units.text(s.loss() / c.get().demand().weight(), Dimension.LENGTH) + " of fuel, " + UnitSystem.figure(units.unit(Dimension.PRESSURE).fromSi(s.loss()), 3) + " " + units
+                        .unit(Dimension.PRESSURE).symbol())), c.get().demand().path());
+    }
+
+    /** What stays, over pitch and bank; corner by corner of the region flown. */
+    void stranded() throws IOException {
+        for (TankAnswer t : assessment.tanks()) {
+            if (t.tank().outlets().isEmpty() || task.cancelled().getAsBoolean()) {
+                continue;
+            }
+            pages.page("What stays in " + t.tank().name(), "most at " + t.predicted().attitude().label() + ": " + units.fineVolume(t.predicted().volume()) + " computed; placard "
+                    + units.fineVolume(t.placard()));
+            pages.picture(StrandedPicture.draw(new StrandedPicture.Subject(StrandedMap.of(t.body(), t.feed()), t, project.brief().envelope().corners(), t.predicted().attitude(),
+                    units), WIDE, 380, pdf.measure()));
+            pages.table(List.of(new Column<Attitude>("Attitude flown", 0.4, Attitude::label), new Column<>("Stays, computed", 0.3, a -> units.fineVolume(t.body().stranded(a.gravity()
+                    .up(), t.feed()).volume())), new Column<>("Drained there", 0.3, a -> t.evidence().drained().stream().filter(d -> d.at(a.pitchRad(), a.tiltRad())).map(d -> units
+                            .fineVolume(d.largest()) + ", " + d.date()).findFirst().orElse("not tested"))), project.brief().envelope().corners());
+        }
+    }
+
+    void vapor() throws IOException {
+        List<VaporAnswer> both = Stream.of(assessment.vapor(), assessment.hotFuel()).flatMap(Optional::stream).toList();
+        if (both.isEmpty()) {
+            return;
+        }
+        pages.page("Where it would boil", "pressure in the fuel against the pressure at which it boils");
+        VaporAnswer worst = both.get(0);
+        if (worst.look().demand().usable()) {
+            pages.picture(VaporPath.draw(new VaporPath.Subject(project, VaporAnswer.path(project, worst.look(), worst.air()), Optional.empty(), worst.air(), units), WIDE, 260, pdf
+                    .measure()));
+        }
+        pages.table(List.of(new Column<VaporAnswer>("Where, when", 0.52, v -> v.label(project)), new Column<>("Left before it boils", 0.18, v -> VaporAnswer.signed(v.degrees())),
+                new Column<>("Needs", 0.14, v -> VaporAnswer.signed(v.needed())), new Column<>("State", 0.16, v -> v.verdict().word())), both);
+    }
+
+    void air() throws IOException {
+        pages.page("Vents and low points", "air in place of fuel; where water stays");
+        pages.table(List.of(new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()), new Column<>("Bore, length", 0.24, x -> x.line().isEmpty() ? "not said" : x.tank().fitout()
+                .vent().map(v -> v.bore().quantity().shown() + ", " + units.text(v.length().si(), Dimension.LENGTH)).orElse("")), new Column<>("Costs feeding", 0.18, x -> x
+                        .line().isEmpty() ? "not shown" : pascal(x.drop(x.feeding()))), new Column<>("Costs on the way down", 0.18, x -> x.line().isEmpty() ? "not shown" : pascal(x.drop(x
+                                .descending()))), new Column<>("Blocked, half full", 0.2, x -> x.blocked().map(b -> b.outlasts() ? "outlasts the tank" : "short after "
+                                        + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min").orElse("not computed"))), assessment.air());
+        Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
+        pages.section("Drains in the order of the walk round", "parked");
+        pages.table(List.of(new Column<SamplingCard.Drain>("Drain", 0.4, SamplingCard.Drain::name), new Column<>("Station", 0.2, d -> units.text(d.place().x(), Dimension.LENGTH)),
+                new Column<>("Butt line", 0.2, d -> units.text(d.place().y(), Dimension.LENGTH)), new Column<>("Water line", 0.2, d -> units.text(d.place().z(), Dimension.LENGTH))),
+                SamplingCard.of(project.system()));
+        List<LowPoints.Found> found = LowPoints.of(project.system(), parked).points();
+        if (!found.isEmpty()) {
+            pages.section("Low and high points", "as laid out, parked");
+            pages.table(List.of(new Column<LowPoints.Found>("What", 0.34, f -> f.kind().name().charAt(0) + f.kind().name().substring(1).toLowerCase(java.util.Locale.ROOT).replace('_',
+                    ' ')), new Column<>("At", 0.3, f -> project.system().item(f.item()).map(Item::name).orElse(f.item())), new Column<>("Station", 0.18, f -> units.text(f.place().x(),
+                            Dimension.LENGTH)), new Column<>("Water line", 0.18, f -> units.text(f.place().z(), Dimension.LENGTH))), found);
+        }
+    }
+
+    private String pascal(double pa) {
+        return UnitSystem.figure(pa, 1) + " Pa";
+    }
+
+    /** Cards and sticks to cut out, one a tank that has a gauge. */
+    void gauges() throws IOException {
+        for (TankAnswer t : assessment.tanks()) {
+            if (t.tank().fitout().gauge().isEmpty()) {
+                continue;
+            }
+            Attitude parked = project.brief().envelope().attitudes().get(0);
+            List<Attitude> attitudes = Math.abs(parked.pitchRad()) < 1e-6 ? List.of(Attitude.ofDegrees("Level", 0, 0)) : List.of(Attitude.ofDegrees("Level", 0, 0), parked);
+            pages.page("Gauge of " + t.tank().name(), "true scale: print at 100 %, and measure the 2 in bar");
+            pages.text("Zero is at the unusable fuel, " + units.fineVolume(t.unusable()) + " " + t.source().word() + ". Placard: usable " + units.fineVolume(Math.max(0, t.full() - Math
+                    .max(t.placard(), t.unusable()))) + ", unusable " + units.fineVolume(Math.max(t.placard(), t.unusable())) + ". Check against a known amount before it is trusted.", 8.5,
+                    false);
+            double top = pages.at() + 22;
+            bar(top);
+            double x = PacketPages.LEFT;
+            for (Attitude a : attitudes) {
+                x = strips(t, a, x, top);
+            }
+        }
+    }
+
+    private void bar(double top) throws IOException {
+        double right = PacketPages.LEFT + pages.inside();
+        double left = right - 2 * GaugeCard.POINTS;
+        pdf.line(left, top, right, top, 1, Ink.INK);
+        pdf.line(left, top - 5, left, top + 5, 1, Ink.INK);
+        pdf.line(right, top - 5, right, top + 5, 1, Ink.INK);
+        pdf.text(left + 62, top + 13, "2 in", 8, false, Ink.INK);
+    }
+
+    /** One attitude's stick in pieces, its foot at the bottom; returns where the next may stand. */
+    private double strips(TankAnswer t, Attitude a, double left, double top) throws IOException {
+        List<GaugeCard.Mark> marks = GaugeCard.marks(t, a, units);
+        double room = pages.foot() - 24 - (top + 26);
+        double tall = marks.stream().mapToDouble(GaugeCard.Mark::reading).max().orElse(0) * METRE + 16;
+        int pieces = Math.max(1, (int) Math.ceil(tall / room));
+        double x = left;
+        pdf.text(x, top + 4, a.label() + (t.gauge(a).measured() ? ", by fills" : ", by shape"), 9, true, Ink.INK);
+        double foot = top + 26 + Math.min(room, tall);
+        for (int piece = 0; piece < pieces; piece++) {
+            double from = piece * room;
+            double high = Math.min(room, tall - from);
+            pdf.line(x, foot, x, foot - high, 0.9, Ink.INK);
+            pdf.line(x + 46, foot, x + 46, foot - high, 0.9, Ink.INK);
+            pdf.line(x, foot, x + 46, foot, 0.9, Ink.INK);
+            pdf.text(x, foot + 10, piece == 0 ? "foot of the gauge" : "goes on from " + piece, 7, false, Ink.SOFT);
+            for (GaugeCard.Mark m : marks) {
+                double h = m.reading() * METRE - from;
+                if (h >= 0 && h <= high) {
+                    pdf.line(x, foot - h, x + 22, foot - h, 0.9, Ink.INK);
+                    pdf.text(x + 25, foot - Math.max(h, 4) + 3, UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(m.volume()), 1), 8, true, Ink.INK);
+                }
+            }
+            x += 84;
+        }
+        return x + 20;
+    }
+
+    /** Everything there is room for, in the order of the packet. */
+    List<Packet.Section> sections() {
+        List<Packet.Section> all = new ArrayList<>();
+        all.add(this::stranded);
+        all.add(this::vapor);
+        all.add(this::air);
+        all.add(this::gauges);
+        return all;
+    }
+}

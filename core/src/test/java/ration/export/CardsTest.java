@@ -1,0 +1,57 @@
+package ration.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
+import ration.assess.Assessment;
+import ration.evidence.Form;
+import ration.proof.Programme;
+import ration.quantity.UnitSystem;
+
+/** Cards to print: a blank one for each test still to run, and the one before a flight; read back from the paper. */
+class CardsTest {
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(doc).replaceAll("\\s+", " ");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void everyTestStillToRunHasACardWithItsBoxes(String demo) throws IOException {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        List<Programme.Proof> left = a.programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN).toList();
+        byte[] pdf = TestCards.of(a, UnitSystem.US);
+        String text = text(pdf);
+        assertThat(text).contains("card " + left.size() + " of " + left.size(), "A card closes nothing by itself", "Caution", Packet.mark(a.project()));
+        for (Programme.Proof p : left) {
+            assertThat(text).contains(p.wanted().name(), p.outcome().needs().in(UnitSystem.US));
+            Form.of(p.wanted().kind()).ifPresent(f -> assertThat(text).contains(f.once().stream().map(Form.Ask::label).toList()).contains(f.pieces(a.project().system()).values()));
+        }
+        try (PDDocument doc = Loader.loadPDF(pdf)) {
+            assertThat(doc.getPage(0).getMediaBox().getWidth()).as("half a letter page, lying").isEqualTo(612);
+            assertThat(doc.getPage(0).getMediaBox().getHeight()).isEqualTo(396);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    void theCardBeforeFlightHoldsDrainsVentsAndTheDipstick(String demo) throws IOException {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        String text = text(PreflightPdf.of(a, UnitSystem.US));
+        assertThat(text).contains("Drains, in walk-round order", "Vents and caps", "hazardous waste");
+        ration.breathing.SamplingCard.of(a.project().system()).forEach(d -> assertThat(text).contains(d.name()));
+        a.tanks().forEach(t -> assertThat(text).contains(t.tank().fitout().gauge().isPresent() ? t.tank().name() + " by dipstick" : t.tank().name() + ": no gauge is laid out"));
+        if (demo.equals("corrie-b1")) {
+            assertThat(text).contains("Off before flight Worm clamp on R4", "read parked is off by up to");
+        }
+    }
+}
