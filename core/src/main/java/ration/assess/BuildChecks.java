@@ -13,6 +13,7 @@ import ration.model.Construction;
 import ration.model.FuelSystem;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.quantity.Quantity;
 import ration.model.Run;
 import ration.model.RunBuild;
 import ration.plumbing.CutLength;
@@ -111,8 +112,27 @@ final class BuildChecks {
         });
         atLeast(Check.BUILD_CHAFE, run.id(), "Clearance of " + run.name(), run, b.chafe(),
                 OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), PRACTICE, "A clamp, a grommet or another way.");
+        clamp(run);
         supplied(run);
         kinds(run);
+    }
+
+    /** A clamp larger than the tube it holds lets it chafe, a smaller one dents it; the size is the last word said of it. */
+    private void clamp(Run run) {
+        String said = run.build().papers().clamp();
+        String size = said.substring(said.lastIndexOf(' ') + 1);
+        if (run.size().kind() != LineSize.Kind.TUBE || run.build().marks().sleeved() || !size.matches("[0-9./]+")) {
+            return;
+        }
+        try {
+            double holds = Quantity.parse(size, Unit.INCH).si();
+            double outer = run.size().outer();
+            boolean fits = Math.abs(holds - outer) <= Unit.INCH.toSi(1.0 / 32);
+            add(Check.BUILD_CLAMP, run.id(), "Clamps of " + run.name(), run, fits ? Verdict.HOLDS : Verdict.SHORT, fits ? Finding.MET : Finding.MISSED, u -> "A clamp for " + close(u, holds)
+                    + " on a tube of " + close(u, outer) + ".", PRACTICE, fits ? "" : "A clamp of the size of the tube.");
+        } catch (IllegalArgumentException e) {
+            // no size: its kind alone is kept
+        }
     }
 
     private void atLeast(Check check, String of, String title, Run run, Optional<Measured> have, OptionalDouble least,

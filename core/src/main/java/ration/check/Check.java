@@ -28,6 +28,7 @@ public enum Check {
     BUILD_SHEET("build.sheet", Topic.RUNS, "Runs sheet filled in", Answers.WHEN_IT_CONCERNS),
     BUILD_BEND("build.bend", Topic.RUNS, "Tightest bend", Answers.WHEN_IT_CONCERNS),
     BUILD_SUPPORTS("build.supports", Topic.RUNS, "Distance of supports", Answers.WHEN_IT_CONCERNS),
+    BUILD_CLAMP("build.clamp", Topic.RUNS, "A clamp fits what it holds", Answers.WHEN_IT_CONCERNS),
     BUILD_HEAT("build.heat", Topic.RUNS, "Heat beside a line", Answers.WHEN_IT_CONCERNS),
     BUILD_CHAFE("build.chafe", Topic.RUNS, "Clearance of a line", Answers.WHEN_IT_CONCERNS),
     BUILD_TORQUE("build.torque", Topic.RUNS, "Torque of its ends", Answers.WHEN_IT_CONCERNS),

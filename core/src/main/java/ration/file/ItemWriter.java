@@ -223,6 +223,18 @@ final class ItemWriter implements Kinds<Void> {
         node.put("temporary", build.marks().temporary());
         end(node, at, "start", build.start());
         end(node, at, "end", build.end());
+        papers(node, at + ".papers", build.papers());
+        writer.restore(node, at);
+    }
+
+    private void papers(ObjectNode build, String at, RunBuild.Papers papers) {
+        if (papers.equals(RunBuild.Papers.NONE)) {
+            return;
+        }
+        ObjectNode node = build.putObject("papers");
+        node.put("clamp", papers.clamp()).put("part", papers.part()).put("lot", papers.lot()).put("made", papers.made());
+        papers.proof().ifPresent(m -> writer.measured(node, at, "proof", m));
+        node.put("proofed", papers.proofed()).put("stripe", papers.stripe()).put("initials", papers.initials());
         writer.restore(node, at);
     }
 

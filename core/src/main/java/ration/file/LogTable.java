@@ -28,7 +28,7 @@ public record LogTable(List<Column> columns, int skipped) {
     /** Longer tables are refused; a day of ten readings a second is shorter. */
     private static final int MOST_ROWS = 1_000_000;
     private static final Pattern UNIT = Pattern.compile("[\\[(]\\s*([^\\])]+?)\\s*[\\])]|_([a-zA-Z\u00b0]+)$");
-    private static final Pattern CLOCK = Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[ T])?(\\d{1,2}):(\\d\\d)(?::(\\d\\d(?:[.,]\\d+)?))?");
+    private static final Pattern CLOCK = Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[ T])?(\\d{1,3}):(\\d\\d)(?::(\\d\\d(?:[.,]\\d+)?))?");
 
     public LogTable {
         columns = List.copyOf(columns);
@@ -73,6 +73,7 @@ public record LogTable(List<Column> columns, int skipped) {
         List<String> heads = List.of();
         List<double[]> rows = new ArrayList<>();
         boolean[] clocks = null;
+        boolean[] twoParts = null;
         int skipped = 0;
         int width = 0;
         long length = Math.max(1, plain.length());
@@ -91,8 +92,11 @@ public record LogTable(List<Column> columns, int skipped) {
                 if (clocks == null) {
                     width = Math.max(row.length, heads.size());
                     clocks = new boolean[width];
+                    twoParts = new boolean[width];
                     for (int c = 0; c < row.length; c++) {
-                        clocks[c] = CLOCK.matcher(record.get(c)).matches();
+                        Matcher clock = CLOCK.matcher(record.get(c));
+                        clocks[c] = clock.matches();
+                        twoParts[c] = clocks[c] && clock.group(3) == null;
                     }
                 }
                 rows.add(Arrays.copyOf(row, width));
@@ -112,12 +116,26 @@ public record LogTable(List<Column> columns, int skipped) {
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
             throw new IllegalArgumentException("The table cannot be read: " + e.getMessage() + ". Quotes may not be closed.", e);
         }
-        LogTable table = table(heads, rows, clocks, skipped);
+        LogTable table = table(heads, rows, clocks, twoParts, skipped);
         progress.accept(1);
         return table;
     }
 
-    private static LogTable table(List<String> heads, List<double[]> rows, boolean[] clocks, int skipped) {
+    /**
+     * Two parts are minutes and seconds where the column says so, where it begins under a minute, or where the first part is no hour of a day;
+     * else hours and minutes.
+     */
+    private static void minutes(String head, boolean two, double[] values) {
+        double[] known = Arrays.stream(values).filter(v -> !Double.isNaN(v)).toArray();
+        boolean says = head.toLowerCase(java.util.Locale.ROOT).matches(".*\\bm{1,2}:ss\\b.*");
+        if (two && known.length > 0 && (says || known[0] < 3600 || Arrays.stream(known).anyMatch(v -> v >= 24 * 3600))) {
+            for (int i = 0; i < values.length; i++) {
+                values[i] /= 60;
+            }
+        }
+    }
+
+    private static LogTable table(List<String> heads, List<double[]> rows, boolean[] clocks, boolean[] twoParts, int skipped) {
         List<Column> columns = new ArrayList<>();
         int width = rows.isEmpty() ? 0 : rows.get(0).length;
         for (int c = 0; c < width; c++) {
@@ -125,6 +143,7 @@ public record LogTable(List<Column> columns, int skipped) {
             for (int r = 0; r < values.length; r++) {
                 values[r] = rows.get(r)[c];
             }
+            minutes(c < heads.size() ? heads.get(c) : "", clocks[c] && twoParts[c], values);
             String head = c < heads.size() && !heads.get(c).isBlank() ? heads.get(c) : "Column " + (c + 1);
             columns.add(new Column(head, unit(head), clocks[c], values));
         }

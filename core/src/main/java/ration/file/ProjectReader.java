@@ -278,9 +278,16 @@ final class ProjectReader {
         }
         build = build.with(new RunBuild.Marks(in.flag("sleeved"), in.flag("moving"), in.flag("temporary")))
                 .withStart(in.optional("start", this::end).orElse(RunBuild.End.NONE))
-                .withEnd(in.optional("end", this::end).orElse(RunBuild.End.NONE));
+                .withEnd(in.optional("end", this::end).orElse(RunBuild.End.NONE)).with(in.optional("papers", this::papers).orElse(RunBuild.Papers.NONE));
         in.keepUnknown();
         return build;
+    }
+
+    private RunBuild.Papers papers(JsonObjectReader in) {
+        RunBuild.Papers papers = new RunBuild.Papers(in.text("clamp", ""), in.text("part", ""), in.text("lot", ""), in.text("made", ""), in.optionalMeasured("proof", Unit.PSI), in.text(
+                "proofed", ""), in.flag("stripe"), in.text("initials", ""));
+        in.keepUnknown();
+        return papers;
     }
 
     private RunBuild.End end(JsonObjectReader in) {

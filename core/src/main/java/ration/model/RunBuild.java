@@ -15,15 +15,64 @@ import java.util.Optional;
  * @param marks        yes-or-no points
  * @param start        its end where it leaves
  * @param end          its end where it arrives
+ * @param papers       what a build sheet keeps beside figures
  */
 public record RunBuild(Optional<Construction> construction, Optional<Measured> supplied, Optional<Measured> tightest,
         Optional<Measured> spacing, Optional<Measured> torque, Optional<Measured> heat, Optional<Measured> chafe,
-        Marks marks, End start, End end) {
+        Marks marks, End start, End end, Papers papers) {
 
     /** Nothing known yet. */
     public static final RunBuild NONE = new RunBuild(Optional.empty(), Optional.empty(), Optional.empty(),
             Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), new Marks(false, false, false),
-            End.NONE, End.NONE);
+            End.NONE, End.NONE, Papers.NONE);
+
+    /**
+     * What a build sheet keeps beside figures; days as yyyy-mm-dd, each may be empty.
+     *
+     * @param clamp    kind and size: cushion 3/8
+     * @param part     number of the piece
+     * @param lot      of the hose
+     * @param made     the maker's day on it
+     * @param proof    pressure it was proved at
+     * @param proofed  day of that
+     * @param stripe   whether its nuts carry a torque stripe
+     * @param initials of who did it up
+     */
+    public record Papers(String clamp, String part, String lot, String made, Optional<Measured> proof, String proofed, boolean stripe, String initials) {
+        public static final Papers NONE = new Papers("", "", "", "", Optional.empty(), "", false, "");
+
+        public Papers withClamp(String other) {
+            return new Papers(other, part, lot, made, proof, proofed, stripe, initials);
+        }
+
+        public Papers withPart(String other) {
+            return new Papers(clamp, other, lot, made, proof, proofed, stripe, initials);
+        }
+
+        public Papers withLot(String other) {
+            return new Papers(clamp, part, other, made, proof, proofed, stripe, initials);
+        }
+
+        public Papers withMade(String other) {
+            return new Papers(clamp, part, lot, other, proof, proofed, stripe, initials);
+        }
+
+        public Papers withProof(Optional<Measured> other) {
+            return new Papers(clamp, part, lot, made, other, proofed, stripe, initials);
+        }
+
+        public Papers withProofed(String other) {
+            return new Papers(clamp, part, lot, made, proof, other, stripe, initials);
+        }
+
+        public Papers withStripe(boolean other) {
+            return new Papers(clamp, part, lot, made, proof, proofed, other, initials);
+        }
+
+        public Papers withInitials(String other) {
+            return new Papers(clamp, part, lot, made, proof, proofed, stripe, other);
+        }
+    }
 
     /**
      * Yes-or-no points.
@@ -86,7 +135,7 @@ public record RunBuild(Optional<Construction> construction, Optional<Measured> s
     /** As made up for a line of another size; see {@link Run#resized}. */
     RunBuild resized(LineSize from, LineSize to) {
         return new RunBuild(construction.filter(c -> c.hose() == (to.kind() == LineSize.Kind.HOSE)), Optional.empty(),
-                tightest, spacing, Optional.empty(), heat, chafe, marks, start.resized(from, to), end.resized(from, to));
+                tightest, spacing, Optional.empty(), heat, chafe, marks, start.resized(from, to), end.resized(from, to), Papers.NONE.withClamp(papers.clamp()));
     }
 
     /** The measured figures that may be given, by name. */
@@ -107,22 +156,26 @@ public record RunBuild(Optional<Construction> construction, Optional<Measured> s
         return new RunBuild(construction, which == Figure.SUPPLIED ? m : supplied,
                 which == Figure.TIGHTEST ? m : tightest, which == Figure.SPACING ? m : spacing,
                 which == Figure.TORQUE ? m : torque, which == Figure.HEAT ? m : heat,
-                which == Figure.CHAFE ? m : chafe, marks, start, end);
+                which == Figure.CHAFE ? m : chafe, marks, start, end, papers);
     }
 
     public RunBuild with(Optional<Construction> other) {
-        return new RunBuild(other, supplied, tightest, spacing, torque, heat, chafe, marks, start, end);
+        return new RunBuild(other, supplied, tightest, spacing, torque, heat, chafe, marks, start, end, papers);
     }
 
     public RunBuild with(Marks other) {
-        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, other, start, end);
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, other, start, end, papers);
     }
 
     public RunBuild withStart(End other) {
-        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, other, end);
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, other, end, papers);
     }
 
     public RunBuild withEnd(End other) {
-        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, start, other);
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, start, other, papers);
+    }
+
+    public RunBuild with(Papers other) {
+        return new RunBuild(construction, supplied, tightest, spacing, torque, heat, chafe, marks, start, end, other);
     }
 }

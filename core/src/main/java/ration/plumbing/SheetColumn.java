@@ -1,5 +1,7 @@
 package ration.plumbing;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +21,7 @@ import ration.model.Run;
 import ration.model.RunBuild.End;
 import ration.model.RunBuild.Figure;
 import ration.model.RunBuild.Marks;
+import ration.model.RunBuild.Papers;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -54,6 +57,15 @@ public enum SheetColumn {
             r.build().marks().sleeved(), r.build().marks().moving(), yes(t))))),
     SUPPLIED("Supplied", Figure.SUPPLIED, Unit.INCH),
     TORQUE("Torque", Figure.TORQUE, Unit.POUND_INCH),
+    STRIPE("Torque stripe", (s, r) -> yes(r.build().papers().stripe()), (s, r, t) -> papers(r, r.build().papers().withStripe(yes(t)))),
+    CLAMP("Clamp", (s, r) -> r.build().papers().clamp(), (s, r, t) -> papers(r, r.build().papers().withClamp(brief(t)))),
+    PART("Part number", (s, r) -> r.build().papers().part(), (s, r, t) -> papers(r, r.build().papers().withPart(brief(t)))),
+    LOT("Hose lot", (s, r) -> r.build().papers().lot(), (s, r, t) -> papers(r, r.build().papers().withLot(brief(t)))),
+    MADE("Hose made", (s, r) -> r.build().papers().made(), (s, r, t) -> papers(r, r.build().papers().withMade(day(t)))),
+    PROOF("Proof pressure", (s, r) -> r.build().papers().proof().map(SheetColumn::shown).orElse(""), (s, r, t) -> papers(r, r.build().papers().withProof(read(t, Unit.PSI, r.build()
+            .papers().proof())))),
+    PROOFED("Proved on", (s, r) -> r.build().papers().proofed(), (s, r, t) -> papers(r, r.build().papers().withProofed(day(t)))),
+    INITIALS("Initials", (s, r) -> r.build().papers().initials(), (s, r, t) -> papers(r, r.build().papers().withInitials(brief(t)))),
     START_FITTING("Start fitting", true, e -> e.fitting().map(JointEnd::text).orElse(""),
             (e, t) -> e.withFitting(joint(t))),
     START_PORT("Start port", true, e -> e.port().map(JointEnd::text).orElse(""), (e, t) -> e.withPort(joint(t))),
@@ -166,6 +178,28 @@ public enum SheetColumn {
             throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: it cannot be less than nothing.");
         }
         return Optional.of(before.map(b -> b.with(q)).orElse(new Measured(q, "tape")));
+    }
+
+    private static Run papers(Run r, Papers papers) {
+        return r.with(r.build().with(papers));
+    }
+
+    private static String brief(String text) {
+        if (text.strip().length() > 60) {
+            throw new IllegalArgumentException("At most 60 letters.");
+        }
+        return text.strip();
+    }
+
+    private static String day(String text) {
+        if (text.isBlank()) {
+            return "";
+        }
+        try {
+            return LocalDate.parse(text.strip()).toString();
+        } catch (DateTimeParseException e) {
+            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no day: write it as 2026-03-09.", e);
+        }
     }
 
     private static String yes(boolean value) {

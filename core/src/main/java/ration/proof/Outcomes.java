@@ -11,6 +11,7 @@ import ration.check.Measure;
 import ration.check.Verdict;
 import ration.evidence.Form;
 import ration.evidence.Grade;
+import ration.evidence.HangarTest;
 import ration.evidence.Readout;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
@@ -58,7 +59,8 @@ final class Outcomes {
     }
 
     /** Of a test with what was done so far; what is predicted where nothing was. */
-    Outcome of(Wanted w, Optional<Work> work) {
+    Outcome of(Wanted w, Optional<HangarTest> record) {
+        Optional<Work> work = record.map(HangarTest::work);
         Work.Sheet sheet = work.filter(Work.Sheet.class::isInstance).map(Work.Sheet.class::cast).orElseGet(() -> Form.of(w.kind()).isPresent() ? w.begun() : null);
         return switch (w.kind()) {
             case DRAIN -> drain(w);
@@ -77,7 +79,7 @@ final class Outcomes {
             case LEVEL_SENDER -> levelSender(w, sheet);
             case FLOW_SENDER -> flowSender(sheet);
             case GAUGE_CHECK -> gauge(sheet);
-            case RUN_LOG -> runLog(sheet);
+            case RUN_LOG -> runLog(sheet, record.map(t -> t.by().beside().photos()).orElse(List.of()));
             case HOT_RESTART -> restart(sheet);
         };
     }
@@ -373,14 +375,17 @@ final class Outcomes {
                         + u.text(worst.si("height"), Dimension.LENGTH) + " of fuel make " + u.text(worst.si("height") * weight, Dimension.PRESSURE) + ".");
     }
 
-    private Outcome runLog(Work.Sheet sheet) {
+    private static Outcome runLog(Work.Sheet sheet, List<HangarTest.Photo> beside) {
         OptionalDouble soak = sheet.figure("soak");
         if (soak.isEmpty() || sheet.figure("air").isEmpty()) {
             return Outcome.open(u -> "15 min of soak", NOTHING, u -> "not run", u -> "Idle, run up, climb power, fifteen minutes of soak.");
         }
         String said = UnitSystem.figure(Unit.MINUTE.fromSi(soak.getAsDouble()), 0) + " min of soak";
+        if (beside.isEmpty()) {
+            return Outcome.open(u -> "15 min of soak", NOTHING, u -> said, u -> said + ": attach the logger's table, it is the record.");
+        }
         return soak.getAsDouble() < Unit.MINUTE.toSi(15) ? Outcome.open(u -> "15 min of soak", NOTHING, u -> said, u -> said + ": fifteen are asked.") : Outcome.seen(Verdict.HOLDS,
-                "15 min of soak", said, said + ". The log is laid over the Vapor page: what it says of the margin stands there.");
+                "15 min of soak", said, said + ", " + beside.get(0).file() + ". Lay it over the Vapor page: what it says of the margin stands there.");
     }
 
     private Outcome restart(Work.Sheet sheet) {

@@ -125,11 +125,11 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
             Optional<HangarTest> record = mine.stream().filter(t -> standings.get(t).counts()).filter(t -> closes(outcomes, w, t)).max(Comparator.comparing(t -> t.by().date())).or(
                     () -> mine.stream().filter(t -> standings.get(t).counts()).max(Comparator.comparing(t -> t.by().date()))).or(() -> mine.isEmpty() ? Optional.empty()
                             : Optional.of(mine.get(mine.size() - 1)));
-            all.add(new Proof(w, record, record.map(standings::get), outcomes.of(w, record.map(HangarTest::work))));
+            all.add(new Proof(w, record, record.map(standings::get), outcomes.of(w, record)));
         }
         Map<String, Outcome> byRecord = new LinkedHashMap<>();
         for (HangarTest t : project.tests()) {
-            all.stream().map(Proof::wanted).filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), outcomes.of(w, Optional.of(t.work()))));
+            all.stream().map(Proof::wanted).filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), outcomes.of(w, Optional.of(t))));
         }
         return new Programme(all, byRecord, basis.map(b -> heads(project, b, tanks)).orElse(Map.of()));
     }
@@ -151,7 +151,7 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
 
     /** Whether a record was done as it is asked. */
     private static boolean closes(Outcomes outcomes, Wanted w, HangarTest t) {
-        return outcomes.of(w, Optional.of(t.work())).verdict() != Verdict.NOT_SHOWN;
+        return outcomes.of(w, Optional.of(t)).verdict() != Verdict.NOT_SHOWN;
     }
 
     /** What an aircraft gets, done or not. */

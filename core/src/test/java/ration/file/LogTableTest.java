@@ -47,6 +47,16 @@ class LogTableTest {
         assertThat(t.columns().get(1).unit()).isEmpty();
     }
 
+    /** Elapsed minutes and seconds, said, begun at nothing or past any hour; and a time of day, which stays one. */
+    @Test
+    void minutesAndSeconds() {
+        assertThat(read("mm:ss;T\n12:30;40,5\n12:31;41\n12:32;42\n").columns().get(0).values()).containsExactly(750, 751, 752);
+        assertThat(read("t,T\n0:00,40\n0:30,41\n1:15,42\n").columns().get(0).values()).containsExactly(0, 30, 75);
+        assertThat(read("t,T\n90:00,40\n90:30,41\n91:00,42\n").columns().get(0).values()).containsExactly(5400, 5430, 5460);
+        assertThat(read("clock,T\n09:30,40\n09:31,41\n09:32,42\n").columns().get(0).values()).containsExactly(34_200, 34_260, 34_320);
+        assertThat(read("t,T\n0:00:00,40\n0:00:30,41\n1:00:00,42\n").columns().get(0).values()).containsExactly(0, 30, 3600);
+    }
+
     @Test
     void shortRowsAndWordsBetweenAreSurvived() {
         LogTable t = read("t,a,b\n0,1,2\n1,2\noverrange,fault,fault\n2,3,4\n3,4,ERR\n");

@@ -76,7 +76,8 @@ public final class EveryKind {
                 new Run("r1", "R1", new PortRef("box", "outlet"), new PortRef("selector", "left"), LineSize.parse("3/8 x 0.035 tube"),
                         Optional.of(m(40, Unit.INCH)), List.of(place(21), place(22)), List.of(Fitting.BEND_90, Fitting.ELBOW_45),
                         RunBuild.NONE.with(Optional.of(Construction.values()[0])).with(RunBuild.Figure.TORQUE, Optional.of(m(150,
-                        Unit.POUND_INCH))).with(new RunBuild.Marks(true, false, true)).withStart(new RunBuild.End(Optional.of(
+                        Unit.POUND_INCH))).with(new RunBuild.Marks(true, false, true)).with(new RunBuild.Papers("cushion 3/8", "R4-a", "lot 7", "2024-05-01", Optional.of(m(
+                                150, Unit.PSI)), "2026-02-01", true, "ab")).withStart(new RunBuild.End(Optional.of(
                         JointEnd.parse("-6 flare male")), Optional.empty(), Optional.of(Construction.values()[1]), "adapter", "paste"))));
     }
 }

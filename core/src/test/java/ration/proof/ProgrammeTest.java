@@ -57,6 +57,11 @@ class ProgrammeTest {
                 .asBuilt(), w.subject(), sheet)), sheet, new HangarTest.Progress(6, 0, true));
     }
 
+    /** A record of a sheet by itself. */
+    private static HangarTest done(Work.Sheet sheet) {
+        return new HangarTest("t", "", new HangarTest.Circumstances("2026-11-26", "", "", Optional.empty(), "", ""), sheet, new HangarTest.Progress(6, 0, true));
+    }
+
     private static Work.Sheet flow(Project p, String key, double pitch, double gallons, double... gph) {
         Work.Sheet sheet = proof(p, key).wanted().begun().with("pitch", Measured.of(pitch, Unit.DEGREE)).with("contents", Measured.of(gallons, Unit.GALLON)).with("open", Measured.of(0,
                 Unit.INCH));
@@ -163,13 +168,17 @@ class ProgrammeTest {
         assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 12, 2.3, 10))).isEqualTo(Verdict.SHORT);
     }
 
+    private static FlowBasis basis(Project p) {
+        return new FlowBasis(p.system(), p.brief().fuel(), p.brief().choices().friction().law());
+    }
+
     /** Whatever figure of the layout moves what a flow test would pour is an input of it: changed, the test ends. */
     @ParameterizedTest
     @MethodSource("projects")
     void whatMovesThePredictionEndsTheTest(Project laidOut) {
         Project p = laidOut.withTests(List.of());
         Assessment a = Assessment.of(p);
-        FlowBasis basis = a.basis().orElseThrow();
+        FlowBasis basis = basis(p);
         for (Programme.Proof wanted : a.programme().tests()) {
             if (wanted.wanted().kind() != TestKind.FLOW && wanted.wanted().kind() != TestKind.PUMP_FLOW) {
                 continue;
@@ -182,10 +191,12 @@ class ProgrammeTest {
                 for (Field f : FieldSheet.of(item)) {
                     Measured was = f.get().apply(item);
                     Project next = p.with(p.system().replace(f.with().apply(item, was.with(Quantity.of(was.quantity().value() * 1.04 + 0.05, was.quantity().unit())))));
+                    if (ration.model.Validation.of(next.system()).stream().anyMatch(ration.model.Problem::blocks)) {
+                        continue;
+                    }
                     boolean counts = Standing.of(t, next.asBuilt()).counts();
                     if (counts) {
-                        Optional<FlowBasis> now = Assessment.of(next).basis();
-                        double after = now.flatMap(b -> OpenLine.of(b, p.brief(), sheet)).map(OpenLine::pours).orElse(before);
+                        double after = OpenLine.of(basis(next), p.brief(), sheet).map(OpenLine::pours).orElse(before);
                         assertThat(after).as(wanted.wanted().name() + ": " + item.id() + " " + f.key()).isCloseTo(before, Offset.offset(1e-9 + 1e-6 * before));
                     } else {
                         moved++;
@@ -346,10 +357,10 @@ class ProgrammeTest {
         Work.Sheet s = Work.Sheet.begun(TestKind.GAUGE_CHECK, Wanted.NONE).plus(Work.Row.of(Map.of("height", m(0, Unit.INCH), "shows", m(0, Unit.PSI))));
         Outcomes outcomes = new Outcomes(CORRIE, Optional.empty(), Map.of());
         Wanted w = new Wanted(TestKind.GAUGE_CHECK, "", Wanted.NONE, "gauge", true, "", "");
-        assertThat(outcomes.of(w, Optional.of(s)).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(outcomes.of(w, Optional.of(done(s))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
         for (Object[] c : new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.SHORT}, {0.5, Verdict.SHORT}}) {
             Work.Sheet two = s.plus(Work.Row.of(Map.of("height", m(30, Unit.INCH), "shows", m((double) c[0], Unit.PSI))));
-            assertThat(outcomes.of(w, Optional.of(two)).verdict()).as(c[0] + " psi").isEqualTo(c[1]);
+            assertThat(outcomes.of(w, Optional.of(done(two))).verdict()).as(c[0] + " psi").isEqualTo(c[1]);
         }
     }
 
@@ -361,15 +372,15 @@ class ProgrammeTest {
         for (double pulses : new double[] {29_000, 29_200, 28_900}) {
             runs = runs.plus(Work.Row.of(Map.of("volume", m(1, Unit.GALLON), "pulses", m(pulses, Unit.ONE))));
         }
-        Outcome k = outcomes.of(sender, Optional.of(runs));
+        Outcome k = outcomes.of(sender, Optional.of(done(runs)));
         assertThat(k.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(k.words().in(UnitSystem.US)).contains("29 033 pulses a gallon, 3 runs, scatter 1.0 %");
         Wanted off = new Wanted(TestKind.SELECTOR_OFF, "selector", Wanted.NONE, "off", true, "", "");
         Work.Sheet watched = Work.Sheet.begun(TestKind.SELECTOR_OFF, Wanted.NONE).with("drops", m(0, Unit.ONE));
-        assertThat(outcomes.of(off, Optional.of(watched)).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(outcomes.of(off, Optional.of(watched.with("minutes", m(4, Unit.MINUTE)))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(outcomes.of(off, Optional.of(watched.with("minutes", m(10, Unit.MINUTE)))).verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(outcomes.of(off, Optional.of(watched.with("minutes", m(4, Unit.MINUTE)).with("drops", m(1, Unit.ONE)))).verdict()).as("a drop is a drop").isEqualTo(Verdict.SHORT);
+        assertThat(outcomes.of(off, Optional.of(done(watched))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE))))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(10, Unit.MINUTE))))).verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE)).with("drops", m(1, Unit.ONE))))).verdict()).as("a drop is a drop").isEqualTo(Verdict.SHORT);
     }
 
     /** One joint not looked at leaves the sheet open; one that is wet makes it short; a smear needs its day. */
