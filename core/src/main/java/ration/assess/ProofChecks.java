@@ -46,7 +46,7 @@ final class ProofChecks {
         Finding.Wording detail = u -> counts ? o.words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state()) + (p.wanted().kind().group()
                 == TestKind.Group.FLOW ? " " + o.words().in(u) : "");
         Finding f = new Finding(check, p.wanted().on(), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? o.ratio() : Finding.MISSED, detail, p
-                .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
+                .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.THIN ? "Look at it again." : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
         return counts && o.measure().isPresent() ? f.with(o.measure().get()) : f;
     }
 

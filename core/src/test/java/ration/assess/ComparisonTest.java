@@ -10,6 +10,7 @@ import ration.Systems;
 import ration.check.Verdict;
 import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
+import ration.evidence.Standing;
 import ration.model.Field;
 import ration.model.FieldSheet;
 import ration.model.Item;
@@ -48,26 +49,25 @@ class ComparisonTest {
         Comparison c = with(CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
         assertThat(c.changes()).contains("R3: size was 5/16, now 3/8");
         assertThat(c.ledger().get(0).changed()).isTrue();
-        assertThat(c.ended()).isEmpty();
+        assertThat(c.ended()).extracting(Comparison.Ended::title).containsExactly("Nose-up flow, UPPER", "Paper overnight");
         assertThat(c.findings()).isNotEmpty();
-        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.20\u00d7 Short, now ", "No test ended");
+        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.20\u00d7 Short, now ", "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube)");
     }
 
     /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */
     @Test
     void aMovedOutletEndsTheTestsOfItsTankByName() {
-        List<HangarTest> done = CORRIE.tests().stream().filter(t -> t.progress().done() && t.subject().equals("upper")).toList();
+        List<HangarTest> done = CORRIE.tests().stream().filter(t -> Standing.of(t, CORRIE.asBuilt()).counts() && t.subject().equals("upper")).toList();
         assertThat(done).isNotEmpty();
         Project moved = CORRIE.with(CORRIE.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH
                 .toSi(0.25)))).toList())));
         Comparison c = with(moved);
-        assertThat(c.ended()).hasSize(done.size()).allSatisfy(e -> {
-            assertThat(e.title()).contains("of Upper tank");
-            assertThat(e.causes()).anyMatch(w -> w.contains("water line was ") && w.contains("now "));
-        });
+        assertThat(c.ended()).extracting(Comparison.Ended::test).containsAll(done.stream().map(HangarTest::id).toList());
+        assertThat(c.ended()).extracting(Comparison.Ended::title).contains("Nose-up flow, UPPER").doesNotContain("Paper overnight", "Selector OFF");
+        assertThat(c.ended()).allSatisfy(e -> assertThat(e.causes()).anyMatch(w -> (w.contains("water line was ") || w.contains("outlet wl was ")) && w.contains("now ")));
         assertThat(Comparison.of(Assessment.of(moved), BEFORE, UnitSystem.US).ended()).as("undone").isEmpty();
         Project without = CORRIE.withTests(List.of());
-        assertThat(with(without).ended()).hasSameSizeAs(CORRIE.tests().stream().filter(t -> t.progress().done()).toList()).allSatisfy(e -> assertThat(e
+        assertThat(with(without).ended()).hasSameSizeAs(CORRIE.tests().stream().filter(t -> Standing.of(t, CORRIE.asBuilt()).counts()).toList()).allSatisfy(e -> assertThat(e
                 .causes()).containsExactly("its record is not there"));
     }
 
@@ -94,9 +94,9 @@ class ComparisonTest {
                 continue; // the part cannot be so
             }
             List<Comparison.Ended> gone = Comparison.ended(CORRIE, next);
-            for (HangarTest t : CORRIE.tests().stream().filter(x -> x.progress().done()).toList()) {
-                Inputs before = Inputs.of(CORRIE.system().item(t.subject()).flatMap(i -> i.only(Tank.class)).orElseThrow());
-                Inputs after = Inputs.of(next.system().item(t.subject()).flatMap(i -> i.only(Tank.class)).orElseThrow());
+            for (HangarTest t : CORRIE.tests().stream().filter(x -> Standing.of(x, CORRIE.asBuilt()).counts()).toList()) {
+                Inputs before = Standing.restsOn(CORRIE.asBuilt(), t.subject(), t.work());
+                Inputs after = Standing.restsOn(next.asBuilt(), t.subject(), t.work());
                 boolean changed = !before.equals(after);
                 assertThat(gone.stream().anyMatch(e -> e.test().equals(t.id()))).as(item.name() + ", " + f.label() + ": " + before.changed(after)).isEqualTo(changed);
                 ended += changed ? 1 : 0;

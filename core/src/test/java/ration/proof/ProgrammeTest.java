@@ -254,7 +254,7 @@ class ProgrammeTest {
     /** A hose renewed to the same size is another hose: what rested on it ended, and a mistaken entry put right brings it back. */
     @Test
     void renewingAPartEndsWhatRestedOnIt() {
-        Project p = Systems.corrie();
+        Project p = CORRIE;
         p = with(p, "flow.FUSELAGE", flow(p, "flow.FUSELAGE", 22, 1.6, 24));
         ration.upkeep.Upkeep.Act act = new ration.upkeep.Upkeep.Act(java.time.LocalDate.of(2026, 11, 26), 413, "builder", "26-1", Optional.empty());
         Project renewed = p.with(p.upkeep().replaced("hose-r4", act));

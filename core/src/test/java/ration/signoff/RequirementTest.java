@@ -32,7 +32,7 @@ import ration.quantity.UnitSystem;
 class RequirementTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 11, 26);
-    private static final Project CORRIE = Systems.corrie();
+    private static final Project CORRIE = Systems.corrie().withTests(List.of());
 
     private static Requirement of(Project p, String id) {
         return Requirement.of(Assessment.of(p), UnitSystem.US).stream().filter(r -> r.id().equals(id)).findFirst().orElseThrow();

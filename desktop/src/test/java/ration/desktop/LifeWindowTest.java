@@ -115,9 +115,9 @@ class LifeWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("r3"));
         until(() -> robot.lookup("#test-again-asked").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-again-asked")).fire());
-        until(() -> label("#message").startsWith("A change of R3 ends 1 test: Nose-up flow, UPPER."));
+        until(() -> label("#message").startsWith("A change of R3 ends 2 tests: Nose-up flow, UPPER, Paper overnight."));
         robot.interact(() -> session.apply(Edit.onItem("Resize R3", "r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
-        until(() -> label("#message").startsWith("This ends 1 test: Nose-up flow, UPPER; R3: size was 5/16"));
+        until(() -> label("#message").startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
         robot.clickOn("#rail-hangar");
         until(() -> row("#wanted-flow-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
         robot.clickOn("#rail-sign_off");

@@ -177,7 +177,7 @@ class TanksWindowTest extends WindowHarness {
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("Most is predicted to stay at") && t.contains(
                 "no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
         assertThat(label("#ledger-open-case")).as("a test of one attitude does not show another").startsWith(
-                "3 short, 9 not shown;");
+                "3 short, 6 not shown;");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
