@@ -83,7 +83,7 @@ final class TestsCommand implements Callable<Integer> {
             String needs = t.outcome().needs().in(UnitSystem.US);
             String predicted = t.outcome().predicted().in(UnitSystem.US);
             out.append(String.format(Locale.ROOT, "  %-10s %-36s %-34s %s%n", t.verdict().word(), t.wanted().name(), t.state(), (needs.isEmpty() ? "" : "needs " + needs) + (predicted
-                    .isEmpty() ? "" : ", computed " + predicted)));
+                    .isEmpty() ? "" : (needs.isEmpty() ? "" : ", ") + "computed " + predicted)));
         }
         programme.next().ifPresent(n -> out.append("\nNext: ").append(n.wanted().name()).append(", ").append(n.wanted().asks()).append(".\n"));
         return out.append("\nA figure that is only computed shows nothing. The inspector decides.\n").toString();

@@ -149,7 +149,9 @@ final class RestsOn {
             }
         }
         item.as(new Rest());
-        renewed(item.id());
+        if (!tank) {
+            renewed(item.id());
+        }
     }
 
     /** A hose renewed to the same size is another hose. */

@@ -90,6 +90,9 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** The angle a test was done at where it was that of the parked aircraft: its marks are good for that alone. */
     private static Optional<Double> stood(Work work) {
+        if (work instanceof Work.TopOff top) {
+            return top.pitch().map(p -> p.si()).filter(p -> Math.abs(p) > SAME_ANGLE);
+        }
         return work instanceof Work.Fill f && f.attitude().equals("Parked") ? Optional.of(f.pitch().si()) : Optional.empty();
     }
 

@@ -90,14 +90,14 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
         }
     }
 
-    /** The first asked for that no record closes. */
+    /** The first asked for that no record shows. */
     public Optional<Proof> next() {
-        return tests.stream().filter(p -> p.wanted().asked() && !p.counts()).findFirst();
+        return tests.stream().filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN).findFirst();
     }
 
-    /** Of these that are asked for, how many count. */
+    /** Of these that are asked for, how many were done as they are asked. */
     public long counting() {
-        return tests.stream().filter(p -> p.wanted().asked() && p.counts()).count();
+        return tests.stream().filter(p -> p.wanted().asked() && p.verdict() != Verdict.NOT_SHOWN).count();
     }
 
     public long asked() {

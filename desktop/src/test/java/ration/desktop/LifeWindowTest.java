@@ -165,7 +165,7 @@ class LifeWindowTest extends WindowHarness {
         robot.interact(() -> ((Button) node("#part-hose-r4")).fire());
         enter("#act-who", "builder");
         robot.interact(() -> ((Button) node("#part-replace")).fire());
-        until(() -> label("#message").startsWith("This ends 1 test: Nose-up flow, UPPER; R4: renewed is new"));
+        until(() -> label("#message").startsWith("This ends 2 tests: Nose-up flow, FUSELAGE, Nose-up flow, UPPER; R4: renewed is new"));
         robot.clickOn("#rail-sign_off");
         until(() -> robot.lookup("#packet-since").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#packet-since")).fire());
@@ -180,6 +180,7 @@ class LifeWindowTest extends WindowHarness {
     /** Joint by joint by key; one left out leaves it open, and it goes on where it stopped. */
     @Test
     void aLeakSheetIsInterruptedAndGoesOn() {
+        robot.interact(() -> session.apply(Edit.of("Begin anew", p -> p.withTests(p.tests().stream().filter(t -> !t.id().equals("test-8")).toList()))));
         robot.clickOn("#rail-hangar");
         until(() -> robot.lookup("#wanted-overnight").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#wanted-overnight")).fire());
@@ -214,6 +215,44 @@ class LifeWindowTest extends WindowHarness {
         answers.save = folder.resolve("cards.pdf");
         robot.interact(() -> ((Button) node("#tests-cards")).fire());
         until(() -> Files.exists(folder.resolve("cards.pdf")));
+    }
+
+    /** A run log with its table beside the document: by its bytes, and laid over the Vapor page. Readings come from a file that grows. */
+    @Test
+    void aRunLogKeepsItsTableAndReadingsComeFromAFile() throws IOException {
+        Path document = folder.resolve("corrie.ration");
+        robot.interact(() -> session.save(document));
+        robot.clickOn("#rail-hangar");
+        until(() -> robot.lookup("#wanted-run-log").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#wanted-run-log")).fire());
+        until(() -> robot.lookup("#test-begin").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#test-begin")).fire());
+        next();
+        until(() -> step().startsWith("Who measures"));
+        next();
+        until(() -> step().startsWith("Day and length"));
+        Path growing = Files.writeString(folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n1,outside,64,F\n");
+        answers.open = growing;
+        robot.interact(() -> ((Button) node("#live-file")).fire());
+        until(() -> robot.lookup("#live-use-outside").tryQuery().isPresent());
+        Files.writeString(growing, "2,outside,nonsense,F\n3,outside,66,F\n", java.nio.file.StandardOpenOption.APPEND);
+        until(() -> label("#live-trouble").contains("could not be read"));
+        robot.interact(() -> ((Button) node("#live-use-outside")).fire());
+        until(() -> ((javafx.scene.control.TextField) node("#sheet-air")).getText().startsWith("65"));
+        enter("#sheet-soak", "16 min");
+        next();
+        until(() -> step().equals("What was found") && label("#under-figure").contains("attach the logger's table"));
+        assertThat(((Work.Sheet) last().work()).once().get("air").by()).startsWith("live.csv");
+        assertThat(last().by().beside().standIn()).isFalse();
+        answers.open = Files.writeString(folder.resolve("soak.csv"), "mm:ss,carburettor [F],T2\n0:00,120,40\n1:00,130,41\n2:00,140,42\n3:00,145,43\n");
+        robot.interact(() -> ((Button) node("#sheet-attach")).fire());
+        until(() -> last().by().beside().photos().size() == 1);
+        until(() -> label("#sheet-verdict").equals("Holds"));
+        next();
+        until(() -> last().progress().done());
+        until(() -> robot.lookup("#lay-over-" + last().id()).tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#lay-over-" + last().id())).fire());
+        until(() -> robot.lookup("#soak-pane").tryQuery().isPresent() && everyText().stream().anyMatch(t -> t.contains("soak.csv")));
     }
 
     /** An open point has an owner; an acceptance needs name and reason, and changes no verdict. */

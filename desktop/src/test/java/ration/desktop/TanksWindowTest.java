@@ -124,6 +124,10 @@ class TanksWindowTest extends WindowHarness {
         robot.write("95.7");
         until(() -> label("#big-figure").equals("\u22126.0\u00b0 nose down"));
         keys(KeyCode.ENTER);
+        until(() -> label("#test-trouble").startsWith("Pitch and bank: enter what"));
+        robot.interact(() -> node("#test-tilt").requestFocus());
+        robot.write("0");
+        keys(KeyCode.ENTER);
         until(() -> step().equals("Select this tank"));
         robot.interact(() -> ((Button) node("#test-next")).fire());
         until(() -> label("#test-trouble").contains("Choose the position"));
@@ -257,7 +261,7 @@ class TanksWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#field-outlet-sta").tryQuery().isPresent());
         fill("#field-outlet-sta", "52");
-        until(() -> label("#message").startsWith("This ends 3 tests: Fill and mark of Upper tank") && label("#message").contains("station was"));
+        until(() -> label("#message").startsWith("This ends 5 tests: Fill and mark of Upper tank") && label("#message").contains("station was"));
         robot.clickOn("#rail-hangar");
         until(() -> everyText().stream().anyMatch(t -> t.contains("stale, the tank or its outlet has changed since")));
         until(() -> label("#ledger-open-case").contains("not shown"));

@@ -109,7 +109,7 @@ public final class MainWindow {
         pages.put(Page.AIR, once(() -> new AirPage(session, this::showItem, exports::samplingCard)));
         pages.put(Page.FAULTS, once(() -> new FaultsPage(session, this::showFault)));
         pages.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
-        pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now)));
+        pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now, this::layOver)));
         pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
         pages.put(Page.UPKEEP, once(() -> new UpkeepPage(session, java.time.LocalDate::now, exports::upkeep)));
         pages.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, java.time.LocalDate::now)));
@@ -386,6 +386,12 @@ public final class MainWindow {
                 + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".", new MessageBar.Choice("Bring it back", "recover",
                 () -> leave(() -> session.resume(w))), new MessageBar.Choice("Later", "recover-later", () -> { }),
                 new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
+    }
+
+    /** Lays the table of a run log over the Vapor page. */
+    private void layOver(java.nio.file.Path log) {
+        go(Page.VAPOR);
+        vapor.get().lay(log);
     }
 
     // pages

@@ -1,5 +1,6 @@
 package ration.desktop.hangar;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -19,7 +20,9 @@ import ration.evidence.HangarTest;
 import ration.evidence.Named;
 import ration.evidence.Readout;
 import ration.evidence.Standing;
+import ration.evidence.TestKind;
 import ration.evidence.Work;
+import ration.file.Attachments;
 import ration.proof.Outcome;
 import ration.proof.Programme;
 import ration.quantity.Dimension;
@@ -30,12 +33,15 @@ final class BesidePane extends VBox {
     private final Session session;
     private final Consumer<HangarTest> open;
     private final Consumer<HangarTest> fit;
+    private final Consumer<Path> over;
 
     /**
      * @param open told which record to open
      * @param fit  told which flow test to fit a loss to
+     * @param over told which logger's table to lay over the Vapor page
      */
-    BesidePane(Session session, Consumer<HangarTest> open, Consumer<HangarTest> fit) {
+    BesidePane(Session session, Consumer<HangarTest> open, Consumer<HangarTest> fit, Consumer<Path> over) {
+        this.over = over;
         this.session = session;
         this.open = open;
         this.fit = fit;
@@ -97,6 +103,18 @@ final class BesidePane extends VBox {
         }
     }
 
+    /** A file beside the document: whether it is what was recorded; a logger's table can be laid over the Vapor page. */
+    private HBox beside(HangarTest t, HangarTest.Photo p) {
+        Path document = session.file().get();
+        Attachments.State state = document == null ? Attachments.State.MISSING : Attachments.state(document, p);
+        HBox row = new HBox(6, Ui.label(p.file() + ", " + state.words(), state == Attachments.State.AS_RECORDED ? "soft" : "wrong-text"));
+        if (t.work().kind() == TestKind.RUN_LOG && state == Attachments.State.AS_RECORDED) {
+            row.getChildren().add(Ui.button("Over Vapor", "lay-over-" + t.id(), () -> over.accept(document.resolveSibling(p.file())), "chip"));
+        }
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
     private VBox record(HangarTest t, Assessment a, boolean shown) {
         Standing standing = Standing.of(t, session.project().asBuilt());
         Button go = Ui.button(Named.of(session.project().system(), t), "test-" + t.id(), () -> open.accept(t), "plain");
@@ -117,6 +135,7 @@ final class BesidePane extends VBox {
         Label words = Ui.wrapped(t.by().date() + (t.by().who().isBlank() ? "" : ", " + t.by().who()) + ", " + state, standing.counts() || !t.progress().done() ? "soft" : "wrong-text");
         words.setPadding(new javafx.geometry.Insets(0, 0, 2, 6));
         VBox box = new VBox(0, first, words);
+        t.by().beside().photos().forEach(p -> box.getChildren().add(beside(t, p)));
         box.getStyleClass().addAll("remedy", shown ? "test-open" : "test-shut");
         return box;
     }

@@ -65,14 +65,17 @@ public final class HangarPage extends LivePage {
     private String open = "";
     private String picked = "";
 
-    /** @param today tells the date that goes on a record */
-    public HangarPage(Session session, Files files, Supplier<LocalDate> today) {
+    /**
+     * @param today   tells the date that goes on a record
+     * @param layOver shows a logger's table over the Vapor page
+     */
+    public HangarPage(Session session, Files files, Supplier<LocalDate> today, Consumer<Path> layOver) {
         super(session, "hangar-page", "Hangar tests page");
         this.session = session;
         this.files = files;
         this.today = today;
         runner = new TestRunner(session, this::leave, this::attach);
-        beside = new BesidePane(session, this::open, this::fit);
+        beside = new BesidePane(session, this::open, this::fit, layOver);
         live = new LivePane((Dimension kind, String text, String from) -> runner.drop(kind, text, from), then -> this.files.choose(then::accept), this::standIn, session::say);
         Label title = Ui.label("Hangar tests", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -178,7 +181,7 @@ public final class HangarPage extends LivePage {
 
     private static Work work(Wanted w) {
         if (w.kind() == TestKind.DRAIN) {
-            return new Work.Drain("", Measured.of(0, Unit.DEGREE, "marks"), Measured.of(0, Unit.DEGREE, "level"), List.of());
+            return new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of());
         }
         if (w.kind() == TestKind.FILL) {
             return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of());

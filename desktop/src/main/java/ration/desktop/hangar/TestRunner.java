@@ -406,7 +406,8 @@ final class TestRunner extends VBox {
         String usual = t.work() instanceof Work.Drain d && !d.trials().isEmpty() ? d.trials().get(d.trials().size() - 1).poured()
                 .quantity().shown() : t.work() instanceof Work.Fill f && !f.points().isEmpty() ? f.points().get(f.points().size()
                         - 1).poured().quantity().shown() : drain ? volume() == Unit.GALLON ? "2.5 gal" : "10 L" : "";
-        TextField amount = field("test-poured", "Amount poured, " + volume().symbol(), usual, true);
+        TextField amount = field("test-poured", "Amount poured, " + volume().symbol(), "", true);
+        amount.setPromptText(usual.isEmpty() ? volume().symbol() : usual + "?");
         entry.getChildren().add(labelled("Poured", amount));
         next("Poured", () -> tried(() -> {
             Measured poured = volumeIn(amount, "can");
@@ -447,10 +448,9 @@ final class TestRunner extends VBox {
         TextField front = field("mark-front", "Height of the forward mark", "", false);
         TextField rear = field("mark-rear", "Height of the rear mark", "", false);
         TextField apart = field("mark-apart", "Distance between the marks", "", false);
-        TextField pitch = field("test-pitch", "Pitch, nose up", UnitSystem.figure(Unit.DEGREE.fromSi(d.pitch().si()), 1)
-                + "\u00b0", false);
-        TextField tilt = field("test-tilt", "Bank, right side down", UnitSystem.figure(Unit.DEGREE.fromSi(d.tilt().si()), 1)
-                + "\u00b0", false);
+        TextField pitch = field("test-pitch", "Pitch, nose up", entered(d.pitch()), false);
+        TextField tilt = field("test-tilt", "Bank, right side down", entered(d.tilt()), false);
+        tilt.setPromptText("0\u00b0 if level");
         grid.addRow(0, Ui.label("Forward mark over the floor"), front);
         grid.addRow(1, Ui.label("Rear mark over the floor"), rear);
         grid.addRow(2, Ui.label("Between the marks"), apart);
@@ -464,7 +464,7 @@ final class TestRunner extends VBox {
                         .si(), Quantity.parse(rear.getText(), length).si(), Quantity.parse(apart.getText(), length).si())), 1)
                         + "\u00b0"));
             }
-            big.setText(pitch.getText() + " nose " + (pitch.getText().startsWith("\u2212") || pitch.getText().startsWith("-")
+            big.setText(pitch.getText().isBlank() ? "" : pitch.getText() + " nose " + (pitch.getText().startsWith("\u2212") || pitch.getText().startsWith("-")
                     ? "down" : "up"));
         };
         for (TextField f : List.of(front, rear, apart, pitch)) {
@@ -474,6 +474,9 @@ final class TestRunner extends VBox {
         assessment.tank(t.subject()).ifPresent(a -> under.setText("Most is predicted to stay at " + a.predicted().attitude().label()
                 + "."));
         next("Set", () -> tried(() -> {
+            if (pitch.getText().isBlank() || tilt.getText().isBlank()) {
+                throw new IllegalArgumentException("Pitch and bank: enter what marks or a level show, 0 if it is level.");
+            }
             Quantity p = Quantity.parse(pitch.getText(), Unit.DEGREE);
             Quantity b = Quantity.parse(tilt.getText(), Unit.DEGREE);
             if (Math.abs(p.si()) > Math.toRadians(60) || Math.abs(b.si()) > Math.toRadians(60)) {
@@ -482,6 +485,11 @@ final class TestRunner extends VBox {
             advance(t.with(d.withAttitude(new Measured(p, front.getText().isBlank() ? "level" : "marks"), new Measured(b,
                     "level"))));
         }));
+    }
+
+    /** An angle somebody entered; nothing while nobody did. */
+    private static String entered(Measured m) {
+        return m.by().isEmpty() ? "" : UnitSystem.figure(Unit.DEGREE.fromSi(m.si()), 1) + "\u00b0";
     }
 
     private void select(HangarTest t, Tank tank) {
@@ -611,7 +619,8 @@ final class TestRunner extends VBox {
 
     private void before(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
-        TextField amount = field("test-before", "In the tank before, " + volume().symbol(), top.before().quantity().shown(), true);
+        TextField amount = field("test-before", "In the tank before, " + volume().symbol(), top.before().by().isEmpty() ? "" : top.before().quantity().shown(), true);
+        amount.setPromptText("0 if dry");
         entry.getChildren().add(labelled("In the tank", amount));
         next("Go on", () -> tried(() -> advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered(), top.pitch())))));
     }

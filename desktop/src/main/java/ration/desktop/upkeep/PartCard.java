@@ -1,6 +1,7 @@
 package ration.desktop.upkeep;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
@@ -13,6 +14,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.assess.Comparison;
 import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -83,6 +85,11 @@ final class PartCard extends VBox {
         grid.addRow(2, made);
         grid.add(found, 0, 3, 2, 1);
         getChildren().addAll(grid, trouble, acts(p), life(p), Ui.rule(), Ui.label("To be tested again after it", "group-title"));
+        List<String> ended = Comparison.ended(session.project(), session.project().with(upkeep.replaced(p.id(), new Upkeep.Act(today.get(), upkeep.hours(), "", "", Optional.empty()))))
+                .stream().map(Comparison.Ended::title).distinct().toList();
+        if (!ended.isEmpty()) {
+            getChildren().add(Ui.wrapped("Replacing it ends: " + String.join(", ", ended), "wrong-text"));
+        }
         Again.after(session.project().system(), p).forEach(t -> getChildren().add(Ui.wrapped("\u2022 " + t)));
         getChildren().addAll(Ui.rule(), Ui.label("History", "group-title"));
         if (upkeep.history(p.id()).isEmpty()) {

@@ -114,6 +114,11 @@ public final class SoakPane extends VBox {
         tools();
     }
 
+    /** Lays a log over it, as if it were dropped here. */
+    void lay(java.nio.file.Path file) {
+        logs.read(file, this::parse);
+    }
+
     private void tools() {
         tools.getChildren().setAll(Ui.button("Lay a log over it\u2026", "log-open", () -> logs.open(this::parse), "chip"));
         if (!logged.isEmpty() || !earlier.isEmpty()) {

@@ -226,6 +226,11 @@ public final class VaporPage extends LivePage {
         update();
     }
 
+    /** Lays a logger's table over the soak. */
+    public void lay(java.nio.file.Path file) {
+        soak.lay(file);
+    }
+
     @Override
     protected void refresh() {
         dayOf(project());
