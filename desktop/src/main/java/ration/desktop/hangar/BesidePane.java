@@ -76,7 +76,8 @@ final class BesidePane extends VBox {
         Optional<Outcome> outcome = Optional.ofNullable(a.programme().outcomes().get(t.id()));
         getChildren().addAll(Ui.rule(), new HBox(6, Ui.label("Runs", "group-title"), Ui.spring(), Ui.label(Readout.flow(sheet, sheet.rows().isEmpty() ? Work.Row.of(java.util.Map.of())
                 : sheet.rows().get(0)) > 0 ? "the smallest counts" : "", "soft")));
-        double limit = outcome.flatMap(Outcome::measure).map(m -> m.limit()).orElse(0.0);
+        boolean open = !t.progress().done() && !t.by().beside().standIn();
+        double limit = open || Standing.of(t, session.project().asBuilt()).counts() ? outcome.flatMap(Outcome::measure).map(m -> m.limit()).orElse(0.0) : 0;
         int n = 0;
         for (Work.Row r : sheet.rows()) {
             n++;
@@ -123,7 +124,7 @@ final class BesidePane extends VBox {
         go.setAlignment(Pos.CENTER_LEFT);
         go.setMinWidth(0);
         Optional<Outcome> outcome = Optional.ofNullable(a.programme().outcomes().get(t.id()));
-        String result = t.work() instanceof Work.Sheet ? outcome.map(o -> o.measured().in(session.units().get())).filter(s -> s.length() < 18).orElse("") : TestRunner.result(t, session
+        String result = t.work() instanceof Work.Sheet ? outcome.map(o -> o.measured().in(session.units().get())).filter(s -> s.length() < 18).orElse("") : TankEntry.result(t, session
                 .units().get());
         Label figure = Ui.label(result, "bold");
         figure.setMinWidth(Region.USE_PREF_SIZE);

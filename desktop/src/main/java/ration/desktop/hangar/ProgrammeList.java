@@ -21,7 +21,7 @@ import ration.proof.Programme;
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
 final class ProgrammeList extends VBox {
 
-    private static final double[] WIDE = {72, 152, 138, 70};
+    private static final double[] WIDE = {72, 166, 124, 70};
 
     private final Consumer<Programme.Proof> pick;
 

@@ -18,6 +18,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
 import ration.evidence.Form;
@@ -253,15 +254,17 @@ final class SheetEntry {
             return;
         }
         Outcome o = outcome.get();
+        String not = runner.countsNot(t);
+        Verdict shows = not.isEmpty() ? o.verdict() : Verdict.NOT_SHOWN;
         NotchBar bar = new NotchBar(200, 12);
-        bar.show(o.ratio(), o.verdict());
+        bar.show(not.isEmpty() ? o.ratio() : 0, shows);
         Label verdict = Ui.label("", "verdict");
         verdict.setId("sheet-verdict");
-        Ui.verdict(verdict, o.verdict());
+        Ui.verdict(verdict, shows);
         HBox line = new HBox(10, bar, verdict);
         line.setAlignment(Pos.CENTER_LEFT);
         runner.entry().getChildren().add(line);
-        runner.under(o.words().in(runner.units()));
+        runner.under(not + o.words().in(runner.units()));
     }
 
     /** What was entered so far, line by line. */

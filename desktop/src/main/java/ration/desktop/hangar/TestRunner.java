@@ -1,9 +1,7 @@
 package ration.desktop.hangar;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -12,8 +10,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -21,29 +17,24 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.assess.Assessment;
-import ration.assess.TankAnswer;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
 import ration.evidence.Named;
-import ration.evidence.NoseHeight;
 import ration.evidence.Procedure;
+import ration.evidence.Standing;
 import ration.evidence.Work;
 import ration.model.FuelSystem;
-import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.Tank;
 import ration.project.Edit;
+import ration.project.Project;
 import ration.proof.Outcome;
 import ration.proof.Programme;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.topology.Passing;
-import ration.topology.Topology;
 
 /** One test, a step at a time: what to do, the caution, one entry, Enter. */
 final class TestRunner extends VBox {
@@ -59,6 +50,7 @@ final class TestRunner extends VBox {
     private final Runnable leave;
     private final Consumer<HangarTest> attach;
     private final SheetEntry sheets = new SheetEntry(this);
+    private final TankEntry tanks = new TankEntry(this);
     private TextField last;
     private final Label where = Ui.label("", "soft");
     private final Label title = Ui.wrapped("", "step-title");
@@ -110,7 +102,15 @@ final class TestRunner extends VBox {
         }
     }
 
-    // for the entries of a test that has a form
+    // for the entries of a step
+
+    Assessment assessment() {
+        return assessment;
+    }
+
+    Project project() {
+        return session.project();
+    }
 
     VBox entry() {
         return entry;
@@ -151,6 +151,15 @@ final class TestRunner extends VBox {
         return Optional.ofNullable(assessment.programme().outcomes().get(t.id()));
     }
 
+    /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */
+    String countsNot(HangarTest t) {
+        if (t.by().beside().standIn()) {
+            return "Fed by the stand-in: it closes nothing. ";
+        }
+        Standing standing = Standing.of(t, session.project().asBuilt());
+        return !t.progress().done() || standing.counts() ? "" : "No longer counts: " + standing.words() + ". When it was done: ";
+    }
+
     /** Of fuel over a joint, m. */
     Optional<Double> head(String joint) {
         return Optional.ofNullable(assessment.programme().heads().get(joint));
@@ -186,10 +195,6 @@ final class TestRunner extends VBox {
 
     UnitSystem units() {
         return session.units().get();
-    }
-
-    private Unit volume() {
-        return units().unit(Dimension.VOLUME);
     }
 
     /** Shows a test where it stands; an invitation where none is open. */
@@ -246,11 +251,7 @@ final class TestRunner extends VBox {
         boolean sheet = t.work() instanceof Work.Sheet;
         List<Procedure.Step> steps = sheet ? Procedure.of(t, system()) : List.of();
         boolean ending = t.progress().done() || t.progress().step() >= steps.size() - 1;
-        return sheet && ending ? outcome(t).map(o -> o.words().in(units())).orElse("") : "";
-    }
-
-    private Optional<Tank> tank(HangarTest t) {
-        return system().item(t.subject()).filter(Tank.class::isInstance).map(Tank.class::cast);
+        return sheet && ending ? countsNot(t) + outcome(t).map(o -> o.words().in(units())).orElse("") : "";
     }
 
     private void build(HangarTest t) {
@@ -279,34 +280,21 @@ final class TestRunner extends VBox {
             if (t.work() instanceof Work.Sheet) {
                 sheets.result(t);
             } else {
-                result(t);
+                tanks.result(t);
             }
             buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen",
                     () -> put("Reopen test", t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), false))),
                     "plain"), discard(t));
             return;
         }
-        switch (step.asks()) {
-            case READ -> next("Read and understood", () -> advance(t));
-            case WHO -> who(t);
-            case POUR -> pour(t, tank(t).orElseThrow());
-            case ATTITUDE -> attitude(t);
-            case SELECT -> select(t, tank(t).orElseThrow());
-            case DRAIN -> timer(t);
-            case BACK -> back(t);
-            case PARKED -> parked(t);
-            case READING -> reading(t);
-            case BEFORE -> before(t);
-            case METERED -> metered(t);
-            case RESULT -> {
-                if (t.work() instanceof Work.Sheet) {
-                    sheets.build(t, step);
-                } else {
-                    finish(t);
-                }
-            }
-            case FIGURES, ROW, EACH -> sheets.build(t, step);
-            default -> throw new IllegalStateException("No entry for " + step.asks());
+        if (step.asks() == Procedure.Asks.READ) {
+            next("Read and understood", () -> advance(t));
+        } else if (step.asks() == Procedure.Asks.WHO) {
+            who(t);
+        } else if (t.work() instanceof Work.Sheet) {
+            sheets.build(t, step);
+        } else {
+            tanks.build(t, step.asks());
         }
         if (t.progress().step() > 0) {
             buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t.atStep(t.progress().step() - 1)),
@@ -366,14 +354,6 @@ final class TestRunner extends VBox {
         }
     }
 
-    private Measured volumeIn(TextField field, String by) {
-        Quantity q = Quantity.parse(field.getText(), volume());
-        if (q.si() < 0 || q.si() > 2) {
-            throw new IllegalArgumentException("A volume from nothing to 500 gal is expected.");
-        }
-        return new Measured(q, by);
-    }
-
     private void who(HangarTest t) {
         GridPane grid = new GridPane();
         grid.setHgap(10);
@@ -399,162 +379,6 @@ final class TestRunner extends VBox {
         }));
     }
 
-    private void pour(HangarTest t, Tank tank) {
-        warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(), shutOffs())), system().selectors().isEmpty()
-                ? "Even with every valve closed" : "Even with the selector at OFF");
-        boolean drain = t.work() instanceof Work.Drain;
-        String usual = t.work() instanceof Work.Drain d && !d.trials().isEmpty() ? d.trials().get(d.trials().size() - 1).poured()
-                .quantity().shown() : t.work() instanceof Work.Fill f && !f.points().isEmpty() ? f.points().get(f.points().size()
-                        - 1).poured().quantity().shown() : drain ? volume() == Unit.GALLON ? "2.5 gal" : "10 L" : "";
-        TextField amount = field("test-poured", "Amount poured, " + volume().symbol(), "", true);
-        amount.setPromptText(usual.isEmpty() ? volume().symbol() : usual + "?");
-        entry.getChildren().add(labelled("Poured", amount));
-        next("Poured", () -> tried(() -> {
-            Measured poured = volumeIn(amount, "can");
-            if (!(poured.si() > 0)) {
-                throw new IllegalArgumentException("Pour something: the amount must be above zero.");
-            }
-            Work work = t.work() instanceof Work.Drain d ? d.trials().isEmpty() || d.trials().get(d.trials().size() - 1).back()
-                    .isPresent() ? d.plus(new Work.Trial(poured, Optional.empty())) : d.withLast(new Work.Trial(poured,
-                    Optional.empty())) : ((Work.Fill) t.work()).plus(new Work.Pour(poured, Optional.empty()));
-            advance(t.with(work));
-        }));
-    }
-
-    private static HBox labelled(String text, TextField field) {
-        HBox box = new HBox(12, Ui.label(text, "step-words"), field);
-        box.setAlignment(Pos.CENTER_LEFT);
-        return box;
-    }
-
-    private Set<String> shutOffs() {
-        return Set.copyOf(system().all(ShutOff.class).map(Item::id).toList());
-    }
-
-    private void warn(List<Tank> joined, String when) {
-        if (!joined.isEmpty()) {
-            Label warning = Ui.wrapped(when + " a path stays open to " + String.join(" and ", joined.stream().map(Tank::name)
-                    .toList()) + ": fuel would run over and spoil the count. Close it first.", "step-warning");
-            warning.setId("cross-feed");
-            entry.getChildren().add(warning);
-        }
-    }
-
-    private void attitude(HangarTest t) {
-        Work.Drain d = (Work.Drain) t.work();
-        GridPane grid = new GridPane();
-        grid.setHgap(10);
-        grid.setVgap(6);
-        TextField front = field("mark-front", "Height of the forward mark", "", false);
-        TextField rear = field("mark-rear", "Height of the rear mark", "", false);
-        TextField apart = field("mark-apart", "Distance between the marks", "", false);
-        TextField pitch = field("test-pitch", "Pitch, nose up", entered(d.pitch()), false);
-        TextField tilt = field("test-tilt", "Bank, right side down", entered(d.tilt()), false);
-        tilt.setPromptText("0\u00b0 if level");
-        grid.addRow(0, Ui.label("Forward mark over the floor"), front);
-        grid.addRow(1, Ui.label("Rear mark over the floor"), rear);
-        grid.addRow(2, Ui.label("Between the marks"), apart);
-        grid.addRow(3, Ui.label("or pitch, by a level"), pitch);
-        grid.addRow(4, Ui.label("Bank"), tilt);
-        entry.getChildren().add(grid);
-        Unit length = units().unit(Dimension.LENGTH);
-        Runnable work = () -> {
-            if (!front.getText().isBlank() && !rear.getText().isBlank() && !apart.getText().isBlank()) {
-                tried(() -> pitch.setText(UnitSystem.figure(Math.toDegrees(NoseHeight.pitch(Quantity.parse(front.getText(), length)
-                        .si(), Quantity.parse(rear.getText(), length).si(), Quantity.parse(apart.getText(), length).si())), 1)
-                        + "\u00b0"));
-            }
-            big.setText(pitch.getText().isBlank() ? "" : pitch.getText() + " nose " + (pitch.getText().startsWith("\u2212") || pitch.getText().startsWith("-")
-                    ? "down" : "up"));
-        };
-        for (TextField f : List.of(front, rear, apart, pitch)) {
-            f.textProperty().addListener((o, was, now) -> work.run());
-        }
-        work.run();
-        assessment.tank(t.subject()).ifPresent(a -> under.setText("Most is predicted to stay at " + a.predicted().attitude().label()
-                + "."));
-        next("Set", () -> tried(() -> {
-            if (pitch.getText().isBlank() || tilt.getText().isBlank()) {
-                throw new IllegalArgumentException("Pitch and bank: enter what marks or a level show, 0 if it is level.");
-            }
-            Quantity p = Quantity.parse(pitch.getText(), Unit.DEGREE);
-            Quantity b = Quantity.parse(tilt.getText(), Unit.DEGREE);
-            if (Math.abs(p.si()) > Math.toRadians(60) || Math.abs(b.si()) > Math.toRadians(60)) {
-                throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
-            }
-            advance(t.with(d.withAttitude(new Measured(p, front.getText().isBlank() ? "level" : "marks"), new Measured(b,
-                    "level"))));
-        }));
-    }
-
-    /** An angle somebody entered; nothing while nobody did. */
-    private static String entered(Measured m) {
-        return m.by().isEmpty() ? "" : UnitSystem.figure(Unit.DEGREE.fromSi(m.si()), 1) + "\u00b0";
-    }
-
-    private void select(HangarTest t, Tank tank) {
-        Work.Drain d = (Work.Drain) t.work();
-        if (system().selectors().isEmpty()) {
-            warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(), Set.of())), "With the line open");
-            next("Open", () -> advance(t));
-            return;
-        }
-        Selector selector = system().selectors().get(0);
-        ToggleGroup group = new ToggleGroup();
-        HBox row = new HBox(4);
-        VBox warning = new VBox();
-        Consumer<String> chosen = name -> {
-            entry.getChildren().setAll(row, warning);
-            warn(Topology.of(system()).joined(tank, Passing.untrusted(Map.of(selector.id(), name), Set.of())), "On " + name);
-        };
-        for (Selector.Position p : selector.positions()) {
-            if (!p.off()) {
-                ToggleButton button = new ToggleButton(p.name());
-                button.setId("test-position-" + p.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-                button.setToggleGroup(group);
-                button.getStyleClass().add("big-button");
-                button.setSelected(p.name().equals(d.position()));
-                button.setOnAction(e -> {
-                    button.setSelected(true);
-                    chosen.accept(p.name());
-                    buttons.getChildren().get(0).requestFocus();
-                });
-                row.getChildren().add(button);
-            }
-        }
-        entry.getChildren().setAll(row, warning);
-        next("Selected", () -> tried(() -> {
-            ToggleButton b = (ToggleButton) group.getSelectedToggle();
-            if (b == null) {
-                throw new IllegalArgumentException("Choose the position the selector stands at.");
-            }
-            if (!Topology.of(system()).joined(tank, Passing.untrusted(Map.of(selector.id(), b.getText()), Set.of())).isEmpty()) {
-                throw new IllegalArgumentException("On " + b.getText() + " another tank feeds too: choose the position of this"
-                        + " tank alone.");
-            }
-            advance(t.with(d.withPosition(b.getText())));
-        }));
-        if (group.getSelectedToggle() instanceof ToggleButton b) {
-            chosen.accept(b.getText());
-        }
-        javafx.application.Platform.runLater(() -> row.getChildren().get(0).requestFocus());
-    }
-
-    private void timer(HangarTest t) {
-        tickText();
-        next("Start the timer", () -> { });
-        Button button = (Button) buttons.getChildren().get(0);
-        button.setOnAction(e -> {
-            if (clock.getStatus() == Animation.Status.RUNNING) {
-                stop();
-                advance(t.with(new HangarTest.Progress(t.progress().step(), seconds, false)));
-            } else {
-                clock.play();
-                button.setText("It sputters");
-            }
-        });
-    }
-
     private void tick() {
         seconds++;
         tickText();
@@ -566,137 +390,6 @@ final class TestRunner extends VBox {
 
     void stop() {
         clock.stop();
-    }
-
-    private void back(HangarTest t) {
-        Work.Drain d = (Work.Drain) t.work();
-        Work.Trial last = d.trials().get(d.trials().size() - 1);
-        TextField amount = field("test-drained", "Amount that came back, " + volume().symbol(), last.back().map(b -> b.quantity()
-                .shown()).orElse(""), true);
-        entry.getChildren().add(labelled("Came back, of " + last.poured().quantity().shown(), amount));
-        next("Entered", () -> tried(() -> {
-            Measured came = volumeIn(amount, "can");
-            if (came.si() > last.poured().si() * 1.02) {
-                throw new IllegalArgumentException("More came back than the " + last.poured().quantity().shown()
-                        + " poured: the tank was not dry, or another fed into it. Look for an open path, then repeat.");
-            }
-            advance(t.with(d.withLast(new Work.Trial(last.poured(), Optional.of(came)))));
-        }));
-    }
-
-    private void parked(HangarTest t) {
-        double parked = session.project().brief().envelope().parked().si();
-        for (String name : List.of("Level", "Parked")) {
-            Button choose = Ui.button(name + (name.equals("Parked") ? ", nose up " + UnitSystem.figure(Math.toDegrees(parked), 1)
-                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> advance(t.with(standing(t.work(), name,
-                    name.equals("Parked") ? session.project().brief().envelope().parked() : Measured.of(0, Unit.DEGREE,
-                            "level")))), "big-button");
-            buttons.getChildren().add(choose);
-        }
-    }
-
-    private static Work standing(Work work, String name, Measured pitch) {
-        return work instanceof Work.Fill f ? f.withAttitude(name, pitch) : work instanceof Work.TopOff top
-                ? new Work.TopOff(top.before(), top.metered(), Optional.of(pitch)) : work;
-    }
-
-    private void reading(HangarTest t) {
-        Work.Fill f = (Work.Fill) t.work();
-        Unit length = units().unit(Dimension.LENGTH);
-        Work.Pour last = f.points().get(f.points().size() - 1);
-        TextField height = field("test-reading", "Height on the gauge, " + length.symbol(), last.reading().map(r -> r.quantity()
-                .shown()).orElse(""), true);
-        entry.getChildren().add(labelled("With " + units().fineVolume(f.total(f.points().size())) + " in, it stands at", height));
-        next("Marked", () -> tried(() -> {
-            Optional<Measured> reading = height.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
-                    height.getText(), length), "gauge"));
-            if (reading.isPresent() && (reading.get().si() < 0 || reading.get().si() > 3)) {
-                throw new IllegalArgumentException("A height above the foot of the gauge is expected.");
-            }
-            advance(t.with(f.withLast(new Work.Pour(last.poured(), reading))));
-        }));
-    }
-
-    private void before(HangarTest t) {
-        Work.TopOff top = (Work.TopOff) t.work();
-        TextField amount = field("test-before", "In the tank before, " + volume().symbol(), top.before().by().isEmpty() ? "" : top.before().quantity().shown(), true);
-        amount.setPromptText("0 if dry");
-        entry.getChildren().add(labelled("In the tank", amount));
-        next("Go on", () -> tried(() -> advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered(), top.pitch())))));
-    }
-
-    private void metered(HangarTest t) {
-        Work.TopOff top = (Work.TopOff) t.work();
-        assessment.tank(t.subject()).ifPresent(a -> under.setText("Expected by what is known now: " + units().fineVolume(Math.max(0,
-                a.full() - top.before().si())) + "."));
-        TextField amount = field("test-metered", "Metered until full, " + volume().symbol(), top.metered().map(m -> m.quantity()
-                .shown()).orElse(""), true);
-        entry.getChildren().add(labelled("Metered", amount));
-        next("Full", () -> tried(() -> advance(t.with(new Work.TopOff(top.before(), Optional.of(volumeIn(amount,
-                "meter")), top.pitch())))));
-    }
-
-    private void finish(HangarTest t) {
-        result(t);
-        String what = t.work().title().toLowerCase(java.util.Locale.ROOT);
-        next("Finish", () -> put("Finish " + what, t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(),
-                true))));
-        int again = Procedure.of(t.work(), system(), tank(t).orElseThrow()).stream().map(Procedure.Step::asks).toList().indexOf(
-                Procedure.Asks.POUR);
-        if (again >= 0) {
-            boolean drain = t.work() instanceof Work.Drain;
-            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> put("Another " + (drain ? "trial" : "pour"),
-                    t.atStep(again)), "big-button");
-            buttons.getChildren().add(1, more);
-            if (!drain) {
-                javafx.application.Platform.runLater(more::requestFocus);
-            }
-        }
-    }
-
-    /** The figure of a test in a few words; empty while it has none. */
-    static String result(HangarTest t, UnitSystem units) {
-        if (t.work() instanceof Work.Drain d) {
-            return d.stayed().isEmpty() ? "" : units.fineVolume(d.stayed().stream().mapToDouble(Double::doubleValue).max()
-                    .orElse(0));
-        }
-        if (t.work() instanceof Work.Fill f) {
-            return f.points().isEmpty() ? "" : units.fineVolume(f.total(f.points().size()));
-        }
-        if (t.work() instanceof Work.Sheet) {
-            return "";
-        }
-        Work.TopOff top = (Work.TopOff) t.work();
-        return top.metered().map(m -> units.fineVolume(top.before().si() + m.si())).orElse("");
-    }
-
-    private void result(HangarTest t) {
-        UnitSystem u = units();
-        Optional<TankAnswer> answer = assessment.tank(t.subject());
-        if (t.work() instanceof Work.Drain d && !d.stayed().isEmpty()) {
-            var stats = d.stayed().stream().mapToDouble(Double::doubleValue).summaryStatistics();
-            big.setText(u.fineVolume(stats.getMax()) + " stays");
-            ration.condition.Attitude at = new ration.condition.Attitude("Drained at", d.pitch().si(), d.tilt().si());
-            String computed = answer.map(a -> "; computed for this attitude " + u.fineVolume(a.body().stranded(at.gravity().up(),
-                    a.feed()).volume())).orElse("");
-            under.setText((d.stayed().size() == 1 ? "One trial" : d.stayed().size() + " trials, mean " + u.fineVolume(
-                    stats.getAverage()) + ", scatter " + u.fineVolume(stats.getMax() - stats.getMin()) + "; the largest counts")
-                    + computed + answer.map(a -> ". Placard " + u.fineVolume(a.placard()) + ".").orElse("."));
-        } else if (t.work() instanceof Work.Fill f && !f.points().isEmpty()) {
-            Work.Pour last = f.points().get(f.points().size() - 1);
-            double total = f.total(f.points().size());
-            big.setText(u.fineVolume(total) + " in");
-            under.setText(last.reading().map(r -> "Stands at " + r.quantity().shown() + answer.map(a -> "; by shape it would be "
-                    + u.fineVolume(ration.tank.GaugeCurve.of(a.body(),
-                    ration.geometry.ApparentGravity.ofAttitude(f.pitch().si(), 0).up()).volumeByShape(r.si())) + " there").orElse("") + ".")
-                    .orElse("Nothing shows on the gauge yet."));
-        } else if (t.work() instanceof Work.TopOff top && top.metered().isPresent()) {
-            double all = top.before().si() + top.metered().get().si();
-            big.setText(u.fineVolume(all) + " full");
-            under.setText(answer.map(a -> "By shape it holds " + u.fineVolume(a.body().solid().volume()) + "; "
-                    + u.fineVolume(Math.abs(all - a.body().solid().volume())) + (all < a.body().solid().volume() ? " less" : " more")
-                    + " went in.").orElse(""));
-        }
     }
 
     private void soFar(HangarTest t) {
@@ -732,7 +425,10 @@ final class TestRunner extends VBox {
 
     private void line(String name, String text) {
         Label label = Ui.label(name, "soft");
-        label.setMinWidth(110);
-        soFar.getChildren().add(new HBox(8, label, Ui.label(text)));
+        label.setMinWidth(130);
+        Label value = Ui.wrapped(text);
+        value.setMinWidth(0);
+        HBox.setHgrow(value, Priority.ALWAYS);
+        soFar.getChildren().add(new HBox(8, label, value));
     }
 }
