@@ -149,7 +149,7 @@ final class ProjectReader {
         try {
             p = new Practice(in.measured("fouledFactor", Unit.ONE), in.measured("takeOffRun", Unit.ONE), in.measured("pushOver",
                     Unit.ONE), in.measured("gust", Unit.ONE), in.measured("coldFuel", Unit.CELSIUS), new Practice.Asks(in.flag(
-                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold")));
+                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold"), !in.has("smearPasses") || in.flag("smearPasses")));
         } catch (IllegalArgumentException e) {
             in.problem("", e.getMessage());
         }

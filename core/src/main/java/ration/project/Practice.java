@@ -18,8 +18,17 @@ import ration.quantity.Unit;
  */
 public record Practice(Measured fouled, Measured takeOff, Measured light, Measured gust, Measured coldFuel, Asks asks) {
 
-    /** Which load cases must hold; the others are computed and only reported. */
-    public record Asks(boolean takeOff, boolean light, boolean gust) {
+    /** Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes, with a day to look again. */
+    public record Asks(boolean takeOff, boolean light, boolean gust, boolean smear) {
+
+        /** A smear passes until it is looked at again. */
+        public Asks(boolean takeOff, boolean light, boolean gust) {
+            this(takeOff, light, gust, true);
+        }
+
+        public Asks withSmear(boolean passes) {
+            return new Asks(takeOff, light, gust, passes);
+        }
     }
 
     /** The engine runs on fouled filters; the run and a held push-over count, a gust passes. Common practice, no source. */

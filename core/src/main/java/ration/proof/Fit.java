@@ -1,7 +1,9 @@
 package ration.proof;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import ration.evidence.AsBuilt;
@@ -14,22 +16,29 @@ import ration.model.Field;
 import ration.model.FieldSheet;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Quantity;
+import ration.tank.TankBody;
 
 /**
- * The rated loss of one part made so that the model pours what a flow test poured. The part is the same as before, it is only known
- * better: records that counted go on counting.
+ * The rated loss of one part, or the height of the tank, made so that the model pours what a flow test poured. The part is the same as
+ * before, it is only known better: records that counted go on counting.
  *
  * @param item    id of the part
  * @param name    of it
- * @param key     of the figure
- * @param was     the loss, Pa
- * @param is      that agrees with the mean of the runs, Pa
- * @param scatter of that by the scatter of the runs, Pa, either way
+ * @param key     of the figure; {@link #HIGHER} of a tank that stands higher or lower as a whole
+ * @param was     the loss, Pa; nothing of a height
+ * @param is      that agrees with the mean of the runs, Pa; how much higher, m
+ * @param scatter of that by the scatter of the runs, either way
  * @param test    id of the test
  */
 public record Fit(String item, String name, String key, double was, double is, double scatter, String test) {
+
+    /** The key of a tank's height. */
+    public static final String HIGHER = "higher";
+    /** Nobody mismeasures a tank by more, m. */
+    private static final double MOST_HIGHER = 0.15;
 
     private static final double MOST = 60;
     private static final int HALVINGS = 40;
@@ -51,6 +60,9 @@ public record Fit(String item, String name, String key, double was, double is, d
         String rests = String.join("\n", Standing.restsOn(project.asBuilt(), test.subject(), test.work()).lines().keySet());
         for (Item item : project.system().items()) {
             Optional<Field> field = FieldSheet.of(item, LOSS).or(() -> FieldSheet.of(item, RATED)).filter(f -> rests.contains(item.id() + ": "));
+            if (item.only(Tank.class).isPresent() && rests.contains(item.id() + ": ")) {
+                higher(project, basis, sheet, item.only(Tank.class).get(), mean, half).map(x -> new Fit(item.id(), item.name(), HIGHER, 0, x[0], x[1], test.id())).ifPresent(all::add);
+            }
             field.ifPresent(f -> fit(project, basis, sheet, item, f, mean, half).map(x -> new Fit(item.id(), item.name(), f.key(), x[0], x[1], x[2], test.id())).ifPresent(all::add));
         }
         return all;
@@ -73,14 +85,37 @@ public record Fit(String item, String name, String key, double was, double is, d
         return Optional.of(new double[] {was, is, scatter});
     }
 
+    /** How much higher the tank stands, and the scatter of that. */
+    private static Optional<double[]> higher(Project project, FlowBasis basis, Work.Sheet sheet, Tank tank, double mean, double half) {
+        DoubleUnaryOperator pours = lower -> {
+            Tank moved = tank.raised(-lower);
+            Map<String, TankBody> bodies = new HashMap<>(basis.bodies());
+            bodies.put(tank.id(), TankBody.of(moved, basis.bodies().get(tank.id()).calibration()));
+            return OpenLine.of(new FlowBasis(project.system().replace(moved), basis.fuel(), basis.law(), bodies, basis.around()), project.brief(), sheet).map(OpenLine::pours).orElse(0.0);
+        };
+        double is = solve(pours, -MOST_HIGHER, MOST_HIGHER, mean);
+        if (Double.isNaN(is)) {
+            return Optional.empty();
+        }
+        double up = solve(pours, -2 * MOST_HIGHER, 2 * MOST_HIGHER, mean + half);
+        double down = solve(pours, -2 * MOST_HIGHER, 2 * MOST_HIGHER, mean - half);
+        return Optional.of(new double[] {-is, Double.isNaN(up) || Double.isNaN(down) ? MOST_HIGHER : Math.abs(down - up) / 2});
+    }
+
     /** The loss with which so much pours; NaN where none does. */
     private static double solve(DoubleUnaryOperator pours, double was, double flow) {
-        double low = was * 1e-3;
-        double high = was * MOST;
+        return solve(pours, was * 1e-3, was * MOST, flow);
+    }
+
+    /** Where something of which more lets less through lets so much through; NaN where nowhere between. */
+    private static double solve(DoubleUnaryOperator pours, double from, double to, double flow) {
+        double low = from;
+        double high = to;
         if (pours.applyAsDouble(low) < flow || pours.applyAsDouble(high) > flow) {
             return Double.NaN;
         }
-        for (int i = 0; i < HALVINGS && high - low > 1e-6 * was; i++) {
+        double close = 1e-8 * (to - from);
+        for (int i = 0; i < HALVINGS && high - low > close; i++) {
             double middle = (low + high) / 2;
             if (pours.applyAsDouble(middle) > flow) {
                 low = middle;
@@ -99,6 +134,9 @@ public record Fit(String item, String name, String key, double was, double is, d
     /** The project with this loss. What counted before counts still, resting on the figure as it is known now. */
     public Project applied(Project p) {
         Optional<Item> part = p.system().item(item);
+        if (key.equals(HIGHER)) {
+            return part.flatMap(i -> i.only(Tank.class)).map(t -> known(p, p.with(p.system().replace(t.raised(is))))).orElse(p);
+        }
         Optional<Field> field = part.flatMap(i -> FieldSheet.of(i, key));
         if (field.isEmpty()) {
             return p;
@@ -106,7 +144,11 @@ public record Fit(String item, String name, String key, double was, double is, d
         Measured now = field.get().get().apply(part.get());
         double value = Math.round(now.quantity().unit().fromSi(is) * 1e4) / 1e4;
         Item known = field.get().with().apply(part.get(), new Measured(Quantity.of(value, now.quantity().unit()), "fitted to test " + test));
-        Project next = p.with(p.system().replace(known));
+        return known(p, p.with(p.system().replace(known)));
+    }
+
+    /** What counted before counts still, resting on what is known now. */
+    private static Project known(Project p, Project next) {
         AsBuilt before = p.asBuilt();
         AsBuilt after = next.asBuilt();
         return next.withTests(p.tests().stream().map(t -> t.work() instanceof Work.Sheet && !t.by().inputs().lines().isEmpty() && Standing.of(t.with(new HangarTest.Progress(0, 0, true)),

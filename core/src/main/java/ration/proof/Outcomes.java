@@ -234,7 +234,8 @@ final class Outcomes {
         Map<String, String> pieces = sheet.form().pieces(system);
         List<String> open = pieces.keySet().stream().filter(p -> sheet.row(p).flatMap(Work.Row::grade).isEmpty()).map(pieces::get).toList();
         List<Work.Row> bad = sheet.rows().stream().filter(r -> pieces.containsKey(r.of()) && r.grade().isPresent() && r.grade().get().verdict() != Verdict.HOLDS).toList();
-        Verdict worst = bad.stream().map(r -> r.grade().get().verdict()).reduce(Verdict.HOLDS, Verdict::worse);
+        Verdict worst = bad.stream().map(r -> r.grade().get() == Grade.SMEAR && !brief.practice().asks().smear() ? Verdict.SHORT : r.grade().get().verdict()).reduce(Verdict.HOLDS,
+                Verdict::worse);
         String seen = bad.isEmpty() ? pieces.size() - open.size() + " of " + pieces.size() + " " + sheet.form().grades().get(0).word() : String.join(", ", bad.stream().limit(3).map(
                 r -> pieces.get(r.of()) + " " + r.grade().get().word()).toList()) + (bad.size() > 3 ? " and " + (bad.size() - 3) + " more" : "");
         if (worst == Verdict.SHORT) {

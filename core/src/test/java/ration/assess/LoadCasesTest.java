@@ -150,7 +150,7 @@ class LoadCasesTest {
     void practiceComesBackFromTheFile() throws ProjectFileException {
         Project p = Systems.corrie();
         Practice own = new Practice(Measured.of(1.2, Unit.ONE, "own"), Measured.of(0.3, Unit.ONE, ""), Measured.of(0.7, Unit.ONE, ""),
-                Measured.of(0.4, Unit.ONE, ""), Measured.of(-20, Unit.CELSIUS, "coldest"), new Practice.Asks(true, false, true));
+                Measured.of(0.4, Unit.ONE, ""), Measured.of(-20, Unit.CELSIUS, "coldest"), new Practice.Asks(true, false, true, false));
         Project changed = p.with(p.brief().withChoices(p.brief().choices().with(own)));
         assertThat(ProjectFile.read(ProjectFile.text(changed).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x"))
                 .isEqualTo(changed);

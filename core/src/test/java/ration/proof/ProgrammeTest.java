@@ -172,9 +172,15 @@ class ProgrammeTest {
         return new FlowBasis(p.system(), p.brief().fuel(), p.brief().choices().friction().law());
     }
 
+    /** Each way fuel is brought: by gravity through a selector and a tee, lifted, from headers, with returns and a jet, by transfer. */
+    static Stream<Project> waysToFeed() {
+        return Stream.concat(Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo), Stream.of(Pattern.GRAVITY_TEED, Pattern.COLLECTOR_PER_TANK, Pattern.JET_COLLECTOR,
+                Pattern.TRANSFER).map(Pattern::project));
+    }
+
     /** Whatever figure of the layout moves what a flow test would pour is an input of it: changed, the test ends. */
     @ParameterizedTest
-    @MethodSource("projects")
+    @MethodSource("waysToFeed")
     void whatMovesThePredictionEndsTheTest(Project laidOut) {
         Project p = laidOut.withTests(List.of());
         Assessment a = Assessment.of(p);
@@ -332,6 +338,12 @@ class ProgrammeTest {
         assertThat(proof(fitted, "flow.UPPER").counts()).as("the part is the same, it is only known better").isTrue();
         assertThat(OpenLine.of(Assessment.of(fitted).basis().orElseThrow(), CORRIE.brief(), (Work.Sheet) t.work()).orElseThrow().pours()).isCloseTo(Unit.GALLON_PER_HOUR.toSi(gph),
                 Percentage.withPercentage(0.1));
+        Project lower = CORRIE.with(CORRIE.system().change("upper", Tank.class, x -> x.raised(-0.02)));
+        double low = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3)).orElseThrow().pours());
+        Project once = with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, low));
+        Fit tank = Fit.of(once, a.basis().orElseThrow(), once.tests().get(0)).stream().filter(f -> f.key().equals(Fit.HIGHER)).findFirst().orElseThrow();
+        assertThat(tank.is()).as("the tank stands 20 mm lower than it was measured").isCloseTo(-0.02, Offset.offset(1e-4));
+        assertThat(proof(tank.applied(once), "flow.UPPER").counts()).isTrue();
         assertThat(Fit.of(with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300)), a.basis().orElseThrow(), with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3,
                 300)).tests().get(0))).as("no loss lets through more than none").isEmpty();
     }
@@ -400,6 +412,8 @@ class ProgrammeTest {
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)).with("hours", m(3, Unit.ONE)))).as("not over night").isEqualTo(Verdict.NOT_SHOWN);
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.SMEAR)))).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(verdict(CORRIE, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05")))).isEqualTo(Verdict.THIN);
+        Project strict = CORRIE.with(CORRIE.brief().withChoices(CORRIE.brief().choices().with(CORRIE.brief().practice().withAsks(CORRIE.brief().practice().asks().withSmear(false)))));
+        assertThat(verdict(strict, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05")))).as("a practice choice").isEqualTo(Verdict.SHORT);
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.WET)))).isEqualTo(Verdict.SHORT);
         Project grown = with(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)));
         Run r3 = (Run) grown.system().item("r3").orElseThrow();

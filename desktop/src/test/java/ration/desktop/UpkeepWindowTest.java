@@ -69,7 +69,7 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> !label("#ledger-flow-figure").startsWith("1.20"));
         menu("compare");
         until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));
-        assertThat(label("#message")).contains("Flow margin 1.20", "No test ended");
+        assertThat(label("#message")).contains("Flow margin 1.20", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
     }
 
     /** The packet is written from the menu, behind the window, and can be read back. */

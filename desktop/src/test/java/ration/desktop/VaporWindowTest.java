@@ -133,6 +133,11 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#log-lay");
         until(() -> label("#log-said").contains("in the earlier run"));
         assertThat(node("#soak-picture").getAccessibleText()).contains("an earlier run");
+        robot.clickOn("#log-open");
+        until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
+        robot.interact(() -> ((javafx.scene.control.TextField) node("#log-stopped")).setText("5"));
+        robot.clickOn("#log-lay");
+        until(() -> label("#log-said").contains("While it ran, at most: Carburettor"));
     }
 
     @Test

@@ -308,15 +308,24 @@ public final class BriefPage extends ScrollPane implements Arriving {
         grid.setHgap(12);
         grid.setVgap(5);
         asked(grid, 0, "take-off-run", "Take-off run, g forward at the parked angle", Practice::takeOff, Practice::withTakeOff,
-                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust()));
+                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear()));
         asked(grid, 1, "push-over", "Push-over, load factor held at the climb\u2019s angle", Practice::light, Practice::withLight,
-                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust()));
+                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear()));
         asked(grid, 2, "gust", "Gust, load factor for a moment", Practice::gust, Practice::withGust, Practice.Asks::gust,
-                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on));
+                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear()));
         grid.addRow(3, Ui.label("Flow on fouled filters, times take-off consumption"), practice("fouled-factor",
                 "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled), Ui.label("must hold", "soft"));
         grid.addRow(4, Ui.label("Fuel on the coldest day"), practice("cold-fuel", "Fuel on the coldest day", Practice::coldFuel,
                 Unit.CELSIUS, Practice::withColdFuel), Ui.label("must hold", "soft"));
+        ToggleButton smear = new ToggleButton();
+        smear.setId("smear-passes");
+        smear.setAccessibleText("A joint with a smear passes, with a day to look again");
+        smear.setOnAction(e -> changePractice("Say whether a smear passes", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
+        updates.add(() -> {
+            smear.setSelected(brief().practice().asks().smear());
+            smear.setText(smear.isSelected() ? "is looked at again" : "is short");
+        });
+        grid.addRow(5, Ui.label("A joint with a smear"), Ui.label(""), smear);
         return tile("Also asked", grid, Ui.wrapped("Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
                 + " line empties: it is computed and"
                 + " only reported unless it must hold. Usual figures are common practice, no source.", "soft"));

@@ -100,7 +100,7 @@ final class BesidePane extends VBox {
             getChildren().add(line);
         }
         if (n > 0 && Readout.flow(sheet, sheet.rows().get(0)) > 0 && t.progress().done()) {
-            getChildren().add(Ui.button("Fit a loss to this\u2026", "test-fit", () -> fit.accept(t), "chip"));
+            getChildren().add(Ui.button("Fit a part to this\u2026", "test-fit", () -> fit.accept(t), "chip"));
         }
     }
 

@@ -229,15 +229,18 @@ public final class HangarPage extends LivePage {
     private void offer(List<Fit> fits) {
         Node under = lookup("#test-fit");
         if (fits.isEmpty() || under == null) {
-            session.say("No loss of one part explains it: look at heights, at the level in the tank, at the can and the clock.");
+            session.say("No loss of one part and no height of the tank explains it: look at the can and the clock.");
             return;
         }
         javafx.scene.control.ContextMenu menu = new javafx.scene.control.ContextMenu();
         UnitSystem u = session.units().get();
         for (Fit f : fits) {
-            MenuItem item = new MenuItem(f.name() + ": " + fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 " + fine(u, f.scatter()));
+            Unit length = u.unit(Dimension.LENGTH);
+            String higher = UnitSystem.figure(Math.abs(length.fromSi(f.is())), u == UnitSystem.US ? 2 : 0) + " \u00b1 " + UnitSystem.figure(length.fromSi(f.scatter()), u == UnitSystem.US
+                    ? 2 : 0) + " " + length.symbol() + (f.is() < 0 ? " lower" : " higher") + " than laid out";
+            MenuItem item = new MenuItem(f.name() + ": " + (f.key().equals(Fit.HIGHER) ? higher : fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 " + fine(u, f.scatter())));
             item.setId("fit-" + f.item());
-            item.setOnAction(e -> session.apply(Edit.of("Fit the loss of " + f.name(), f::applied)));
+            item.setOnAction(e -> session.apply(Edit.of("Fit " + f.name() + " to a flow test", f::applied)));
             menu.getItems().add(item);
         }
         menu.show(under, javafx.geometry.Side.BOTTOM, 0, 0);

@@ -250,12 +250,14 @@ public final class SoakPane extends VBox {
             double zero = Arrays.stream(clock).filter(v -> !Double.isNaN(v)).findFirst().orElse(0);
             List<Logged> all = new ArrayList<>();
             List<SoakPath> parts = parts();
+            StringBuilder running = new StringBuilder();
             for (int i = 0; i < what.size(); i++) {
                 String is = what.get(i).getValue();
                 SoakPath part = parts.stream().filter(p -> p.name().equals(is)).findFirst().orElse(null);
                 if (part != null) {
                     Unit unit = Unit.named(units.get(i).getValue()).orElse(Unit.CELSIUS);
                     all.add(readings(part.item(), clock, table.columns().get(i).values(), v -> (v - zero) * scale - start, unit));
+                    running.append(running(part, clock, table.columns().get(i).values(), v -> (v - zero) * scale - start, unit));
                 }
             }
             if (all.isEmpty()) {
@@ -267,13 +269,21 @@ public final class SoakPane extends VBox {
             logged = all;
             fit = null;
             name.setText(file);
-            said.setText(differences(parts));
+            said.setText(differences(parts) + (running.isEmpty() ? "" : " While it ran, at most:" + running.substring(0, running.length() - 1) + "."));
             body.getChildren().setAll(picture);
             tools();
             picture.redraw();
         } catch (IllegalArgumentException e) {
             said.setText(e.getMessage());
         }
+    }
+
+    /** Idle, run up and climb: the hottest of a channel before shutdown, beside what is predicted at this power; empty where nothing was logged then. */
+    private static String running(SoakPath part, double[] clock, double[] values, java.util.function.DoubleUnaryOperator minutes, Unit unit) {
+        java.util.OptionalDouble most = IntStream.range(0, clock.length).filter(r -> minutes.applyAsDouble(clock[r]) < 0 && !Double.isNaN(values[r])).mapToDouble(r -> unit.toSi(
+                values[r])).max();
+        return most.isEmpty() ? "" : " " + part.name() + " " + UnitSystem.figure(Unit.CELSIUS.fromSi(most.getAsDouble()), 1) + " \u00b0C, predicted at this power " + UnitSystem.figure(
+                Unit.CELSIUS.fromSi(part.soak().at(0)), 1) + ";";
     }
 
     /** Readings after shutdown, thinned to what a fit and a screen need. */
