@@ -12,7 +12,6 @@ import ration.evidence.Standing;
 import ration.evidence.TestKind;
 import ration.flow.FlowBasis;
 import ration.project.Project;
-import ration.proof.Outcome;
 import ration.proof.Programme;
 import ration.proof.TankFigures;
 
@@ -41,13 +40,12 @@ final class ProofChecks {
     }
 
     private static Finding finding(Check check, Programme.Proof p) {
-        Outcome o = p.outcome();
         boolean counts = p.counts();
-        Finding.Wording detail = u -> counts ? o.words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state()) + (p.wanted().kind().group()
-                == TestKind.Group.FLOW ? " " + o.words().in(u) : "");
-        Finding f = new Finding(check, p.wanted().on(), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? o.ratio() : Finding.MISSED, detail, p
+        // what a test that does not count would read is not solved for a finding: it is Not shown all the same
+        Finding.Wording detail = u -> counts ? p.outcome().words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state());
+        Finding f = new Finding(check, p.wanted().on(), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? p.outcome().ratio() : Finding.MISSED, detail, p
                 .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.THIN ? "Look at it again." : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
-        return counts && o.measure().isPresent() ? f.with(o.measure().get()) : f;
+        return counts ? p.outcome().measure().map(f::with).orElse(f) : f;
     }
 
     private static String sentence(String words) {

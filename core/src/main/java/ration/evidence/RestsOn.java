@@ -167,7 +167,15 @@ final class RestsOn {
         double from = f.key().endsWith("ation") ? origin.x() : f.key().endsWith("uttLine") ? origin.y() : f.key().endsWith("aterLine") ? origin.z() : 0;
         Unit unit = f.unit();
         double value = unit.fromSi(unit.dimension() == Dimension.LENGTH ? si - from : si);
-        return UnitSystem.figure(Math.round(value * 1e3) / 1e3 + 0.0, 3).replaceAll("^\u22120\\.000$", "0.000") + (unit == Unit.ONE ? "" : " " + unit.symbol());
+        return thousandths(value) + (unit == Unit.ONE ? "" : " " + unit.symbol());
+    }
+
+    /** A number to three decimals; a formatter takes most of the time of a record here. */
+    private static String thousandths(double value) {
+        long n = Math.round(value * 1000);
+        long size = Math.abs(n);
+        String rest = String.valueOf(1000 + size % 1000).substring(1);
+        return (n < 0 ? "\u2212" : "") + size / 1000 + "." + rest;
     }
 
     /** What a part has beside figures. */

@@ -62,8 +62,10 @@ public record Standing(State state, List<Inputs.Change> changes) {
         if (!test.subject().isEmpty() && now.system().item(test.subject()).isEmpty()) {
             return new Standing(State.GONE, List.of());
         }
-        List<Inputs.Change> changes = changes(test, now);
-        boolean same = test.work() instanceof Work.Sheet ? changes.isEmpty() && !test.by().inputs().lines().isEmpty() : sameTank(test, now) && changes.isEmpty();
+        boolean sheet = test.work() instanceof Work.Sheet;
+        boolean tank = !sheet && sameTank(test, now) && !stoodElsewhere(test.work(), now);
+        List<Inputs.Change> changes = tank ? List.of() : changes(test, now);
+        boolean same = sheet ? changes.isEmpty() && !test.by().inputs().lines().isEmpty() : tank;
         if (!same) {
             return new Standing(State.STALE, changes);
         }
@@ -98,6 +100,11 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     private static String degrees(double rad) {
         return UnitSystem.figure(Math.toDegrees(rad), 1) + "\u00b0";
+    }
+
+    /** Whether it was done at the angle of the parked aircraft, and that is another now. */
+    static boolean stoodElsewhere(Work work, AsBuilt now) {
+        return stood(work).filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE).isPresent();
     }
 
     /** With the part called as it is called now. */

@@ -36,9 +36,10 @@ public record TankEvidence(List<HangarTest> drains, List<HangarTest> fills, List
         if (mine.isEmpty()) {
             return NONE;
         }
-        List<HangarTest> good = mine.stream().filter(t -> Standing.of(t, now).counts()).toList();
-        return new TankEvidence(only(good, Work.Drain.class), only(good, Work.Fill.class), only(good, Work.TopOff.class), mine.stream().filter(t -> Standing.of(t, now)
-                .state() == Standing.State.STALE).toList());
+        String print = Fingerprint.of(tank);
+        List<HangarTest> same = mine.stream().filter(t -> t.by().fingerprint().equals(print) && !Standing.stoodElsewhere(t.work(), now)).toList();
+        List<HangarTest> good = same.stream().filter(t -> !t.by().beside().standIn()).toList();
+        return new TankEvidence(only(good, Work.Drain.class), only(good, Work.Fill.class), only(good, Work.TopOff.class), mine.stream().filter(t -> !same.contains(t)).toList());
     }
 
     /** What ended the records that no longer count, each change once; nothing of records that do not tell what they rest on. */

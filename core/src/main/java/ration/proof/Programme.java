@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Handles;
@@ -35,24 +37,54 @@ import ration.topology.Topology;
 
 /**
  * The tests of an aircraft, in the order of the work: those its layout, its basis and what is fitted ask for, and those that are advised.
- *
- * @param tests    each with what is on record of it
- * @param outcomes of every record, finished or not, by its id; in the condition in which it was done
- * @param heads    of fuel over each joint, by run and end, as the aircraft stands parked and full, m
+ * What a test that does not count would read is solved only when it is asked for, or by {@link #work}: an edit does not wait for it.
  */
-public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<String, Double> heads) {
+public final class Programme {
 
     private static final String PRACTICE = "Common practice, no source";
     private static final String MEMORY = " (from memory)";
 
-    public Programme {
-        tests = List.copyOf(tests);
-        outcomes = Map.copyOf(outcomes);
-        heads = Map.copyOf(heads);
+    /** Nothing laid out. */
+    public static final Programme NONE = new Programme(List.of(), Map.of(), new Later<>(Map::of));
+
+    private final List<Proof> tests;
+    private final Map<String, Later<Outcome>> outcomes;
+    private final Later<Map<String, Double>> heads;
+    private volatile boolean worked;
+
+    private Programme(List<Proof> tests, Map<String, Later<Outcome>> outcomes, Later<Map<String, Double>> heads) {
+        this.tests = List.copyOf(tests);
+        this.outcomes = Map.copyOf(outcomes);
+        this.heads = heads;
     }
 
-    /** Nothing laid out. */
-    public static final Programme NONE = new Programme(List.of(), Map.of(), Map.of());
+    /** Each with what is on record of it. */
+    public List<Proof> tests() {
+        return tests;
+    }
+
+    /** What a record says, finished or not, in the condition in which it was done; empty where the layout asks no such test. */
+    public Optional<Outcome> outcome(String record) {
+        return Optional.ofNullable(outcomes.get(record)).map(Later::get);
+    }
+
+    /** Of fuel over each joint, by run and end, as the aircraft stands parked and full, m. */
+    public Map<String, Double> heads() {
+        return heads.get();
+    }
+
+    /** Works out all that was not asked for yet. */
+    public void work() {
+        tests.forEach(Proof::outcome);
+        outcomes.values().forEach(Later::get);
+        heads.get();
+        worked = true;
+    }
+
+    /** Whether nothing is left to solve. */
+    public boolean worked() {
+        return worked || tests.isEmpty();
+    }
 
     /**
      * A test and what is on record of it.
@@ -60,9 +92,13 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
      * @param wanted   itself
      * @param record   the last that counts, or the last there is
      * @param standing of it
-     * @param outcome  of it; what is predicted before anything is measured
+     * @param said     its outcome; what is predicted before anything is measured
      */
-    public record Proof(Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Outcome outcome) {
+    public record Proof(Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Supplier<Outcome> said) {
+
+        public Outcome outcome() {
+            return said.get();
+        }
 
         /** Whether a record counts. */
         public boolean counts() {
@@ -71,7 +107,7 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
 
         /** What it shows now: nothing unless a record counts. */
         public Verdict verdict() {
-            return counts() ? outcome.verdict() : Verdict.NOT_SHOWN;
+            return counts() ? outcome().verdict() : Verdict.NOT_SHOWN;
         }
 
         /** How it stands, in a few words: counts 2026-02-28, Short. */
@@ -81,7 +117,7 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
             }
             HangarTest t = record.get();
             return switch (standing.orElseThrow().state()) {
-                case COUNTS -> "counts " + t.by().date() + ", " + outcome.verdict().word();
+                case COUNTS -> "counts " + t.by().date() + ", " + outcome().verdict().word();
                 case INTERRUPTED -> "interrupted at step " + (t.progress().step() + 1);
                 case STALE -> "stale, " + standing.get().words();
                 case STAND_IN -> "by the stand-in, closes nothing";
@@ -120,18 +156,20 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
         Outcomes outcomes = new Outcomes(project, basis, tanks);
         Map<HangarTest, Standing> standings = new LinkedHashMap<>();
         project.tests().forEach(t -> standings.put(t, Standing.of(t, built)));
-        for (Wanted w : wanted(project)) {
-            List<HangarTest> mine = project.tests().stream().filter(w::is).toList();
-            Optional<HangarTest> record = mine.stream().filter(t -> standings.get(t).counts()).filter(t -> closes(outcomes, w, t)).max(Comparator.comparing(t -> t.by().date())).or(
-                    () -> mine.stream().filter(t -> standings.get(t).counts()).max(Comparator.comparing(t -> t.by().date()))).or(() -> mine.isEmpty() ? Optional.empty()
-                            : Optional.of(mine.get(mine.size() - 1)));
-            all.add(new Proof(w, record, record.map(standings::get), outcomes.of(w, record)));
-        }
-        Map<String, Outcome> byRecord = new LinkedHashMap<>();
+        List<Wanted> wanted = wanted(project);
+        Map<String, Later<Outcome>> byRecord = new LinkedHashMap<>();
         for (HangarTest t : project.tests()) {
-            all.stream().map(Proof::wanted).filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), outcomes.of(w, Optional.of(t))));
+            wanted.stream().filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), new Later<>(() -> outcomes.of(w, Optional.of(t)))));
         }
-        return new Programme(all, byRecord, basis.map(b -> heads(project, b, tanks)).orElse(Map.of()));
+        for (Wanted w : wanted) {
+            List<HangarTest> mine = project.tests().stream().filter(w::is).toList();
+            List<HangarTest> counting = mine.stream().filter(t -> standings.get(t).counts()).toList();
+            // one done as it is asked goes before one that is kept for what it is
+            Optional<HangarTest> record = counting.size() == 1 ? Optional.of(counting.get(0)) : last(counting.stream().filter(t -> byRecord.get(t.id()).get().verdict()
+                    != Verdict.NOT_SHOWN)).or(() -> last(counting.stream())).or(() -> mine.isEmpty() ? Optional.empty() : Optional.of(mine.get(mine.size() - 1)));
+            all.add(new Proof(w, record, record.map(standings::get), record.map(t -> byRecord.get(t.id())).orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
+        }
+        return new Programme(all, byRecord, new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())));
     }
 
     /** The highest fuel over each joint, parked, every tank full. */
@@ -149,9 +187,8 @@ public record Programme(List<Proof> tests, Map<String, Outcome> outcomes, Map<St
         return heads;
     }
 
-    /** Whether a record was done as it is asked. */
-    private static boolean closes(Outcomes outcomes, Wanted w, HangarTest t) {
-        return outcomes.of(w, Optional.of(t)).verdict() != Verdict.NOT_SHOWN;
+    private static Optional<HangarTest> last(Stream<HangarTest> tests) {
+        return tests.max(Comparator.comparing(t -> t.by().date()));
     }
 
     /** What an aircraft gets, done or not. */

@@ -77,7 +77,7 @@ class ComparisonTest {
         Random random = new Random(2026);
         int ended = 0;
         int kept = 0;
-        for (int n = 0; n < 400; n++) {
+        for (int n = 0; n < 160; n++) {
             List<Item> items = CORRIE.system().items();
             Item item = items.get(random.nextInt(items.size()));
             List<Field> fields = FieldSheet.of(item);

@@ -73,7 +73,7 @@ final class BesidePane extends VBox {
         if (!(t.work() instanceof Work.Sheet sheet) || sheet.form().least() < 2) {
             return;
         }
-        Optional<Outcome> outcome = Optional.ofNullable(a.programme().outcomes().get(t.id()));
+        Optional<Outcome> outcome = a.programme().outcome(t.id());
         getChildren().addAll(Ui.rule(), new HBox(6, Ui.label("Runs", "group-title"), Ui.spring(), Ui.label(Readout.flow(sheet, sheet.rows().isEmpty() ? Work.Row.of(java.util.Map.of())
                 : sheet.rows().get(0)) > 0 ? "the smallest counts" : "", "soft")));
         boolean open = !t.progress().done() && !t.by().beside().standIn();
@@ -123,7 +123,7 @@ final class BesidePane extends VBox {
         go.setMaxWidth(Double.MAX_VALUE);
         go.setAlignment(Pos.CENTER_LEFT);
         go.setMinWidth(0);
-        Optional<Outcome> outcome = Optional.ofNullable(a.programme().outcomes().get(t.id()));
+        Optional<Outcome> outcome = a.programme().outcome(t.id());
         String result = t.work() instanceof Work.Sheet ? outcome.map(o -> o.measured().in(session.units().get())).filter(s -> s.length() < 18).orElse("") : TankEntry.result(t, session
                 .units().get());
         Label figure = Ui.label(result, "bold");

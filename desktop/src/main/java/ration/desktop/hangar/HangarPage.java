@@ -62,6 +62,7 @@ public final class HangarPage extends LivePage {
     private final LivePane live;
     private final Label sum = Ui.label("", "soft");
     private final LongWork fitting = new LongWork("fit");
+    private final LongWork proving = new LongWork("tests");
     private String open = "";
     private String picked = "";
 
@@ -123,6 +124,13 @@ public final class HangarPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
+        if (!a.programme().worked()) {
+            proving.start(task -> {
+                a.programme().work();
+                return a;
+            }, worked -> update(), session::say);
+            return;
+        }
         Project project = session.project();
         if (project.test(open).isEmpty()) {
             open = "";

@@ -148,7 +148,7 @@ final class TestRunner extends VBox {
 
     /** What a record says, in the condition in which it was done; empty until it was worked out. */
     Optional<Outcome> outcome(HangarTest t) {
-        return Optional.ofNullable(assessment.programme().outcomes().get(t.id()));
+        return assessment.programme().outcome(t.id());
     }
 
     /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */

@@ -22,8 +22,10 @@ import ration.assess.Comparison;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.proof.Programme;
 import ration.signoff.Requirement;
 
 /** Every requirement, worst first; beside it the point picked, and the packet. */
@@ -53,6 +55,7 @@ public final class SignOffPage extends LivePage {
     private final PointCard card;
     private final PacketCard packet;
     private final ScrollPane scroll = new ScrollPane();
+    private final LongWork proving = new LongWork("requirements");
     private Optional<Comparison> compared = Optional.empty();
     private String picked = "";
 
@@ -110,6 +113,14 @@ public final class SignOffPage extends LivePage {
 
     @Override
     protected void refresh() {
+        Programme programme = session.shown().get().assessment().programme();
+        if (!programme.worked()) {
+            proving.start(task -> {
+                programme.work();
+                return programme;
+            }, worked -> update(), session::say);
+            return;
+        }
         List<Requirement> all = Requirement.of(session.shown().get().assessment(), session.units().get());
         allChip.setText("All " + all.size());
         chips.forEach((v, b) -> b.setText(v.word() + " " + all.stream().filter(r -> r.verdict() == v).count()));
