@@ -234,7 +234,8 @@ final class TestRunner extends VBox {
         title.setText(p.wanted().name());
         String predicted = p.outcome().predicted().in(units());
         String needs = p.outcome().needs().in(units());
-        words.setText(p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.wanted().asks().substring(1) + ". " + p.outcome().words().in(units()));
+        words.setText(p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.wanted().asks().substring(1) + ". " + (p.counts() || p.record().isEmpty() ? p.outcome()
+                        .words().in(units()) : "On record: " + p.state() + "."));
         big.setText(p.counts() ? p.outcome().measured().in(units()) : predicted);
         under.setText((p.counts() || predicted.isEmpty() ? "" : "Computed, not measured. ") + (needs.isEmpty() ? "" : "Needs " + needs + ". "));
         Button go = Ui.button(p.record().isPresent() ? "Begin again" : "Begin", "test-begin", begin, "big-button");
