@@ -30,7 +30,7 @@ final class Forms {
             case FLOW -> Optional.of(new Form(List.of(pitch(), contents(), open(), warm()), List.of(volume(), time()), REPEATS, List.of(), 3));
             case PUMP_FLOW -> Optional.of(new Form(List.of(pitch(), contents(), open(), warm(), volts(true), ask("pressure", "Pressure in the line", Unit.PSI, -5, 100,
                     false)), List.of(volume(), time()), REPEATS, List.of(), 3));
-            case DEAD_HEAD -> Optional.of(new Form(List.of(volts(true), psi("idle", "Running, engine at idle", false), psi("full", "Running, most flow", false), psi("shut",
+            case DEAD_HEAD -> Optional.of(new Form(List.of(volts(true), psi("idle", "Running, engine at idle", true), psi("full", "Running, most flow", true), psi("shut",
                     "Nothing flows", true)), List.of(), NONE, List.of(), 1));
             case OVERNIGHT -> Optional.of(new Form(List.of(ask("hours", "Hours wrapped", Unit.ONE, 0.5, 200, true)), List.of(), JOINTS, Grade.LEAKS, 1));
             case TANK_PRESSURE -> Optional.of(new Form(List.of(psi("pressure", "Pressure put on", true), minutes("minutes", "Held for", true), psi("end",

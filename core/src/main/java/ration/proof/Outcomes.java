@@ -201,13 +201,15 @@ final class Outcomes {
         Wording needs = u -> inlet.map(i -> "at least " + u.text(i.minimumPressure().si(), Dimension.PRESSURE) + i.maximumPressure().map(m -> ", at most " + u.text(m.si(),
                 Dimension.PRESSURE)).orElse("")).orElse("");
         OptionalDouble shut = sheet.figure("shut");
-        if (shut.isEmpty() || sheet.figure("volts").isEmpty() || inlet.isEmpty()) {
-            return Outcome.open(needs, predicted, u -> "not run", u -> "Running pressure at idle and with most flow; with nothing flowing, the pump's own maximum.");
+        boolean ran = sheet.figure("idle").isPresent() && sheet.figure("full").isPresent();
+        if (shut.isEmpty() || !ran || sheet.figure("volts").isEmpty() || inlet.isEmpty()) {
+            return Outcome.open(needs, predicted, u -> shut.isEmpty() ? "not run" : u.text(shut.getAsDouble(), Dimension.PRESSURE), u -> "Running pressure at idle and with most flow; with nothing flowing, the pump's own"
+                    + " maximum.");
         }
         double allowed = Double.isNaN(most) ? Double.POSITIVE_INFINITY : 1.1 * most;
         double low = inlet.get().minimumPressure().si();
         double high = inlet.get().maximumPressure().map(m -> m.si()).orElse(Double.POSITIVE_INFINITY);
-        boolean runs = sheet.figure("full").orElse(low) >= low && sheet.figure("idle").orElse(low) <= high;
+        boolean runs = sheet.figure("full").getAsDouble() >= low && sheet.figure("idle").getAsDouble() <= high;
         boolean holds = shut.getAsDouble() <= allowed;
         return Outcome.measured(runs && holds ? Verdict.HOLDS : Verdict.SHORT, runs && holds ? 1.5 : 0.8, Measure.atMost(shut.getAsDouble(), Double.isInfinite(allowed) ? shut
                 .getAsDouble() : allowed, Dimension.PRESSURE), needs, predicted, u -> u.text(shut.getAsDouble(), Dimension.PRESSURE), u -> "With nothing flowing "
@@ -276,12 +278,13 @@ final class Outcomes {
         if (start.isEmpty() || end.isEmpty() || sheet.figure("minutes").isEmpty()) {
             return Outcome.open(needs, NOTHING, u -> "not run", u -> needs.in(u) + " held, no bubbles.");
         }
-        double warm = sheet.figure("warm").orElse(288.15);
-        double cool = sheet.figure("cool").orElse(warm);
+        boolean both = sheet.figure("warm").isPresent() && sheet.figure("cool").isPresent();
+        double warm = both ? sheet.figure("warm").getAsDouble() : 1;
+        double cool = both ? sheet.figure("cool").getAsDouble() : 1;
         double drop = start.getAsDouble() - ((end.getAsDouble() + AMBIENT) * warm / cool - AMBIENT);
         Wording measured = u -> u.text(start.getAsDouble(), Dimension.PRESSURE);
         Wording words = u -> u.text(start.getAsDouble(), Dimension.PRESSURE) + " put on, " + u.text(drop, Dimension.PRESSURE) + " lost in " + UnitSystem.figure(Unit.MINUTE.fromSi(
-                sheet.figure("minutes").getAsDouble()), 0) + " min" + (sheet.figure("warm").isPresent() && sheet.figure("cool").isPresent() ? ", at one temperature" : "") + ".";
+                sheet.figure("minutes").getAsDouble()), 0) + " min" + (both ? ", at one temperature" : "") + ".";
         Outcome seen = looked(sheet, "", 0, Unit.ONE, "no bubbles");
         boolean bladder = start.getAsDouble() < need - 1e-6;
         Verdict v = seen.verdict() == Verdict.SHORT || drop > TIGHT ? Verdict.SHORT : bladder ? Verdict.THIN : Verdict.HOLDS;

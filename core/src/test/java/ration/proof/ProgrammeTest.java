@@ -358,9 +358,23 @@ class ProgrammeTest {
         assertThat(verdict(CORRIE, "tank-pressure.upper", s)).as("no temperatures: a loss").isEqualTo(Verdict.SHORT);
         Work.Sheet warm = s.with("warm", m(20, Unit.CELSIUS)).with("cool", m(16, Unit.CELSIUS));
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm)).isEqualTo(Verdict.HOLDS);
+        assertThat(verdict(CORRIE, "tank-pressure.upper", s.with("cool", m(-10, Unit.CELSIUS)))).as("one temperature alone makes up for nothing").isEqualTo(Verdict.SHORT);
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm.seen(Work.Row.seen("seams", Grade.BUBBLES)))).isEqualTo(Verdict.SHORT);
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm.with("pressure", m(2.2, Unit.PSI)).with("end", m(2, Unit.PSI)))).as("a bladder's").isEqualTo(Verdict.THIN);
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm.with("pressure", m(1.5, Unit.PSI)).with("end", m(1.5, Unit.PSI)))).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    /** By Tansy's own figures: the servo bears 14 to 45 psi, the boost pump makes 21 by its curve; a tenth more is a mistake or a hazard. */
+    @Test
+    void aPumpIsHeldAgainstItsCurveAndTheInlet() {
+        Project tansy = Systems.demo("tansy-l3");
+        Work.Sheet s = proof(tansy, "dead-head.boost").wanted().begun().with("volts", m(12.6, Unit.VOLT)).with("shut", m(21.5, Unit.PSI));
+        assertThat(verdict(tansy, "dead-head.boost", s)).as("running pressures are not entered").isEqualTo(Verdict.NOT_SHOWN);
+        Work.Sheet ran = s.with("idle", m(20, Unit.PSI)).with("full", m(16, Unit.PSI));
+        assertThat(verdict(tansy, "dead-head.boost", ran)).isEqualTo(Verdict.HOLDS);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("shut", m(24, Unit.PSI)))).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("full", m(12, Unit.PSI)))).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("idle", m(46, Unit.PSI)))).isEqualTo(Verdict.SHORT);
     }
 
     /** 100LL at 15 C weighs about 0.72 kg/L: 30 in make 0.78 psi (0.72 x 0.03613 psi an inch of water x 30). */

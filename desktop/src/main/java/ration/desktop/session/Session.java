@@ -63,11 +63,9 @@ public final class Session {
         return thread;
     });
     private final LongWork opening = new LongWork("opening");
-    private final LongWork ending = new LongWork("ending");
     private final AtomicReference<Runnable> toKeep = new AtomicReference<>();
     private Project project;
     private Project saved;
-    private Project told;
     private Optional<DocumentStamp> stamp = Optional.empty();
     private Condition condition;
 
@@ -171,10 +169,8 @@ public final class Session {
 
     private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Assessment> known) {
         keep(home::forget);
-        ending.cancel();
         project = opened;
         saved = opened;
-        told = opened;
         stamp = on;
         history.clear();
         file.set(from);
@@ -219,13 +215,10 @@ public final class Session {
             return;
         }
         history.record(edit, project, next);
+        Project was = project;
         become(next);
-        // behind the window; from the state of which it was last told, so that no edit in between is passed over
-        Project was = told;
-        ending.start(task -> endedWords(was, next), words -> {
-            told = next;
-            words.ifPresent(this::say);
-        }, this::say);
+        // at once, some milliseconds: told later, it would write over what is said of the next key
+        endedWords(was, next).ifPresent(this::say);
     }
 
     /** Which tests an edit ends, and by which input; empty where it ends none. What was taken away by itself needs no telling. */
@@ -262,18 +255,11 @@ public final class Session {
     }
 
     public void undo() {
-        history.undo().ifPresent(this::back);
+        history.undo().ifPresent(this::become);
     }
 
     public void redo() {
-        history.redo().ifPresent(this::back);
-    }
-
-    /** What was done before needs no telling again. */
-    private void back(Project to) {
-        ending.cancel();
-        told = to;
-        become(to);
+        history.redo().ifPresent(this::become);
     }
 
     /** What undo would take back, or empty. */
@@ -398,7 +384,6 @@ public final class Session {
     /** Ends the work behind the window. */
     public void close() {
         opening.cancel();
-        ending.cancel();
         analyst.close();
         keeper.shutdown();
         try {
