@@ -382,21 +382,6 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Every combination of handle positions with the engine fed: OFF is left out. */
     public static List<Map<String, String>> positions(FuelSystem system) {
-        List<Map<String, String>> all = new ArrayList<>();
-        all.add(Map.of());
-        for (Selector selector : system.selectors()) {
-            List<Map<String, String>> next = new ArrayList<>();
-            for (Map<String, String> so : all) {
-                for (Selector.Position p : selector.positions()) {
-                    if (!p.off()) {
-                        Map<String, String> more = new LinkedHashMap<>(so);
-                        more.put(selector.id(), p.name());
-                        next.add(more);
-                    }
-                }
-            }
-            all = next.isEmpty() ? all : next;
-        }
-        return all;
+        return Topology.positions(system);
     }
 }

@@ -1,6 +1,5 @@
 package ration.evidence;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -108,15 +107,7 @@ final class RestsOn {
     private void everyPath() {
         lines.put("fuel", built.fuel().label());
         Set<Item> all = new LinkedHashSet<>();
-        List<Map<String, String>> ways = new ArrayList<>(List.of(Map.of()));
-        for (Selector s : system.selectors()) {
-            ways = ways.stream().flatMap(w -> s.positions().stream().filter(p -> !p.off()).map(p -> {
-                Map<String, String> more = new LinkedHashMap<>(w);
-                more.put(s.id(), p.name());
-                return more;
-            })).collect(Collectors.toCollection(ArrayList::new));
-        }
-        ways.forEach(w -> all.addAll(onWay(new Handles(w, Set.of(), Set.of()))));
+        Topology.positions(system).forEach(w -> all.addAll(onWay(new Handles(w, Set.of(), Set.of()))));
         system.items().stream().filter(all::contains).forEach(this::part);
     }
 

@@ -200,6 +200,11 @@ public sealed interface Work {
             return rows.stream().filter(r -> r.of.equals(of)).findFirst();
         }
 
+        /** The first day on which a piece is to be looked at again, yyyy-mm-dd; empty where none is. */
+        public Optional<String> again() {
+            return rows.stream().map(Row::again).filter(d -> !d.isEmpty()).min(java.util.Comparator.naturalOrder());
+        }
+
         /** Rows that have every figure that is needed. */
         public List<Row> full() {
             Form form = form();

@@ -209,7 +209,7 @@ public final class Programme {
             add.one(TestKind.FILL, t.id(), t.fitout().gauge().isPresent(), "gauge marks, level or parked", "14 CFR 23.1337(b)" + MEMORY);
             add.one(TestKind.TOP_OFF, t.id(), false, "capacity by the meter", PRACTICE);
         }
-        List<Map<String, String>> positions = positions(system);
+        List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
             for (Map<String, String> position : positions) {
                 add.set(TestKind.FLOW, "", new Handles(position, Set.of(), Set.of()), true, "150 % of take-off demand, nose up past the climb", "14 CFR 23.955(b), AC 90-89" + MEMORY);
@@ -264,22 +264,5 @@ public final class Programme {
             Work sheet = Form.of(kind).isPresent() ? Work.Sheet.begun(kind, handles) : null;
             all.add(new Wanted(kind, subject, handles, Named.of(system, kind, subject, sheet), asked, asks, source));
         }
-    }
-
-    /** Every combination of positions that feeds. */
-    private static List<Map<String, String>> positions(FuelSystem system) {
-        List<Map<String, String>> all = new ArrayList<>(List.of(Map.of()));
-        for (Selector s : system.selectors()) {
-            List<Map<String, String>> next = new ArrayList<>();
-            for (Map<String, String> so : all) {
-                s.positions().stream().filter(p -> !p.off()).forEach(p -> {
-                    Map<String, String> more = new LinkedHashMap<>(so);
-                    more.put(s.id(), p.name());
-                    next.add(more);
-                });
-            }
-            all = next.isEmpty() ? all : next;
-        }
-        return all;
     }
 }

@@ -51,6 +51,26 @@ public final class Topology {
         return new Topology(system);
     }
 
+    /** Every combination of handle positions with the engine fed: OFF is left out; one empty one where there is no selector. */
+    public static List<Map<String, String>> positions(FuelSystem system) {
+        List<Map<String, String>> all = new ArrayList<>();
+        all.add(Map.of());
+        for (Selector selector : system.selectors()) {
+            List<Map<String, String>> next = new ArrayList<>();
+            for (Map<String, String> so : all) {
+                for (Selector.Position p : selector.positions()) {
+                    if (!p.off()) {
+                        Map<String, String> more = new LinkedHashMap<>(so);
+                        more.put(selector.id(), p.name());
+                        next.add(more);
+                    }
+                }
+            }
+            all = next.isEmpty() ? all : next;
+        }
+        return all;
+    }
+
     /** Runs laid out from an item, in layout order. */
     public List<Run> leaving(String item) {
         return leaving.getOrDefault(item, List.of());

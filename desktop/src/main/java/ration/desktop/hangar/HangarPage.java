@@ -142,7 +142,7 @@ public final class HangarPage extends LivePage {
         long broken = project.tests().stream().filter(t -> !t.progress().done()).count();
         sum.setText(programme.tests().isEmpty() ? a.blocked() ? "nothing can be predicted before the layout is mended" : "" : programme.counting() + " of " + programme.asked() + " count"
                 + (stale > 0 ? ", " + stale + " stale" : "") + (broken > 0 ? ", " + broken + " interrupted" : ""));
-        list.show(programme, picked, test.filter(t -> !t.progress().done()).map(t -> "running, step " + (t.progress().step() + 1)).orElse(""));
+        list.show(programme, picked, test.filter(t -> !t.progress().done()).map(t -> "running, step " + (t.progress().step() + 1)).orElse(""), today.get());
         runner.show(test, a);
         if (test.isEmpty() && proof.isPresent()) {
             runner.invite(proof.get(), () -> start(proof.get().wanted()));

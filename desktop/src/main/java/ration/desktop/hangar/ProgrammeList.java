@@ -1,5 +1,6 @@
 package ration.desktop.hangar;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -16,6 +17,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
 import ration.evidence.Standing;
 import ration.evidence.TestKind;
+import ration.evidence.Work;
 import ration.proof.Programme;
 
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
@@ -24,6 +26,7 @@ final class ProgrammeList extends VBox {
     private static final double[] WIDE = {72, 166, 124, 70};
 
     private final Consumer<Programme.Proof> pick;
+    private String today = "";
 
     ProgrammeList(Consumer<Programme.Proof> pick) {
         this.pick = pick;
@@ -38,7 +41,8 @@ final class ProgrammeList extends VBox {
     }
 
     /** @param picked key of the test that is open */
-    void show(Programme programme, String picked, String running) {
+    void show(Programme programme, String picked, String running, LocalDate now) {
+        today = now.toString();
         Optional<String> focused = getChildren().stream().filter(javafx.scene.Node::isFocused).map(javafx.scene.Node::getId).findFirst();
         getChildren().clear();
         Optional<Programme.Proof> next = programme.next();
@@ -71,8 +75,9 @@ final class ProgrammeList extends VBox {
         NotchBar bar = new NotchBar(24, 7);
         bar.show(p.counts() ? p.outcome().ratio() : 0, p.verdict());
         Label name = Ui.label(brief(p.wanted().name()), p.wanted().asked() ? "plain-text" : "soft");
-        String said = !running.isEmpty() ? running : next && p.record().isEmpty() ? "next" : state(p);
-        boolean bad = stale || p.counts() && p.verdict() == Verdict.SHORT;
+        boolean over = over(p);
+        String said = !running.isEmpty() ? running : over ? "look again, over" : next && p.record().isEmpty() ? "next" : state(p);
+        boolean bad = stale || over || p.counts() && p.verdict() == Verdict.SHORT;
         Label state = Ui.label(said, bad ? "wrong-text" : p.counts() ? "plain-text" : "soft");
         if (next || picked) {
             name.getStyleClass().add("bold");
@@ -91,9 +96,15 @@ final class ProgrammeList extends VBox {
             row.getStyleClass().add("stale-row");
         }
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(String.join(", ", List.of(p.wanted().name(), p.state(), "closes " + p.wanted().kind().closes())));
+        row.setAccessibleText(String.join(", ", List.of(p.wanted().name(), p.state() + (over ? ", to be looked at again by now" : ""), "closes " + p.wanted().kind().closes())));
         row.setTooltip(new javafx.scene.control.Tooltip(p.wanted().name() + ": " + p.state()));
         return row;
+    }
+
+    /** Whether a piece was to be looked at again by now. */
+    private boolean over(Programme.Proof p) {
+        return p.counts() && p.record().map(t -> t.work()).filter(Work.Sheet.class::isInstance).map(Work.Sheet.class::cast).flatMap(Work.Sheet::again).filter(d -> d.compareTo(today)
+                <= 0).isPresent();
     }
 
     /** The group and its column say the rest. */
