@@ -75,20 +75,23 @@ public final class WhyFlow {
         all.put("Needed", w::needed);
         all.put("Margin", () -> margin(project, look));
         all.put("Take-off demand", w::demand);
+        all.put("Engine takes", w::demand);
         if (!look.demand().path().isEmpty() && look.demand().headLeft().isPresent()) {
-            all.put("Left at demand", () -> w.left(look.demand(), "Pressure at the inlet at take-off demand").orElseThrow());
+            Supplier<Why> left = () -> w.left(look.demand(), "Pressure at the inlet as the engine takes its demand").orElseThrow();
+            all.put("Left at demand", left);
+            all.put("Pressure at the inlet", left);
         }
         return all;
     }
 
-    /** The figures that can be explained of an item in a case, by what they are called; each is worked out when asked. */
-    public static Map<String, Supplier<Why>> ofItem(Project project, CaseAnswer look, Item item) {
+    /** The figures that can be explained of an item in one answer of a case, by what they are called; each is worked out when asked. */
+    public static Map<String, Supplier<Why>> ofItem(Project project, CaseAnswer look, Regime regime, Item item) {
         if (item.only(EngineInlet.class).isPresent()) {
             return ofCase(project, look);
         }
         WhyFlow w = new WhyFlow(project, look);
         Map<String, Supplier<Why>> all = new LinkedHashMap<>();
-        FlowAnswer flow = look.capacity();
+        FlowAnswer flow = regime.of(look);
         item.only(Run.class).filter(r -> Math.abs(flow.flow(r.id())) > FlowAnswer.NO_FLOW).ifPresent(r -> all.put("Reynolds number", () ->
                 w.reynolds(flow, r)));
         flow.path().stream().filter(s -> s.item().equals(item.id())).findFirst().ifPresent(s -> all.put("Head lost", () -> w.head(flow,
@@ -96,9 +99,9 @@ public final class WhyFlow {
         return all;
     }
 
-    /** Of what an item on the path costs with the inlet at its least pressure. */
-    public static Why loss(Project project, CaseAnswer look, PathStep step) {
-        return new WhyFlow(project, look).loss(look.capacity(), step);
+    /** Of what an item on the path costs in one answer of a case. */
+    public static Why loss(Project project, CaseAnswer look, Regime regime, PathStep step) {
+        return new WhyFlow(project, look).loss(regime.of(look), step);
     }
 
     private Why demand() {

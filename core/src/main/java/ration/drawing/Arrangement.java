@@ -311,7 +311,7 @@ final class Arrangement {
         for (Fitted item : items) {
             List<Fitted> last = columns.isEmpty() ? null : columns.get(columns.size() - 1);
             boolean beside = tight && last != null && last.stream().allMatch(o -> rank.get(o.id()).equals(rank.get(item.id()))
-                    && Math.abs(o.place().point().z() - item.place().point().z()) * scale > 38);
+                    && Math.abs(o.place().point().z() - item.place().point().z()) * scale > 32);
             if (beside) {
                 last.add(item);
             } else {

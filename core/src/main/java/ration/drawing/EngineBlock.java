@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import ration.assess.CaseAnswer;
+import ration.assess.Regime;
 import ration.drawing.Mark.Anchor;
 import ration.drawing.Mark.Label;
 import ration.drawing.Mark.Notch;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
+import ration.flow.FlowAnswer;
 import ration.model.EngineInlet;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -48,29 +50,37 @@ final class EngineBlock extends SchematicPart {
         };
         marks.add(new Label(r, top + 12, a.verdict().word(), 13, true, verdictInk, Anchor.END));
         Unit gph = units.unit(Dimension.FLOW);
-        String figure = UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1);
+        boolean runs = subject.regime() == Regime.AS_IT_RUNS;
+        String figure = UnitSystem.figure(gph.fromSi(runs ? a.need() : a.capacity().inletFlow()), 1);
         marks.add(new Label(left, top + 44, figure, 22, true, Ink.INK, Anchor.START));
-        marks.add(new Label(left + measure.width(figure, 22, true) + 6, top + 44, gph.symbol(), 12, false, Ink.SOFT,
-                Anchor.START));
-        marks.add(new Label(r, top + 44, "needs " + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1), 12, false,
-                Ink.SOFT, Anchor.END));
+        double unitAt = left + measure.width(figure, 22, true) + 6;
+        String most = runs ? "at most " + UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1) : "needs "
+                + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1);
+        String taken = gph.symbol() + " taken";
+        boolean fits = unitAt + measure.width(taken, 12, false) + 8 < r - measure.width(most, 12, false);
+        marks.add(new Label(unitAt, top + 44, runs && fits ? taken : gph.symbol(), 12, false, Ink.SOFT, Anchor.START));
+        marks.add(new Label(r, top + 44, most, 12, false, Ink.SOFT, Anchor.END));
         marks.add(new Notch(left, top + 54, r - left, 13, a.ratio(), a.verdict()));
         headSum(marks, a, left, top + 88);
-        piece(inlet.id(), Kind.TEXT, inlet.name() + ", " + figure + " " + gph.symbol() + ", " + a.verdict().word(),
+        piece(inlet.id(), Kind.TEXT, inlet.name() + ", " + figure + " " + gph.symbol() + (runs ? " taken" : "") + ", " + a.verdict().word(),
                 marks);
+        if (runs) {
+            return;
+        }
         piece(inlet.id(), Kind.TEXT, "", new TextBlock().line(TextBlock.body("open line "),
                 TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW))).at(
                         Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
     }
 
     private void headSum(List<Mark> marks, CaseAnswer a, double left, double y) {
-        OptionalDouble available = a.capacity().headAvailable();
-        OptionalDouble leftAtInlet = a.capacity().headLeft();
+        FlowAnswer now = subject.regime().of(a);
+        OptionalDouble available = now.headAvailable();
+        OptionalDouble leftAtInlet = now.headLeft();
         Unit unit = units.unit(Dimension.LENGTH);
         int decimals = units == UnitSystem.US ? 1 : 0;
         double column = left + 30;
         if (available.isEmpty() || leftAtInlet.isEmpty()) {
-            String obstacle = a.obstacle(system);
+            String obstacle = now.usable() || now.reason().isEmpty() ? a.obstacle(system) : now.reason();
             int cut = obstacle.lastIndexOf(' ', 32);
             marks.add(new Label(left, y, obstacle.length() > 32 && cut > 0 ? obstacle.substring(0, cut) : obstacle, 11,
                     false, Ink.RUST_TEXT, Anchor.START));
@@ -86,8 +96,8 @@ final class EngineBlock extends SchematicPart {
             }
             return;
         }
-        if (a.capacity().pumped() > 0) {
-            pumpSum(marks, a, available.getAsDouble(), leftAtInlet.getAsDouble(), left, y);
+        if (now.pumped() > 0) {
+            pumpSum(marks, now, available.getAsDouble(), leftAtInlet.getAsDouble(), left, y);
             return;
         }
         double[] values = {available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(),
@@ -105,13 +115,13 @@ final class EngineBlock extends SchematicPart {
     }
 
     /** With pumps on the way: in pressures, four lines. */
-    private void pumpSum(List<Mark> marks, CaseAnswer a, double available, double leftAtInlet, double left, double y) {
-        double weight = a.capacity().weight();
-        double pumped = a.capacity().pumped();
+    private void pumpSum(List<Mark> marks, FlowAnswer now, double available, double leftAtInlet, double left, double y) {
+        double weight = now.weight();
+        double pumped = now.pumped();
         double[] values = {available * weight, pumped, (available - leftAtInlet) * weight + pumped,
             leftAtInlet * weight};
         String unit = units.unit(Dimension.PRESSURE).symbol();
-        String[] words = {unit + " from the tank's height", "from pumps", "lost on the way", "left at the inlet"};
+        String[] words = {unit + " from height", "from pumps", "lost on the way", "left at the inlet"};
         double column = left + 38;
         for (int i = 0; i < 4; i++) {
             boolean sum = i == 3;

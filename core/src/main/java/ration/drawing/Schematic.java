@@ -29,7 +29,8 @@ public final class Schematic {
 
     /** The picture of a system in a condition. */
     public static Picture draw(SchematicSubject subject, SchematicView view, TextMeasure measure) {
-        SchematicPart sheet = new SchematicPart(subject, view, measure);
+        double over = PressureStrip.over(subject, view);
+        SchematicPart sheet = new SchematicPart(subject, view.high(over), measure);
         FuelSystem system = subject.system();
         Rulers rulers = new Rulers(sheet);
         Tanks tanks = new Tanks(sheet);
@@ -57,6 +58,9 @@ public final class Schematic {
         engine.teach();
         rulers.rulers();
         picked.pickedMarks();
+        if (over < view.height()) {
+            new PressureStrip(sheet).strip();
+        }
         return new Picture(view.width(), view.height(), sheet.pieces);
     }
 

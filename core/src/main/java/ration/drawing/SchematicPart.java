@@ -54,7 +54,7 @@ class SchematicPart {
         this.units = subject.units();
         this.place = new Arrangement(subject, view);
         this.answer = subject.answer();
-        this.flow = answer.map(CaseAnswer::capacity).filter(FlowAnswer::usable);
+        this.flow = answer.map(subject.regime()::of).filter(FlowAnswer::usable);
         this.pieces = new ArrayList<>();
         this.ground = new Occupancy();
         this.nearness = new Nearness(place, system);

@@ -3,6 +3,7 @@ package ration.drawing;
 import java.util.List;
 import java.util.Optional;
 import ration.assess.CaseAnswer;
+import ration.assess.Regime;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.model.FuelSystem;
@@ -17,11 +18,18 @@ import ration.quantity.UnitSystem;
  * @param answer    its answer; empty while nothing can be computed
  * @param picked    id of the picked item, or empty
  * @param units     for figures
+ * @param regime    which of its two answers
  */
 public record SchematicSubject(FuelSystem system, List<Attitude> presets, Condition condition,
-        Optional<CaseAnswer> answer, String picked, UnitSystem units) {
+        Optional<CaseAnswer> answer, String picked, UnitSystem units, Regime regime) {
 
     public SchematicSubject {
         presets = List.copyOf(presets);
+    }
+
+    /** With the most that can pass. */
+    public SchematicSubject(FuelSystem system, List<Attitude> presets, Condition condition, Optional<CaseAnswer> answer,
+            String picked, UnitSystem units) {
+        this(system, presets, condition, answer, picked, units, Regime.AT_MOST);
     }
 }

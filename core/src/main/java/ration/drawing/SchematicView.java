@@ -20,4 +20,9 @@ public record SchematicView(double width, double height, double zoom, double pan
     public static SchematicView of(double width, double height) {
         return new SchematicView(width, height, 1, 0, 0, Layers.ALL);
     }
+
+    /** The same, less high. */
+    SchematicView high(double other) {
+        return new SchematicView(width, other, zoom, panX, panY, layers);
+    }
 }

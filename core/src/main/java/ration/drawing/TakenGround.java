@@ -14,6 +14,9 @@ import ration.model.Tank;
 /** Marks the ground that symbols, lines and the head line stand on, before labels look for room. */
 final class TakenGround extends SchematicPart {
 
+    /** Where the window lays the choice between the case as it runs and at most over the drawing, px. */
+    private static final double REGIMES = 142;
+
     TakenGround(SchematicPart sheet) {
         super(sheet);
     }
@@ -21,6 +24,7 @@ final class TakenGround extends SchematicPart {
     void takeGround() {
         ground.take(0, 0, RULER, view.height());
         ground.take(right(), 0, view.width(), view.height());
+        ground.take(RULER, 0, RULER + REGIMES, 30);
         for (Fitted item : system.all(Fitted.class).toList()) {
             Spot c = place.centre(item);
             ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,

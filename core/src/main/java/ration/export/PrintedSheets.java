@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.function.Function;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.Regime;
 import ration.drawing.Ink;
 import ration.drawing.Picture;
 import ration.drawing.Schematic;
@@ -40,7 +41,7 @@ public final class PrintedSheets {
     public static Picture drawing(Assessment assessment, CaseAnswer look, UnitSystem units, TextMeasure measure) {
         Project p = assessment.project();
         return Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), look.condition(),
-                java.util.Optional.of(look), "", units), new SchematicView(DRAWING_WIDTH, DRAWING_HEIGHT, 1, 0, 0,
+                java.util.Optional.of(look), "", units, Regime.usual(p.brief())), new SchematicView(DRAWING_WIDTH, DRAWING_HEIGHT, 1, 0, 0,
                 SchematicView.Layers.ALL), measure);
     }
 

@@ -2,6 +2,7 @@ package ration.flow;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -262,13 +263,7 @@ public final class FlowAnswer {
         }
         Map<String, double[]> steps = new LinkedHashMap<>();
         int node = plan.inlet();
-        boolean[] seen = new boolean[plan.spots().size()];
-        while (!seen[node] && !plan.surface(node)) {
-            seen[node] = true;
-            int feeding = feeding(node);
-            if (feeding < 0) {
-                break;
-            }
+        for (int feeding : back(node)) {
             int before = plan.wires().get(feeding).other(node);
             double headIn = headAt(before);
             double headOut = headAt(node);
@@ -282,23 +277,60 @@ public final class FlowAnswer {
         return List.copyOf(found);
     }
 
+    /**
+     * The wires back to the surface the fuel comes from, the one that brings most first at each node; what only goes round, as
+     * from a rail back to the header before its pumps, is not where fuel comes from. Without a surface, the one that brings most.
+     */
+    private List<Integer> back(int inlet) {
+        List<Integer> way = new ArrayList<>();
+        if (reaches(inlet, new boolean[plan.spots().size()], way)) {
+            return way;
+        }
+        boolean[] seen = new boolean[plan.spots().size()];
+        for (int node = inlet; !seen[node] && !feeding(node).isEmpty(); node = plan.wires().get(way.get(way.size() - 1)).other(node)) {
+            seen[node] = true;
+            way.add(feeding(node).get(0));
+        }
+        return way;
+    }
+
+    private boolean reaches(int node, boolean[] seen, List<Integer> way) {
+        if (plan.surface(node)) {
+            return true;
+        }
+        seen[node] = true;
+        for (int feeding : feeding(node)) {
+            int before = plan.wires().get(feeding).other(node);
+            if (!seen[before]) {
+                way.add(feeding);
+                if (reaches(before, seen, way)) {
+                    return true;
+                }
+                way.remove(way.size() - 1);
+            }
+        }
+        return false;
+    }
+
     private double headAt(int node) {
         return solution.knownAt(node) ? solution.piezometricAt(node) / weight : 0;
     }
 
-    /** The wire that brings a node the most; -1 if none brings any. */
-    private int feeding(int node) {
-        int feeding = -1;
-        double most = NO_FLOW;
+    /** The wires that bring a node fuel, the one that brings most first. */
+    private List<Integer> feeding(int node) {
+        List<Integer> all = new ArrayList<>();
         for (int w : plan.wiresAt(node)) {
             Wire wire = plan.wires().get(w);
-            double into = wire.to() == node ? solution.flowAt(w) : -solution.flowAt(w);
-            if (into > most && wire.to() != plan.bowl()) {
-                most = into;
-                feeding = w;
+            if (wire.to() != plan.bowl() && into(node, w) > NO_FLOW) {
+                all.add(w);
             }
         }
-        return feeding;
+        all.sort(Comparator.comparingDouble(w -> -into(node, w)));
+        return all;
+    }
+
+    private double into(int node, int w) {
+        return plan.wires().get(w).to() == node ? solution.flowAt(w) : -solution.flowAt(w);
     }
 
     /** What pumps on the path add, Pa. */

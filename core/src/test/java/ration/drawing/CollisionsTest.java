@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
 import ration.assess.Assessment;
+import ration.assess.Regime;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.model.FuelSystem;
@@ -43,7 +44,7 @@ class CollisionsTest {
         for (Attitude at : p.brief().envelope().attitudes()) {
             Condition c = Assessment.start(p).with(at);
             all.add(Collisions.of(Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), c, a == null
-                    ? Optional.empty() : a.look(c), "", UnitSystem.US), view, Collisions.MEASURE)));
+                    ? Optional.empty() : a.look(c), "", UnitSystem.US, Regime.usual(p.brief())), view, Collisions.MEASURE)));
         }
         return all;
     }

@@ -19,6 +19,7 @@ import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.WhyAir;
+import ration.assess.Regime;
 import ration.assess.WhyFlow;
 import ration.assess.WhyTanks;
 import ration.assess.WhyVapor;
@@ -47,7 +48,9 @@ class WhyTest {
         a.air().forEach(x -> WhyAir.inFlight(project, x).ifPresent(roots::add));
         CaseAnswer look = a.governing().orElseThrow();
         WhyFlow.ofCase(project, look).values().forEach(w -> roots.add(w.get()));
-        project.system().items().forEach(i -> WhyFlow.ofItem(project, look, i).values().forEach(w -> roots.add(w.get())));
+        for (Regime regime : Regime.values()) {
+            project.system().items().forEach(i -> WhyFlow.ofItem(project, look, regime, i).values().forEach(w -> roots.add(w.get())));
+        }
         return roots.stream().flatMap(w -> w.all().stream()).toList();
     }
 

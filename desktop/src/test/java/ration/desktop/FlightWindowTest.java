@@ -30,6 +30,20 @@ class FlightWindowTest extends WindowHarness {
         until(() -> label("#flight-landing").equals("At landing, 3:45"));
     }
 
+    /** Pump-fed: the needles as it runs stand there first; M shows the most that can pass, and again the needles. */
+    @Test
+    void theLayoutShowsTheCaseAsItRunsOrAtMost() {
+        tansy();
+        focusDrawing();
+        until(() -> texts().contains("Pressure on the way") && texts().contains("at most 35.9") && everyText().contains("Engine takes"));
+        assertThat(texts()).doesNotContain("needs 22.9");
+        keys(KeyCode.M);
+        until(() -> texts().contains("needs 22.9") && texts().contains("35.9"));
+        until(() -> !everyText().contains("Engine takes"));
+        keys(KeyCode.M);
+        until(() -> texts().contains("at most 35.9"));
+    }
+
     /** A balanced flight is planned as soon as the page opens; its switching card can be read back from the PDF. */
     @Test
     void aBalancedFlightIsPlannedAndItsCardPrinted() throws IOException {

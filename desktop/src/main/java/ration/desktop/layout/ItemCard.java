@@ -21,6 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.assess.Regime;
 import ration.assess.WhyFlow;
 import ration.check.Finding;
 import ration.check.Verdict;
@@ -95,6 +96,7 @@ final class ItemCard extends ScrollPane {
             update();
         });
         session.units().addListener((o, was, n) -> update.ask());
+        session.chosenRegime().addListener((o, was, n) -> update.ask());
         update();
     }
 
@@ -371,8 +373,8 @@ final class ItemCard extends ScrollPane {
     }
 
     private void itemNow(Item item, CaseAnswer look) {
-        whys = WhyFlow.ofItem(session.shown().get().project(), look, item);
-        FlowAnswer flow = look.capacity();
+        whys = WhyFlow.ofItem(session.shown().get().project(), look, session.regime(), item);
+        FlowAnswer flow = session.regime().of(look);
         UnitSystem units = session.units().get();
         if (item instanceof Run run) {
             row("Flow", units.text(Math.abs(flow.flow(run.id())), Dimension.FLOW));
@@ -471,29 +473,35 @@ final class ItemCard extends ScrollPane {
     private void caseNow(CaseAnswer look, Session.Shown shown, UnitSystem units) {
         Assessment a = shown.assessment();
         whys = WhyFlow.ofCase(a.project(), look);
+        FlowAnswer flow = session.regime().of(look);
         now.getChildren().add(Ui.wrapped(look.label(a.project().system(), units), "soft"));
+        if (session.regime() == Regime.AS_IT_RUNS) {
+            row("Engine takes", units.text(look.need(), Dimension.FLOW));
+            row("Pressure at the inlet", flow.headLeft().isPresent() ? units.text(flow.headLeft().getAsDouble() * flow.weight(),
+                    Dimension.PRESSURE) : "none");
+        }
         row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
         row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
         row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW));
         row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7");
-        Unit flow = units.unit(Dimension.FLOW);
+        Unit gph = units.unit(Dimension.FLOW);
         now.getChildren().add(Ui.wrapped(UnitSystem.figure(look.margin(), 2) + " = "
-                + UnitSystem.figure(flow.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
-                + UnitSystem.figure(flow.fromSi(look.need()), 2) + " " + flow.symbol() + "; the first is what arrives "
+                + UnitSystem.figure(gph.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
+                + UnitSystem.figure(gph.fromSi(look.need()), 2) + " " + gph.symbol() + "; the first is what arrives "
                 + "with the inlet held at its least pressure, or what the open needle seat lets through.", "soft"));
         String obstacle = look.obstacle(a.project().system());
         if (!obstacle.isEmpty()) {
             now.getChildren().add(Ui.wrapped(obstacle, "wrong-text"));
         }
-        List<PathStep> path = look.capacity().path();
-        OptionalDouble available = look.capacity().headAvailable();
-        OptionalDouble left = look.capacity().headLeft();
+        List<PathStep> path = flow.path();
+        OptionalDouble available = flow.headAvailable();
+        OptionalDouble left = flow.headLeft();
         if (path.isEmpty() || available.isEmpty() || left.isEmpty()) {
             return;
         }
         now.getChildren().add(new Label());
-        boolean pumped = look.capacity().pumped() > 0;
-        double weight = pumped ? look.capacity().weight() : 1;
+        boolean pumped = flow.pumped() > 0;
+        double weight = pumped ? flow.weight() : 1;
         Dimension as = pumped ? Dimension.PRESSURE : Dimension.LENGTH;
         now.getChildren().add(heading("Where the " + (pumped ? "pressure" : "head") + " goes", units.unit(as).symbol()));
         row("Surface to inlet", units.figure(available.getAsDouble() * weight, as));
@@ -501,7 +509,7 @@ final class ItemCard extends ScrollPane {
         for (PathStep step : path) {
             String name = a.project().system().item(step.item()).map(Item::name).orElse(step.item());
             double loss = step.headIn() - step.headOut();
-            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as), () -> WhyFlow.loss(a.project(), look, step));
+            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as), () -> WhyFlow.loss(a.project(), look, session.regime(), step));
         }
         row("Left at the inlet", units.figure(left.getAsDouble() * weight, as));
         now.getChildren().add(Ui.wrapped("Losses and what is left add up to the head from the fuel surface to the "

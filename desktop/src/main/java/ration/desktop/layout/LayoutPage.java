@@ -1,6 +1,9 @@
 package ration.desktop.layout;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -14,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
+import ration.assess.Regime;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -35,6 +39,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final SchematicPane drawing;
     private final ItemCard card;
     private final Chooser chooser = new Chooser();
+    private Runnable marked = () -> { };
     private final ToggleButton headLine = layer("Head left", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
@@ -44,8 +49,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
         this.operate = operate;
         card = new ItemCard(session);
         drawing = new SchematicPane(session, id -> session.picked().set(id));
-        StackPane stack = new StackPane(drawing, chooser);
+        HBox regimes = regimes();
+        StackPane stack = new StackPane(drawing, regimes, chooser);
         StackPane.setAlignment(chooser, Pos.CENTER);
+        StackPane.setAlignment(regimes, Pos.TOP_LEFT);
         BorderPane left = new BorderPane(stack);
         left.setTop(head());
         setCenter(left);
@@ -78,6 +85,37 @@ public final class LayoutPage extends BorderPane implements Arriving {
                     drains.isSelected())));
         }
         return head;
+    }
+
+    /** The case as it runs beside the most that can pass. */
+    private HBox regimes() {
+        HBox box = new HBox();
+        box.setId("regimes");
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        box.setTranslateX(54);
+        box.setTranslateY(5);
+        Map<Regime, ToggleButton> buttons = new EnumMap<>(Regime.class);
+        for (Regime r : Regime.values()) {
+            ToggleButton b = new ToggleButton(r.label());
+            b.setId("regime-" + r.name().toLowerCase(Locale.ROOT));
+            b.setAccessibleText("Show the case " + r.label().toLowerCase(Locale.ROOT) + ", M");
+            b.getStyleClass().add("chip");
+            b.setOnAction(e -> show(r));
+            buttons.put(r, b);
+            box.getChildren().add(b);
+        }
+        Runnable mark = () -> buttons.forEach((r, b) -> b.setSelected(r == session.regime()));
+        marked = mark;
+        session.chosenRegime().addListener((o, was, now) -> mark.run());
+        session.shown().addListener((o, was, now) -> mark.run());
+        mark.run();
+        return box;
+    }
+
+    private void show(Regime regime) {
+        session.chosenRegime().set(regime);
+        marked.run();
+        focusDrawing();
     }
 
     private static HBox legend(String text, Ink ink, double width) {
@@ -147,6 +185,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case D -> () -> LayoutActions.drain(session);
             case R -> () -> LayoutActions.giveBack(session);
             case P -> this::patterns;
+            case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
             case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
             case ESCAPE -> () -> session.picked().set("");
             case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);

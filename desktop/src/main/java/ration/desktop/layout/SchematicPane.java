@@ -58,6 +58,7 @@ final class SchematicPane extends Pane {
         session.shown().addListener((o, was, now) -> pulse.ask());
         session.picked().addListener((o, was, now) -> pulse.ask());
         session.units().addListener((o, was, now) -> pulse.ask());
+        session.chosenRegime().addListener((o, was, now) -> pulse.ask());
         sceneProperty().addListener((o, was, now) -> pulse.ask());
         setOnMousePressed(e -> {
             requestFocus();
@@ -136,7 +137,7 @@ final class SchematicPane extends Pane {
         Session.Shown shown = session.shown().get();
         picture = Schematic.draw(new SchematicSubject(shown.project().system(),
                 shown.project().brief().envelope().attitudes(), shown.condition(), shown.look(),
-                session.picked().get(), session.units().get()),
+                session.picked().get(), session.units().get(), session.regime()),
                 new SchematicView(getWidth(), getHeight(), zoom, panX, panY, layers), measure);
         drawing.getChildren().clear();
         StringBuilder words = new StringBuilder("Schematic");

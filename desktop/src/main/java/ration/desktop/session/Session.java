@@ -21,6 +21,7 @@ import javafx.beans.property.StringProperty;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Comparison;
+import ration.assess.Regime;
 import ration.condition.Attitude;
 import ration.condition.Condition;
 import ration.condition.Contents;
@@ -53,6 +54,7 @@ public final class Session {
     private final ObjectProperty<UnitSystem> units = new SimpleObjectProperty<>(UnitSystem.US);
     private final ObjectProperty<List<FaultAnswer>> faults = new SimpleObjectProperty<>();
     private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
+    private final ObjectProperty<Regime> chosenRegime = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
@@ -102,6 +104,16 @@ public final class Session {
     /** The flight as it was flown, of the assessment shown; null until that was worked out. */
     public ObjectProperty<Flight> flight() {
         return flight;
+    }
+
+    /** Which answer of the case the user chose to see; null until one was chosen. */
+    public ObjectProperty<Regime> chosenRegime() {
+        return chosenRegime;
+    }
+
+    /** Which answer of the case is shown: the chosen one, else the usual of this aircraft. */
+    public Regime regime() {
+        return chosenRegime.get() != null ? chosenRegime.get() : Regime.usual(shown.get().project().brief());
     }
 
     public ObjectProperty<UnitSystem> units() {
@@ -176,6 +188,7 @@ public final class Session {
         file.set(from);
         changed.set(false);
         picked.set("");
+        chosenRegime.set(null);
         before.set(null);
         condition = Assessment.start(opened);
         deliver(analyst.now(opened, condition, known));

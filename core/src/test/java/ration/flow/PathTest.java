@@ -1,0 +1,36 @@
+package ration.flow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.Regime;
+import ration.model.Tank;
+import ration.project.Pattern;
+import ration.project.Project;
+
+/** The way of the fuel from where it comes from. */
+class PathTest {
+
+    /**
+     * Whatever goes round, from a rail back to the header before its pumps or through a jet, the way begins at a tank's surface,
+     * and along it losses, what pumps add and what is left make up the height of the fuel over the inlet.
+     */
+    @ParameterizedTest
+    @EnumSource(Pattern.class)
+    void beginsAtATankAndAddsUp(Pattern pattern) {
+        Project p = pattern.project();
+        CaseAnswer look = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
+        for (Regime regime : Regime.values()) {
+            FlowAnswer flow = regime.of(look);
+            assertThat(flow.path()).as(pattern + " " + regime).isNotEmpty();
+            assertThat(p.system().item(flow.path().get(0).item())).as(pattern + " " + regime).get().isInstanceOf(Tank.class);
+            double lost = flow.path().stream().mapToDouble(PathStep::loss).sum();
+            assertThat(flow.headAvailable().orElseThrow() * flow.weight() - lost).as(pattern + " " + regime).isCloseTo(flow.headLeft()
+                    .orElseThrow() * flow.weight(), Offset.offset(0.5));
+        }
+    }
+}
