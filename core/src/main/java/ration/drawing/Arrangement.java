@@ -213,6 +213,25 @@ final class Arrangement {
         placeTanks(zoomX(first));
         placeBack(back);
         system.all(VentPlenum.class).forEach(this::placePlenum);
+        system.shifts().forEach(this::shift);
+    }
+
+    /** Moves an item across as its builder did, on its own side of the firewall and inside the picture; never in height. */
+    private void shift(String id, double widths) {
+        Double x = centres.get(id);
+        if (x == null) {
+            return;
+        }
+        Item item = system.item(id).orElseThrow();
+        double[] half = item.only(Tank.class).map(t -> extent(t, 0)).orElseGet(() -> {
+            double h = item.only(Fitted.class).map(Symbols::halfWidth).orElse(0.0);
+            return new double[] {-h, h};
+        });
+        boolean bay = system.firewall().isPresent() && x > firewallX;
+        boolean open = view.zoom() != 1 || view.panX() != 0;
+        double least = (bay ? firewallX + 6 : open ? Double.NEGATIVE_INFINITY : RULER + 8) - half[0];
+        double most = (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : view.width() - RULER - 8) - half[1];
+        centres.put(id, Math.max(Math.min(least, x), Math.min(Math.max(most, x), x + widths * view.width() * view.zoom())));
     }
 
     /** Room from the firewall to the first item of the bay, px. */

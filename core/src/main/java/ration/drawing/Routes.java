@@ -29,6 +29,7 @@ final class Routes {
             List<Object> layout = new ArrayList<>();
             subject.system().items().forEach(i -> layout.add(i.as(WHERE)));
             layout.add(subject.system().firewall());
+            layout.add(subject.system().shifts());
             return new Key(layout, subject.presets(), width, height);
         }
     }

@@ -58,6 +58,24 @@ final class JsonObjectReader {
         return value.asText();
     }
 
+    /** A number for each of any names, within limits. */
+    Map<String, Double> numbers(String field, double least, double most) {
+        asked.add(field);
+        Map<String, Double> found = new java.util.TreeMap<>();
+        if (!node.path(field).isObject()) {
+            problems.add(here(field) + "an object { } of numbers is expected here.");
+        }
+        node.path(field).properties().forEach(e -> {
+            double value = e.getValue().isNumber() ? e.getValue().asDouble() : Double.NaN;
+            if (value >= least && value <= most) {
+                found.put(e.getKey(), value);
+            } else {
+                problems.add(here(field) + "\u201c" + e.getKey() + "\u201d: a number from " + least + " to " + most + " is expected.");
+            }
+        });
+        return found;
+    }
+
     String text(String field, String otherwise) {
         return has(field) ? text(field) : otherwise;
     }

@@ -198,8 +198,13 @@ final class ProjectReader {
             return f;
         });
         List<Item> items = in.list("items", this::item).stream().flatMap(Optional::stream).toList();
+        Map<String, Double> shifts = in.has("shifts") ? in.numbers("shifts", -FuelSystem.MOST_SHIFT, FuelSystem.MOST_SHIFT) : Map.of();
         in.keepUnknown();
-        return new FuelSystem(items, wall);
+        FuelSystem system = new FuelSystem(items, wall);
+        for (Map.Entry<String, Double> s : shifts.entrySet()) {
+            system = system.shifted(s.getKey(), s.getValue());
+        }
+        return system;
     }
 
     private Optional<Item> item(JsonObjectReader in) {

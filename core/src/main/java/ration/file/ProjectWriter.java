@@ -124,6 +124,10 @@ final class ProjectWriter {
             measured(wall, "system.firewall", "foot", w.foot());
             restore(wall, "system.firewall");
         });
+        if (!system.shifts().isEmpty()) {
+            ObjectNode shifts = out.putObject("shifts");
+            new java.util.TreeMap<>(system.shifts()).forEach(shifts::put);
+        }
         ArrayNode items = out.putArray("items");
         for (Item item : system.items()) {
             String path = "system.items[" + item.id() + "]";

@@ -23,10 +23,16 @@ public final class FuelSystem {
     private final Map<PortRef, Run> byPort = new java.util.HashMap<>();
     private final List<Tank> tanks;
     private final Optional<EngineInlet> inlet;
+    private final Map<String, Double> shifts;
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
+        this(items, firewall, Map.of());
+    }
+
+    private FuelSystem(List<Item> items, Optional<Firewall> firewall, Map<String, Double> shifts) {
         this.items = List.copyOf(items);
         this.firewall = firewall;
+        this.shifts = Map.copyOf(shifts);
         this.items.forEach(i -> byId.putIfAbsent(i.id(), i));
         this.runs = all(Run.class).toList();
         runs.forEach(r -> {
@@ -47,12 +53,12 @@ public final class FuelSystem {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof FuelSystem s && items.equals(s.items) && firewall.equals(s.firewall);
+        return other instanceof FuelSystem s && items.equals(s.items) && firewall.equals(s.firewall) && shifts.equals(s.shifts);
     }
 
     @Override
     public int hashCode() {
-        return java.util.Objects.hash(items, firewall);
+        return java.util.Objects.hash(items, firewall, shifts);
     }
 
     @Override
@@ -136,8 +142,38 @@ public final class FuelSystem {
 
     /** The item with the same id replaced. */
     public FuelSystem replace(Item changed) {
-        return new FuelSystem(items.stream().map(i -> i.id().equals(changed.id()) ? changed : i).toList(), firewall);
+        return new FuelSystem(items.stream().map(i -> i.id().equals(changed.id()) ? changed : i).toList(), firewall, shifts);
     }
+
+    /** The same items behind another wall, or none. */
+    public FuelSystem with(Optional<Firewall> other) {
+        return new FuelSystem(items, other, shifts);
+    }
+
+    /** The same with these items. */
+    public FuelSystem withItems(List<Item> others) {
+        return new FuelSystem(others, firewall, shifts);
+    }
+
+    /** How far items stand in the drawing from where they would, by id, in widths of the drawing; to the right above zero. */
+    public Map<String, Double> shifts() {
+        return shifts;
+    }
+
+    /** An item drawn so far, in widths of the drawing, from where it would stand; at most {@link #MOST_SHIFT}. Its height stays true. */
+    public FuelSystem shifted(String id, double widths) {
+        Map<String, Double> all = new java.util.HashMap<>(shifts);
+        double held = Math.max(-MOST_SHIFT, Math.min(MOST_SHIFT, widths));
+        if (Math.abs(held) < LEAST_SHIFT) {
+            all.remove(id);
+        } else {
+            all.put(id, held);
+        }
+        return new FuelSystem(items, firewall, all);
+    }
+
+    public static final double MOST_SHIFT = 0.8;
+    private static final double LEAST_SHIFT = 1e-6;
 
     /** The item with this id changed as it stands here; the same system where there is none of that kind. */
     public <T extends Item> FuelSystem change(String id, Class<T> kind, UnaryOperator<T> change) {
@@ -147,12 +183,14 @@ public final class FuelSystem {
     public FuelSystem plus(Item... added) {
         List<Item> all = new ArrayList<>(items);
         all.addAll(List.of(added));
-        return new FuelSystem(all, firewall);
+        return new FuelSystem(all, firewall, shifts);
     }
 
     public FuelSystem minus(String... ids) {
         Set<String> gone = Set.of(ids);
-        return new FuelSystem(items.stream().filter(i -> !gone.contains(i.id())).toList(), firewall);
+        Map<String, Double> left = new java.util.HashMap<>(shifts);
+        left.keySet().removeAll(gone);
+        return new FuelSystem(items.stream().filter(i -> !gone.contains(i.id())).toList(), firewall, left);
     }
 
     /** An id not yet taken, made from a kind: strainer, strainer-2. */

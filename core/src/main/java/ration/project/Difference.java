@@ -53,6 +53,9 @@ public final class Difference {
         if (!first.system().firewall().equals(second.system().firewall())) {
             words.add("the firewall differs");
         }
+        if (!first.system().shifts().equals(second.system().shifts())) {
+            words.add("items are drawn elsewhere across");
+        }
         for (Item item : second.system().items()) {
             Optional<Item> was = first.system().item(item.id());
             if (was.isEmpty()) {

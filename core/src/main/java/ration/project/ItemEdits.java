@@ -57,6 +57,9 @@ public final class ItemEdits {
     public static List<Offer> of(FuelSystem system, String id) {
         ItemEdits edits = new ItemEdits(system);
         system.item(id).ifPresent(edits::offer);
+        if (system.shifts().containsKey(id)) {
+            edits.offers.add(new Offer("Draw it where it would stand", system.shifted(id, 0)));
+        }
         return List.copyOf(edits.offers);
     }
 
@@ -434,14 +437,14 @@ public final class ItemEdits {
     /** Four inches behind the inlet, on the side the tanks are. */
     private void firewall(EngineInlet inlet) {
         if (system.firewall().isPresent()) {
-            offers.add(new Offer("Remove firewall", new FuelSystem(system.items(), Optional.empty())));
+            offers.add(new Offer("Remove firewall", system.with(Optional.empty())));
             return;
         }
         Point3 p = inlet.place().point();
         double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream())
                 .mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
         double side = tanks < p.x() ? -1 : 1;
-        offers.add(new Offer("Add firewall", new FuelSystem(system.items(), Optional.of(new Firewall(
+        offers.add(new Offer("Add firewall", system.with(Optional.of(new Firewall(
                 inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY),
                 inches(p.z() - 12 * INCH, BY))))));
     }

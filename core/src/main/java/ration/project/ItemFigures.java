@@ -53,7 +53,7 @@ public final class ItemFigures {
     }
 
     private static Figure wall(String key, String label, Measured value, java.util.function.BiFunction<Firewall, Measured, Firewall> set) {
-        return new Figure("firewall." + key, label, value, Unit.INCH, m -> s -> new FuelSystem(s.items(), Optional.of(set.apply(
+        return new Figure("firewall." + key, label, value, Unit.INCH, m -> s -> s.with(Optional.of(set.apply(
                 s.firewall().orElseThrow(), m))));
     }
 }

@@ -110,7 +110,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 return dimension == Dimension.LENGTH || loss ? drawn(m, random) : m;
             }));
         }
-        return new FuelSystem(items, system.firewall());
+        return system.withItems(items);
     }
 
     private static Measured drawn(Measured m, SplittableRandom random) {

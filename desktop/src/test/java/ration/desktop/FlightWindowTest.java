@@ -33,7 +33,8 @@ class FlightWindowTest extends WindowHarness {
     /** Pump-fed: the needles as it runs stand there first; M shows the most that can pass, and again the needles. */
     @Test
     void theLayoutShowsTheCaseAsItRunsOrAtMost() {
-        tansy();
+        menu("demo-tansy-l3");
+        until(() -> session.project().name().startsWith("Tansy"));
         focusDrawing();
         until(() -> texts().contains("Pressure on the way") && texts().contains("at most 35.9") && everyText().contains("Engine takes"));
         assertThat(texts()).doesNotContain("needs 22.9");

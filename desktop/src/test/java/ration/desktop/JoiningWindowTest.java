@@ -82,6 +82,27 @@ class JoiningWindowTest extends WindowHarness {
         assertThat(session.project().system().items()).hasSize(items);
     }
 
+    /** Alt and an arrow, or the pointer, draw an item further across; its measured place, and so its height, stay. */
+    @Test
+    void anItemIsDrawnFurtherAcrossAndNeverHigher() {
+        pick("strainer");
+        var place = session.project().system().item("strainer").orElseThrow();
+        with(KeyCode.ALT, KeyCode.RIGHT);
+        with(KeyCode.ALT, KeyCode.RIGHT);
+        until(() -> Math.abs(session.project().system().shifts().getOrDefault("strainer", 0.0) - 0.02) < 1e-9);
+        robot.drag(robot.lookup(n -> "strainer".equals(n.getUserData()) && n instanceof javafx.scene.Group).<javafx.scene.Node>queryAll().iterator()
+                .next()).dropBy(-60, 40);
+        until(() -> session.project().system().shifts().getOrDefault("strainer", 0.0) < -0.02);
+        assertThat(session.project().system().item("strainer")).contains(place);
+        until(() -> robot.lookup("#do-draw-it-where-it-would-stand").tryQuery().isPresent());
+        robot.interact(() -> node("#do-draw-it-where-it-would-stand").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> session.project().system().shifts().isEmpty());
+        pick("r1");
+        with(KeyCode.ALT, KeyCode.LEFT);
+        until(() -> session.message().get().contains("it moves across, never in height"));
+    }
+
     /** Vents of both tanks come together in one act on a tank's card, and the ledger's findings name the plenum. */
     @Test
     void ventsAreJoinedInAPlenumFromTheCard() {

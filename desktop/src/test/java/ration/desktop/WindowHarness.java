@@ -166,16 +166,20 @@ abstract class WindowHarness {
     }
 
     void control(KeyCode... codes) {
+        with(KeyCode.CONTROL, codes);
+    }
+
+    void with(KeyCode held, KeyCode... codes) {
         robot.interact(() -> {
             Robot hand = new Robot();
-            hand.keyPress(KeyCode.CONTROL);
+            hand.keyPress(held);
             for (KeyCode code : codes) {
                 hand.keyPress(code);
             }
             for (KeyCode code : codes) {
                 hand.keyRelease(code);
             }
-            hand.keyRelease(KeyCode.CONTROL);
+            hand.keyRelease(held);
         });
         WaitForAsyncUtils.waitForFxEvents();
     }

@@ -13,6 +13,7 @@ final class KeysCard extends StackPane {
     private static final String[][] KEYS = {
         {"Arrow right, left", "walk downstream, upstream"},
         {"Arrow up, down", "walk between branches"},
+        {"Alt+arrow right, left", "draw the picked item further right, left; dragging does the same, its height stays"},
         {"Enter", "open the item's card"},
         {"A", "add the next item downstream"},
         {"I", "insert an item in the picked run"},

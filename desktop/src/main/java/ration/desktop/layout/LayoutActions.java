@@ -6,6 +6,7 @@ import ration.desktop.session.Session;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Run;
 import ration.project.Edit;
 import ration.project.Joining;
 import ration.project.LayoutEdits;
@@ -44,6 +45,14 @@ final class LayoutActions {
             session.say(name.isEmpty() ? "Pick an item first: it is removed, and its line joined again." : name
                     + " stays: every layout ends at the engine.");
         }
+    }
+
+    /** Moves the picked item across the drawing by so many of its widths; its height stays true. */
+    static void shift(Session session, String id, double widths) {
+        session.project().system().item(id).filter(i -> i.only(Run.class).isEmpty()).ifPresentOrElse(i -> session.apply(Edit.of("Draw "
+                + i.name() + " further " + (widths > 0 ? "right" : "left"), p -> p.system().item(id).isEmpty() ? p : p.with(p.system().shifted(id,
+                p.system().shifts().getOrDefault(id, 0.0) + widths)))), () -> session.say("Pick an item first: it moves across, never in height."
+                + " Lines follow what they join."));
     }
 
     /** Says, before it is changed, which tests a change of the picked part would end. */

@@ -170,12 +170,20 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     // keys
 
+    /** An item moves across by so much of the drawing's width at a key. */
+    private static final double STEP = 0.01;
+
     /** A key pressed anywhere on the page but in a text. */
     public void key(KeyEvent e) {
         if (chooser.isVisible()) {
             return;
         }
         boolean onDrawing = drawing.isFocused();
+        if (e.isAltDown() && onDrawing && (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT)) {
+            e.consume();
+            LayoutActions.shift(session, session.picked().get(), e.getCode() == KeyCode.LEFT ? -STEP : STEP);
+            return;
+        }
         Runnable action = switch (e.getCode()) {
             case A -> this::add;
             case I -> this::insert;

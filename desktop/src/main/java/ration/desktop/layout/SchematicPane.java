@@ -15,8 +15,9 @@ import ration.drawing.Schematic;
 import ration.drawing.SchematicSubject;
 import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
+import ration.model.Item;
 
-/** Shows the schematic: pick by click, zoom by wheel, pan by dragging. */
+/** Shows the schematic: pick by click, zoom by wheel, pan by dragging the ground, move an item across by dragging it. */
 final class SchematicPane extends Pane {
 
     private static final double MOST_ZOOM = 6;
@@ -32,6 +33,9 @@ final class SchematicPane extends Pane {
     private double dragX;
     private double dragY;
     private boolean dragged;
+    /** The item the pointer holds, and where it took it. */
+    private String held = "";
+    private double heldFrom;
     private SchematicView.Layers layers = SchematicView.Layers.ALL;
     private Picture picture;
 
@@ -65,14 +69,26 @@ final class SchematicPane extends Pane {
             dragX = e.getX();
             dragY = e.getY();
             dragged = false;
+            held = e.isSecondaryButtonDown() ? "" : movable(itemAt(e.getPickResult().getIntersectedNode()));
+            heldFrom = e.getX();
         });
         setOnMouseDragged(e -> {
-            if (dragged || Math.hypot(e.getX() - dragX, e.getY() - dragY) > 5) {
+            if (!held.isEmpty() && (dragged || Math.abs(e.getX() - heldFrom) > 5)) {
+                dragged = true;
+                drawing.getChildren().stream().filter(n -> held.equals(n.getUserData())).forEach(n -> n.setTranslateX(e.getX() - heldFrom));
+            } else if (held.isEmpty() && (dragged || Math.hypot(e.getX() - dragX, e.getY() - dragY) > 5)) {
                 dragged = true;
                 panX += e.getX() - dragX;
                 panY += e.getY() - dragY;
                 dragX = e.getX();
                 dragY = e.getY();
+                redraw();
+            }
+        });
+        setOnMouseReleased(e -> {
+            if (dragged && !held.isEmpty()) {
+                session.picked().set(held);
+                LayoutActions.shift(session, held, (e.getX() - heldFrom) / getWidth() / zoom);
                 redraw();
             }
         });
@@ -95,6 +111,11 @@ final class SchematicPane extends Pane {
             }
         }
         return "";
+    }
+
+    /** The item, if it may be moved across: lines follow what they join. */
+    private String movable(String id) {
+        return session.shown().get().project().system().item(id).filter(i -> i.only(ration.model.Run.class).isEmpty()).map(Item::id).orElse("");
     }
 
     void zoomBy(boolean in) {
