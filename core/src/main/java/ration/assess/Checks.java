@@ -15,6 +15,7 @@ import ration.condition.Contents;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.PathStep;
+import ration.model.Bulkhead;
 import ration.model.Firewall;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
@@ -67,6 +68,7 @@ final class Checks {
             checks.minimumPressureAtDemand();
             checks.transition();
             checks.shutOffPlace();
+        checks.bulkheads();
             PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
         }
         TankChecks.of(project, tanks, basis).forEach(checks.findings::add);
@@ -214,6 +216,21 @@ final class Checks {
             }
         }
     }
+
+    /** A bulkhead fitting sits in the firewall, or it is something else. */
+    private void bulkheads() {
+        system.firewall().ifPresent(wall -> system.all(Bulkhead.class).forEach(b -> {
+            double off = Math.abs(b.place().point().x() - wall.station().si());
+            boolean in = off <= OFF_THE_WALL;
+            findings.add(new Finding(Check.BUILD_BULKHEAD, b.id(), b.name() + " in the firewall", b.id(), in ? Verdict.HOLDS : Verdict.SHORT, in
+                    ? Finding.MET : Finding.MISSED, u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
+                    + u.text(wall.station().si(), Dimension.LENGTH) + ".", "Common practice, no source", in ? ""
+                    : "Measure its station, or the firewall's, again."));
+        }));
+    }
+
+    /** A bulkhead fitting is longer than the wall is thick, m. */
+    private static final double OFF_THE_WALL = 0.0254;
 
     /** 23.995(b): no shut-off on the engine side of the firewall. */
     private void shutOffPlace() {

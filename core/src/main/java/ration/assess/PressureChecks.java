@@ -19,6 +19,7 @@ import ration.flow.FlowQuestion;
 import ration.model.EngineInlet;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.Measured;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Regulator;
@@ -251,19 +252,17 @@ final class PressureChecks {
             return;
         }
         boolean engine = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
-        long electric = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).count();
-        List<String> said = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC && !p.build().bus().isEmpty()).map(Pump::bus).distinct().toList();
-        String buses = said.isEmpty() ? " electric pumps: nothing" : " electric pumps, on bus " + String.join(", ", said) + " beside others: nothing";
+        List<Pump> electric = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).toList();
+        boolean apart = electric.stream().map(Pump::bus).distinct().count() > 1 && electric.stream().allMatch(p -> p.build().wiring().apart());
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
-        Verdict verdict = !second ? Verdict.SHORT : engine ? Verdict.HOLDS : Verdict.NOT_SHOWN;
+        Verdict verdict = !second ? Verdict.SHORT : engine || apart ? Verdict.HOLDS : Verdict.NOT_SHOWN;
         findings.add(new Finding(Check.FLOW_SECOND_PUMP, "", "A second pump with its own supply", id, verdict,
-                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> !second
-                ? "One pump feeds the engine: if it stops, so does the engine." : engine
-                ? "The engine drives one, the battery the other." : electric
-                + buses + " shows that each has a battery, switch and breaker of its own.",
+                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> supplies(electric, second, engine, apart),
                 "14 CFR 23.991(b) before 2017 (from memory), as a guide",
-                verdict == Verdict.HOLDS ? "" : second ? "Show it at the inspection." : "Add an emergency pump."));
+                verdict == Verdict.HOLDS ? "" : second ? "Say on each pump's card its bus and what is its own; show it at the inspection."
+                : "Add an emergency pump."));
+        electric.forEach(this::breaker);
         double current = pumps.stream().flatMap(p -> p.build().current().stream()).mapToDouble(m -> m.si()).sum();
         if (current > 0) {
             findings.add(new Finding(Check.ELECTRICAL_DRAW, "", "Electric draw of the pumps", id, Verdict.HOLDS, Finding.MET,
@@ -271,4 +270,44 @@ final class PressureChecks {
                     PRACTICE, ""));
         }
     }
+
+    private static String supplies(List<Pump> electric, boolean second, boolean engine, boolean apart) {
+        if (!second) {
+            return "One pump feeds the engine: if it stops, so does the engine.";
+        }
+        if (engine) {
+            return "The engine drives one, the battery the other.";
+        }
+        if (apart) {
+            return "As said on their cards, each has a bus with its battery, a switch, a breaker and a ground of its own.";
+        }
+        List<String> shared = new ArrayList<>();
+        if (electric.stream().map(Pump::bus).distinct().count() < 2) {
+            shared.add("bus");
+        }
+        for (Pump.Own own : Pump.Own.values()) {
+            if (electric.stream().anyMatch(p -> !p.build().wiring().own().contains(own))) {
+                shared.add(own.name().toLowerCase(Locale.ROOT));
+            }
+        }
+        List<String> said = electric.stream().filter(p -> !p.build().bus().isEmpty()).map(Pump::bus).distinct().toList();
+        return electric.size() + " electric pumps" + (said.isEmpty() ? "" : ", on bus " + String.join(", ", said) + " beside others")
+                + ": nothing shows that each has of its own: " + String.join(", ", shared) + ".";
+    }
+
+    /** A breaker carries a quarter more than the pump draws (common practice, no source). */
+    private void breaker(Pump pump) {
+        pump.build().wiring().breaker().ifPresent(rating -> {
+            double draw = pump.build().current().map(Measured::si).orElse(Double.NaN);
+            Verdict verdict = Double.isNaN(draw) ? Verdict.NOT_SHOWN : Verdict.atLeast(rating.si() / draw, BREAKER);
+            boolean met = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
+            findings.add(new Finding(Check.ELECTRICAL_BREAKER, pump.id(), "Breaker of " + pump.name(), pump.id(), verdict, met ? Finding.MET
+                    : Finding.MISSED, u -> u.text(rating.si(), Dimension.CURRENT) + (Double.isNaN(draw) ? ": what the pump draws is not said."
+                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": at least " + u.text(BREAKER * draw, Dimension.CURRENT)
+                    + " is wanted, and no more than its wire bears."), PRACTICE, met ? "" : Double.isNaN(draw)
+                    ? "Give the pump's current on its card." : "A larger breaker, on a wire that bears it."));
+        });
+    }
+
+    private static final double BREAKER = 1.25;
 }

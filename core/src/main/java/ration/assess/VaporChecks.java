@@ -135,7 +135,7 @@ final class VaporChecks {
     /** Drains and fine filters whose pressure is below ambient in some case. */
     private void suction() {
         for (Item item : system.items()) {
-            boolean drain = item instanceof Strainer s && s.drain();
+            boolean drain = item instanceof Strainer s && s.drain() && !s.capped();
             if (!drain && !(item instanceof Filter)) {
                 continue;
             }

@@ -12,6 +12,7 @@ import ration.condition.Fault;
 import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
 import ration.fluid.Fluid;
+import ration.model.Bulkhead;
 import ration.model.EngineInlet;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
@@ -206,6 +207,11 @@ public final class WhyFlow {
 
             @Override
             public Optional<Why> flowSender(FlowSender s) {
+                return rated(s, s.loss());
+            }
+
+            @Override
+            public Optional<Why> bulkhead(Bulkhead s) {
                 return rated(s, s.loss());
             }
 

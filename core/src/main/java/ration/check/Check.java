@@ -22,6 +22,8 @@ public enum Check {
     FLOW_AIR("flow.air", Topic.FLOW, "No air drawn from an empty tank", Answers.WHEN_IT_CONCERNS),
     FLOW_SECOND_PUMP("flow.second-pump", Topic.FLOW, "A second pump with its own supply", Answers.WHEN_IT_CONCERNS),
     ELECTRICAL_DRAW("electrical.draw", Topic.ELECTRICAL, "Electric draw of the pumps", Answers.WHEN_IT_CONCERNS),
+    ELECTRICAL_BREAKER("electrical.breaker", Topic.ELECTRICAL, "Breaker of a pump", Answers.WHEN_IT_CONCERNS),
+    BUILD_BULKHEAD("build.bulkhead", Topic.LAYOUT, "Bulkhead fitting in the firewall", Answers.WHEN_IT_CONCERNS),
     BUILD_SHUT_OFF("build.shut-off", Topic.LAYOUT, "Shut-off behind the firewall", Answers.WHEN_IT_CONCERNS),
     BUILD_JOINT("build.joint", Topic.RUNS, "A joint goes together", Answers.WHEN_IT_CONCERNS),
     BUILD_JOINTS("build.joints", Topic.RUNS, "Every joint goes together", Answers.WHEN_IT_CONCERNS),

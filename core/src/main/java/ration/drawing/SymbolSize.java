@@ -1,5 +1,6 @@
 package ration.drawing;
 
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -70,6 +71,11 @@ record SymbolSize(double halfWidth, double halfHeight, double depth) {
         @Override
         public SymbolSize gaugePort(GaugePort item) {
             return new SymbolSize(9, 9, 9);
+        }
+
+        @Override
+        public SymbolSize bulkhead(Bulkhead item) {
+            return new SymbolSize(11, 10, 10);
         }
 
         @Override

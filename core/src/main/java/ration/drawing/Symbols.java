@@ -11,6 +11,7 @@ import ration.drawing.Mark.Disc;
 import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -165,6 +166,12 @@ final class Symbols {
             };
         }
 
+        /** A plate across the line with a nut on either side. */
+        @Override
+        public List<Mark> bulkhead(Bulkhead fitting) {
+            return List.of(new Box(x - 11, y - 5, 22, 10, 1, Ink.PANEL, OUTLINE), new Box(x - 2.5, y - 10, 5, 20, 1, Ink.INK, OUTLINE));
+        }
+
         @Override
         public List<Mark> quickDisconnect(QuickDisconnect coupling) {
             return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
@@ -317,9 +324,15 @@ final class Symbols {
                 new Spot(x + 8, y)), false, Ink.NONE, Pen.of(Ink.INK, 1.4, 2.0, 2.0), 0));
         marks.add(new Box(x - 21, c.y() - 8, 42, 16, 2, Ink.PANEL, OUTLINE));
         if (strainer.drain()) {
-            marks.addAll(drain(new Spot(x, y + 23)));
+            marks.addAll(strainer.capped() ? port(new Spot(x, y + 23)) : drain(new Spot(x, y + 23)));
         }
         return marks;
+    }
+
+    /** A teal stub under a cap, downwards from a spot. */
+    private static List<Mark> port(Spot top) {
+        return List.of(new Path(List.of(top, new Spot(top.x(), top.y() + 8)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
+                new Box(top.x() - 6, top.y() + 8, 12, 6, 1, Ink.TEAL, NO_PEN));
     }
 
     /** A teal stub with a solid head, downwards from a spot. */

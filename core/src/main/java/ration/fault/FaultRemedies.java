@@ -115,8 +115,7 @@ public final class FaultRemedies {
                     Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))));
             case FILTER_FOULED -> {
                 item.only(Strainer.class).flatMap(Strainer::fouled).ifPresent(r -> all.add(new Change("Larger strainer, " + item.name(), "half its fouled loss",
-                        Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> new Strainer(x.tag(), x.loss(), Optional.of(r.times(0.5)), x
-                                .drain(), x.bowl())))));
+                        Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> x.withFouled(r.times(0.5))))));
                 item.only(Filter.class).flatMap(Filter::fouled).ifPresent(r -> all.add(new Change("Larger filter, " + item.name(), "half its fouled loss", Edit
                         .onItem("Enlarge " + item.name(), item.id(), Filter.class, x -> new Filter(x.tag(), x.points(), Optional.of(r.times(0.5)))))));
             }

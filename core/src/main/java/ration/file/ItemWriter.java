@@ -2,6 +2,7 @@ package ration.file;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -70,6 +71,9 @@ final class ItemWriter implements Kinds<Void> {
         strainer.fouled().ifPresent(r -> writer.rated(out, path, "fouled", r));
         out.put("drain", strainer.drain());
         strainer.bowl().ifPresent(b -> writer.measured(out, path, "bowl", b));
+        if (strainer.capped()) {
+            out.put("capped", true);
+        }
         return null;
     }
 
@@ -99,6 +103,12 @@ final class ItemWriter implements Kinds<Void> {
     @Override
     public Void gaugePort(GaugePort item) {
         out.put("shows", ProjectWriter.word(item.shows()));
+        return null;
+    }
+
+    @Override
+    public Void bulkhead(Bulkhead fitting) {
+        writer.rated(out, path, "loss", fitting.loss());
         return null;
     }
 
@@ -161,6 +171,11 @@ final class ItemWriter implements Kinds<Void> {
         }
         if (!pump.build().bus().isEmpty()) {
             out.put("bus", pump.build().bus());
+        }
+        pump.build().wiring().breaker().ifPresent(b -> writer.measured(out, path, "breaker", b));
+        if (!pump.build().wiring().own().isEmpty()) {
+            var own = out.putArray("own");
+            pump.build().wiring().own().forEach(o -> own.add(ProjectWriter.word(o)));
         }
         return null;
     }

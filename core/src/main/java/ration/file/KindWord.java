@@ -1,5 +1,6 @@
 package ration.file;
 
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -62,6 +63,11 @@ final class KindWord implements Kinds<String> {
     @Override
     public String gaugePort(GaugePort item) {
         return "gauge-port";
+    }
+
+    @Override
+    public String bulkhead(Bulkhead item) {
+        return "bulkhead";
     }
 
     @Override

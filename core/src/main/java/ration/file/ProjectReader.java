@@ -13,6 +13,7 @@ import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.Construction;
@@ -218,13 +219,14 @@ final class ProjectReader {
                     }), rated(in.object("loss")));
             case "shut-off" -> new ShutOff(tag(in), rated(in.object("loss")));
             case "strainer" -> new Strainer(tag(in), rated(in.object("loss")),
-                    in.optional("fouled", this::rated), in.flag("drain"), in.optionalMeasured("bowl", Unit.CUBIC_INCH));
+                    in.optional("fouled", this::rated), in.flag("drain"), in.optionalMeasured("bowl", Unit.CUBIC_INCH), in.flag("capped"));
             case "filter" -> new Filter(tag(in), in.list("rated", this::rated),
                     in.optional("fouled", this::rated));
             case "check-valve-block" -> new CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
             case "flow-sender" -> new FlowSender(tag(in), rated(in.object("loss")));
             case "gauge-port" -> new GaugePort(tag(in), choice(in, "shows", GaugePort.Shows.values()));
+            case "bulkhead" -> new Bulkhead(tag(in), rated(in.object("loss")));
             case "quick-disconnect" -> new QuickDisconnect(tag(in), rated(in.object("loss")));
             case "bypass-regulator" -> regulator(in, Regulator.Style.BYPASS);
             case "in-line-regulator" -> regulator(in, Regulator.Style.IN_LINE);
@@ -347,7 +349,19 @@ final class ProjectReader {
             p.keepUnknown();
             return point;
         }), in.optional("off", this::rated), new Pump.Build(in.optionalMeasured("relief", Unit.PSI),
-                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve"), in.text("bus", "")));
+                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve"), in.text("bus", ""), wiring(in)));
+    }
+
+    private Pump.Wiring wiring(JsonObjectReader in) {
+        Pump.Wiring wiring = Pump.Wiring.UNSAID.withBreaker(in.optionalMeasured("breaker", Unit.AMPERE));
+        for (String word : in.has("own") ? in.texts("own") : List.<String>of()) {
+            Optional<Pump.Own> own = java.util.Arrays.stream(Pump.Own.values()).filter(o -> ProjectWriter.word(o).equals(word)).findFirst();
+            if (own.isEmpty()) {
+                in.problem("own", "\u201c" + word + "\u201d is not known. Known: battery, switch, breaker, ground.");
+            }
+            wiring = own.isEmpty() ? wiring : wiring.with(own.get(), true);
+        }
+        return wiring;
     }
 
     private Run run(JsonObjectReader in) {

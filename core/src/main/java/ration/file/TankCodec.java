@@ -59,7 +59,8 @@ final class TankCodec {
             return rib;
         }) : List.of();
         return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
-                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), in.has("secondAir") && in.flag("secondAir"));
+                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), in.has("secondAir") && in.flag("secondAir"),
+                in.flag("levelSender"));
     }
 
     static VentLine ventLine(ProjectReader reader, JsonObjectReader v) {
@@ -169,6 +170,9 @@ final class TankCodec {
         published.ifPresent(m -> writer.measured(out, path, "published", m));
         if (fitout.secondAir()) {
             out.put("secondAir", true);
+        }
+        if (fitout.sender()) {
+            out.put("levelSender", true);
         }
         fitout.vent().ifPresent(v -> ventLine(writer, out, path, v));
     }

@@ -12,6 +12,7 @@ import ration.condition.Faults;
 import ration.fluid.Fluid;
 import ration.geometry.ApparentGravity;
 import ration.geometry.Point3;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -182,6 +183,12 @@ final class PlanMaker implements Kinds<Void> {
     @Override
     public Void gaugePort(GaugePort item) {
         through(item, new Element.Joint());
+        return null;
+    }
+
+    @Override
+    public Void bulkhead(Bulkhead fitting) {
+        through(fitting, fitting.loss().openBore());
         return null;
     }
 

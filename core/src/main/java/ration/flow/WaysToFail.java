@@ -3,6 +3,7 @@ package ration.flow;
 import java.util.ArrayList;
 import java.util.List;
 import ration.condition.Fault.Kind;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -87,6 +88,11 @@ public final class WaysToFail implements Kinds<List<Kind>> {
     @Override
     public List<Kind> gaugePort(GaugePort item) {
         return item.shows() == GaugePort.Shows.NOTHING ? leaking() : leaking(Kind.INDICATION_FROZEN);
+    }
+
+    @Override
+    public List<Kind> bulkhead(Bulkhead item) {
+        return leaking();
     }
 
     @Override

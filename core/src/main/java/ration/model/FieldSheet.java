@@ -117,11 +117,9 @@ public final class FieldSheet implements Kinds<List<Field>> {
 
     @Override
     public List<Field> strainer(Strainer s) {
-        Sheet<Strainer> sheet = FieldSheet.<Strainer>fitted().rated("loss", "Rated", Strainer::loss, (x, r) -> new Strainer(x.tag(), r,
-                x.fouled(), x.drain(), x.bowl()));
+        Sheet<Strainer> sheet = FieldSheet.<Strainer>fitted().rated("loss", "Rated", Strainer::loss, Strainer::withLoss);
         if (s.fouled().isPresent()) {
-            sheet.rated("fouled", "Fouled", Lens.present(Strainer::fouled, (x, r) -> new Strainer(x.tag(), x.loss(), r, x.drain(),
-                    x.bowl())));
+            sheet.rated("fouled", "Fouled", Lens.present(Strainer::fouled, (x, r) -> x.withFouled(r.orElseThrow())));
         }
         if (s.bowl().isPresent()) {
             sheet.add("bowl", "Bowl holds", Unit.CUBIC_INCH, Lens.present(Strainer::bowl, Strainer::withBowl));
@@ -162,6 +160,10 @@ public final class FieldSheet implements Kinds<List<Field>> {
         if (p.build().current().isPresent()) {
             sheet.add("current", "Current", Unit.AMPERE, build.to(b -> b.current().orElseThrow(), Pump.Build::withCurrent));
         }
+        if (p.build().wiring().breaker().isPresent()) {
+            sheet.add("breaker", "Breaker", Unit.AMPERE, build.to(b -> b.wiring().breaker().orElseThrow(), (b, m) -> b.withWiring(b.wiring()
+                    .withBreaker(Optional.of(m)))));
+        }
         return sheet.all();
     }
 
@@ -193,6 +195,11 @@ public final class FieldSheet implements Kinds<List<Field>> {
     @Override
     public List<Field> gaugePort(GaugePort g) {
         return FieldSheet.<GaugePort>fitted().all();
+    }
+
+    @Override
+    public List<Field> bulkhead(Bulkhead b) {
+        return FieldSheet.<Bulkhead>fitted().rated("loss", "Rated", Bulkhead::loss, Bulkhead::withLoss).all();
     }
 
     @Override

@@ -17,9 +17,10 @@ import ration.geometry.Solid;
  * @param published unusable fuel the maker states
  * @param vent      its vent line, where that is known
  * @param secondAir whether air has a second way in that is not closed with the first: a vented cap, another tip
+ * @param sender    whether a level sender sits in it
  */
 public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
-        Optional<Measured> published, Optional<VentLine> vent, boolean secondAir) {
+        Optional<Measured> published, Optional<VentLine> vent, boolean secondAir, boolean sender) {
 
     /** A bare shell. */
     public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
@@ -33,35 +34,39 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     /** With one way in for air at most. */
     public Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge, Optional<Measured> published,
             Optional<VentLine> vent) {
-        this(wells, ribs, filler, gauge, published, vent, false);
+        this(wells, ribs, filler, gauge, published, vent, false, false);
     }
 
     public Fitout withSecondAir(boolean other) {
-        return new Fitout(wells, ribs, filler, gauge, published, vent, other);
+        return new Fitout(wells, ribs, filler, gauge, published, vent, other, sender);
+    }
+
+    public Fitout withSender(boolean other) {
+        return new Fitout(wells, ribs, filler, gauge, published, vent, secondAir, other);
     }
 
     public Fitout withWells(List<Well> other) {
-        return new Fitout(other, ribs, filler, gauge, published, vent, secondAir);
+        return new Fitout(other, ribs, filler, gauge, published, vent, secondAir, sender);
     }
 
     public Fitout withRibs(List<Rib> other) {
-        return new Fitout(wells, other, filler, gauge, published, vent, secondAir);
+        return new Fitout(wells, other, filler, gauge, published, vent, secondAir, sender);
     }
 
     public Fitout withFiller(Optional<Place> other) {
-        return new Fitout(wells, ribs, other, gauge, published, vent, secondAir);
+        return new Fitout(wells, ribs, other, gauge, published, vent, secondAir, sender);
     }
 
     public Fitout withGauge(Optional<Place> other) {
-        return new Fitout(wells, ribs, filler, other, published, vent, secondAir);
+        return new Fitout(wells, ribs, filler, other, published, vent, secondAir, sender);
     }
 
     public Fitout withPublished(Optional<Measured> other) {
-        return new Fitout(wells, ribs, filler, gauge, other, vent, secondAir);
+        return new Fitout(wells, ribs, filler, gauge, other, vent, secondAir, sender);
     }
 
     public Fitout withVent(Optional<VentLine> other) {
-        return new Fitout(wells, ribs, filler, gauge, published, other, secondAir);
+        return new Fitout(wells, ribs, filler, gauge, published, other, secondAir, sender);
     }
 
     Fitout raised(double metres) {
@@ -69,7 +74,7 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                 ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
                         o.waterLine.plus(metres), o.passes)).toList())).toList(),
                 filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published, vent.map(v -> v.withPoints(
-                v.points().stream().map(p -> p.raised(metres)).toList())), secondAir);
+                v.points().stream().map(p -> p.raised(metres)).toList())), secondAir, sender);
     }
 
     /** The shell and its wells as one solid. */

@@ -26,6 +26,8 @@ public interface Kinds<R> {
 
     R quickDisconnect(QuickDisconnect item);
 
+    R bulkhead(Bulkhead item);
+
     R regulator(Regulator item);
 
     R jetPump(JetPump item);

@@ -52,6 +52,11 @@ public interface SomeKinds<R> extends Kinds<R> {
     }
 
     @Override
+    default R bulkhead(Bulkhead item) {
+        return otherwise(item);
+    }
+
+    @Override
     default R quickDisconnect(QuickDisconnect item) {
         return otherwise(item);
     }

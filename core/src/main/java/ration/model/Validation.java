@@ -139,6 +139,12 @@ public final class Validation {
         }
 
         @Override
+        public Void bulkhead(Bulkhead fitting) {
+            rated(fitting.id(), fitting.loss());
+            return null;
+        }
+
+        @Override
         public Void quickDisconnect(QuickDisconnect coupling) {
             rated(coupling.id(), coupling.loss());
             return null;

@@ -158,7 +158,10 @@ public final class ItemEdits {
 
     private void strainer(Strainer s) {
         if (s.fouled().isEmpty()) {
-            add("Add fouled figure", new Strainer(s.tag(), s.loss(), Optional.of(s.loss().times(2)), s.drain(), s.bowl()));
+            add("Add fouled figure", s.withFouled(s.loss().times(2)));
+        }
+        if (s.drain()) {
+            add(s.capped() ? "Quick drain in place of the port" : "Capped port in place of the drain", s.withDrain(true, !s.capped()));
         }
     }
 
@@ -192,6 +195,14 @@ public final class ItemEdits {
             add("Add current", p.withBuild(b.withCurrent(Measured.of(2, Unit.AMPERE, BY))));
         }
         if (p.drive() == Pump.Drive.ELECTRIC) {
+            Pump.Wiring w = b.wiring();
+            if (w.breaker().isEmpty()) {
+                add("Give breaker", p.withBuild(b.withWiring(w.withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY))))));
+            }
+            for (Pump.Own own : Pump.Own.values()) {
+                String word = own.name().toLowerCase(java.util.Locale.ROOT);
+                add(w.own().contains(own) ? "Shares its " + word : "Own " + word, p.withBuild(b.withWiring(w.with(own, !w.own().contains(own)))));
+            }
             add(b.bus().isEmpty() ? "On a second bus" : "On the main bus", p.withBuild(b.withBus(b.bus().isEmpty() ? "second" : "")));
         }
         add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(b.withCheck(!b.checked())));
@@ -275,6 +286,7 @@ public final class ItemEdits {
                 ? Optional.of(Place.estimated(at)) : Optional.empty())));
         add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
                 f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
+        add(f.sender() ? "No level sender" : "Add level sender", tank.with(f.withSender(!f.sender())));
         add(f.secondAir() ? "Cap not vented" : "Cap vented too", tank.with(f.withSecondAir(!f.secondAir())));
         if (tank.vent().isPresent()) {
             vent(tank, f, over);

@@ -351,7 +351,7 @@ public final class LayoutEdits {
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);
         if (item.isPresent() && item.get() instanceof Strainer s && !s.drain()) {
-            return Optional.of(new Outcome(system.replace(new Strainer(s.tag(), s.loss(), s.fouled(), true, s.bowl())), picked));
+            return Optional.of(new Outcome(system.replace(s.withDrain(true, false)), picked));
         }
         return item.filter(Tank.class::isInstance).map(Tank.class::cast).filter(t -> t.drain().isEmpty())
                 .map(t -> {

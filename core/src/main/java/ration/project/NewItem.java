@@ -3,6 +3,7 @@ package ration.project;
 import java.util.List;
 import java.util.Optional;
 import ration.geometry.Point3;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.Filter;
@@ -49,6 +50,7 @@ public enum NewItem {
     PRESSURE_SENDER("Pressure sender", "a needle shows the pressure here"),
     TEMPERATURE_SENDER("Temperature sender", "a needle shows how warm the fuel is here"),
     TEST_PORT("Test port", "capped, for a gauge on the ground"),
+    BULKHEAD("Bulkhead fitting", "through the firewall, 0.02 psi at 20 gph"),
     QUICK_DISCONNECT("Quick disconnect", "0.05 psi at 20 gph"),
     TEE("Tee", "joins a third line"),
     TANK("Tank", "box of 10 gal, vent and screen to be laid out");
@@ -105,6 +107,7 @@ public enum NewItem {
             case PRESSURE_SENDER -> new GaugePort(tag, GaugePort.Shows.PRESSURE);
             case TEMPERATURE_SENDER -> new GaugePort(tag, GaugePort.Shows.TEMPERATURE);
             case TEST_PORT -> new GaugePort(tag, GaugePort.Shows.NOTHING);
+            case BULKHEAD -> new Bulkhead(tag, Rated.of(20, 0.02, BY));
             case QUICK_DISCONNECT -> new QuickDisconnect(tag, Rated.of(20, 0.05, BY));
             case TEE -> new Tee(tag, Measured.of(0.297, Unit.INCH, BY));
             case TANK -> tank(tag, near);

@@ -99,8 +99,8 @@ public final class MoreDegrees {
                         x.id(), x.name(), x.place().raised(-LOWER))))));
                 before = false;
             } else if (item instanceof Strainer s && before) {
-                all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> new Strainer(x.tag(),
-                        x.loss().times(0.5), x.fouled().map(f -> f.times(0.5)), x.drain(), x.bowl()))));
+                all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(
+                        f.times(0.5))).orElse(x).withLoss(x.loss().times(0.5)))));
             }
         }
         smallReturn(project, vapor).ifPresent(all::add);

@@ -15,6 +15,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.LeastMargin;
 import ration.flow.PathStep;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.Filter;
@@ -142,8 +143,8 @@ public final class Remedies {
 
         @Override
         public Void strainer(Strainer s) {
-            rated(s, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> new Strainer(
-                    x.tag(), r, x.fouled().map(f -> f.times(EASIER)), x.drain(), x.bowl()));
+            rated(s, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> x.fouled().map(f ->
+                    x.withFouled(f.times(EASIER))).orElse(x).withLoss(r));
             return null;
         }
 
@@ -177,6 +178,12 @@ public final class Remedies {
         @Override
         public Void flowSender(FlowSender v) {
             rated(v, v.name() + ", larger", v.loss(), FlowSender.class, (x, r) -> new FlowSender(x.tag(), r));
+            return null;
+        }
+
+        @Override
+        public Void bulkhead(Bulkhead v) {
+            rated(v, v.name() + ", larger", v.loss(), Bulkhead.class, Bulkhead::withLoss);
             return null;
         }
 

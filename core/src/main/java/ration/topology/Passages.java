@@ -2,6 +2,7 @@ package ration.topology;
 
 import java.util.ArrayList;
 import java.util.List;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -109,6 +110,11 @@ final class Passages implements Kinds<List<Passage>> {
 
     @Override
     public List<Passage> gaugePort(GaugePort item) {
+        return through(item, What.BORE);
+    }
+
+    @Override
+    public List<Passage> bulkhead(Bulkhead item) {
         return through(item, What.BORE);
     }
 

@@ -103,11 +103,11 @@ class ElementsInLayoutTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"flow-sender", "quick", "shut-off"})
+    @CsvSource({"flow-sender", "quick", "shut-off", "bulkhead"})
     void openBoresCostTheSquareOfTheirRatedPoint(String kind) {
         Rated rated = Rated.of(20, 0.2, "maker");
         FuelSystem s = line(kind.equals("flow-sender") ? new FlowSender(tag("x", 0), rated) : kind.equals("quick")
-                ? new QuickDisconnect(tag("x", 0), rated) : new ShutOff(tag("x", 0), rated));
+                ? new QuickDisconnect(tag("x", 0), rated) : kind.equals("bulkhead") ? new ration.model.Bulkhead(tag("x", 0), rated) : new ShutOff(tag("x", 0), rated));
         assertThat(rise(s, "x", 10, level(s))).isCloseTo(-0.05, Offset.offset(1e-4));
     }
 

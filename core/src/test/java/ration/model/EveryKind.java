@@ -31,7 +31,7 @@ public final class EveryKind {
         Fitout fitout = Fitout.NONE.withWells(List.of(new Fitout.Well(place(9), m(3, Unit.INCH), m(2, Unit.INCH)))).withRibs(List.of(
                 new Fitout.Rib(m(1, Unit.INCH), List.of(new Fitout.Opening(m(10, Unit.INCH), m(11, Unit.INCH),
                 Fitout.Passes.TO_THE_LEFT))))).withFiller(Optional.of(place(14))).withGauge(Optional.of(place(12))).withPublished(
-                Optional.of(m(0.4, Unit.GALLON))).withSecondAir(true).withVent(Optional.of(new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH),
+                Optional.of(m(0.4, Unit.GALLON))).withSecondAir(true).withSender(true).withVent(Optional.of(new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH),
                 m(-0.2, Unit.ONE), true, List.of(place(16)))));
         Outlet outlet = new Outlet("outlet", place(10), m(0.3, Unit.INCH), Optional.of(rated(20)), Optional.of(new FingerScreen(m(12,
                 Unit.ONE), m(0.02, Unit.INCH), m(0.5, Unit.INCH), m(2, Unit.INCH))), Outlet.Edge.CENTRE);
@@ -47,10 +47,11 @@ public final class EveryKind {
                         List.of(List.of("left", "out"), List.of("return", "left-return"))), new Selector.Position("OFF", List.of())),
                         rated(20)),
                 new ShutOff(tag("shut-off"), rated(21)),
-                new Strainer(tag("strainer"), rated(22), Optional.of(rated(23)), true, Optional.of(m(4, Unit.CUBIC_INCH))),
+                new Strainer(tag("strainer"), rated(22), Optional.of(rated(23)), true, Optional.of(m(4, Unit.CUBIC_INCH)), true),
                 new Filter(tag("filter"), List.of(rated(20), rated(40)), Optional.of(rated(24))),
                 new CheckBlock(tag("block"), m(0.2, Unit.PSI), rated(25)),
                 new FlowSender(tag("sender"), rated(26)),
+                new Bulkhead(tag("bulkhead"), rated(32)),
                 new QuickDisconnect(tag("coupling"), rated(27)),
                 new Regulator(tag("bypass"), Regulator.Style.BYPASS, Regulator.Reference.MANIFOLD, m(45, Unit.PSI), rated(28)),
                 new Regulator(tag("in-line"), Regulator.Style.IN_LINE, Regulator.Reference.AMBIENT, m(4, Unit.PSI), rated(29)),
@@ -60,7 +61,8 @@ public final class EveryKind {
                 new Orifice(tag("orifice"), m(0.05, Unit.INCH), 0.7),
                 new Pump(tag("boost"), Pump.Drive.ELECTRIC, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(8, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(2, Unit.PSI))), Optional.of(rated(31)), new Pump.Build(
-                        Optional.of(m(7, Unit.PSI)), Optional.of(m(2, Unit.AMPERE)), true, "essential")),
+                        Optional.of(m(7, Unit.PSI)), Optional.of(m(2, Unit.AMPERE)), true, "essential", new Pump.Wiring(java.util.Set.of(Pump.Own.SWITCH, Pump.Own.GROUND),
+                        Optional.of(m(5, Unit.AMPERE))))),
                 new Pump(tag("driven"), Pump.Drive.ENGINE, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(30, Unit.PSI)),
                         new Pump.CurvePoint(m(40, Unit.GALLON_PER_HOUR), m(20, Unit.PSI))), Optional.empty(), Pump.Build.PLAIN),
                 new GaugePort(tag("sender-p"), GaugePort.Shows.PRESSURE), new GaugePort(tag("sender-t"), GaugePort.Shows.TEMPERATURE), new GaugePort(tag(
