@@ -221,16 +221,13 @@ final class Checks {
     private void bulkheads() {
         system.firewall().ifPresent(wall -> system.all(Bulkhead.class).forEach(b -> {
             double off = Math.abs(b.place().point().x() - wall.station().si());
-            boolean in = off <= OFF_THE_WALL;
+            boolean in = off < Firewall.IN_IT;
             findings.add(new Finding(Check.BUILD_BULKHEAD, b.id(), b.name() + " in the firewall", b.id(), in ? Verdict.HOLDS : Verdict.SHORT, in
                     ? Finding.MET : Finding.MISSED, u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
                     + u.text(wall.station().si(), Dimension.LENGTH) + ".", "Common practice, no source", in ? ""
                     : "Measure its station, or the firewall's, again."));
         }));
     }
-
-    /** A bulkhead fitting is longer than the wall is thick, m. */
-    private static final double OFF_THE_WALL = 0.0254;
 
     /** 23.995(b): no shut-off on the engine side of the firewall. */
     private void shutOffPlace() {

@@ -13,6 +13,7 @@ import ration.drawing.Mark.Spot;
 import ration.geometry.ApparentGravity;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.EngineInlet;
 import ration.model.Firewall;
@@ -191,7 +192,8 @@ final class Arrangement {
     private void placeAcross() {
         Optional<Firewall> wall = system.firewall();
         Set<String> back = topology.returning();
-        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty()).toList();
+        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty() && !inWall(i))
+                .toList();
         List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
                 .filter(i -> !(i instanceof EngineInlet)).toList();
         List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
@@ -210,6 +212,7 @@ final class Arrangement {
         spread(cabin, start, last);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
         firewallX = zoomX(firewallX);
+        system.all(Bulkhead.class).filter(this::inWall).forEach(b -> centres.put(b.id(), firewallX));
         placeTanks(zoomX(first));
         placeBack(back);
         system.all(VentPlenum.class).forEach(this::placePlenum);
@@ -232,6 +235,12 @@ final class Arrangement {
         double least = (bay ? firewallX + 6 : open ? Double.NEGATIVE_INFINITY : RULER + 8) - half[0];
         double most = (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : view.width() - RULER - 8) - half[1];
         centres.put(id, Math.max(Math.min(least, x), Math.min(Math.max(most, x), x + widths * view.width() * view.zoom())));
+    }
+
+    /** Whether an item sits in the firewall, and is drawn there. */
+    private boolean inWall(Fitted item) {
+        return item.only(Bulkhead.class).filter(b -> system.firewall().filter(w -> Math.abs(w.station().si() - b.place().point().x())
+                < Firewall.IN_IT).isPresent()).isPresent();
     }
 
     /** Room from the firewall to the first item of the bay, px. */

@@ -102,7 +102,7 @@ final class PickedItem extends SchematicPart {
         double x = port.get().x() + 3;
         double top = headY(head.getAsDouble());
         double bottom = c.y() - 6;
-        if (Math.abs(bottom - top) < 18) {
+        if (Math.abs(bottom - top) < 18 || top < 6 || top > view.height() - 6) {
             return;
         }
         double up = Math.signum(bottom - top);

@@ -70,7 +70,7 @@ final class TakenGround extends SchematicPart {
         picked().filter(i -> !(i instanceof Tank) && i.ports().contains(Item.OUT)).ifPresent(i -> {
             PortRef out = new PortRef(i.id(), Item.OUT);
             OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
-            place.port(out).filter(p -> head.isPresent() && view.layers().headLine()).ifPresent(p ->
+            place.port(out).filter(p -> head.isPresent() && view.layers().headLine() && headY(head.getAsDouble()) > 6).ifPresent(p ->
                     ground.take(p.x() - 2, headY(head.getAsDouble()), p.x() + 8, p.y()));
         });
     }

@@ -61,10 +61,12 @@ final class Tanks extends SchematicPart {
                 }
                 String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
                 double w = measure.width(head, 12, false);
-                if (b - a > 112 && !crossed(b - 12 - w, surface - 16, b - 12, surface - 4)) {
-                    heads.take(b - 12 - w, surface - 16, b - 12, surface - 4);
-                    ground.take(b - 12 - w, surface - 16, b - 12, surface - 4);
-                    marks.add(new Label(b - 12, surface - 6, head, 12, false, Ink.INK, Anchor.END));
+                // over the fuel, or in it where the tank is too full
+                double foot = within(outline, b - 12 - w, surface - 18) && within(outline, b - 12, surface - 18) ? surface - 6 : surface + 15;
+                if (b - a > 112 && within(outline, b - 12, foot + 3) && !crossed(b - 12 - w, foot - 10, b - 12, foot + 2)) {
+                    heads.take(b - 12 - w, foot - 10, b - 12, foot + 2);
+                    ground.take(b - 12 - w, foot - 10, b - 12, foot + 2);
+                    marks.add(new Label(b - 12, foot, head, 12, false, Ink.INK, Anchor.END));
                 }
             }
         });
@@ -150,6 +152,18 @@ final class Tanks extends SchematicPart {
             }
         }
         return top == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(top);
+    }
+
+    private static boolean within(List<Spot> outline, double x, double y) {
+        boolean in = false;
+        for (int i = 0, k = outline.size() - 1; i < outline.size(); k = i++) {
+            Spot a = outline.get(i);
+            Spot b = outline.get(k);
+            if (a.y() > y != b.y() > y && x < (b.x() - a.x()) * (y - a.y()) / (b.y() - a.y()) + a.x()) {
+                in = !in;
+            }
+        }
+        return in;
     }
 
     void drain(Tank tank) {

@@ -107,11 +107,16 @@ public enum NewItem {
             case PRESSURE_SENDER -> new GaugePort(tag, GaugePort.Shows.PRESSURE);
             case TEMPERATURE_SENDER -> new GaugePort(tag, GaugePort.Shows.TEMPERATURE);
             case TEST_PORT -> new GaugePort(tag, GaugePort.Shows.NOTHING);
-            case BULKHEAD -> new Bulkhead(tag, Rated.of(20, 0.02, BY));
+            case BULKHEAD -> new Bulkhead(inWall(system, tag), Rated.of(20, 0.02, BY));
             case QUICK_DISCONNECT -> new QuickDisconnect(tag, Rated.of(20, 0.05, BY));
             case TEE -> new Tee(tag, Measured.of(0.297, Unit.INCH, BY));
             case TANK -> tank(tag, near);
         };
+    }
+
+    private static Tag inWall(FuelSystem system, Tag tag) {
+        return system.firewall().map(w -> new Tag(tag.id(), tag.name(), new Place(w.station(), tag.place().buttLine(), tag.place().waterLine()))).orElse(
+                tag);
     }
 
     private static Pump.CurvePoint point(double gph, double psi) {

@@ -89,7 +89,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     /** The case as it runs beside the most that can pass. */
     private HBox regimes() {
-        HBox box = new HBox();
+        HBox box = new HBox(3);
         box.setId("regimes");
         box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         box.setTranslateX(54);
