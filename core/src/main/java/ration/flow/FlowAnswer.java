@@ -215,6 +215,11 @@ public final class FlowAnswer {
         return PlanMaker.pipe(plan.system(), run);
     }
 
+    /** Gauge pressure over the fuel of a tank, Pa. */
+    public double airspace(String tank) {
+        return pose.airspace(tank);
+    }
+
     public Map<String, TankLevel> levels() {
         return pose.levels();
     }

@@ -7,9 +7,12 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -43,6 +46,10 @@ public final class FlowPage extends LivePage {
     private final Label budgetTitle = Ui.label("", "page-title");
     private final Label budgetCase = Ui.label("", "soft");
     private final Label sentence = Ui.wrapped("", "sentence");
+    private final Label lower = Ui.label("Along the path", "page-title");
+    private final ToggleGroup choices = new ToggleGroup();
+    private final AskPane ask;
+    private Optional<AskPane.Question> asked = Optional.empty();
     private final PicturePane profile;
     private final PicturePane budget;
     private final AdvicePane advice;
@@ -53,6 +60,8 @@ public final class FlowPage extends LivePage {
         this.session = session;
         matrix = new FlowMatrix(session);
         advice = new AdvicePane(session);
+        ask = new AskPane(session);
+        lower.setMinWidth(Region.USE_PREF_SIZE);
         profile = new PicturePane("path-profile", (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h,
                 measure)).orElse(new Picture(w, h, List.of())), pick);
         budget = new PicturePane("head-budget", (w, h) -> look().map(l -> HeadBudget.draw(system(), l, units(), w, h))
@@ -73,14 +82,35 @@ public final class FlowPage extends LivePage {
         scroll.setFocusTraversable(false);
         VBox cases = new VBox(8, head, scroll, legend(), remarks);
         cases.getStyleClass().add("flow-cases");
-        HBox title = new HBox(12, Ui.label("Along the path", "page-title"), profileTitle);
+        HBox title = new HBox(12, lower, profileTitle, Ui.spring(), choose("Along the path", Optional.empty()), choose("How steep", Optional.of(
+                AskPane.Question.HOW_STEEP)), choose("Which tank", Optional.of(AskPane.Question.WHICH_TANK)));
         title.setAlignment(Pos.BASELINE_LEFT);
         title.getStyleClass().add("flow-title");
-        VBox.setVgrow(profile, Priority.ALWAYS);
-        VBox path = new VBox(title, profile);
+        StackPane stack = new StackPane(profile, ask);
+        ask.setVisible(false);
+        VBox.setVgrow(stack, Priority.ALWAYS);
+        VBox path = new VBox(title, stack);
         path.getStyleClass().add("flow-path");
         VBox.setVgrow(path, Priority.ALWAYS);
         return new VBox(cases, Ui.rule(), path);
+    }
+
+    private ToggleButton choose(String text, Optional<AskPane.Question> question) {
+        ToggleButton b = new ToggleButton(text);
+        b.setId("flow-" + text.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+        b.getStyleClass().add("chip");
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setToggleGroup(choices);
+        b.setSelected(question.isEmpty());
+        b.setOnAction(e -> {
+            b.setSelected(true);
+            asked = question;
+            lower.setText(text);
+            profile.setVisible(question.isEmpty());
+            ask.setVisible(question.isPresent());
+            refresh();
+        });
+        return b;
     }
 
     private HBox legend() {
@@ -143,8 +173,9 @@ public final class FlowPage extends LivePage {
         low.setText("Low: " + units.text(a.project().brief().lowFuel().si(), Dimension.VOLUME) + " over unusable");
         matrix.update();
         remarks(a);
-        profileTitle.setText(look().map(l -> PathProfile.title(l, units)).orElse(""));
-        profile.redraw();
+        profileTitle.setText(asked.isPresent() ? look().map(l -> l.label(system(), units)).orElse("") : look().map(l -> PathProfile.title(l, units))
+                .orElse(""));
+        asked.ifPresentOrElse(ask::update, profile::redraw);
         budget.redraw();
         boolean pumped = look().map(l -> l.capacity().pumped() > 0).orElse(false);
         budgetTitle.setText(pumped ? "Where the pressure goes" : "Where the head goes");

@@ -1,0 +1,44 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.project.Pattern;
+
+/** How steep, and which tank: asked on the Flow page, answered for the case looked at. */
+class FlowQuestionsWindowTest extends WindowHarness {
+
+    @Start
+    void start(Stage stage) throws IOException {
+        begin(stage);
+    }
+
+    private void press(String id) {
+        robot.interact(() -> node(id).requestFocus());
+        keys(KeyCode.SPACE);
+    }
+
+    @Test
+    void howSteepAndWhichTankAreAnsweredForTheCase() {
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-how-steep").tryQuery().isPresent());
+        press("#flow-how-steep");
+        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from "));
+        String upper = label("#ask-state");
+        robot.clickOn("#position-selector-fuselage");
+        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from ") && !label("#ask-state").equals(upper));
+        assertThat(node("#how-steep").getAccessibleText()).startsWith("Climb 17\u00b0 holds from ");
+        press("#flow-which-tank");
+        until(() -> label("#ask-state").contains("no two tanks are open to the engine at once"));
+        robot.interact(() -> session.show(Pattern.GRAVITY_TEED.project(), null));
+        until(() -> label("#ask-state").contains("by its line") && label("#ask-state").contains("both give alike"));
+        assertThat(everyText()).contains("lost to Tee", "its vent adds");
+        press("#flow-along-the-path");
+        until(() -> robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
+    }
+}
