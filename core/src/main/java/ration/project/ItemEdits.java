@@ -121,7 +121,7 @@ public final class ItemEdits {
         public Void gaugePort(GaugePort g) {
             for (GaugePort.Shows shows : GaugePort.Shows.values()) {
                 if (shows != g.shows()) {
-                    add("Make it a " + shows.label().toLowerCase(java.util.Locale.ROOT), new GaugePort(g.tag(), shows));
+                    add(makeIt(shows.label()), new GaugePort(g.tag(), shows));
                 }
             }
             return null;
@@ -210,10 +210,15 @@ public final class ItemEdits {
                 ? new Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
     }
 
+    private static String makeIt(String label) {
+        String word = label.toLowerCase(java.util.Locale.ROOT);
+        return "Make it " + ("aeiou".indexOf(word.charAt(0)) >= 0 ? "an " : "a ") + word;
+    }
+
     private void inlet(EngineInlet inlet) {
         for (EngineInlet.Style style : EngineInlet.Style.values()) {
             if (style != inlet.style()) {
-                add("Make it a " + style.label().toLowerCase(java.util.Locale.ROOT), inlet.withStyle(style,
+                add(makeIt(style.label()), inlet.withStyle(style,
                         style != EngineInlet.Style.FLOAT && inlet.returns()));
             }
         }

@@ -19,6 +19,8 @@ final class KeysCard extends StackPane {
         {"I", "insert an item in the picked run"},
         {"B", "branch off the picked run"},
         {"J", "join an open port of the picked item to another; letters find"},
+        {"O", "what else the picked item may have: an outlet, an inlet, a breaker; letters find"},
+        {"F", "go to an item by its name"},
         {"V", "add a vent to the picked tank"},
         {"D", "add a drain to the picked tank or strainer"},
         {"R", "lead a return from the picked item to its tank"},

@@ -563,7 +563,7 @@ public final class MainWindow {
 
     private void keyTyped(KeyEvent e) {
         boolean sheet = stage.getScene().getFocusOwner() instanceof Sheet<?>;
-        if (writing() || sheet || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
+        if (writing() || sheet || layout.choosing() || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
             return;
         }
         switch (e.getCharacter()) {

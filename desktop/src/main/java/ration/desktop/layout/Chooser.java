@@ -78,6 +78,11 @@ final class Chooser extends VBox {
         show(question, "Type to find. Enter lays a run, its length to be measured. Escape closes.", 360, joins, closed);
     }
 
+    /** Things to do at once, or items to go to. */
+    void acts(String question, List<Option> acts, Runnable closed) {
+        show(question, "Type to find. Enter takes it. Escape closes.", 360, acts, closed);
+    }
+
     /** Layouts to start from. */
     void patterns(Consumer<Pattern> chosen, Runnable closed) {
         show("Start from which layout?", "Every figure in it is an estimate to be measured over. Escape closes.", 620,
@@ -98,19 +103,19 @@ final class Chooser extends VBox {
         getChildren().get(1).requestFocus();
     }
 
-    /** What is offered and holds all that was typed. */
+    /** What is offered and holds all that was typed: first what is called so, then what has it in its name, then the rest. */
     private void fill() {
         getChildren().setAll(Ui.label(asked + (typed.isEmpty() ? "" : "  " + typed), "group-title"));
-        for (Option option : offered) {
-            String text = (option.label() + " " + option.detail()).toLowerCase(java.util.Locale.ROOT);
-            if (java.util.Arrays.stream(typed.split(" ")).allMatch(text::contains)) {
-                getChildren().add(button(option));
-            }
-        }
+        offered.stream().filter(o -> holds(o.label() + " " + o.detail())).sorted(java.util.Comparator.comparingInt(o -> o.label().toLowerCase(
+                java.util.Locale.ROOT).startsWith(typed) ? 0 : holds(o.label()) ? 1 : 2)).forEach(o -> getChildren().add(button(o)));
         if (getChildren().size() == 1) {
             getChildren().add(Ui.label("Nothing is called so: Backspace takes a letter back.", "soft"));
         }
         getChildren().add(Ui.label(hint, "soft"));
+    }
+
+    private boolean holds(String text) {
+        return java.util.Arrays.stream(typed.split(" ")).allMatch(text.toLowerCase(java.util.Locale.ROOT)::contains);
     }
 
     private Button button(Option option) {

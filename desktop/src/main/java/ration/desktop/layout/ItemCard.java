@@ -335,9 +335,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private void take(String offer) {
-        String id = shown;
-        session.apply(Edit.of(offer + ", " + session.project().system().item(id).map(Item::name).orElse(""),
-                p -> p.with(ItemEdits.taking(id, offer).apply(p.system()))));
+        LayoutActions.take(session, shown, offer);
     }
 
     private static List<Fitting> without(List<Fitting> fittings, Fitting one) {

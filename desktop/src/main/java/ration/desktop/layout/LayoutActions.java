@@ -8,6 +8,7 @@ import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.project.Edit;
+import ration.project.ItemEdits;
 import ration.project.Joining;
 import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Outcome;
@@ -36,6 +37,12 @@ final class LayoutActions {
     static void branchTo(Session session, PortRef port) {
         String run = session.picked().get();
         take(session, "Branch to " + Joining.words(session.project().system(), port), s -> Joining.branch(s, run, port));
+    }
+
+    /** Takes up what an item's card offers. */
+    static void take(Session session, String id, String offer) {
+        session.apply(Edit.of(offer + ", " + session.project().system().item(id).map(Item::name).orElse(""), p -> p.with(ItemEdits.taking(id, offer).apply(
+                p.system()))));
     }
 
     static void remove(Session session) {

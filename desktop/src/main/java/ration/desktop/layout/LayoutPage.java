@@ -27,6 +27,7 @@ import ration.drawing.SchematicView;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Run;
+import ration.project.ItemEdits;
 import ration.project.Joining;
 import ration.project.LayoutEdits;
 import ration.project.LayoutEdits.Spot;
@@ -173,6 +174,11 @@ public final class LayoutPage extends BorderPane implements Arriving {
     /** An item moves across by so much of the drawing's width at a key. */
     private static final double STEP = 0.01;
 
+    /** Whether letters typed now find something among what is offered. */
+    public boolean choosing() {
+        return chooser.isVisible();
+    }
+
     /** A key pressed anywhere on the page but in a text. */
     public void key(KeyEvent e) {
         if (chooser.isVisible()) {
@@ -189,6 +195,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case I -> this::insert;
             case B -> this::branch;
             case J -> this::join;
+            case O -> this::more;
+            case F -> this::find;
             case V -> () -> LayoutActions.vent(session);
             case D -> () -> LayoutActions.drain(session);
             case R -> () -> LayoutActions.giveBack(session);
@@ -281,6 +289,27 @@ public final class LayoutPage extends BorderPane implements Arriving {
         } else {
             chooser.joins("Join " + name + " to what?", joins, this::focusDrawing);
         }
+    }
+
+    /** What else can be done with the picked item: what its card offers, by typing. */
+    private void more() {
+        String picked = session.picked().get();
+        List<Chooser.Option> offers = ItemEdits.of(session.project().system(), picked).stream().map(o -> new Chooser.Option("more-"
+                + o.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), o.label(), "", () -> LayoutActions.take(session, picked, o.label())))
+                .toList();
+        String name = session.project().system().item(picked).map(Item::name).orElse("");
+        if (offers.isEmpty()) {
+            session.say(name.isEmpty() ? "Pick an item first: what can be added to it is offered." : name + " has nothing that could be added to it.");
+        } else {
+            chooser.acts("What of " + name + "?", offers, this::focusDrawing);
+        }
+    }
+
+    /** Picks an item by its name. */
+    private void find() {
+        List<Chooser.Option> items = session.project().system().items().stream().map(i -> new Chooser.Option("find-" + i.id(), i.name(), i.kind(),
+                () -> session.picked().set(i.id()))).toList();
+        chooser.acts("Go to which item?", items, this::focusDrawing);
     }
 
     private List<Chooser.Option> joins() {
