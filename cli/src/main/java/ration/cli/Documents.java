@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ration.assess.Assessment;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
@@ -19,8 +20,8 @@ final class Documents {
     /** The document; empty, with the reason printed, if it cannot be used. */
     static Optional<Project> open(String file, PrintWriter err) {
         try {
-            boolean demo = !Files.exists(Path.of(file)) && (file.equals("demo") || ProjectFile.demos().stream()
-                    .anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
+            boolean demo = !Files.exists(Path.of(file)) && (file.equals("demo") || Stream.concat(ProjectFile
+                    .demos().stream(), ProjectFile.systems().stream()).anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
             return Optional.of(!demo ? ProjectFile.open(Path.of(file))
                     : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
         } catch (ProjectFileException e) {

@@ -17,6 +17,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import ration.model.Problem;
 import ration.model.Validation;
 import ration.project.Project;
@@ -94,21 +95,26 @@ public final class ProjectFile {
         return List.of(DEMO, "tansy-l3", "brindle-a2");
     }
 
+    /** Whole systems as people build them that ship with the program beside the demos, by file name without ending. */
+    public static List<String> systems() {
+        return List.of("two-outlets", "collector-sump", "collectors-duplex", "twin-pumps-six-port", "header-bleed", "jet-siphon", "pump-modules");
+    }
+
     /** The demo somebody means by a name or the beginning of one, in any case: tansy, Tansy L3, tansy-l3. */
     public static Project demoNamed(String written) throws ProjectFileException {
         String wanted = written.strip().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
-        for (String name : demos()) {
+        for (String name : Stream.concat(demos().stream(), systems().stream()).toList()) {
             if (!wanted.isEmpty() && name.startsWith(wanted)) {
                 return demo(name);
             }
         }
         throw new ProjectFileException("There is no demo called " + written.strip() + ". There are: "
-                + String.join(", ", demos()) + ".");
+                + String.join(", ", demos()) + "; " + String.join(", ", systems()) + ".");
     }
 
-    /** A demo that ships with the program, by its file name without ending. */
+    /** A demo or a whole system that ships with the program, by its file name without ending. */
     public static Project demo(String name) throws ProjectFileException {
-        try (InputStream in = ProjectFile.class.getResourceAsStream("/demos/" + name + ENDING)) {
+        try (InputStream in = ProjectFile.class.getResourceAsStream("/demos/" + (systems().contains(name) ? "more/" : "") + name + ENDING)) {
             if (in == null || !name.matches("[a-z0-9-]+")) {
                 throw new ProjectFileException("There is no demo called " + name + ".");
             }

@@ -63,6 +63,17 @@ class CollisionsTest {
         assertThat(found).as(found.toString()).hasSizeLessThanOrEqualTo(STILL.getOrDefault(pattern, 0));
     }
 
+    /** Whole systems as people build them; pictures that still have collisions, of the six attitudes of each; the numbers only go down. */
+    @ParameterizedTest
+    @CsvSource({"two-outlets, 0", "collector-sump, 0", "collectors-duplex, 0", "twin-pumps-six-port, 0", "header-bleed, 0", "jet-siphon, 0",
+        "pump-modules, 0"})
+    void wholeSystemsHaveNoneButThoseNamed(String name, int still) {
+        Project p = Systems.demo(name);
+        assertThat(Assessment.of(p).problems()).isEmpty();
+        List<Set<String>> found = drawn(p, WIDE, true).stream().filter(f -> !f.isEmpty()).toList();
+        assertThat(found).as(found.toString()).hasSizeLessThanOrEqualTo(still);
+    }
+
     /** What the program offers, put in at random: few of the pictures have a collision at all. */
     @Test
     void randomLayoutsSeldomHaveOne() {

@@ -2,12 +2,17 @@ package ration.flow;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
+import java.util.stream.Stream;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Regime;
+import ration.file.ProjectFile;
 import ration.model.Tank;
 import ration.project.Pattern;
 import ration.project.Project;
@@ -15,14 +20,18 @@ import ration.project.Project;
 /** The way of the fuel from where it comes from. */
 class PathTest {
 
+    static Stream<Arguments> layouts() {
+        return Stream.concat(Arrays.stream(Pattern.values()).map(p -> Arguments.of(p.name(), p.project())), ProjectFile.systems().stream().map(s ->
+                Arguments.of(s, Systems.demo(s))));
+    }
+
     /**
      * Whatever goes round, from a rail back to the header before its pumps or through a jet, the way begins at a tank's surface,
      * and along it losses, what pumps add and what is left make up the height of the fuel over the inlet.
      */
     @ParameterizedTest
-    @EnumSource(Pattern.class)
-    void beginsAtATankAndAddsUp(Pattern pattern) {
-        Project p = pattern.project();
+    @MethodSource("layouts")
+    void beginsAtATankAndAddsUp(String pattern, Project p) {
         CaseAnswer look = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
         for (Regime regime : Regime.values()) {
             FlowAnswer flow = regime.of(look);

@@ -12,6 +12,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
@@ -223,6 +224,11 @@ public final class MainWindow {
         for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
             menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> openDemo(demo)));
         }
+        Menu systems = new Menu("Whole systems");
+        systems.setId("menu-systems");
+        ProjectFile.systems().forEach(s -> systems.getItems().add(item(Character.toUpperCase(s.charAt(0)) + s.substring(1).replace('-', ' '),
+                "menu-system-" + s, null, () -> openDemo(s))));
+        menu.getItems().add(systems);
         for (Path recent : session.home().recent()) {
             menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
                     () -> settled(() -> leave(() -> open(recent)))));
