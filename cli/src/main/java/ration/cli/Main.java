@@ -2,6 +2,7 @@ package ration.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -33,6 +34,11 @@ public final class Main {
         PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
         PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
         System.exit(run(out, err, args));
+    }
+
+    /** Names of all commands. */
+    static Set<String> commands() {
+        return new CommandLine(new Main()).getSubcommands().keySet();
     }
 
     /** Runs one command; returns its exit code: 0 good, 1 short or disproved, 2 cannot be used. */

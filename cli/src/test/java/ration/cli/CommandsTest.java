@@ -44,6 +44,17 @@ class CommandsTest {
         return file;
     }
 
+    /** The script that starts the program hands on every command there is, and tells of it. */
+    @Test
+    void everyCommandIsHandedOnByTheScript() throws IOException {
+        String script = Files.readString(Path.of("..", "ration"));
+        String handed = script.lines().filter(l -> l.strip().startsWith("check|")).findFirst().orElseThrow();
+        assertThat(Main.commands()).isNotEmpty().allSatisfy(c -> {
+            assertThat(List.of(handed.strip().split("[|)]"))).contains(c);
+            assertThat(script).contains("./ration " + c + " ");
+        });
+    }
+
     /** What the demo's cards say to do: a tube, a tank three inches up, a placard, and caps that breathe too. */
     private static Project fixed(Project demo) {
         FuelSystem s = demo.system();
