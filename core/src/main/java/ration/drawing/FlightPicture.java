@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
-import ration.check.Verdict;
 import ration.drawdown.Flight;
 import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightTable;

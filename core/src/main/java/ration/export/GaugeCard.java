@@ -6,6 +6,7 @@ import java.util.List;
 import ration.assess.TankAnswer;
 import ration.condition.Attitude;
 import ration.drawing.Ink;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;

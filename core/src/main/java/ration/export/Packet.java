@@ -13,10 +13,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Comparison;
 import ration.assess.Ledger;
-import ration.assess.VaporAnswer;
-import ration.check.Check;
 import ration.check.Finding;
-import ration.check.Measure;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.drawdown.Flight;
@@ -30,7 +27,9 @@ import ration.evidence.Named;
 import ration.evidence.Readout;
 import ration.evidence.Standing;
 import ration.evidence.Work;
-import ration.export.PacketPages.Column;
+import ration.paper.Pages;
+import ration.paper.PdfSheet;
+import ration.paper.Pages.Column;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultSearch;
 import ration.file.ProjectFile;
@@ -72,7 +71,7 @@ public final class Packet {
     private final UnitSystem units;
     private final LocalDate today;
     private final Task task;
-    private PacketPages pages;
+    private Pages pages;
 
     private Packet(Assessment assessment, UnitSystem units, LocalDate today, Task task) {
         this.assessment = assessment;
@@ -110,7 +109,7 @@ public final class Packet {
         Packet packet = new Packet(a, units, today, task);
         String title = a.project().name() + ", fuel system packet";
         try (PdfSheet pdf = new PdfSheet(title, paper.width, paper.height, true)) {
-            packet.pages = new PacketPages(pdf, paper.width, paper.height);
+            packet.pages = new Pages(pdf, paper.width, paper.height);
             PacketFigures figures = new PacketFigures(pdf, packet.pages, a, units, task);
             List<Section> sections = new ArrayList<>(List.of(packet::cover, () -> packet.since(before), () -> packet.drawing(pdf), packet::measured, packet::cases, figures::budget,
                     packet::compliance, packet::tests));

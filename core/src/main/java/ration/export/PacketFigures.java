@@ -16,7 +16,9 @@ import ration.condition.Attitude;
 import ration.drawing.Ink;
 import ration.drawing.StrandedPicture;
 import ration.drawing.VaporPath;
-import ration.export.PacketPages.Column;
+import ration.paper.Pages;
+import ration.paper.PdfSheet;
+import ration.paper.Pages.Column;
 import ration.flow.PathStep;
 import ration.geometry.Point3;
 import ration.model.Item;
@@ -34,13 +36,13 @@ final class PacketFigures {
     private static final double METRE = GaugeCard.POINTS / Unit.INCH.toSi(1);
 
     private final PdfSheet pdf;
-    private final PacketPages pages;
+    private final Pages pages;
     private final Assessment assessment;
     private final Project project;
     private final UnitSystem units;
     private final Task task;
 
-    PacketFigures(PdfSheet pdf, PacketPages pages, Assessment assessment, UnitSystem units, Task task) {
+    PacketFigures(PdfSheet pdf, Pages pages, Assessment assessment, UnitSystem units, Task task) {
         this.pdf = pdf;
         this.pages = pages;
         this.assessment = assessment;
@@ -131,7 +133,7 @@ final class PacketFigures {
                     false);
             double top = pages.at() + 22;
             bar(top);
-            double x = PacketPages.LEFT;
+            double x = Pages.LEFT;
             for (Attitude a : attitudes) {
                 x = strips(t, a, x, top);
             }
@@ -139,7 +141,7 @@ final class PacketFigures {
     }
 
     private void bar(double top) throws IOException {
-        double right = PacketPages.LEFT + pages.inside();
+        double right = Pages.LEFT + pages.inside();
         double left = right - 2 * GaugeCard.POINTS;
         pdf.line(left, top, right, top, 1, Ink.INK);
         pdf.line(left, top - 5, left, top + 5, 1, Ink.INK);

@@ -3,6 +3,7 @@ package ration.export;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import ration.drawing.Corner;
 import ration.drawing.Ink;
 import ration.drawing.Mark;
 import ration.drawing.Mark.Pen;
@@ -76,20 +77,6 @@ public final class PictureSvg {
             }
         }
         add("<path d=\"%s%s\"%s/>", d, path.closed() ? " Z" : "", paint(path.fill(), path.pen()));
-    }
-
-    /** Where a rounded corner begins and ends. */
-    record Corner(Spot in, Spot out) {
-        static Corner of(Spot before, Spot at, Spot after, double radius) {
-            double a = Math.hypot(at.x() - before.x(), at.y() - before.y());
-            double b = Math.hypot(after.x() - at.x(), after.y() - at.y());
-            double r = Math.min(radius, Math.min(a, b) / 2);
-            return new Corner(toward(at, before, a == 0 ? 0 : r / a), toward(at, after, b == 0 ? 0 : r / b));
-        }
-
-        private static Spot toward(Spot from, Spot to, double share) {
-            return new Spot(from.x() + (to.x() - from.x()) * share, from.y() + (to.y() - from.y()) * share);
-        }
     }
 
     private static String at(Spot s) {

@@ -13,6 +13,7 @@ import ration.evidence.Form;
 import ration.evidence.TestKind;
 import ration.model.Selector;
 import ration.model.ShutOff;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;

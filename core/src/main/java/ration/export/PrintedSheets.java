@@ -16,6 +16,8 @@ import ration.drawing.TextMeasure;
 import ration.model.Construction;
 import ration.model.FuelSystem;
 import ration.model.Run;
+import ration.paper.Pages;
+import ration.paper.PdfSheet;
 import ration.plumbing.CutLength;
 import ration.plumbing.Joints;
 import ration.plumbing.LineRules;

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import ration.breathing.SamplingCard;
 import ration.drawing.Ink;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 
 /** The pre-flight sampling card: every drain in walk-round order, with boxes for colour, water and grit. */

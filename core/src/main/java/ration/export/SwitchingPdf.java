@@ -8,6 +8,7 @@ import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightTable;
 import ration.drawing.Ink;
 import ration.model.Tank;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;

@@ -15,6 +15,7 @@ import ration.evidence.Procedure;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.model.Measured;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 import ration.proof.Programme;
 import ration.proof.Wanted;

@@ -3,7 +3,6 @@
  * strip at true scale and the sampling card as PDF, the case matrix as CSV, and the present case as an EPANET network with
  * a note of every approximation.
  *
- * <p>Pictures come from {@code ration.drawing} and look the same as on the screen. PDF text uses B612 (SIL Open Font
- * License, beside the font files) and stays text.
+ * <p>Pictures come from {@code ration.drawing} and look the same as on the screen; paper is {@code ration.paper}.
  */
 package ration.export;

@@ -43,7 +43,7 @@ final class Collisions {
     }
 
     private static Font font(String file) {
-        try (InputStream in = Picture.class.getResourceAsStream("/ration/export/" + file)) {
+        try (InputStream in = Picture.class.getResourceAsStream("/ration/paper/" + file)) {
             return Font.createFont(Font.TRUETYPE_FONT, in);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -2,15 +2,14 @@ package ration.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.stage.Stage;
-import ration.assess.Assessment;
 import ration.desktop.frame.MainWindow;
 import ration.desktop.frame.NativeFileDialogs;
 import ration.desktop.session.Home;
 import ration.desktop.session.Session;
+import ration.desktop.session.Worked;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Project;
@@ -22,8 +21,8 @@ public final class RationApp extends Application {
     private Session session;
 
     /** The document asked for, read and assessed while the toolkit starts. */
-    private record First(Project project, Optional<Assessment> assessment, String trouble) {
-        static final First EMPTY = new First(Project.empty(), Optional.empty(), "");
+    private record First(Worked worked, String trouble) {
+        static final First EMPTY = new First(Worked.of(Project.empty()), "");
     }
 
     /** Begins with the demo asked for, so that it is there when the window is. */
@@ -35,10 +34,9 @@ public final class RationApp extends Application {
 
     private static First demo(String name) {
         try {
-            Project project = ProjectFile.demoNamed(name);
-            return new First(project, Optional.of(Assessment.of(project)), "");
+            return new First(Worked.of(ProjectFile.demoNamed(name)), "");
         } catch (ProjectFileException e) {
-            return new First(Project.empty(), Optional.empty(), e.fullText());
+            return new First(First.EMPTY.worked(), e.fullText());
         }
     }
 
@@ -48,7 +46,7 @@ public final class RationApp extends Application {
         session = new Session(Home.usual());
         MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
         First document = first.exceptionally(e -> First.EMPTY).join();
-        session.begin(document.project(), document.assessment());
+        session.begin(document.worked());
         StartReport.watch(stage);
         window.show();
         List<String> args = getParameters().getRaw();

@@ -3,13 +3,13 @@ package ration.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 import ration.condition.Fault;
+import ration.desktop.session.Worked;
 import ration.project.Pattern;
 
 /** A hidden fault found by entering readings, in the real window. */
@@ -38,7 +38,8 @@ class FindWindowTest extends WindowHarness {
     /** Rail pressure reads low; the return pinched it jumps: the regulator, in two readings. Then it is set on the layout. */
     @Test
     void aHiddenRegulatorFaultIsFoundInThreeReadings() {
-        robot.interact(() -> session.begin(Pattern.HEADER_TWO_PUMPS.project(), Optional.empty()));
+        Worked header = Worked.of(Pattern.HEADER_TWO_PUMPS.project());
+        robot.interact(() -> session.begin(header));
         until(() -> !session.shown().get().assessment().blocked());
         robot.clickOn("#rail-find");
         until(() -> !label("#find-next").isEmpty() && !cause(0).isEmpty());

@@ -5,8 +5,13 @@ import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Optional;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import ration.acceptance.SignOff;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -42,6 +47,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     private final Session session;
     private final FileDialogs dialogs;
+    private final ThreadPoolExecutor writer = writer();
     private Path lastIssued;
 
     Exports(Session session, FileDialogs dialogs) {
@@ -96,7 +102,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     @Override
     public void writeTable(String suggested, String text) {
-        write(suggested, FileDialogs.Kind.TABLE, path -> Files.writeString(path, text, StandardCharsets.UTF_8));
+        write(suggested, FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, text, StandardCharsets.UTF_8));
     }
 
     @Override
@@ -111,29 +117,28 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             session.say("No test is still to run, so there is no card to print.");
             return;
         }
-        write(named("cards"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.TestCards.of(a, session.units().get())));
+        write(named("cards"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.TestCards.of(a, now.units())));
     }
 
     @Override
     public void print() {
-        write(named("runs"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.runsPdf(session.project())));
+        write(named("runs"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, PrintedSheets.runsPdf(now.project())));
     }
 
     /** Gauge card and dipstick strip of a tank. */
     void gaugeCard(String tank) {
-        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, path -> Files.write(path,
-                ration.export.GaugeCard.pdf(session.project(), t, session.units().get()))));
+        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, (path, now) -> Files.write(path,
+                ration.export.GaugeCard.pdf(now.project(), t, now.units()))));
     }
 
     /** Every drain in walk-round order, to tick off. */
     void samplingCard() {
-        write(named("sampling"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SamplingPdf.of(session.project())));
+        write(named("sampling"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.SamplingPdf.of(now.project())));
     }
 
     /** When to switch to what. */
     void switchingCard(ration.drawdown.Flight flight) {
-        write(named("switching"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.SwitchingPdf.of(session.project(), flight, session
-                .units().get())));
+        write(named("switching"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.SwitchingPdf.of(now.project(), flight, now.units())));
     }
 
     /** The packet for the inspector; made beside the window, which can stop it. */
@@ -212,10 +217,10 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
         Project p = session.project();
         if (paper == UpkeepPage.Paper.PREFLIGHT) {
-            write(named("preflight"), FileDialogs.Kind.PDF, path -> Files.write(path, ration.export.PreflightPdf.of(assessment(), session.units().get())));
+            write(named("preflight"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.PreflightPdf.of(now.assessment(), now.units())));
             return;
         }
-        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, path -> Files.writeString(path, switch (paper) {
+        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, switch (paper) {
             case CALENDAR -> UpkeepFiles.calendar(p, today);
             case PARTS -> UpkeepFiles.parts(p, today);
             case LOG, PREFLIGHT -> UpkeepFiles.log(p);
@@ -223,26 +228,28 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     }
 
     void drawingPdf() {
-        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, path -> Files.write(path, PrintedSheets.drawingPdf(
-                assessment(), l, session.units().get()))));
+        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, PrintedSheets.drawingPdf(
+                now.assessment(), l, now.units()))));
     }
 
     void drawingSvg() {
-        look(l -> write(named("drawing"), FileDialogs.Kind.SVG, path -> Files.writeString(path, PictureSvg.of(
-                PrintedSheets.drawing(assessment(), l, session.units().get(), Tokens.measure()), label(l)),
-                StandardCharsets.UTF_8)));
+        look(l -> {
+            String said = label(l);
+            write(named("drawing"), FileDialogs.Kind.SVG, (path, now) -> Files.writeString(path, PictureSvg.of(PrintedSheets.drawing(
+                    now.assessment(), l, now.units(), Tokens.measure()), said), StandardCharsets.UTF_8));
+        });
     }
 
     void matrix() {
-        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, path -> Files.writeString(path, MatrixCsv.of(assessment(),
-                session.units().get()), StandardCharsets.UTF_8)));
+        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, MatrixCsv.of(now.assessment(),
+                now.units()), StandardCharsets.UTF_8)));
     }
 
     void network() {
         look(l -> {
             try {
                 String text = EpanetInp.of(l.capacity(), label(l));
-                write(named("case"), FileDialogs.Kind.NETWORK, path -> Files.writeString(path, text, StandardCharsets.UTF_8));
+                write(named("case"), FileDialogs.Kind.NETWORK, (path, now) -> Files.writeString(path, text, StandardCharsets.UTF_8));
             } catch (IllegalArgumentException e) {
                 session.say(e.getMessage());
             }
@@ -270,22 +277,42 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     /** Writes what cannot fail but for the disk. */
     @FunctionalInterface
     interface Writing {
-        void to(Path path) throws IOException;
+        void to(Path path, Now now) throws IOException;
+    }
+
+    /** The document as it was when it was asked for: what is written behind the window knows no later edit. */
+    record Now(Project project, Assessment assessment, UnitSystem units) {
     }
 
     void write(String suggested, FileDialogs.Kind kind, Writing writing) {
         dialogs.toSave(suggested, kind).ifPresent(chosen -> {
-            written(chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending()), writing);
+            Now now = new Now(session.project(), assessment(), session.units().get());
+            written(chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending()), writing, now);
         });
     }
 
-    private void written(Path path, Writing writing) {
-        try {
-            writing.to(path);
-            session.say("Written: " + path.getFileName());
-        } catch (IOException e) {
-            session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
-                    + ". Choose another place; nothing is lost in the window.");
-        }
+    /** Behind the window, one after the other; a window that closes waits for the last. A file is there whole or not at all. */
+    private void written(Path path, Writing writing, Now now) {
+        writer.execute(() -> {
+            String said = "Written: " + path.getFileName();
+            Path part = path.resolveSibling("." + path.getFileName() + ".part");
+            try {
+                writing.to(part, now);
+                Files.move(part, path, StandardCopyOption.REPLACE_EXISTING);
+            } catch (IOException e) {
+                said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.";
+            } catch (RuntimeException e) {
+                said = path.getFileName() + " was not written: " + e.getMessage();
+            }
+            part.toFile().delete();
+            String words = said;
+            Platform.runLater(() -> session.say(words));
+        });
+    }
+
+    private static ThreadPoolExecutor writer() {
+        ThreadPoolExecutor one = new ThreadPoolExecutor(1, 1, 1, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), r -> new Thread(r, "writing"));
+        one.allowCoreThreadTimeOut(true);
+        return one;
     }
 }

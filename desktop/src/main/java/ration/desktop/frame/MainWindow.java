@@ -51,7 +51,6 @@ import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
 import ration.fault.FaultAnswer;
 import ration.file.ProjectFile;
-import ration.file.ProjectFileException;
 import ration.project.Brief;
 import ration.project.Project;
 
@@ -335,11 +334,8 @@ public final class MainWindow {
 
     private void openDemo(String name) {
         settled(() -> leave(() -> {
-            try {
-                session.show(ProjectFile.demo(name), null);
-            } catch (ProjectFileException e) {
-                session.say(e.fullText());
-            }
+            openingCard.name(name);
+            session.openDemo(name);
         }));
     }
 

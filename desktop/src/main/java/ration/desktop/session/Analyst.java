@@ -17,10 +17,6 @@ import ration.project.Project;
 /** Assesses snapshots in the background; only the newest answer is delivered, on the interface thread. */
 final class Analyst {
 
-    /** What was computed from what. */
-    record Result(Assessment assessment, Condition condition, Optional<CaseAnswer> look) {
-    }
-
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
         Thread thread = new Thread(r, "assessment");
         thread.setDaemon(true);
@@ -28,7 +24,7 @@ final class Analyst {
     });
     private final AtomicLong newest = new AtomicLong();
     private final UnaryOperator<Assessment> after;
-    private Assessment last;
+    private volatile Assessment last;
 
     Analyst() {
         this(UnaryOperator.identity());
@@ -39,11 +35,16 @@ final class Analyst {
         this.after = after;
     }
 
-    /** At once, on the calling thread: for the first picture of a document; quick where it was assessed before. */
-    synchronized Result now(Project project, Condition condition, Optional<Assessment> known) {
+    /** At once, on the calling thread: for a document that was not worked out behind the window. */
+    synchronized Worked now(Project project, Condition condition) {
         newest.incrementAndGet();
-        known.filter(k -> k.project() == project).ifPresent(k -> last = k);
         return compute(project, condition);
+    }
+
+    /** Goes on from a document that was. */
+    void take(Worked known) {
+        newest.incrementAndGet();
+        last = known.assessment();
     }
 
     void close() {
@@ -54,7 +55,7 @@ final class Analyst {
     /**
      * @param early told the flow margin of an edit as soon as it is known, before all else; never after the answer itself
      */
-    void ask(Project project, Condition condition, Consumer<CaseAnswer> early, Consumer<Result> deliver) {
+    void ask(Project project, Condition condition, Consumer<CaseAnswer> early, Consumer<Worked> deliver) {
         long mine = newest.incrementAndGet();
         worker.execute(() -> {
             if (mine == newest.get()) {
@@ -64,7 +65,7 @@ final class Analyst {
                         early.accept(c);
                     }
                 }));
-                Result result = compute(project, condition);
+                Worked result = compute(project, condition);
                 Platform.runLater(() -> {
                     if (mine == newest.get()) {
                         deliver.accept(result);
@@ -76,7 +77,8 @@ final class Analyst {
 
     private synchronized Optional<CaseAnswer> atOnce(Project project) {
         try {
-            return last == null || last.project() == project ? Optional.empty() : Assessment.flowAtOnce(project, last);
+            Assessment known = last;
+            return known == null || known.project() == project ? Optional.empty() : Assessment.flowAtOnce(project, known);
         } catch (RuntimeException e) {
             // the whole assessment that follows says what is wrong
             return Optional.empty();
@@ -84,19 +86,18 @@ final class Analyst {
     }
 
     /** Never fails: an answer that could not be worked out is one that shows nothing and says so. */
-    private synchronized Result compute(Project project, Condition condition) {
+    private synchronized Worked compute(Project project, Condition condition) {
         try {
-            if (last == null || last.project() != project) {
-                last = after.apply(Assessment.of(project, Optional.ofNullable(last)));
+            Assessment known = last;
+            if (known == null || known.project() != project) {
+                known = after.apply(Assessment.of(project, Optional.ofNullable(known)));
+                last = known;
             }
-            Optional<CaseAnswer> look = last.look(condition);
-            // every page shows it; found here, it is there when they ask
-            look.ifPresent(CaseAnswer::openLine);
-            look.ifPresent(CaseAnswer::atNeeded);
-            return new Result(last, condition, look);
+            return Worked.of(known, condition);
         } catch (RuntimeException | Error e) {
-            last = Assessment.failed(project, Failure.words(e));
-            return new Result(last, condition, Optional.empty());
+            Worked failed = Worked.failed(project, condition, e);
+            last = failed.assessment();
+            return failed;
         }
     }
 }

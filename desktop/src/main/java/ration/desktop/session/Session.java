@@ -174,12 +174,23 @@ public final class Session {
         show(opened, from, Optional.empty(), Optional.empty());
     }
 
-    /** Puts a document without a file in the window, with its assessment where that is there already. */
-    public void begin(Project opened, Optional<Assessment> known) {
-        show(opened, null, Optional.empty(), known);
+    /** Puts a document without a file in the window that was worked out already. */
+    public void begin(Worked known) {
+        show(known.assessment().project(), null, Optional.empty(), Optional.of(known));
     }
 
-    private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Assessment> known) {
+    /** Puts a demo in the window, read and worked out behind it. */
+    public void openDemo(String name) {
+        opening.start(task -> {
+            try {
+                return new Read(Optional.empty(), Optional.of(Worked.of(ProjectFile.demo(name))), "");
+            } catch (ProjectFileException e) {
+                return new Read(Optional.empty(), Optional.empty(), e.fullText());
+            }
+        }, read -> read.worked().ifPresentOrElse(this::begin, () -> say(read.trouble())), this::say);
+    }
+
+    private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Worked> known) {
         keep(home::forget);
         project = opened;
         saved = opened;
@@ -190,8 +201,9 @@ public final class Session {
         picked.set("");
         chosenRegime.set(null);
         before.set(null);
-        condition = Assessment.start(opened);
-        deliver(analyst.now(opened, condition, known));
+        condition = known.map(Worked::condition).orElseGet(() -> Assessment.start(opened));
+        known.ifPresent(analyst::take);
+        deliver(known.orElseGet(() -> analyst.now(opened, condition)));
     }
 
     /** One after the other in the background; of several waiting only the newest counts. */
@@ -206,9 +218,13 @@ public final class Session {
         }
     }
 
-    /** Takes up unsaved work of an earlier session; it stays unsaved. */
+    /** Takes up unsaved work of an earlier session, worked out behind the window; it stays unsaved. */
     public void resume(Home.Recovered work) {
-        show(work.project(), work.file().orElse(null));
+        opening.start(task -> Worked.of(work.project()), a -> resumed(work, a), this::say);
+    }
+
+    private void resumed(Home.Recovered work, Worked known) {
+        show(work.project(), work.file().orElse(null), Optional.empty(), Optional.of(known));
         saved = null;
         changed.set(true);
         // what stands on disk may be newer than what was lost: ask before it is written over
@@ -294,7 +310,7 @@ public final class Session {
         look(condition.with(attitude));
     }
 
-    private void deliver(Analyst.Result result) {
+    private void deliver(Worked result) {
         early.set(null);
         if (shown.get() == null || shown.get().assessment() != result.assessment()) {
             faults.set(null);
@@ -304,7 +320,7 @@ public final class Session {
     }
 
     /** What came of reading a document, with its assessment, or why there is none. */
-    private record Read(Optional<ProjectFile.Opened> opened, Optional<Assessment> assessment, String trouble) {
+    private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {
     }
 
     /**
@@ -317,7 +333,7 @@ public final class Session {
             try {
                 ProjectFile.Opened opened = ProjectFile.load(path);
                 task.progress().accept(0.4);
-                return new Read(Optional.of(opened), Optional.of(Assessment.of(opened.project())), "");
+                return new Read(Optional.of(opened), Optional.of(Worked.of(opened.project())), "");
             } catch (ProjectFileException e) {
                 return new Read(Optional.empty(), Optional.empty(), e.fullText());
             }
@@ -326,7 +342,7 @@ public final class Session {
                 say(read.trouble());
                 return;
             }
-            show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.assessment());
+            show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.worked());
             keeper.execute(() -> home.remember(path));
             hush();
             then.run();

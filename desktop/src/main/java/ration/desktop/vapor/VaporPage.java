@@ -64,7 +64,10 @@ public final class VaporPage extends LivePage {
     private final QuantityField<Double> altitude;
     private final QuantityField<Double> fuel;
     private final Button grade;
+    private final LongWork heating = new LongWork("warmth along the path");
     private Air air;
+    private Optional<PathHeat> path = Optional.empty();
+    private Asked asked;
     private Optional<PathHeat> held = Optional.empty();
     private Project helped;
     private Project seen;
@@ -185,8 +188,42 @@ public final class VaporPage extends LivePage {
     }
 
     private Optional<PathHeat> path() {
+        return path;
+    }
+
+    /** What the path is of: a case on a day. */
+    private record Asked(Optional<CaseAnswer> look, Air air) {
+    }
+
+    /** Works out the warmth along the path behind the window, unless it is known; then draws. */
+    private void heat() {
         Session.Shown s = session.shown().get();
-        return s.look().filter(l -> l.demand().usable()).map(l -> VaporAnswer.path(s.project(), l, air));
+        Asked now = new Asked(s.look().filter(l -> l.demand().usable()), air);
+        if (now.equals(asked)) {
+            drawn();
+            return;
+        }
+        asked = now;
+        if (now.look().isEmpty()) {
+            heating.cancel();
+            path = Optional.empty();
+            drawn();
+            return;
+        }
+        heating.start(task -> VaporAnswer.path(s.project(), now.look().get(), now.air()), p -> {
+            path = Optional.of(p);
+            drawn();
+        }, why -> {
+            path = Optional.empty();
+            trouble.setText("Not shown: " + why);
+            drawn();
+        });
+    }
+
+    private void drawn() {
+        along.redraw();
+        map.redraw();
+        soak.update();
     }
 
     private Picture alongPicture(double w, double h) {
@@ -243,9 +280,7 @@ public final class VaporPage extends LivePage {
         ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Let go" : "Hold to compare");
         caseWords.setText(session.shown().get().look().map(CaseAnswer::condition).map(c -> "pressure in the fuel against the"
                 + " pressure at which it boils, " + c.attitude().label()).orElse(""));
-        along.redraw();
-        map.redraw();
-        soak.update();
+        heat();
         figures(heat);
         zones.update(project());
         if (project() != helped) {

@@ -56,7 +56,7 @@ class AnalystTest {
     @Test
     void anAnswerIsGivenAtOnceWhereItIsWanted() throws ProjectFileException {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
-        Analyst.Result result = new Analyst().now(demo, Assessment.start(demo), java.util.Optional.empty());
+        Worked result = new Analyst().now(demo, Assessment.start(demo));
         assertThat(result.look()).isPresent();
         assertThat(result.assessment().cases()).isNotEmpty();
     }
@@ -71,9 +71,9 @@ class AnalystTest {
             }
             return a;
         });
-        assertThat(analyst.now(demo, Assessment.start(demo), java.util.Optional.empty()).assessment().governing()).isPresent();
+        assertThat(analyst.now(demo, Assessment.start(demo)).assessment().governing()).isPresent();
         CountDownLatch done = new CountDownLatch(1);
-        List<Analyst.Result> got = Collections.synchronizedList(new ArrayList<>());
+        List<Worked> got = Collections.synchronizedList(new ArrayList<>());
         analyst.ask(edited, Assessment.start(edited), c -> { }, r -> {
             got.add(r);
             done.countDown();

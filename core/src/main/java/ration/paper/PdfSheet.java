@@ -1,4 +1,4 @@
-package ration.export;
+package ration.paper;
 
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -23,6 +23,7 @@ import org.apache.xmpbox.XMPMetadata;
 import org.apache.xmpbox.schema.PDFAIdentificationSchema;
 import org.apache.xmpbox.type.BadFieldValueException;
 import org.apache.xmpbox.xml.XmpSerializer;
+import ration.drawing.Corner;
 import ration.drawing.Ink;
 import ration.drawing.Mark;
 import ration.drawing.NotchMarks;
@@ -30,12 +31,12 @@ import ration.drawing.Picture;
 import ration.drawing.TextMeasure;
 
 /** A PDF drawn page by page in points, y down from the top left, in the program's typeface. */
-final class PdfSheet implements Closeable {
+public final class PdfSheet implements Closeable {
 
     /** US letter, lying. */
-    static final double WIDTH = 792;
-    static final double HEIGHT = 612;
-    static final double MARGIN = 36;
+    public static final double WIDTH = 792;
+    public static final double HEIGHT = 612;
+    public static final double MARGIN = 36;
 
     private final PDDocument document = new PDDocument();
     private final double width;
@@ -45,12 +46,13 @@ final class PdfSheet implements Closeable {
     private final PDFont bold;
     private PDPageContentStream page;
 
-    PdfSheet(String title) throws IOException {
+    /** A sheet of US letter, lying, in colour. */
+    public PdfSheet(String title) throws IOException {
         this(title, WIDTH, HEIGHT, false);
     }
 
     /** @param grey whether colours are printed as greys of the same lightness */
-    PdfSheet(String title, double width, double height, boolean grey) throws IOException {
+    public PdfSheet(String title, double width, double height, boolean grey) throws IOException {
         this.width = width;
         this.height = height;
         this.grey = grey;
@@ -66,7 +68,8 @@ final class PdfSheet implements Closeable {
         }
     }
 
-    void newPage() throws IOException {
+    /** Begins a page; what is drawn next goes on it. */
+    public void newPage() throws IOException {
         if (page != null) {
             page.close();
         }
@@ -76,18 +79,19 @@ final class PdfSheet implements Closeable {
     }
 
     /** A box, filled. */
-    void box(double x, double y, double w, double h, Ink fill) throws IOException {
+    public void box(double x, double y, double w, double h, Ink fill) throws IOException {
         fillWith(fill);
         page.addRect((float) x, (float) (height - y - h), (float) w, (float) h);
         page.fill();
     }
 
-    int pages() {
+    /** Pages begun so far. */
+    public int pages() {
         return document.getNumberOfPages();
     }
 
     /** Goes back to a page that is there already, to write on it. */
-    void backTo(int number) throws IOException {
+    public void backTo(int number) throws IOException {
         if (page != null) {
             page.close();
         }
@@ -95,7 +99,7 @@ final class PdfSheet implements Closeable {
     }
 
     /** A bookmark to the page that was begun last. */
-    void bookmark(String title) {
+    public void bookmark(String title) {
         PDDocumentOutline outline = document.getDocumentCatalog().getDocumentOutline();
         if (outline == null) {
             outline = new PDDocumentOutline();
@@ -108,7 +112,7 @@ final class PdfSheet implements Closeable {
     }
 
     /** Makes it last: PDF/A-2b (ISO 19005-2), its colours with the primaries of sRGB. */
-    void lasting(String title) throws IOException {
+    public void lasting(String title) throws IOException {
         XMPMetadata xmp = XMPMetadata.createXMPMetadata();
         try {
             PDFAIdentificationSchema id = xmp.createAndAddPDFAIdentificationSchema();
@@ -130,7 +134,8 @@ final class PdfSheet implements Closeable {
         document.getDocumentCatalog().addOutputIntent(intent);
     }
 
-    byte[] bytes() throws IOException {
+    /** The finished document; nothing can be drawn after. */
+    public byte[] bytes() throws IOException {
         if (page != null) {
             page.close();
             page = null;
@@ -170,7 +175,8 @@ final class PdfSheet implements Closeable {
         }
     }
 
-    double width(String text, double size, boolean strong) {
+    /** Width of a text, points. */
+    public double width(String text, double size, boolean strong) {
         try {
             return (strong ? bold : regular).getStringWidth(printable(text)) / 1000 * size;
         } catch (IOException e) {
@@ -179,7 +185,7 @@ final class PdfSheet implements Closeable {
     }
 
     /** Lines no wider than a room; a word that is wider stands alone. */
-    List<String> wrapped(String text, double room, double size, boolean strong) {
+    public List<String> wrapped(String text, double room, double size, boolean strong) {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : text.split(" ")) {
@@ -195,11 +201,13 @@ final class PdfSheet implements Closeable {
         return lines;
     }
 
-    TextMeasure measure() {
+    /** Measures texts as they will be drawn, points. */
+    public TextMeasure measure() {
         return this::width;
     }
 
-    void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
+    /** One line of text standing on y, points. */
+    public void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
         page.beginText();
         page.setFont(strong ? bold : regular, (float) size);
         fillWith(ink);
@@ -209,7 +217,8 @@ final class PdfSheet implements Closeable {
         page.endText();
     }
 
-    void line(double x1, double y1, double x2, double y2, double width, Ink ink) throws IOException {
+    /** A straight line, points. */
+    public void line(double x1, double y1, double x2, double y2, double width, Ink ink) throws IOException {
         strokeWith(ink);
         page.setLineWidth((float) width);
         page.setLineDashPattern(new float[0], 0);
@@ -241,7 +250,7 @@ final class PdfSheet implements Closeable {
     }
 
     /** A picture scaled into a place on the page. */
-    void picture(Picture picture, double x, double y, double scale) throws IOException {
+    public void picture(Picture picture, double x, double y, double scale) throws IOException {
         Placed placed = new Placed(x, y, scale, height);
         page.saveGraphicsState();
         page.addRect((float) x, (float) (height - y - picture.height() * scale), (float) (picture.width() * scale),
@@ -310,7 +319,7 @@ final class PdfSheet implements Closeable {
         for (int i = 1; i < spots.size(); i++) {
             Mark.Spot s = spots.get(i);
             if (path.corner() > 0 && !path.closed() && i + 1 < spots.size()) {
-                PictureSvg.Corner c = PictureSvg.Corner.of(spots.get(i - 1), s, spots.get(i + 1), path.corner());
+                Corner c = Corner.of(spots.get(i - 1), s, spots.get(i + 1), path.corner());
                 page.lineTo(at.x(c.in().x()), at.y(c.in().y()));
                 curve(c.in(), s, c.out(), at);
                 last = c.out();
@@ -341,7 +350,7 @@ final class PdfSheet implements Closeable {
         List<Mark.Spot> corners = List.of(new Mark.Spot(box.x(), box.y()), new Mark.Spot(box.x() + w, box.y()),
                 new Mark.Spot(box.x() + w, box.y() + h), new Mark.Spot(box.x(), box.y() + h));
         for (int i = 0; i < 4; i++) {
-            PictureSvg.Corner c = PictureSvg.Corner.of(corners.get((i + 3) % 4), corners.get(i), corners.get((i + 1) % 4), r);
+            Corner c = Corner.of(corners.get((i + 3) % 4), corners.get(i), corners.get((i + 1) % 4), r);
             if (i == 0) {
                 page.moveTo(at.x(c.in().x()), at.y(c.in().y()));
             } else {

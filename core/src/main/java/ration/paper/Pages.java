@@ -1,4 +1,4 @@
-package ration.export;
+package ration.paper;
 
 import java.io.IOException;
 import java.util.ArrayList;
@@ -10,10 +10,11 @@ import ration.drawing.Mark;
 import ration.drawing.Picture;
 
 /** Standing pages with a margin for punch holes: titles, running text, tables; each page is marked and numbered at the end. */
-final class PacketPages {
+public final class Pages {
 
-    static final double LEFT = 54;
-    static final double RIGHT = 36;
+    /** Margins left and right, points; left is wider for punch holes. */
+    public static final double LEFT = 54;
+    public static final double RIGHT = 36;
     private static final double TOP = 54;
     private static final double FOOT = 44;
     private static final double BODY = 8.5;
@@ -26,7 +27,8 @@ final class PacketPages {
     private final double height;
     private double y;
 
-    PacketPages(PdfSheet pdf, double width, double height) {
+    /** Standing pages of this width and height, points. */
+    public Pages(PdfSheet pdf, double width, double height) {
         this.pdf = pdf;
         this.width = width;
         this.height = height;
@@ -39,25 +41,26 @@ final class PacketPages {
      * @param share of the width
      * @param text  of a row
      */
-    record Column<R>(String head, double share, Function<R, String> text) {
+    public record Column<R>(String head, double share, Function<R, String> text) {
     }
 
     /** How far down the page is written. */
-    double at() {
+    public double at() {
         return y;
     }
 
     /** Where the last line may stand. */
-    double foot() {
+    public double foot() {
         return height - FOOT;
     }
 
-    double inside() {
+    /** Room between the margins, points. */
+    public double inside() {
         return width - LEFT - RIGHT;
     }
 
     /** A page with a title of its own and a bookmark. */
-    void page(String title, String detail) throws IOException {
+    public void page(String title, String detail) throws IOException {
         pdf.newPage();
         pdf.bookmark(title);
         y = TOP + 14;
@@ -67,7 +70,7 @@ final class PacketPages {
     }
 
     /** The same page goes on: another section of it. */
-    void section(String title, String detail) throws IOException {
+    public void section(String title, String detail) throws IOException {
         room(4 * LINE);
         y += 8;
         pdf.text(LEFT, y, title, 10, true, Ink.INK);
@@ -94,7 +97,8 @@ final class PacketPages {
         return true;
     }
 
-    void text(String words, double size, boolean strong) throws IOException {
+    /** Running text, wrapped; goes on the next page where there is no room. */
+    public void text(String words, double size, boolean strong) throws IOException {
         for (String line : pdf.wrapped(words, inside(), size, strong)) {
             room(LINE);
             pdf.text(LEFT, y, line, size, strong, Ink.INK);
@@ -102,12 +106,13 @@ final class PacketPages {
         }
     }
 
-    void space(double points) {
+    /** Leaves room, points. */
+    public void space(double points) {
         y += points;
     }
 
     /** Label and value beside each other, several a row. */
-    void facts(List<String[]> facts) throws IOException {
+    public void facts(List<String[]> facts) throws IOException {
         double w = inside() / facts.size();
         for (int i = 0; i < facts.size(); i++) {
             pdf.text(LEFT + i * w, y, facts.get(i)[0], 8, false, Ink.SOFT);
@@ -119,22 +124,25 @@ final class PacketPages {
         y += 40;
     }
 
-    void notch(double x, double at, double w, double ratio, ration.check.Verdict verdict) throws IOException {
+    /** A notch bar at a place, points. */
+    public void notch(double x, double at, double w, double ratio, ration.check.Verdict verdict) throws IOException {
         pdf.picture(new Picture(w, 12, List.of(new Picture.Piece("", Picture.Kind.SYMBOL, "", List.of(new Mark.Notch(0, 3, w, 7, ratio, verdict))))), x, at, 1);
     }
 
-    void picture(Picture picture) throws IOException {
+    /** A picture between the margins, on the next page where there is no room. */
+    public void picture(Picture picture) throws IOException {
         double scale = Math.min(inside() / picture.width(), (height - FOOT - 20 - y) / picture.height());
         pdf.picture(picture, LEFT, y, scale);
         y += picture.height() * scale + LINE;
     }
 
-    <R> void table(List<Column<R>> columns, List<R> rows) throws IOException {
+    /** A table that goes on from page to page under its head. */
+    public <R> void table(List<Column<R>> columns, List<R> rows) throws IOException {
         table(columns, rows, r -> false);
     }
 
     /** @param struck rows that no longer count: grey, edged, struck through, legible */
-    <R> void table(List<Column<R>> columns, List<R> rows, Predicate<R> struck) throws IOException {
+    public <R> void table(List<Column<R>> columns, List<R> rows, Predicate<R> struck) throws IOException {
         heads(columns);
         for (R row : rows) {
             List<List<String>> cells = new ArrayList<>();
@@ -181,7 +189,7 @@ final class PacketPages {
     }
 
     /** A line to sign on. */
-    void signature(String who, String says) throws IOException {
+    public void signature(String who, String says) throws IOException {
         room(34);
         pdf.text(LEFT, y + 10, who, 9, true, Ink.INK);
         pdf.text(LEFT + 100, y + 10, says, 8.5, false, Ink.INK);
@@ -194,7 +202,7 @@ final class PacketPages {
     }
 
     /** Name, mark, caution and number on every page. */
-    void finish(String name, String mark) throws IOException {
+    public void finish(String name, String mark) throws IOException {
         int pages = pdf.pages();
         for (int i = 0; i < pages; i++) {
             pdf.backTo(i);

@@ -1,4 +1,4 @@
-package ration.export;
+package ration.paper;
 
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;

@@ -1,0 +1,37 @@
+package ration.desktop.session;
+
+import java.util.Optional;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.condition.Condition;
+import ration.project.Project;
+
+/**
+ * A document worked out behind the window, with all that every page asks of the case looked at.
+ *
+ * @param condition the case looked at
+ * @param look      its answer; empty while nothing can be computed
+ */
+public record Worked(Assessment assessment, Condition condition, Optional<CaseAnswer> look) {
+
+    /** A document just opened, in the case one starts from; never fails: what cannot be worked out shows nothing and says so. */
+    public static Worked of(Project project) {
+        try {
+            return of(Assessment.of(project), Assessment.start(project));
+        } catch (RuntimeException | Error e) {
+            return failed(project, Assessment.start(Project.empty()), e);
+        }
+    }
+
+    static Worked of(Assessment assessment, Condition condition) {
+        Optional<CaseAnswer> look = assessment.look(condition);
+        // every page shows it; found here, it is there when they ask
+        look.ifPresent(CaseAnswer::openLine);
+        look.ifPresent(CaseAnswer::atNeeded);
+        return new Worked(assessment, condition, look);
+    }
+
+    static Worked failed(Project project, Condition condition, Throwable why) {
+        return new Worked(Assessment.failed(project, Failure.words(why)), condition, Optional.empty());
+    }
+}
