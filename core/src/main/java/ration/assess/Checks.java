@@ -21,6 +21,7 @@ import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Problem;
+import ration.model.Pump;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.ShutOff;
@@ -29,6 +30,7 @@ import ration.network.FrictionLaw;
 import ration.network.NetworkSolution;
 import ration.project.Project;
 import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
 
 /** The checks of this version, each a typed function from the assessed cases to findings. */
 final class Checks {
@@ -185,13 +187,24 @@ final class Checks {
                     Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
                     findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", inlet.id(),
                             verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
-                            : Finding.MET, u -> u.text(left, Dimension.PRESSURE) + " against "
+                            : Finding.MET, u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
                             ? " Not every case has an answer." : ""),
                             "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
                             Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
                 }));
+    }
+
+    /** In so many words where all running pumps together, against a shut end, stay under what the inlet must have. */
+    private String cannotReach(CaseAnswer c, double least, UnitSystem units) {
+        List<Pump> running = basis.topology().feedPumps().stream().filter(p -> !c.condition().stopped().contains(p.id()) && !p.curve().isEmpty())
+                .toList();
+        double shut = running.stream().mapToDouble(p -> p.curve().get(0).pressure().si()).sum();
+        double height = Math.max(0, c.demand().headAvailable().orElse(0) * c.demand().weight());
+        return running.isEmpty() || shut + height >= least ? "" : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
+                + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE) + ", and "
+                + units.text(least, Dimension.PRESSURE) + " are wanted. ";
     }
 
     /** Says where friction is least certain: a note, never worse than Holds. */

@@ -106,6 +106,17 @@ class PartsSaidTest {
         assertThat(Assessment.of(tight).governing().orElseThrow().margin()).isLessThan(Assessment.of(in).governing().orElseThrow().margin());
     }
 
+    /** A pump whose dead-head lies under what the inlet must have is told so in those words; one that could reach it is not. */
+    @Test
+    void aPumpThatCannotReachTheLeastInletPressureIsToldSo() {
+        Project rail = PARALLEL.with(PARALLEL.system().change("rail", ration.model.EngineInlet.class, i -> i.withPressures(Measured.of(70, Unit.PSI),
+                Optional.empty())));
+        Finding told = finding(rail, Check.FLOW_INLET_PRESSURE).orElseThrow();
+        assertThat(told.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(told.detail().in(UnitSystem.US)).contains("cannot reach the least inlet pressure: against a shut end 65").contains("70");
+        assertThat(finding(PARALLEL, Check.FLOW_INLET_PRESSURE).orElseThrow().detail().in(UnitSystem.US)).doesNotContain("cannot reach");
+    }
+
     /** A level sender that is there is asked to show zero at the unusable fuel. */
     @Test
     void aLevelSenderIsAskedForItsZero() {

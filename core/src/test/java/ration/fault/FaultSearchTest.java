@@ -37,9 +37,9 @@ class FaultSearchTest {
         return all.stream().filter(f -> f.fault().kind() == kind && f.fault().item().equals(item)).findFirst().orElseThrow();
     }
 
-    /** Every way of every part is asked, of every layout but one whose kinds all stand in others; only a run that leads nothing back has no return to block, and a supply is one cause. */
+    /** Every way of every part is asked, of every layout but two whose kinds all stand in others; only a run that leads nothing back has no return to block, and a supply is one cause. */
     @ParameterizedTest
-    @EnumSource(value = Pattern.class, names = "COLLECTOR_PER_TANK", mode = EnumSource.Mode.EXCLUDE)
+    @EnumSource(value = Pattern.class, names = {"COLLECTOR_PER_TANK", "HEADER_TWO_PUMPS"}, mode = EnumSource.Mode.EXCLUDE)
     void noWayOfAnyPartIsLeftOut(Pattern pattern) {
         Project p = pattern.project();
         List<FaultAnswer> answers = FaultSearch.of(Assessment.of(p));
