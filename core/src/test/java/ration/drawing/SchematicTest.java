@@ -178,7 +178,7 @@ class SchematicTest {
     }
 
     /** Whatever is laid out, however it is tilted, zoomed and sized, it can be drawn, with finite figures. */
-    @Property(tries = 70)
+    @Property(tries = 50)
     void anythingCanBeDrawn(@ForAll long seed) {
         Random random = new Random(seed);
         FuelSystem system = DEMO.system();

@@ -264,7 +264,7 @@ class ProjectFileTest {
     }
 
     /** A document with one value put wrong is read or refused; it never brings the assessment down. */
-    @Property(tries = 300)
+    @Property(tries = 200)
     void anySpoiltDocumentIsReadOrRefused(@ForAll long seed) {
         Random random = new Random(seed);
         ObjectNode doc = demo();

@@ -138,7 +138,7 @@ class CalibrationTest {
         int called = 0;
         int right = 0;
         for (String demo : DEMOS) {
-            Score s = run(demo, 18, 2026);
+            Score s = run(demo, 16, 2026);
             assertThat(100 * s.found / s.all).as(demo + ": " + s).isGreaterThanOrEqualTo(80);
             called += s.called;
             right += s.right;
