@@ -602,7 +602,9 @@ final class Arrangement {
             spots.add(new Spot(turn, levels.get(i)));
         }
         spots.add(end);
-        return tidy(spots);
+        List<Spot> way = tidy(spots);
+        // where two ports all but touch, the run between them is still there
+        return way.size() < 2 ? List.of(start, end) : way;
     }
 
     /** The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it takes one. */

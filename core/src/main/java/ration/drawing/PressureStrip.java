@@ -76,8 +76,10 @@ final class PressureStrip extends SchematicPart {
         text(RULER + 10, top + 14, "Pressure on the way", 12, true, Ink.INK, Anchor.START);
         List<Stop> way = way();
         if (way.size() < 2) {
-            text(RULER + 10, top + 32, "Nothing flows to the engine in this case.", 11, false, Ink.SOFT, Anchor.START);
-            piece("", Kind.RULER, "Pressure on the way: nothing flows to the engine", marks);
+            String why = answer.map(subject.regime()::of).filter(f -> !f.usable()).map(FlowAnswer::reason).filter(r -> !r.isBlank()).orElse(
+                    "Nothing flows to the engine in this case.");
+            text(RULER + 10, top + 32, shortened(why), 11, false, Ink.SOFT, Anchor.START);
+            piece("", Kind.RULER, "Pressure on the way: " + why, marks);
             return;
         }
         List<List<Stop>> beside = beside(way);
@@ -95,6 +97,15 @@ final class PressureStrip extends SchematicPart {
         draw(way, 2.2);
         figures(way);
         piece("", Kind.RULER, spoken(way), marks);
+    }
+
+    /** As much of a sentence as one line holds. */
+    private String shortened(String words) {
+        String cut = words;
+        while (measure.width(cut, 11, false) > right() - RULER - 24 && cut.lastIndexOf(' ') > 0) {
+            cut = cut.substring(0, cut.lastIndexOf(' '));
+        }
+        return cut.equals(words) ? words : cut + " \u2026";
     }
 
     private String words() {
