@@ -28,7 +28,7 @@ final class AskPane extends StackPane {
     /** What is asked. */
     enum Question { HOW_STEEP, WHICH_TANK }
 
-    private record Asked(Question question, Assessment assessment, Condition condition) {
+    private record Asked(Question question, Assessment assessment, Condition condition, UnitSystem units) {
     }
 
     private final Session session;
@@ -63,8 +63,9 @@ final class AskPane extends StackPane {
     /** Works out what is asked of the case shown, unless that was done. */
     void update(Question question) {
         Session.Shown shown = session.shown().get();
-        Asked now = new Asked(question, shown.assessment(), shown.condition());
-        boolean same = asked != null && asked.question() == question && asked.assessment() == now.assessment() && asked.condition().equals(now.condition());
+        Asked now = new Asked(question, shown.assessment(), shown.condition(), session.units().get());
+        boolean same = asked != null && asked.question() == question && asked.assessment() == now.assessment() && asked.condition().equals(now.condition())
+                && asked.units() == now.units();
         asked = now;
         steepPicture.setVisible(question == Question.HOW_STEEP);
         steepPicture.setManaged(question == Question.HOW_STEEP);
@@ -75,6 +76,10 @@ final class AskPane extends StackPane {
             return;
         }
         state.setText("Working it out.");
+        // what was found of another case is not this one's answer
+        steep = Optional.empty();
+        table.getChildren().clear();
+        steepPicture.redraw();
         if (question == Question.HOW_STEEP) {
             work.start(task -> HowSteep.of(now.assessment(), now.condition(), task), s -> {
                 steep = s;
