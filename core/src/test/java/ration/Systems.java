@@ -22,6 +22,7 @@ import ration.model.Tag;
 import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.quantity.Unit;
 
 /** Small systems for tests; inches. The carburettor stands at the datum. */
@@ -90,7 +91,7 @@ public final class Systems {
     }
 
     public static Project project(FuelSystem system) {
-        return Project.empty().withName("Test").with(system);
+        return Unsaid.said(Project.empty().withName("Test").with(system));
     }
 
     /** Level, every tank holding this many gallons. */

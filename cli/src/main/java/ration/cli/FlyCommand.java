@@ -105,7 +105,7 @@ final class FlyCommand implements Callable<Integer> {
         out.append(String.format(Locale.ROOT, "%n  lands %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n", clock(f.landing()
                 .minutes()), f.landing().usable() / GALLON, f.landing().needs() / GALLON, f.landing().reserve(), f.landingVerdict().word()));
         out.append(String.format(Locale.ROOT, "  gave %.1f gal until %s, placards promise %.1f gal  %s%n", f.reached().burnt() / GALLON, clock(f
-                .reached().endurance()), f.reached().placards() / GALLON, f.reached().verdict().word()));
+                .reached().endurance()), f.reached().placards() / GALLON, f.reachedVerdict().word()));
         if (f.reached().spilt() > 0.05 * GALLON) {
             out.append(String.format(Locale.ROOT, "  %.1f gal went overboard%n", f.reached().spilt() / GALLON));
         }
@@ -149,7 +149,7 @@ final class FlyCommand implements Callable<Integer> {
                 .landing().needs()).put("verdict", f.landingVerdict().word());
         Json.figure(landing, "reserveMinutes", f.landing().reserve());
         root.putObject("reached").put("burnt", f.reached().burnt()).put("placards", f.reached().placards()).put("spilt", f.reached().spilt()).put("enduranceMinutes", f.reached()
-                .endurance()).put("verdict", f.reached().verdict().word());
+                .endurance()).put("verdict", f.reachedVerdict().word());
         ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
                 .balance().at()).put("limit", f.balance().limit());
         balance.put("verdict", f.balance().verdict().word());

@@ -38,6 +38,7 @@ import ration.model.Validation;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.proof.Programme;
 import ration.tank.Feed;
 import ration.tank.TankBody;
@@ -115,6 +116,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, tanks, air, basis)));
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.addAll(Answered.missing(project, true, tanks, findings));
+        Unsaid unsaid = Unsaid.of(project);
+        findings.replaceAll(f -> RestsOn.said(f, unsaid));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, programme, findings);
     }

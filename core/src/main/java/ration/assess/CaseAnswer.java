@@ -20,6 +20,7 @@ import ration.model.PortRef;
 import ration.model.Selector;
 import ration.network.NetworkSolution;
 import ration.project.Brief;
+import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -41,6 +42,7 @@ public final class CaseAnswer {
     private final double factor;
     private final boolean judged;
     private final double usualKelvin;
+    private final Unsaid unsaid;
     private volatile FlowAnswer openLine;
     private volatile FlowAnswer atNeeded;
     private volatile List<PathLine.Stretch> line;
@@ -105,6 +107,7 @@ public final class CaseAnswer {
         this.factor = factor(brief, condition);
         this.judged = judged(brief, setting);
         this.usualKelvin = brief.fuelKelvin();
+        this.unsaid = Unsaid.of(brief, basis.system());
     }
 
     public Condition condition() {
@@ -210,8 +213,14 @@ public final class CaseAnswer {
     }
 
     public Verdict verdict() {
-        return !judged || !answered() ? Verdict.NOT_SHOWN
+        Verdict found = !judged || !answered() ? Verdict.NOT_SHOWN
                 : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
+        return found.shownIf(unsaid.flowSaid());
+    }
+
+    /** What nobody said of the engine it feeds. */
+    public Unsaid unsaid() {
+        return unsaid;
     }
 
     /** Whether the flow asked for, or any flow, would boil on its way. */

@@ -9,6 +9,7 @@ import ration.flow.FlowQuestion;
 import ration.model.Problem;
 import ration.model.Validation;
 import ration.project.Project;
+import ration.project.Unsaid;
 
 /**
  * The least flow margin over the judged cases, and nothing else: for changes that are only tried.
@@ -16,8 +17,9 @@ import ration.project.Project;
  * @param setting the case that governs
  * @param margin  capacity over demand in it
  * @param factor  what it should be
+ * @param said    whether somebody said all that it rests on
  */
-public record LeastMargin(CaseAnswer.Setting setting, double margin, double factor) {
+public record LeastMargin(CaseAnswer.Setting setting, double margin, double factor, boolean said) {
 
     public Condition condition() {
         return setting.condition();
@@ -28,7 +30,7 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
     }
 
     public Verdict verdict() {
-        return Verdict.atLeast(margin, factor);
+        return Verdict.atLeast(margin, factor).shownIf(said);
     }
 
     /** Of all cases of a project; empty while a problem blocks or nothing is judged. */
@@ -55,10 +57,11 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
     }
 
     private static Optional<LeastMargin> least(Project project, FlowBasis basis, List<CaseAnswer.Setting> cases) {
+        boolean said = Unsaid.of(project).flowSaid();
         return cases.parallelStream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
             double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
             double need = project.brief().demand() * c.condition().engine().power().demandShare();
-            return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()));
+            return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()), said);
         }).min(Ties.least(LeastMargin::ratio));
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -43,17 +44,20 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
      * may govern now.
      */
     public static Entry early(Assessment before, CaseAnswer now, UnitSystem units) {
-        return new Entry("Flow margin", needs(now.factor()), UnitSystem.figure(now.margin(), 2) + "\u00d7", now.verdict().worse(
+        return new Entry("Flow margin", now.unsaid().flowSaid() ? needs(now.factor()) : WHICH_ENGINE, UnitSystem.figure(now.margin(), 2) + "\u00d7", now.verdict().worse(
                 before.flowVerdict()), now.ratio(), now.label(before.project().system(), units)).because(() -> WhyFlow.margin(before.project(),
                         now));
     }
+
+    /** Said in place of the need where what the engine takes is only assumed. */
+    private static final String WHICH_ENGINE = "which engine?";
 
     private static String needs(double factor) {
         return "needs " + UnitSystem.figure(factor, 2) + "\u00d7";
     }
 
     public static Ledger of(Assessment a, UnitSystem units) {
-        String need = needs(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery().factor()));
+        String need = !Unsaid.of(a.project()).flowSaid() ? WHICH_ENGINE : needs(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery().factor()));
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
                 a.flowVerdict(), c.ratio(), c.label(a.project().system(), units)).because(() -> WhyFlow.margin(a.project(), c))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
@@ -94,7 +98,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 .isEmpty()).or(a::vapor);
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor()).map(v -> fahrenheit(v) + " " + VaporAnswer.signed(
                 v.degrees()) + "; ").orElse("");
-        return worse.map(v -> new Entry("Vapor", v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
+        return worse.map(v -> new Entry("Vapor", !v.look().unsaid().demandSaid() ? WHICH_ENGINE : v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
                 : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), beside + v.label(a.project())).because(() -> WhyVapor.gap(a.project(), v))).orElseGet(
                 () -> notShown("Vapor", "", "Nothing flows yet"));
     }

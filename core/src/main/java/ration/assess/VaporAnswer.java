@@ -96,7 +96,8 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         if (!fuelSaid()) {
             return Verdict.NOT_SHOWN;
         }
-        return degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
+        Verdict found = degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
+        return found.shownIf(look.unsaid().demandSaid());
     }
 
     /** Degrees over what is wanted, for the notch bar. */

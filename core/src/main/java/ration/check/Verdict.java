@@ -23,6 +23,11 @@ public enum Verdict {
         return ratio < 1 ? SHORT : ratio < 1 + THIN_SHARE ? THIN : HOLDS;
     }
 
+    /** This, or Not shown where that is worse, if what it rests on is not known. */
+    public Verdict shownIf(boolean known) {
+        return known ? this : worse(NOT_SHOWN);
+    }
+
     public Verdict worse(Verdict other) {
         return compareTo(other) >= 0 ? this : other;
     }

@@ -19,10 +19,11 @@ import ration.flight.Phase;
  * @param balance  left and right
  * @param reached  fuel that reached the engine before it stopped, and what the placards promise, m3
  * @param floors   what lies under the lowest outlet in the attitude of each phase, m3 by tank id
+ * @param said     whether somebody said what the engine takes
  * @param trouble  why it could not be flown to its end; empty if it could
  */
 public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> events, Landing landing, Balance balance, Reached reached,
-        List<Map<String, Double>> floors, String trouble) {
+        List<Map<String, Double>> floors, boolean said, String trouble) {
 
     public Flight {
         floors = List.copyOf(floors);
@@ -106,7 +107,7 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
      */
     public record Reached(double burnt, double placards, double spilt, double endurance) {
 
-        public Verdict verdict() {
+        Verdict verdict() {
             return burnt < placards - 1e-6 ? Verdict.SHORT : Verdict.HOLDS;
         }
     }
@@ -121,7 +122,12 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
         if (reached.endurance() < landing.minutes() - 1e-6 && trouble.isEmpty()) {
             return Verdict.SHORT;
         }
-        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() ? Verdict.SHORT : landing.verdict();
+        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() ? Verdict.SHORT : landing.verdict().shownIf(said);
+    }
+
+    /** Whether the tanks gave what their placards promise. */
+    public Verdict reachedVerdict() {
+        return reached.verdict().shownIf(said);
     }
 
     /** Of the whole: landing and balance. What the placards promise is Tanks' answer. */

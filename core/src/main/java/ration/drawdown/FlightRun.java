@@ -25,6 +25,7 @@ import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Tank;
 import ration.project.Brief;
+import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.remedy.Task;
@@ -157,7 +158,7 @@ public final class FlightRun {
         }
         FlightPlan byHand = plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND));
         Flight flown = new FlightRun(assessment, byHand, faults, fails, task, this).fly(0);
-        return new Flight(plan, flown.samples(), flown.events(), flown.landing(), flown.balance(), flown.reached(), flown.floors(), flown.trouble());
+        return new Flight(plan, flown.samples(), flown.events(), flown.landing(), flown.balance(), flown.reached(), flown.floors(), flown.said(), flown.trouble());
     }
 
     private Map<String, Double> start() {
@@ -271,7 +272,7 @@ public final class FlightRun {
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
         return new Flight(plan, samples, events, new Flight.Landing(landing, usable, needs(), rate > 0 ? Math.max(0, usable) / rate
                 : Double.POSITIVE_INFINITY), new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding
-                        .burnt(), total - placards(), holding.spilt(), t), floors(), trouble);
+                        .burnt(), total - placards(), holding.spilt(), t), floors(), Unsaid.of(assessment.project()).demandSaid(), trouble);
     }
 
     /** Nothing more where an outlet stands clear; else why nothing arrives. */

@@ -14,6 +14,7 @@ import ration.flow.FlowQuestion;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.vapor.Air;
 import ration.vapor.Gap;
 import ration.vapor.PathHeat;
@@ -26,8 +27,9 @@ import ration.vapor.PathHeat;
  * @param crossing minutes at which it begins to boil; empty where it never does
  * @param wanted   degrees that are wanted, K
  * @param fuelSaid whether it is said which fuel is bought
+ * @param demandSaid whether it is said what the engine takes
  */
-public record FlightVapor(List<Point> points, Optional<Double> crossing, double wanted, boolean fuelSaid) {
+public record FlightVapor(List<Point> points, Optional<Double> crossing, double wanted, boolean fuelSaid, boolean demandSaid) {
 
     /** In this time the fuel of a wing tank comes two thirds of the way to the air outside, minutes; common practice, no source. */
     public static final double LAG = 45;
@@ -78,7 +80,8 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
             here.ifPresent(all::add);
             asked = s;
         }
-        return new FlightVapor(all, crossing, heat.si(HeatFigure.NEEDED), heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID);
+        return new FlightVapor(all, crossing, heat.si(HeatFigure.NEEDED), heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID,
+                Unsaid.of(p).demandSaid());
     }
 
     /** Between two moments that lie on either side of boiling. */
@@ -111,7 +114,7 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
             return Verdict.NOT_SHOWN;
         }
         double d = least().get().degrees();
-        return d < wanted ? Verdict.SHORT : d < wanted + THIN ? Verdict.THIN : Verdict.HOLDS;
+        return (d < wanted ? Verdict.SHORT : d < wanted + THIN ? Verdict.THIN : Verdict.HOLDS).shownIf(demandSaid);
     }
 
     /** The least, with its place and time: +8.2 C, Engine pump, 0:26. */

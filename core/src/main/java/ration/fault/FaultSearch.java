@@ -30,6 +30,7 @@ import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 import ration.topology.Topology;
@@ -99,10 +100,18 @@ public final class FaultSearch {
     /** An exception never turns into a fault left out. */
     private FaultAnswer guarded(Fault f) {
         try {
-            return answer(f);
+            return said(answer(f));
         } catch (RuntimeException e) {
             return unknown(f, "It could not be worked out: " + e.getMessage());
         }
+    }
+
+    /** That enough arrives is not shown while it is not said what is enough. */
+    private FaultAnswer said(FaultAnswer found) {
+        Unsaid unsaid = Unsaid.of(assessment.project());
+        Verdict verdict = found.verdict().shownIf(unsaid.flowSaid());
+        return verdict == found.verdict() ? found : new FaultAnswer(found.fault(), found.part(), found.condition(), found.share(), found.minutes(),
+                found.seen(), found.wayOut(), verdict, found.why() + " " + Unsaid.words(unsaid.flow()));
     }
 
     private FaultAnswer unknown(Fault f, String why) {

@@ -27,6 +27,29 @@ public record Measured(Quantity quantity, String by) {
         return new Measured(Quantity.of(value, unit), by);
     }
 
+    /** How a figure came about that the program put in and nobody said: what rests on it is not shown. */
+    public static final String ASSUMED = "assumed";
+
+    /** A figure nobody said. */
+    public static Measured assumed(double value, Unit unit) {
+        return of(value, unit, ASSUMED);
+    }
+
+    /** Whether nobody said it. */
+    public boolean assumed() {
+        return by.equals(ASSUMED);
+    }
+
+    /** This figure as somebody says it now; how it was measured stays, unless it was only assumed. */
+    public Measured said(Quantity other) {
+        return new Measured(other, assumed() ? "" : by);
+    }
+
+    /** This figure as it stands, taken as said. */
+    public Measured said() {
+        return said(quantity);
+    }
+
     public double si() {
         return quantity.si();
     }

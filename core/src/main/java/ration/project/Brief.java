@@ -216,10 +216,10 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
         return fuelTemperature.si();
     }
 
-    /** A usual starting point: 100 hp, gravity, avgas. */
+    /** A usual starting point: gravity, avgas, and a demand that is only assumed: 100 hp at 0.55 lb/hp/h. */
     public static Brief usual() {
-        return new Brief("", Delivery.GRAVITY, Measured.of(100, Unit.HORSEPOWER),
-                Measured.of(0.55, Unit.POUND_PER_HORSEPOWER_HOUR),
+        return new Brief("", Delivery.GRAVITY, Measured.assumed(100, Unit.HORSEPOWER),
+                Measured.assumed(0.55, Unit.POUND_PER_HORSEPOWER_HOUR),
                 new Envelope(Measured.of(15, Unit.DEGREE), Measured.of(-6, Unit.DEGREE), Measured.of(6, Unit.DEGREE),
                         Measured.of(0, Unit.DEGREE)),
                 FuelGrade.AVGAS_100LL, Measured.of(15, Unit.CELSIUS), Measured.of(1, Unit.GALLON),
@@ -234,13 +234,18 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
         return new Brief(engine, other, power, consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
+    /** Take-off power and specific consumption taken as said, as they stand. */
+    public Brief demandSaid() {
+        return new Brief(engine, delivery, power.said(), consumption.said(), envelope, fuel, fuelTemperature, lowFuel, choices);
+    }
+
     public Brief withPower(Quantity q) {
-        return new Brief(engine, delivery, power.with(q), consumption, envelope, fuel, fuelTemperature, lowFuel,
+        return new Brief(engine, delivery, power.said(q), consumption, envelope, fuel, fuelTemperature, lowFuel,
                 choices);
     }
 
     public Brief withConsumption(Quantity q) {
-        return new Brief(engine, delivery, power, consumption.with(q), envelope, fuel, fuelTemperature, lowFuel,
+        return new Brief(engine, delivery, power, consumption.said(q), envelope, fuel, fuelTemperature, lowFuel,
                 choices);
     }
 

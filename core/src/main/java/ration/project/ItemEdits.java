@@ -224,7 +224,7 @@ public final class ItemEdits {
         }
         if (inlet.maximumPressure().isEmpty()) {
             add("Give greatest pressure", inlet.withPressures(inlet.minimumPressure(),
-                    Optional.of(Measured.of(8, Unit.PSI, BY))));
+                    Optional.of(Measured.assumed(8, Unit.PSI))));
         }
     }
 

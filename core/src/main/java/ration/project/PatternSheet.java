@@ -178,12 +178,12 @@ final class PatternSheet {
 
     PatternSheet carburettor(At at, double psi) {
         return add(new EngineInlet(tag("Carburettor", at), EngineInlet.Style.FLOAT, inches(0.25),
-                Measured.of(psi, Unit.PSI, BY), Optional.of(Measured.of(8, Unit.PSI, BY)), false));
+                Measured.assumed(psi, Unit.PSI), Optional.of(Measured.assumed(8, Unit.PSI)), false));
     }
 
     PatternSheet injection(String name, At at, EngineInlet.Style style, double least, double most, boolean returns) {
-        return add(new EngineInlet(tag(name, at), style, inches(0.25), Measured.of(least, Unit.PSI, BY),
-                Optional.of(Measured.of(most, Unit.PSI, BY)), returns));
+        return add(new EngineInlet(tag(name, at), style, inches(0.25), Measured.assumed(least, Unit.PSI),
+                Optional.of(Measured.assumed(most, Unit.PSI)), returns));
     }
 
     /** Two electric pumps side by side between a tee and a check-valve block, joined up: tee.in to check-block.out. */

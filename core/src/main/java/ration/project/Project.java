@@ -67,7 +67,7 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     public static Project empty() {
         EngineInlet inlet = new EngineInlet(
                 new Tag("carburettor", "Carburettor", Place.estimated(new Point3(0, 0, 0))),
-                Measured.of(0.25, Unit.INCH, "estimate"), Measured.of(0.5, Unit.PSI, "estimate"));
+                Measured.of(0.25, Unit.INCH, "estimate"), Measured.assumed(0.5, Unit.PSI));
         return new Project("New aircraft", "", Brief.usual(), new FuelSystem(List.of(inlet), Optional.empty()),
                 Map.of());
     }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import ration.check.Finding.Wording;
 import ration.check.Measure;
 import ration.check.Verdict;
@@ -25,6 +26,7 @@ import ration.model.Pump;
 import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -48,12 +50,14 @@ final class Outcomes {
 
     private final FuelSystem system;
     private final Brief brief;
+    private final Unsaid unsaid;
     private final Optional<FlowBasis> basis;
     private final Map<String, TankFigures> tanks;
 
     Outcomes(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks) {
         this.system = project.system();
         this.brief = project.brief();
+        this.unsaid = Unsaid.of(project);
         this.basis = basis;
         this.tanks = tanks;
     }
@@ -146,7 +150,12 @@ final class Outcomes {
         Outcome found = Outcome.measured(Verdict.atLeast(least, reading), least / reading, Measure.atLeast(least, reading, Dimension.FLOW), needs, predicted, u -> u.text(least,
                 Dimension.FLOW), u -> "The smallest of " + flows.size() + (flows.size() == 1 ? " run" : " runs, scatter " + u.text(most - least, Dimension.FLOW)) + ", poured " + u.text(
                         least, Dimension.FLOW) + ", " + u.text(l.atEngine(least), Dimension.FLOW) + " at the engine. " + asks.in(u));
-        return asAsked(sheet, found);
+        return said(asAsked(sheet, found), unsaid.flow());
+    }
+
+    /** What it was held against must have been said by somebody. */
+    private static Outcome said(Outcome found, List<String> assumed) {
+        return assumed.isEmpty() ? found : found.notShown(u -> Unsaid.words(assumed));
     }
 
     /** A flow test is entered, or taken as it is asked. */
@@ -211,10 +220,10 @@ final class Outcomes {
         double high = inlet.get().maximumPressure().map(m -> m.si()).orElse(Double.POSITIVE_INFINITY);
         boolean runs = sheet.figure("full").getAsDouble() >= low && sheet.figure("idle").getAsDouble() <= high;
         boolean holds = shut.getAsDouble() <= allowed;
-        return Outcome.measured(runs && holds ? Verdict.HOLDS : Verdict.SHORT, runs && holds ? 1.5 : 0.8, Measure.atMost(shut.getAsDouble(), Double.isInfinite(allowed) ? shut
+        return said(Outcome.measured(runs && holds ? Verdict.HOLDS : Verdict.SHORT, runs && holds ? 1.5 : 0.8, Measure.atMost(shut.getAsDouble(), Double.isInfinite(allowed) ? shut
                 .getAsDouble() : allowed, Dimension.PRESSURE), needs, predicted, u -> u.text(shut.getAsDouble(), Dimension.PRESSURE), u -> "With nothing flowing "
                         + u.text(shut.getAsDouble(), Dimension.PRESSURE) + (Double.isNaN(most) ? "" : ", " + u.text(most, Dimension.PRESSURE) + " by its curve") + (runs ? ""
-                                : "; running, it leaves what the engine bears") + (holds ? "." : "; a tenth over its curve: the lines see that."));
+                                : "; running, it leaves what the engine bears") + (holds ? "." : "; a tenth over its curve: the lines see that.")), Stream.concat(unsaid.least().stream(), unsaid.most().stream()).toList());
     }
 
     private static double deadHead(Pump p) {

@@ -27,15 +27,16 @@ import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Project;
+import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** What is checked of pumps, regulators, headers and rails, each made to hold and made to fail. */
 class PressureChecksTest {
 
-    private static final Project PARALLEL = Pattern.TWO_PUMPS_PARALLEL.project();
-    private static final Project HEADER = Pattern.HEADER_TWO_PUMPS.project();
-    private static final Project BOOST = Pattern.BOOST_AND_ENGINE_PUMP.project();
+    private static final Project PARALLEL = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+    private static final Project HEADER = Unsaid.said(Pattern.HEADER_TWO_PUMPS.project());
+    private static final Project BOOST = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
 
     private static Optional<Finding> finding(Project p, String id) {
         return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst();

@@ -41,4 +41,18 @@ class FlowQuestionsWindowTest extends WindowHarness {
         press("#flow-along-the-path");
         until(() -> robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
+
+    /** A starting layout knows no engine: the ledger asks which, the Brief tells what is assumed, and one press says that it is so. */
+    @Test
+    void anAssumedEngineShowsNothingUntilItIsSaid() {
+        robot.interact(() -> session.show(Pattern.GRAVITY_SELECTOR.project(), null));
+        until(() -> everyText().contains("which engine?"));
+        robot.clickOn("#rail-brief");
+        until(() -> label("#assumed").contains("take-off power 100 hp"));
+        press("#assumed-so");
+        until(() -> everyText().contains("needs 1.50\u00d7") && !node("#assumed-so").getParent().isVisible());
+        assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.check.Verdict.HOLDS);
+        robot.interact(session::undo);
+        until(() -> everyText().contains("which engine?"));
+    }
 }

@@ -9,6 +9,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -31,6 +32,7 @@ import ration.model.Measured;
 import ration.project.Brief;
 import ration.project.Edit;
 import ration.project.Practice;
+import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -154,8 +156,46 @@ public final class BriefPage extends ScrollPane implements Arriving {
         });
         HBox need = new HBox(8, times, needed);
         need.setAlignment(Pos.CENTER_LEFT);
-        return tile("Demand", sum, need, Ui.wrapped("0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
+        return tile("Demand", sum, need, assumed(), Ui.wrapped("0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
                 + "engine maker's figure where there is one.", "soft"));
+    }
+
+    /** What nobody said of the engine, with a button that says so. */
+    private Node assumed() {
+        Label words = Ui.wrapped("", "bold");
+        words.setId("assumed");
+        Button so = Ui.button("They are so", "assumed-so", () -> session.apply(Edit.of("Say that the engine's figures are so", Unsaid::said)));
+        so.setAccessibleText("The assumed figures of the engine are so");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(10, words, so);
+        row.setAlignment(Pos.CENTER_LEFT);
+        updates.add(() -> {
+            List<String> all = Unsaid.of(session.shown().get().project()).all();
+            row.setVisible(!all.isEmpty());
+            row.setManaged(!all.isEmpty());
+            words.setText("Assumed, said by nobody: " + String.join(", ", figures()) + ". What rests on them is Not shown until you enter yours, or"
+                    + " say that they are so.");
+        });
+        return row;
+    }
+
+    private List<String> figures() {
+        List<String> all = new ArrayList<>();
+        UnitSystem u = session.units().get();
+        Brief b = brief();
+        if (b.power().assumed()) {
+            all.add("take-off power " + b.power().quantity().shown());
+        }
+        if (b.consumption().assumed()) {
+            all.add("specific consumption " + b.consumption().quantity().shown());
+        }
+        session.shown().get().project().system().inlet().ifPresent(i -> {
+            if (i.minimumPressure().assumed()) {
+                all.add("least pressure of " + i.name() + " " + u.text(i.minimumPressure().si(), Dimension.PRESSURE));
+            }
+            i.maximumPressure().filter(Measured::assumed).ifPresent(m -> all.add("most " + u.text(m.si(), Dimension.PRESSURE)));
+        });
+        return all;
     }
 
     private static VBox column(Node node, String under) {

@@ -124,13 +124,16 @@ final class FlightCard extends VBox {
         if (!f.trouble().isEmpty()) {
             result.getChildren().add(Ui.wrapped("Not shown: " + f.trouble(), "wrong-text"));
         }
+        if (!f.said()) {
+            result.getChildren().add(Ui.wrapped("Not shown: what the engine takes is only assumed. Say it on the Brief.", "soft"));
+        }
         GridPane rows = new GridPane();
         rows.setHgap(8);
         rows.setVgap(2);
         rows.addRow(0, Ui.label("Reserve", "soft"), Ui.label(Double.isInfinite(f.landing().reserve()) ? "\u2013" : UnitSystem.figure(f.landing()
                 .reserve(), 0) + " min", "bold"), Ui.label("at its power", "soft"), word(f.landingVerdict()));
         rows.addRow(1, Ui.label("Reached", "soft"), Ui.label(volume(f.reached().burnt()) + " " + symbol(), "bold"), Ui.label("placards "
-                + volume(f.reached().placards()), "soft"), word(f.reached().verdict()));
+                + volume(f.reached().placards()), "soft"), word(f.reachedVerdict()));
         rows.addRow(2, Ui.label("Endurance", "soft"), Ui.label(FlightTable.clock(f.reached().endurance()), "bold"), Ui.label("last fuel", "soft"));
         if (f.balance().sides()) {
             rows.addRow(3, Ui.label("Left, right", "soft"), Ui.label(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "

@@ -22,6 +22,7 @@ import ration.desktop.style.NotchBar;
 import ration.drawdown.Flight;
 import ration.fault.FaultSum;
 import ration.upkeep.Due;
+import ration.project.Unsaid;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
@@ -99,7 +100,7 @@ final class Rail extends VBox {
 
     private void update() {
         Assessment a = session.shown().get().assessment();
-        boolean demand = a.project().brief().demand() > 0;
+        boolean demand = a.project().brief().demand() > 0 && Unsaid.of(a.project()).all().isEmpty();
         bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
         for (Page page : Page.values()) {
             bars.get(page).setVisible(page != Page.FIND);

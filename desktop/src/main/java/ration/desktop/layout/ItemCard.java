@@ -212,7 +212,7 @@ final class ItemCard extends ScrollPane {
         QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
                 t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::shown)
                 .onTrouble(trouble::setText)
-                .onValue(q -> set(field.label(), m -> m.with(q)));
+                .onValue(q -> set(field.label(), m -> m.said(q)));
         text.getStyleClass().add("card-field");
         figures.put(field.label(), text);
         return text;

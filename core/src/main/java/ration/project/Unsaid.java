@@ -1,0 +1,78 @@
+package ration.project;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import ration.model.EngineInlet;
+import ration.model.FuelSystem;
+import ration.model.Measured;
+
+/**
+ * The figures of the engine that the program put in and nobody said. What they decide may turn out Short, never better than
+ * Not shown.
+ *
+ * @param demand take-off power, specific consumption
+ * @param least  pressure at the inlet
+ * @param most   pressure at the inlet
+ */
+public record Unsaid(List<String> demand, List<String> least, List<String> most) {
+
+    public Unsaid {
+        demand = List.copyOf(demand);
+        least = List.copyOf(least);
+        most = List.copyOf(most);
+    }
+
+    /** What is only assumed of a brief and the inlet of its system. */
+    public static Unsaid of(Brief brief, FuelSystem system) {
+        List<String> demand = new ArrayList<>();
+        if (brief.power().assumed()) {
+            demand.add("take-off power");
+        }
+        if (brief.consumption().assumed()) {
+            demand.add("specific consumption");
+        }
+        Optional<EngineInlet> inlet = system.inlet();
+        return new Unsaid(demand, inlet.filter(i -> i.minimumPressure().assumed()).map(i -> "least pressure of " + i.name()).stream().toList(),
+                inlet.flatMap(EngineInlet::maximumPressure).filter(Measured::assumed).map(m -> "most pressure of " + inlet.get().name()).stream()
+                        .toList());
+    }
+
+    /** Of a whole project. */
+    public static Unsaid of(Project project) {
+        return of(project.brief(), project.system());
+    }
+
+    /** The same project with all of them taken as said, as they stand. */
+    public static Project said(Project project) {
+        FuelSystem system = project.system();
+        return project.with(project.brief().demandSaid()).with(system.inlet().map(i -> system.replace(i.withPressures(i.minimumPressure().said(),
+                i.maximumPressure().map(Measured::said)))).orElse(system));
+    }
+
+    /** All of them. */
+    public List<String> all() {
+        return Stream.of(demand, least, most).flatMap(List::stream).toList();
+    }
+
+    /** What a flow margin rests on of them: the demand and the least pressure. */
+    public List<String> flow() {
+        return Stream.of(demand, least).flatMap(List::stream).toList();
+    }
+
+    /** Whether the demand was said. */
+    public boolean demandSaid() {
+        return demand.isEmpty();
+    }
+
+    /** Whether all was said that a flow margin rests on. */
+    public boolean flowSaid() {
+        return flow().isEmpty();
+    }
+
+    /** A sentence that names what is only assumed; empty where all of it was said. */
+    public static String words(List<String> assumed) {
+        return assumed.isEmpty() ? "" : "Only assumed, and so not shown: " + String.join(", ", assumed) + ".";
+    }
+}
