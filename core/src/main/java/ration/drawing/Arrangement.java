@@ -582,8 +582,8 @@ final class Arrangement {
     }
 
     /** Whether a run lies off its height between two marks. */
-    double lane(Run run) {
-        return Optional.ofNullable(routes().get(run.id())).map(Router.Routed::lane).orElse(0.0);
+    Router.Lane lane(Run run) {
+        return Optional.ofNullable(routes().get(run.id())).map(Router.Routed::lane).orElse(Router.Lane.NONE);
     }
 
     /** With its uprights at these places; one that is not a number stands at the port. */
@@ -608,14 +608,16 @@ final class Arrangement {
     }
 
     /** The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it takes one. */
-    List<Double> levels(Run run, double lane) {
+    List<Double> levels(Run run, Router.Lane lane) {
         double from = port(run.from()).orElseThrow().y();
         double to = port(run.to()).orElseThrow().y();
         List<Double> levels = new ArrayList<>(List.of(from));
         run.points().forEach(p -> levels.add(y(p.point())));
         boolean bothUpright = run.points().isEmpty() && upright(run.from()) && upright(run.to());
-        if (lane != 0) {
-            double off = lane > 0 ? Math.max(from, to) + lane : Math.min(from, to) + lane;
+        if (lane.taken()) {
+            boolean under = lane.off() > 0;
+            double off = lane.off() + system.item(lane.item()).flatMap(i -> i.only(Fitted.class)).filter(i -> placed(i.id())).map(this::body).map(b ->
+                    under ? b[3] : b[1]).orElse(under ? Math.max(from, to) : Math.min(from, to));
             levels.add(Math.max(8, Math.min(view.height() - 10, off)));
         } else if (bothUpright) {
             Side a = side(run.from());

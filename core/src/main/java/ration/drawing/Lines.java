@@ -44,7 +44,7 @@ final class Lines extends SchematicPart {
                 arrow(marks, way.get(i - 1), way.get(i), through > 0, width, ink);
             }
         }
-        if (place.lane(run) != 0) {
+        if (place.lane(run).taken()) {
             laneMarks(marks, run, way, width);
         }
         String state = flowing ? units.text(Math.abs(through), Dimension.FLOW) : "no flow";

@@ -6,10 +6,13 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
 import ration.model.Fitted;
@@ -26,11 +29,17 @@ final class Router {
 
     /** How often all runs look for a better way among the others. */
     private static final int ROUNDS = 3;
+    /** How often those that still collide are tried first. */
+    private static final int AGAIN = 4;
     /** Places tried for an upright. */
     private static final int PLACES = 34;
     private static final double CLOSEST = 8;
     private static final double BESIDE = 76;
+    /** So far beside a port an upright is tried too, px. */
+    private static final double[] BESIDE_PORT = {14, 26};
     private static final double[] LANES = {24, 38, 52, 66};
+    /** How far a lane keeps from the symbol it passes, px. */
+    private static final double[] AROUND = {11, 20};
 
     private static final double CROSSING = 9;
     private static final double TOGETHER = 450;
@@ -52,9 +61,23 @@ final class Router {
      * The way of one run.
      *
      * @param turns where its uprights stand, px at no zoom, one for each change of level
-     * @param lane  how far under the lower of its ends, or over the higher where negative, a passing lane lies; 0 without one
+     * @param lane  the passing lane it takes
      */
-    record Routed(List<Double> turns, double lane) {
+    record Routed(List<Double> turns, Lane lane) {
+    }
+
+    /**
+     * A stretch off the height of its run.
+     *
+     * @param off  how far under the lower of the ends, or over the higher where negative, px; 0 without one
+     * @param item id of the symbol it keeps that far from instead; empty where it goes by its ends
+     */
+    record Lane(double off, String item) {
+        static final Lane NONE = new Lane(0, "");
+
+        boolean taken() {
+            return off != 0;
+        }
     }
 
     /** One attitude: what stands where, and the straights of the runs that have their way. Arrays, for it is asked very often. */
@@ -173,6 +196,13 @@ final class Router {
             return cost;
         }
 
+        /** Ids of the symbols, not its own, that a straight lies on. */
+        List<String> symbolsOn(Spot a, Spot b) {
+            return IntStream.range(0, blocks.size()).filter(i -> i != fromItem && i != toItem && blocks.get(i)[4] == THROUGH_SYMBOL
+                    && !items.get(i).isEmpty()).filter(i -> Math.min(a.x(), b.x()) <= blocks.get(i)[2] && Math.max(a.x(), b.x()) >= blocks.get(i)[0]
+                            && Math.min(a.y(), b.y()) <= blocks.get(i)[3] && Math.max(a.y(), b.y()) >= blocks.get(i)[1]).mapToObj(items::get).toList();
+        }
+
         private double beside(double[] s, boolean level, double l, double t, double r, double b) {
             boolean other = s[5] > 0;
             if (other == level) {
@@ -227,36 +257,45 @@ final class Router {
         List<Run> lastFirst = new ArrayList<>(runs);
         Collections.reverse(lastFirst);
         orders.add(lastFirst);
-        Map<String, Routed> best = Map.of();
-        double least = Double.POSITIVE_INFINITY;
-        for (List<Run> order : orders) {
-            Map<String, Routed> ways = route(order);
-            double collisions = collisions(runs, ways);
-            if (collisions < least) {
-                least = collisions;
-                best = ways;
-            }
-            if (least < 1) {
-                break;
-            }
+        Tried best = null;
+        for (int i = 0; i < orders.size() + AGAIN && (best == null || best.collisions >= 1); i++) {
+            Tried now = tried(runs, i < orders.size() ? orders.get(i) : collidingFirst(runs, best, i % 2 == 0));
+            best = best == null || now.collisions < best.collisions ? now : best;
         }
-        return best;
+        return best.ways;
     }
 
-    /** What is left of penalties after all have their way; nothing where none collides with another. */
-    private double collisions(List<Run> runs, Map<String, Routed> ways) {
+    /** Ways of all runs with what is left of penalties, nothing where none collides with another, and which runs that are. */
+    private record Tried(Map<String, Routed> ways, double collisions, Set<String> colliding) {
+    }
+
+    /** Those that collided have their way before the others. */
+    private static List<Run> collidingFirst(List<Run> runs, Tried before, boolean turned) {
+        List<Run> first = new ArrayList<>(runs.stream().filter(r -> before.colliding.contains(r.id())).toList());
+        if (turned) {
+            Collections.reverse(first);
+        }
+        return Stream.concat(first.stream(), runs.stream().filter(r -> !before.colliding.contains(r.id()))).toList();
+    }
+
+    private Tried tried(List<Run> runs, List<Run> order) {
+        Map<String, Routed> ways = route(order);
         double sum = 0;
+        Set<String> colliding = new LinkedHashSet<>();
         for (Run run : runs) {
             for (Frame f : frames) {
                 f.take(run);
                 List<Spot> way = f.place.way(run, ways.get(run.id()));
                 for (int i = 1; i < way.size(); i++) {
                     double cost = f.cost(way.get(i - 1).x(), way.get(i - 1).y(), way.get(i).x(), way.get(i).y());
-                    sum += cost >= TOGETHER ? cost : 0;
+                    if (cost >= TOGETHER) {
+                        sum += cost;
+                        colliding.add(run.id());
+                    }
                 }
             }
         }
-        return sum;
+        return new Tried(ways, sum, colliding);
     }
 
     private Map<String, Routed> route(List<Run> runs) {
@@ -278,30 +317,64 @@ final class Router {
     }
 
     private Routed best(Run run) {
-        Choice plain = choose(run, 0);
+        Choice plain = choose(run, Lane.NONE);
         if (plain.cost < LANE) {
-            return new Routed(plain.turns, 0);
+            return new Routed(plain.turns, Lane.NONE);
         }
-        Choice best = plain;
-        double lane = 0;
+        Best best = new Best(run, plain);
         for (double depth : LANES) {
-            for (double side : new double[] {depth, -depth}) {
-                double extra = LANE + 0.3 * depth;
-                Choice c = best.cost - extra > 1 ? choose(run, side) : null;
-                if (c != null && c.cost + extra < best.cost - 1) {
-                    best = new Choice(c.cost + extra, c.turns);
-                    lane = side;
+            best.look(new Lane(depth, ""), LANE + 0.3 * depth);
+            best.look(new Lane(-depth, ""), LANE + 0.3 * depth);
+        }
+        if (best.cost > TOGETHER / frames.size()) {
+            for (String item : met(run, best.found)) {
+                for (double off : AROUND) {
+                    best.look(new Lane(off, item), LANE);
+                    best.look(new Lane(-off, item), LANE);
                 }
             }
         }
-        return new Routed(best.turns, lane);
+        return best.found;
+    }
+
+    /** The best so far of several lanes. */
+    private final class Best {
+        private final Run run;
+        private double cost;
+        private Routed found;
+
+        Best(Run run, Choice plain) {
+            this.run = run;
+            cost = plain.cost;
+            found = new Routed(plain.turns, Lane.NONE);
+        }
+
+        void look(Lane lane, double extra) {
+            Choice c = cost - extra > 1 ? choose(run, lane) : null;
+            if (c != null && c.cost + extra < cost - 1) {
+                cost = c.cost + extra;
+                found = new Routed(c.turns, lane);
+            }
+        }
+    }
+
+    /** Symbols that a way lies on in some attitude, and those in the span of the ones it shares a height with. */
+    private List<String> met(Run run, Routed routed) {
+        Set<String> all = new LinkedHashSet<>();
+        for (Frame f : frames) {
+            List<Spot> way = f.place.way(run, routed);
+            for (int i = 1; i < way.size(); i++) {
+                all.addAll(f.symbolsOn(way.get(i - 1), way.get(i)));
+            }
+        }
+        return List.copyOf(all);
     }
 
     private record Choice(double cost, List<Double> turns) {
     }
 
     /** The cheapest places of a run's uprights, found from its start to its end. */
-    private Choice choose(Run run, double lane) {
+    private Choice choose(Run run, Lane lane) {
         frames.forEach(f -> f.levels(f.place.levels(run, lane)));
         Arrangement place = frames.get(0).place;
         boolean firstFixed = place.upright(run.from());
@@ -375,13 +448,13 @@ final class Router {
         double low = Math.max(left, Math.min(x0, x1) - BESIDE);
         double high = Math.min(right, Math.max(x0, x1) + BESIDE);
         int count = (int) Math.max(8, Math.min(PLACES, (high - low) / CLOSEST));
-        double[] all = new double[count + 6];
+        double[] all = new double[count + 2 + 2 * BESIDE_PORT.length];
         for (int k = 0; k <= count; k++) {
             all[k] = low + (high - low) * k / count;
         }
         int n = count + 1;
         all[n++] = (x0 + x1) / 2;
-        for (double d : new double[] {14, 26}) {
+        for (double d : BESIDE_PORT) {
             all[n++] = clamp(x0 + (place.side(run.from()) == Arrangement.Side.LEFT ? -d : d));
             all[n++] = clamp(x1 + (place.side(run.to()) == Arrangement.Side.RIGHT ? d : -d));
         }
@@ -427,9 +500,9 @@ final class Router {
         double sum = 0;
         for (Frame f : frames) {
             double port = first ? f.fromX : f.toX;
-            double turn = !Double.isNaN(x) ? x : first ? f.fromX : firstFixed ? f.fromX : f.toX;
+            double turn = !Double.isNaN(x) ? x : firstFixed ? f.fromX : f.toX;
             double room = Math.max(0, Math.min(7, Math.abs(f.toX - f.fromX) / 2 - 0.5));
-            boolean back = !Double.isNaN(x) && (away > 0 && turn - port < room || away < 0 && turn - port > -room);
+            boolean back = away > 0 && turn - port < room || away < 0 && turn - port > -room;
             sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.level(i, port, turn));
         }
         return sum;

@@ -35,8 +35,11 @@ class CollisionsTest {
     private static final SchematicView WIDE = SchematicView.of(860, 612);
     private static final SchematicView NARROW = SchematicView.of(604, 512);
 
-    /** Pictures of starting layouts that still have collisions, of the six attitudes of each; the numbers only go down. */
-    private static final Map<Pattern, Integer> STILL = Map.of(Pattern.TWO_PUMPS_PARALLEL, 1, Pattern.JET_COLLECTOR, 1);
+    /** Pictures of starting layouts in the small window that still have collisions, of six each; the numbers only go down. */
+    private static final Map<Pattern, Integer> STILL = Map.of(Pattern.GRAVITY_TWO_OUTLETS, 6, Pattern.COLLECTOR_PER_TANK, 6, Pattern
+            .TWO_PUMPS_PARALLEL, 6, Pattern.JET_COLLECTOR, 1);
+    /** Random layouts drawn; more on demand. */
+    private static final int RANDOM = Integer.getInteger("ration.layouts", 60);
 
     private static List<Set<String>> drawn(Project p, SchematicView view, boolean solved) {
         List<Set<String>> all = new ArrayList<>();
@@ -58,29 +61,29 @@ class CollisionsTest {
 
     @ParameterizedTest
     @EnumSource(Pattern.class)
-    void startingLayoutsHaveNoneButThoseNamed(Pattern pattern) {
-        List<Set<String>> found = drawn(pattern.project(), WIDE, true).stream().filter(f -> !f.isEmpty()).toList();
-        assertThat(found).as(found.toString()).hasSizeLessThanOrEqualTo(STILL.getOrDefault(pattern, 0));
+    void startingLayoutsHaveNoneAndInTheSmallWindowThoseNamed(Pattern pattern) {
+        assertThat(drawn(pattern.project(), WIDE, true)).allSatisfy(found -> assertThat(found).isEmpty());
+        List<Set<String>> small = drawn(pattern.project(), NARROW, false).stream().filter(f -> !f.isEmpty()).toList();
+        assertThat(small).as(small.toString()).hasSizeLessThanOrEqualTo(STILL.getOrDefault(pattern, 0));
     }
 
-    /** Whole systems as people build them; pictures that still have collisions, of the six attitudes of each; the numbers only go down. */
+    /** Whole systems as people build them. */
     @ParameterizedTest
-    @CsvSource({"two-outlets, 0", "collector-sump, 0", "collectors-duplex, 0", "twin-pumps-six-port, 0", "header-bleed, 0", "jet-siphon, 0",
-        "pump-modules, 0"})
-    void wholeSystemsHaveNoneButThoseNamed(String name, int still) {
+    @ValueSource(strings = {"two-outlets", "collector-sump", "collectors-duplex", "twin-pumps-six-port", "header-bleed", "jet-siphon",
+        "pump-modules"})
+    void wholeSystemsHaveNone(String name) {
         Project p = Systems.demo(name);
         assertThat(Assessment.of(p).problems()).isEmpty();
-        List<Set<String>> found = drawn(p, WIDE, true).stream().filter(f -> !f.isEmpty()).toList();
-        assertThat(found).as(found.toString()).hasSizeLessThanOrEqualTo(still);
+        assertThat(drawn(p, WIDE, true)).allSatisfy(found -> assertThat(found).isEmpty());
     }
 
-    /** What the program offers, put in at random: few of the pictures have a collision at all. */
+    /** What the program offers, put in at random: at most one picture in a hundred has a collision at all. */
     @Test
     void randomLayoutsSeldomHaveOne() {
         int pictures = 0;
         int wrong = 0;
         Map<String, Integer> words = new TreeMap<>();
-        for (int seed = 0; seed < 25; seed++) {
+        for (int seed = 0; seed < RANDOM; seed++) {
             Project p = random(new Random(seed));
             for (Set<String> found : drawn(p, WIDE, false)) {
                 pictures++;
@@ -88,7 +91,7 @@ class CollisionsTest {
                 found.forEach(f -> words.merge(f.replaceAll("\\d+", "n"), 1, Integer::sum));
             }
         }
-        assertThat(wrong).as("of " + pictures + ": " + words).isLessThanOrEqualTo(pictures / 10);
+        assertThat(wrong).as("of " + pictures + ": " + words).isLessThanOrEqualTo(pictures / 100);
     }
 
     private static Project random(Random random) {
