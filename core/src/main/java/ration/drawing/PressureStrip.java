@@ -73,9 +73,9 @@ final class PressureStrip extends SchematicPart {
         marks.add(line(0, top, view.width(), top, Pen.of(Ink.EDGE, 1)));
         marks.add(line(RULER, top, RULER, foot, Pen.of(Ink.HAIRLINE, 1)));
         marks.add(line(right(), top, right(), foot, Pen.of(Ink.HAIRLINE, 1)));
-        text(RULER + 10, top + 14, "Pressure on the way", 12, true, Ink.INK, Anchor.START);
         List<Stop> way = way();
         if (way.size() < 2) {
+            text(RULER + 10, top + 14, "Pressure on the way", 12, true, Ink.INK, Anchor.START);
             String why = answer.map(subject.regime()::of).filter(f -> !f.usable()).map(FlowAnswer::reason).filter(r -> !r.isBlank()).orElse(
                     "Nothing flows to the engine in this case.");
             text(RULER + 10, top + 32, shortened(why), 11, false, Ink.SOFT, Anchor.START);
@@ -86,17 +86,25 @@ final class PressureStrip extends SchematicPart {
         scales(way, beside);
         columns(way);
         rulers();
-        String said = words();
-        marks.add(new Box(RULER + 8, top + 19, measure.width(said, 11, false) + 6, 13, 0, Ink.GROUND, NO_PEN));
-        text(RULER + 10, top + 29, said, 11, false, Ink.SOFT, Anchor.START);
         for (List<Stop> side : beside) {
             draw(side, 1.4);
         }
         through(beside);
         limits();
         draw(way, 2.2);
+        caption();
         figures(way);
         piece("", Kind.RULER, spoken(way), marks);
+    }
+
+    /** What it is, over the lines that would run through the words. */
+    private void caption() {
+        String title = "Pressure on the way";
+        String said = words();
+        marks.add(new Box(RULER + 8, top + 3, measure.width(title, 12, true) + 6, 14, 0, Ink.GROUND, NO_PEN));
+        marks.add(new Box(RULER + 8, top + 19, measure.width(said, 11, false) + 6, 13, 0, Ink.GROUND, NO_PEN));
+        text(RULER + 10, top + 14, title, 12, true, Ink.INK, Anchor.START);
+        text(RULER + 10, top + 29, said, 11, false, Ink.SOFT, Anchor.START);
     }
 
     /** As much of a sentence as one line holds. */

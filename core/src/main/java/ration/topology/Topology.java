@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Header;
@@ -280,17 +281,20 @@ public final class Topology {
                 EngineInlet.class).isPresent();
     }
 
-    /** How many runs the longest way has that leads to each item, returns left out: an order from tanks to engine. */
+    /**
+     * How many runs the longest way has that leads to each item, returns left out, and what leads round to where the way has been:
+     * an order from tanks to engine.
+     */
     public Map<String, Integer> ranks() {
         Map<String, Integer> rank = new HashMap<>();
         system.items().forEach(i -> rank.put(i.id(), 0));
+        Set<Run> onward = onward();
         for (int round = 0; round < system.items().size(); round++) {
             boolean moved = false;
-            for (Run run : system.runs()) {
+            for (Run run : onward) {
                 Integer from = rank.get(run.from().item());
                 Integer to = rank.get(run.to().item());
-                if (from != null && to != null && to < from + 1 && !givesBack(run.from()) && !(returnSide(run.to()) && run.to().port()
-                        .equals(Selector.RETURN))) {
+                if (from != null && to != null && to < from + 1) {
                     rank.put(run.to().item(), from + 1);
                     moved = true;
                 }
@@ -300,5 +304,33 @@ public final class Topology {
             }
         }
         return rank;
+    }
+
+    /** Runs that lead on: none of a return, none that closes a circle begun at a tank. */
+    private Set<Run> onward() {
+        Set<Run> all = new LinkedHashSet<>(system.runs().stream().filter(r -> !givesBack(r.from()) && !(returnSide(r.to()) && r.to().port().equals(
+                Selector.RETURN))).toList());
+        Set<Run> closing = new HashSet<>();
+        Set<String> done = new HashSet<>();
+        Stream.concat(system.tanks().stream(), system.items().stream()).map(Item::id).forEach(id -> walk(id, all, closing, done, new LinkedHashSet<>()));
+        all.removeAll(closing);
+        return all;
+    }
+
+    private static void walk(String id, Set<Run> all, Set<Run> closing, Set<String> done, Set<String> way) {
+        if (!done.contains(id)) {
+            way.add(id);
+            for (Run run : all) {
+                if (run.from().item().equals(id)) {
+                    if (way.contains(run.to().item())) {
+                        closing.add(run);
+                    } else {
+                        walk(run.to().item(), all, closing, done, way);
+                    }
+                }
+            }
+            way.remove(id);
+            done.add(id);
+        }
     }
 }
