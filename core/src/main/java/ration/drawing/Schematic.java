@@ -53,6 +53,7 @@ public final class Schematic {
         }
         system.all(Fitted.class).forEach(i -> symbol(sheet, i));
         tanks.outletScreens();
+        tanks.outlets();
         new Labels(sheet).labels(headLine);
         engine.engine();
         engine.teach();

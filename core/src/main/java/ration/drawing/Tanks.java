@@ -11,6 +11,7 @@ import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
+import ration.flow.OutletState;
 import ration.flow.TankLevel;
 import ration.geometry.Point3;
 import ration.model.Fitout;
@@ -72,12 +73,64 @@ final class Tanks extends SchematicPart {
         });
         marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
         tank.fitout().wells().forEach(w -> well(tank, w, marks));
-        piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank), marks);
+        piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank) + outletWords(tank), marks);
     }
 
-    /** Whether a run lies over a place inside a tank. */
+    /** What each of several outlets does, or one that stands clear, in words. */
+    private String outletWords(Tank tank) {
+        StringBuilder said = new StringBuilder();
+        answer.map(subject.regime()::of).ifPresent(f -> {
+            for (int i = 0; i < tank.outlets().size(); i++) {
+                OutletState state = f.state(tank, tank.outlets().get(i));
+                if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
+                    said.append(", outlet ").append(tank.outlets().size() > 1 ? (i + 1) + " " : "").append(state.word());
+                }
+            }
+        });
+        return said.toString();
+    }
+
+    /** What several outlets of a tank do, or one that stands clear: bubbles in the line of one that draws air, one at one that does not. */
+    void outlets() {
+        answer.map(subject.regime()::of).ifPresent(f -> system.tanks().forEach(tank -> tank.outlets().forEach(o -> {
+            OutletState state = f.state(tank, o);
+            Spot at = place.inTank(tank, o.place().point());
+            if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
+                outletWord(tank, at, state);
+            }
+            int bubbles = state == OutletState.DRAWS_AIR ? 3 : state == OutletState.CLEAR ? 1 : 0;
+            for (int i = 0; i < bubbles; i++) {
+                piece(tank.id(), Kind.SYMBOL, new Mark.Disc(new Spot(at.x() + (i == 1 ? 1.5 : -1), at.y() + 6 + 8 * i), 3, Ink.PANEL, Pen.of(Ink.INK, 1.3)));
+            }
+        })));
+    }
+
+    /** The word beside an outlet: in the tank, else right under it; left out where neither has room. */
+    private void outletWord(Tank tank, Spot at, OutletState state) {
+        boolean bad = state == OutletState.DRAWS_AIR;
+        double w = measure.width(state.word(), 11, bad);
+        List<Spot> outline = outline(tank);
+        for (Spot foot : List.of(new Spot(at.x() + 8, at.y() - 4), new Spot(at.x() - 8 - w, at.y() - 4), new Spot(at.x() + 8, at.y() - 16),
+                new Spot(at.x() - 8 - w, at.y() - 16), new Spot(at.x() + 9, at.y() + 13), new Spot(at.x() - 9 - w, at.y() + 13))) {
+            double top = foot.y() - 9;
+            double r = foot.x() + w;
+            boolean inside = within(outline, foot.x() - 1, foot.y() + 2) && within(outline, r + 1, foot.y() + 2) && within(outline, foot.x() - 1, top)
+                    && within(outline, r + 1, top) && !crossed(foot.x(), top, r, foot.y() + 2);
+            if (inside || free(foot.x(), top, w, 11)) {
+                heads.take(foot.x(), top, r, foot.y() + 2);
+                ground.take(foot.x() - 2, top, r + 2, foot.y() + 2);
+                piece(tank.id(), Kind.TEXT, new Label(foot.x(), foot.y(), state.word(), 11, bad, bad ? Ink.INK : Ink.SOFT, Anchor.START));
+                return;
+            }
+        }
+    }
+
+    /** Whether a run or the head line lies over a place inside a tank. */
     private boolean crossed(double left, double top, double r, double bottom) {
         Occupancy lines = new Occupancy();
+        if (view.layers().headLine()) {
+            lines.takeWay(headSpots(), 4);
+        }
         system.runs().forEach(run -> lines.takeWay(place.way(run), width(run)));
         return lines.overlap(left, top, r, bottom) > 0.5 || heads.overlap(left, top, r, bottom) > 0 || top < 26;
     }

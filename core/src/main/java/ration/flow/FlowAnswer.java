@@ -12,6 +12,7 @@ import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.fluid.Fluid;
 import ration.geometry.Point3;
+import ration.model.Outlet;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Tank;
@@ -180,6 +181,21 @@ public final class FlowAnswer {
             sum += leaves ? solution.flowAt(w) : -solution.flowAt(w);
         }
         return sum;
+    }
+
+    /** Flow out of a tank through one of its outlets, m3/s; negative when it fills through it. */
+    public double outflow(Tank tank, Outlet outlet) {
+        int w = usable() ? plan.wire(tank.id() + "." + outlet.name()) : -1;
+        return w < 0 ? 0 : plan.isPort(plan.wires().get(w).to()) ? solution.flowAt(w) : -solution.flowAt(w);
+    }
+
+    /** What an outlet of a tank does. */
+    public OutletState state(Tank tank, Outlet outlet) {
+        if (pose.levels().get(tank.id()).uncovered().contains(outlet.name())) {
+            return airDrawn.contains(tank.id() + "." + outlet.name()) ? OutletState.DRAWS_AIR : OutletState.CLEAR;
+        }
+        double out = outflow(tank, outlet);
+        return out > NO_FLOW ? OutletState.FEEDS : out < -NO_FLOW ? OutletState.FILLS : OutletState.STANDS;
     }
 
     /** Pressure as the equations have it, Pa: also where no fuel could stand so. */

@@ -212,4 +212,18 @@ class SchematicTest {
             assertThat(picture.pieces()).as(item.id() + " is drawn").anyMatch(x -> x.item().equals(item.id()));
         }
     }
+
+    /** Of two outlets it is drawn and said which feeds, which stands and which stands clear. */
+    @Test
+    void outletsSayWhatTheyDo() {
+        Project p = ration.project.Pattern.GRAVITY_TWO_OUTLETS.project();
+        Condition climb = Assessment.start(p).with(p.brief().envelope().attitudes().get(2)).withContents(java.util.Map.of("left-tank", 0.0038, "right-tank",
+                0.0114));
+        Picture picture = Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), climb, Assessment.of(p).look(climb), "",
+                UnitSystem.US), SchematicView.of(860, 612), Collisions.MEASURE);
+        List<String> tanks = picture.pieces().stream().filter(x -> x.kind() == Picture.Kind.TANK).map(Picture.Piece::words).toList();
+        assertThat(tanks).anyMatch(w -> w.endsWith("outlet 1 clear, outlet 2 feeds")).anyMatch(w -> w.endsWith("outlet 1 clear, outlet 2 stands"));
+        assertThat(picture.pieces().stream().flatMap(x -> x.marks().stream()).filter(Mark.Label.class::isInstance).map(m -> ((Mark.Label) m).text()))
+                .contains("clear", "feeds", "stands");
+    }
 }

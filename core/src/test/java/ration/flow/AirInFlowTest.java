@@ -178,9 +178,16 @@ class AirInFlowTest {
         assertThat(most.levels().get("tank").uncovered()).containsExactly("o2");
         assertThat(most.inletFlow()).isPositive();
         assertThat(most.airDrawn()).isEmpty();
+        assertThat(states(s, most, "tank")).containsExactly(OutletState.FEEDS, OutletState.CLEAR);
+        Tank tank = s.tanks().get(0);
+        assertThat(tank.outlets().stream().mapToDouble(o -> most.outflow(tank, o)).sum()).isCloseTo(most.outflow(tank), Offset.offset(1e-15));
         FuelSystem high = teed(40);
         assertThat(basis(high).ask(bare(high), new FlowQuestion.Capacity()).inletFlow()).as("teed over the tank, drawn from above")
                 .isZero();
+    }
+
+    private static List<OutletState> states(FuelSystem s, FlowAnswer a, String tank) {
+        return s.tanks().stream().filter(t -> t.id().equals(tank)).flatMap(t -> t.outlets().stream().map(o -> a.state(t, o))).toList();
     }
 
     /** A tank whose second outlet stands 3 in higher, both teed at a height into a pump. */
@@ -211,6 +218,7 @@ class AirInFlowTest {
         assertThat(c.demand().levels().get("wing-tank").uncovered()).containsExactly("outlet-2");
         assertThat(c.demand().airDrawn()).containsExactly("wing-tank.outlet-2");
         assertThat(c.obstacle(p.system())).contains("Air is drawn");
+        assertThat(states(p.system(), c.demand(), "wing-tank")).contains(OutletState.DRAWS_AIR);
         assertThat(a.look(CaseWords.parse(a, "level, full")).orElseThrow().demand().airDrawn()).isEmpty();
     }
 

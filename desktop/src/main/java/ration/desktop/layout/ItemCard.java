@@ -44,6 +44,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Selector;
@@ -385,7 +386,12 @@ final class ItemCard extends ScrollPane {
             row("Capacity", units.text(tank.solid().volume(), Dimension.VOLUME));
             row("Contents", units.text(level.volume(), Dimension.VOLUME));
             row("Flow out", units.text(flow.outflow(tank), Dimension.FLOW));
-            row("Outlet", level.uncovered().isEmpty() ? "covered" : "stands clear of the fuel");
+            for (int i = 0; i < tank.outlets().size(); i++) {
+                Outlet o = tank.outlets().get(i);
+                double out = Math.abs(flow.outflow(tank, o));
+                row(tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1), flow.state(tank, o).word() + (out > FlowAnswer.NO_FLOW ? " "
+                        + units.text(out, Dimension.FLOW) : ""));
+            }
             loss(item.id(), flow, units);
         } else if (item instanceof EngineInlet inlet) {
             row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
