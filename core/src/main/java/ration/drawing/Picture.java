@@ -18,7 +18,7 @@ public record Picture(double width, double height, List<Piece> pieces) {
     /**
      * Marks that belong together.
      *
-     * @param item  id of the item they show, or empty
+     * @param item  id of the item they show, of a port as a file writes it, or empty
      * @param kind  what part of the drawing it is
      * @param words what it says to somebody who cannot see it; empty if nothing
      * @param marks in drawing order
@@ -30,7 +30,7 @@ public record Picture(double width, double height, List<Piece> pieces) {
     }
 
     /** Layers, bottom up. */
-    public enum Kind { GROUND, RUN, TANK, VENT, DRAIN, HEAD_LINE, SYMBOL, PILL, TEXT, RULER }
+    public enum Kind { GROUND, RUN, TANK, VENT, DRAIN, HEAD_LINE, SYMBOL, PORT, PILL, TEXT, RULER }
 
     /** All texts, for search and tests. */
     public List<String> texts() {

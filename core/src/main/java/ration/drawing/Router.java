@@ -52,6 +52,8 @@ final class Router {
     /** An upright nearer to the firewall than this reads as part of it, px. */
     private static final double ALONG_WALL = 14;
     private static final double BEND = 5;
+    /** A port so little aside of the upright that meets it is met all but straight, px. */
+    private static final double ALL_BUT_STRAIGHT = 16;
     private static final double LANE = 70;
     private static final double PER_PX = 0.05;
     /** Straights further off than this do not trouble one another, px. */
@@ -502,7 +504,8 @@ final class Router {
             double port = first ? f.fromX : f.toX;
             double turn = !Double.isNaN(x) ? x : firstFixed ? f.fromX : f.toX;
             double room = Math.max(0, Math.min(7, Math.abs(f.toX - f.fromX) / 2 - 0.5));
-            boolean back = away > 0 && turn - port < room || away < 0 && turn - port > -room;
+            boolean straight = Double.isNaN(x) && Math.abs(turn - port) < ALL_BUT_STRAIGHT;
+            boolean back = !straight && (away > 0 && turn - port < room || away < 0 && turn - port > -room);
             sum += (back ? THROUGH_OWN : 0) + (Math.abs(port - turn) < 0.5 ? 0 : f.level(i, port, turn));
         }
         return sum;

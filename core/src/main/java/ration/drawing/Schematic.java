@@ -54,6 +54,7 @@ public final class Schematic {
         system.all(Fitted.class).forEach(i -> symbol(sheet, i));
         tanks.outletScreens();
         tanks.outlets();
+        new OpenPorts(sheet).ports();
         new Labels(sheet).labels(headLine);
         engine.engine();
         engine.teach();

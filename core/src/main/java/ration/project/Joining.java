@@ -46,18 +46,20 @@ public final class Joining {
         List<Join> joins = new ArrayList<>();
         for (PortRef near : open) {
             for (PortRef far : open) {
-                if (near.item().equals(picked) && !far.item().equals(picked)) {
-                    Way a = way(system, near);
-                    Way b = way(system, far);
-                    if (a != Way.ARRIVES && b != Way.LEAVES) {
-                        joins.add(new Join(near, far, near));
-                    } else if (a != Way.LEAVES && b != Way.ARRIVES) {
-                        joins.add(new Join(far, near, near));
-                    }
+                if (near.item().equals(picked)) {
+                    between(system, near, far).ifPresent(joins::add);
                 }
             }
         }
         return joins;
+    }
+
+    /** The run between two ports; empty where they are of one item, or both leave or both arrive. */
+    public static Optional<Join> between(FuelSystem system, PortRef near, PortRef far) {
+        Way a = way(system, near);
+        Way b = way(system, far);
+        return near.item().equals(far.item()) ? Optional.empty() : a != Way.ARRIVES && b != Way.LEAVES ? Optional.of(new Join(near, far, near))
+                : a != Way.LEAVES && b != Way.ARRIVES ? Optional.of(new Join(far, near, near)) : Optional.empty();
     }
 
     /** Open ports that a branch off a run could lead to or come from. */

@@ -59,6 +59,33 @@ class JoiningWindowTest extends WindowHarness {
         until(() -> session.project().system().runAt(new PortRef("selector", "right")).isEmpty());
     }
 
+    /** A click on an open port begins a run, on another ends it, on a run branches into it; what does not go together says why. */
+    @Test
+    void portsAreJoinedByClicks() {
+        robot.interact(() -> session.apply(ration.project.Edit.of("Take out", p -> p.with(ration.project.ItemEdits.taking("upper", "Add outlet").apply(p
+                .system().minus("r2"))))));
+        until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent() && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
+        robot.clickOn("#port-fuselage-outlet");
+        until(() -> session.message().get().contains("A run begins at Fuselage tank, outlet") && session.picked().get().equals("fuselage"));
+        robot.clickOn("#port-upper-outlet-2");
+        until(() -> session.message().get().contains("do not go together"));
+        robot.clickOn("#port-selector-fuselage");
+        robot.clickOn("#port-fuselage-outlet");
+        until(() -> session.project().system().runAt(new PortRef("selector", "fuselage")).isPresent());
+        assertThat(session.project().system().runAt(new PortRef("fuselage", "outlet")).orElseThrow().to()).isEqualTo(new PortRef("selector",
+                "fuselage"));
+        until(() -> robot.lookup("#port-selector-fuselage").tryQuery().isEmpty());
+        robot.clickOn("#port-upper-outlet-2");
+        robot.clickOn(robot.lookup(n -> "r1".equals(n.getUserData()) && n instanceof javafx.scene.Group).<javafx.scene.Node>queryAll().iterator().next());
+        until(() -> session.project().system().runAt(new PortRef("upper", "outlet-2")).isPresent());
+        assertThat(session.project().system().all(ration.model.Tee.class)).hasSize(1);
+        control(KeyCode.Z);
+        until(() -> session.project().system().runAt(new PortRef("upper", "outlet-2")).isEmpty());
+        robot.clickOn("#port-upper-outlet-2");
+        keys(KeyCode.ESCAPE);
+        until(() -> session.picked().get().isEmpty());
+    }
+
     /** A key that has nothing to do here says why; letters that find nothing change nothing. */
     @Test
     void whatCannotBeDoneSaysWhy() {

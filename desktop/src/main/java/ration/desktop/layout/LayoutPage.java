@@ -26,6 +26,7 @@ import ration.drawing.Ink;
 import ration.drawing.SchematicView;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.PortRef;
 import ration.model.Run;
 import ration.project.ItemEdits;
 import ration.project.Joining;
@@ -49,7 +50,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         this.session = session;
         this.operate = operate;
         card = new ItemCard(session);
-        drawing = new SchematicPane(session, id -> session.picked().set(id));
+        drawing = new SchematicPane(session, this::clicked, this::clicked);
         HBox regimes = regimes();
         StackPane stack = new StackPane(drawing, regimes, chooser);
         StackPane.setAlignment(chooser, Pos.CENTER);
@@ -62,6 +63,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         session.shown().addListener((o, was, now) -> {
             if (was.project() != now.project()) {
                 chooser.close();
+                begin(Optional.empty());
             }
             offerStart();
         });
@@ -203,7 +205,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case P -> this::patterns;
             case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
             case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
-            case ESCAPE -> () -> session.picked().set("");
+            case ESCAPE -> () -> {
+                begin(Optional.empty());
+                session.picked().set("");
+            };
             case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
             case MINUS, SUBTRACT -> () -> drawing.zoomBy(false);
             case DIGIT0, NUMPAD0 -> drawing::fit;
@@ -276,6 +281,44 @@ public final class LayoutPage extends BorderPane implements Arriving {
         chooser.open(question, LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
                 kind -> LayoutActions.add(session, spot, kind), spot == Spot.BRANCH ? branches() : spot == Spot.IN_RUN ? List.of() : joins(),
                 this::focusDrawing);
+    }
+
+    /** A run begun at a port that was clicked. */
+    private Optional<PortRef> begun = Optional.empty();
+
+    private void begin(Optional<PortRef> port) {
+        if (!begun.equals(port)) {
+            begun = port;
+            drawing.begin(port);
+        }
+    }
+
+    /** An item, or the ground: a run takes a begun line by a tee. */
+    private void clicked(String id) {
+        Optional<PortRef> from = begun;
+        begin(Optional.empty());
+        session.picked().set(id);
+        from.filter(p -> session.project().system().item(id).flatMap(i -> i.only(Run.class)).filter(r -> Joining.branches(session.project().system(),
+                r).contains(p)).isPresent()).ifPresent(p -> LayoutActions.branchTo(session, p));
+    }
+
+    /** An open port: the first begins a run, the second ends it. */
+    private void clicked(PortRef port) {
+        FuelSystem system = session.project().system();
+        Optional<PortRef> from = begun;
+        if (from.isEmpty()) {
+            session.picked().set(port.item());
+            begin(Optional.of(port));
+            session.say("A run begins at " + Joining.words(system, port) + ": click the port it leads to, or a run for a tee. Escape leaves it.");
+            return;
+        }
+        begin(Optional.empty());
+        Optional<Joining.Join> join = Joining.between(system, from.get(), port);
+        join.ifPresent(j -> LayoutActions.join(session, j));
+        if (join.isEmpty() && !from.get().equals(port)) {
+            session.say(Joining.words(system, from.get()) + " and " + Joining.words(system, port) + (from.get().item().equals(port.item())
+                    ? " are ports of one item." : " do not go together: fuel would leave both, or arrive at both."));
+        }
     }
 
     /** Joins the picked item's open ports to others. */

@@ -1,6 +1,8 @@
 package ration.desktop.layout;
 
+import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -16,17 +18,22 @@ import ration.drawing.SchematicSubject;
 import ration.drawing.SchematicView;
 import ration.drawing.TextMeasure;
 import ration.model.Item;
+import ration.model.PortRef;
 
 /** Shows the schematic: pick by click, zoom by wheel, pan by dragging the ground, move an item across by dragging it. */
 final class SchematicPane extends Pane {
 
     private static final double MOST_ZOOM = 6;
     private static final double ZOOM_STEP = 1.25;
+    private static final PseudoClass BEGUN = PseudoClass.getPseudoClass("begun");
 
     private final Session session;
     private final TextMeasure measure = Tokens.measure();
     private final Group drawing = new Group();
     private final Consumer<String> onPick;
+    private final Consumer<PortRef> onPort;
+    /** The port a run is begun at. */
+    private Optional<PortRef> begun = Optional.empty();
     private double zoom = 1;
     private double panX;
     private double panY;
@@ -39,9 +46,16 @@ final class SchematicPane extends Pane {
     private SchematicView.Layers layers = SchematicView.Layers.ALL;
     private Picture picture;
 
-    SchematicPane(Session session, Consumer<String> onPick) {
+    /**
+     * A drawing that tells what is clicked.
+     *
+     * @param onPick told the id of an item, empty for the ground
+     * @param onPort told a port that no run reaches
+     */
+    SchematicPane(Session session, Consumer<String> onPick, Consumer<PortRef> onPort) {
         this.session = session;
         this.onPick = onPick;
+        this.onPort = onPort;
         setId("schematic");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -94,7 +108,8 @@ final class SchematicPane extends Pane {
         });
         setOnMouseClicked(e -> {
             if (!dragged) {
-                onPick.accept(itemAt(e.getPickResult().getIntersectedNode()));
+                String at = itemAt(e.getPickResult().getIntersectedNode());
+                openPort(at).ifPresentOrElse(onPort, () -> onPick.accept(at));
             }
         });
         setOnScroll(e -> {
@@ -111,6 +126,16 @@ final class SchematicPane extends Pane {
             }
         }
         return "";
+    }
+
+    private Optional<PortRef> openPort(String written) {
+        return session.shown().get().project().system().openPorts().stream().filter(p -> p.toString().equals(written)).findFirst();
+    }
+
+    /** Marks the port a run is begun at, or none. */
+    void begin(Optional<PortRef> port) {
+        begun = port;
+        redraw();
     }
 
     /** The item, if it may be moved across: lines follow what they join. */
@@ -163,7 +188,13 @@ final class SchematicPane extends Pane {
         drawing.getChildren().clear();
         StringBuilder words = new StringBuilder("Schematic");
         for (Picture.Piece piece : picture.pieces()) {
-            drawing.getChildren().add(PictureNodes.group(piece));
+            Group group = PictureNodes.group(piece);
+            if (piece.kind() == Picture.Kind.PORT) {
+                group.setId("port-" + piece.item().replace('.', '-'));
+                group.getStyleClass().add("open-port");
+                group.pseudoClassStateChanged(BEGUN, begun.filter(p -> p.toString().equals(piece.item())).isPresent());
+            }
+            drawing.getChildren().add(group);
             if (!piece.words().isEmpty()) {
                 words.append(". ").append(piece.words());
             }
