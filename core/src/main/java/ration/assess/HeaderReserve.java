@@ -34,7 +34,7 @@ record HeaderReserve(Header header, double drawn, boolean known) {
         for (var position : Assessment.positions(project.system())) {
             FlowAnswer a = basis.ask(start.withPositions(position), new FlowQuestion.Demand(demand));
             if (a.usable()) {
-                double out = a.solution().flow(header.id() + "." + Item.OUT);
+                double out = header.outlets().stream().mapToDouble(o -> a.solution().flow(header.id() + "." + o)).sum();
                 for (String inlet : header.inlets()) {
                     out -= topology.comesRound(new PortRef(header.id(), inlet)) ? Math.max(0, a.solution().flow(header.id() + "." + inlet)) : 0;
                 }

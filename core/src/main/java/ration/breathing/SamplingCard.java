@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.Strainer;
 import ration.model.Tank;
@@ -35,6 +36,7 @@ public final class SamplingCard {
             } else if (item instanceof Strainer s && s.drain()) {
                 all.add(new Drain(s.id(), s.name(), s.place().point()));
             }
+            item.only(Header.class).filter(Header::drain).ifPresent(h -> all.add(new Drain(h.id(), h.name(), h.place().point())));
         }
         all.sort(Comparator.comparingInt((Drain d) -> side(d)).thenComparingDouble(d -> side(d) < 2 ? -d.place().x()
                 : d.place().x()));

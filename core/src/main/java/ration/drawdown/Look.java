@@ -123,7 +123,7 @@ public final class Look {
     private double behind(int h) {
         Header header = holding.headers().get(h);
         FlowAnswer a = wet();
-        if (!a.usable() || a.solution().flow(header.id() + "." + Item.OUT) < FULL_SHARE * demand()) {
+        if (!a.usable() || header.outlets().stream().mapToDouble(o -> a.solution().flow(header.id() + "." + o)).sum() < FULL_SHARE * demand()) {
             return NOTHING;
         }
         return spare(a) - Math.max(0, a.pressure(new PortRef(header.id(), Item.OUT)).orElse(0));

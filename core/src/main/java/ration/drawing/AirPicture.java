@@ -17,6 +17,7 @@ import ration.geometry.Point3;
 import ration.model.Fitout;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.Run;
 import ration.model.Strainer;
@@ -173,10 +174,14 @@ public final class AirPicture {
         }
     }
 
+    private static boolean drained(Fitted f) {
+        return f.only(Strainer.class).filter(Strainer::drain).isPresent() || f.only(Header.class).filter(Header::drain).isPresent();
+    }
+
     private void items() {
         for (Fitted f : system.all(Fitted.class).toList()) {
             Spot s = at(f.place().point());
-            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (f instanceof Strainer st && st.drain() ? 18 : 5));
+            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (drained(f) ? 18 : 5));
         }
         for (LowPoints.Found f : LowPoints.of(system, up).points()) {
             Spot s = at(f.place());
@@ -187,7 +192,7 @@ public final class AirPicture {
             Spot s = at(f.place().point());
             List<Mark> marks = new ArrayList<>(List.of(new Disc(s, 4, Ink.PANEL, Pen.of(Ink.SOFT, 1.4))));
             name(f.name(), s, marks, Ink.SOFT);
-            if (f instanceof Strainer st && st.drain()) {
+            if (drained(f)) {
                 marks.addAll(Symbols.drain(new Spot(s.x(), s.y() + 4)));
             }
             pieces.add(new Piece(f.id(), Kind.SYMBOL, f.name(), marks));

@@ -41,6 +41,8 @@ final class Arrangement {
     static final double SELECTOR_RADIUS = 18;
     /** Inlets of a header that lie at one height are drawn so far apart, two by two on either side, px. */
     private static final double INLETS_APART = 9;
+    /** Outlets of a header beside each other, px. */
+    private static final double OUTLETS_APART = 11;
     /** A tank so near across stands over what it feeds, px. */
     private static final double OVER = 26;
     private static final double BAY = 226;
@@ -526,7 +528,7 @@ final class Arrangement {
             return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
         }
         if (item instanceof Header header) {
-            return port.port().equals(Item.OUT) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
+            return header.outlets().contains(port.port()) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
                     : fallsInto(header, port) ? Side.TOP : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
         }
         if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
@@ -552,7 +554,8 @@ final class Arrangement {
         if (item.get() instanceof Header header) {
             double level = c.y() - header.rise(port.port()) * scale;
             int inlet = header.inlets().indexOf(port.port());
-            return Optional.of(new Spot(port.port().equals(Item.OUT) ? c.x() : inlet < 0 ? c.x() + 8 : fallsInto(header, port) ? c.x() - 8
+            int outlet = header.outlets().indexOf(port.port());
+            return Optional.of(new Spot(outlet >= 0 ? c.x() + (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? c.x() + 8 : fallsInto(header, port) ? c.x() - 8
                     : inlet % 2 == 0 ? c.x() - 17 : c.x()
                     + 17, level + inlet / 2 * INLETS_APART));
         }

@@ -13,6 +13,7 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
+import ration.model.Fitted;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
@@ -71,10 +72,9 @@ final class PickedItem extends SchematicPart {
             double b = outline.stream().mapToDouble(Spot::y).max().orElse(0) + 8;
             marks.add(new Box(l, t, r - l, b - t, 4, Ink.NONE, ring));
         } else {
-            double w = Symbols.halfWidth(item) + 9;
-            double up = Symbols.halfHeight(item) + 9;
-            double down = Symbols.depth(item) + (item instanceof Strainer ? 4 : 8);
-            marks.add(new Box(c.x() - w, c.y() - up, 2 * w, up + down, 4, Ink.NONE, ring));
+            double[] body = place.body((Fitted) item);
+            double foot = body[3] + (item instanceof Strainer ? 4 : 8);
+            marks.add(new Box(body[0] - 9, body[1] - 9, body[2] - body[0] + 18, foot - body[1] + 9, 4, Ink.NONE, ring));
             headDimension(item, c, marks);
         }
         String tag = UnitSystem.figure(units.unit(Dimension.LENGTH).fromSi(place.heightAt(c.y())),

@@ -85,7 +85,9 @@ public final class Schematic {
         double wet = sheet.flow.map(f -> f.pressure(new PortRef(header.id(), Item.OUT)))
                 .filter(OptionalDouble::isPresent).map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
                 .orElse(0.0);
-        return Symbols.header(c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale());
+        List<Mark> marks = new ArrayList<>(header.drain() ? Symbols.drain(new Spot(c.x() - (header.outlets().size() < 3 ? 12 : 20), c.y() + 1)) : List.of());
+        marks.addAll(Symbols.header(c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale()));
+        return marks;
     }
 
     private static void symbol(SchematicPart sheet, Fitted item) {

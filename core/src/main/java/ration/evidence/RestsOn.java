@@ -248,6 +248,7 @@ final class RestsOn {
     private void drains() {
         for (Item item : system.items()) {
             FieldSheet.of(item).stream().filter(f -> f.key().startsWith("drain")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+            item.only(Header.class).filter(Header::drain).ifPresent(h -> line(h.id(), "drain", "fitted"));
             item.only(Strainer.class).ifPresent(s -> line(s.id(), "drain", (s.drain() ? "fitted" : "none") + ", " + UnitSystem.figure(Unit.INCH.fromSi(s.place().point().z()
                     - origin.z()), 2) + " in over the inlet"));
         }

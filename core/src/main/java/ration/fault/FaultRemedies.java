@@ -168,7 +168,7 @@ public final class FaultRemedies {
 
     private static Header doubled(Header h) {
         Measured c = h.capacity();
-        return new Header(h.tag(), c.with(Quantity.of(2 * c.quantity().value(), c.quantity().unit())), h.height(), h.inletRise(), h.inlets());
+        return h.withCapacity(c.with(Quantity.of(2 * c.quantity().value(), c.quantity().unit())));
     }
 
     /** The line into the last vessel before the engine, where a lack shows first; else the line into the engine. */

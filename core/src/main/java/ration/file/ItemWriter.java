@@ -140,6 +140,12 @@ final class ItemWriter implements Kinds<Void> {
         writer.measured(out, path, "height", header.height());
         writer.measured(out, path, "inletRise", header.inletRise());
         header.inlets().forEach(out.putArray("inlets")::add);
+        if (header.outlets().size() > 1) {
+            header.outlets().forEach(out.putArray("outPorts")::add);
+        }
+        if (header.drain()) {
+            out.put("drain", true);
+        }
         return null;
     }
 

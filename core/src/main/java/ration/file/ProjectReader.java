@@ -233,7 +233,8 @@ final class ProjectReader {
             case "jet-pump" -> new JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
                     in.measured("headRatio", Unit.ONE));
             case "header-tank" -> new Header(tag(in), in.measured("capacity", Unit.GALLON),
-                    in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), inlets(in, "inlets"));
+                    in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), new Header.Openings(inlets(in, "inlets"),
+                    outPorts(in)), in.flag("drain"));
             case "check-valve" -> new CheckValve(tag(in), in.measured("cracking", Unit.PSI),
                     rated(in.object("loss")));
             case "orifice" -> new Orifice(tag(in), in.measured("bore", Unit.INCH),
@@ -323,6 +324,12 @@ final class ProjectReader {
             in.problem(field, "a port must have a name.");
         }
         return inlets;
+    }
+
+    /** Of a header: one, unless several are named. */
+    private List<String> outPorts(JsonObjectReader in) {
+        List<String> named = inlets(in, "outPorts");
+        return named.isEmpty() ? List.of(Item.OUT) : named;
     }
 
     private Tag tag(JsonObjectReader in) {

@@ -56,14 +56,14 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
             }
             double bottom = level.getAsDouble();
             for (String port : h.ports()) {
-                boolean out = port.equals(Item.OUT);
+                boolean out = h.outlets().contains(port);
                 double there = answer.solved(new PortRef(h.id(), port)).orElse(0);
                 boolean moves = answer.solution().flow(h.id() + "." + port) > FlowAnswer.NO_FLOW;
                 if (!out && moves && there < UNDER) {
                     falls.add(h.id() + "." + port);
                 }
             }
-            boolean supplies = answer.solution().flow(h.id() + "." + Item.OUT) > FlowAnswer.NO_FLOW;
+            boolean supplies = h.outlets().stream().anyMatch(o -> answer.solution().flow(h.id() + "." + o) > FlowAnswer.NO_FLOW);
             if (supplies && bottom < UNDER) {
                 empty.add(h.id());
             }

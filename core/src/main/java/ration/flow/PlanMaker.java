@@ -252,7 +252,9 @@ final class PlanMaker implements Kinds<Void> {
         HeaderStates headers = key.headers();
         Spot middle = Spot.at(body, header.place().point());
         spot(headers.dry().contains(header.id()) ? middle.holding(Spot.Holds.AMBIENT) : middle);
-        wire(port(header, Item.OUT), header.id(), body, port(header, Item.OUT), new Element.Joint());
+        for (String outlet : header.outlets()) {
+            wire(port(header, outlet), header.id(), body, port(header, outlet), new Element.Joint());
+        }
         for (String inlet : header.inlets()) {
             String ref = port(header, inlet);
             wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());

@@ -225,10 +225,9 @@ public final class FieldSheet implements Kinds<List<Field>> {
 
     @Override
     public List<Field> header(Header h) {
-        return FieldSheet.<Header>fitted().add("capacity", "Capacity", Unit.GALLON, Header::capacity, (x, m) -> new Header(x.tag(), m,
-                x.height(), x.inletRise(), x.inlets())).add("height", "Height", Unit.INCH, Header::height, (x, m) -> new Header(x.tag(),
-                x.capacity(), m, x.inletRise(), x.inlets())).add("inletRise", "Inlets over outlet", Unit.INCH, Header::inletRise, (x, m) ->
-                new Header(x.tag(), x.capacity(), x.height(), m, x.inlets())).all();
+        return FieldSheet.<Header>fitted().add("capacity", "Capacity", Unit.GALLON, Header::capacity, Header::withCapacity).add("height", "Height",
+                Unit.INCH, Header::height, Header::withHeight).add("inletRise", "Inlets over outlet", Unit.INCH, Header::inletRise,
+                        Header::withInletRise).all();
     }
 
     @Override

@@ -215,6 +215,9 @@ public final class Validation {
             block(header.id(), "Shape", "A header needs a capacity, a height, and inlets between its outlet and its top.",
                     "Measure them again.");
         }
+        if (!header.outlets().contains(Item.OUT)) {
+            block(header.id(), "Ports", "A header needs an outlet called out.", "Name its outlets out, out-2.");
+        }
         if (header.inlets().isEmpty() || new HashSet<>(header.ports()).size() != header.ports().size()) {
             block(header.id(), "Ports", "A header needs inlets with names of their own.", "Name them in, in-2.");
         }

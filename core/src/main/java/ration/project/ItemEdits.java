@@ -107,7 +107,9 @@ public final class ItemEdits {
 
         @Override
         public Void header(Header h) {
-            add("Add inlet", new Header(h.tag(), h.capacity(), h.height(), h.inletRise(), withAnother(h.inlets())));
+            add("Add inlet", h.withInlets(withAnother(h.inlets(), "in-")));
+            add("Add outlet", h.withOutlets(withAnother(h.outlets(), "out-")));
+            add(h.drain() ? "Take the drain out" : "Add drain", h.withDrain(!h.drain()));
             return null;
         }
 
@@ -165,13 +167,13 @@ public final class ItemEdits {
         }
     }
 
-    private static List<String> withAnother(List<String> inlets) {
-        List<String> more = new ArrayList<>(inlets);
-        int n = inlets.size() + 1;
-        while (more.contains("in-" + n)) {
+    private static List<String> withAnother(List<String> ports, String stem) {
+        List<String> more = new ArrayList<>(ports);
+        int n = ports.size() + 1;
+        while (more.contains(stem + n)) {
             n++;
         }
-        more.add("in-" + n);
+        more.add(stem + n);
         return more;
     }
 

@@ -86,7 +86,7 @@ public final class Joining {
 
             @Override
             public Way header(Header header) {
-                return port.port().equals(Header.VENT) ? Way.LEAVES : otherwise(header);
+                return header.inlets().contains(port.port()) ? Way.ARRIVES : Way.LEAVES;
             }
 
             @Override

@@ -67,11 +67,18 @@ public final class LayoutEdits {
         return item.ports().contains(Item.OUT) ? Optional.of(new PortRef(item.id(), Item.OUT)) : Optional.empty();
     }
 
+    /** Ports of an item by which fuel leaves on its way to the engine. */
+    private static List<String> leaving(Item item) {
+        return item.only(Header.class).map(h -> java.util.stream.Stream.concat(h.outlets().stream(), java.util.stream.Stream.of(Header.VENT)).toList())
+                .orElse(List.of(Item.OUT));
+    }
+
     private static Optional<PortRef> freeInlet(FuelSystem system, Item item) {
         if (item instanceof Tank) {
             return Optional.empty();
         }
-        return item.ports().stream().filter(p -> !p.equals(Item.OUT)).map(p -> new PortRef(item.id(), p))
+        List<String> leaving = leaving(item);
+        return item.ports().stream().filter(p -> !leaving.contains(p)).map(p -> new PortRef(item.id(), p))
                 .filter(p -> system.runAt(p).isEmpty()).findFirst();
     }
 
@@ -352,6 +359,10 @@ public final class LayoutEdits {
         Optional<Item> item = system.item(picked);
         if (item.isPresent() && item.get() instanceof Strainer s && !s.drain()) {
             return Optional.of(new Outcome(system.replace(s.withDrain(true, false)), picked));
+        }
+        Optional<Header> header = item.flatMap(i -> i.only(Header.class)).filter(h -> !h.drain());
+        if (header.isPresent()) {
+            return Optional.of(new Outcome(system.replace(header.get().withDrain(true)), picked));
         }
         return item.filter(Tank.class::isInstance).map(Tank.class::cast).filter(t -> t.drain().isEmpty())
                 .map(t -> {

@@ -137,7 +137,15 @@ final class Passages implements Kinds<List<Passage>> {
 
     @Override
     public List<Passage> header(Header item) {
-        return star(item, item.ports(), What.HEADER, "");
+        List<Passage> all = new ArrayList<>();
+        for (String in : item.inlets()) {
+            for (String out : item.ports()) {
+                if (!item.inlets().contains(out)) {
+                    all.add(new Passage(new PortRef(item.id(), in), new PortRef(item.id(), out), What.HEADER, ""));
+                }
+            }
+        }
+        return all;
     }
 
     @Override

@@ -2,6 +2,7 @@ package ration.flow;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.assertj.core.data.Offset;
@@ -10,6 +11,7 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Condition;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.PortRef;
@@ -98,5 +100,33 @@ class HeaderTest {
         assertThat(drawn).isPositive().isLessThanOrEqualTo(2 * nozzle);
         assertThat(a.solution().flow("collector.jet")).isCloseTo(nozzle + drawn, Offset.offset(2e-9));
         assertThat(a.dryHeaders()).isEmpty();
+    }
+
+    /** The second pump from an outlet of its own: each feeds alone as far as it did, what leaves is what came, and it runs dry by either. */
+    @Test
+    void aHeaderOfTwoOutletsFeedsAPumpFromEach() {
+        FuelSystem s = HIGH.system();
+        Run shared = s.runs().stream().filter(r -> r.to().item().equals("pump-two")).findFirst().orElseThrow();
+        Header header = s.all(Header.class).findFirst().orElseThrow();
+        FuelSystem two = s.replace(header.withOutlets(List.of(Item.OUT, "out-2"))).replace(shared.between(new PortRef("header", "out-2"), shared.to()));
+        Project own = HIGH.with(two);
+        for (String stopped : List.of("pump-one", "pump-two")) {
+            FlowAnswer a = look(own, Assessment.start(own).withStopped(Set.of(stopped))).demand();
+            double out = a.solution().flow("header.out");
+            double second = a.solution().flow("header.out-2");
+            assertThat(stopped.equals("pump-one") ? second : out).isPositive();
+            assertThat(stopped.equals("pump-one") ? out : second).isCloseTo(0, Offset.offset(1e-9));
+            double came = a.solution().flow("header.in") + a.solution().flow("header.in-2") + a.solution().flow("header.return") - a.solution().flow(
+                    "header.vent");
+            assertThat(out + second).isCloseTo(came, Offset.offset(1e-9));
+            assertThat(a.pressure(new PortRef("header", "out-2"))).hasValueCloseTo(a.pressure(new PortRef("header", Item.OUT)).orElseThrow(), Offset
+                    .offset(1e-2));
+        }
+        FuelSystem thin = two;
+        for (String id : new String[] {"r5", "r6"}) {
+            thin = thin.replace(((Run) thin.item(id).orElseThrow()).withSize(LineSize.parse("0.02 in bore")));
+        }
+        Project starved = HIGH.with(thin);
+        assertThat(look(starved, Assessment.start(starved).withStopped(Set.of("pump-one"))).demand().dryHeaders()).containsExactly("header");
     }
 }

@@ -78,7 +78,7 @@ final class LayoutActions {
     static void drain(Session session) {
         String picked = session.picked().get();
         if (!take(session, "Add drain", s -> LayoutEdits.addDrain(s, picked))) {
-            session.say("A drain belongs to a tank or a strainer that has none: pick one.");
+            session.say("A drain belongs to a tank, a header or a strainer that has none: pick one.");
         }
     }
 
