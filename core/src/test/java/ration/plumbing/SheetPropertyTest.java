@@ -109,4 +109,12 @@ class SheetPropertyTest {
         assertThat(list).anyMatch(l -> l.what().equals("Fire sleeve"));
         assertThat(list).anyMatch(l -> l.what().equals("Cushioned clamp for 3/8 tube") && l.amount().equals("4 pcs"));
     }
+
+    /** Each column of the runs is filled by some job, and each job shows which run it fills. */
+    @org.junit.jupiter.api.Test
+    void everyColumnBelongsToAJob() {
+        assertThat(java.util.Arrays.stream(SheetJob.values()).flatMap(j -> j.columns().stream()).distinct()).containsExactlyInAnyOrderElementsOf(
+                SheetColumn.ofRuns());
+        assertThat(SheetJob.values()).allSatisfy(j -> assertThat(j.columns()).startsWith(SheetColumn.RUN).doesNotHaveDuplicates());
+    }
 }

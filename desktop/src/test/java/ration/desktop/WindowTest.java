@@ -453,6 +453,23 @@ class WindowTest extends WindowHarness {
                 .quantity().value() == 17);
     }
 
+    /** Each job has its columns; the run chosen stays chosen, and what is written in one is there in the file's sheet. */
+    @Test
+    void eachJobShowsItsColumns() {
+        robot.clickOn("#rail-runs");
+        robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
+        robot.interact(() -> node("#view-route").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> robot.lookup("#runs-sheet-route").tryQuery().isPresent() && sheet("#runs-sheet-route").row() == 2);
+        assertThat(sheet("#runs-sheet-route").getColumns()).extracting(c -> c.getText()).contains("Run", "Clamp", "Supports").doesNotContain("From");
+        robot.interact(() -> sheet("#runs-sheet-route").choose(2, 5));
+        robot.write("MS21919");
+        keys(KeyCode.ENTER);
+        until(() -> ((Run) session.project().system().item("r3").orElseThrow()).build().papers().clamp().equals("MS21919"));
+        control(KeyCode.Z);
+        until(() -> !session.changed().get());
+    }
+
     @Test
     void pasteASheet() {
         robot.clickOn("#rail-runs");

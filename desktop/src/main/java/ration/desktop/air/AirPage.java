@@ -61,8 +61,7 @@ public final class AirPage extends LivePage {
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("card");
-        scroll.setPrefWidth(380);
-        scroll.setMinWidth(380);
+        Ui.wide(scroll, 380, 320);
         setRight(scroll);
     }
 

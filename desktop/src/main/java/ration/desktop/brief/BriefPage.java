@@ -108,8 +108,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     private static VBox left(VBox tile) {
-        tile.setPrefWidth(400);
-        tile.setMinWidth(400);
+        Ui.wide(tile, 400, 290);
         HBox.setHgrow(tile, Priority.NEVER);
         return tile;
     }
@@ -274,7 +273,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         plane.setLayoutY(8);
         QuantityField<Quantity> field = angle(id, name + " angle", get, set);
         updates.add(() -> tilt.setAngle((behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
-        VBox words = new VBox(3, Ui.label(name, "bold"), field, Ui.label(hint, "soft"));
+        VBox words = new VBox(3, Ui.label(name, "bold"), field, Ui.wrapped(hint, "soft"));
         HBox box = new HBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;

@@ -1,6 +1,8 @@
 package ration.desktop.control;
 
 import java.util.List;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.DoubleBinding;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -66,6 +68,30 @@ public final class Ui {
         return r;
     }
 
+    /** Never cut short. */
+    public static <R extends Region> R whole(R r) {
+        r.setMinWidth(Region.USE_PREF_SIZE);
+        return r;
+    }
+
+    /** A window narrower than this is a small one, px. */
+    private static final double SMALL = 1200;
+
+    /** What a length is in a large window and in a small one, as the node stands in it. */
+    public static DoubleBinding inWindow(Node node, double large, double small) {
+        DoubleBinding seen = Bindings.selectDouble(node.sceneProperty(), "width");
+        return Bindings.createDoubleBinding(() -> seen.get() > 0 && seen.get() < SMALL ? small : large, seen);
+    }
+
+    /** So wide in a large window, and so in a small one, whatever is in it. */
+    public static <R extends Region> R wide(R r, double large, double small) {
+        DoubleBinding width = inWindow(r, large, small);
+        r.minWidthProperty().bind(width);
+        r.prefWidthProperty().bind(width);
+        r.maxWidthProperty().bind(width);
+        return r;
+    }
+
     public static Region spring() {
         Region region = new Region();
         HBox.setHgrow(region, Priority.ALWAYS);
@@ -93,13 +119,16 @@ public final class Ui {
 
     /** What stands beside a page: a card that scrolls up and down only. */
     public static ScrollPane side(Node card, double width) {
+        return side(card, width, width);
+    }
+
+    /** The same, narrower in a small window. */
+    public static ScrollPane side(Node card, double width, double small) {
         ScrollPane side = new ScrollPane(card);
         side.setFitToWidth(true);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         side.getStyleClass().add("card");
-        side.setPrefWidth(width);
-        side.setMinWidth(width);
-        return side;
+        return wide(side, width, small);
     }
 
     /** Up and Down go from one button of a list to the next. */

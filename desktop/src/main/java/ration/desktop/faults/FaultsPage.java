@@ -42,6 +42,7 @@ import ration.quantity.UnitSystem;
 public final class FaultsPage extends LivePage {
 
     private static final double[] WIDE = {222, 44, 48, 56, 158, 166, 62};
+    private static final double[] SMALL = {178, 40, 44, 50, 112, 112, 62};
 
     private final Session session;
     private final Consumer<FaultAnswer> set;
@@ -103,7 +104,7 @@ public final class FaultsPage extends LivePage {
         middle.setMinWidth(0);
         setCenter(middle);
         card.getStyleClass().add("card-body");
-        setRight(Ui.side(card, 288));
+        setRight(Ui.side(card, 288, 232));
         rows.addEventFilter(KeyEvent.KEY_PRESSED, e -> Ui.walk(rows, e));
     }
 
@@ -223,9 +224,7 @@ public final class FaultsPage extends LivePage {
         box.setAlignment(Pos.CENTER_LEFT);
         for (int i = 0; i < content.length; i++) {
             Region cell = content[i] instanceof Region r ? r : Ui.label((String) content[i]);
-            cell.setMinWidth(WIDE[i]);
-            cell.setPrefWidth(WIDE[i]);
-            cell.setMaxWidth(WIDE[i]);
+            Ui.wide(cell, WIDE[i], SMALL[i]);
             box.getChildren().add(cell);
         }
         return box;

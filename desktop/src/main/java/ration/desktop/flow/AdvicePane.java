@@ -41,7 +41,7 @@ final class AdvicePane extends VBox {
         super(6);
         this.session = session;
         setId("advice");
-        HBox head = new HBox(8, Ui.label("What would buy margin", "page-title"), Ui.spring(), state, progress, stop, again);
+        HBox head = new HBox(8, Ui.whole(Ui.label("What would buy margin", "page-title")), Ui.spring(), state, progress, stop, again);
         head.setAlignment(Pos.CENTER_LEFT);
         progress.setPrefWidth(70);
         progress.setId("advice-progress");

@@ -73,12 +73,11 @@ public final class FlowPage extends LivePage {
     }
 
     private VBox left() {
-        HBox head = new HBox(12, Ui.label("Flow", "page-title"), subtitle);
+        HBox head = new HBox(12, Ui.whole(Ui.label("Flow", "page-title")), subtitle);
         head.setAlignment(Pos.BASELINE_LEFT);
         ScrollPane scroll = new ScrollPane(matrix);
         scroll.setFitToHeight(true);
-        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setMinHeight(Region.USE_PREF_SIZE);
+        scroll.setMinHeight(150);
         scroll.setFocusTraversable(false);
         VBox cases = new VBox(8, head, scroll, legend(), remarks);
         cases.getStyleClass().add("flow-cases");
@@ -92,7 +91,10 @@ public final class FlowPage extends LivePage {
         VBox path = new VBox(title, stack);
         path.getStyleClass().add("flow-path");
         VBox.setVgrow(path, Priority.ALWAYS);
-        return new VBox(cases, Ui.rule(), path);
+        path.setMinHeight(150);
+        VBox left = new VBox(cases, Ui.rule(), path);
+        left.setMinWidth(0);
+        return left;
     }
 
     private ToggleButton choose(String text, Optional<AskPane.Question> question) {
@@ -132,7 +134,7 @@ public final class FlowPage extends LivePage {
     }
 
     private VBox right() {
-        HBox head = new HBox(8, budgetTitle, Ui.spring(), budgetCase);
+        HBox head = new HBox(8, Ui.whole(budgetTitle), Ui.spring(), budgetCase);
         head.setAlignment(Pos.BASELINE_LEFT);
         VBox.setVgrow(budget, Priority.ALWAYS);
         budget.setPrefHeight(260);
@@ -145,8 +147,7 @@ public final class FlowPage extends LivePage {
         VBox.setVgrow(top, Priority.ALWAYS);
         VBox right = new VBox(top, Ui.rule(), advice);
         right.getStyleClass().add("card");
-        right.setPrefWidth(460);
-        right.setMinWidth(420);
+        Ui.wide(right, 460, 350);
         return right;
     }
 

@@ -12,7 +12,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
 import ration.condition.Attitude;
@@ -21,6 +21,7 @@ import ration.condition.Contents;
 import ration.condition.Faults;
 import ration.condition.Power;
 import ration.desktop.control.EachPulse;
+import ration.desktop.control.FoldingGroups;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
@@ -42,7 +43,7 @@ final class ConditionsBar extends HBox {
     private static final String BY_HAND = "Set by hand";
 
     private final Session session;
-    private final HBox groups = new HBox(14);
+    private final FoldingGroups groups = new FoldingGroups();
     /** Names the attitude where no button can: under another load factor or on the take-off run. */
     private final Label attitude = Ui.label("Attitude", "soft");
     private final Map<String, ToggleButton> presets = new HashMap<>();
@@ -79,8 +80,8 @@ final class ConditionsBar extends HBox {
         fault.getStyleClass().add("fault-set");
         fault.visibleProperty().bind(failed.textProperty().isNotEmpty());
         fault.managedProperty().bind(fault.visibleProperty());
-        Region gap = Ui.spring();
-        getChildren().addAll(groups, gap, fault);
+        HBox.setHgrow(groups, Priority.ALWAYS);
+        getChildren().addAll(groups, fault);
         EachPulse pulse = new EachPulse(this::update);
         session.shown().addListener((o, was, now) -> pulse.ask());
         session.units().addListener((o, was, now) -> pulse.ask());
@@ -168,6 +169,7 @@ final class ConditionsBar extends HBox {
                 key.equals(key.substring(0, key.indexOf('\n') + 1)
                         + c.positions().get(key.substring(0, key.indexOf('\n'))))));
         switches.forEach((id, b) -> b.setSelected(!c.shutValves().contains(id) && !c.stopped().contains(id)));
+        groups.say();
     }
 
     private void showContents(Tank tank, Condition c) {
@@ -188,24 +190,27 @@ final class ConditionsBar extends HBox {
     }
 
     private void build(Project project) {
-        groups.getChildren().clear();
+        groups.clear();
         presets.clear();
         gauges.clear();
         volumes.clear();
         contents.clear();
         positions.clear();
         switches.clear();
-        add(attitude, attitudes(project));
+        groups.add(attitude, attitudes(project), () -> session.condition().attitude().label());
         if (!project.system().tanks().isEmpty()) {
-            add("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), contents(project));
+            groups.add(Ui.label("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), "soft"), contents(project), () -> contents
+                    .values().stream().filter(ToggleButton::isSelected).map(ToggleButton::getText).findFirst().orElse("Set"));
         }
         for (Selector s : project.system().selectors()) {
-            add(s.name(), selector(s));
+            groups.add(Ui.label(s.name(), "soft"), selector(s), () -> session.condition().positions().getOrDefault(s.id(), ""));
         }
         if (!switchable(project).isEmpty()) {
-            add("Pumps and valves", switches(project));
+            groups.add(Ui.label("Pumps and valves", "soft"), switches(project), () -> switches.values().stream().filter(ToggleButton::isSelected)
+                    .count() + " of " + switches.size() + " on");
         }
-        add("Engine and fuel", engine(project));
+        groups.add(Ui.label("Engine and fuel", "soft"), engine(project), () -> session.condition().engine().power().label() + ", " + UnitSystem.figure(
+                Unit.CELSIUS.fromSi(session.condition().fuelKelvin()), 0) + " \u00b0C" + (session.condition().engine().fouled() ? ", fouled" : ""));
     }
 
     /** Power, filters and fuel temperature. */
@@ -229,17 +234,6 @@ final class ConditionsBar extends HBox {
             rest.getChildren().add(fouled);
         }
         return new HBox(6, powers, rest);
-    }
-
-    private void add(String title, Node content) {
-        add(Ui.label(title, "soft"), content);
-    }
-
-    private void add(Label title, Node content) {
-        if (!groups.getChildren().isEmpty()) {
-            groups.getChildren().add(Ui.tallRule());
-        }
-        groups.getChildren().add(new VBox(3, title, content));
     }
 
     private Node attitudes(Project project) {

@@ -108,7 +108,7 @@ final class LedgerBar extends HBox {
         private final Label verdict = Ui.label("", "verdict");
         private final Figure figure;
         private final Label was = Ui.label("", "soft");
-        private final NotchBar bar = new NotchBar(106, 10);
+        private final NotchBar bar = new NotchBar(86, 10);
         private final Label detail = Ui.label("", "small");
         /** The case in full: a long one is cut off in the cell. */
         private final javafx.scene.control.Tooltip whole = new javafx.scene.control.Tooltip();
@@ -143,7 +143,7 @@ final class LedgerBar extends HBox {
             setMinHeight(63);
             setPrefHeight(63);
             setPrefWidth(255);
-            setMinWidth(200);
+            setMinWidth(150);
             setTooltip(whole);
         }
 

@@ -59,8 +59,8 @@ public final class MainWindow {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final double LEAST_WIDTH = 1250;
-    private static final double LEAST_HEIGHT = 680;
+    private static final double LEAST_WIDTH = 1000;
+    private static final double LEAST_HEIGHT = 640;
 
     private final Stage stage;
     private final Session session;
@@ -205,7 +205,7 @@ public final class MainWindow {
         cell.setGraphic(words);
         cell.getStyleClass().setAll("title-cell");
         cell.setAccessibleText("Document menu");
-        cell.setMinWidth(236);
+        cell.setMinWidth(170);
         cell.setPrefWidth(236);
         cell.setMaxWidth(236);
         cell.setMaxHeight(Double.MAX_VALUE);

@@ -91,8 +91,7 @@ public final class HangarPage extends LivePage {
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setPrefWidth(490);
-        scroll.setMinWidth(490);
+        Ui.wide(scroll, 490, 380);
         scroll.getStyleClass().add("tests-list");
         setLeft(scroll);
         ScrollPane middle = new ScrollPane(runner);
@@ -104,7 +103,7 @@ public final class HangarPage extends LivePage {
         setCenter(middle);
         VBox right = new VBox(8, live, beside);
         right.getStyleClass().add("card-body");
-        setRight(Ui.side(right, 272));
+        setRight(Ui.side(right, 272, 218));
     }
 
     /** Puts the writing mark where the work goes on. */

@@ -13,7 +13,9 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
@@ -77,8 +79,12 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private HBox head() {
         Label title = Ui.label("Layout", "page-title");
         title.setMinWidth(70);
-        HBox head = new HBox(3, title, legend("Flowing", Ink.FUEL, 5), legend("Standing", Ink.FUEL_STANDING, 5),
-                legend("Below ambient", Ink.PLUM, 5), headLine, vents, drains, Ui.spring(),
+        FlowPane lines = new FlowPane(3, 3, legend("Flowing", Ink.FUEL, 5), legend("Standing", Ink.FUEL_STANDING, 5), legend("Below ambient", Ink.PLUM,
+                5), headLine, vents, drains);
+        lines.setAlignment(Pos.CENTER_LEFT);
+        lines.setMinWidth(200);
+        HBox.setHgrow(lines, Priority.ALWAYS);
+        HBox head = new HBox(3, title, lines,
                 start, insert, branch,
                 Ui.button("+ Add item", "add-item", this::add));
         head.getStyleClass().add("page-head");

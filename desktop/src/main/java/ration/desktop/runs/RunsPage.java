@@ -3,6 +3,7 @@ package ration.desktop.runs;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -33,6 +34,7 @@ import ration.plumbing.CutLength;
 import ration.plumbing.Joints;
 import ration.plumbing.RunSheet;
 import ration.plumbing.SheetColumn;
+import ration.plumbing.SheetJob;
 import ration.plumbing.ShoppingList;
 import ration.project.Edit;
 
@@ -52,23 +54,24 @@ public final class RunsPage extends BorderPane implements Arriving {
         void print();
     }
 
-    private static final int CUT_AFTER = SheetColumn.LENGTH.ordinal();
-    private static final Map<SheetColumn, Double> WIDTHS = Map.of(SheetColumn.RUN, 56.0, SheetColumn.FROM, 150.0,
-            SheetColumn.TO, 150.0, SheetColumn.SIZE, 128.0, SheetColumn.CONSTRUCTION, 138.0, SheetColumn.BENDS, 128.0,
-            SheetColumn.TIGHTEST, 96.0);
+    /** What a column takes, px: those of a job stand side by side in a window of 1280. */
+    private static final Map<SheetColumn, Double> WIDTHS = Map.of(SheetColumn.RUN, 52.0, SheetColumn.FROM, 140.0,
+            SheetColumn.TO, 136.0, SheetColumn.SIZE, 130.0, SheetColumn.CONSTRUCTION, 126.0, SheetColumn.LENGTH, 62.0, SheetColumn.BENDS, 88.0,
+            SheetColumn.TIGHTEST, 92.0, SheetColumn.CLAMP, 104.0, SheetColumn.PART, 100.0);
     private static final String RUNS_HINT = "Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a"
             + " table. The last row adds a run.";
 
     private final Session session;
     private final Files files;
     private final Map<SheetColumn, String> draft = new EnumMap<>(SheetColumn.class);
-    private final Sheet<Row> runs;
+    private final Map<SheetJob, RunsOf> jobs = new EnumMap<>(SheetJob.class);
     private final Sheet<Joints.Joint> joints;
     private final VBox lists = new VBox(4);
     private final ToggleGroup views = new ToggleGroup();
     private final Label said = Ui.wrapped("", "soft");
     private final VBox side = new VBox(8);
-    private final List<SheetColumn> runColumns = new ArrayList<>();
+    /** The sheet of the job in hand. */
+    private RunsOf hand;
     private String sheetFor = "";
     private final EachPulse pulse = new EachPulse(this::update);
 
@@ -76,15 +79,16 @@ public final class RunsPage extends BorderPane implements Arriving {
         this.session = session;
         this.files = files;
         setId("runs-page");
-        runs = new Sheet<>("runs-sheet", columns());
-        runs.onWrite(this::write).onPaste(this::paste);
+        for (SheetJob job : SheetJob.values()) {
+            jobs.put(job, sheet(job));
+        }
+        hand = jobs.get(SheetJob.MAKE_UP);
         joints = new Sheet<>("joints-sheet", jointColumns());
         joints.onWrite(this::writeJoint);
-        runs.setAccessibleText("Runs sheet");
         joints.setAccessibleText("Joints sheet");
         said.setId("runs-said");
         setTop(head());
-        setCenter(runs);
+        setCenter(hand.sheet());
         HBox foot = new HBox(said);
         foot.getStyleClass().add("sheet-foot");
         setBottom(foot);
@@ -94,14 +98,12 @@ public final class RunsPage extends BorderPane implements Arriving {
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("card");
-        scroll.setPrefWidth(288);
-        scroll.setMinWidth(288);
+        Ui.wide(scroll, 288, 240);
         scroll.setFocusTraversable(false);
         setRight(scroll);
         session.shown().addListener((o, was, now) -> pulse.ask());
         session.units().addListener((o, was, now) -> pulse.ask());
         sceneProperty().addListener((o, was, now) -> pulse.ask());
-        runs.onMove(this::aside);
         joints.onMove(this::aside);
         update();
         say(RUNS_HINT);
@@ -110,7 +112,8 @@ public final class RunsPage extends BorderPane implements Arriving {
     private HBox head() {
         HBox head = new HBox(3, Ui.label("Runs", "page-title"));
         ((Label) head.getChildren().get(0)).setMinWidth(70);
-        view(head, "Runs", "view-runs", runs, RUNS_HINT).setSelected(true);
+        jobs.forEach((job, of) -> view(head, job.label(), "view-" + job.name().toLowerCase(Locale.ROOT).replace('_', '-'), of.sheet(), RUNS_HINT)
+                .setSelected(of == hand));
         view(head, "Joints", "view-joints", joints, "Type to write over a cell. Tab goes on, Enter goes down, Delete"
                 + " empties it.");
         ScrollPane scroll = new ScrollPane(lists);
@@ -136,9 +139,14 @@ public final class RunsPage extends BorderPane implements Arriving {
         button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         button.setOnAction(e -> {
             button.setSelected(true);
+            int row = hand.sheet().row();
+            jobs.values().stream().filter(of -> of.sheet() == shown).findFirst().ifPresent(of -> hand = of);
             setCenter(shown);
             shown.requestFocus();
             refresh();
+            if (shown == hand.sheet() && row >= 0) {
+                hand.sheet().choose(row, 1);
+            }
             say(hint);
         });
         head.getChildren().add(button);
@@ -147,6 +155,7 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     /** Puts the keys on the sheet. */
     public void focusSheet() {
+        Sheet<Row> runs = hand.sheet();
         if (getCenter() == runs) {
             runs.requestFocus();
             if (runs.column() < 1) {
@@ -161,19 +170,32 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     // the runs
 
-    private List<Column<Row>> columns() {
+    /**
+     * The runs as one job sees them.
+     *
+     * @param columns what each column of the sheet is; null where it is none of the runs'
+     */
+    private record RunsOf(Sheet<Row> sheet, List<SheetColumn> columns) {
+    }
+
+    private RunsOf sheet(SheetJob job) {
         List<Column<Row>> list = new ArrayList<>();
-        list.add(new Column<>("", 40, r -> verdict(r).map(f -> f.verdict().word()).orElse(""), this::bar, r -> false));
-        runColumns.add(null);
-        for (SheetColumn c : SheetColumn.ofRuns()) {
+        List<SheetColumn> of = new ArrayList<>();
+        list.add(new Column<>("", 34, r -> verdict(r).map(f -> f.verdict().word()).orElse(""), this::bar, r -> false));
+        of.add(null);
+        for (SheetColumn c : job.columns()) {
             list.add(Column.writing(c.label(), WIDTHS.getOrDefault(c, 78.0), r -> text(r, c)));
-            runColumns.add(c);
-            if (c.ordinal() == CUT_AFTER) {
-                list.add(Column.reading("Cut length", 84, r -> run(r).map(x -> CutLength.of(system(), x).text()).orElse("")));
-                runColumns.add(null);
+            of.add(c);
+            if (c == SheetColumn.LENGTH) {
+                list.add(Column.reading("Cut length", 86, r -> run(r).map(x -> CutLength.of(system(), x).text()).orElse("")));
+                of.add(null);
             }
         }
-        return list;
+        Sheet<Row> sheet = new Sheet<>(job == SheetJob.MAKE_UP ? "runs-sheet" : "runs-sheet-" + job.name().toLowerCase(Locale.ROOT), list);
+        sheet.onWrite((r, c, t) -> write(r, of.get(c), t)).onPaste((r, c) -> paste(r, of, c));
+        sheet.setAccessibleText("Runs sheet, " + job.label());
+        sheet.onMove(this::aside);
+        return new RunsOf(sheet, of);
     }
 
     private FuelSystem system() {
@@ -207,8 +229,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         return bar;
     }
 
-    private boolean write(Row row, int column, String text) {
-        SheetColumn c = runColumns.get(column);
+    private boolean write(Row row, SheetColumn c, String text) {
         if (c == null) {
             return false;
         }
@@ -252,7 +273,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         return true;
     }
 
-    private void paste(int row, int column) {
+    private void paste(int row, List<SheetColumn> runColumns, int column) {
         String text = Clipboard.getSystemClipboard().getString();
         SheetColumn at = null;
         for (int i = column; at == null && i < runColumns.size(); i++) {
@@ -334,6 +355,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         List<Row> rows = new ArrayList<>();
         system().runs().forEach(r -> rows.add(new Row(Optional.of(r.id()))));
         rows.add(new Row(Optional.empty()));
+        Sheet<Row> runs = hand.sheet();
         if (getCenter() == runs && runs.getEditingCell() == null) {
             runs.show(rows);
         } else if (getCenter() == joints && joints.getEditingCell() == null) {
@@ -373,6 +395,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     /** What the checks say of the run in hand. */
     private void aside() {
         side.getChildren().clear();
+        Sheet<Row> runs = hand.sheet();
         String id = getCenter() == joints ? joints.row() >= 0 && joints.row() < joints.getItems().size()
                 ? joints.getItems().get(joints.row()).run().id() : "" : runs.row() >= 0 && runs.row() < system().runs().size()
                 ? system().runs().get(runs.row()).id() : "";

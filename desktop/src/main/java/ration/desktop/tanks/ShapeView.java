@@ -79,8 +79,7 @@ final class ShapeView extends HBox {
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("card");
-        scroll.setPrefWidth(380);
-        scroll.setMinWidth(380);
+        Ui.wide(scroll, 380, 320);
         VBox.setVgrow(views, Priority.ALWAYS);
         VBox left = new VBox(6, size, trouble, views);
         left.getStyleClass().add("tank-map");

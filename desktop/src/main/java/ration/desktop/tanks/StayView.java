@@ -98,8 +98,7 @@ final class StayView extends HBox {
         VBox box = new VBox(5, title("From the side", sideAngle), side, title("From behind, at the outlet", behindAngle), behind,
                 Ui.rule(), rows, Ui.rule(), head, less);
         box.getStyleClass().add("tank-side");
-        box.setPrefWidth(336);
-        box.setMinWidth(336);
+        Ui.wide(box, 336, 290);
         return box;
     }
 

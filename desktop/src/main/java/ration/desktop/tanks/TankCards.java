@@ -55,8 +55,7 @@ final class TankCards extends VBox {
     TankCards(Session session, Consumer<String> print) {
         this.session = session;
         getStyleClass().add("card");
-        setPrefWidth(340);
-        setMinWidth(340);
+        Ui.wide(this, 340, 316);
         placard.setId("placard-says");
         verdict.setId("tank-verdict");
         gauge = new PicturePane("gauge-picture", this::gaugePicture, id -> { });

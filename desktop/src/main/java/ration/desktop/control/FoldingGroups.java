@@ -1,0 +1,123 @@
+package ration.desktop.control;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * Titled groups side by side. Where they find no room, the last ones fold to a button that says what they are set to; it opens its
+ * group, and others fold for it.
+ */
+public final class FoldingGroups extends HBox {
+
+    private static final double APART = 14;
+
+    private final List<Group> groups = new ArrayList<>();
+    private Group asked;
+
+    /** One of them. */
+    private static final class Group {
+        private final VBox open;
+        private final Button folded;
+        private final Label says = Ui.label("", "bold");
+        private final Supplier<String> set;
+        private final Node rule;
+
+        Group(Label title, Node content, Supplier<String> set, Node rule) {
+            this.set = set;
+            this.rule = rule;
+            open = new VBox(3, title, content);
+            Label name = Ui.label("", "soft");
+            name.textProperty().bind(title.textProperty());
+            folded = Ui.button("", "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""), () -> { }, "chip");
+            folded.setGraphic(new VBox(2, name, says));
+        }
+
+        void fold(boolean away) {
+            folded.setVisible(away);
+            folded.setManaged(away);
+            open.setVisible(!away);
+            open.setManaged(!away);
+        }
+    }
+
+    public FoldingGroups() {
+        super(APART);
+        setAlignment(Pos.CENTER_LEFT);
+        setMinWidth(0);
+    }
+
+    public void clear() {
+        groups.clear();
+        asked = null;
+        getChildren().clear();
+    }
+
+    /**
+     * Adds a group at the right.
+     *
+     * @param set what it is set to, in a word or two
+     */
+    public void add(Label title, Node content, Supplier<String> set) {
+        Node rule = Ui.tallRule();
+        Group group = new Group(title, content, set, rule);
+        if (!groups.isEmpty()) {
+            getChildren().add(rule);
+        }
+        groups.add(group);
+        group.folded.setOnAction(e -> {
+            asked = group;
+            requestLayout();
+            layout();
+            group.open.lookupAll(".toggle-button").stream().filter(Node::isFocusTraversable).findFirst().ifPresent(Node::requestFocus);
+        });
+        group.fold(false);
+        getChildren().addAll(group.open, group.folded);
+    }
+
+    /** Says anew what the folded ones are set to. */
+    public void say() {
+        for (Group g : groups) {
+            String words = g.set.get();
+            if (!words.equals(g.says.getText())) {
+                g.says.setText(words);
+                g.folded.setAccessibleText(((Label) g.open.getChildren().get(0)).getText() + ", " + words + ", open");
+            }
+        }
+    }
+
+    @Override
+    protected double computeMinWidth(double height) {
+        return 0;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        Set<Group> away = new java.util.HashSet<>();
+        double width = getWidth() - getInsets().getLeft() - getInsets().getRight();
+        for (int i = groups.size() - 1; i >= 0 && needed(away) > width; i--) {
+            if (groups.get(i) != asked) {
+                away.add(groups.get(i));
+            }
+        }
+        groups.forEach(g -> g.fold(away.contains(g)));
+        super.layoutChildren();
+    }
+
+    private double needed(Set<Group> away) {
+        double sum = 0;
+        for (int i = 0; i < groups.size(); i++) {
+            Group g = groups.get(i);
+            sum += (away.contains(g) ? g.folded : g.open).prefWidth(-1) + (i > 0 ? g.rule.prefWidth(-1) + 2 * APART : 0);
+        }
+        return sum;
+    }
+}

@@ -1,0 +1,68 @@
+package ration.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.Start;
+import ration.condition.Power;
+import ration.desktop.frame.Page;
+import ration.file.ProjectFile;
+
+/** A window of 1024 x 700: every page keeps inside it, and what finds no room folds and can be opened. */
+class SmallWindowTest extends WindowHarness {
+
+    private Stage stage;
+
+    @Start
+    void start(Stage shown) throws IOException {
+        stage = shown;
+        begin(shown);
+        shown.setWidth(1024);
+        shown.setHeight(700);
+    }
+
+    private void press(String id) {
+        robot.interact(() -> node(id).requestFocus());
+        keys(KeyCode.SPACE);
+    }
+
+    private static boolean seen(Node node) {
+        return node != null && node.isVisible() && (node.getParent() == null || seen(node.getParent()));
+    }
+
+    @Test
+    void everyPageKeepsInside() {
+        Parent root = stage.getScene().getRoot();
+        for (Page page : Page.values()) {
+            String id = "#rail-" + page.name().toLowerCase(java.util.Locale.ROOT);
+            robot.interact(() -> node(id).requestFocus());
+            keys(KeyCode.ENTER);
+            robot.interact(() -> {
+                root.applyCss();
+                root.layout();
+            });
+            Region frame = (Region) root.getChildrenUnmodifiable().get(0);
+            assertThat(frame.minWidth(-1)).as("width of " + page).isLessThanOrEqualTo(1024);
+            assertThat(frame.minHeight(1024)).as("height of " + page).isLessThanOrEqualTo(700);
+        }
+    }
+
+    @Test
+    void conditionsFoldAndOpen() throws Exception {
+        var tansy = ProjectFile.demo("tansy-l3");
+        robot.interact(() -> session.show(tansy, null));
+        until(() -> seen(robot.lookup("#fold-engine").query()) && !seen(robot.lookup("#power-cruise").query()));
+        press("#fold-engine");
+        until(() -> seen(robot.lookup("#power-cruise").query()));
+        press("#power-cruise");
+        until(() -> session.condition().engine().power() == Power.CRUISE);
+        press("#fold-selector");
+        until(() -> seen(robot.lookup("#fold-engine").query()) && seen(robot.lookup("#position-selector-left").query()) && everyText().contains("Cruise, 15 \u00b0C"));
+    }
+}
