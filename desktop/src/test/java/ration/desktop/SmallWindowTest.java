@@ -53,6 +53,22 @@ class SmallWindowTest extends WindowHarness {
         }
     }
 
+    /** The drawing has the whole width; the card of what is picked lies over it, clear of the item. */
+    @Test
+    void theCardLiesOverTheDrawingClearOfWhatIsPicked() {
+        Region drawing = (Region) node("#schematic");
+        until(() -> drawing.getWidth() > 850 && !node("#card").isVisible());
+        robot.interact(() -> session.picked().set("strainer"));
+        until(() -> node("#card").isVisible() && node("#card").getBoundsInParent().getMinX() > 500);
+        robot.interact(() -> session.picked().set("carburettor"));
+        until(() -> node("#card").getBoundsInParent().getMaxX() < 400);
+        focusDrawing();
+        keys(KeyCode.ESCAPE);
+        until(() -> !node("#card").isVisible());
+        keys(KeyCode.C);
+        until(() -> node("#card").isVisible() && everyText().contains("Case looked at"));
+    }
+
     @Test
     void conditionsFoldAndOpen() throws Exception {
         var tansy = ProjectFile.demo("tansy-l3");

@@ -2,6 +2,7 @@ package ration.desktop.control;
 
 import java.util.List;
 import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
 import javafx.beans.binding.DoubleBinding;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -81,6 +82,11 @@ public final class Ui {
     public static DoubleBinding inWindow(Node node, double large, double small) {
         DoubleBinding seen = Bindings.selectDouble(node.sceneProperty(), "width");
         return Bindings.createDoubleBinding(() -> seen.get() > 0 && seen.get() < SMALL ? small : large, seen);
+    }
+
+    /** Whether the window a node stands in is a small one. */
+    public static BooleanBinding inSmallWindow(Node node) {
+        return inWindow(node, 0, 1).greaterThan(0.5);
     }
 
     /** So wide in a large window, and so in a small one, whatever is in it. */

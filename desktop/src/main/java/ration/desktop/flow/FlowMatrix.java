@@ -16,8 +16,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -43,7 +43,7 @@ final class FlowMatrix extends VBox {
     private static final String DRY = "One dry";
 
     private final Session session;
-    private final HBox sets = new HBox(3);
+    private final FlowPane sets = new FlowPane(3, 3);
     private final GridPane grid = new GridPane();
     private final Map<Key, Cell> cells = new LinkedHashMap<>();
     private List<String> columns = List.of();
@@ -65,6 +65,7 @@ final class FlowMatrix extends VBox {
         setId("flow-matrix");
         grid.setHgap(5);
         grid.setVgap(5);
+        sets.prefWrapLengthProperty().bind(Ui.inWindow(this, 654, 490));
         getChildren().addAll(sets, grid);
     }
 

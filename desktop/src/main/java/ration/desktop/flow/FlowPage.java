@@ -92,6 +92,7 @@ public final class FlowPage extends LivePage {
         path.getStyleClass().add("flow-path");
         VBox.setVgrow(path, Priority.ALWAYS);
         path.setMinHeight(150);
+        path.setPrefHeight(150);
         VBox left = new VBox(cases, Ui.rule(), path);
         left.setMinWidth(0);
         return left;

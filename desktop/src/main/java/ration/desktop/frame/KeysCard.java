@@ -27,6 +27,7 @@ final class KeysCard extends StackPane {
         {"P", "start an empty sheet from a pattern"},
         {"Delete", "remove, and join the line again"},
         {"Space", "operate the picked selector, valve or pump"},
+        {"C", "in a small window, show the card of the case over the drawing, or put it away"},
         {"M", "see the case as it runs, or the most that can pass"},
         {"[  ]", "nose down, nose up by 1\u00b0"},
         {",  .", "left side down, right side down by 1\u00b0"},

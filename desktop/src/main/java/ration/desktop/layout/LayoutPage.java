@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -43,6 +44,9 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final SchematicPane drawing;
     private final ItemCard card;
     private final Chooser chooser = new Chooser();
+    private final StackPane stack = new StackPane();
+    private final BooleanBinding small = Ui.inSmallWindow(this);
+    private final ToggleButton cardShown = new ToggleButton("Card");
     private Runnable marked = () -> { };
     private final ToggleButton headLine = layer("Head left", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
@@ -54,13 +58,16 @@ public final class LayoutPage extends BorderPane implements Arriving {
         card = new ItemCard(session);
         drawing = new SchematicPane(session, this::clicked, this::clicked);
         HBox regimes = regimes();
-        StackPane stack = new StackPane(drawing, regimes, chooser);
+        stack.getChildren().addAll(drawing, regimes, chooser);
         StackPane.setAlignment(chooser, Pos.CENTER);
         StackPane.setAlignment(regimes, Pos.TOP_LEFT);
         BorderPane left = new BorderPane(stack);
         left.setTop(head());
         setCenter(left);
-        setRight(card);
+        small.addListener((o, was, now) -> placeCard());
+        cardShown.selectedProperty().addListener((o, was, now) -> placeCard());
+        session.picked().addListener((o, was, now) -> placeCard());
+        placeCard();
         session.picked().addListener((o, was, now) -> chooser.close());
         session.shown().addListener((o, was, now) -> {
             if (was.project() != now.project()) {
@@ -86,7 +93,13 @@ public final class LayoutPage extends BorderPane implements Arriving {
         HBox.setHgrow(lines, Priority.ALWAYS);
         HBox head = new HBox(3, title, lines,
                 start, insert, branch,
-                Ui.button("+ Add item", "add-item", this::add));
+                Ui.button("+ Add item", "add-item", this::add), cardShown);
+        cardShown.setId("layout-card");
+        cardShown.getStyleClass().add("chip");
+        cardShown.setMinWidth(Region.USE_PREF_SIZE);
+        cardShown.setAccessibleText("Show the card of the case, C");
+        cardShown.visibleProperty().bind(small);
+        cardShown.managedProperty().bind(small);
         head.getStyleClass().add("page-head");
         for (ToggleButton b : new ToggleButton[] {headLine, vents, drains}) {
             b.setSelected(true);
@@ -160,11 +173,25 @@ public final class LayoutPage extends BorderPane implements Arriving {
         return line;
     }
 
+    /** Beside the drawing; in a small window over it, clear of what is picked, while something is or the card is asked for. */
+    private void placeCard() {
+        if (small.get() && getRight() == card) {
+            setRight(null);
+            stack.getChildren().add(card);
+        } else if (!small.get() && getRight() != card) {
+            stack.getChildren().remove(card);
+            setRight(card);
+        }
+        StackPane.setAlignment(card, drawing.atTheRight(session.picked().get(), card.getWidth()) ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
+        card.setVisible(!small.get() || cardShown.isSelected() || !session.picked().get().isEmpty());
+    }
+
     public void focusDrawing() {
         drawing.requestFocus();
     }
 
     public void focusFindings() {
+        cardShown.setSelected(true);
         card.setVvalue(0);
         card.requestFocus();
     }
@@ -210,6 +237,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case R -> () -> LayoutActions.giveBack(session);
             case P -> this::patterns;
             case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
+            case C -> () -> cardShown.setSelected(!cardShown.isSelected());
             case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
             case ESCAPE -> () -> {
                 begin(Optional.empty());

@@ -143,6 +143,12 @@ final class SchematicPane extends Pane {
         return session.shown().get().project().system().item(id).filter(i -> i.only(ration.model.Run.class).isEmpty()).map(Item::id).orElse("");
     }
 
+    /** Whether an item is drawn in the part of the picture that a card as wide as this would cover at its right. */
+    boolean atTheRight(String id, double wide) {
+        return drawing.getChildren().stream().filter(n -> !id.isEmpty() && id.equals(n.getUserData())).mapToDouble(n -> n.getBoundsInParent()
+                .getMaxX()).max().orElse(0) > getWidth() - wide;
+    }
+
     void zoomBy(boolean in) {
         zoomAbout(getWidth() / 2, getHeight() / 2, in ? ZOOM_STEP : 1 / ZOOM_STEP);
     }
