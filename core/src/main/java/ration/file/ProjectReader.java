@@ -13,38 +13,12 @@ import ration.fluid.Volatility;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Zone;
-import ration.model.Bulkhead;
-import ration.model.CheckBlock;
-import ration.model.CheckValve;
-import ration.model.Construction;
-import ration.model.EngineInlet;
-import ration.model.Filter;
 import ration.model.Firewall;
-import ration.model.Fitting;
-import ration.model.FlowSender;
 import ration.model.FuelSystem;
-import ration.model.GaugePort;
-import ration.model.Header;
 import ration.model.Item;
-import ration.model.JetPump;
-import ration.model.JointEnd;
-import ration.model.LineSize;
 import ration.model.Measured;
-import ration.model.Orifice;
 import ration.model.Place;
-import ration.model.PortRef;
-import ration.model.Pump;
-import ration.model.QuickDisconnect;
 import ration.model.Rated;
-import ration.model.Regulator;
-import ration.model.Run;
-import ration.model.RunBuild;
-import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.Strainer;
-import ration.model.Tag;
-import ration.model.Tee;
-import ration.model.VentPlenum;
 import ration.project.Brief;
 import ration.project.Practice;
 import ration.project.Project;
@@ -55,7 +29,8 @@ import ration.upkeep.Upkeep;
 /** From JSON to a project. */
 final class ProjectReader {
 
-    private static final LineSize FALLBACK_SIZE = LineSize.usual().get(0);
+    private final ItemReader items = new ItemReader(this);
+
 
     private final List<String> problems;
     private final Map<String, String> unknown = new TreeMap<>();
@@ -209,51 +184,13 @@ final class ProjectReader {
     }
 
     private Optional<Item> item(JsonObjectReader in) {
-        Item item = switch (in.text("kind")) {
-            case "tank" -> TankCodec.read(this, in);
-            case "selector" -> new Selector(tag(in), inlets(in, "inlets"),
-                    in.has("returnPorts") ? inlets(in, "returnPorts") : List.of(), in.list("positions", p -> {
-                        Selector.Position position = new Selector.Position(p.text("name"), p.textLists("joins"));
-                        p.keepUnknown();
-                        return position;
-                    }), rated(in.object("loss")));
-            case "shut-off" -> new ShutOff(tag(in), rated(in.object("loss")));
-            case "strainer" -> new Strainer(tag(in), rated(in.object("loss")),
-                    in.optional("fouled", this::rated), in.flag("drain"), in.optionalMeasured("bowl", Unit.CUBIC_INCH), in.flag("capped"));
-            case "filter" -> new Filter(tag(in), in.list("rated", this::rated),
-                    in.optional("fouled", this::rated));
-            case "check-valve-block" -> new CheckBlock(tag(in), in.measured("cracking", Unit.PSI),
-                    rated(in.object("loss")));
-            case "flow-sender" -> new FlowSender(tag(in), rated(in.object("loss")));
-            case "gauge-port" -> new GaugePort(tag(in), choice(in, "shows", GaugePort.Shows.values()));
-            case "bulkhead" -> new Bulkhead(tag(in), rated(in.object("loss")));
-            case "quick-disconnect" -> new QuickDisconnect(tag(in), rated(in.object("loss")));
-            case "bypass-regulator" -> regulator(in, Regulator.Style.BYPASS);
-            case "in-line-regulator" -> regulator(in, Regulator.Style.IN_LINE);
-            case "jet-pump" -> new JetPump(tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
-                    in.measured("headRatio", Unit.ONE));
-            case "header-tank" -> new Header(tag(in), in.measured("capacity", Unit.GALLON),
-                    in.measured("height", Unit.INCH), in.measured("inletRise", Unit.INCH), new Header.Openings(inlets(in, "inlets"),
-                    outPorts(in)), in.flag("drain"));
-            case "check-valve" -> new CheckValve(tag(in), in.measured("cracking", Unit.PSI),
-                    rated(in.object("loss")));
-            case "orifice" -> new Orifice(tag(in), in.measured("bore", Unit.INCH),
-                    in.number("dischargeCoefficient", 0.65));
-            case "electric-pump" -> pump(in, Pump.Drive.ELECTRIC);
-            case "engine-pump" -> pump(in, Pump.Drive.ENGINE);
-            case "tee" -> new Tee(tag(in), in.measured("bore", Unit.INCH));
-            case "vent-plenum" -> new VentPlenum(tag(in), TankCodec.ventLine(this, in.object("ventLine")), place(in.object("vent")));
-            case "float-carburettor" -> inlet(in, EngineInlet.Style.FLOAT);
-            case "injection-servo" -> inlet(in, EngineInlet.Style.SERVO);
-            case "injection-rail" -> inlet(in, EngineInlet.Style.RAIL);
-            case "run" -> run(in);
-            default -> {
-                in.problem("kind", "this kind of item is not known to this version.");
-                yield null;
-            }
-        };
+        Optional<WrittenKind> kind = WrittenKind.of(in.text("kind"));
+        if (kind.isEmpty()) {
+            in.problem("kind", "this kind of item is not known to this version.");
+        }
+        Optional<Item> item = kind.map(k -> k.read(items, in));
         in.keepUnknown();
-        return Optional.ofNullable(item);
+        return item;
     }
 
     /** A text that other parts of the document refer to: never empty. */
@@ -263,77 +200,6 @@ final class ProjectReader {
             in.problem(field, "it must not be empty.");
         }
         return text;
-    }
-
-    private Regulator regulator(JsonObjectReader in, Regulator.Style style) {
-        return new Regulator(tag(in), style, choice(in, "reference", Regulator.Reference.values()),
-                in.measured("setting", Unit.PSI), rated(in.object("loss")));
-    }
-
-    private EngineInlet inlet(JsonObjectReader in, EngineInlet.Style style) {
-        Measured seat = style == EngineInlet.Style.FLOAT ? in.measured("seat", Unit.INCH)
-                : in.optionalMeasured("seat", Unit.INCH).orElse(Measured.of(0.25, Unit.INCH, "estimate"));
-        return new EngineInlet(tag(in), style, seat, in.measured("minimumPressure", Unit.PSI),
-                in.optionalMeasured("maximumPressure", Unit.PSI), in.flag("returns"));
-    }
-
-    private RunBuild build(JsonObjectReader in) {
-        RunBuild build = RunBuild.NONE.with(in.has("construction")
-                ? Optional.of(choice(in, "construction", Construction.values())) : Optional.empty());
-        for (RunBuild.Figure figure : RunBuild.Figure.values()) {
-            build = build.with(figure, in.optionalMeasured(ProjectWriter.word(figure),
-                    figure == RunBuild.Figure.TORQUE ? Unit.POUND_INCH : Unit.INCH));
-        }
-        build = build.with(new RunBuild.Marks(in.flag("sleeved"), in.flag("moving"), in.flag("temporary")))
-                .withStart(in.optional("start", this::end).orElse(RunBuild.End.NONE))
-                .withEnd(in.optional("end", this::end).orElse(RunBuild.End.NONE)).with(in.optional("papers", this::papers).orElse(RunBuild.Papers.NONE));
-        in.keepUnknown();
-        return build;
-    }
-
-    private RunBuild.Papers papers(JsonObjectReader in) {
-        RunBuild.Papers papers = new RunBuild.Papers(in.text("clamp", ""), in.text("part", ""), in.text("lot", ""), in.text("made", ""), in.optionalMeasured("proof", Unit.PSI), in.text(
-                "proofed", ""), in.flag("stripe"), in.text("initials", ""));
-        in.keepUnknown();
-        return papers;
-    }
-
-    private RunBuild.End end(JsonObjectReader in) {
-        RunBuild.End end = new RunBuild.End(joint(in, "fitting"), joint(in, "port"), in.has("family")
-                ? Optional.of(choice(in, "family", Construction.values())) : Optional.empty(),
-                in.text("adapter", ""), in.text("sealant", ""));
-        in.keepUnknown();
-        return end;
-    }
-
-    private Optional<JointEnd> joint(JsonObjectReader in, String field) {
-        if (!in.has(field)) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(JointEnd.parse(in.text(field)));
-        } catch (IllegalArgumentException e) {
-            in.problem(field, e.getMessage());
-            return Optional.empty();
-        }
-    }
-
-    private List<String> inlets(JsonObjectReader in, String field) {
-        List<String> inlets = in.texts(field);
-        if (inlets.stream().anyMatch(String::isBlank)) {
-            in.problem(field, "a port must have a name.");
-        }
-        return inlets;
-    }
-
-    /** Of a header: one, unless several are named. */
-    private List<String> outPorts(JsonObjectReader in) {
-        List<String> named = inlets(in, "outPorts");
-        return named.isEmpty() ? List.of(Item.OUT) : named;
-    }
-
-    private Tag tag(JsonObjectReader in) {
-        return new Tag(mark(in, "id"), in.text("name"), place(in.object("at")));
     }
 
     Place place(JsonObjectReader in) {
@@ -347,54 +213,5 @@ final class ProjectReader {
         Rated rated = new Rated(in.measured("flow", Unit.GALLON_PER_HOUR), in.measured("loss", Unit.PSI));
         in.keepUnknown();
         return rated;
-    }
-
-    private Pump pump(JsonObjectReader in, Pump.Drive drive) {
-        return new Pump(tag(in), drive, in.list("curve", p -> {
-            Pump.CurvePoint point = new Pump.CurvePoint(p.measured("flow", Unit.GALLON_PER_HOUR),
-                    p.measured("pressure", Unit.PSI));
-            p.keepUnknown();
-            return point;
-        }), in.optional("off", this::rated), new Pump.Build(in.optionalMeasured("relief", Unit.PSI),
-                in.optionalMeasured("current", Unit.AMPERE), in.flag("checkValve"), in.text("bus", ""), wiring(in)));
-    }
-
-    private Pump.Wiring wiring(JsonObjectReader in) {
-        Pump.Wiring wiring = Pump.Wiring.UNSAID.withBreaker(in.optionalMeasured("breaker", Unit.AMPERE));
-        for (String word : in.has("own") ? in.texts("own") : List.<String>of()) {
-            Optional<Pump.Own> own = java.util.Arrays.stream(Pump.Own.values()).filter(o -> ProjectWriter.word(o).equals(word)).findFirst();
-            if (own.isEmpty()) {
-                in.problem("own", "\u201c" + word + "\u201d is not known. Known: battery, switch, breaker, ground.");
-            }
-            wiring = own.isEmpty() ? wiring : wiring.with(own.get(), true);
-        }
-        return wiring;
-    }
-
-    private Run run(JsonObjectReader in) {
-        LineSize size = FALLBACK_SIZE;
-        try {
-            size = LineSize.parse(in.text("size"));
-        } catch (IllegalArgumentException e) {
-            in.problem("size", e.getMessage());
-        }
-        List<Fitting> fittings = new ArrayList<>();
-        for (String label : in.texts("fittings")) {
-            Fitting.labelled(label).ifPresentOrElse(fittings::add,
-                    () -> in.problem("fittings", "\u201c" + label + "\u201d is not a known fitting."));
-        }
-        return new Run(mark(in, "id"), in.text("name"), port(in, "from"), port(in, "to"), size,
-                in.optionalMeasured("length", Unit.INCH), in.list("points", this::place), fittings,
-                in.optional("build", this::build).orElse(RunBuild.NONE));
-    }
-
-    private PortRef port(JsonObjectReader in, String field) {
-        String written = in.text(field);
-        int dot = written.lastIndexOf('.');
-        if (dot < 0 || written.substring(0, dot).isBlank() || written.substring(dot + 1).isBlank()) {
-            in.problem(field, "\u201c" + written + "\u201d is not a port. Write item.port.");
-            return new PortRef("nowhere", "none");
-        }
-        return new PortRef(written.substring(0, dot), written.substring(dot + 1));
     }
 }

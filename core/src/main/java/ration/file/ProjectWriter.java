@@ -139,7 +139,7 @@ final class ProjectWriter {
     }
 
     private void item(ObjectNode out, String path, Item item) {
-        out.put("kind", item.as(new KindWord()));
+        out.put("kind", WrittenKind.of(item).word());
         out.put("id", item.id());
         out.put("name", item.name());
         item.only(Fitted.class).ifPresent(f -> place(out.putObject("at"), path + ".at", f.place()));
