@@ -168,15 +168,34 @@ class SchematicPart {
                 double w = b.width(measure);
                 Optional<Candidate> free = candidates.stream().filter(c -> free(c.left(w), c.top(), w, b.height()) && (!own || belongs(item,
                         c.left(w), c.top(), w, b.height()))).findFirst().or(() -> candidates.isEmpty() ? Optional.empty() : nearest(item,
-                        candidates.get(0), w, b.height(), own));
+                        candidates.get(0), w, b.height(), own, 1));
                 if (free.isPresent()) {
-                    Candidate c = free.get();
-                    ground.take(c.left(w) - APART, c.top(), c.left(w) + w + APART, c.top() + b.height());
-                    piece(item, Kind.TEXT, "", b.at(c.x(), c.top(), c.anchor(), measure));
+                    put(item, b, free.get());
                     return;
                 }
             }
         }
+        if (named && !candidates.isEmpty() && place.placed(item)) {
+            far(item, block.first(), candidates.get(0));
+        }
+    }
+
+    private void put(String item, TextBlock block, Candidate c) {
+        double w = block.width(measure);
+        ground.take(c.left(w) - APART, c.top(), c.left(w) + w + APART, c.top() + block.height());
+        piece(item, Kind.TEXT, "", block.at(c.x(), c.top(), c.anchor(), measure));
+    }
+
+    /** A name that finds no room near its item stands further off, with a thin line to it. */
+    private void far(String item, TextBlock name, Candidate wanted) {
+        double w = name.width(measure);
+        nearest(item, wanted, w, name.height(), false, 2).ifPresent(c -> {
+            Spot at = place.centre(system.item(item).orElseThrow());
+            double x = Math.max(c.left(w), Math.min(c.left(w) + w, at.x()));
+            double y = at.y() > c.top() ? c.top() + name.height() : c.top();
+            piece(item, Kind.TEXT, line(x, y, at.x(), at.y(), Pen.of(Ink.SOFT, 0.8)), new Mark.Disc(at, 2, Ink.SOFT, NO_PEN));
+            put(item, name, c);
+        });
     }
 
     private boolean belongs(String id, double left, double top, double w, double h) {
@@ -190,12 +209,12 @@ class SchematicPart {
     }
 
     /** The free place nearest to one. */
-    private Optional<Candidate> nearest(String item, Candidate wanted, double w, double h, boolean own) {
+    private Optional<Candidate> nearest(String item, Candidate wanted, double w, double h, boolean own, int times) {
         Candidate best = null;
         double least = Double.MAX_VALUE;
         double left = wanted.left(w);
-        for (int dy = -FAR_DOWN; dy <= FAR_DOWN; dy += DOWN) {
-            for (int dx = -FAR_ACROSS; dx <= FAR_ACROSS; dx += ACROSS) {
+        for (int dy = -times * FAR_DOWN; dy <= times * FAR_DOWN; dy += DOWN) {
+            for (int dx = -times * FAR_ACROSS; dx <= times * FAR_ACROSS; dx += ACROSS) {
                 double far = Math.hypot(dx, 1.3 * dy);
                 if (far < least && free(left + dx, wanted.top() + dy, w, h) && (!own || belongs(item, left + dx, wanted.top() + dy, w, h))) {
                     least = far;
@@ -218,7 +237,7 @@ class SchematicPart {
         double w = measure.width(text, 12, false) + 20;
         Optional<Spot> free = candidates.stream().filter(s -> free(s.x() - w / 2, s.y() - 9, w, 18) && belongs(item, s.x() - w / 2,
                 s.y() - 9, w, 18)).findFirst().or(() -> nearest(item, new Candidate(candidates.get(0).x() - w / 2, candidates.get(0).y()
-                - 9, Anchor.START), w, 18, true).map(c -> new Spot(c.x() + w / 2,
+                - 9, Anchor.START), w, 18, true, 1).map(c -> new Spot(c.x() + w / 2,
                 c.top() + 9)));
         free.ifPresent(s -> {
             ground.take(s.x() - w / 2 - APART, s.y() - 9, s.x() + w / 2 + APART, s.y() + 9);

@@ -43,10 +43,20 @@ class CollisionsTest {
         Assessment a = solved ? Assessment.of(p) : null;
         for (Attitude at : p.brief().envelope().attitudes()) {
             Condition c = Assessment.start(p).with(at);
-            all.add(Collisions.of(Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), c, a == null
-                    ? Optional.empty() : a.look(c), "", UnitSystem.US, Regime.usual(p.brief())), view, Collisions.MEASURE)));
+            Picture picture = Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), c, a == null
+                    ? Optional.empty() : a.look(c), "", UnitSystem.US, Regime.usual(p.brief())), view, Collisions.MEASURE);
+            Set<String> found = Collisions.of(picture);
+            found.addAll(solved ? unnamed(p, picture) : Set.of());
+            all.add(found);
         }
         return all;
+    }
+
+    /** Items whose name stands nowhere. */
+    private static Set<String> unnamed(Project p, Picture picture) {
+        List<String> texts = picture.texts();
+        return p.system().items().stream().filter(i -> i.only(Run.class).isEmpty() && texts.stream().noneMatch(t -> t.startsWith(i.name()))).map(i ->
+                "without its name: " + i.name()).collect(java.util.stream.Collectors.toSet());
     }
 
     @ParameterizedTest
