@@ -175,9 +175,22 @@ class SchematicPart {
                 }
             }
         }
-        if (named && !candidates.isEmpty() && place.placed(item)) {
-            far(item, block.first(), candidates.get(0));
+        if (!candidates.isEmpty()) {
+            middle(item).ifPresent(at -> far(item, block.first(), candidates.get(0), at));
         }
+    }
+
+    /** Where a line from a name that stands off ends: at a symbol, or half way along the longest stretch of a run. */
+    private Optional<Spot> middle(String item) {
+        return system.item(item).flatMap(i -> i.only(Run.class)).map(run -> {
+            List<Spot> way = place.way(run);
+            int longest = 1;
+            for (int i = 2; i < way.size(); i++) {
+                longest = span(way, i) > span(way, longest) ? i : longest;
+            }
+            return way.size() < 2 ? null : new Spot((way.get(longest - 1).x() + way.get(longest).x()) / 2, (way.get(longest - 1).y() + way.get(longest)
+                    .y()) / 2);
+        }).or(() -> system.item(item).filter(i -> place.placed(item)).map(place::centre));
     }
 
     private void put(String item, TextBlock block, Candidate c) {
@@ -187,10 +200,9 @@ class SchematicPart {
     }
 
     /** A name that finds no room near its item stands further off, with a thin line to it. */
-    private void far(String item, TextBlock name, Candidate wanted) {
+    private void far(String item, TextBlock name, Candidate wanted, Spot at) {
         double w = name.width(measure);
         nearest(item, wanted, w, name.height(), false, 2).ifPresent(c -> {
-            Spot at = place.centre(system.item(item).orElseThrow());
             double x = Math.max(c.left(w), Math.min(c.left(w) + w, at.x()));
             double y = at.y() > c.top() ? c.top() + name.height() : c.top();
             piece(item, Kind.TEXT, line(x, y, at.x(), at.y(), Pen.of(Ink.SOFT, 0.8)), new Mark.Disc(at, 2, Ink.SOFT, NO_PEN));
