@@ -2,7 +2,6 @@ package ration.drawing;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,20 +13,16 @@ import ration.geometry.ApparentGravity;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.model.Bulkhead;
-import ration.model.CheckBlock;
 import ration.model.EngineInlet;
 import ration.model.Firewall;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
-import ration.model.JetPump;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Run;
-import ration.model.Selector;
 import ration.model.Tank;
-import ration.model.Tee;
 import ration.model.VentLine;
 import ration.model.VentPlenum;
 import ration.topology.Topology;
@@ -39,12 +34,6 @@ final class Arrangement {
     /** Height of the result at the engine. */
     static final double RESULT = 150;
     static final double SELECTOR_RADIUS = 18;
-    /** Inlets of a header that lie at one height are drawn so far apart, two by two on either side, px. */
-    private static final double INLETS_APART = 9;
-    /** Outlets of a header beside each other, px. */
-    private static final double OUTLETS_APART = 11;
-    /** A tank so near across stands over what it feeds, px. */
-    private static final double OVER = 26;
     private static final double BAY = 226;
     private static final double TIGHT_BAY = 200;
     /** From the engine to the right end; between two items of the bay, px. */
@@ -60,9 +49,6 @@ final class Arrangement {
     private static final double LEAST_SQUEEZE_TIGHT = 0.27;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
-    /** Which side of a symbol a port is on. */
-    enum Side { LEFT, RIGHT, TOP, BOTTOM }
-
     private final SchematicSubject subject;
     private final SchematicView view;
     private final FuelSystem system;
@@ -70,7 +56,7 @@ final class Arrangement {
     private final ApparentGravity gravity;
     private final Point3 reference;
     private final Map<String, Double> centres = new LinkedHashMap<>();
-    private final Map<PortRef, Side> sides = new HashMap<>();
+    private final Ports ports;
     /** Steps from the tanks by the longest way. */
     private final Map<String, Integer> rank;
     /** Found when first asked for. */
@@ -106,7 +92,7 @@ final class Arrangement {
             fitHeights(share);
             placeAcross();
         } while (crowded && share > LEAST_SHARE);
-        assignSides();
+        ports = new Ports(this, system, topology);
     }
 
     // heights
@@ -439,7 +425,7 @@ final class Arrangement {
         return box;
     }
 
-    private static Point3 outletPoint(Tank tank) {
+    static Point3 outletPoint(Tank tank) {
         if (tank.outlets().isEmpty()) {
             Point2 p = tank.shape().section().get(0);
             return new Point3(p.x(), sectionButtLine(tank), p.z());
@@ -482,96 +468,26 @@ final class Arrangement {
 
     // ports
 
-    private void assignSides() {
-        for (Item item : system.items()) {
-            if (item instanceof Selector selector) {
-                int others = 0;
-                for (String inlet : selector.inlets()) {
-                    PortRef ref = new PortRef(selector.id(), inlet);
-                    Optional<Double> source = otherEnd(ref).map(centres::get);
-                    boolean above = source.isPresent()
-                            && Math.abs(source.get() - centres.get(selector.id())) < 1
-                            && selector.inlets().stream().noneMatch(
-                                    i -> sides.get(new PortRef(selector.id(), i)) == Side.TOP);
-                    sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
-                }
-                sides.put(new PortRef(selector.id(), Item.OUT), Side.RIGHT);
-            } else if (item instanceof Tee tee) {
-                sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
-                sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
-                PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
-                boolean up = otherEnd(branch).flatMap(system::item).map(i -> standing(i) >= tee.place().point().z()).orElse(true);
-                sides.put(branch, up ? Side.TOP : Side.BOTTOM);
-            }
-        }
-    }
-
-    /** Height of an item, the aircraft level, m. */
-    private static double standing(Item item) {
-        return item.only(Tank.class).map(t -> outletPoint(t).z()).or(() -> item.only(Fitted.class).map(f -> f.place().point().z())).orElse(
-                0.0);
-    }
-
-    /** Whether what feeds an inlet of a header is a tank that stands over it. */
-    private boolean fallsInto(Header header, PortRef inlet) {
-        return otherEnd(inlet).flatMap(system::item).flatMap(i -> i.only(Tank.class)).filter(t -> Math.abs(centres.get(t.id()) - centres.get(
-                header.id())) < OVER * view.zoom()).isPresent();
-    }
-
-    private Optional<String> otherEnd(PortRef port) {
-        return topology.across(port).map(PortRef::item).filter(centres::containsKey);
-    }
-
-    Side side(PortRef port) {
-        Item item = system.item(port.item()).orElse(null);
-        if (item instanceof Tank tank) {
-            return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
-        }
-        if (item instanceof Header header) {
-            return header.outlets().contains(port.port()) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
-                    : fallsInto(header, port) ? Side.TOP : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
-        }
-        if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
-            return Side.TOP;
-        }
-        boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION) || topology.returnSide(port);
-        if (lower) {
-            return Side.BOTTOM;
-        }
-        return sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
+    Ports.Side side(PortRef port) {
+        return ports.side(port);
     }
 
     /** Where a port is drawn, on the edge of its symbol. */
     Optional<Spot> port(PortRef port) {
-        Optional<Item> item = system.item(port.item()).filter(i -> centres.containsKey(i.id()));
-        if (item.isEmpty() || !item.get().ports().contains(port.port())) {
-            return Optional.empty();
-        }
-        if (item.get() instanceof Tank tank) {
-            return tank.placeOf(port.port()).map(p -> inTank(tank, p.point()));
-        }
-        Spot c = centre(item.get());
-        if (item.get() instanceof Header header) {
-            double level = c.y() - header.rise(port.port()) * scale;
-            int inlet = header.inlets().indexOf(port.port());
-            int outlet = header.outlets().indexOf(port.port());
-            return Optional.of(new Spot(outlet >= 0 ? c.x() + (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? c.x() + 8 : fallsInto(header, port) ? c.x() - 8
-                    : inlet % 2 == 0 ? c.x() - 17 : c.x()
-                    + 17, level + inlet / 2 * INLETS_APART));
-        }
-        if (item.get() instanceof Selector s && s.duplex() && side(port) == Side.BOTTOM
-                && !s.inlets().contains(port.port())) {
-            int at = s.returns().indexOf(port.port());
-            return Optional.of(new Spot(c.x() + (at < 0 ? 12 : 4 - 8.0 * (at + 1)), c.y() + (at < 0 ? 13.4 : 17)));
-        }
-        double dx = Symbols.halfWidth(item.get());
-        double dy = Symbols.halfHeight(item.get());
-        return Optional.of(switch (side(port)) {
-            case LEFT -> new Spot(c.x() - dx, c.y());
-            case RIGHT -> new Spot(c.x() + dx, c.y());
-            case TOP -> new Spot(c.x(), c.y() - dy);
-            case BOTTOM -> new Spot(c.x(), c.y() + dy);
-        });
+        return ports.at(port);
+    }
+
+    boolean upright(PortRef port) {
+        return ports.upright(port);
+    }
+
+    /** Where an item stands across; empty where it stands nowhere. */
+    Optional<Double> across(String item) {
+        return Optional.ofNullable(centres.get(item));
+    }
+
+    double zoom() {
+        return view.zoom();
     }
 
     /** Corners of a run, orthogonal, its uprights where they cross least; measured points at their heights. */
@@ -623,9 +539,9 @@ final class Arrangement {
                     under ? b[3] : b[1]).orElse(under ? Math.max(from, to) : Math.min(from, to));
             levels.add(Math.max(8, Math.min(view.height() - 10, off)));
         } else if (bothUpright) {
-            Side a = side(run.from());
-            Side b = side(run.to());
-            levels.add(a != b ? (from + to) / 2 : a == Side.BOTTOM ? Math.max(from, to) + 18 * view.zoom() : Math.min(from, to) - 18
+            Ports.Side a = side(run.from());
+            Ports.Side b = side(run.to());
+            levels.add(a != b ? (from + to) / 2 : a == Ports.Side.BOTTOM ? Math.max(from, to) + 18 * view.zoom() : Math.min(from, to) - 18
                     * view.zoom());
         }
         levels.add(to);
@@ -675,11 +591,6 @@ final class Arrangement {
                 0));
         double under = Math.max(lowest, y(0)) + 96;
         return under + RESULT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT));
-    }
-
-    boolean upright(PortRef port) {
-        Side side = side(port);
-        return side == Side.TOP || side == Side.BOTTOM;
     }
 
     /** Without doubled spots and corners that are none. */

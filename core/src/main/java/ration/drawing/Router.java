@@ -435,8 +435,8 @@ final class Router {
     }
 
     /** Which way a line leaves a side: 1 to the right, -1 to the left, 0 up or down. */
-    private static int away(Arrangement.Side side) {
-        return side == Arrangement.Side.RIGHT ? 1 : side == Arrangement.Side.LEFT ? -1 : 0;
+    private static int away(Ports.Side side) {
+        return side == Ports.Side.RIGHT ? 1 : side == Ports.Side.LEFT ? -1 : 0;
     }
 
     /** Where the i-th upright may stand: at an upright port it must, else anywhere between and a little beside the ends. */
@@ -457,8 +457,8 @@ final class Router {
         int n = count + 1;
         all[n++] = (x0 + x1) / 2;
         for (double d : BESIDE_PORT) {
-            all[n++] = clamp(x0 + (place.side(run.from()) == Arrangement.Side.LEFT ? -d : d));
-            all[n++] = clamp(x1 + (place.side(run.to()) == Arrangement.Side.RIGHT ? d : -d));
+            all[n++] = clamp(x0 + (place.side(run.from()) == Ports.Side.LEFT ? -d : d));
+            all[n++] = clamp(x1 + (place.side(run.to()) == Ports.Side.RIGHT ? d : -d));
         }
         return all;
     }

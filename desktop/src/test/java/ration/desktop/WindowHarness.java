@@ -85,6 +85,9 @@ abstract class WindowHarness {
         session = new Session(new Home(folder.resolve("home")));
         window = new MainWindow(stage, session, answers);
         window.show();
+        // one stage serves every class: another may have left it small
+        stage.setWidth(1280);
+        stage.setHeight(800);
         stage.setX(20);
         stage.setY(20);
     }

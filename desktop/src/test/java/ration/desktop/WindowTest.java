@@ -526,11 +526,15 @@ class WindowTest extends WindowHarness {
     void aPatternStartsAnEmptySheetAndAReturnIsLedBack() {
         control(KeyCode.N);
         until(() -> texts().contains("Lay out what feeds the engine"));
+        robot.interact(() -> session.apply(ration.project.Edit.of("Say the power", p -> p.with(p.brief().withPower(ration.quantity.Quantity.of(128,
+                ration.quantity.Unit.HORSEPOWER))))));
         focusDrawing();
         keys(KeyCode.P);
         until(() -> node("#chooser").isVisible());
         robot.clickOn("#offer-pump-modules");
         until(() -> figure().endsWith("\u00d7") && texts().contains("Left module"));
+        assertThat(session.project().brief().power().quantity().value()).as("what was said stays said").isEqualTo(128);
+        assertThat(session.project().brief().delivery()).isEqualTo(ration.project.Brief.Delivery.PUMP);
         robot.interact(() -> session.picked().set("rail"));
         focusDrawing();
         keys(KeyCode.R);

@@ -7,6 +7,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
+import ration.project.Brief;
 import ration.project.Edit;
 import ration.project.ItemEdits;
 import ration.project.Joining;
@@ -89,10 +90,11 @@ final class LayoutActions {
         }
     }
 
-    /** Starts the sheet from a pattern; one step to undo. */
+    /** Starts the sheet from a pattern; one step to undo. What the brief says already stays said. */
     static void start(Session session, Pattern pattern) {
         Project from = pattern.project();
-        session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system()).with(from.brief())));
+        session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system()).with(p.brief().equals(Brief.usual()) ? from.brief()
+                : p.brief().withDelivery(from.brief().delivery()))));
         session.picked().set("");
     }
 
