@@ -13,6 +13,7 @@ import ration.model.Item;
 import ration.model.JetPump;
 import ration.model.PortRef;
 import ration.model.Selector;
+import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.model.Tee;
 import ration.topology.Topology;
@@ -40,31 +41,28 @@ final class Ports {
         this.place = place;
         this.system = system;
         this.topology = topology;
-        assignSides();
+        system.selectors().forEach(this::sides);
+        system.all(Tee.class).forEach(this::sides);
     }
 
-    private void assignSides() {
-        for (Item item : system.items()) {
-            if (item instanceof Selector selector) {
-                int others = 0;
-                for (String inlet : selector.inlets()) {
-                    PortRef ref = new PortRef(selector.id(), inlet);
-                    Optional<Double> source = otherEnd(ref).flatMap(place::across);
-                    boolean above = source.isPresent()
-                            && Math.abs(source.get() - place.across(selector.id()).orElse(Double.NaN)) < 1
-                            && selector.inlets().stream().noneMatch(
-                                    i -> sides.get(new PortRef(selector.id(), i)) == Side.TOP);
-                    sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
-                }
-                sides.put(new PortRef(selector.id(), Item.OUT), Side.RIGHT);
-            } else if (item instanceof Tee tee) {
-                sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
-                sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
-                PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
-                boolean up = otherEnd(branch).flatMap(system::item).map(i -> standing(i) >= tee.place().point().z()).orElse(true);
-                sides.put(branch, up ? Side.TOP : Side.BOTTOM);
-            }
+    private void sides(Selector selector) {
+        int others = 0;
+        for (String inlet : selector.inlets()) {
+            PortRef ref = new PortRef(selector.id(), inlet);
+            Optional<Double> source = otherEnd(ref).flatMap(place::across);
+            boolean above = source.isPresent() && Math.abs(source.get() - place.across(selector.id()).orElse(Double.NaN)) < 1
+                    && selector.inlets().stream().noneMatch(i -> sides.get(new PortRef(selector.id(), i)) == Side.TOP);
+            sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
         }
+        sides.put(new PortRef(selector.id(), Item.OUT), Side.RIGHT);
+    }
+
+    private void sides(Tee tee) {
+        sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
+        sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
+        PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
+        boolean up = otherEnd(branch).flatMap(system::item).map(i -> standing(i) >= tee.place().point().z()).orElse(true);
+        sides.put(branch, up ? Side.TOP : Side.BOTTOM);
     }
 
     /** Height of an item, the aircraft level, m. */
@@ -84,55 +82,90 @@ final class Ports {
     }
 
     Side side(PortRef port) {
-        Item item = system.item(port.item()).orElse(null);
-        if (item instanceof Tank tank) {
+        return system.item(port.item()).map(i -> i.as(new SideOf(port))).orElse(Side.LEFT);
+    }
+
+    /** Which side of its item a port is on. */
+    private final class SideOf implements SomeKinds<Side> {
+        private final PortRef port;
+
+        SideOf(PortRef port) {
+            this.port = port;
+        }
+
+        @Override
+        public Side otherwise(Item item) {
+            boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION) || topology.returnSide(port);
+            return lower ? Side.BOTTOM : sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
+        }
+
+        @Override
+        public Side tank(Tank tank) {
             return tank.outlet(port.port()).isPresent() ? Side.BOTTOM : Side.TOP;
         }
-        if (item instanceof Header header) {
-            return header.outlets().contains(port.port()) ? Side.BOTTOM : port.port().equals(Header.VENT) ? Side.TOP
-                    : fallsInto(header, port) ? Side.TOP : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
+
+        @Override
+        public Side header(Header header) {
+            return header.outlets().contains(port.port()) ? Side.BOTTOM : port.port().equals(Header.VENT) || fallsInto(header, port) ? Side.TOP
+                    : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
         }
-        if (item instanceof EngineInlet && port.port().equals(EngineInlet.RETURN)) {
-            return Side.TOP;
+
+        @Override
+        public Side engineInlet(EngineInlet inlet) {
+            return port.port().equals(EngineInlet.RETURN) ? Side.TOP : otherwise(inlet);
         }
-        boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION) || topology.returnSide(port);
-        if (lower) {
-            return Side.BOTTOM;
-        }
-        return sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
     }
 
     /** Where a port is drawn, on the edge of its symbol. */
     Optional<Spot> at(PortRef port) {
-        Optional<Item> item = system.item(port.item()).filter(i -> place.placed(i.id()));
-        if (item.isEmpty() || !item.get().ports().contains(port.port())) {
-            return Optional.empty();
+        return system.item(port.item()).filter(i -> place.placed(i.id()) && i.ports().contains(port.port())).flatMap(i -> i.as(new SpotOf(port)));
+    }
+
+    /** Where a port of an item is drawn. */
+    private final class SpotOf implements SomeKinds<Optional<Spot>> {
+        private final PortRef port;
+
+        SpotOf(PortRef port) {
+            this.port = port;
         }
-        if (item.get() instanceof Tank tank) {
+
+        @Override
+        public Optional<Spot> otherwise(Item item) {
+            Spot c = place.centre(item);
+            double dx = Symbols.halfWidth(item);
+            double dy = Symbols.halfHeight(item);
+            return Optional.of(switch (side(port)) {
+                case LEFT -> new Spot(c.x() - dx, c.y());
+                case RIGHT -> new Spot(c.x() + dx, c.y());
+                case TOP -> new Spot(c.x(), c.y() - dy);
+                case BOTTOM -> new Spot(c.x(), c.y() + dy);
+            });
+        }
+
+        @Override
+        public Optional<Spot> tank(Tank tank) {
             return tank.placeOf(port.port()).map(p -> place.inTank(tank, p.point()));
         }
-        Spot c = place.centre(item.get());
-        if (item.get() instanceof Header header) {
-            double level = c.y() - header.rise(port.port()) * place.scale();
+
+        @Override
+        public Optional<Spot> header(Header header) {
+            Spot c = place.centre(header);
             int inlet = header.inlets().indexOf(port.port());
             int outlet = header.outlets().indexOf(port.port());
-            return Optional.of(new Spot(outlet >= 0 ? c.x() + (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? c.x() + 8 : fallsInto(header, port) ? c.x() - 8
-                    : inlet % 2 == 0 ? c.x() - 17 : c.x()
-                    + 17, level + inlet / 2 * INLETS_APART));
+            double off = outlet >= 0 ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? 8 : fallsInto(header, port) ? -8
+                    : inlet % 2 == 0 ? -17 : 17;
+            return Optional.of(new Spot(c.x() + off, c.y() - header.rise(port.port()) * place.scale() + inlet / 2 * INLETS_APART));
         }
-        if (item.get() instanceof Selector s && s.duplex() && side(port) == Side.BOTTOM
-                && !s.inlets().contains(port.port())) {
+
+        @Override
+        public Optional<Spot> selector(Selector s) {
+            if (!s.duplex() || side(port) != Side.BOTTOM || s.inlets().contains(port.port())) {
+                return otherwise(s);
+            }
+            Spot c = place.centre(s);
             int at = s.returns().indexOf(port.port());
             return Optional.of(new Spot(c.x() + (at < 0 ? 12 : 4 - 8.0 * (at + 1)), c.y() + (at < 0 ? 13.4 : 17)));
         }
-        double dx = Symbols.halfWidth(item.get());
-        double dy = Symbols.halfHeight(item.get());
-        return Optional.of(switch (side(port)) {
-            case LEFT -> new Spot(c.x() - dx, c.y());
-            case RIGHT -> new Spot(c.x() + dx, c.y());
-            case TOP -> new Spot(c.x(), c.y() - dy);
-            case BOTTOM -> new Spot(c.x(), c.y() + dy);
-        });
     }
 
     /** Whether a line leaves a port up or down. */
