@@ -111,7 +111,7 @@ final class FlyCommand implements Callable<Integer> {
         }
         if (f.balance().sides()) {
             out.append(String.format(Locale.ROOT, "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n", f.balance().most() / GALLON,
-                    clock(f.balance().at()), f.balance().limit() / GALLON, f.balance().verdict().word()));
+                    clock(f.balance().at()), f.balance().limit() / GALLON, f.balanceVerdict().word()));
         }
         FlightVapor vapor = FlightVapor.of(a, f);
         out.append("  before it boils ").append(vapor.words(a.project())).append(vapor.crossing().map(t -> "; boils at " + clock(t)).orElse("")).append("  ").append(
@@ -152,7 +152,7 @@ final class FlyCommand implements Callable<Integer> {
                 .endurance()).put("verdict", f.reachedVerdict().word());
         ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
                 .balance().at()).put("limit", f.balance().limit());
-        balance.put("verdict", f.balance().verdict().word());
+        balance.put("verdict", f.balanceVerdict().word());
         FlightVapor vapor = FlightVapor.of(a, f);
         ObjectNode boiling = root.putObject("vapor").put("verdict", vapor.verdict().word()).put("wanted", vapor.wanted());
         vapor.crossing().ifPresent(t -> boiling.put("boilsAt", t));

@@ -117,7 +117,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
-        findings.replaceAll(f -> RestsOn.said(f, unsaid));
+        findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, programme, findings);
     }

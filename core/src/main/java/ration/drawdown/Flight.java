@@ -92,7 +92,7 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
      */
     public record Balance(boolean sides, double most, double at, double limit) {
 
-        public Verdict verdict() {
+        Verdict verdict() {
             return !sides ? Verdict.HOLDS : most > limit ? Verdict.SHORT : most > limit / (1 + Verdict.THIN_SHARE) ? Verdict.THIN : Verdict.HOLDS;
         }
     }
@@ -125,6 +125,11 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
         return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() ? Verdict.SHORT : landing.verdict().shownIf(said);
     }
 
+    /** Of left and right: how far apart they come goes by what the engine takes. */
+    public Verdict balanceVerdict() {
+        return balance.sides() ? balance.verdict().shownIf(said) : balance.verdict();
+    }
+
     /** Whether the tanks gave what their placards promise. */
     public Verdict reachedVerdict() {
         return reached.verdict().shownIf(said);
@@ -132,7 +137,7 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
 
     /** Of the whole: landing and balance. What the placards promise is Tanks' answer. */
     public Verdict verdict() {
-        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : landingVerdict().worse(balance.verdict());
+        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : landingVerdict().worse(balanceVerdict());
     }
 
     /** The switches, the first setting among them. */

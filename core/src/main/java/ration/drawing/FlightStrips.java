@@ -88,7 +88,7 @@ final class FlightStrips {
         Scale y = new Scale(-most, most, top + strip, top);
         List<Mark> marks = new ArrayList<>();
         heads(marks, top, "Left less right, " + volume.symbol(), "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at " + FlightTable
-                .clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1), flight.balance().verdict() == Verdict.SHORT);
+                .clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1), flight.balanceVerdict() == Verdict.SHORT);
         for (double v : new double[] {-limit, limit}) {
             marks.add(SchematicPart.line(x.fromPx(), y.at(v), x.toPx(), y.at(v), Pen.of(Ink.RUST, 1)));
             value(marks, y, v, 0);

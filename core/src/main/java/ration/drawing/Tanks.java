@@ -110,12 +110,14 @@ final class Tanks extends SchematicPart {
         boolean bad = state == OutletState.DRAWS_AIR;
         double w = measure.width(state.word(), 11, bad);
         List<Spot> outline = outline(tank);
+        double surface = level(tank).map(l -> place.y(l.surface() - place.referenceHeight())).orElse(Double.NaN);
         for (Spot foot : List.of(new Spot(at.x() + 8, at.y() - 4), new Spot(at.x() - 8 - w, at.y() - 4), new Spot(at.x() + 8, at.y() - 16),
-                new Spot(at.x() - 8 - w, at.y() - 16), new Spot(at.x() + 9, at.y() + 13), new Spot(at.x() - 9 - w, at.y() + 13))) {
+                new Spot(at.x() - 8 - w, at.y() - 16), new Spot(at.x() + 8, at.y() - 28), new Spot(at.x() - 8 - w, at.y() - 28), new Spot(at.x() + 9,
+                        at.y() + 13), new Spot(at.x() - 9 - w, at.y() + 13))) {
             double top = foot.y() - 9;
             double r = foot.x() + w;
             boolean inside = within(outline, foot.x() - 1, foot.y() + 2) && within(outline, r + 1, foot.y() + 2) && within(outline, foot.x() - 1, top)
-                    && within(outline, r + 1, top) && !crossed(foot.x(), top, r, foot.y() + 2);
+                    && within(outline, r + 1, top) && !(surface > top - 1 && surface < foot.y() + 3) && !crossed(foot.x(), top, r, foot.y() + 2);
             if (inside || free(foot.x(), top, w, 11)) {
                 heads.take(foot.x(), top, r, foot.y() + 2);
                 ground.take(foot.x() - 2, top, r + 2, foot.y() + 2);

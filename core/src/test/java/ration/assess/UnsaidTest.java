@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import ration.Systems;
 import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
@@ -20,6 +21,7 @@ import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.model.EngineInlet;
 import ration.model.Measured;
+import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.project.Unsaid;
@@ -74,6 +76,19 @@ class UnsaidTest {
         Project p = Pattern.GRAVITY_SELECTOR.project();
         assertThat(FaultSearch.of(Assessment.of(p))).extracting(FaultAnswer::verdict).isNotEmpty().doesNotContainAnyElementsOf(GOOD);
         assertThat(FaultSearch.of(Assessment.of(Unsaid.said(p)))).extracting(FaultAnswer::verdict).containsAnyElementsOf(GOOD);
+    }
+
+    /** A flow test that was passed shows nothing against a demand nobody said; the record stays. */
+    @Test
+    void aFlowTestAgainstAnAssumedDemandIsNotShown() {
+        Project p = Systems.demo("corrie-b1");
+        assertThat(Assessment.of(p).findings()).filteredOn(f -> f.check() == Check.PROOF_FLOW && GOOD.contains(f.verdict())).isNotEmpty();
+        Brief b = p.brief();
+        Project assumed = p.with(new Brief(b.engine(), b.delivery(), new Measured(b.power().quantity(), Measured.ASSUMED), b.consumption(), b
+                .envelope(), b.fuel(), b.fuelTemperature(), b.lowFuel(), b.choices()));
+        assertThat(Assessment.of(assumed).findings()).filteredOn(f -> f.check() == Check.PROOF_FLOW).isNotEmpty().noneMatch(f -> GOOD.contains(f
+                .verdict()));
+        assertThat(assumed.tests()).isEqualTo(p.tests());
     }
 
     /** Each figure by itself keeps back what rests on it, and typing one says it. */

@@ -50,7 +50,7 @@ class FlightWindowTest extends WindowHarness {
     void aBalancedFlightIsPlannedAndItsCardPrinted() throws IOException {
         tansy();
         assertThat(label("#flight-verdict")).isEqualTo("Holds");
-        assertThat(session.flight().get().balance().verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(session.flight().get().balanceVerdict()).isEqualTo(Verdict.HOLDS);
         until(() -> node("#rail-flight").getAccessibleText().contains("Holds"));
         assertThat(session.changed().get()).as("the usual flight is no change").isFalse();
         answers.save = folder.resolve("card.pdf");

@@ -99,8 +99,12 @@ final class FlightCard extends VBox {
         return session.units().get().unit(Dimension.VOLUME).symbol();
     }
 
+    private static Label whole(String text, String style) {
+        return Ui.whole(Ui.label(text, style));
+    }
+
     private static Label word(Verdict v) {
-        Label label = Ui.label("", "verdict");
+        Label label = Ui.whole(Ui.label("", "verdict"));
         Ui.verdict(label, v);
         return label;
     }
@@ -130,17 +134,17 @@ final class FlightCard extends VBox {
         GridPane rows = new GridPane();
         rows.setHgap(8);
         rows.setVgap(2);
-        rows.addRow(0, Ui.label("Reserve", "soft"), Ui.label(Double.isInfinite(f.landing().reserve()) ? "\u2013" : UnitSystem.figure(f.landing()
+        rows.addRow(0, Ui.whole(Ui.label("Reserve", "soft")), whole(Double.isInfinite(f.landing().reserve()) ? "\u2013" : UnitSystem.figure(f.landing()
                 .reserve(), 0) + " min", "bold"), Ui.label("at its power", "soft"), word(f.landingVerdict()));
-        rows.addRow(1, Ui.label("Reached", "soft"), Ui.label(volume(f.reached().burnt()) + " " + symbol(), "bold"), Ui.label("placards "
+        rows.addRow(1, Ui.whole(Ui.label("Reached", "soft")), whole(volume(f.reached().burnt()) + " " + symbol(), "bold"), Ui.label("placards "
                 + volume(f.reached().placards()), "soft"), word(f.reachedVerdict()));
-        rows.addRow(2, Ui.label("Endurance", "soft"), Ui.label(FlightTable.clock(f.reached().endurance()), "bold"), Ui.label("last fuel", "soft"));
+        rows.addRow(2, Ui.whole(Ui.label("Endurance", "soft")), whole(FlightTable.clock(f.reached().endurance()), "bold"), Ui.label("last fuel", "soft"));
         if (f.balance().sides()) {
-            rows.addRow(3, Ui.label("Left, right", "soft"), Ui.label(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "
-                    + volume(f.balance().limit()), "soft"), word(f.balance().verdict()));
+            rows.addRow(3, Ui.whole(Ui.label("Left, right", "soft")), whole(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "
+                    + volume(f.balance().limit()), "soft"), word(f.balanceVerdict()));
         }
         vapor.ifPresent(v -> {
-            rows.addRow(4, Ui.label("Boiling", "soft"), Ui.label(v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"), "bold"), Ui.label(v
+            rows.addRow(4, Ui.whole(Ui.label("Boiling", "soft")), whole(v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"), "bold"), Ui.label(v
                     .crossing().map(t -> "boils at " + FlightTable.clock(t)).orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)), "soft"), word(v
                             .verdict()));
         });

@@ -84,7 +84,7 @@ final class ItemCard extends ScrollPane {
         setId("card");
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
-        Ui.wide(this, 288, 288);
+        Ui.wide(this, 288);
         body.getStyleClass().add("card-body");
         now.setId("card-now");
         findings.setId("card-findings");

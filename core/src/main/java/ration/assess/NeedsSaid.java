@@ -10,7 +10,7 @@ import ration.check.Verdict;
 import ration.project.Unsaid;
 
 /** Which checks rest on figures of the engine: what nobody said of them, they cannot show. Tests say so themselves. */
-final class RestsOn {
+final class NeedsSaid {
 
     private static final Set<Check> DEMAND = EnumSet.of(Check.FLOW_MARGIN, Check.FLOW_INLET_PRESSURE, Check.FLOW_INLET_PRESSURE_MOST,
             Check.FLOW_REGULATED, Check.FLOW_HEADER, Check.FLOW_AIR, Check.VAPOR_GAP, Check.VAPOR_HOT_FUEL, Check.VAPOR_LIFT,
@@ -18,7 +18,7 @@ final class RestsOn {
     private static final Set<Check> LEAST = EnumSet.of(Check.FLOW_MARGIN, Check.FLOW_INLET_PRESSURE, Check.AIR_BLOCKED);
     private static final Set<Check> MOST = EnumSet.of(Check.FLOW_INLET_PRESSURE_MOST);
 
-    private RestsOn() {
+    private NeedsSaid() {
     }
 
     /** The finding, or the same one as Not shown with the reason where it would be better and rests on something nobody said. */
