@@ -114,10 +114,10 @@ final class AirChecks {
         double ratio = Math.min(MOST_DROP / drop, thumb);
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
         findings.add(finding(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
-                + small(u, a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? small(u, a.drop(a.returning())) + " while fuel comes"
-                + " back, " : "") + small(u, a.drop(a.descending()))
-                + " descending, " + small(u, drop) + " both together, against " + small(u, MOST_DROP) + "; filling "
-                + small(u, a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
+                + u.small(a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? u.small(a.drop(a.returning())) + " while fuel comes"
+                + " back, " : "") + u.small(a.drop(a.descending()))
+                + " descending, " + u.small(drop) + " both together, against " + u.small(MOST_DROP) + "; filling "
+                + u.small(a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
                 + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
                 + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
                 + " worse governs", "A wider or shorter vent, without a ball.").because(() -> WhyAir.inFlight(project, a).orElseThrow()));
@@ -126,11 +126,6 @@ final class AirChecks {
     /** What its air passes after its own vent. */
     private String beyond(AirAnswer a) {
         return VentPath.of(system, a.tank()).legs().stream().skip(1).map(l -> l.item().name()).collect(Collectors.joining(", then "));
-    }
-
-    /** In fuel where people think in it, in pascals too since it is small. */
-    private static String small(UnitSystem u, double pascal) {
-        return UnitSystem.figure(pascal, pascal < 10 ? 1 : 0) + " Pa";
     }
 
     /** One tip shut starves every tank under it, unless each has a second way for air. */
@@ -290,7 +285,7 @@ final class AirChecks {
         FlowAnswer still = basis.ask(joined.get().condition().withAirspace(over), new FlowQuestion.Demand(0));
         if (!still.usable()) {
             add(Check.AIR_TIPS, "", "Joined tanks in flight", "", Verdict.NOT_SHOWN, Finding.MISSED, u -> "The tips differ by "
-                    + small(u, most - least) + "; what moves between the tanks with the engine taking nothing has no answer: "
+                    + u.small(most - least) + "; what moves between the tanks with the engine taking nothing has no answer: "
                     + still.reason(), PRACTICE, "");
             return;
         }
@@ -298,7 +293,7 @@ final class AirChecks {
         double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
         boolean apart = level > Unit.INCH.toSi(0.5);
         add(Check.AIR_TIPS, "", "Joined tanks in flight", gains.map(Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
-                : Finding.MET, u -> "The vent tips differ by " + small(u, most - least) + ", as much as " + u.text(level,
+                : Finding.MET, u -> "The vent tips differ by " + u.small(most - least) + ", as much as " + u.text(level,
                 Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Tank::name)
                 .orElse("") + " fills at " + u.text(rate, Dimension.FLOW) + ", half full and level." : "; nothing moves between them,"
                 + " half full and level."), PRACTICE, "Tips alike, in alike places.");

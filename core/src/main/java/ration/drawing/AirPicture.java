@@ -1,299 +1,447 @@
 package ration.drawing;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import ration.assess.AirMoves;
+import ration.assess.Assessment;
+import ration.assess.CaseAnswer;
+import ration.assess.Regime;
 import ration.breathing.LowPoints;
+import ration.breathing.SamplingCard;
+import ration.condition.Attitude;
+import ration.condition.Condition;
 import ration.drawing.Mark.Anchor;
+import ration.drawing.Mark.Box;
 import ration.drawing.Mark.Disc;
 import ration.drawing.Mark.Label;
 import ration.drawing.Mark.Path;
 import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
-import ration.drawing.Picture.Piece;
-import ration.geometry.Point2;
 import ration.geometry.Point3;
-import ration.model.Fitout;
 import ration.model.Fitted;
-import ration.model.FuelSystem;
-import ration.model.Header;
 import ration.model.Item;
 import ration.model.Run;
-import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.VentLine;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.tank.TankBody;
 
 /**
- * The air side from the side, true in height and along: vents in front, wet lines pale behind, every drain, low point, trap
- * and high point marked; nose to the right.
+ * The air side, drawn by the rules of the schematic with the aircraft parked: true in height, vents in front with the air that
+ * moves through them, the wet side pale behind, every drain, low point, trap and high point marked.
  */
-public final class AirPicture {
+public final class AirPicture extends SchematicPart {
 
-    private static final double EDGE = 46;
-    private static final double FOOT = 56;
-    private static final double TOP = 30;
+    /** Where the number of a drain stands beside its foot, px: the first that no line crosses. */
+    private static final List<Spot> BESIDE_FOOT = List.of(new Spot(0, 17), new Spot(-18, 12), new Spot(18, 12), new Spot(0, 34), new Spot(-26, 22),
+            new Spot(26, 22), new Spot(-36, 12), new Spot(36, 12), new Spot(0, 50),
+            new Spot(-44, 34), new Spot(44, 34));
+    /** Height of the key, in a row or in two where the picture is narrow, px. */
+    private static final double FOOT = 30;
+    private static final double FOOT_OF_TWO = 52;
+    private static final double NARROW = 740;
 
-    private final FuelSystem system;
+    private final Shown shown;
     private final Point3 up;
-    private final Point3 along;
-    private final Set<String> blocked;
-    private final TextMeasure measure;
-    private final double scale;
-    private final double x0;
-    private final double y0;
-    private final List<Piece> pieces = new ArrayList<>();
-    private final Occupancy ground = new Occupancy();
+    private final List<Line> vents;
+    private final Map<String, List<Spot>> ways = new HashMap<>();
+    /** Of the tanks whose shape closes, by id. */
+    private final Map<String, TankBody> bodies = new HashMap<>();
 
-    private AirPicture(FuelSystem system, Point3 up, Set<String> blocked, double width, double height, TextMeasure measure) {
-        this.system = system;
-        this.up = up;
-        this.blocked = blocked;
-        this.measure = measure;
-        Point3 forward = new Point3(-1, 0, 0);
-        Point3 e = forward.minus(up.times(up.dot(forward)));
-        this.along = e.times(1 / e.length());
-        List<Point3> all = everything();
-        double left = all.stream().mapToDouble(along::dot).min().orElse(0);
-        double right = all.stream().mapToDouble(along::dot).max().orElse(1);
-        double low = all.stream().mapToDouble(up::dot).min().orElse(0);
-        double high = all.stream().mapToDouble(up::dot).max().orElse(1);
-        this.scale = Math.min((width - 2 * EDGE) / Math.max(0.1, right - left), (height - TOP - FOOT) / Math.max(0.1, high - low));
-        this.x0 = width / 2 - scale * (left + right) / 2;
-        this.y0 = TOP + (height - TOP - FOOT + scale * (high - low)) / 2 + scale * low;
+    /**
+     * What is shown.
+     *
+     * @param moves   air through the vents
+     * @param blocked ids of tanks and plenums whose vent is shut
+     */
+    public record Shown(AirMoves moves, Set<String> blocked) {
+        public Shown {
+            blocked = Set.copyOf(blocked);
+        }
+    }
+
+    private AirPicture(SchematicSubject subject, Shown shown, SchematicView view, TextMeasure measure) {
+        super(subject, view, measure);
+        this.shown = shown;
+        this.up = subject.condition().attitude().gravity().up();
+        this.vents = place.vents();
+        vents.forEach(v -> ways.put(v.id(), place.way(v)));
+        system.runs().forEach(r -> ways.put(r.id(), place.way(r)));
     }
 
     /**
      * The picture.
      *
-     * @param blocked ids of tanks and plenums whose vent is shut
+     * @param condition whose contents are in the tanks
+     * @param look      its answer; empty while nothing can be computed
      */
-    public static Picture draw(FuelSystem system, Point3 up, Set<String> blocked, UnitSystem units, double width, double height,
+    public static Picture draw(Assessment a, Condition condition, Optional<CaseAnswer> look, Shown shown, UnitSystem units, double width, double height,
             TextMeasure measure) {
-        AirPicture p = new AirPicture(system, up, blocked, width, height, measure);
-        p.heights(units, width, height);
-        p.runs();
-        p.tanks();
-        p.items();
-        p.vents();
-        p.marks();
+        Attitude parked = a.project().brief().envelope().attitudes().get(0);
+        SchematicSubject subject = new SchematicSubject(a.project().system(), List.of(parked), condition.with(parked), look, "", units,
+                Regime.AS_IT_RUNS);
+        AirPicture p = new AirPicture(subject, shown, new SchematicView(width, height - foot(width), 1, 0, 0, SchematicView.Layers.AIR), measure);
+        a.tanks().forEach(t -> p.bodies.put(t.tank().id(), t.body()));
+        p.sheet();
         p.key(height);
         return new Picture(width, height, p.pieces);
     }
 
-    private List<Point3> everything() {
-        List<Point3> all = new ArrayList<>();
-        for (Item item : system.items()) {
-            if (item instanceof Tank t) {
-                for (Point2 c : t.shape().section()) {
-                    all.add(new Point3(c.x(), 0, c.z()));
-                }
-                t.vent().ifPresent(v -> all.add(v.point()));
-                all.addAll(LowPoints.ventWay(system, t));
-                t.drain().ifPresent(d -> all.add(d.point()));
-            } else if (item instanceof Fitted f) {
-                all.add(f.place().point());
-                all.addAll(LowPoints.ventWay(system, f));
-            } else if (item instanceof Run r) {
-                r.points().forEach(p -> all.add(p.point()));
-                system.point(r.from()).ifPresent(all::add);
-                system.point(r.to()).ifPresent(all::add);
+    private static double foot(double width) {
+        return width < NARROW ? FOOT_OF_TWO : FOOT;
+    }
+
+    private void sheet() {
+        Rulers rulers = new Rulers(this);
+        rulers.ground();
+        new TakenGround(this).takeGround();
+        vents.forEach(v -> ground.takeWay(ways.get(v.id()), v.width()));
+        vents.forEach(this::takeTip);
+        system.runs().forEach(this::wet);
+        system.tanks().forEach(this::tank);
+        system.all(Fitted.class).forEach(this::symbol);
+        vents.forEach(this::vent);
+        drains();
+        lowPoints();
+        new Labels(this).firewall();
+        system.tanks().forEach(this::tankName);
+        vents.forEach(this::ventName);
+        system.all(Fitted.class).forEach(this::name);
+        system.runs().forEach(this::runName);
+        rulers.heights();
+    }
+
+    // the wet side
+
+    private void wet(Run run) {
+        List<Spot> way = ways.get(run.id());
+        if (way.size() > 1) {
+            double w = width(run);
+            piece(run.id(), Kind.RUN, "", List.of(new Path(way, false, Ink.NONE, Pen.of(Ink.GROUND, w + 5), 10), new Path(way, false, Ink.NONE,
+                    Pen.of(Ink.FUEL_PALE, w), 10), new Path(way, false, Ink.NONE, Pen.of(Ink.FUEL_STANDING, Math.max(1, w - 2.4)), 10)));
+        }
+    }
+
+    private void tank(Tank tank) {
+        List<Spot> outline = place.outline(tank);
+        List<Mark> marks = new ArrayList<>(List.of(new Path(outline, true, Ink.PANEL, NO_PEN, 0)));
+        double volume = subject.condition().contents().getOrDefault(tank.id(), 0.0);
+        Optional<TankBody> body = Optional.ofNullable(bodies.get(tank.id()));
+        body.filter(b -> volume > 0).ifPresent(b -> {
+            double surface = place.y(b.level(up, volume) - place.referenceHeight());
+            List<Spot> filled = Half.below(outline, surface);
+            if (filled.size() > 2) {
+                marks.add(new Path(filled, true, Ink.FUEL_STANDING, NO_PEN, 0));
             }
-        }
-        return all;
-    }
-
-    private Spot at(Point3 p) {
-        return new Spot(x0 + scale * along.dot(p), y0 - scale * up.dot(p));
-    }
-
-    private void heights(UnitSystem units, double width, double height) {
-        Unit length = units.unit(Dimension.LENGTH);
-        double low = (y0 - height + FOOT) / scale;
-        double high = (y0 - TOP) / scale;
-        Scale y = new Scale(length.fromSi(low), length.fromSi(high), height - FOOT, TOP);
-        List<Mark> marks = new ArrayList<>();
-        for (double t : y.ticks(44)) {
-            marks.add(SchematicPart.line(EDGE - 8, y.at(t), width - 8, y.at(t), Pen.of(Ink.GRID, 1)));
-            marks.add(new Label(EDGE - 12, y.at(t) + 4, UnitSystem.figure(t, 0), 11, false, Ink.SOFT, Anchor.END));
-        }
-        marks.add(new Label(EDGE - 12, TOP - 12, length.symbol(), 11, false, Ink.SOFT, Anchor.END));
-        marks.add(new Label(width - 12, TOP - 12, "parked, true to scale, nose to the right", 11, false, Ink.SOFT, Anchor.END));
-        pieces.add(new Piece("", Kind.RULER, "", marks));
-    }
-
-    private void runs() {
-        for (Run r : system.runs()) {
-            List<Spot> way = new ArrayList<>();
-            system.point(r.from()).ifPresent(p -> way.add(at(p)));
-            r.points().forEach(p -> way.add(at(p.point())));
-            system.point(r.to()).ifPresent(p -> way.add(at(p)));
-            if (way.size() > 1) {
-                pieces.add(new Piece(r.id(), Kind.RUN, "", List.of(new Path(way, false, Ink.NONE, Pen.of(Ink.FUEL_PALE, 6), 0),
-                        new Path(way, false, Ink.NONE, Pen.of(Ink.FUEL_STANDING, 3.4), 0))));
+            double[] span = Half.spanAcross(outline, surface);
+            if (span != null) {
+                marks.add(line(span[0], surface, span[1], surface, Pen.of(Ink.FUEL_PALE, 1.6)));
             }
+        });
+        marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
+        new Tanks(this).wells(tank, volume > 0 ? Ink.FUEL_STANDING : Ink.PANEL, marks);
+        piece(tank.id(), Kind.TANK, tank.name() + body.map(b -> ", " + contents(tank)).orElse("") + airspace(tank).map(p -> ", over its fuel " + p).orElse(""), marks);
+    }
+
+    private Optional<String> airspace(Tank tank) {
+        return Optional.ofNullable(shown.moves.airspace().get(tank.id())).map(p -> signed(p));
+    }
+
+    private String signed(double pascal) {
+        return (pascal > 0 ? "+" : "") + units.small(pascal);
+    }
+
+    private void symbol(Fitted item) {
+        if (item.only(ration.model.VentPlenum.class).isPresent()) {
+            Spot c = place.centre(item);
+            double w = Symbols.halfWidth(item);
+            double h = Symbols.halfHeight(item);
+            piece(item.id(), Kind.SYMBOL, item.name() + ", " + item.kind(), List.of(new Box(c.x() - w, c.y() - h, 2 * w, 2 * h, h, Ink.PANEL, Pen.of(
+                    Ink.INK, 2))));
+        } else {
+            piece(item.id(), Kind.SYMBOL, item.name() + ", " + item.kind(), Pale.of(Schematic.marks(this, item)));
         }
     }
 
-    private void tanks() {
-        Occupancy named = new Occupancy();
-        List<Mark> names = new ArrayList<>();
-        for (Tank t : system.tanks()) {
-            List<Spot> outline = t.shape().section().stream().map(c -> at(new Point3(c.x(), 0, c.z()))).toList();
-            Spot top = outline.stream().min((a, b) -> Double.compare(a.y(), b.y())).orElse(new Spot(0, 0));
-            double left = outline.stream().mapToDouble(Spot::x).min().orElse(0);
-            double right = outline.stream().mapToDouble(Spot::x).max().orElse(0);
-            double foot = outline.stream().mapToDouble(Spot::y).max().orElse(0);
-            ground.take(left, top.y(), right, foot);
-            List<Mark> marks = new ArrayList<>(List.of(new Path(outline, true, Ink.FUEL_STANDING, Pen.of(Ink.INK, 1.6), 0)));
-            double half = measure.width(t.name(), 12, true) / 2;
-            double base = top.y() + (foot - top.y()) / 2 + 4;
-            while (named.overlap((left + right) / 2 - half, base - 10, (left + right) / 2 + half, base + 3) > 0) {
-                base += 16;
-            }
-            named.take((left + right) / 2 - half, base - 10, (left + right) / 2 + half, base + 3);
-            wells(t, marks);
-            names.add(new Label((left + right) / 2, base, t.name(), 12, true, Ink.INK, Anchor.MIDDLE));
-            pieces.add(new Piece(t.id(), Kind.TANK, t.name(), marks));
-            t.drain().ifPresent(d -> pieces.add(new Piece(t.id(), Kind.DRAIN, "drain of " + t.name(), Symbols.drain(at(d.point())))));
-        }
-        pieces.add(new Piece("", Kind.TEXT, "", names));
+    // the air side
+
+    private boolean shut(Line vent) {
+        return shown.blocked.contains(vent.id());
     }
 
-    private void wells(Tank t, List<Mark> marks) {
-        for (Fitout.Well w : t.fitout().wells()) {
-            Point3 f = w.floor().point();
-            double half = w.length().si() / 2;
-            double top = t.shape().solid().floorAt(f.x(), f.y()).orElse(f.z());
-            marks.add(0, new Path(List.of(at(new Point3(f.x() - half, f.y(), top)), at(new Point3(f.x() - half, f.y(), f.z())),
-                    at(new Point3(f.x() + half, f.y(), f.z())), at(new Point3(f.x() + half, f.y(), top))), true, Ink.FUEL_STANDING,
-                    Pen.of(Ink.INK, 1.6), 0));
-        }
+    private boolean ends(Line vent) {
+        return vent.to().port().equals(Line.TIP);
     }
 
-    private static boolean drained(Fitted f) {
-        return f.only(Strainer.class).filter(Strainer::drain).isPresent() || f.only(Header.class).filter(Header::drain).isPresent();
+    private double through(Line vent) {
+        return shut(vent) ? 0 : shown.moves.through().getOrDefault(vent.id(), 0.0);
     }
 
-    private void items() {
-        for (Fitted f : system.all(Fitted.class).toList()) {
-            Spot s = at(f.place().point());
-            ground.take(s.x() - 5, s.y() - 5, s.x() + 5, s.y() + (drained(f) ? 18 : 5));
-        }
-        for (LowPoints.Found f : LowPoints.of(system, up).points()) {
-            Spot s = at(f.place());
-            ground.take(s.x() - 6, s.y() - 6, s.x() + 6, s.y() + 6);
-        }
-        system.items().forEach(i -> ground.takeWay(LowPoints.ventWay(system, i).stream().map(this::at).toList(), 4));
-        for (Fitted f : system.all(Fitted.class).toList()) {
-            Spot s = at(f.place().point());
-            List<Mark> marks = new ArrayList<>(List.of(new Disc(s, 4, Ink.PANEL, Pen.of(Ink.SOFT, 1.4))));
-            name(f.name(), s, marks, Ink.SOFT);
-            if (drained(f)) {
-                marks.addAll(Symbols.drain(new Spot(s.x(), s.y() + 4)));
-            }
-            pieces.add(new Piece(f.id(), Kind.SYMBOL, f.name(), marks));
-        }
-    }
-
-    private void name(String text, Spot s, List<Mark> marks, Ink ink) {
-        double w = measure.width(text, 11, false);
-        for (double[] c : new double[][] {{s.x() - w / 2, s.y() - 9}, {s.x() + 9, s.y() + 4}, {s.x() - 9 - w, s.y() + 4},
-            {s.x() - w / 2, s.y() + 18}, {s.x() + 9, s.y() - 9}, {s.x() - 9 - w, s.y() + 16}}) {
-            if (ground.overlap(c[0], c[1] - 10, c[0] + w, c[1] + 3) < 1) {
-                ground.take(c[0], c[1] - 10, c[0] + w, c[1] + 3);
-                marks.add(new Label(c[0], c[1], text, 11, false, ink, Anchor.START));
-                return;
-            }
-        }
-    }
-
-    private void vents() {
-        for (Item t : system.items()) {
-            List<Spot> way = LowPoints.ventWay(system, t).stream().map(this::at).toList();
-            if (way.size() < 2) {
-                continue;
-            }
-            boolean shut = blocked.contains(t.id());
+    private void takeTip(Line vent) {
+        List<Spot> way = ways.get(vent.id());
+        if (ends(vent) && !way.isEmpty()) {
             Spot tip = way.get(way.size() - 1);
-            List<Mark> marks = new ArrayList<>();
-            marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.GROUND, 7), 0));
-            marks.add(new Path(way, false, Ink.NONE, Pen.of(shut ? Ink.RUST : Ink.INK, 2.6, 5.0, 3.0), 0));
-            boolean joins = VentLine.of(t).flatMap(VentLine::to).isPresent();
-            if (!joins) {
-                lips(tip, marks);
-            }
-            if (shut) {
-                marks.add(new Disc(tip, 9, Ink.NONE, Pen.of(Ink.RUST, 2.4)));
-                marks.add(SchematicPart.line(tip.x() - 6, tip.y() - 6, tip.x() + 6, tip.y() + 6, Pen.of(Ink.RUST, 2.4)));
-                marks.add(SchematicPart.line(tip.x() - 6, tip.y() + 6, tip.x() + 6, tip.y() - 6, Pen.of(Ink.RUST, 2.4)));
-            }
-            if (!joins || shut) {
-                name(shut ? "vent blocked" : "vent", new Spot(tip.x() + 6, tip.y()), marks, shut ? Ink.RUST_TEXT : Ink.INK);
-            }
-            pieces.add(new Piece(t.id(), Kind.VENT, "vent of " + t.name() + (shut ? ", blocked" : ""), marks));
+            ground.take(tip.x() - 13, tip.y() - 10, tip.x() + 13, tip.y() + 10);
         }
     }
 
-    private static void lips(Spot tip, List<Mark> marks) {
-        marks.add(SchematicPart.line(tip.x() + 3, tip.y() - 5, tip.x() + 10, tip.y() - 5, Pen.of(Ink.INK, 1.6)));
-        marks.add(SchematicPart.line(tip.x() + 3, tip.y() + 5, tip.x() + 10, tip.y() + 5, Pen.of(Ink.INK, 1.6)));
+    private void vent(Line vent) {
+        List<Spot> way = ways.get(vent.id());
+        if (way.size() < 2) {
+            return;
+        }
+        double flow = through(vent);
+        boolean moves = Math.abs(flow) > 1e-9;
+        Ink ink = shut(vent) ? Ink.RUST : Ink.AIR;
+        List<Mark> marks = new ArrayList<>(List.of(new Path(way, false, Ink.NONE, Pen.of(Ink.GROUND, vent.width() + 6), 8), new Path(way, false,
+                Ink.NONE, Pen.of(ink, vent.width()), 8)));
+        if (!moves) {
+            marks.add(new Path(way, false, Ink.NONE, Pen.of(Ink.PANEL, vent.width() - 3), 8));
+        }
+        for (int i = 1; i < way.size() && moves; i++) {
+            arrow(marks, way.get(i - 1), way.get(i), flow < 0, vent.width(), ink);
+        }
+        ball(vent, way, marks);
+        Spot tip = way.get(way.size() - 1);
+        if (ends(vent)) {
+            double out = tip.x() > way.get(way.size() - 2).x() ? 1 : -1;
+            marks.add(line(tip.x() + 3 * out, tip.y() - 5, tip.x() + 10 * out, tip.y() - 5, Pen.of(Ink.INK, 1.8)));
+            marks.add(line(tip.x() + 3 * out, tip.y() + 5, tip.x() + 10 * out, tip.y() + 5, Pen.of(Ink.INK, 1.8)));
+        }
+        if (shut(vent)) {
+            marks.add(new Disc(tip, 8, Ink.PANEL, Pen.of(Ink.RUST, 2.2)));
+            marks.add(line(tip.x() - 4, tip.y() - 4, tip.x() + 4, tip.y() + 4, Pen.of(Ink.RUST, 2.2)));
+            marks.add(line(tip.x() - 4, tip.y() + 4, tip.x() + 4, tip.y() - 4, Pen.of(Ink.RUST, 2.2)));
+        }
+        String name = system.item(vent.id()).map(Item::name).orElse(vent.id());
+        piece(vent.id(), Kind.VENT, "vent of " + name + (shut(vent) ? ", blocked" : moves ? ", " + units.text(Math.abs(flow), Dimension.FLOW) + " of air "
+                + (flow > 0 ? "in" : "out") : ", still"), marks);
     }
 
-    private void marks() {
+    private boolean ball(Line vent) {
+        return said(vent).filter(VentLine::ball).isPresent();
+    }
+
+    private Optional<VentLine> said(Line vent) {
+        return system.item(vent.id()).flatMap(VentLine::of);
+    }
+
+    /** In the upright out of the roof. */
+    private void ball(Line vent, List<Spot> way, List<Mark> marks) {
+        if (ball(vent)) {
+            Spot at = new Spot(way.get(0).x(), Math.max((way.get(0).y() + way.get(1).y()) / 2, way.get(0).y() - 16));
+            marks.add(new Box(at.x() - 7, at.y() - 9, 14, 18, 4, Ink.PANEL, Pen.of(Ink.INK, 1.8)));
+            marks.add(new Disc(new Spot(at.x(), at.y() + 3), 3.4, Ink.INK, NO_PEN));
+            ground.take(at.x() - 9, at.y() - 11, at.x() + 9, at.y() + 11);
+        }
+    }
+
+    // what gathers where
+
+    /** Drains with their places in the walk round the aircraft. */
+    private void drains() {
+        Occupancy lines = new Occupancy();
+        vents.forEach(v -> lines.takeWay(ways.get(v.id()), v.width()));
+        system.runs().forEach(r -> lines.takeWay(ways.get(r.id()), width(r)));
+        system.all(Fitted.class).map(place::body).forEach(b -> lines.take(b[0], b[1], b[2], b[3]));
+        List<SamplingCard.Drain> all = SamplingCard.of(system);
+        for (int i = 0; i < all.size(); i++) {
+            String words = "drain " + (i + 1) + " of the walk-round, " + all.get(i).name();
+            String number = Integer.toString(i + 1);
+            foot(all.get(i)).ifPresent(s -> {
+                Spot at = BESIDE_FOOT.stream().map(d -> new Spot(s.x() + d.x(), s.y() + d.y())).filter(d -> lines.overlap(d.x() - 10, d.y() - 10,
+                        d.x() + 10, d.y() + 10) < 0.5).findFirst().orElse(new Spot(s.x(), s.y() + 16));
+                List<Mark> marks = new ArrayList<>(List.of(line(s.x(), s.y(), at.x(), at.y(), Pen.of(Ink.TEAL, 3)), new Disc(at, 9, Ink.TEAL, NO_PEN),
+                        new Label(at.x(), at.y() + 4, number, 11, true, Ink.PANEL, Anchor.MIDDLE)));
+                lines.take(at.x() - 10, at.y() - 10, at.x() + 10, at.y() + 10);
+                ground.take(at.x() - 11, at.y() - 11, at.x() + 11, at.y() + 11);
+                piece("", Kind.DRAIN, words, marks);
+            });
+        }
+    }
+
+    private Optional<Spot> foot(SamplingCard.Drain drain) {
+        Optional<Item> item = system.item(drain.item()).filter(i -> place.placed(i.id()));
+        return item.map(i -> i.only(Tank.class).map(t -> place.inTank(t, drain.place())).orElseGet(() -> {
+            Spot c = place.centre(i);
+            return i.only(ration.model.Header.class).map(h -> new Spot(c.x() - (h.outlets().size() < 3 ? 12 : 20), c.y() + 1)).orElse(new Spot(c.x(),
+                    c.y() + 31));
+        }));
+    }
+
+    private void lowPoints() {
         for (LowPoints.Found f : LowPoints.of(system, up).points()) {
-            Spot s = at(f.place());
-            List<Mark> marks = new ArrayList<>();
+            String name = system.item(f.item()).map(Item::name).orElse(f.item());
             String words = switch (f.kind()) {
                 case DRAINED -> "drained low point";
                 case UNDRAINED -> "low, no drain";
                 case VENT_TRAP -> "vent trap";
                 case HIGH -> "high, vapor gathers";
             };
-            mark(f.kind(), s, marks);
+            List<Mark> marks = new ArrayList<>();
             if (f.kind() != LowPoints.Kind.DRAINED) {
-                name(words, s, marks, f.kind() == LowPoints.Kind.HIGH ? Ink.PLUM : Ink.RUST_TEXT);
+                spot(f).ifPresent(s -> {
+                    mark(f.kind(), s, marks);
+                    ground.take(s.x() - 10, s.y() - 10, s.x() + 10, s.y() + 10);
+                    Ink ink = f.kind() == LowPoints.Kind.HIGH ? Ink.PLUM : Ink.RUST_TEXT;
+                    beside(s, new TextBlock().line(new TextBlock.Span(words, 11, true, ink)));
+                });
             }
-            pieces.add(new Piece(f.item(), Kind.PILL, words + " at " + system.item(f.item()).map(Item::name).orElse(f.item()), marks));
+            piece(f.item(), Kind.PILL, words + " at " + name, marks);
         }
+    }
+
+    /** Where a point is drawn: on its item, or on the stretch of its line at its height. */
+    private Optional<Spot> spot(LowPoints.Found f) {
+        List<Spot> way = ways.getOrDefault(f.item(), List.of());
+        if (way.size() < 2 || f.kind() != LowPoints.Kind.VENT_TRAP && system.item(f.item()).flatMap(i -> i.only(Run.class)).isEmpty()) {
+            return system.item(f.item()).filter(i -> place.placed(i.id())).map(place::centre).map(c -> f.kind() == LowPoints.Kind.HIGH ? new Spot(c.x(),
+                    c.y() - 26) : new Spot(c.x(), c.y() + 28));
+        }
+        double y = place.y(f.place());
+        Spot best = way.get(0);
+        double least = Double.MAX_VALUE;
+        for (int i = 1; i < way.size(); i++) {
+            Spot a = way.get(i - 1);
+            Spot b = way.get(i);
+            double off = Math.abs((a.y() + b.y()) / 2 - y) + (Math.abs(a.y() - b.y()) < 0.5 ? 0 : 4);
+            if (off < least) {
+                least = off;
+                best = new Spot((a.x() + b.x()) / 2, Math.max(Math.min(a.y(), b.y()), Math.min(Math.max(a.y(), b.y()), y)));
+            }
+        }
+        return Optional.of(best);
     }
 
     private static void mark(LowPoints.Kind kind, Spot s, List<Mark> marks) {
-        switch (kind) {
-            case DRAINED -> marks.add(new Disc(s, 7, Ink.NONE, Pen.of(Ink.TEAL, 2)));
-            case HIGH -> marks.add(new Path(List.of(new Spot(s.x() - 6, s.y() + 3), new Spot(s.x() + 6, s.y() + 3), new Spot(s.x(),
-                    s.y() - 7)), true, Ink.PANEL, Pen.of(Ink.PLUM, 2), 0));
-            default -> {
-                marks.add(new Disc(s, 7, Ink.PANEL, Pen.of(Ink.RUST, 2.4)));
-                marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() - 3), new Spot(s.x() + 4, s.y() - 3), new Spot(s.x(), s.y() + 4)),
-                        true, Ink.RUST, Pen.of(Ink.NONE, 0), 0));
-            }
+        if (kind == LowPoints.Kind.HIGH) {
+            marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.PLUM, 2)));
+            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() + 3), new Spot(s.x() + 4, s.y() + 3), new Spot(s.x(), s.y() - 4)), true, Ink.PLUM,
+                    NO_PEN, 0));
+        } else {
+            marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.RUST, 2.2)));
+            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() - 3), new Spot(s.x() + 4, s.y() - 3), new Spot(s.x(), s.y() + 4)), true, Ink.RUST,
+                    NO_PEN, 0));
         }
     }
+
+    // names
+
+    private void beside(Spot s, TextBlock block) {
+        put("", block, List.of(new Candidate(s.x() + 14, s.y() - 8, Anchor.START), new Candidate(s.x() - 14, s.y() - 8, Anchor.END),
+                new Candidate(s.x(), s.y() + 12, Anchor.MIDDLE), new Candidate(s.x(), s.y() - 12 - block.height(), Anchor.MIDDLE)));
+    }
+
+    private void tankName(Tank tank) {
+        double[] b = place.box(tank);
+        TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.soft(bodies.containsKey(tank.id()) ? contents(tank) : "does not close"));
+        airspace(tank).ifPresent(p -> block.line(TextBlock.body("air " + p)));
+        put(tank.id(), block, List.of(new Candidate(b[0] - 12, b[2], Anchor.END), new Candidate(b[1] + 12, b[2], Anchor.START), new Candidate(b[0] - 12,
+                (b[2] + b[3]) / 2 - 20, Anchor.END), new Candidate(b[1] + 12, (b[2] + b[3]) / 2 - 20, Anchor.START), new Candidate(b[0], b[3] + 6,
+                        Anchor.START), new Candidate(b[0], b[2] - 6 - block.height(), Anchor.START)));
+    }
+
+    private void ventName(Line vent) {
+        List<Spot> way = ways.get(vent.id());
+        if (way.size() < 2) {
+            return;
+        }
+        Spot tip = way.get(way.size() - 1);
+        boolean right = tip.x() > way.get(way.size() - 2).x();
+        if (shut(vent)) {
+            beside(new Spot(tip.x() + (right ? 6 : -6), tip.y()), new TextBlock().line(new TextBlock.Span("vent blocked", 12, true, Ink.RUST_TEXT)));
+        } else if (ends(vent)) {
+            TextBlock block = new TextBlock().line(TextBlock.bold("tip" + said(vent).map(VentLine::tip).map(c -> c.si() > 0.05 ? ", into the wind" : c.si()
+                    < -0.05 ? ", sucks" : "").orElse("")));
+            beside(new Spot(tip.x() + (right ? 4 : -4), tip.y()), block);
+        }
+        TextBlock size = new TextBlock().line(said(vent).filter(v -> v.bore().si() > 0).map(v -> TextBlock.soft(bore(v) + ", " + units.text(v.length().si(), Dimension.LENGTH) + " long" + (v.ball() ? ", check ball" : "")))
+                .orElse(new TextBlock.Span("bore not said", 11, false, Ink.RUST_TEXT)));
+        double flow = through(vent);
+        if (Math.abs(flow) > 1e-9) {
+            size.line(TextBlock.body(units.text(Math.abs(flow), Dimension.FLOW) + (flow > 0 ? " in" : " out")));
+        }
+        int longest = 1;
+        for (int i = 2; i < way.size(); i++) {
+            longest = span(way, i) > span(way, longest) ? i : longest;
+        }
+        List<Candidate> candidates = new ArrayList<>();
+        Labels.besideStraight(candidates, way, longest, size);
+        for (int i = 1; i < way.size(); i++) {
+            Labels.besideStraight(candidates, way, i, size);
+        }
+        put(vent.name(), size, candidates);
+    }
+
+    /** As it was given, in units of the kind shown. */
+    private String bore(VentLine v) {
+        return UnitSystem.figure(units == UnitSystem.US ? Unit.INCH.fromSi(v.bore().si()) : 1000 * v.bore().si(), units == UnitSystem.US ? 3 : 1)
+                + (units == UnitSystem.US ? " in" : " mm") + " bore";
+    }
+
+    private void name(Fitted item) {
+        Spot c = place.centre(item);
+        double half = Symbols.halfWidth(item);
+        TextBlock block = new TextBlock().line(TextBlock.soft(item.name()));
+        double below = c.y() + Symbols.depth(item) + 4;
+        put(item.id(), block, List.of(new Candidate(c.x(), below, Anchor.MIDDLE), new Candidate(c.x() + half + 8, c.y() - 8, Anchor.START),
+                new Candidate(c.x() - half - 8, c.y() - 8, Anchor.END), new Candidate(c.x(), c.y() - Symbols.halfHeight(item) - 22, Anchor.MIDDLE),
+                new Candidate(c.x() + half + 8, c.y() + 8, Anchor.START), new Candidate(c.x() - half - 8, c.y() + 8, Anchor.END)));
+    }
+
+    private void runName(Run run) {
+        List<Spot> way = ways.get(run.id());
+        if (way.size() > 1) {
+            TextBlock block = new TextBlock().line(TextBlock.soft(run.name()));
+            List<Candidate> candidates = new ArrayList<>();
+            for (int i = 1; i < way.size(); i++) {
+                Labels.besideStraight(candidates, way, i, block);
+            }
+            put(run.id(), block, candidates);
+        }
+    }
+
+    // the key
 
     private void key(double height) {
-        List<Mark> marks = new ArrayList<>();
-        double y = height - 18;
-        double x = EDGE;
-        marks.add(SchematicPart.line(x, y - 4, x + 24, y - 4, Pen.of(Ink.INK, 2.6, 5.0, 3.0)));
-        x = label(marks, x + 30, y, "vent");
-        marks.add(SchematicPart.line(x, y - 4, x + 24, y - 4, Pen.of(Ink.FUEL_PALE, 6)));
-        x = label(marks, x + 30, y, "wet line");
-        for (LowPoints.Kind k : LowPoints.Kind.values()) {
-            if (k != LowPoints.Kind.VENT_TRAP) {
-                mark(k, new Spot(x + 8, y - 4), marks);
-                x = label(marks, x + 22, y, k == LowPoints.Kind.DRAINED ? "drained" : k == LowPoints.Kind.HIGH ? "high point"
-                        : "low point or trap");
-            }
+        double foot = foot(view.width());
+        List<Mark> marks = new ArrayList<>(List.of(new Box(0, height - foot, view.width(), foot, 0, Ink.PANEL, NO_PEN), line(0, height - foot, view
+                .width(), height - foot, Pen.of(Ink.HAIRLINE, 1))));
+        double y = height - foot + 15;
+        double x = RULER + 6;
+        List<Spot> bar = new ArrayList<>(List.of(new Spot(x, y), new Spot(x + 34, y)));
+        marks.add(new Path(bar, false, Ink.NONE, Pen.of(Ink.AIR, 6), 0));
+        marks.add(new Path(List.of(new Spot(x + 12, y - 5), new Spot(x + 12, y + 5), new Spot(x + 23, y)), true, Ink.AIR, Pen.of(Ink.PANEL, 1.4), 0));
+        x = word(marks, x + 40, y, "moving air");
+        marks.add(line(x, y, x + 30, y, Pen.of(Ink.AIR, 6)));
+        marks.add(line(x, y, x + 30, y, Pen.of(Ink.PANEL, 3)));
+        x = word(marks, x + 36, y, "still air");
+        marks.add(line(x, y, x + 30, y, Pen.of(Ink.FUEL_PALE, 6)));
+        marks.add(line(x, y, x + 30, y, Pen.of(Ink.FUEL_STANDING, 3.6)));
+        x = word(marks, x + 36, y, "wet side");
+        if (view.width() < NARROW) {
+            x = RULER + 6;
+            y += 22;
         }
-        pieces.add(new Piece("", Kind.TEXT, "", marks));
+        marks.add(new Disc(new Spot(x + 8, y), 8, Ink.TEAL, NO_PEN));
+        marks.add(new Label(x + 8, y + 4, "1", 11, true, Ink.PANEL, Anchor.MIDDLE));
+        x = word(marks, x + 22, y, "drain, in walk-round order");
+        mark(LowPoints.Kind.UNDRAINED, new Spot(x + 8, y), marks);
+        x = word(marks, x + 22, y, "low, or a trap");
+        mark(LowPoints.Kind.HIGH, new Spot(x + 8, y), marks);
+        word(marks, x + 22, y, "high");
+        piece("", Kind.TEXT, "", marks);
     }
 
-    private double label(List<Mark> marks, double x, double y, String text) {
-        marks.add(new Label(x, y, text, 11, false, Ink.SOFT, Anchor.START));
-        return x + measure.width(text, 11, false) + 22;
+    private double word(List<Mark> marks, double x, double y, String text) {
+        marks.add(new Label(x, y + 4, text, 11, false, Ink.SOFT, Anchor.START));
+        return x + measure.width(text, 11, false) + 14;
     }
 }

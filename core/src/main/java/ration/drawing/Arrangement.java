@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import ration.breathing.LowPoints;
 import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
 import ration.geometry.ApparentGravity;
@@ -40,6 +41,11 @@ final class Arrangement {
     private static final double ENGINE = 109;
     private static final double APART = 66;
     private static final double TIGHT_APART = 52;
+    /** The bay of the air side, which has no result in it: from the wall, to the engine, from there to the edge of the picture, px. */
+    private static final double AIR_LEAD = 44;
+    private static final double AIR_TAIL = 74;
+    private static final double AIR_ENGINE = 50;
+    private static final double AIR_EDGE = 12;
     private static final double TIGHT_COLUMN = 44;
     /** Room an item and its name want across. */
     private static final double COLUMN = 84;
@@ -47,6 +53,11 @@ final class Arrangement {
     private static final double LEAST_SHARE = 0.45;
     private static final double LEAST_SQUEEZE = 0.36;
     private static final double LEAST_SQUEEZE_TIGHT = 0.27;
+    /** Room over and under what is highest and lowest; with the numbers of drains under it, px. */
+    private static final double ROOM = 96;
+    private static final double ROOM_FOR_DRAINS = 140;
+    /** So far a vent rises out of a roof at least, px. */
+    private static final double OUT_OF_ROOF = 9;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
     private final SchematicSubject subject;
@@ -57,6 +68,8 @@ final class Arrangement {
     private final Point3 reference;
     private final Map<String, Double> centres = new LinkedHashMap<>();
     private final Ports ports;
+    /** On the air side. */
+    private Optional<VentPorts> vents = Optional.empty();
     /** Steps from the tanks by the longest way. */
     private final Map<String, Integer> rank;
     /** Found when first asked for. */
@@ -93,6 +106,9 @@ final class Arrangement {
             placeAcross();
         } while (crowded && share > LEAST_SHARE);
         ports = new Ports(this, system, topology);
+        if (air()) {
+            vents = Optional.of(new VentPorts(this, system, right()));
+        }
     }
 
     // heights
@@ -110,7 +126,7 @@ final class Arrangement {
                 high = Math.max(high, h);
             }
         }
-        double room = view.height() - 96;
+        double room = view.height() - (air() ? ROOM_FOR_DRAINS : ROOM);
         double fit = share * Math.min(2 * USUAL_SCALE, room / (high - low));
         scale = fit * view.zoom();
         double spare = view.height() - fit * (high - low);
@@ -127,8 +143,10 @@ final class Arrangement {
                 }
                 tank.vent().map(Place::point).ifPresent(points::add);
                 tank.returns().forEach(r -> points.add(r.place().point()));
+                points.addAll(air() ? LowPoints.ventWay(system, tank) : List.of());
             } else if (item instanceof Fitted fitted) {
                 points.add(fitted.place().point());
+                points.addAll(air() ? LowPoints.ventWay(system, fitted) : List.of());
                 if (fitted instanceof Header header) {
                     points.add(fitted.place().point().plus(new Point3(0, 0, header.height().si())));
                 }
@@ -186,10 +204,10 @@ final class Arrangement {
                 .filter(i -> !(i instanceof EngineInlet)).toList();
         List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
                 .filter(i -> !(i instanceof EngineInlet)).toList();
-        double right = view.width() - RULER;
-        firewallX = right - (bay.isEmpty() ? tight ? TIGHT_BAY : BAY : ENGINE + lead() + tail() + (tight ? TIGHT_APART : APART) * (bay.size()
+        double right = right();
+        firewallX = right - (bay.isEmpty() ? bayAlone() : engine() + lead() + tail() + apart() * (bay.size()
                 - 1));
-        double engineX = right - ENGINE;
+        double engineX = right - engine();
         spread(bay, firewallX + lead(), Math.max(firewallX + lead(), engineX - tail()));
         double last = firewallX - 84;
         double usual = RULER + Math.min(330, (firewallX - RULER) * 0.60);
@@ -221,7 +239,7 @@ final class Arrangement {
         boolean bay = system.firewall().isPresent() && x > firewallX;
         boolean open = view.zoom() != 1 || view.panX() != 0;
         double least = (bay ? firewallX + 6 : open ? Double.NEGATIVE_INFINITY : RULER + 8) - half[0];
-        double most = (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : view.width() - RULER - 8) - half[1];
+        double most = (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : right() - 8) - half[1];
         centres.put(id, Math.max(Math.min(least, x), Math.min(Math.max(most, x), x + widths * view.width() * view.zoom())));
     }
 
@@ -233,12 +251,26 @@ final class Arrangement {
 
     /** Room from the firewall to the first item of the bay, px. */
     private double lead() {
-        return tight ? 46 : 62;
+        return air() ? AIR_LEAD : tight ? 46 : 62;
+    }
+
+    /** From the engine to the edge, px: the result stands over it, on the air side nothing. */
+    private double engine() {
+        return air() ? AIR_ENGINE : ENGINE;
+    }
+
+    /** A bay with the engine alone in it, px. */
+    private double bayAlone() {
+        return air() ? AIR_LEAD + AIR_TAIL + AIR_ENGINE : tight ? TIGHT_BAY : BAY;
+    }
+
+    private double apart() {
+        return tight || air() ? TIGHT_APART : APART;
     }
 
     /** Room from the last item of the bay to the engine, px. */
     private double tail() {
-        return tight ? 90 : 110;
+        return air() ? AIR_TAIL : tight ? 90 : 110;
     }
 
     /** Beside the tanks that breathe through it, clear of other symbols. */
@@ -382,7 +414,7 @@ final class Arrangement {
             if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
                 x += spill;
                 box = extent(tank, x);
-                crowded |= box[0] < rightmostOverlapping(taken, box);
+                crowded |= box[0] < rightmostOverlapping(taken, box) || air() && beside(tank) && box[1] > over - 34 + 0.5;
             }
             taken.add(box);
             centres.put(tank.id(), x);
@@ -444,6 +476,21 @@ final class Arrangement {
         return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * scale * squeeze, y(p));
     }
 
+    /** What is drawn of a tank. */
+    List<Spot> outline(Tank tank) {
+        double y = sectionButtLine(tank);
+        return section(tank).stream().map(p -> inTank(tank, new Point3(p.x(), y, p.z()))).toList();
+    }
+
+    /** Vents that are led across; none but on the air side. */
+    List<Line> vents() {
+        return air() ? Line.vents(system) : List.of();
+    }
+
+    private boolean air() {
+        return view.layers().air();
+    }
+
     double firewallX() {
         return firewallX;
     }
@@ -469,16 +516,17 @@ final class Arrangement {
     // ports
 
     Ports.Side side(PortRef port) {
-        return ports.side(port);
+        return vents.isPresent() && VentPorts.is(port) ? vents.get().side(port) : ports.side(port);
     }
 
     /** Where a port is drawn, on the edge of its symbol. */
     Optional<Spot> port(PortRef port) {
-        return ports.at(port);
+        return vents.isPresent() && VentPorts.is(port) ? vents.get().at(port) : ports.at(port);
     }
 
     boolean upright(PortRef port) {
-        return ports.upright(port);
+        Ports.Side side = side(port);
+        return side == Ports.Side.TOP || side == Ports.Side.BOTTOM;
     }
 
     /** Where an item stands across; empty where it stands nowhere. */
@@ -492,6 +540,10 @@ final class Arrangement {
 
     /** Corners of a run, orthogonal, its uprights where they cross least; measured points at their heights. */
     List<Spot> way(Run run) {
+        return way(Line.of(run));
+    }
+
+    List<Spot> way(Line run) {
         if (port(run.from()).isEmpty() || port(run.to()).isEmpty()) {
             return List.of();
         }
@@ -501,12 +553,12 @@ final class Arrangement {
     }
 
     /** Whether a run lies off its height between two marks. */
-    Router.Lane lane(Run run) {
+    Router.Lane lane(Line run) {
         return Optional.ofNullable(routes().get(run.id())).map(Router.Routed::lane).orElse(Router.Lane.NONE);
     }
 
     /** With its uprights at these places; one that is not a number stands at the port. */
-    List<Spot> way(Run run, Router.Routed routed) {
+    List<Spot> way(Line run, Router.Routed routed) {
         Spot start = port(run.from()).orElseThrow();
         Spot end = port(run.to()).orElseThrow();
         List<Double> levels = levels(run, routed.lane());
@@ -527,11 +579,15 @@ final class Arrangement {
     }
 
     /** The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it takes one. */
-    List<Double> levels(Run run, Router.Lane lane) {
+    List<Double> levels(Line run, Router.Lane lane) {
         double from = port(run.from()).orElseThrow().y();
         double to = port(run.to()).orElseThrow().y();
         List<Double> levels = new ArrayList<>(List.of(from));
-        run.points().forEach(p -> levels.add(y(p.point())));
+        run.points().forEach(p -> levels.add(y(p)));
+        if (run.vent() && (levels.size() > 1 ? levels.get(1) : to) > from - OUT_OF_ROOF) {
+            // it leaves the roof upwards, whatever comes after
+            levels.add(1, from - OUT_OF_ROOF);
+        }
         boolean bothUpright = run.points().isEmpty() && upright(run.from()) && upright(run.to());
         if (lane.taken()) {
             boolean under = lane.off() > 0;
@@ -577,7 +633,7 @@ final class Arrangement {
     }
 
     double right() {
-        return view.width() - RULER;
+        return view.width() - (air() ? AIR_EDGE : RULER);
     }
 
     /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */

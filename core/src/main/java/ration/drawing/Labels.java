@@ -43,7 +43,7 @@ final class Labels extends SchematicPart {
         system.runs().forEach(this::runLabel);
     }
 
-    private void firewall() {
+    void firewall() {
         system.firewall().ifPresent(w -> {
             double top = place.y(place.height(new Point3(w.station().si(), 0, w.top().si())));
             double foot = place.y(place.height(new Point3(w.station().si(), 0, w.foot().si())));
@@ -90,7 +90,7 @@ final class Labels extends SchematicPart {
                     .filter(p -> system.runAt(new PortRef(tank.id(), outlet.name()))
                             .filter(run -> Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW).isPresent())
                     .ifPresent(p -> {
-                        Spot at = place.inTank(tank, outlet.place().point());
+                        Spot at = foot(tank, outlet);
                         pill(tank.id(), p.getAsDouble(), List.of(new Spot(at.x() + 46, at.y() + 14),
                                 new Spot(at.x() + 46, at.y() + 40), new Spot(at.x() - 46, at.y() + 14)));
                     });
@@ -178,7 +178,7 @@ final class Labels extends SchematicPart {
     }
 
     /** Above a level straight, left of a falling one, right of a rising one; the mirrored sides after. */
-    private static void besideStraight(List<Candidate> out, List<Spot> way, int i, TextBlock block) {
+    static void besideStraight(List<Candidate> out, List<Spot> way, int i, TextBlock block) {
         Spot a = way.get(i - 1);
         Spot b = way.get(i);
         double mx = (a.x() + b.x()) / 2;

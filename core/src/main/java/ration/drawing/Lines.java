@@ -44,7 +44,7 @@ final class Lines extends SchematicPart {
                 arrow(marks, way.get(i - 1), way.get(i), through > 0, width, ink);
             }
         }
-        if (place.lane(run).taken()) {
+        if (place.lane(Line.of(run)).taken()) {
             laneMarks(marks, run, way, width);
         }
         String state = flowing ? units.text(Math.abs(through), Dimension.FLOW) : "no flow";
@@ -54,7 +54,7 @@ final class Lines extends SchematicPart {
 
     /** Two strokes across the line where it leaves its height and where it is back: between them it is drawn off it. */
     private void laneMarks(List<Mark> marks, Run run, List<Spot> way, double width) {
-        List<Double> levels = place.levels(run, place.lane(run));
+        List<Double> levels = place.levels(Line.of(run), place.lane(Line.of(run)));
         double lane = levels.get(levels.size() - 2);
         for (int i = 1; i < way.size(); i++) {
             Spot a = way.get(i - 1);
@@ -69,22 +69,6 @@ final class Lines extends SchematicPart {
                 marks.add(line(a.x() - half, y + 4, a.x() + half, y - 2, Pen.of(Ink.INK, 1.4)));
             }
         }
-    }
-
-    private void arrow(List<Mark> marks, Spot a, Spot b, boolean forward, double width, Ink ink) {
-        double length = Math.hypot(b.x() - a.x(), b.y() - a.y());
-        if (length < 34) {
-            return;
-        }
-        double ux = (b.x() - a.x()) / length * (forward ? 1 : -1);
-        double uy = (b.y() - a.y()) / length * (forward ? 1 : -1);
-        double mx = (a.x() + b.x()) / 2;
-        double my = (a.y() + b.y()) / 2;
-        double half = Math.max(6, width * 0.95);
-        Spot tip = new Spot(mx + ux * 7, my + uy * 7);
-        Spot left = new Spot(mx - ux * 6 - uy * half, my - uy * 6 + ux * half);
-        Spot rightSpot = new Spot(mx - ux * 6 + uy * half, my - uy * 6 - ux * half);
-        marks.add(new Path(List.of(tip, left, rightSpot), true, ink, Pen.of(Ink.PANEL, 1.4), 0));
     }
 
     /** Lowest gauge pressure at the ends and measured points of a run, Pa. */

@@ -28,12 +28,12 @@ final class Nearness {
 
     /** Whether a box beside an item lies nearer to it than to any other that it could be taken to belong to: runs among runs. */
     boolean belongs(String id, double left, double top, double right, double bottom) {
+        find();
         Optional<Item> item = system.item(id);
-        if (item.isEmpty()) {
+        if (item.isEmpty() && !runs.containsKey(id)) {
             return true;
         }
-        find();
-        Map<String, List<double[]>> alike = item.get().only(Run.class).isPresent() ? runs : others;
+        Map<String, List<double[]>> alike = item.filter(i -> i.only(Run.class).isEmpty()).isPresent() ? others : runs;
         List<double[]> drawn = alike.containsKey(id) ? alike.get(id) : boxes(item.get());
         double own = drawn.stream().mapToDouble(b -> gap(b, left, top, right, bottom)).min().orElse(Double.MAX_VALUE) - 1;
         for (Map.Entry<String, List<double[]>> other : alike.entrySet()) {
@@ -50,6 +50,7 @@ final class Nearness {
 
     private void find() {
         if (runs.isEmpty() && others.isEmpty()) {
+            place.vents().forEach(v -> runs.put(v.name(), stretches(place.way(v))));
             for (Item item : system.items()) {
                 boolean run = item.only(Run.class).isPresent();
                 if (run || place.placed(item.id())) {
@@ -75,16 +76,19 @@ final class Nearness {
 
             @Override
             public List<double[]> run(Run run) {
-                List<Spot> way = place.way(run);
-                List<double[]> all = new ArrayList<>();
-                for (int i = 1; i < way.size(); i++) {
-                    Spot a = way.get(i - 1);
-                    Spot b = way.get(i);
-                    all.add(new double[] {Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y())});
-                }
-                return all;
+                return stretches(place.way(run));
             }
         });
+    }
+
+    private static List<double[]> stretches(List<Spot> way) {
+        List<double[]> all = new ArrayList<>();
+        for (int i = 1; i < way.size(); i++) {
+            Spot a = way.get(i - 1);
+            Spot b = way.get(i);
+            all.add(new double[] {Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y())});
+        }
+        return all;
     }
 
     private static double gap(double[] box, double left, double top, double right, double bottom) {

@@ -23,7 +23,7 @@ final class Ports {
 
     /** Inlets of a header that lie at one height are drawn so far apart, two by two on either side, px. */
     private static final double INLETS_APART = 9;
-    /** Outlets of a header beside each other, px. */
+    /** Outlets of a header or tank beside each other, px. */
     private static final double OUTLETS_APART = 11;
     /** A tank so near across stands over what it feeds, px. */
     private static final double OVER = 26;
@@ -144,7 +144,14 @@ final class Ports {
 
         @Override
         public Optional<Spot> tank(Tank tank) {
-            return tank.placeOf(port.port()).map(p -> place.inTank(tank, p.point()));
+            return tank.placeOf(port.port()).map(p -> place.inTank(tank, p.point())).map(s -> new Spot(s.x() + aside(tank, s), s.y()));
+        }
+
+        /** Outlets over one another, seen from the side, are drawn beside each other. */
+        private double aside(Tank tank, Spot at) {
+            long before = tank.outlets().stream().takeWhile(o -> !o.name().equals(port.port())).filter(o -> Math.abs(place.inTank(tank, o.place()
+                    .point()).x() - at.x()) < OUTLETS_APART - 1).count();
+            return tank.outlet(port.port()).isPresent() ? before * OUTLETS_APART : 0;
         }
 
         @Override
@@ -166,11 +173,5 @@ final class Ports {
             int at = s.returns().indexOf(port.port());
             return Optional.of(new Spot(c.x() + (at < 0 ? 12 : 4 - 8.0 * (at + 1)), c.y() + (at < 0 ? 13.4 : 17)));
         }
-    }
-
-    /** Whether a line leaves a port up or down. */
-    boolean upright(PortRef port) {
-        Side side = side(port);
-        return side == Side.TOP || side == Side.BOTTOM;
     }
 }

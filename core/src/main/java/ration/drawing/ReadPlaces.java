@@ -38,7 +38,7 @@ public final class ReadPlaces {
 
     /** The layout alone, to lay numbers on; finding where its lines go takes a while. */
     public static Picture layout(SchematicSubject subject, double width, double height, TextMeasure measure) {
-        Picture whole = Schematic.draw(subject, new SchematicView(width / SHARE, height / SHARE, 1, 0, 0, new SchematicView.Layers(false, true, false)),
+        Picture whole = Schematic.draw(subject, new SchematicView(width / SHARE, height / SHARE, 1, 0, 0, new SchematicView.Layers(false, true, false, false)),
                 measure);
         return new Picture(width, height, whole.pieces().stream().filter(p -> body(p) || p.kind() == Kind.RUN || p.kind() == Kind.VENT).map(p -> new Piece(p
                 .item(), p.kind(), p.words(), p.marks().stream().filter(m -> !(m instanceof Label) && !(m instanceof Mark.Notch)).map(ReadPlaces::small)

@@ -17,7 +17,6 @@ import ration.condition.Attitude;
 import ration.drawing.Mark.Spot;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
-import ration.model.Run;
 import ration.model.Tank;
 
 /**
@@ -113,7 +112,7 @@ final class Router {
                 double[] b = place.box(tank);
                 block(tank.id(), b[0] + 2, b[2] + 2, b[1] - 2, b[3] - 2, THROUGH_TANK);
             }
-            if (system.inlet().isPresent()) {
+            if (system.inlet().isPresent() && !air) {
                 block("", place.firewallX() + 22, place.engineTop(), place.right(), place.engineTop() + Arrangement.RESULT, THROUGH_RESULT);
             }
             all = IntStream.range(0, blocks.size()).toArray();
@@ -125,12 +124,12 @@ final class Router {
         }
 
         /** Makes ready for one run: its ends, and what the others take. */
-        void take(Run run) {
+        void take(Line run) {
             fromX = place.port(run.from()).orElseThrow().x();
             toX = place.port(run.to()).orElseThrow().x();
             fromItem = items.indexOf(run.from().item());
             toItem = items.indexOf(run.to().item());
-            width = SchematicPart.width(run);
+            width = run.width();
             others = routed.entrySet().stream().filter(e -> !e.getKey().equals(run.id())).flatMap(e -> e.getValue().stream()).toArray(
                     double[][]::new);
         }
@@ -150,14 +149,14 @@ final class Router {
             return cost(x1, levels[i], x2, levels[i], blocksAt.get(i), othersAt.get(i));
         }
 
-        void keep(Run run, List<Spot> way) {
+        void keep(Line run, List<Spot> way) {
             List<double[]> all = new ArrayList<>();
             for (int i = 1; i < way.size(); i++) {
                 Spot p = way.get(i - 1);
                 Spot q = way.get(i);
                 boolean level = Math.abs(p.y() - q.y()) < 0.5;
                 all.add(new double[] {Math.min(p.x(), q.x()), Math.min(p.y(), q.y()), Math.max(p.x(), q.x()), Math.max(p.y(), q.y()),
-                    SchematicPart.width(run), level ? 1 : 0});
+                    run.width(), level ? 1 : 0});
             }
             routed.put(run.id(), all);
         }
@@ -222,6 +221,8 @@ final class Router {
     }
 
     private final FuelSystem system;
+    /** Whether vents are led too. */
+    private final boolean air;
     private final List<Frame> frames = new ArrayList<>();
     private final double left;
     private final double right;
@@ -229,13 +230,14 @@ final class Router {
 
     private Router(SchematicSubject subject, SchematicView view) {
         system = subject.system();
-        SchematicView plain = SchematicView.of(view.width(), view.height());
+        air = view.layers().air();
+        SchematicView plain = new SchematicView(view.width(), view.height(), 1, 0, 0, view.layers());
         for (Attitude a : subject.presets()) {
             frames.add(new Frame(new Arrangement(new SchematicSubject(system, subject.presets(), subject.condition().with(a),
                     Optional.empty(), "", subject.units()), plain)));
         }
         left = Arrangement.RULER + 8;
-        right = view.width() - Arrangement.RULER - 8;
+        right = frames.isEmpty() ? view.width() : frames.get(0).place.right() - 8;
         bottom = view.height() - 6;
     }
 
@@ -249,14 +251,15 @@ final class Router {
             return Map.of();
         }
         Arrangement first = frames.get(0).place;
-        List<Run> runs = system.runs().stream().filter(r -> first.port(r.from()).isPresent() && first.port(r.to()).isPresent()).toList();
-        List<Run> shortFirst = runs.stream().sorted(Comparator.comparingDouble((Run r) -> Math.abs(first.port(r.from()).get().x()
+        Stream<Line> all = Stream.concat(system.runs().stream().map(Line::of), air ? Line.vents(system).stream() : Stream.empty());
+        List<Line> runs = all.filter(r -> first.port(r.from()).isPresent() && first.port(r.to()).isPresent()).toList();
+        List<Line> shortFirst = runs.stream().sorted(Comparator.comparingDouble((Line r) -> Math.abs(first.port(r.from()).get().x()
                 - first.port(r.to()).get().x()))).toList();
-        List<List<Run>> orders = new ArrayList<>(List.of(shortFirst, runs));
-        List<Run> longFirst = new ArrayList<>(shortFirst);
+        List<List<Line>> orders = new ArrayList<>(List.of(shortFirst, runs));
+        List<Line> longFirst = new ArrayList<>(shortFirst);
         Collections.reverse(longFirst);
         orders.add(longFirst);
-        List<Run> lastFirst = new ArrayList<>(runs);
+        List<Line> lastFirst = new ArrayList<>(runs);
         Collections.reverse(lastFirst);
         orders.add(lastFirst);
         Tried best = null;
@@ -272,19 +275,19 @@ final class Router {
     }
 
     /** Those that collided have their way before the others. */
-    private static List<Run> collidingFirst(List<Run> runs, Tried before, boolean turned) {
-        List<Run> first = new ArrayList<>(runs.stream().filter(r -> before.colliding.contains(r.id())).toList());
+    private static List<Line> collidingFirst(List<Line> runs, Tried before, boolean turned) {
+        List<Line> first = new ArrayList<>(runs.stream().filter(r -> before.colliding.contains(r.id())).toList());
         if (turned) {
             Collections.reverse(first);
         }
         return Stream.concat(first.stream(), runs.stream().filter(r -> !before.colliding.contains(r.id()))).toList();
     }
 
-    private Tried tried(List<Run> runs, List<Run> order) {
+    private Tried tried(List<Line> runs, List<Line> order) {
         Map<String, Routed> ways = route(order);
         double sum = 0;
         Set<String> colliding = new LinkedHashSet<>();
-        for (Run run : runs) {
+        for (Line run : runs) {
             for (Frame f : frames) {
                 f.take(run);
                 List<Spot> way = f.place.way(run, ways.get(run.id()));
@@ -300,12 +303,12 @@ final class Router {
         return new Tried(ways, sum, colliding);
     }
 
-    private Map<String, Routed> route(List<Run> runs) {
+    private Map<String, Routed> route(List<Line> runs) {
         frames.forEach(f -> f.routed.clear());
         Map<String, Routed> ways = new LinkedHashMap<>();
         for (int round = 0; round < ROUNDS; round++) {
             boolean moved = false;
-            for (Run run : runs) {
+            for (Line run : runs) {
                 frames.forEach(f -> f.take(run));
                 Routed best = best(run);
                 moved |= !best.equals(ways.put(run.id(), best));
@@ -318,7 +321,7 @@ final class Router {
         return ways;
     }
 
-    private Routed best(Run run) {
+    private Routed best(Line run) {
         Choice plain = choose(run, Lane.NONE);
         if (plain.cost < LANE) {
             return new Routed(plain.turns, Lane.NONE);
@@ -341,11 +344,11 @@ final class Router {
 
     /** The best so far of several lanes. */
     private final class Best {
-        private final Run run;
+        private final Line run;
         private double cost;
         private Routed found;
 
-        Best(Run run, Choice plain) {
+        Best(Line run, Choice plain) {
             this.run = run;
             cost = plain.cost;
             found = new Routed(plain.turns, Lane.NONE);
@@ -361,7 +364,7 @@ final class Router {
     }
 
     /** Symbols that a way lies on in some attitude, and those in the span of the ones it shares a height with. */
-    private List<String> met(Run run, Routed routed) {
+    private List<String> met(Line run, Routed routed) {
         Set<String> all = new LinkedHashSet<>();
         for (Frame f : frames) {
             List<Spot> way = f.place.way(run, routed);
@@ -376,7 +379,7 @@ final class Router {
     }
 
     /** The cheapest places of a run's uprights, found from its start to its end. */
-    private Choice choose(Run run, Lane lane) {
+    private Choice choose(Line run, Lane lane) {
         frames.forEach(f -> f.levels(f.place.levels(run, lane)));
         Arrangement place = frames.get(0).place;
         boolean firstFixed = place.upright(run.from());
@@ -440,7 +443,7 @@ final class Router {
     }
 
     /** Where the i-th upright may stand: at an upright port it must, else anywhere between and a little beside the ends. */
-    private double[] places(Run run, int i, int changes) {
+    private double[] places(Line run, int i, int changes) {
         Arrangement place = frames.get(0).place;
         if (i == 1 && place.upright(run.from()) || i == changes && place.upright(run.to())) {
             return new double[] {Double.NaN};

@@ -24,13 +24,14 @@ final class Routes {
     private static volatile double[] size = {860, 612};
 
     /** What ways depend on. */
-    private record Key(List<Object> layout, List<Attitude> presets, double width, double height) {
-        static Key of(SchematicSubject subject, double width, double height) {
+    private record Key(List<Object> layout, List<Attitude> presets, boolean air, double width, double height) {
+        static Key of(SchematicSubject subject, SchematicView view) {
             List<Object> layout = new ArrayList<>();
             subject.system().items().forEach(i -> layout.add(i.as(WHERE)));
+            layout.add(view.layers().air() ? Line.vents(subject.system()) : List.of());
             layout.add(subject.system().firewall());
             layout.add(subject.system().shifts());
-            return new Key(layout, subject.presets(), width, height);
+            return new Key(layout, subject.presets(), view.layers().air(), view.width(), view.height());
         }
     }
 
@@ -63,18 +64,20 @@ final class Routes {
 
     /** Of a layout; waits where somebody is looking for them already. */
     static Map<String, Router.Routed> of(SchematicSubject subject, SchematicView view) {
-        size = new double[] {view.width(), view.height()};
-        return found(subject, view.width(), view.height()).join();
+        if (!view.layers().air()) {
+            size = new double[] {view.width(), view.height()};
+        }
+        return found(subject, view).join();
     }
 
     /** Begins to look for them at the size last drawn, on the calling thread, so that they are there when it is drawn. */
     static void prepare(SchematicSubject subject) {
         double[] last = size;
-        found(subject, last[0], last[1]);
+        found(subject, SchematicView.of(last[0], last[1]));
     }
 
-    private static CompletableFuture<Map<String, Router.Routed>> found(SchematicSubject subject, double width, double height) {
-        Key key = Key.of(subject, width, height);
+    private static CompletableFuture<Map<String, Router.Routed>> found(SchematicSubject subject, SchematicView view) {
+        Key key = Key.of(subject, view);
         CompletableFuture<Map<String, Router.Routed>> mine = new CompletableFuture<>();
         synchronized (LAST) {
             CompletableFuture<Map<String, Router.Routed>> known = LAST.get(key);
@@ -87,7 +90,7 @@ final class Routes {
             }
         }
         try {
-            mine.complete(Router.of(subject, SchematicView.of(width, height)));
+            mine.complete(Router.of(subject, view));
         } catch (RuntimeException e) {
             synchronized (LAST) {
                 LAST.remove(key);

@@ -21,15 +21,17 @@ final class Rulers extends SchematicPart {
 
     void ground() {
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Box(RULER, 0, right() - RULER, view.height(), 0, Ink.GROUND, NO_PEN));
+        // without a ruler of pressures the ground goes on to the edge
+        double edge = view.layers().air() ? view.width() : right();
+        marks.add(new Box(RULER, 0, edge - RULER, view.height(), 0, Ink.GROUND, NO_PEN));
         double wall = Math.max(RULER, Math.min(right(), place.firewallX()));
         if (system.firewall().isPresent()) {
-            marks.add(new Box(wall, 0, right() - wall, view.height(), 0, Ink.BAY, NO_PEN));
+            marks.add(new Box(wall, 0, edge - wall, view.height(), 0, Ink.BAY, NO_PEN));
         }
         for (double y : majorTicks()) {
-            marks.add(line(RULER, y, right(), y, Pen.of(Ink.GRID, 1)));
+            marks.add(line(RULER, y, edge, y, Pen.of(Ink.GRID, 1)));
         }
-        marks.add(line(RULER, place.y(0), right(), place.y(0), Pen.of(Ink.EDGE, 1)));
+        marks.add(line(RULER, place.y(0), edge, place.y(0), Pen.of(Ink.EDGE, 1)));
         String caption = "heights in " + subject.condition().attitude().label() + ", nose to the right";
         marks.add(new Label(right() - 14, 18, caption, 11, false, Ink.SOFT, Anchor.END));
         ground.take(right() - 18 - measure.width(caption, 11, false), 4, right(), 24);
@@ -56,11 +58,22 @@ final class Rulers extends SchematicPart {
     }
 
     void rulers() {
+        List<Mark> marks = heightMarks();
+        marks.add(new Box(right(), 0, RULER, view.height(), 0, Ink.PANEL, NO_PEN));
+        marks.add(line(right(), 0, right(), view.height(), Pen.of(Ink.HAIRLINE, 1)));
+        pressureRuler(marks);
+        piece("", Kind.RULER, "", marks);
+    }
+
+    /** The ruler of heights alone. */
+    void heights() {
+        piece("", Kind.RULER, "", heightMarks());
+    }
+
+    private List<Mark> heightMarks() {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Box(0, 0, RULER, view.height(), 0, Ink.PANEL, NO_PEN));
-        marks.add(new Box(right(), 0, RULER, view.height(), 0, Ink.PANEL, NO_PEN));
         marks.add(line(RULER, 0, RULER, view.height(), Pen.of(Ink.HAIRLINE, 1)));
-        marks.add(line(right(), 0, right(), view.height(), Pen.of(Ink.HAIRLINE, 1)));
         Unit length = units.unit(Dimension.LENGTH);
         marks.add(new Label(RULER / 2, 16, length.symbol(), 11, false, Ink.SOFT, Anchor.MIDDLE));
         double step = rulerStep();
@@ -77,8 +90,7 @@ final class Rulers extends SchematicPart {
                         Ink.INK, Anchor.END));
             }
         }
-        pressureRuler(marks);
-        piece("", Kind.RULER, "", marks);
+        return marks;
     }
 
     /** The same heights as pressure of a standing column. */

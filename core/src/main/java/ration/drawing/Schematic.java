@@ -90,10 +90,15 @@ public final class Schematic {
         return marks;
     }
 
-    private static void symbol(SchematicPart sheet, Fitted item) {
+    /** The symbol of an item as it stands on a sheet. */
+    static List<Mark> marks(SchematicPart sheet, Fitted item) {
         Spot c = sheet.place.centre(item);
-        List<Mark> marks = new ArrayList<>(item instanceof Header header ? header(sheet, header, c)
-                : Symbols.of(item, c, sheet.subject.condition(), sheet.place));
+        return item.only(Header.class).map(header -> header(sheet, header, c)).orElseGet(() -> Symbols.of(item, c, sheet.subject.condition(),
+                sheet.place));
+    }
+
+    private static void symbol(SchematicPart sheet, Fitted item) {
+        List<Mark> marks = marks(sheet, item);
         String words = item.name() + ", " + item.kind();
         if (item instanceof Selector) {
             words += ", on " + sheet.position(item);

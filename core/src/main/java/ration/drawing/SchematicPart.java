@@ -19,6 +19,8 @@ import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Outlet;
+import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.quantity.Dimension;
@@ -88,7 +90,7 @@ class SchematicPart {
     }
 
     double right() {
-        return view.width() - RULER;
+        return place.right();
     }
 
     static double width(Run run) {
@@ -97,12 +99,12 @@ class SchematicPart {
     }
 
     List<Spot> outline(Tank tank) {
-        List<Spot> spots = new ArrayList<>();
-        double y = Arrangement.sectionButtLine(tank);
-        for (Point2 p : tank.shape().section()) {
-            spots.add(place.inTank(tank, new Point3(p.x(), y, p.z())));
-        }
-        return spots;
+        return place.outline(tank);
+    }
+
+    /** Where an outlet is drawn. */
+    Spot foot(Tank tank, Outlet outlet) {
+        return place.port(new PortRef(tank.id(), outlet.name())).orElseGet(() -> place.inTank(tank, outlet.place().point()));
     }
 
     String contents(Tank tank) {
@@ -200,14 +202,20 @@ class SchematicPart {
     }
 
     /** A name that finds no room near its item stands further off, with a thin line to it. */
-    private void far(String item, TextBlock name, Candidate wanted, Spot at) {
+    private void far(String item, TextBlock name, Candidate wanted, Spot end) {
         double w = name.width(measure);
         nearest(item, wanted, w, name.height(), false, 2).ifPresent(c -> {
+            Spot at = system.item(item).flatMap(i -> i.only(Tank.class)).map(t -> within(place.box(t), c.left(w) + w / 2, c.top())).orElse(end);
             double x = Math.max(c.left(w), Math.min(c.left(w) + w, at.x()));
             double y = at.y() > c.top() ? c.top() + name.height() : c.top();
             piece(item, Kind.TEXT, line(x, y, at.x(), at.y(), Pen.of(Ink.SOFT, 0.8)), new Mark.Disc(at, 2, Ink.SOFT, NO_PEN));
             put(item, name, c);
         });
+    }
+
+    /** The spot of a box, a little inside, that is nearest to another. */
+    private static Spot within(double[] box, double x, double y) {
+        return new Spot(Math.max(Math.min(box[1] - 6, x), box[0] + 6), Math.max(Math.min(box[3] - 6, y), box[2] + 6));
     }
 
     private boolean belongs(String id, double left, double top, double w, double h) {
@@ -256,6 +264,23 @@ class SchematicPart {
             piece(item, Kind.PILL, new Box(s.x() - w / 2, s.y() - 9, w, 18, 9, Ink.PANEL, Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL,
                     1.4)), new Label(s.x(), s.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
         });
+    }
+
+    /** In the middle of a long enough straight, the way something moves along it. */
+    static void arrow(List<Mark> marks, Spot a, Spot b, boolean forward, double width, Ink ink) {
+        double length = Math.hypot(b.x() - a.x(), b.y() - a.y());
+        if (length < 34) {
+            return;
+        }
+        double ux = (b.x() - a.x()) / length * (forward ? 1 : -1);
+        double uy = (b.y() - a.y()) / length * (forward ? 1 : -1);
+        double mx = (a.x() + b.x()) / 2;
+        double my = (a.y() + b.y()) / 2;
+        double half = Math.max(6, width * 0.95);
+        Spot tip = new Spot(mx + ux * 7, my + uy * 7);
+        Spot left = new Spot(mx - ux * 6 - uy * half, my - uy * 6 + ux * half);
+        Spot rightSpot = new Spot(mx - ux * 6 + uy * half, my - uy * 6 - ux * half);
+        marks.add(new Path(List.of(tip, left, rightSpot), true, ink, Pen.of(Ink.PANEL, 1.4), 0));
     }
 
     static double span(List<Spot> way, int i) {

@@ -12,9 +12,14 @@ package ration.drawing;
  */
 public record SchematicView(double width, double height, double zoom, double panX, double panY, Layers layers) {
 
-    /** Optional layers. */
-    public record Layers(boolean headLine, boolean vents, boolean drains) {
-        public static final Layers ALL = new Layers(true, true, true);
+    /**
+     * Optional layers.
+     *
+     * @param air whether vents are led across the drawing as runs are
+     */
+    public record Layers(boolean headLine, boolean vents, boolean drains, boolean air) {
+        public static final Layers ALL = new Layers(true, true, true, false);
+        static final Layers AIR = new Layers(false, false, true, true);
     }
 
     public static SchematicView of(double width, double height) {

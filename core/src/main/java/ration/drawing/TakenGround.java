@@ -24,7 +24,10 @@ final class TakenGround extends SchematicPart {
     void takeGround() {
         ground.take(0, 0, RULER, view.height());
         ground.take(right(), 0, view.width(), view.height());
-        ground.take(RULER, 0, RULER + REGIMES, 30);
+        boolean air = view.layers().air();
+        if (!air) {
+            ground.take(RULER, 0, RULER + REGIMES, 30);
+        }
         for (Fitted item : system.all(Fitted.class).toList()) {
             Spot c = place.centre(item);
             ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,
@@ -32,7 +35,7 @@ final class TakenGround extends SchematicPart {
             if (item instanceof Header header) {
                 ground.take(c.x() - 19, c.y() - header.height().si() * place.scale() - 2, c.x() + 19, c.y() + 2);
             }
-            if (item instanceof EngineInlet) {
+            if (item instanceof EngineInlet && !air) {
                 ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
                 ground.take(c.x() - 22, c.y() + 42, c.x() + 112, c.y() + 62);
             }
@@ -58,8 +61,10 @@ final class TakenGround extends SchematicPart {
         if (system.firewall().isPresent()) {
             ground.take(place.firewallX() - 6, 0, place.firewallX() + 6, view.height());
         }
-        double engineTop = place.engineTop();
-        ground.take(place.firewallX() + 20, engineTop, right(), engineTop + 134);
+        if (!air) {
+            double engineTop = place.engineTop();
+            ground.take(place.firewallX() + 20, engineTop, right(), engineTop + 134);
+        }
         if (view.layers().headLine()) {
             takeHeadLine();
         }

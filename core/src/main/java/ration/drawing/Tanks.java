@@ -72,7 +72,7 @@ final class Tanks extends SchematicPart {
             }
         });
         marks.add(new Path(outline, true, Ink.NONE, Pen.of(Ink.INK, 2), 2));
-        tank.fitout().wells().forEach(w -> well(tank, w, marks));
+        wells(tank, level.filter(l -> l.volume() > 0).isPresent() ? Ink.FUEL_TINT : Ink.PANEL, marks);
         piece(tank.id(), Kind.TANK, tank.name() + ", " + contents(tank) + outletWords(tank), marks);
     }
 
@@ -94,7 +94,7 @@ final class Tanks extends SchematicPart {
     void outlets() {
         answer.map(subject.regime()::of).ifPresent(f -> system.tanks().forEach(tank -> tank.outlets().forEach(o -> {
             OutletState state = f.state(tank, o);
-            Spot at = place.inTank(tank, o.place().point());
+            Spot at = foot(tank, o);
             if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
                 outletWord(tank, at, state);
             }
@@ -138,7 +138,11 @@ final class Tanks extends SchematicPart {
     }
 
     /** A sump well hangs open under the floor and is full before anything else. */
-    private void well(Tank tank, Fitout.Well w, List<Mark> marks) {
+    void wells(Tank tank, Ink fill, List<Mark> marks) {
+        tank.fitout().wells().forEach(w -> well(tank, w, fill, marks));
+    }
+
+    private void well(Tank tank, Fitout.Well w, Ink fill, List<Mark> marks) {
         Point3 foot = w.floor().point();
         double half = w.length().si() / 2;
         OptionalDouble a = tank.shape().solid().floorAt(foot.x() - half, foot.y());
@@ -152,8 +156,7 @@ final class Tanks extends SchematicPart {
                 b.getAsDouble()))) {
             walls.add(place.inTank(tank, p));
         }
-        boolean wet = level(tank).filter(l -> l.volume() > 0).isPresent();
-        marks.add(new Path(walls, true, wet ? Ink.FUEL_TINT : Ink.PANEL, NO_PEN, 0));
+        marks.add(new Path(walls, true, fill, NO_PEN, 0));
         marks.add(new Path(walls, false, Ink.NONE, Pen.of(Ink.INK, 2), 0));
     }
 
@@ -161,7 +164,8 @@ final class Tanks extends SchematicPart {
         tank.vent().flatMap(v -> place(v, tank)).ifPresent(tip -> {
             double top = outline(tank).stream().mapToDouble(Spot::y).min().orElse(tip.y());
             double x = tip.x();
-            double start = outlineTopAt(tank, x).orElse(top);
+            double[] span = Half.spanAt(outline(tank), x);
+            double start = span == null ? top : span[0];
             double y = Math.min(tip.y(), start - 6);
             Pen dashed = Pen.of(Ink.AIR, 1.8, 4.0, 3.0);
             Pen lip = Pen.of(Ink.AIR, 1.8);
@@ -195,20 +199,6 @@ final class Tanks extends SchematicPart {
         });
     }
 
-    /** Height on the picture of a tank's upper wall at x. */
-    private OptionalDouble outlineTopAt(Tank tank, double x) {
-        List<Spot> outline = outline(tank);
-        double top = Double.MAX_VALUE;
-        for (int i = 0; i < outline.size(); i++) {
-            Spot a = outline.get(i);
-            Spot b = outline.get((i + 1) % outline.size());
-            if (a.x() <= x != b.x() <= x) {
-                top = Math.min(top, a.y() + (x - a.x()) / (b.x() - a.x()) * (b.y() - a.y()));
-            }
-        }
-        return top == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(top);
-    }
-
     private static boolean within(List<Spot> outline, double x, double y) {
         boolean in = false;
         for (int i = 0, k = outline.size() - 1; i < outline.size(); k = i++) {
@@ -232,7 +222,7 @@ final class Tanks extends SchematicPart {
         for (Tank tank : system.tanks()) {
             for (Outlet outlet : tank.outlets()) {
                 if (outlet.screen().isPresent()) {
-                    Spot at = place.inTank(tank, outlet.place().point());
+                    Spot at = foot(tank, outlet);
                     List<Mark> marks = new ArrayList<>();
                     marks.add(new Box(at.x() - 4.5, at.y() - 15, 9, 15, 4, Ink.PANEL, Pen.of(Ink.INK, 1.4)));
                     for (int i = 1; i <= 3; i++) {

@@ -98,7 +98,7 @@ final class PacketFigures {
         pages.page("Vents and low points", "air in place of fuel; where water stays");
         pages.table(List.of(new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()), new Column<>("Bore, length", 0.24, x -> x.line().isEmpty() ? "not said" : x.tank().fitout()
                 .vent().map(v -> v.bore().quantity().shown() + ", " + units.text(v.length().si(), Dimension.LENGTH)).orElse("")), new Column<>("Costs feeding", 0.18, x -> x
-                        .line().isEmpty() ? "not shown" : pascal(x.drop(x.feeding()))), new Column<>("Costs on the way down", 0.18, x -> x.line().isEmpty() ? "not shown" : pascal(x.drop(x
+                        .line().isEmpty() ? "not shown" : units.small(x.drop(x.feeding()))), new Column<>("Costs on the way down", 0.18, x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x
                                 .descending()))), new Column<>("Blocked, half full", 0.2, x -> x.blocked().map(b -> b.outlasts() ? "outlasts the tank" : "short after "
                                         + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min").orElse("not computed"))), assessment.air());
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
@@ -113,10 +113,6 @@ final class PacketFigures {
                     ' ')), new Column<>("At", 0.3, f -> project.system().item(f.item()).map(Item::name).orElse(f.item())), new Column<>("Station", 0.18, f -> units.text(f.place().x(),
                             Dimension.LENGTH)), new Column<>("Water line", 0.18, f -> units.text(f.place().z(), Dimension.LENGTH))), found);
         }
-    }
-
-    private String pascal(double pa) {
-        return UnitSystem.figure(pa, 1) + " Pa";
     }
 
     /** Cards and sticks to cut out, one a tank that has a gauge. */

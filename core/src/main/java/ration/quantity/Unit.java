@@ -31,6 +31,7 @@ public enum Unit {
     PASCAL(Dimension.PRESSURE, "Pa", 1, 0, 0, "pa"),
     MILLIBAR(Dimension.PRESSURE, "mbar", 100, 0, 1, "hpa"),
     BAR(Dimension.PRESSURE, "bar", 1e5, 0, 3),
+    INCH_OF_WATER(Dimension.PRESSURE, "inH2O", 249.08891, 0, 2, "inh2o", "inwater", "inwc"),
     INCH_OF_MERCURY(Dimension.PRESSURE, "inHg", 3386.389, 0, 1, "inhg"),
     CELSIUS(Dimension.TEMPERATURE, "°C", 1, 273.15, 1, "c", "degc"),
     FAHRENHEIT(Dimension.TEMPERATURE, "°F", 5.0 / 9.0, 459.67 * 5.0 / 9.0, 0, "f", "degf"),

@@ -70,6 +70,13 @@ public enum UnitSystem {
         return figure(volume.fromSi(m3), this == US ? 2 : 1) + " " + volume.symbol();
     }
 
+    /** A pressure that air in a line costs, Pa: inches of water or pascals, with its unit. */
+    public String small(double pascal) {
+        double water = Unit.INCH_OF_WATER.fromSi(pascal);
+        return this == US ? figure(water, Math.abs(water) < 0.0995 ? 3 : 2) + " " + Unit.INCH_OF_WATER.symbol() : figure(pascal, Math.abs(pascal) < 10
+                ? 1 : 0) + " " + Unit.PASCAL.symbol();
+    }
+
     /** A number with fixed decimals, a real minus sign and a thin gap between thousands. */
     public static String figure(double value, int decimals) {
         String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value).replace(',', ' ');

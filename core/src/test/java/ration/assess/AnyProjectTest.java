@@ -156,8 +156,8 @@ class AnyProjectTest {
             all.add(VaporPath.draw(new VaporPath.Subject(p, path, Optional.empty(), v.air(), UnitSystem.METRIC), 690, 300, measure));
             all.add(AltitudeMap.draw(p, path, v.air(), 470, 330, measure));
         });
-        all.add(AirPicture.draw(p.system(), p.brief().envelope().attitudes().get(0).gravity().up(), Set.of(), UnitSystem.US, 700, 420,
-                measure));
+        all.add(AirPicture.draw(a, Assessment.start(p), a.look(Assessment.start(p)), new AirPicture.Shown(AirMoves.of(a, a.look(Assessment.start(p)), AirMoves.Kind.FEEDING, Set.of()),
+                Set.of()), UnitSystem.US, 700, 420, measure));
         a.tanks().forEach(t -> {
             all.add(TankSection.draw(t, t.predicted().attitude(), TankSection.From.SIDE, t.full() / 2, 300, 160));
             all.add(TankSection.draw(t, t.predicted().attitude(), TankSection.From.BEHIND, t.full() / 3, 300, 160));

@@ -61,7 +61,7 @@ final class Collisions {
             for (Mark mark : piece.marks()) {
                 if (mark instanceof Mark.Label l && !l.text().isBlank()) {
                     texts.add(new Text(l.text(), piece.item(), box(l)));
-                } else if (piece.kind() == Kind.RUN && mark instanceof Mark.Path p && p.fill() == Ink.NONE && p.pen().ink() != Ink.GROUND
+                } else if ((piece.kind() == Kind.RUN || piece.kind() == Kind.VENT) && mark instanceof Mark.Path p && p.fill() == Ink.NONE && p.pen().ink() != Ink.GROUND
                         && p.pen().width() >= 3) {
                     ways.add(new Way(piece.item(), p.pen().width(), dense(p.spots())));
                 } else if (piece.kind() == Kind.SYMBOL && !piece.words().isEmpty() && extent(mark) != null) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,17 +11,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.VaporAnswer;
-import ration.condition.Attitude;
 import ration.condition.Power;
 import ration.drawing.Mark.Spot;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.fluid.Volatility;
-import ration.geometry.Point3;
 import ration.heat.HeatFigure;
-import ration.model.Fitted;
 import ration.model.Measured;
-import ration.model.Place;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -74,7 +69,6 @@ class VaporPicturesTest {
         Air air = Assessment.of(p).vapor().orElseThrow().air();
         staysOnItsSheet(path(p, air));
         staysOnItsSheet(map(p, air));
-        staysOnItsSheet(AirPicture.draw(p.system(), new Point3(0, 0, 1), Set.of(), UnitSystem.METRIC, 700, 420, MEASURE));
     }
 
     @Test
@@ -165,49 +159,5 @@ class VaporPicturesTest {
         }
         assertThat(p.pieces()).anyMatch(x -> x.words().equals("an earlier run"));
         staysOnItsSheet(p);
-    }
-
-    // air side
-
-    @Test
-    void aBlockedVentIsSaidAndMarked() {
-        var system = Systems.corrie().system();
-        Picture open = AirPicture.draw(system, new Point3(0, 0, 1), Set.of(), UnitSystem.US, 700, 420, MEASURE);
-        Picture shut = AirPicture.draw(system, new Point3(0, 0, 1), Set.of("upper"), UnitSystem.US, 700, 420, MEASURE);
-        assertThat(open.pieces()).noneMatch(x -> x.words().contains("blocked"));
-        assertThat(shut.pieces()).filteredOn(x -> x.words().endsWith("blocked")).singleElement().satisfies(x -> assertThat(x.item())
-                .isEqualTo("upper"));
-        assertThat(shut.texts()).contains("vent blocked");
-    }
-
-    /** True to scale in height and along: two symbols lie apart as their places do, whatever the attitude. */
-    @Test
-    void theAirSideIsTrueToScale() {
-        var system = brindle().system();
-        for (double pitch : new double[] {-8, 0, 12}) {
-            Point3 up = Attitude.ofDegrees("x", pitch, 0).gravity().up();
-            Picture p = AirPicture.draw(system, up, Set.of(), UnitSystem.US, 900, 500, MEASURE);
-            List<Fitted> items = system.all(Fitted.class).toList();
-            Spot a = at(p, items.get(0).id());
-            Spot b = at(p, items.get(1).id());
-            Spot c = at(p, items.get(items.size() - 1).id());
-            double first = up.dot(items.get(0).place().point()) - up.dot(items.get(1).place().point());
-            double second = up.dot(items.get(0).place().point()) - up.dot(items.get(items.size() - 1).place().point());
-            assertThat((b.y() - a.y()) * second).isCloseTo((c.y() - a.y()) * first, Offset.offset(1e-6));
-        }
-    }
-
-    private static Spot at(Picture p, String id) {
-        return p.pieces().stream().filter(x -> x.item().equals(id) && x.kind() == Picture.Kind.SYMBOL).map(x -> ((Mark.Disc) x.marks()
-                .get(0)).centre()).findFirst().orElseThrow();
-    }
-
-    @Test
-    void aSagIsNamedOnThePicture() {
-        var system = Systems.oneLine();
-        var sagging = system.replace(system.runs().get(0).withPoints(List.of(Place.inches(6, 0, -4), Place.inches(3, 0, 9))));
-        Picture p = AirPicture.draw(sagging, new Point3(0, 0, 1), Set.of(), UnitSystem.US, 700, 420, MEASURE);
-        assertThat(p.texts()).contains("low, no drain", "high, vapor gathers");
-        assertThat(p.pieces()).anyMatch(x -> x.words().equals("low, no drain at R1"));
     }
 }

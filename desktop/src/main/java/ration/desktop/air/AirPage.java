@@ -3,16 +3,19 @@ package ration.desktop.air;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
+import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.AirAnswer;
+import ration.assess.AirMoves;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
 import ration.check.Check;
@@ -23,6 +26,7 @@ import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.drawing.AirPicture;
+import ration.drawing.Picture;
 import ration.model.Item;
 import ration.model.VentPlenum;
 import ration.quantity.Dimension;
@@ -34,7 +38,13 @@ public final class AirPage extends LivePage {
     private final Session session;
     private final PicturePane picture;
     private final VBox card = new VBox(10);
+    private final ScrollPane side;
+    private final StackPane stack = new StackPane();
+    private final BooleanBinding small;
+    private final ToggleButton cardShown = new ToggleButton("Vents and checks");
+    private final Label words = Ui.label("", "soft");
     private final Set<String> blocked = new TreeSet<>();
+    private AirMoves.Kind moved = AirMoves.Kind.FEEDING;
 
     /**
      * @param pick  shows an item on the Layout page
@@ -43,34 +53,78 @@ public final class AirPage extends LivePage {
     public AirPage(Session session, Consumer<String> pick, Runnable print) {
         super(session, "air-page", "Air and water page");
         this.session = session;
-        picture = new PicturePane("air-picture", (w, h) -> AirPicture.draw(session.shown().get().project().system(),
-                session.shown().get().project().brief().envelope().attitudes().get(0).gravity().up(), blocked,
-                session.units().get(), w, h, Tokens.measure()), pick);
-        Label title = Ui.label("Air & water", "page-title");
-        title.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(8, title, Ui.label("air comes in as fuel goes out; water goes to the lowest point", "soft"),
-                Ui.spring(), Ui.button("Sampling card, PDF\u2026", "sampling-print", print));
-        head.setAlignment(Pos.CENTER_LEFT);
-        head.getStyleClass().add("page-head");
-        setTop(head);
+        picture = new PicturePane("air-picture", this::picture, pick);
         picture.getStyleClass().add("flow-path");
-        setCenter(picture);
         card.getStyleClass().add("card-body");
         card.setId("air-card");
-        ScrollPane scroll = new ScrollPane(card);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.getStyleClass().add("card");
-        Ui.wide(scroll, 380, 320);
-        setRight(scroll);
+        side = Ui.side(card, 380, 340);
+        setTop(head(print));
+        small = Ui.inSmallWindow(this);
+        small.addListener((o, was, now) -> placeCard());
+        cardShown.selectedProperty().addListener((o, was, now) -> placeCard());
+        stack.getChildren().add(picture);
+        setCenter(stack);
+        setRight(side);
+    }
+
+    private HBox head(Runnable print) {
+        Label title = Ui.whole(Ui.label("Air & water", "page-title"));
+        HBox kinds = new HBox(4);
+        kinds.setAlignment(Pos.CENTER_LEFT);
+        ToggleGroup group = new ToggleGroup();
+        for (AirMoves.Kind kind : AirMoves.Kind.values()) {
+            ToggleButton b = Ui.whole(new ToggleButton(kind.label()));
+            b.setId("air-" + kind.name().toLowerCase(java.util.Locale.ROOT));
+            b.setAccessibleText(kind.label() + ": " + kind.words());
+            b.getStyleClass().add("chip");
+            b.setToggleGroup(group);
+            b.setSelected(kind == moved);
+            b.setOnAction(e -> {
+                moved = kind;
+                b.setSelected(true);
+                update();
+            });
+            kinds.getChildren().add(b);
+        }
+        words.setMinWidth(0);
+        cardShown.setId("air-card-shown");
+        cardShown.getStyleClass().add("chip");
+        cardShown.setAccessibleText("Show the vents and what the checks say");
+        Ui.whole(cardShown);
+        cardShown.visibleProperty().bind(Ui.inSmallWindow(this));
+        cardShown.managedProperty().bind(cardShown.visibleProperty());
+        HBox head = new HBox(8, title, kinds, words, Ui.spring(), cardShown, Ui.whole(Ui.button("Sampling card, PDF\u2026", "sampling-print", print)));
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("page-head");
+        return head;
+    }
+
+    /** Beside the picture; in a small window over it, while it is asked for. */
+    private void placeCard() {
+        if (small.get() && getRight() == side) {
+            setRight(null);
+            stack.getChildren().add(side);
+            StackPane.setAlignment(side, Pos.CENTER_RIGHT);
+        } else if (!small.get() && getRight() != side) {
+            stack.getChildren().remove(side);
+            setRight(side);
+        }
+        side.setVisible(!small.get() || cardShown.isSelected());
+    }
+
+    private Picture picture(double width, double height) {
+        Session.Shown now = session.shown().get();
+        return AirPicture.draw(now.assessment(), now.condition(), now.look(), new AirPicture.Shown(AirMoves.of(now.assessment(), now.look(), moved, blocked), blocked),
+                session.units().get(), width, height, Tokens.measure());
     }
 
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         blocked.removeIf(id -> a.project().system().item(id).isEmpty());
+        words.setText(moved.words());
         picture.redraw();
-        card.getChildren().setAll(Ui.label("Vents", "page-title"));
+        card.getChildren().setAll(Ui.label("What each vent costs", "page-title"));
         if (a.air().isEmpty()) {
             card.getChildren().add(Ui.wrapped("Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
         }
@@ -80,15 +134,15 @@ public final class AirPage extends LivePage {
             blockedWords(p, box);
             card.getChildren().add(box);
         });
-        card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
-        a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
-                card.getChildren().add(new FindingBox(f, session.units().get())));
         card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
         int n = 1;
         for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
             card.getChildren().add(Ui.label(n++ + "  " + d.name()));
         }
         card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
+        card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
+        a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
+                card.getChildren().add(new FindingBox(f, session.units().get())));
     }
 
     private VBox vent(AirAnswer a) {
@@ -142,7 +196,6 @@ public final class AirPage extends LivePage {
         Label name = Ui.label(what);
         GridPane.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
-        grid.addRow(n, name, Ui.label(u.text(flow, Dimension.FLOW) + " of air", "soft"), Ui.label(UnitSystem.figure(drop, drop < 10
-                ? 1 : 0) + " Pa", "bold"));
+        grid.addRow(n, name, Ui.label(u.text(flow, Dimension.FLOW) + " of air", "soft"), Ui.label(u.small(drop), "bold"));
     }
 }

@@ -104,7 +104,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         for (ToggleButton b : new ToggleButton[] {headLine, vents, drains}) {
             b.setSelected(true);
             b.setOnAction(e -> drawing.show(new SchematicView.Layers(headLine.isSelected(), vents.isSelected(),
-                    drains.isSelected())));
+                    drains.isSelected(), false)));
         }
         return head;
     }

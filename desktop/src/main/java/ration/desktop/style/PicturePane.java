@@ -6,6 +6,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
 import ration.drawing.Picture;
 
 /** A picture that fills its pane and is drawn anew when the pane or what it shows changes. */
@@ -25,6 +26,10 @@ public final class PicturePane extends Pane {
         drawing.setManaged(false);
         getChildren().add(drawing);
         setMinSize(100, 60);
+        Rectangle inside = new Rectangle();
+        inside.widthProperty().bind(widthProperty());
+        inside.heightProperty().bind(heightProperty());
+        setClip(inside);
         widthProperty().addListener((o, was, now) -> redraw());
         heightProperty().addListener((o, was, now) -> redraw());
         setOnMouseClicked(e -> {
