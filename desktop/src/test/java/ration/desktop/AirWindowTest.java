@@ -16,9 +16,12 @@ import ration.model.Run;
 /** The Air and water page. */
 class AirWindowTest extends WindowHarness {
 
+    private Stage stage;
+
     @Start
-    void start(Stage stage) throws IOException {
-        begin(stage);
+    void start(Stage given) throws IOException {
+        stage = given;
+        begin(given);
     }
 
     @Test
@@ -34,6 +37,35 @@ class AirWindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isEmpty());
         assertThat(session.changed().get()).isFalse();
+    }
+
+    /** Which way the air goes is asked by a button, and the drawing says it in words too. */
+    @Test
+    void airGoesOutWhileATankIsFilledAndInOnTheWayDown() {
+        robot.clickOn("#rail-air");
+        until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, still"));
+        robot.clickOn("#air-filling");
+        until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, 600.0 gph of air out"));
+        robot.interact(() -> node("#air-descending").requestFocus());
+        keys(KeyCode.SPACE);
+        until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, 39.1 gph of air in"));
+        robot.clickOn("#air-feeding");
+        robot.interact(() -> session.look(session.condition().withContents("upper", 0.0)));
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("0.0 of")));
+    }
+
+    /** In a small window the vents and checks lie over the drawing, when they are asked for. */
+    @Test
+    void inASmallWindowTheCardIsAskedFor() {
+        robot.interact(() -> {
+            stage.setWidth(1024);
+            stage.setHeight(700);
+        });
+        robot.clickOn("#rail-air");
+        until(() -> node("#air-card-shown").isVisible() && !node("#air-side").isVisible());
+        robot.clickOn("#air-card-shown");
+        until(() -> node("#air-side").isVisible());
+        assertThat(everyText()).contains("Vent of Upper tank");
     }
 
     @Test

@@ -58,6 +58,7 @@ public final class AirPage extends LivePage {
         card.getStyleClass().add("card-body");
         card.setId("air-card");
         side = Ui.side(card, 380, 340);
+        side.setId("air-side");
         setTop(head(print));
         small = Ui.inSmallWindow(this);
         small.addListener((o, was, now) -> placeCard());
