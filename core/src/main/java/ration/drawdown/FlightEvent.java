@@ -12,7 +12,7 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
 
     /** What can happen, and whether the flight is worse for it. */
     public enum Kind {
-        PHASE("phase", false), SWITCH("switch", false), UNCOVERS("outlet uncovers", false), HEADER_FALLS("header falls", true), HEADER_EMPTY(
+        PHASE("phase", false), SWITCH("switch", false), UNCOVERS("outlet uncovers", false), HEADER_FALLS("header falls", true), HEADER_LOW("header's low light", true), HEADER_EMPTY(
                 "header empty", true), OVERFLOWS("tank overflows", true), IMBALANCE("imbalance over its limit", true), LEAST(
                         "least to land with", false), STARVES("engine starves", true), LANDS("lands", false), ENDS("last fuel", false),
         DUE("switch due", false), FAILS("something fails", true);

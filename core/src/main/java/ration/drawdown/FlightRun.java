@@ -350,6 +350,8 @@ public final class FlightRun {
             String id = Holding.of(basis.system(), Map.of()).headers().get(h).id();
             double full = Holding.of(basis.system(), Map.of()).headers().get(h).capacity().si();
             all.add(new Watch(FlightEvent.Kind.HEADER_FALLS, id, l -> l.holding().header(n) - 0.98 * full));
+            Holding.of(basis.system(), Map.of()).headers().get(h).underLight().ifPresent(v -> all.add(new Watch(FlightEvent.Kind.HEADER_LOW, id, l -> l
+                    .holding().header(n) - v)));
             all.add(new Watch(FlightEvent.Kind.HEADER_EMPTY, id, l -> l.holding().header(n)));
         }
         for (Tank tank : basis.system().tanks()) {
@@ -377,8 +379,8 @@ public final class FlightRun {
                 leastTold = true;
                 event(at.minutes(), w.kind(), "", "least to land with");
             }
-            case HEADER_FALLS, HEADER_EMPTY, OVERFLOWS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " " + (w.kind()
-                    == FlightEvent.Kind.OVERFLOWS ? "overflows" : w.kind() == FlightEvent.Kind.HEADER_FALLS ? "begins to fall" : "is empty"));
+            case HEADER_FALLS, HEADER_LOW, HEADER_EMPTY, OVERFLOWS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " " + (w.kind()
+                    == FlightEvent.Kind.OVERFLOWS ? "overflows" : w.kind() == FlightEvent.Kind.HEADER_LOW ? "shows its low light" : w.kind() == FlightEvent.Kind.HEADER_FALLS ? "begins to fall" : "is empty"));
             default -> {
                 // the loop sees for itself
             }

@@ -1,11 +1,13 @@
 package ration.drawdown;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import ration.condition.Condition;
 import ration.flow.ClosedAirspace;
 import ration.flow.FlowBasis;
+import ration.model.Header;
 
 /**
  * How long the engine gets what it takes in a case that stays as it is: tanks, headers and air that is shut in, in time.
@@ -13,9 +15,10 @@ import ration.flow.FlowBasis;
  * @param minutes until less arrives; infinite if that is beyond what was asked
  * @param fed     left the tanks and headers by then, m3
  * @param suction most that the air over the fuel of a tank fell under ambient, Pa; 0 where its vent is open
+ * @param lights  minutes at which a header's low light came on before that, by its id
  * @param course  of the pressure at the inlet over its least, a point a minute and one at each event
  */
-public record Lasting(double minutes, double fed, double suction, List<Point> course) {
+public record Lasting(double minutes, double fed, double suction, Map<String, Double> lights, List<Point> course) {
 
     /**
      * A moment.
@@ -28,6 +31,7 @@ public record Lasting(double minutes, double fed, double suction, List<Point> co
     }
 
     public Lasting {
+        lights = Map.copyOf(lights);
         course = List.copyOf(course);
     }
 
@@ -39,7 +43,13 @@ public record Lasting(double minutes, double fed, double suction, List<Point> co
         Holding holding = Holding.of(basis.system(), condition.contents());
         double start = holding.inTanks() + holding.inHeaders();
         Drawdown drawdown = new Drawdown(basis, holding, condition, ClosedAirspace.ADIABATIC);
-        List<Watch> watches = List.of(new Watch(FlightEvent.Kind.STARVES, "", Look::spare));
+        List<Watch> watches = new ArrayList<>(List.of(new Watch(FlightEvent.Kind.STARVES, "", Look::spare)));
+        for (int i = 0; i < holding.headers().size(); i++) {
+            int n = i;
+            String id = holding.headers().get(i).id();
+            holding.headers().get(i).underLight().ifPresent(v -> watches.add(new Watch(FlightEvent.Kind.HEADER_LOW, id, l -> l.holding().header(n) - v)));
+        }
+        Map<String, Double> lights = new HashMap<>();
         List<Point> course = new ArrayList<>();
         double t = 0;
         for (int events = 0; t < most && events < MOST_EVENTS; events++) {
@@ -47,11 +57,15 @@ public record Lasting(double minutes, double fed, double suction, List<Point> co
             Look look = drawdown.begin(stretch, holding);
             course.add(point(look));
             if (!look.delivered()) {
-                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
             }
             int header = look.feedingHeader();
             if (header >= 0) {
                 // nothing else moves: it falls evenly
+                double now = t;
+                double held = holding.header(header);
+                Header falls = holding.headers().get(header);
+                falls.underLight().filter(v -> v < held).ifPresent(v -> lights.putIfAbsent(falls.id(), now + (held - v) / demand / 60));
                 t += holding.header(header) / demand / 60;
                 holding = holding.withoutHeader(header);
                 continue;
@@ -59,15 +73,17 @@ public record Lasting(double minutes, double fed, double suction, List<Point> co
             Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches, l -> course.add(point(l)));
             holding = outcome.at().holding();
             t = outcome.at().minutes();
+            double at = t;
+            outcome.by().filter(w -> w.kind() == FlightEvent.Kind.HEADER_LOW).ifPresent(w -> lights.putIfAbsent(w.about(), at));
             if (outcome.by().filter(w -> w.kind() == FlightEvent.Kind.STARVES).isPresent()) {
                 course.add(point(outcome.at()));
-                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
             }
         }
         if (t < most - 1e-9) {
             throw new IllegalStateException("Something covers and uncovers without an end.");
         }
-        return new Lasting(Double.POSITIVE_INFINITY, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), course);
+        return new Lasting(Double.POSITIVE_INFINITY, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
     }
 
     private static double suction(Drawdown drawdown, Holding holding, Condition condition) {

@@ -159,8 +159,9 @@ final class Ports {
             Spot c = place.centre(header);
             int inlet = header.inlets().indexOf(port.port());
             int outlet = header.outlets().indexOf(port.port());
+            double half = Symbols.headerHalf(header.build().form(), header.rise(port.port()) / header.height().si());
             double off = outlet >= 0 ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? 8 : fallsInto(header, port) ? -8
-                    : inlet % 2 == 0 ? -17 : 17;
+                    : inlet % 2 == 0 ? -half : half;
             return Optional.of(new Spot(c.x() + off, c.y() - header.rise(port.port()) * place.scale() + inlet / 2 * INLETS_APART));
         }
 

@@ -86,7 +86,13 @@ public final class Schematic {
                 .filter(OptionalDouble::isPresent).map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
                 .orElse(0.0);
         List<Mark> marks = new ArrayList<>(header.drain() ? Symbols.drain(new Spot(c.x() - (header.outlets().size() < 3 ? 12 : 20), c.y() + 1)) : List.of());
-        marks.addAll(Symbols.header(c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale()));
+        marks.addAll(Symbols.header(header.build().form(), c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale()));
+        header.build().lowLight().ifPresent(l -> {
+            double y = c.y() - l.si() * sheet.place.scale();
+            double half = Symbols.headerHalf(header.build().form(), l.si() / header.height().si());
+            marks.add(SchematicPart.line(c.x() + half - 9, y, c.x() + half, y, Pen.of(Ink.INK, 1.4)));
+            marks.add(new Mark.Disc(new Spot(c.x() + half, y), 3, Ink.PANEL, Pen.of(Ink.INK, 1.6)));
+        });
         return marks;
     }
 

@@ -42,6 +42,9 @@ final class Symbols {
 
     private static final Pen OUTLINE = Pen.of(Ink.INK, 2);
     private static final Pen NO_PEN = Pen.of(Ink.NONE, 0);
+    /** Half of a header's width, and of a tapered one's at its foot, px. */
+    private static final double HEADER_HALF = 17;
+    private static final double HEADER_FOOT = 8;
 
     private Symbols() {
     }
@@ -199,7 +202,7 @@ final class Symbols {
 
         @Override
         public List<Mark> header(Header header) {
-            return Symbols.header(c, 26, 26);
+            return Symbols.header(header.build().form(), c, 26, 26);
         }
 
         @Override
@@ -214,18 +217,40 @@ final class Symbols {
     }
 
     /** A header standing on its outlet, filled to a height. */
-    static List<Mark> header(Spot outlet, double height, double filled) {
+    static List<Mark> header(Header.Form form, Spot outlet, double height, double filled) {
         double x = outlet.x();
         double y = outlet.y();
         double wet = Math.max(0, Math.min(height, filled));
-        List<Mark> marks = new ArrayList<>();
-        marks.add(new Box(x - 17, y - height, 34, height, 6, Ink.PANEL, NO_PEN));
+        List<Spot> sides = sides(form, outlet, height);
+        List<Mark> marks = new ArrayList<>(List.of(new Path(sides, true, Ink.PANEL, NO_PEN, 0)));
         if (wet > 1) {
-            marks.add(new Box(x - 16, y - wet, 32, wet, 5, Ink.FUEL_TINT, NO_PEN));
-            marks.add(line(x - 16, y - wet, x + 16, y - wet, 1.8, Ink.FUEL));
+            List<Spot> full = Half.below(sides, y - wet);
+            double[] span = Half.spanAcross(sides, y - wet + 0.01);
+            marks.add(new Path(full, true, Ink.FUEL_TINT, NO_PEN, 0));
+            if (span != null) {
+                marks.add(line(span[0] + 1, y - wet, span[1] - 1, y - wet, 1.8, Ink.FUEL));
+            }
         }
-        marks.add(new Box(x - 17, y - height, 34, height, 6, Ink.NONE, OUTLINE));
+        marks.add(new Path(sides, true, Ink.NONE, OUTLINE, form == Header.Form.LYING ? 0 : 5));
         return marks;
+    }
+
+    /** Half of a header's width at a share of its height, px. */
+    static double headerHalf(Header.Form form, double share) {
+        return form == Header.Form.TAPERED ? HEADER_FOOT + (HEADER_HALF - HEADER_FOOT) * share : HEADER_HALF;
+    }
+
+    private static List<Spot> sides(Header.Form form, Spot foot, double height) {
+        List<Spot> all = new ArrayList<>();
+        int round = form == Header.Form.LYING ? 24 : 0;
+        for (int i = 0; i < round; i++) {
+            double a = 2 * Math.PI * i / round;
+            all.add(new Spot(foot.x() + HEADER_HALF * Math.sin(a), foot.y() - height / 2 + height / 2 * Math.cos(a)));
+        }
+        for (double[] corner : round > 0 ? new double[0][] : new double[][] {{-1, 0}, {1, 0}, {1, 1}, {-1, 1}}) {
+            all.add(new Spot(foot.x() + corner[0] * headerHalf(form, corner[1]), foot.y() - corner[1] * height));
+        }
+        return all;
     }
 
     /** Three jets; out of a rail they all leave one line. */
@@ -266,7 +291,7 @@ final class Symbols {
 
             @Override
             public List<Mark> header(Header header) {
-                return Symbols.header(new Spot(c.x(), c.y() + 14), 28, 20);
+                return Symbols.header(header.build().form(), new Spot(c.x(), c.y() + 14), 28, 20);
             }
 
             @Override

@@ -102,6 +102,9 @@ public final class FaultRemedies {
             beforeTheEngine().ifPresent(r -> all.add(new Change("Pressure sender in " + r.name(), "a needle that falls while there is time; costs nothing", Edit.of(
                     "Fit a pressure sender", p -> fitted(p, r.id(), NewItem.PRESSURE_SENDER)))));
         }
+        system.all(Header.class).filter(h -> h.build().lowLight().isEmpty()).forEach(h -> all.add(new Change("Low light in " + h.name(), "at two thirds of its"
+                + " height: shows while there is time that it falls; costs nothing", Edit.onItem("Fit a low light in " + h.name(), h.id(), Header.class, x -> x
+                        .withLowLight(Optional.of(x.height().with(new Quantity(x.height().quantity().value() * 2 / 3, x.height().quantity().unit()))))))));
         return all;
     }
 

@@ -191,7 +191,8 @@ public final class FaultSearch {
                     "No answer: " + now.capacity().reason());
         }
         double share = now.capacity().usable() ? now.margin() : 0;
-        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : fromHeaders(failed, sound.need());
+        Optional<Lasting> headers = share >= 1 ? Optional.empty() : fromHeaders(failed, sound.need());
+        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : headers.map(Lasting::minutes).orElse(0.0);
         String obstacle = now.obstacle(system);
         String why = share >= 1 ? "The demand is met with nothing done." : !obstacle.isEmpty() ? obstacle : "Only "
                 + units.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + units.text(sound.need(), Dimension.FLOW)
@@ -205,7 +206,7 @@ public final class FaultSearch {
         }
         boolean harms = share < 1 || f.kind() == Kind.FUEL_LEAK;
         Optional<WayOut> out = harms ? wayOut(failed, sound) : Optional.empty();
-        List<Seen> seen = share < 1 || f.kind() == Kind.SENDER_CLOGGED ? seen(sound, now, minutes) : List.of();
+        List<Seen> seen = share < 1 || f.kind() == Kind.SENDER_CLOGGED ? seen(sound, now, minutes, headers.map(Lasting::lights).orElse(Map.of())) : List.of();
         if (f.kind() == Kind.FUEL_LEAK && share >= 1) {
             return new FaultAnswer(f, part(f), failed, share, minutes, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "Enough arrives, but"
                     + " fuel runs out where the pressure stands over ambient: fire, and time, are not computed. Shut it off and land.");
@@ -280,14 +281,16 @@ public final class FaultSearch {
         return ration.breathing.VentPath.of(system, tank).through(f.item());
     }
 
-    /** Minutes the full headers behind what failed last while less comes in than is taken; nothing where there is none. */
-    private double fromHeaders(Condition failed, double need) {
-        return system.all(Header.class).findAny().isEmpty() ? 0 : Lasting.of(assessment.basis().orElseThrow(), failed, need, AHEAD).minutes();
+    /** How long the full headers behind what failed last while less comes in than is taken; empty where there is none. */
+    private Optional<Lasting> fromHeaders(Condition failed, double need) {
+        return system.all(Header.class).findAny().isEmpty() ? Optional.empty() : Optional.of(Lasting.of(assessment.basis().orElseThrow(), failed, need,
+                AHEAD));
     }
 
-    /** Of what is fitted in this document: flow and pressure senders. */
-    private List<Seen> seen(CaseAnswer sound, CaseAnswer now, double minutes) {
+    /** Of what is fitted in this document: flow and pressure senders, low lights of headers. */
+    private List<Seen> seen(CaseAnswer sound, CaseAnswer now, double minutes, Map<String, Double> lights) {
         List<Seen> all = new ArrayList<>();
+        lights.forEach((header, at) -> all.add(new Seen("low light of " + system.item(header).map(Item::name).orElse(header), at)));
         for (FlowSender s : system.all(FlowSender.class).toList()) {
             OptionalDouble before = through(sound, s);
             OptionalDouble after = now.demand().usable() ? through(now, s) : OptionalDouble.of(0);

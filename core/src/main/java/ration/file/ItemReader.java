@@ -6,6 +6,7 @@ import java.util.Optional;
 import ration.model.Construction;
 import ration.model.EngineInlet;
 import ration.model.Fitting;
+import ration.model.Header;
 import ration.model.Item;
 import ration.model.JointEnd;
 import ration.model.LineSize;
@@ -105,6 +106,11 @@ final class ItemReader {
     List<String> outPorts(JsonObjectReader in) {
         List<String> named = inlets(in, "outPorts");
         return named.isEmpty() ? List.of(Item.OUT) : named;
+    }
+
+    Header.Build headerBuild(JsonObjectReader in) {
+        return new Header.Build(in.has("form") ? reader.choice(in, "form", Header.Form.values()) : Header.Form.UPRIGHT, in.flag("drain"),
+                in.optionalMeasured("lowLight", Unit.INCH));
     }
 
     Tag tag(JsonObjectReader in) {

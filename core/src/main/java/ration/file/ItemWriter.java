@@ -146,6 +146,10 @@ final class ItemWriter implements Kinds<Void> {
         if (header.drain()) {
             out.put("drain", true);
         }
+        if (header.build().form() != Header.Form.UPRIGHT) {
+            out.put("form", ProjectWriter.word(header.build().form()));
+        }
+        header.build().lowLight().ifPresent(l -> writer.measured(out, path, "lowLight", l));
         return null;
     }
 

@@ -225,9 +225,13 @@ public final class FieldSheet implements Kinds<List<Field>> {
 
     @Override
     public List<Field> header(Header h) {
-        return FieldSheet.<Header>fitted().add("capacity", "Capacity", Unit.GALLON, Header::capacity, Header::withCapacity).add("height", "Height",
+        Sheet<Header> sheet = FieldSheet.<Header>fitted().add("capacity", "Capacity", Unit.GALLON, Header::capacity, Header::withCapacity).add("height", "Height",
                 Unit.INCH, Header::height, Header::withHeight).add("inletRise", "Inlets over outlet", Unit.INCH, Header::inletRise,
-                        Header::withInletRise).all();
+                        Header::withInletRise);
+        if (h.build().lowLight().isPresent()) {
+            sheet.add("lowLight", "Low light over outlet", Unit.INCH, Lens.present(x -> x.build().lowLight(), Header::withLowLight));
+        }
+        return sheet.all();
     }
 
     @Override

@@ -2,6 +2,7 @@ package ration.model;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A header or collector tank. It stands at its outlets; its level is not given but follows from what runs in and out.
@@ -11,9 +12,9 @@ import java.util.List;
  * @param height    of the vent port over the outlets
  * @param inletRise of the inlets over the outlets
  * @param openings  what fuel comes in at and leaves by
- * @param drain     whether it has a quick drain at its lowest point
+ * @param build     how it is made
  */
-public record Header(Tag tag, Measured capacity, Measured height, Measured inletRise, Openings openings, boolean drain)
+public record Header(Tag tag, Measured capacity, Measured height, Measured inletRise, Openings openings, Build build)
         implements Fitted {
     /** The vent or overflow at its top. */
     public static final String VENT = "vent";
@@ -31,9 +32,47 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
         }
     }
 
-    /** With one outlet and no drain. */
+    /**
+     * How a header is made.
+     *
+     * @param form     of its sides
+     * @param drain    whether it has a quick drain at its lowest point
+     * @param lowLight height over the outlets at which a light comes on in front of the pilot; empty where none is fitted
+     */
+    public record Build(Form form, boolean drain, Optional<Measured> lowLight) {
+        /** Upright, nothing fitted. */
+        public static final Build PLAIN = new Build(Form.UPRIGHT, false, Optional.empty());
+    }
+
+    /** How it narrows: what of it lies under a height. */
+    public enum Form {
+        UPRIGHT("Upright sides"), LYING("Lying cylinder"), TAPERED("Narrows to its foot");
+
+        private final String label;
+
+        Form(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** Share of the capacity under a share of the height, both 0 to 1; a tapered one is a wedge, its width as the height. */
+        public double under(double height) {
+            double h = Math.max(0, Math.min(1, height));
+            double angle = 2 * Math.acos(1 - 2 * h);
+            return switch (this) {
+                case UPRIGHT -> h;
+                case LYING -> (angle - Math.sin(angle)) / (2 * Math.PI);
+                case TAPERED -> h * h;
+            };
+        }
+    }
+
+    /** With one outlet and nothing fitted. */
     public Header(Tag tag, Measured capacity, Measured height, Measured inletRise, List<String> inlets) {
-        this(tag, capacity, height, inletRise, new Openings(inlets, List.of(OUT)), false);
+        this(tag, capacity, height, inletRise, new Openings(inlets, List.of(OUT)), Build.PLAIN);
     }
 
     public List<String> inlets() {
@@ -56,31 +95,52 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
 
     @Override
     public Header with(Tag other) {
-        return new Header(other, capacity, height, inletRise, openings, drain);
+        return new Header(other, capacity, height, inletRise, openings, build);
     }
 
     public Header withCapacity(Measured other) {
-        return new Header(tag, other, height, inletRise, openings, drain);
+        return new Header(tag, other, height, inletRise, openings, build);
     }
 
     public Header withHeight(Measured other) {
-        return new Header(tag, capacity, other, inletRise, openings, drain);
+        return new Header(tag, capacity, other, inletRise, openings, build);
     }
 
     public Header withInletRise(Measured other) {
-        return new Header(tag, capacity, height, other, openings, drain);
+        return new Header(tag, capacity, height, other, openings, build);
     }
 
     public Header withInlets(List<String> other) {
-        return new Header(tag, capacity, height, inletRise, new Openings(other, outlets()), drain);
+        return new Header(tag, capacity, height, inletRise, new Openings(other, outlets()), build);
     }
 
     public Header withOutlets(List<String> other) {
-        return new Header(tag, capacity, height, inletRise, new Openings(inlets(), other), drain);
+        return new Header(tag, capacity, height, inletRise, new Openings(inlets(), other), build);
+    }
+
+    public Header with(Build other) {
+        return new Header(tag, capacity, height, inletRise, openings, other);
     }
 
     public Header withDrain(boolean other) {
-        return new Header(tag, capacity, height, inletRise, openings, other);
+        return with(new Build(build.form(), other, build.lowLight()));
+    }
+
+    public Header with(Form other) {
+        return with(new Build(other, drain(), build.lowLight()));
+    }
+
+    public Header withLowLight(Optional<Measured> other) {
+        return with(new Build(build.form(), drain(), other));
+    }
+
+    public boolean drain() {
+        return build.drain();
+    }
+
+    /** What it holds under its light, m3; empty where none is fitted. */
+    public Optional<Double> underLight() {
+        return build.lowLight().map(l -> capacity.si() * build.form().under(l.si() / height.si()));
     }
 
     @Override

@@ -215,6 +215,8 @@ public final class Validation {
             block(header.id(), "Shape", "A header needs a capacity, a height, and inlets between its outlet and its top.",
                     "Measure them again.");
         }
+        header.build().lowLight().filter(l -> !(l.si() > 0 && l.si() < header.height().si())).ifPresent(l -> block(header.id(), "Low light",
+                "Its low light stands between its outlets and its top.", "Give its height over the outlets."));
         if (!header.outlets().contains(Item.OUT)) {
             block(header.id(), "Ports", "A header needs an outlet called out.", "Name its outlets out, out-2.");
         }

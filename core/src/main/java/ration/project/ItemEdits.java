@@ -110,6 +110,13 @@ public final class ItemEdits {
             add("Add inlet", h.withInlets(withAnother(h.inlets(), "in-")));
             add("Add outlet", h.withOutlets(withAnother(h.outlets(), "out-")));
             add(h.drain() ? "Take the drain out" : "Add drain", h.withDrain(!h.drain()));
+            add(h.build().lowLight().isPresent() ? "No low light" : "Add low light", h.withLowLight(h.build().lowLight().isPresent() ? Optional.empty()
+                    : Optional.of(h.height().with(new Quantity(h.height().quantity().value() / 2, h.height().quantity().unit())))));
+            for (Header.Form form : Header.Form.values()) {
+                if (form != h.build().form()) {
+                    add(form.label(), h.with(form));
+                }
+            }
             return null;
         }
 

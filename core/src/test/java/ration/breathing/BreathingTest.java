@@ -402,9 +402,9 @@ class BreathingTest {
     @Test
     void ventsAreFollowedToTheirTips() {
         Finding one = finding(both(0.3, -0.2, Optional.of("right"), Optional.empty()), "air.tips");
-        assertThat(one.detail().in(ration.quantity.UnitSystem.US)).contains("differ by 0.0 Pa");
+        assertThat(one.detail().in(ration.quantity.UnitSystem.US)).contains("differ by 0.000 inH2O");
         Finding two = finding(both(0.3, -0.2, Optional.empty(), Optional.empty()), "air.tips");
-        assertThat(two.detail().in(ration.quantity.UnitSystem.US)).contains("differ by 519 Pa");
+        assertThat(two.detail().in(ration.quantity.UnitSystem.US)).contains("differ by 2.08 inH2O");
     }
 
     @Test

@@ -139,6 +139,18 @@ class DrawdownTest {
         assertThat(o.at().minutes()).isCloseTo(5, Offset.offset(0.01));
     }
 
+    /** The light of a header with half of its half gallon over it comes on after half of the time it lasts. */
+    @Test
+    void aHeadersLightComesOnAtItsHeight() {
+        Header header = new Header(new Tag("header", "Header", Place.inches(4, 0, 12)), Measured.of(0.5, Unit.GALLON), Systems.in(5), Systems.in(4),
+                List.of("in")).withLowLight(Optional.of(Systems.in(2.5)));
+        FuelSystem system = new FuelSystem(List.of(Systems.tank("tank", 10, 0, 24), header, Systems.inlet(), wide("a", "tank.outlet", "header.in",
+                20), wide("b", "header.out", "carburettor.in", 20)), Optional.empty());
+        Lasting lasting = Lasting.of(new FlowBasis(system, FuelGrade.AVGAS_100LL, FrictionLaw.TEXTBOOK), Systems.level(system, 0), 6 * GPH, 60);
+        assertThat(lasting.lights().get("header")).isCloseTo(2.5, Offset.offset(0.01));
+        assertThat(lasting.minutes()).isCloseTo(5, Offset.offset(0.01));
+    }
+
     @Test
     void theMiddleOfTheFuelIsThatOfItsShape() {
         Tank box = Systems.tank("tank", 10, 0, 24);

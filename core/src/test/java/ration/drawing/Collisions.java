@@ -130,6 +130,11 @@ final class Collisions {
         if (mark instanceof Mark.Disc d) {
             return new Rectangle2D.Double(d.centre().x() - d.radius(), d.centre().y() - d.radius(), 2 * d.radius(), 2 * d.radius());
         }
+        if (mark instanceof Mark.Path p && p.closed()) {
+            Rectangle2D all = new Rectangle2D.Double(p.spots().get(0).x(), p.spots().get(0).y(), 0, 0);
+            p.spots().forEach(s -> all.add(s.x(), s.y()));
+            return all;
+        }
         return mark instanceof Mark.Box b ? new Rectangle2D.Double(b.x(), b.y(), b.width(), b.height()) : null;
     }
 

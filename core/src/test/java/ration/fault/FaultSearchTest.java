@@ -3,11 +3,13 @@ package ration.fault;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import ration.Systems;
@@ -19,7 +21,9 @@ import ration.condition.Fault;
 import ration.condition.Fault.Kind;
 import ration.drawdown.Lasting;
 import ration.flow.WaysToFail;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.Measured;
 import ration.model.Pump;
 import ration.model.Run;
 import ration.project.LayoutEdits;
@@ -27,6 +31,7 @@ import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.project.Unsaid;
+import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.Task;
 import ration.topology.Topology;
@@ -238,6 +243,26 @@ class FaultSearchTest {
         assertThat(needle.minutes()).as("behind the header").isZero();
     }
 
+    /**
+     * A low light in the header comes on once what stands over it is gone: V (1 - s) / q, with s the share of the header under the
+     * light; upright half its height is half of it, a wedge a quarter, a lying cylinder half again.
+     */
+    @ParameterizedTest
+    @CsvSource({"UPRIGHT,0.5,0.5", "UPRIGHT,0.25,0.75", "TAPERED,0.5,0.75", "TAPERED,0.25,0.9375", "LYING,0.5,0.5", "LYING,0.25,0.80449889"})
+    void aLowLightInTheHeaderIsSeenInTime(Header.Form form, double height, double gone) {
+        Project brindle = Systems.demo("brindle-a2");
+        Header header = brindle.system().all(Header.class).findFirst().orElseThrow();
+        Project lit = brindle.with(brindle.system().replace(header.with(form).withLowLight(Optional.of(Measured.of(header.height().si() * height, Unit.METRE)))));
+        Fault clogged = new Fault(Kind.FILTER_FOULED, "strainer", Double.POSITIVE_INFINITY);
+        FaultAnswer dark = FaultSearch.of(Assessment.of(brindle), clogged);
+        FaultAnswer seen = FaultSearch.of(Assessment.of(lit), clogged);
+        assertThat(seen.minutes()).isCloseTo(dark.minutes(), Percentage.withPercentage(1e-9));
+        assertThat(seen.seen().get(0).what()).isEqualTo("low light of Header");
+        // what comes in beside the demand from a clogged strainer is nothing
+        assertThat(seen.seen().get(0).minutes()).isCloseTo(gone * seen.minutes(), Percentage.withPercentage(1e-4));
+        assertThat(seen.lead()).isGreaterThan(dark.lead());
+    }
+
     /** What enough flow does not answer is never called good: flooding, leaking, a mixture gone off. */
     @Test
     void harmThatIsNoLackOfFlowIsNotShown() {
@@ -288,7 +313,8 @@ class FaultSearchTest {
         FaultAnswer needle = find(FaultSearch.of(corrie), Kind.NEEDLE_STUCK_SHUT, "carburettor");
         assertThat(FaultRemedies.of(corrie, needle, UnitSystem.US, Task.QUIET)).as("nothing here helps").isEmpty();
         List<FaultRemedy> air = FaultRemedies.of(a, find(all, Kind.AIR_LEAK, "strainer"), UnitSystem.US, Task.QUIET);
-        assertThat(air.get(0).title()).startsWith("Flow sender in ");
+        assertThat(air.get(0).title()).isEqualTo("Low light in Header");
+        assertThat(air).extracting(FaultRemedy::title).anyMatch(t -> t.startsWith("Flow sender in "));
         assertThat(air.get(0).after().lead()).isGreaterThan(1);
         Assessment then = Assessment.of(air.get(0).edit().change().apply(a.project()));
         List<FaultAnswer> again = FaultSearch.of(then);
