@@ -105,9 +105,15 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
             case OUTSIDE -> out;
             case CABIN -> out + si(HeatFigure.CABIN_OVER);
             case TUNNEL -> out + si(HeatFigure.TUNNEL_OVER);
-            case ENGINE_BAY -> out + si(power == Power.TAKE_OFF ? HeatFigure.BAY_CLIMB_OVER : power == Power.CRUISE
-                    ? HeatFigure.BAY_CRUISE_OVER : HeatFigure.BAY_IDLE_OVER);
+            case ENGINE_BAY -> bay(power, out);
+            // idling there is no blast: it stands in what the bay has
+            case SHROUD -> power == Power.IDLE ? bay(power, out) : Math.min(bay(power, out), out + si(HeatFigure.SHROUD_OVER));
         };
+    }
+
+    private double bay(Power power, double outside) {
+        return outside + si(power == Power.TAKE_OFF ? HeatFigure.BAY_CLIMB_OVER : power == Power.CRUISE ? HeatFigure.BAY_CRUISE_OVER
+                : HeatFigure.BAY_IDLE_OVER);
     }
 
     /** Heat through the wall of a run, W/m2K on its bore. */

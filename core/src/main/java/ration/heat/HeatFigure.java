@@ -21,6 +21,7 @@ public enum HeatFigure {
     BAY_IDLE_OVER("Engine bay over outside, idle", Unit.CELSIUS, 32, 0, 150, "common practice, no source"),
     BAY_SOAK_OVER("Engine bay over outside, after shutdown", Unit.CELSIUS, 55, 0, 200, "common practice, no source"),
     SOAK_FADE("Soak fades in", Unit.MINUTE, 35, 2, 300, "common practice, no source"),
+    SHROUD_OVER("Air in a cooling shroud over outside, in flight", Unit.CELSIUS, 8, 0, 60, "common practice, no source"),
     BARE("Heat through a bare tube", Unit.WATT_PER_SQUARE_METRE_KELVIN, 25, 0.5, 300, "common practice, no source"),
     HOSE("Heat through a hose", Unit.WATT_PER_SQUARE_METRE_KELVIN, 15, 0.5, 300, "common practice, no source"),
     SLEEVE("Heat through a sleeve", Unit.WATT_PER_SQUARE_METRE_KELVIN, 7, 0.5, 300, "common practice, no source"),

@@ -10,6 +10,8 @@ import ration.assess.VaporAnswer;
 import ration.flow.PathStep;
 import ration.fluid.Volatility;
 import ration.geometry.Point3;
+import ration.heat.Zone;
+import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
@@ -27,6 +29,7 @@ import ration.model.Tee;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.vapor.PathHeat;
 
 /** What buys degrees before the fuel boils: single changes along the path that governs, each assessed whole. */
 public final class MoreDegrees {
@@ -95,10 +98,12 @@ public final class MoreDegrees {
                             on(run, Run.class, r -> r.resized(up)))));
                 }
             } else if (item instanceof Pump pump) {
+                shroud(project, pump).ifPresent(all::add);
                 all.add(new Change(pump.name() + " 6 in lower", on(pump, Pump.class, x -> x.with(new Tag(
                         x.id(), x.name(), x.place().raised(-LOWER))))));
                 before = false;
             } else if (item instanceof Strainer s && before) {
+                shroud(project, s).ifPresent(all::add);
                 all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(
                         f.times(0.5))).orElse(x).withLoss(x.loss().times(0.5)))));
             }
@@ -110,6 +115,12 @@ public final class MoreDegrees {
             all.add(new Change(less.label() + " in place of " + now.label(), p -> p.with(p.heat().with(less))));
         }
         return all;
+    }
+
+    /** Blast air round a body that stands in the engine bay. */
+    private static Optional<Change> shroud(Project project, Fitted body) {
+        boolean hot = PathHeat.zone(project.system(), project.heat(), body.id(), body.place().point()) == Zone.ENGINE_BAY;
+        return hot ? Optional.of(new Change("Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD)))) : Optional.empty();
     }
 
     /**

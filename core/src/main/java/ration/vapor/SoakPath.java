@@ -55,10 +55,15 @@ public record SoakPath(String item, String name, Soak soak, double boils, boolea
 
     private static boolean inBay(FuelSystem system, Heat heat, Item item) {
         if (item instanceof Fitted f) {
-            return PathHeat.zone(system, heat, item.id(), f.place().point()) == Zone.ENGINE_BAY;
+            return hot(PathHeat.zone(system, heat, item.id(), f.place().point()));
         }
-        return item instanceof Run run && system.point(run.to()).filter(p -> PathHeat.zone(system, heat, run.id(), p)
-                == Zone.ENGINE_BAY).isPresent();
+        return item instanceof Run run && system.point(run.to()).filter(p -> hot(PathHeat.zone(system, heat, run.id(), p)))
+                .isPresent();
+    }
+
+    /** A shroud has no air to cool with once the engine stands. */
+    private static boolean hot(Zone zone) {
+        return zone == Zone.ENGINE_BAY || zone == Zone.SHROUD;
     }
 
     private double hottest() {

@@ -139,6 +139,18 @@ class HeatTest {
         assertThat(heat.air(Zone.ENGINE_BAY, Power.TAKE_OFF, 0) - heat.outside(0)).isCloseTo(40, Offset.offset(1e-9));
     }
 
+    /** In flight its own figure over outside, never more than the bay; idling it has no blast. */
+    @Test
+    void aShroudHasItsOwnAirInFlight() {
+        Heat heat = Heat.usual(Volatility.AVGAS_100LL).with(HeatFigure.SHROUD_OVER, Measured.of(12, Unit.CELSIUS));
+        for (Power p : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
+            assertThat(heat.air(Zone.SHROUD, p, 0) - heat.outside(0)).isCloseTo(12, Offset.offset(1e-9));
+        }
+        assertThat(heat.air(Zone.SHROUD, Power.IDLE, 0)).isEqualTo(heat.air(Zone.ENGINE_BAY, Power.IDLE, 0));
+        Heat hotter = heat.with(HeatFigure.SHROUD_OVER, Measured.of(60, Unit.CELSIUS));
+        assertThat(hotter.air(Zone.SHROUD, Power.CRUISE, 0)).isEqualTo(hotter.air(Zone.ENGINE_BAY, Power.CRUISE, 0));
+    }
+
     @Test
     void figuresOutsideTheirRangeAreRefusedAndDifferencesKeepTheirUnit() {
         Heat heat = Heat.usual(Volatility.MOGAS_A);

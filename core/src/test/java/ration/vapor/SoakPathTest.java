@@ -67,6 +67,18 @@ class SoakPathTest {
                 "carburettor");
     }
 
+    /** Blast air keeps a shrouded body cool in flight; once the engine stands there is none, and it soaks like the others. */
+    @Test
+    void aShroudCoolsInFlightAndNotAfterShutdown() {
+        Project p = Systems.corrie();
+        Project shrouded = p.with(p.heat().withZone("carburettor", Zone.SHROUD));
+        SoakPath bare = soak(p).stream().filter(s -> s.item().equals("carburettor")).findFirst().orElseThrow();
+        SoakPath cooled = soak(shrouded).stream().filter(s -> s.item().equals("carburettor")).findFirst().orElseThrow();
+        assertThat(cooled.soak().start()).isLessThanOrEqualTo(bare.soak().start());
+        assertThat(cooled.soak().air(600)).isCloseTo(bare.soak().air(600), Offset.offset(1e-9));
+        assertThat(cooled.soak().at(1800)).isCloseTo(bare.soak().at(1800), Offset.offset(1.0));
+    }
+
     @Test
     void aSleeveSlowsALine() {
         Project p = Systems.corrie();

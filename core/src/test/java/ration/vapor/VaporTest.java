@@ -113,6 +113,7 @@ class VaporTest {
         Run sleeved = r4.with(r4.build().with(new ration.model.RunBuild.Marks(true, true, false)));
         assertThat(end(p.with(p.system().replace(sleeved)), c)).isLessThan(end(p.with(p.system().replace(bare)), c));
         assertThat(end(p.with(p.heat().withZone("r4", Zone.OUTSIDE)), c)).isLessThan(end(p, c));
+        assertThat(end(p.with(p.heat().withZone("carburettor", Zone.SHROUD)), c)).isLessThanOrEqualTo(end(p, c));
     }
 
     private static double end(Project p, CaseAnswer c) {

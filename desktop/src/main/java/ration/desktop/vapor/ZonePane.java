@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.heat.Zone;
+import ration.model.Fitted;
 import ration.model.Item;
 import ration.model.Tank;
 import ration.project.Edit;
@@ -30,7 +31,8 @@ final class ZonePane extends VBox {
         grid.setHgap(8);
         grid.setVgap(3);
         getChildren().addAll(Ui.label("Where parts stand", "group-title"), Ui.wrapped("By its place is the engine bay before the"
-                + " firewall, the cabin behind it. A part in a shroud with blast air stands in outside air.", "soft"), grid);
+                + " firewall, the cabin behind it. A part in a cooling shroud has blast air in flight, and none idling or after"
+                + " shutdown.", "soft"), grid);
     }
 
     void update(Project project) {
@@ -54,7 +56,10 @@ final class ZonePane extends VBox {
     private ChoiceBox<String> choice(Item item, Project project) {
         List<String> words = new ArrayList<>(List.of(BY_PLACE));
         for (Zone z : Zone.values()) {
-            words.add(z.label());
+            // a shroud is put round a body
+            if (z != Zone.SHROUD || item.only(Fitted.class).isPresent()) {
+                words.add(z.label());
+            }
         }
         ChoiceBox<String> box = new ChoiceBox<>();
         box.getItems().setAll(words);
