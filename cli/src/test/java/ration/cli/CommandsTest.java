@@ -61,7 +61,7 @@ class CommandsTest {
         s = s.change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")));
         s = s.change("fuselage", Tank.class, t -> t.raised(Unit.INCH.toSi(3)));
         for (String tank : List.of("upper", "fuselage")) {
-            s = s.change(tank, Tank.class, t -> t.with(t.fitout().withSecondAir(true)));
+            s = s.change(tank, Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)));
         }
         return demo.with(s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
     }

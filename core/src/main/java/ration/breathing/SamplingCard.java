@@ -3,7 +3,10 @@ package ration.breathing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import ration.geometry.Point3;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
@@ -41,6 +44,16 @@ public final class SamplingCard {
         all.sort(Comparator.comparingInt((Drain d) -> side(d)).thenComparingDouble(d -> side(d) < 2 ? -d.place().x()
                 : d.place().x()));
         return all;
+    }
+
+    /**
+     * What a sample says nothing of as long as nobody said that the caps have seals: rain and washing water come in by them; common
+     * practice, no source. Empty where all have, or no tank is laid out.
+     */
+    public static Optional<String> caps(FuelSystem system) {
+        String open = system.tanks().stream().filter(t -> !t.fitout().has(Fitout.Piece.CAP_SEAL)).map(Tank::name).collect(Collectors.joining(", "));
+        return open.isEmpty() ? Optional.empty() : Optional.of("No cap seal is said of " + open + ": after rain or washing rock the wings, wait, and"
+                + " sample again.");
     }
 
     private static int side(Drain d) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import ration.breathing.SamplingCard;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
@@ -70,7 +71,11 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
     public Map<String, String> pieces(FuelSystem system) {
         Map<String, String> all = new LinkedHashMap<>();
         switch (pieces) {
-            case JOINTS -> joints(system, all, false);
+            case JOINTS -> {
+                joints(system, all, false);
+                system.tanks().stream().filter(t -> t.fitout().has(Fitout.Piece.ACCESS_PLATE)).forEach(t -> all.put(t.id() + PLATE, "Access plate of "
+                        + t.name()));
+            }
             case FORWARD_JOINTS -> joints(system, all, true);
             case RUNS -> system.runs().forEach(r -> all.put(r.id(), r.name() + ", " + r.size().shortName()));
             case VENTS -> {
@@ -87,6 +92,8 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         }
         return all;
     }
+
+    private static final String PLATE = ".plate";
 
     /** Joints of every run; those forward of the firewall alone, where one is laid out. */
     private static void joints(FuelSystem system, Map<String, String> all, boolean forward) {
@@ -110,6 +117,6 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
 
     /** The piece of a system with this id: an item where there is one. */
     public static Optional<Item> item(FuelSystem system, String piece) {
-        return system.item(piece.replaceAll("\\.(start|end)$", ""));
+        return system.item(piece.replaceAll("\\.(start|end|plate)$", ""));
     }
 }

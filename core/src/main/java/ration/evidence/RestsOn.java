@@ -12,6 +12,7 @@ import ration.geometry.Point3;
 import ration.model.EngineInlet;
 import ration.model.Field;
 import ration.model.FieldSheet;
+import ration.model.Fitout;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
 import ration.model.Header;
@@ -61,7 +62,10 @@ final class RestsOn {
                 built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
                 on.parked();
             }
-            case TANK_PRESSURE -> built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+            case TANK_PRESSURE -> built.tank(subject).ifPresent(t -> {
+                on.lines.putAll(Inputs.of(t).lines());
+                on.plate(t);
+            });
             case FLOW, PUMP_FLOW -> on.path(handles);
             case DEAD_HEAD -> {
                 on.part(subject);
@@ -69,7 +73,11 @@ final class RestsOn {
                 Topology topology = Topology.of(on.system);
                 on.system.runs().stream().filter(topology::returns).forEach(on::part);
             }
-            case OVERNIGHT, LINE_PRESSURE -> on.system.runs().forEach(on::joints);
+            case OVERNIGHT -> {
+                on.system.runs().forEach(on::joints);
+                on.system.tanks().forEach(on::plate);
+            }
+            case LINE_PRESSURE -> on.system.runs().forEach(on::joints);
             case FIRST_RUN -> on.forward();
             case SELECTOR_OFF, CHECK_HOLDS -> on.part(subject);
             case VENTS -> on.vents();
@@ -208,6 +216,13 @@ final class RestsOn {
         public Void tank(Tank tank) {
             tank.outlets().forEach(o -> line(tank.id(), o.name() + ", edge", o.edge().name().toLowerCase(Locale.ROOT).replace('_', ' ')));
             return null;
+        }
+    }
+
+    /** A plate that was not there when the tank was found tight is a joint nobody looked at. */
+    private void plate(Tank tank) {
+        if (tank.fitout().has(Fitout.Piece.ACCESS_PLATE)) {
+            line(tank.id(), "access plate", "fitted");
         }
     }
 

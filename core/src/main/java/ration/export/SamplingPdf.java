@@ -38,6 +38,12 @@ public final class SamplingPdf {
                 y += ROW;
                 n++;
             }
+            if (!drains.isEmpty() && SamplingCard.caps(project.system()).isPresent()) {
+                for (String line : pdf.wrapped(SamplingCard.caps(project.system()).get(), PdfSheet.WIDTH - 2 * PdfSheet.MARGIN, 10, false)) {
+                    pdf.text(PdfSheet.MARGIN, y, line, 10, false, Ink.INK);
+                    y += 14;
+                }
+            }
             if (drains.isEmpty()) {
                 pdf.newPage();
                 pdf.text(PdfSheet.MARGIN, head(pdf, project), "No drain is laid out.", 13, true, Ink.RUST_TEXT);

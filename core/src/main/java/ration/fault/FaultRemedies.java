@@ -10,6 +10,7 @@ import ration.check.Verdict;
 import ration.condition.Fault;
 import ration.model.EngineInlet;
 import ration.model.Filter;
+import ration.model.Fitout;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.GaugePort;
@@ -89,7 +90,7 @@ public final class FaultRemedies {
         if (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID) {
             system.tanks().stream().filter(t -> VentPath.of(system, t).through(f.item()) && !t.fitout().secondAir()).forEach(t -> all.add(new Change(
                     "Vented cap on " + t.name(), "a second way in for the air, where ice and wasps do not reach both", Edit.onItem("Vent the cap of "
-                            + t.name(), t.id(), Tank.class, x -> x.with(x.fitout().withSecondAir(true))))));
+                            + t.name(), t.id(), Tank.class, x -> x.with(x.fitout().with(Fitout.Piece.SECOND_AIR, true))))));
         }
         system.item(f.item()).ifPresent(item -> onItem(f, item, all));
         system.all(Header.class).forEach(h -> all.add(new Change("Header twice as large, " + h.name(), units.fineVolume(2 * h.capacity().si())

@@ -1,8 +1,10 @@
 package ration.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import ration.model.FingerScreen;
 import ration.model.Fitout;
 import ration.model.Measured;
@@ -59,8 +61,26 @@ final class TankCodec {
             return rib;
         }) : List.of();
         return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
-                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), in.has("secondAir") && in.flag("secondAir"),
-                in.flag("levelSender"));
+                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), pieces(in));
+    }
+
+    private static Set<Fitout.Piece> pieces(JsonObjectReader in) {
+        Set<Fitout.Piece> all = EnumSet.noneOf(Fitout.Piece.class);
+        for (Fitout.Piece piece : Fitout.Piece.values()) {
+            if (in.flag(word(piece))) {
+                all.add(piece);
+            }
+        }
+        return all;
+    }
+
+    private static String word(Fitout.Piece piece) {
+        return switch (piece) {
+            case SECOND_AIR -> "secondAir";
+            case LEVEL_SENDER -> "levelSender";
+            case CAP_SEAL -> "capSeal";
+            case ACCESS_PLATE -> "accessPlate";
+        };
     }
 
     static VentLine ventLine(ProjectReader reader, JsonObjectReader v) {
@@ -168,12 +188,7 @@ final class TankCodec {
         fitout.gauge().ifPresent(g -> writer.place(out.putObject("gauge"), path + ".gauge", g));
         Optional<Measured> published = fitout.published();
         published.ifPresent(m -> writer.measured(out, path, "published", m));
-        if (fitout.secondAir()) {
-            out.put("secondAir", true);
-        }
-        if (fitout.sender()) {
-            out.put("levelSender", true);
-        }
+        fitout.pieces().forEach(p -> out.put(word(p), true));
         fitout.vent().ifPresent(v -> ventLine(writer, out, path, v));
     }
 

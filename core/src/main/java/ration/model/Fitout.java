@@ -1,9 +1,12 @@
 package ration.model;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
 
@@ -16,11 +19,21 @@ import ration.geometry.Solid;
  * @param gauge     foot of the sight tube or dipstick; readings are heights above it
  * @param published unusable fuel the maker states
  * @param vent      its vent line, where that is known
- * @param secondAir whether air has a second way in that is not closed with the first: a vented cap, another tip
- * @param sender    whether a level sender sits in it
+ * @param pieces    what else is said to be fitted
  */
 public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
-        Optional<Measured> published, Optional<VentLine> vent, boolean secondAir, boolean sender) {
+        Optional<Measured> published, Optional<VentLine> vent, Set<Piece> pieces) {
+
+    /** What a tank has or has not. */
+    public enum Piece {
+        /** A second way in for air that is not closed with the first: a vented cap, another tip. */
+        SECOND_AIR,
+        LEVEL_SENDER,
+        /** A seal under the filler's cap that keeps rain out and fuel in. */
+        CAP_SEAL,
+        /** A plate over an opening that hands or tools pass: a joint that can leak, and is opened for repairs. */
+        ACCESS_PLATE
+    }
 
     /** A bare shell. */
     public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
@@ -29,44 +42,58 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     public Fitout {
         wells = List.copyOf(wells);
         ribs = List.copyOf(ribs);
+        pieces = Collections.unmodifiableSet(pieces.isEmpty() ? EnumSet.noneOf(Piece.class) : EnumSet.copyOf(pieces));
     }
 
     /** With one way in for air at most. */
     public Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge, Optional<Measured> published,
             Optional<VentLine> vent) {
-        this(wells, ribs, filler, gauge, published, vent, false, false);
+        this(wells, ribs, filler, gauge, published, vent, Set.of());
     }
 
-    public Fitout withSecondAir(boolean other) {
-        return new Fitout(wells, ribs, filler, gauge, published, vent, other, sender);
+    public boolean has(Piece piece) {
+        return pieces.contains(piece);
     }
 
-    public Fitout withSender(boolean other) {
-        return new Fitout(wells, ribs, filler, gauge, published, vent, secondAir, other);
+    /** With a piece, or without it. */
+    public Fitout with(Piece piece, boolean fitted) {
+        Set<Piece> other = EnumSet.noneOf(Piece.class);
+        other.addAll(pieces);
+        if (fitted) {
+            other.add(piece);
+        } else {
+            other.remove(piece);
+        }
+        return new Fitout(wells, ribs, filler, gauge, published, vent, other);
+    }
+
+    /** Whether air has a second way in. */
+    public boolean secondAir() {
+        return has(Piece.SECOND_AIR);
     }
 
     public Fitout withWells(List<Well> other) {
-        return new Fitout(other, ribs, filler, gauge, published, vent, secondAir, sender);
+        return new Fitout(other, ribs, filler, gauge, published, vent, pieces);
     }
 
     public Fitout withRibs(List<Rib> other) {
-        return new Fitout(wells, other, filler, gauge, published, vent, secondAir, sender);
+        return new Fitout(wells, other, filler, gauge, published, vent, pieces);
     }
 
     public Fitout withFiller(Optional<Place> other) {
-        return new Fitout(wells, ribs, other, gauge, published, vent, secondAir, sender);
+        return new Fitout(wells, ribs, other, gauge, published, vent, pieces);
     }
 
     public Fitout withGauge(Optional<Place> other) {
-        return new Fitout(wells, ribs, filler, other, published, vent, secondAir, sender);
+        return new Fitout(wells, ribs, filler, other, published, vent, pieces);
     }
 
     public Fitout withPublished(Optional<Measured> other) {
-        return new Fitout(wells, ribs, filler, gauge, other, vent, secondAir, sender);
+        return new Fitout(wells, ribs, filler, gauge, other, vent, pieces);
     }
 
     public Fitout withVent(Optional<VentLine> other) {
-        return new Fitout(wells, ribs, filler, gauge, published, other, secondAir, sender);
+        return new Fitout(wells, ribs, filler, gauge, published, other, pieces);
     }
 
     Fitout raised(double metres) {
@@ -74,7 +101,7 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                 ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
                         o.waterLine.plus(metres), o.passes)).toList())).toList(),
                 filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published, vent.map(v -> v.withPoints(
-                v.points().stream().map(p -> p.raised(metres)).toList())), secondAir, sender);
+                v.points().stream().map(p -> p.raised(metres)).toList())), pieces);
     }
 
     /** The shell and its wells as one solid. */

@@ -300,8 +300,10 @@ public final class ItemEdits {
                 ? Optional.of(Place.estimated(at)) : Optional.empty())));
         add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
                 f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
-        add(f.sender() ? "No level sender" : "Add level sender", tank.with(f.withSender(!f.sender())));
-        add(f.secondAir() ? "Cap not vented" : "Cap vented too", tank.with(f.withSecondAir(!f.secondAir())));
+        piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "No level sender");
+        piece(tank, Fitout.Piece.SECOND_AIR, "Cap vented too", "Cap not vented");
+        piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "No cap seal");
+        piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "No access plate");
         if (tank.vent().isPresent()) {
             vent(tank, f, over);
         }
@@ -312,6 +314,11 @@ public final class ItemEdits {
             add("Remove sump well", tank.with(f.withWells(f.wells().subList(0, f.wells().size() - 1))));
         }
         ribs(tank, f);
+    }
+
+    private void piece(Tank tank, Fitout.Piece piece, String fit, String take) {
+        boolean fitted = tank.fitout().has(piece);
+        add(fitted ? take : fit, tank.with(tank.fitout().with(piece, !fitted)));
     }
 
     private void vent(Tank tank, Fitout f, Point3 over) {

@@ -24,6 +24,7 @@ import ration.flow.TankLevel;
 import ration.geometry.Point3;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
+import ration.model.Fitout;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.GaugePort;
@@ -241,7 +242,7 @@ public final class Programme {
     }
 
     private static void instruments(Adding add, FuelSystem system) {
-        system.tanks().forEach(t -> add.one(TestKind.LEVEL_SENDER, t.id(), t.fitout().sender(), (t.fitout().sender() ? "" : "where one is fitted: ") + "its zero at the unusable fuel", "14 CFR 23.1337(b)" + MEMORY));
+        system.tanks().forEach(t -> add.one(TestKind.LEVEL_SENDER, t.id(), t.fitout().has(Fitout.Piece.LEVEL_SENDER), (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "where one is fitted: ") + "its zero at the unusable fuel", "14 CFR 23.1337(b)" + MEMORY));
         system.all(FlowSender.class).forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses of a known volume", PRACTICE));
         system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "against a column of fuel",
                 PRACTICE));

@@ -32,6 +32,9 @@ public final class Again {
         if (part.kind() == Part.Kind.SIGHT_TUBE) {
             all.add("Marks of the gauge, where its foot moved");
         }
+        if (part.kind() == Part.Kind.CAP_SEAL) {
+            return List.of("Cap dry under a hose, then a sample of " + item.map(Item::name).orElse("the tank"));
+        }
         all.add("Leak look, overnight on paper");
         all.add("First run: look at its joints, again after the first flight");
         return List.copyOf(all);

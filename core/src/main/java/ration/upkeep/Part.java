@@ -22,7 +22,8 @@ public record Part(String id, String name, String item, Kind kind, Life life, Op
         RUBBER_HOSE("Rubber hose", 60, 0, Life.Ends.REPLACE), PTFE_HOSE("PTFE hose", 12, 0, Life.Ends.LOOK), SIGHT_TUBE("Sight tube", 60, 0,
                 Life.Ends.REPLACE), SCREEN("Strainer screen", 12, 50, Life.Ends.LOOK), FILTER_ELEMENT("Filter element", 12, 100, Life.Ends.REPLACE), SEALS(
                         "O-rings", 60, 0, Life.Ends.REPLACE), VENT("Vent, check ball", 12, 0, Life.Ends.LOOK), SENDER("Sender", 12, 0, Life.Ends.LOOK), PUMP(
-                                "Pump", 12, 100, Life.Ends.LOOK), SEALANT("Tank sealing, fuel totals", 0, 10, Life.Ends.LOOK), TEMPORARY("Temporary", 0, 0,
+                                "Pump", 12, 100, Life.Ends.LOOK), CAP_SEAL("Cap seal", 12, 0, Life.Ends.LOOK), PLATE(
+                                        "Access plate, its gasket", 60, 0, Life.Ends.LOOK), SEALANT("Tank sealing, fuel totals", 0, 10, Life.Ends.LOOK), TEMPORARY("Temporary", 0, 0,
                                         Life.Ends.REMOVE), OTHER("Other", 12, 100, Life.Ends.LOOK);
 
         private final String label;

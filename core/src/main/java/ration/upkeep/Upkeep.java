@@ -2,10 +2,12 @@ package ration.upkeep;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import ration.quantity.UnitSystem;
 
@@ -17,6 +19,9 @@ import ration.quantity.UnitSystem;
  * @param log   of what was done; it only grows
  */
 public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
+
+    /** Kinds that do not lie in the way of the fuel. */
+    private static final Set<Part.Kind> BESIDE = EnumSet.of(Part.Kind.VENT, Part.Kind.SIGHT_TUBE, Part.Kind.CAP_SEAL);
 
     /** Nothing kept. */
     public static final Upkeep NONE = new Upkeep(0, List.of(), List.of());
@@ -68,12 +73,12 @@ public record Upkeep(double hours, List<Part> parts, List<Entry> log) {
         return all;
     }
 
-    /** The last renewal on each item that has one, by the item's id; vents and gauges do not lie in the way of the fuel. */
+    /** The last renewal on each item that has one, by the item's id; vents, gauges and caps do not lie in the way of the fuel. */
     public Map<String, String> renewed() {
         Map<String, String> all = new TreeMap<>();
         for (Entry e : log) {
             if (e.what() == Entry.What.REPLACED && !corrected(e)) {
-                part(e.part()).filter(p -> !p.item().isEmpty() && p.kind() != Part.Kind.VENT && p.kind() != Part.Kind.SIGHT_TUBE).ifPresent(p -> all.put(p.item(), e.on() + ", " + p
+                part(e.part()).filter(p -> !p.item().isEmpty() && !BESIDE.contains(p.kind())).ifPresent(p -> all.put(p.item(), e.on() + ", " + p
                         .name().toLowerCase(Locale.ROOT)));
             }
         }

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.assertj.core.data.Offset;
@@ -82,7 +84,7 @@ class AnyProjectTest {
                 r.nextBoolean(), to, List.of(near(r, outlet, 20), near(r, outlet, 30)));
         t = t.with(new Fitout(r.nextInt(3) == 0 ? List.of(new Fitout.Well(near(r, outlet, 4), length(r, 1, 6), length(r, 1, 6)))
                 : List.of(), ribs, perhaps(r, near(r, outlet, 15)), perhaps(r, near(r, outlet, 5)), perhaps(r, Measured.of(
-                        r.nextDouble() * 3, Unit.GALLON)), perhaps(r, vent), r.nextBoolean(), r.nextBoolean()));
+                        r.nextDouble() * 3, Unit.GALLON)), perhaps(r, vent), Arrays.stream(Fitout.Piece.values()).filter(x -> r.nextBoolean()).collect(Collectors.toSet())));
         return t.withOutlets(t.outlets().stream().map(o -> o.at(near(r, o.place(), 3)).withFinger(perhaps(r, new FingerScreen(
                 Measured.of(4 + r.nextInt(20), Unit.ONE), Systems.in(0.01), Systems.in(0.5), Systems.in(1))))).toList());
     }

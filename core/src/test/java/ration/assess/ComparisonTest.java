@@ -111,7 +111,7 @@ class ComparisonTest {
     /** A turned finding tells both verdicts; one that is new or gone says so. */
     @Test
     void findingsThatTurnAreTold() {
-        Comparison c = with(CORRIE.with(CORRIE.system().change("fuselage", Tank.class, t -> t.with(t.fitout().withSecondAir(true)))));
+        Comparison c = with(CORRIE.with(CORRIE.system().change("fuselage", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)))));
         assertThat(c.findings()).anySatisfy(t -> {
             assertThat(t.title()).contains("Blocked vent of Fuselage tank");
             assertThat(t.was()).isEqualTo(Optional.of(Verdict.SHORT));

@@ -241,6 +241,16 @@ class BreathingTest {
                 "Fuselage tank", "Strainer");
     }
 
+    /** Until a cap is said to have a seal the card says what rain does; each that has one is not named. */
+    @Test
+    void capsWithoutASealAreNamedOnTheSamplingCard() {
+        FuelSystem corrie = Systems.corrie().system();
+        assertThat(SamplingCard.caps(corrie)).get().asString().contains("Upper tank, Fuselage tank");
+        FuelSystem one = corrie.change("upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true)));
+        assertThat(SamplingCard.caps(one)).get().asString().contains("Fuselage tank").doesNotContain("Upper tank");
+        assertThat(SamplingCard.caps(one.change("fuselage", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true))))).isEmpty();
+    }
+
     // tanks that breathe through each other, and tips that differ
 
     private static Project both(double leftTip, double rightTip, Optional<String> leftTo, Optional<String> rightTo) {
@@ -433,7 +443,7 @@ class BreathingTest {
     @Test
     void aSecondWayForAirEndsTheAlarm() {
         Project p = Systems.corrie();
-        Project capped = p.with(p.system().change("upper", Tank.class, t -> t.with(t.fitout().withSecondAir(true))));
+        Project capped = p.with(p.system().change("upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true))));
         assertThat(finding(capped, "air.blocked.upper").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(finding(capped, "air.blocked.upper").detail().in(ration.quantity.UnitSystem.US)).contains("so it is said");
         assertThat(finding(capped, "air.blocked.fuselage").verdict()).isEqualTo(Verdict.SHORT);

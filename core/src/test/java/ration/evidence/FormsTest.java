@@ -18,9 +18,12 @@ import ration.condition.Handles;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.file.TestsCsv;
+import ration.model.Fitout;
 import ration.model.FuelSystem;
+import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Run;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Unit;
 
@@ -121,5 +124,20 @@ class FormsTest {
         assertThat(forward).isNotEmpty().hasSizeLessThan(2 * s.runs().size());
         assertThat(forward.keySet()).allSatisfy(p -> assertThat(Form.item(s, p).flatMap(i -> i.only(Run.class))).isPresent());
         assertThat(Form.of(TestKind.VENTS).orElseThrow().pieces(s)).hasSize(2);
+    }
+
+    /** A plate in a tank is a joint too: it is looked at over night, and what was found tight before it was there says nothing of it. */
+    @Test
+    void anAccessPlateIsLookedAtAndEndsWhatWasTightBefore() {
+        Project plated = TANSY.with(TANSY.system().change("left", Tank.class, t -> t.with(t.fitout().with(Fitout.Piece.ACCESS_PLATE, true))));
+        assertThat(Form.of(TestKind.OVERNIGHT).orElseThrow().pieces(plated.system())).containsEntry("left.plate", "Access plate of Left tank");
+        assertThat(Form.item(plated.system(), "left.plate")).map(Item::id).contains("left");
+        Handles handles = new Handles(Map.of(), Set.of(), Set.of());
+        for (TestKind kind : new TestKind[] {TestKind.TANK_PRESSURE, TestKind.OVERNIGHT}) {
+            assertThat(RestsOn.of(plated.asBuilt(), kind, "left", handles).lines()).as(kind.name()).containsEntry("left: access plate", "fitted").isNotEqualTo(
+                    RestsOn.of(TANSY.asBuilt(), kind, "left", handles).lines());
+        }
+        assertThat(RestsOn.of(plated.asBuilt(), TestKind.TANK_PRESSURE, "right", handles)).isEqualTo(RestsOn.of(TANSY.asBuilt(), TestKind.TANK_PRESSURE,
+                "right", handles));
     }
 }

@@ -31,7 +31,7 @@ public final class EveryKind {
         Fitout fitout = Fitout.NONE.withWells(List.of(new Fitout.Well(place(9), m(3, Unit.INCH), m(2, Unit.INCH)))).withRibs(List.of(
                 new Fitout.Rib(m(1, Unit.INCH), List.of(new Fitout.Opening(m(10, Unit.INCH), m(11, Unit.INCH),
                 Fitout.Passes.TO_THE_LEFT))))).withFiller(Optional.of(place(14))).withGauge(Optional.of(place(12))).withPublished(
-                Optional.of(m(0.4, Unit.GALLON))).withSecondAir(true).withSender(true).withVent(Optional.of(new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH),
+                Optional.of(m(0.4, Unit.GALLON))).with(Fitout.Piece.SECOND_AIR, true).with(Fitout.Piece.LEVEL_SENDER, true).with(Fitout.Piece.CAP_SEAL, true).with(Fitout.Piece.ACCESS_PLATE, true).withVent(Optional.of(new VentLine(m(0.3, Unit.INCH), m(40, Unit.INCH),
                 m(-0.2, Unit.ONE), true, List.of(place(16)))));
         Outlet outlet = new Outlet("outlet", place(10), m(0.3, Unit.INCH), Optional.of(rated(20)), Optional.of(new FingerScreen(m(12,
                 Unit.ONE), m(0.02, Unit.INCH), m(0.5, Unit.INCH), m(2, Unit.INCH))), Outlet.Edge.CENTRE);

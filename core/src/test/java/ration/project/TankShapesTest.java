@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.assertj.core.data.Offset;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
@@ -160,7 +161,7 @@ class TankShapesTest {
                 List.of(new Fitout.Rib(Systems.in(2), List.of(new Fitout.Opening(Systems.in(3), Systems.in(24.5),
                         Fitout.Passes.TO_THE_LEFT)))), Optional.of(Place.inches(5, 0, 33)), Optional.of(Place.inches(6, 0, 24)),
                 Optional.of(Measured.of(0.4, Unit.GALLON, "maker")), Optional.of(new ration.model.VentLine(Systems.in(0.3), Systems.in(40),
-                        Measured.of(-0.1, Unit.ONE, "estimate"), true, List.of(Place.inches(10, 0, 34)))), true, true);
+                        Measured.of(-0.1, Unit.ONE, "estimate"), true, List.of(Place.inches(10, 0, 34)))), Set.of(Fitout.Piece.values()));
         Tank t = tank().with(all);
         t = t.withOutlets(List.of(t.outlets().get(0).withFinger(Optional.of(new FingerScreen(Measured.of(12, Unit.ONE),
                 Systems.in(0.018), Systems.in(0.5), Systems.in(1.5))))));

@@ -98,6 +98,17 @@ class UpkeepTest {
                 .startsWith("First run");
     }
 
+    /** A cap's seal keeps water out and does not lie in the fuel's way: a new one ends no test of a line. A new gasket does. */
+    @Test
+    void aCapSealIsNotInTheFuelsWay() {
+        Upkeep u = at(100).plus("Seal of the left cap", "left", Part.Kind.CAP_SEAL, Optional.empty(), "").replaced("seal-of-the-left-cap", act(TODAY, 100));
+        assertThat(u.renewed()).isEmpty();
+        assertThat(Again.after(Systems.demo("tansy-l3").system(), u.parts().get(0))).singleElement().asString().contains("sample of Left tank");
+        Upkeep plate = u.plus("Plate gasket", "left", Part.Kind.PLATE, Optional.empty(), "").replaced("plate-gasket", act(TODAY, 100));
+        assertThat(plate.renewed()).containsKey("left");
+        assertThat(Again.after(Systems.demo("tansy-l3").system(), plate.parts().get(1))).contains("Tank tight under a column of water");
+    }
+
     /** Whatever is done, the log only grows and its numbers are never given twice; nothing earlier changes. */
     @Test
     void theLogOnlyGrows() {

@@ -140,6 +140,11 @@ public final class AirPage extends LivePage {
         for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
             card.getChildren().add(Ui.label(n++ + "  " + d.name()));
         }
+        SamplingCard.caps(a.project().system()).ifPresent(words -> {
+            Label caps = Ui.wrapped(words, "soft");
+            caps.setId("sampling-caps");
+            card.getChildren().add(caps);
+        });
         card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
         a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
