@@ -75,7 +75,7 @@ final class VaporChecks {
     /** A case that boils with the fuel no warmer than it is asked for has no gap to give: Short, whatever the others leave. */
     private void boils(Check check, String of, String title, CaseAnswer c) {
         findings.add(new Finding(check, of, title, "", Verdict.SHORT, Finding.MISSED, u -> c.label(system, u) + ", no warmer than "
-                + UnitSystem.figure(Unit.CELSIUS.fromSi(c.condition().fuelKelvin()), 0) + " \u00b0C: " + (c.demand().undelivered()
+                + u.temperature(c.condition().fuelKelvin(), 0) + ": " + (c.demand().undelivered()
                 ? c.demand() : c.capacity()).reason(), "14 CFR 23.961 asks for freedom from vapor lock (from memory); boiling"
                 + " pressure: API 2517 as in AP-42 (from memory)", "Lower the part named, or bring less suction to it."));
     }
@@ -83,7 +83,7 @@ final class VaporChecks {
     /** 23.961: no vapor lock with fuel as warm as the hot fuel case has it, beside the day's own. */
     private void hotFuel(VaporAnswer v) {
         findings.add(new Finding(Check.VAPOR_HOT_FUEL, "", "Hot fuel case", v.gap().item(), v.verdict(), v.ratio(), u -> "Fuel at "
-                + UnitSystem.figure(Unit.FAHRENHEIT.fromSi(v.air().fuelKelvin()), 0) + " \u00b0F in the tank: "
+                + u.temperature(v.air().fuelKelvin(), 0) + " in the tank: "
                 + VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ". "
                 + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 and AC 23-8, hot fuel at 110"
                 + " \u00b0F (from memory), as a guide; the degrees wanted are a practice choice", v.verdict() == Verdict.HOLDS ? ""
@@ -101,8 +101,7 @@ final class VaporChecks {
     private void gap(VaporAnswer v) {
         findings.add(new Finding(Check.VAPOR_GAP, "", "Fuel stays liquid", v.gap().item(), v.verdict(), v.ratio(), u ->
                 VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ": "
-                + u.text(v.gap().pressure(), Dimension.PRESSURE) + " abs at " + UnitSystem.figure(Unit.CELSIUS.fromSi(
-                v.gap().kelvin()), 1) + " \u00b0C, boils at " + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
+                + u.text(v.gap().pressure(), Dimension.PRESSURE) + " abs at " + u.temperature(v.gap().kelvin(), 1) + ", boils at " + u.text(v.gap().boils(), Dimension.PRESSURE) + "; "
                 + (v.gap().climb(v.air().altitudeM()) > 0 ? UnitSystem.figure(Unit.FOOT.fromSi(v.gap().climb(
                 v.air().altitudeM())), 0) + " ft of climb left. " : "it boils here. ") + v.label(project) + ", "
                 + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"

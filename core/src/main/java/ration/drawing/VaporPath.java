@@ -202,8 +202,8 @@ public final class VaporPath {
         Gap last = gaps.get(gaps.size() - 1);
         double warm = gaps.stream().mapToDouble(Gap::kelvin).max().orElse(0);
         marks.add(new Label(x.toPx() - 8, Math.min(y.fromPx() - 8, py(last.boils()) + 22), "boiling pressure of "
-                + heat.volatility().label() + " at " + UnitSystem.figure(Unit.CELSIUS.fromSi(first.kelvin()), 1) + " to "
-                + UnitSystem.figure(Unit.CELSIUS.fromSi(warm), 1) + " \u00b0C", 11, false, Ink.RUST_TEXT, Anchor.END));
+                + heat.volatility().label() + " at " + units.temperature(first.kelvin(), 1) + " to "
+                + units.temperature(warm, 1), 11, false, Ink.RUST_TEXT, Anchor.END));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", marks));
     }
 

@@ -77,6 +77,12 @@ public enum UnitSystem {
                 ? 1 : 0) + " " + Unit.PASCAL.symbol();
     }
 
+    /** A temperature, K, in degrees Celsius; beside inches in degrees Fahrenheit too. */
+    public String temperature(double kelvin, int decimals) {
+        String celsius = figure(Unit.CELSIUS.fromSi(kelvin), decimals) + " " + Unit.CELSIUS.symbol();
+        return this == US ? celsius + " (" + figure(Unit.FAHRENHEIT.fromSi(kelvin), 0) + " " + Unit.FAHRENHEIT.symbol() + ")" : celsius;
+    }
+
     /** A number with fixed decimals, a real minus sign and a thin gap between thousands. */
     public static String figure(double value, int decimals) {
         String plain = String.format(Locale.ROOT, "%,." + decimals + "f", value).replace(',', ' ');

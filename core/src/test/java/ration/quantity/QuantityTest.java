@@ -121,4 +121,16 @@ class QuantityTest {
         assertThat(UnitSystem.METRIC.text(0.0254, Dimension.LENGTH)).isEqualTo("25 mm");
         assertThat(UnitSystem.US.text(Unit.GALLON_PER_HOUR.toSi(20.625), Dimension.FLOW)).isEqualTo("20.6 gph");
     }
+
+    /** Small pressures in inches of water (249.089 Pa at 4 degrees Celsius, from memory) or pascals; metric texts hold neither inches nor Fahrenheit. */
+    @Test
+    void airAndHeatAreToldInTheUnitsOfTheSystem() {
+        assertThat(UnitSystem.US.small(249.089)).isEqualTo("1.00 inH2O");
+        assertThat(UnitSystem.US.small(-3)).isEqualTo("\u22120.012 inH2O");
+        assertThat(UnitSystem.METRIC.small(249.089)).isEqualTo("249 Pa");
+        assertThat(UnitSystem.METRIC.small(3.04)).isEqualTo("3.0 Pa");
+        assertThat(Quantity.parse("1.5 in H2O", Unit.PSI).si()).isCloseTo(373.63, org.assertj.core.data.Offset.offset(0.01));
+        assertThat(UnitSystem.US.temperature(310.928, 0)).isEqualTo("38 \u00b0C (100 \u00b0F)");
+        assertThat(UnitSystem.METRIC.temperature(310.928, 1)).isEqualTo("37.8 \u00b0C");
+    }
 }
