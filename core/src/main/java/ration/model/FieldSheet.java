@@ -229,7 +229,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
                 Unit.INCH, Header::height, Header::withHeight).add("inletRise", "Inlets over outlet", Unit.INCH, Header::inletRise,
                         Header::withInletRise);
         if (h.build().lowLight().isPresent()) {
-            sheet.add("lowLight", "Low light over outlet", Unit.INCH, Lens.present(x -> x.build().lowLight(), Header::withLowLight));
+            sheet.add("lowLight", "Low light at", Unit.INCH, Lens.present(x -> x.build().lowLight(), Header::withLowLight));
         }
         return sheet.all();
     }

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,6 +63,27 @@ class AirPictureTest {
     @EnumSource(Pattern.class)
     void startingLayoutsHaveNoCollisions(Pattern pattern) {
         clean(pattern.project());
+    }
+
+    /** What the program offers, put in at random: at most one picture in a hundred has a collision at all. */
+    @Test
+    void randomLayoutsSeldomHaveOne() {
+        int pictures = 0;
+        Map<String, Integer> words = new TreeMap<>();
+        int wrong = 0;
+        for (int seed = 0; seed < CollisionsTest.RANDOM; seed++) {
+            Project p = CollisionsTest.random(new Random(seed));
+            Assessment a = Assessment.of(p);
+            for (double[] window : WINDOWS) {
+                Set<String> found = Collisions.of(AirPicture.draw(a, Assessment.start(p), Optional.empty(), new AirPicture.Shown(AirMoves.of(a,
+                        Optional.empty(), AirMoves.Kind.DESCENDING, Set.of()), Set.of()), UnitSystem.US, window[0], window[1], Collisions.MEASURE));
+                pictures++;
+                wrong += found.isEmpty() ? 0 : 1;
+                int at = seed;
+                found.forEach(f -> words.merge(at + " " + window[0] + " " + f, 1, Integer::sum));
+            }
+        }
+        assertThat(wrong).as("of " + pictures + ": " + words).isLessThanOrEqualTo(pictures / 100);
     }
 
     /** In the demo's UPPER position the upper tank alone feeds: its vent takes in what leaves, the other stands still. */

@@ -36,7 +36,7 @@ class CollisionsTest {
     private static final SchematicView NARROW = SchematicView.of(892, 500);
 
     /** Random layouts drawn; more on demand. */
-    private static final int RANDOM = Integer.getInteger("ration.layouts", 60);
+    static final int RANDOM = Integer.getInteger("ration.layouts", 60);
 
     private static List<Set<String>> drawn(Project p, SchematicView view, boolean solved) {
         List<Set<String>> all = new ArrayList<>();
@@ -101,7 +101,7 @@ class CollisionsTest {
         assertThat(wrong).as("of " + pictures + ": " + words).isLessThanOrEqualTo(pictures / 100);
     }
 
-    private static Project random(Random random) {
+    static Project random(Random random) {
         Project demo = Systems.demo(random.nextBoolean() ? "corrie-b1" : "brindle-a2");
         FuelSystem system = demo.system();
         for (int i = 1 + random.nextInt(4); i > 0; i--) {

@@ -154,7 +154,7 @@ final class ItemCard extends ScrollPane {
             row = runRows(run, measured);
         }
         for (ItemFigures.Figure field : fields(item)) {
-            measured.addRow(row++, Ui.label(field.label()), figure(item, field), by(item, field));
+            measured.addRow(row++, Ui.whole(Ui.label(field.label())), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
         if (item instanceof Run) {
