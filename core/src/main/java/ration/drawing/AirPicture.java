@@ -2,6 +2,7 @@ package ration.drawing;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -109,9 +110,10 @@ public final class AirPicture extends SchematicPart {
         system.all(Fitted.class).forEach(this::symbol);
         vents.forEach(this::vent);
         drains();
-        lowPoints();
+        Map<Spot, TextBlock> said = lowPoints();
         new Labels(this).firewall();
         system.tanks().forEach(this::tankName);
+        said.forEach(this::beside);
         vents.forEach(this::ventName);
         system.all(Fitted.class).forEach(this::name);
         system.runs().forEach(this::runName);
@@ -276,7 +278,9 @@ public final class AirPicture extends SchematicPart {
         }));
     }
 
-    private void lowPoints() {
+    /** Marks of low and high points; what is said of each, to be put beside it. */
+    private Map<Spot, TextBlock> lowPoints() {
+        Map<Spot, TextBlock> said = new LinkedHashMap<>();
         for (LowPoints.Found f : LowPoints.of(system, up).points()) {
             String name = system.item(f.item()).map(Item::name).orElse(f.item());
             String words = switch (f.kind()) {
@@ -291,11 +295,12 @@ public final class AirPicture extends SchematicPart {
                     mark(f.kind(), s, marks);
                     ground.take(s.x() - 10, s.y() - 10, s.x() + 10, s.y() + 10);
                     Ink ink = f.kind() == LowPoints.Kind.HIGH ? Ink.PLUM : Ink.RUST_TEXT;
-                    beside(s, new TextBlock().line(new TextBlock.Span(words, 11, true, ink)));
+                    said.put(s, new TextBlock().line(new TextBlock.Span(words, 11, true, ink)));
                 });
             }
             piece(f.item(), Kind.PILL, words + " at " + name, marks);
         }
+        return said;
     }
 
     /** Where a point is drawn: on its item, or on the stretch of its line at its height. */
@@ -343,9 +348,12 @@ public final class AirPicture extends SchematicPart {
         double[] b = place.box(tank);
         TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.soft(bodies.containsKey(tank.id()) ? contents(tank) : "does not close"));
         airspace(tank).ifPresent(p -> block.line(TextBlock.body("air " + p)));
-        put(tank.id(), block, List.of(new Candidate(b[0] - 12, b[2], Anchor.END), new Candidate(b[1] + 12, b[2], Anchor.START), new Candidate(b[0] - 12,
-                (b[2] + b[3]) / 2 - 20, Anchor.END), new Candidate(b[1] + 12, (b[2] + b[3]) / 2 - 20, Anchor.START), new Candidate(b[0], b[3] + 6,
-                        Anchor.START), new Candidate(b[0], b[2] - 6 - block.height(), Anchor.START)));
+        Candidate left = new Candidate(b[0] - 12, b[2], Anchor.END);
+        Candidate right = new Candidate(b[1] + 12, b[2], Anchor.START);
+        boolean room = left.left(block.width(measure)) > RULER + 2;
+        put(tank.id(), block, List.of(room ? left : right, room ? right : left, new Candidate(b[0] - 12, (b[2] + b[3]) / 2 - 20, Anchor.END), new Candidate(
+                b[1] + 12, (b[2] + b[3]) / 2 - 20, Anchor.START), new Candidate(b[0], b[3] + 6, Anchor.START), new Candidate(b[0], b[2] - 6 - block
+                        .height(), Anchor.START), new Candidate(b[1] + 12, b[2] - 30, Anchor.START)));
     }
 
     private void ventName(Line vent) {
