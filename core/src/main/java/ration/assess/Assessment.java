@@ -343,7 +343,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         before.contents().forEach((tank, volume) -> contents.computeIfPresent(tank, (k, v) -> volume));
         Map<String, String> positions = new HashMap<>(fresh.positions());
         before.positions().forEach((id, name) -> project.system().item(id)
-                .filter(i -> i instanceof Selector s && s.position(name).isPresent())
+                .flatMap(i -> i.only(Selector.class)).filter(s -> s.position(name).isPresent())
                 .ifPresent(i -> positions.put(id, name)));
         return before.withContents(contents).with(new Handles(positions, known(before.shutValves(), project),
                 known(before.stopped(), project))).with(new Faults(Set.copyOf(before.faults().all().stream().filter(f -> project.system().item(

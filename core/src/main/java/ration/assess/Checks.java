@@ -20,6 +20,7 @@ import ration.model.Firewall;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.LineSize;
 import ration.model.Problem;
 import ration.model.Pump;
 import ration.model.Run;
@@ -138,10 +139,9 @@ final class Checks {
         if (item.isEmpty()) {
             return "Bring fuel to the engine in this case, or placard against it.";
         }
-        if (item.get() instanceof Run run && run.size().nextUp().isPresent()) {
-            return run.name() + " costs the most here. Try " + run.size().nextUp().get().shortName() + ".";
-        }
-        return item.get().name() + " costs the most here. Try one that costs less, or a larger line elsewhere.";
+        String larger = item.get().only(Run.class).flatMap(r -> r.size().nextUp()).map(LineSize::shortName).orElse("one that costs less, or a larger line"
+                + " elsewhere");
+        return item.get().name() + " costs the most here. Try " + larger + ".";
     }
 
     /** 23.957(a): interconnected tanks must not overflow each other. */
@@ -245,9 +245,9 @@ final class Checks {
     /** 23.995(b): no shut-off on the engine side of the firewall. */
     private void shutOffPlace() {
         system.firewall().ifPresent(wall -> {
-            for (Item item : system.items()) {
-                boolean valve = item instanceof Selector || item instanceof ShutOff;
-                if (valve && item instanceof Fitted fitted) {
+            for (Fitted fitted : system.all(Fitted.class).toList()) {
+                Item item = fitted;
+                if (fitted.only(Selector.class).isPresent() || fitted.only(ShutOff.class).isPresent()) {
                     boolean behind = engineSide(fitted, wall) <= 0;
                     findings.add(new Finding(Check.BUILD_SHUT_OFF, item.id(), "Shut-off behind the firewall", item.id(),
                             behind ? Verdict.HOLDS : Verdict.SHORT,

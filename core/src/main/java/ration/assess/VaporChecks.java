@@ -115,8 +115,8 @@ final class VaporChecks {
     private void trapped() {
         List<Trapped> all = Trapped.of(system);
         for (Trapped t : all) {
-            boolean gives = t.runs().stream().anyMatch(id -> system.item(id).filter(x -> x instanceof Run r
-                    && r.size().kind() == ration.model.LineSize.Kind.HOSE).isPresent());
+            boolean gives = t.runs().stream().anyMatch(id -> system.item(id).flatMap(i -> i.only(Run.class)).filter(r -> r.size().kind()
+                    == ration.model.LineSize.Kind.HOSE).isPresent());
             String where = String.join(", ", t.runs().stream().map(id -> system.item(id).map(Item::name).orElse(id)).toList());
             findings.add(new Finding(Check.VAPOR_TRAPPED, t.runs().get(0), "Trapped fuel in " + where, t.runs().get(0),
                     gives ? Verdict.THIN : Verdict.SHORT, gives ? ADVICE : Finding.MISSED, u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
@@ -134,8 +134,8 @@ final class VaporChecks {
     /** Drains and fine filters whose pressure is below ambient in some case. */
     private void suction() {
         for (Item item : system.items()) {
-            boolean drain = item instanceof Strainer s && s.drain() && !s.capped();
-            if (!drain && !(item instanceof Filter)) {
+            boolean drain = item.only(Strainer.class).filter(s -> s.drain() && !s.capped()).isPresent();
+            if (!drain && item.only(Filter.class).isEmpty()) {
                 continue;
             }
             double least = cases.stream().flatMap(c -> c.demand().pressure(new PortRef(item.id(), Item.OUT)).stream().boxed())

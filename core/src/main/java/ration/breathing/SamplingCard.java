@@ -10,6 +10,8 @@ import ration.model.Fitout;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.Place;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
 
@@ -31,15 +33,33 @@ public final class SamplingCard {
     public record Drain(String item, String name, Point3 place) {
     }
 
+    /** Where an item is drained. */
+    private static final SomeKinds<Optional<Place>> DRAIN = new SomeKinds<>() {
+        @Override
+        public Optional<Place> otherwise(Item item) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<Place> tank(Tank tank) {
+            return tank.drain();
+        }
+
+        @Override
+        public Optional<Place> strainer(Strainer strainer) {
+            return strainer.drain() ? Optional.of(strainer.place()) : Optional.empty();
+        }
+
+        @Override
+        public Optional<Place> header(Header header) {
+            return header.drain() ? Optional.of(header.place()) : Optional.empty();
+        }
+    };
+
     public static List<Drain> of(FuelSystem system) {
         List<Drain> all = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Tank t) {
-                t.drain().ifPresent(d -> all.add(new Drain(t.id(), t.name(), d.point())));
-            } else if (item instanceof Strainer s && s.drain()) {
-                all.add(new Drain(s.id(), s.name(), s.place().point()));
-            }
-            item.only(Header.class).filter(Header::drain).ifPresent(h -> all.add(new Drain(h.id(), h.name(), h.place().point())));
+            item.as(DRAIN).ifPresent(d -> all.add(new Drain(item.id(), item.name(), d.point())));
         }
         all.sort(Comparator.comparingInt((Drain d) -> side(d)).thenComparingDouble(d -> side(d) < 2 ? -d.place().x()
                 : d.place().x()));

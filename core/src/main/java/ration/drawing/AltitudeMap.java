@@ -44,8 +44,7 @@ public final class AltitudeMap {
         VaporPressure vapor = heat.vapor();
         double ceiling = Math.max(Unit.FOOT.fromSi(heat.si(HeatFigure.CEILING)) * 1.5, 14000);
         Scale y = new Scale(0, Math.ceil(ceiling / 2000) * 2000, height - FOOT, TOP);
-        List<Gap> each = path.leastOfEach(vapor).stream().filter(g -> !(project.system().item(g.item()).orElse(null)
-                instanceof Run)).sorted((a, b) -> Double.compare(a.degrees(vapor), b.degrees(vapor))).limit(MOST_LINES).toList();
+        List<Gap> each = path.leastOfEach(vapor).stream().filter(g -> project.system().item(g.item()).flatMap(i -> i.only(Run.class)).isEmpty()).sorted((a, b) -> Double.compare(a.degrees(vapor), b.degrees(vapor))).limit(MOST_LINES).toList();
         double now = Unit.CELSIUS.fromSi(air.fuelKelvin());
         double edge = each.isEmpty() ? now + 20 : Math.max(now + 12, limit(each.get(0), vapor, 0, air) + 4);
         double needed = heat.si(HeatFigure.NEEDED);

@@ -23,6 +23,7 @@ import ration.model.Item;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Run;
+import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.model.VentLine;
 import ration.model.VentPlenum;
@@ -137,25 +138,38 @@ final class Arrangement {
     private List<Point3> everyPoint() {
         List<Point3> points = new ArrayList<>();
         for (Item item : system.items()) {
-            if (item instanceof Tank tank) {
-                for (Point2 p : section(tank)) {
-                    points.add(new Point3(p.x(), sectionButtLine(tank), p.z()));
-                }
-                tank.vent().map(Place::point).ifPresent(points::add);
-                tank.returns().forEach(r -> points.add(r.place().point()));
-                points.addAll(air() ? LowPoints.ventWay(system, tank) : List.of());
-            } else if (item instanceof Fitted fitted) {
-                points.add(fitted.place().point());
-                points.addAll(air() ? LowPoints.ventWay(system, fitted) : List.of());
-                if (fitted instanceof Header header) {
-                    points.add(fitted.place().point().plus(new Point3(0, 0, header.height().si())));
-                }
-            } else if (item instanceof Run run) {
-                run.points().forEach(p -> points.add(p.point()));
-            }
+            points.addAll(item.as(REACHES));
+            points.addAll(air() ? LowPoints.ventWay(system, item) : List.of());
         }
         return points;
     }
+
+    /** What of an item must lie in the picture. */
+    private static final SomeKinds<List<Point3>> REACHES = new SomeKinds<>() {
+        @Override
+        public List<Point3> otherwise(Item item) {
+            return List.of(((Fitted) item).place().point());
+        }
+
+        @Override
+        public List<Point3> header(Header header) {
+            return List.of(header.place().point(), header.place().point().plus(new Point3(0, 0, header.height().si())));
+        }
+
+        @Override
+        public List<Point3> tank(Tank tank) {
+            double y = sectionButtLine(tank);
+            List<Point3> all = new ArrayList<>(section(tank).stream().map(p -> new Point3(p.x(), y, p.z())).toList());
+            tank.vent().map(Place::point).ifPresent(all::add);
+            tank.returns().forEach(r -> all.add(r.place().point()));
+            return all;
+        }
+
+        @Override
+        public List<Point3> run(Run run) {
+            return run.points().stream().map(Place::point).toList();
+        }
+    };
 
     static List<Point2> section(Tank tank) {
         return tank.shape().section();
@@ -201,9 +215,9 @@ final class Arrangement {
         List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty() && !inWall(i))
                 .toList();
         List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
-                .filter(i -> !(i instanceof EngineInlet)).toList();
+                .filter(i -> i.only(EngineInlet.class).isEmpty()).toList();
         List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
-                .filter(i -> !(i instanceof EngineInlet)).toList();
+                .filter(i -> i.only(EngineInlet.class).isEmpty()).toList();
         double right = right();
         firewallX = right - (bay.isEmpty() ? bayAlone() : engine() + lead() + tail() + apart() * (bay.size()
                 - 1));
@@ -303,8 +317,8 @@ final class Arrangement {
 
     private boolean hits(double x, double y) {
         return centres.entrySet().stream().anyMatch(e -> system.item(e.getKey())
-                .filter(i -> i instanceof Fitted f && Math.abs(e.getValue() - x) < 46
-                        && Math.abs(y(f.place().point()) - y) < 44).isPresent());
+                .flatMap(i -> i.only(Fitted.class)).filter(f -> Math.abs(e.getValue() - x) < 46 && Math.abs(y(f.place().point()) - y) < 44)
+                .isPresent());
     }
 
     /** Room that all tanks but the highest take side by side, at no zoom. */
@@ -506,11 +520,8 @@ final class Arrangement {
 
     /** Centre of an item's symbol; for a tank its first outlet. */
     Spot centre(Item item) {
-        if (item instanceof Tank tank) {
-            return inTank(tank, outletPoint(tank));
-        }
-        Fitted fitted = (Fitted) item;
-        return new Spot(centres.get(item.id()), y(fitted.place().point()));
+        return item.only(Tank.class).map(tank -> inTank(tank, outletPoint(tank))).orElseGet(() -> new Spot(centres.get(item.id()), y(((Fitted) item).place()
+                .point())));
     }
 
     // ports

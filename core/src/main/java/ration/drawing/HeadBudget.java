@@ -2,6 +2,7 @@ package ration.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import ration.assess.CaseAnswer;
 import ration.drawing.Mark.Anchor;
@@ -16,6 +17,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Run;
 import ration.model.Selector;
+import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -60,11 +62,9 @@ public final class HeadBudget {
         double running = available.getAsDouble();
         for (PathStep step : path) {
             double next = running - (step.headIn() - step.headOut());
-            Item item = system.item(step.item()).orElse(null);
-            String name = item == null ? step.item() : item instanceof Tank tank && tank.outlets().stream()
-                    .anyMatch(o -> o.screen().isPresent()) ? "Outlet screen" : item instanceof Tank ? "Outlet"
-                    : item instanceof Run ? "Run " + item.name() : item.name();
-            rows.add(new Row(step.item(), name, detail(system, answer, item), running, next));
+            Optional<Item> item = system.item(step.item());
+            rows.add(new Row(step.item(), item.map(i -> i.as(NAME)).orElse(step.item()), item.map(i -> i.as(new Detail(system, answer))).orElse(""),
+                    running, next));
             running = next;
         }
         rows.add(new Row("", "Left at inlet", system.inlet().filter(i -> i.style() == EngineInlet.Style.FLOAT)
@@ -72,16 +72,46 @@ public final class HeadBudget {
         return rows;
     }
 
-    private static String detail(FuelSystem system, CaseAnswer answer, Item item) {
-        if (item instanceof Run run) {
+    /** What a row is called. */
+    private static final SomeKinds<String> NAME = new SomeKinds<>() {
+        @Override
+        public String otherwise(Item item) {
+            return item.name();
+        }
+
+        @Override
+        public String tank(Tank tank) {
+            return tank.outlets().stream().anyMatch(o -> o.screen().isPresent()) ? "Outlet screen" : "Outlet";
+        }
+
+        @Override
+        public String run(Run run) {
+            return "Run " + run.name();
+        }
+    };
+
+    /** What stands beside it. */
+    private record Detail(FuelSystem system, CaseAnswer answer) implements SomeKinds<String> {
+        @Override
+        public String otherwise(Item item) {
+            return item.kind().equals(item.name()) ? "" : item.kind().toLowerCase(java.util.Locale.ROOT);
+        }
+
+        @Override
+        public String tank(Tank tank) {
+            return tank.name();
+        }
+
+        @Override
+        public String selector(Selector s) {
+            return "on " + answer.condition().positions().getOrDefault(s.id(), "");
+        }
+
+        @Override
+        public String run(Run run) {
             double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
             return run.size().shortName() + " \u00b7 " + UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in";
         }
-        if (item instanceof Selector s) {
-            return "on " + answer.condition().positions().getOrDefault(s.id(), "");
-        }
-        return item instanceof Tank tank ? tank.name() : item == null ? "" : item.kind().equals(item.name()) ? ""
-                : item.kind().toLowerCase(java.util.Locale.ROOT);
     }
 
     /** The waterfall; an empty picture if nothing flows. */

@@ -74,10 +74,9 @@ final class HeadLine extends SchematicPart {
             return;
         }
         for (PathStep step : flow.get().path()) {
-            Optional<Item> item = system.item(step.item());
-            if (item.isPresent() && item.get() instanceof Fitted fitted && !(fitted instanceof Tee)
-                    && fitted.ports().contains(Item.OUT)) {
-                place.port(new PortRef(fitted.id(), Item.OUT)).ifPresent(port -> {
+            Optional<Fitted> fitted = system.item(step.item()).flatMap(i -> i.only(Fitted.class)).filter(f -> f.only(Tee.class).isEmpty());
+            if (fitted.filter(f -> f.ports().contains(Item.OUT)).isPresent()) {
+                place.port(new PortRef(step.item(), Item.OUT)).ifPresent(port -> {
                     double y = headY(step.headOut());
                     if (!onPicture(y)) {
                         return;

@@ -19,6 +19,7 @@ import ration.model.Pump;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.ShutOff;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
@@ -35,7 +36,7 @@ final class Labels extends SchematicPart {
         firewall();
         system.tanks().forEach(this::tankLabel);
         for (Fitted item : system.all(Fitted.class).toList()) {
-            if (!(item instanceof EngineInlet)) {
+            if (item.only(EngineInlet.class).isEmpty()) {
                 itemLabel(item);
             }
         }
@@ -101,13 +102,13 @@ final class Labels extends SchematicPart {
         Spot c = place.centre(item);
         double half = Symbols.halfWidth(item);
         TextBlock block = new TextBlock().line(TextBlock.name(item.name()));
-        String state = state(item);
+        String state = item.as(new State());
         if (!state.isEmpty() && (!place.busy() || !state.equals("on") && !state.equals("open"))) {
             block.line(TextBlock.soft(state));
         }
         double below = c.y() + Symbols.depth(item) + 5;
         List<Candidate> candidates = new ArrayList<>();
-        if (item instanceof Strainer) {
+        if (item.only(Strainer.class).isPresent()) {
             candidates.add(new Candidate(c.x() - half - 17, c.y() + 12, Anchor.END));
             candidates.add(new Candidate(c.x() + half + 17, c.y() + 12, Anchor.START));
         }
@@ -119,8 +120,7 @@ final class Labels extends SchematicPart {
         candidates.add(new Candidate(c.x() - half - 8, c.y() + 10, Anchor.END));
         put(item.id(), block, candidates);
         if (!item.id().equals(subject.picked()) && item.ports().contains(Item.OUT)
-                && !(item instanceof Strainer) && !(item instanceof Tee)
-                && (!place.busy() || item instanceof Pump)) {
+                && item.as(new Pressed(place.busy()))) {
             flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT))).filter(OptionalDouble::isPresent)
                     .ifPresent(p -> pill(item.id(), p.getAsDouble(), List.of(
                             new Spot(c.x(), below + block.height() + 10),
@@ -128,17 +128,50 @@ final class Labels extends SchematicPart {
         }
     }
 
-    private String state(Fitted item) {
-        if (item instanceof Selector) {
-            return "on " + position(item);
+    /** Whether the pressure behind an item is written: in a busy drawing behind pumps alone. */
+    private record Pressed(boolean busy) implements SomeKinds<Boolean> {
+        @Override
+        public Boolean otherwise(Item item) {
+            return !busy;
         }
-        if (item instanceof ShutOff) {
-            return subject.condition().shutValves().contains(item.id()) ? "shut" : "open";
+
+        @Override
+        public Boolean pump(Pump pump) {
+            return true;
         }
-        if (item instanceof Pump) {
-            return subject.condition().stopped().contains(item.id()) ? "off" : "on";
+
+        @Override
+        public Boolean strainer(Strainer strainer) {
+            return false;
         }
-        return "";
+
+        @Override
+        public Boolean tee(Tee tee) {
+            return false;
+        }
+    }
+
+    /** How a handle or switch stands; nothing of what has none. */
+    private final class State implements SomeKinds<String> {
+        @Override
+        public String otherwise(Item item) {
+            return "";
+        }
+
+        @Override
+        public String selector(Selector selector) {
+            return "on " + position(selector);
+        }
+
+        @Override
+        public String shutOff(ShutOff valve) {
+            return subject.condition().shutValves().contains(valve.id()) ? "shut" : "open";
+        }
+
+        @Override
+        public String pump(Pump pump) {
+            return subject.condition().stopped().contains(pump.id()) ? "off" : "on";
+        }
     }
 
     private void runLabel(Run run) {

@@ -19,7 +19,6 @@ import ration.flow.PathLine;
 import ration.flow.PathLine.At;
 import ration.flow.PathLine.Stretch;
 import ration.model.FuelSystem;
-import ration.model.Run;
 import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -128,7 +127,7 @@ public final class PathProfile {
     private void ground(double width, double height) {
         List<Mark> marks = new ArrayList<>();
         for (Stretch s : now) {
-            if (!(s.item() instanceof Run) && !(s.item() instanceof Tank)) {
+            if (s.run().isEmpty() && !s.tank()) {
                 marks.add(new Box(across.at(s.start()), TOP - 6, across.at(s.end()) - across.at(s.start()),
                         height - BOTTOM - TOP + 6, 0, Ink.GRID, SchematicPart.NO_PEN));
             }
@@ -156,7 +155,7 @@ public final class PathProfile {
     private List<Spot> heads(List<Stretch> line) {
         List<Spot> spots = new ArrayList<>();
         for (Stretch s : line) {
-            boolean run = s.item() instanceof Run;
+            boolean run = s.run().isPresent();
             double head = s.headIn();
             double length = Math.max(1e-9, s.end() - s.start());
             for (int i = 0; i < s.way().size(); i++) {
@@ -207,7 +206,7 @@ public final class PathProfile {
     /** The fuel the path starts in. */
     private void tank(List<Mark> marks) {
         Stretch first = now.get(0);
-        if (!pressures && first.item() instanceof Tank) {
+        if (!pressures && first.tank()) {
             double x = across.at(first.start());
             double top = up.at(first.headIn());
             double foot = up.at(first.way().get(0).height());
@@ -230,7 +229,7 @@ public final class PathProfile {
             Stretch s = now.get(i);
             boolean last = i == now.size() - 1;
             boolean first = i == 0;
-            if (s.item() instanceof Run && !last) {
+            if (s.run().isPresent() && !last) {
                 continue;
             }
             At at = first ? s.way().get(0) : s.way().get(s.way().size() - 1);
@@ -283,7 +282,7 @@ public final class PathProfile {
             for (At at : s.way()) {
                 double h = s.headIn() + (s.headOut() - s.headIn()) * (at.along() - s.start())
                         / Math.max(1e-9, s.end() - s.start());
-                if (s.item() instanceof Run && h - at.height() > most) {
+                if (s.run().isPresent() && h - at.height() > most) {
                     most = h - at.height();
                     where = at;
                     head = h;
@@ -308,11 +307,11 @@ public final class PathProfile {
         Occupancy taken = new Occupancy();
         for (boolean runs : new boolean[] {false, true}) {
             for (Stretch s : now) {
-                boolean run = s.item() instanceof Run;
+                boolean run = s.run().isPresent();
                 if (run != runs) {
                     continue;
                 }
-                String text = s.item() instanceof Tank ? "Tank" : s.item().name();
+                String text = s.tank() ? "Tank" : s.item().name();
                 double w = measure.width(text, 11, !run);
                 double x = Math.min(width - 6 - w / 2, Math.max(LEFT - 30 + w / 2, across.at((s.start() + s.end()) / 2)));
                 for (double y : new double[] {TOP - 14, TOP - 28}) {

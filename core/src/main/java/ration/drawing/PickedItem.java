@@ -25,58 +25,56 @@ import ration.quantity.UnitSystem;
 /** The ring, guide, height tag and pressure dimension of the picked item. */
 final class PickedItem extends SchematicPart {
 
+    private static final Pen RING = Pen.of(Ink.OLIVE, 2.5);
+
     PickedItem(SchematicPart sheet) {
         super(sheet);
     }
 
     void pickedGuide() {
-        picked().filter(i -> !(i instanceof Run)).ifPresent(i -> {
+        picked().filter(i -> i.only(Run.class).isEmpty()).ifPresent(i -> {
             Spot c = place.centre(i);
             piece("", Kind.GROUND, line(RULER, c.y(), c.x(), c.y(), Pen.of(Ink.OLIVE, 1.2, 1.0, 4.0)));
         });
     }
 
     void pickedMarks() {
-        if (picked().isEmpty()) {
-            return;
-        }
-        Item item = picked().get();
-        Pen ring = Pen.of(Ink.OLIVE, 2.5);
-        if (item instanceof Run run) {
-            List<Spot> way = place.way(run);
-            if (way.size() > 1) {
-                double w = width(run) / 2 + 6;
-                List<Mark> marks = new ArrayList<>();
-                for (Spot s : List.of(way.get(0), way.get(way.size() - 1))) {
-                    marks.add(new Disc(s, 5, Ink.PANEL, ring));
-                }
-                int longest = 1;
-                for (int i = 1; i < way.size(); i++) {
-                    longest = span(way, i) > span(way, longest) ? i : longest;
-                }
-                Spot a = way.get(longest - 1);
-                Spot b = way.get(longest);
-                marks.add(new Box(Math.min(a.x(), b.x()) - w, Math.min(a.y(), b.y()) - w,
-                        Math.abs(a.x() - b.x()) + 2 * w, Math.abs(a.y() - b.y()) + 2 * w, 4, Ink.NONE, ring));
-                piece(item.id(), Kind.SYMBOL, "", marks);
+        picked().ifPresent(item -> item.only(Run.class).ifPresentOrElse(this::ring, () -> standing(item)));
+    }
+
+    /** Round the longest straight of a run and at its ends. */
+    private void ring(Run run) {
+        List<Spot> way = place.way(run);
+        if (way.size() > 1) {
+            double w = width(run) / 2 + 6;
+            List<Mark> marks = new ArrayList<>();
+            for (Spot s : List.of(way.get(0), way.get(way.size() - 1))) {
+                marks.add(new Disc(s, 5, Ink.PANEL, RING));
             }
-            return;
+            int longest = 1;
+            for (int i = 1; i < way.size(); i++) {
+                longest = span(way, i) > span(way, longest) ? i : longest;
+            }
+            Spot a = way.get(longest - 1);
+            Spot b = way.get(longest);
+            marks.add(new Box(Math.min(a.x(), b.x()) - w, Math.min(a.y(), b.y()) - w,
+                    Math.abs(a.x() - b.x()) + 2 * w, Math.abs(a.y() - b.y()) + 2 * w, 4, Ink.NONE, RING));
+            piece(run.id(), Kind.SYMBOL, "", marks);
         }
+    }
+
+    /** Round what stands, with its height at the ruler. */
+    private void standing(Item item) {
         Spot c = place.centre(item);
         List<Mark> marks = new ArrayList<>();
-        if (item instanceof Tank tank) {
-            List<Spot> outline = outline(tank);
-            double l = outline.stream().mapToDouble(Spot::x).min().orElse(0) - 8;
-            double t = outline.stream().mapToDouble(Spot::y).min().orElse(0) - 8;
-            double r = outline.stream().mapToDouble(Spot::x).max().orElse(0) + 8;
-            double b = outline.stream().mapToDouble(Spot::y).max().orElse(0) + 8;
-            marks.add(new Box(l, t, r - l, b - t, 4, Ink.NONE, ring));
-        } else {
-            double[] body = place.body((Fitted) item);
-            double foot = body[3] + (item instanceof Strainer ? 4 : 8);
-            marks.add(new Box(body[0] - 9, body[1] - 9, body[2] - body[0] + 18, foot - body[1] + 9, 4, Ink.NONE, ring));
+        item.only(Tank.class).map(place::box).ifPresent(b -> marks.add(new Box(b[0] - 8, b[2] - 8, b[1] - b[0] + 16, b[3] - b[2] + 16, 4, Ink.NONE,
+                RING)));
+        item.only(Fitted.class).ifPresent(fitted -> {
+            double[] body = place.body(fitted);
+            double foot = body[3] + (item.only(Strainer.class).isPresent() ? 4 : 8);
+            marks.add(new Box(body[0] - 9, body[1] - 9, body[2] - body[0] + 18, foot - body[1] + 9, 4, Ink.NONE, RING));
             headDimension(item, c, marks);
-        }
+        });
         String tag = UnitSystem.figure(units.unit(Dimension.LENGTH).fromSi(place.heightAt(c.y())),
                 units == UnitSystem.US ? 1 : 0);
         piece(item.id(), Kind.SYMBOL, "", marks);

@@ -148,13 +148,12 @@ final class PressureStrip extends SchematicPart {
         }
         for (PathStep step : flow.get().path()) {
             Optional<Item> item = system.item(step.item());
-            if (item.isPresent() && item.get() instanceof Run run) {
+            item.flatMap(i -> i.only(Run.class)).ifPresent(run -> {
                 boolean forward = flow.get().flow(run.id()) > 0;
                 stop(stops, run.id(), forward ? run.from() : run.to());
                 stop(stops, run.id(), forward ? run.to() : run.from());
-            } else if (item.isPresent() && item.get() instanceof Tank tank) {
-                stops.add(new Stop(tank.id(), place.centre(tank).x(), 0));
-            }
+            });
+            item.flatMap(i -> i.only(Tank.class)).ifPresent(tank -> stops.add(new Stop(tank.id(), place.centre(tank).x(), 0)));
         }
         return stops;
     }

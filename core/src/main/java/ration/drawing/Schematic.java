@@ -18,6 +18,8 @@ import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Selector;
+import ration.model.SomeKinds;
+import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
@@ -73,12 +75,26 @@ public final class Schematic {
 
     /** The symbol of an item alone, as drawn in the schematic, for cards and lists. */
     public static Picture icon(Item item) {
-        List<Mark> marks = item instanceof Fitted fitted ? Symbols.alone(fitted, new Spot(24, 22))
-                : item instanceof Run run ? List.of(SchematicPart.line(4, 22, 44, 22, Pen.of(Ink.FUEL, SchematicPart.width(run))))
-                : List.of(new Path(List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)), true,
-                        Ink.FUEL_TINT, Pen.of(Ink.INK, 2), 0));
-        return new Picture(48, 48, List.of(new Piece(item.id(), Kind.SYMBOL, item.kind(), marks)));
+        return new Picture(48, 48, List.of(new Piece(item.id(), Kind.SYMBOL, item.kind(), item.as(ALONE))));
     }
+
+    private static final SomeKinds<List<Mark>> ALONE = new SomeKinds<>() {
+        @Override
+        public List<Mark> otherwise(Item item) {
+            return Symbols.alone((Fitted) item, new Spot(24, 22));
+        }
+
+        @Override
+        public List<Mark> run(Run run) {
+            return List.of(SchematicPart.line(4, 22, 44, 22, Pen.of(Ink.FUEL, SchematicPart.width(run))));
+        }
+
+        @Override
+        public List<Mark> tank(Tank tank) {
+            return List.of(new Path(List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)), true, Ink.FUEL_TINT, Pen.of(Ink.INK,
+                    2), 0));
+        }
+    };
 
     /** True in height, with its level where the answer tells it. */
     private static List<Mark> header(SchematicPart sheet, Header header, Spot c) {
@@ -106,7 +122,7 @@ public final class Schematic {
     private static void symbol(SchematicPart sheet, Fitted item) {
         List<Mark> marks = marks(sheet, item);
         String words = item.name() + ", " + item.kind();
-        if (item instanceof Selector) {
+        if (item.only(Selector.class).isPresent()) {
             words += ", on " + sheet.position(item);
         }
         Optional<OptionalDouble> p = sheet.flow.map(f -> f.pressure(new PortRef(item.id(),

@@ -15,8 +15,6 @@ import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
-import ration.geometry.Point2;
-import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Outlet;
@@ -129,18 +127,15 @@ class SchematicPart {
         List<Spot> spots = new ArrayList<>();
         for (PathStep step : flow.get().path()) {
             Optional<Item> item = system.item(step.item());
-            if (item.isEmpty()) {
-                continue;
-            }
-            if (item.get() instanceof Run run) {
+            item.flatMap(i -> i.only(Run.class)).ifPresent(run -> {
                 boolean forward = flow.get().flow(run.id()) > 0;
                 place.port(forward ? run.from() : run.to()).ifPresent(s -> add(spots, s.x(), step.headIn()));
                 place.port(forward ? run.to() : run.from()).ifPresent(s -> add(spots, s.x(), step.headOut()));
-            } else if (item.get() instanceof Tank tank) {
-                Spot c = place.centre(tank);
+            });
+            item.flatMap(i -> i.only(Tank.class)).map(place::centre).ifPresent(c -> {
                 add(spots, c.x(), step.headIn());
                 add(spots, c.x() + 0.01, step.headOut());
-            }
+            });
         }
         return spots;
     }
@@ -292,7 +287,7 @@ class SchematicPart {
     }
 
     OptionalDouble pickedY() {
-        return picked().filter(i -> !(i instanceof Run)).map(i -> OptionalDouble.of(place.centre(i).y()))
+        return picked().filter(i -> i.only(Run.class).isEmpty()).map(i -> OptionalDouble.of(place.centre(i).y()))
                 .orElse(OptionalDouble.empty());
     }
 }

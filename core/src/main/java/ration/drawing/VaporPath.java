@@ -154,14 +154,14 @@ public final class VaporPath {
     private void items() {
         Map<String, double[]> spans = new LinkedHashMap<>();
         for (Gap g : gaps) {
-            if (!(project.system().item(g.item()).orElse(null) instanceof Run)) {
+            if (project.system().item(g.item()).flatMap(i -> i.only(Run.class)).isEmpty()) {
                 spans.merge(g.item(), new double[] {px(g.along()), px(g.along())}, (a, b) -> new double[] {a[0], b[1]});
             }
         }
         Occupancy taken = new Occupancy();
         List<Mark> marks = new ArrayList<>();
         spans.forEach((id, span) -> {
-            String name = project.system().item(id).map(i -> i instanceof Tank ? "Outlet" : i.name()).orElse(id);
+            String name = project.system().item(id).map(i -> i.only(Tank.class).map(t -> "Outlet").orElse(i.name())).orElse(id);
             double half = measure.width(name, 11, true) / 2;
             double middle = Math.max(LEFT + half - 6, Math.min(x.toPx() + RIGHT - half - 4, (span[0] + span[1]) / 2));
             marks.add(new Box(span[0], TOP - 4, Math.max(3, span[1] - span[0]), y.fromPx() - TOP + 4, 0, Ink.GRID,

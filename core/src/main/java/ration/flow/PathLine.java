@@ -41,6 +41,16 @@ public final class PathLine {
             way = List.copyOf(way);
         }
 
+        /** Its run; empty of what is none. */
+        public Optional<Run> run() {
+            return item.only(Run.class);
+        }
+
+        /** Whether the fuel stands here before it sets out. */
+        public boolean tank() {
+            return item.only(Tank.class).isPresent();
+        }
+
         public double start() {
             return way.get(0).along();
         }
@@ -75,8 +85,9 @@ public final class PathLine {
                 continue;
             }
             List<At> way = new ArrayList<>();
-            if (item.get() instanceof Run run) {
-                along = unroll(system, answer, run, zero, along, way);
+            Optional<Run> run = item.get().only(Run.class);
+            if (run.isPresent()) {
+                along = unroll(system, answer, run.get(), zero, along, way);
             } else {
                 double in = portHeight(system, answer, path, i, -1).orElse(Double.NaN) - zero;
                 double out = portHeight(system, answer, path, i, 1).orElse(Double.NaN) - zero;
@@ -85,9 +96,8 @@ public final class PathLine {
                 if (Double.isNaN(from)) {
                     continue;
                 }
-                Point3 place = item.get() instanceof Fitted fitted ? fitted.place().point()
-                        : item.get() instanceof Tank tank && !tank.outlets().isEmpty()
-                        ? tank.outlets().get(0).place().point() : inlet.get();
+                Point3 place = item.get().only(Fitted.class).map(f -> f.place().point()).or(() -> item.get().only(Tank.class).flatMap(t -> t.outlets()
+                        .stream().findFirst()).map(o -> o.place().point())).orElse(inlet.get());
                 way.add(new At(along, from, place));
                 along += ITEM_LENGTH;
                 way.add(new At(along, to, place));

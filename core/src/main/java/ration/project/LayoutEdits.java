@@ -10,10 +10,12 @@ import ration.model.Header;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.Outlet;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Selector;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
@@ -42,18 +44,22 @@ public final class LayoutEdits {
 
     /** What A does at an item: follow it, insert in a run, or feed it where it still needs feeding. */
     public static Optional<Spot> addingAt(FuelSystem system, String picked) {
-        Optional<Item> item = system.item(picked);
-        if (item.isEmpty()) {
-            return Optional.empty();
-        }
-        if (item.get() instanceof Run) {
-            return Optional.of(Spot.IN_RUN);
-        }
-        if (item.get() instanceof EngineInlet) {
-            return Optional.of(Spot.UPSTREAM);
-        }
-        return Optional.of(freeInlet(system, item.get()).isPresent() && !outletFree(system, item.get())
-                ? Spot.UPSTREAM : Spot.DOWNSTREAM);
+        return system.item(picked).map(item -> item.as(new SomeKinds<Spot>() {
+            @Override
+            public Spot otherwise(Item other) {
+                return freeInlet(system, other).isPresent() && !outletFree(system, other) ? Spot.UPSTREAM : Spot.DOWNSTREAM;
+            }
+
+            @Override
+            public Spot run(Run run) {
+                return Spot.IN_RUN;
+            }
+
+            @Override
+            public Spot engineInlet(EngineInlet inlet) {
+                return Spot.UPSTREAM;
+            }
+        }));
     }
 
     private static boolean outletFree(FuelSystem system, Item item) {
@@ -61,10 +67,9 @@ public final class LayoutEdits {
     }
 
     private static Optional<PortRef> outlet(Item item) {
-        if (item instanceof Tank tank) {
-            return tank.outlets().stream().findFirst().map(o -> new PortRef(tank.id(), o.name()));
-        }
-        return item.ports().contains(Item.OUT) ? Optional.of(new PortRef(item.id(), Item.OUT)) : Optional.empty();
+        Optional<String> first = item.only(Tank.class).map(t -> t.outlets().stream().findFirst().map(Outlet::name)).orElse(item.ports().contains(Item.OUT)
+                ? Optional.of(Item.OUT) : Optional.empty());
+        return first.map(port -> new PortRef(item.id(), port));
     }
 
     /** Ports of an item by which fuel leaves on its way to the engine. */
@@ -74,7 +79,7 @@ public final class LayoutEdits {
     }
 
     private static Optional<PortRef> freeInlet(FuelSystem system, Item item) {
-        if (item instanceof Tank) {
+        if (item.only(Tank.class).isPresent()) {
             return Optional.empty();
         }
         List<String> leaving = leaving(item);
@@ -85,7 +90,7 @@ public final class LayoutEdits {
     /** What may be added at a spot. */
     public static List<NewItem> offers(FuelSystem system, String picked, Spot spot) {
         List<NewItem> offers = new ArrayList<>(List.of(NewItem.values()));
-        boolean occupied = system.item(picked).map(i -> i instanceof EngineInlet
+        boolean occupied = system.item(picked).map(i -> i.only(EngineInlet.class).isPresent()
                 && system.runAt(new PortRef(i.id(), Item.IN)).isPresent()).orElse(false);
         if (spot == Spot.IN_RUN || spot == Spot.DOWNSTREAM || spot == Spot.UPSTREAM && occupied) {
             offers.remove(NewItem.TANK);
@@ -215,7 +220,7 @@ public final class LayoutEdits {
                 .plus(new Point3(10 * INCH, 0, kind == NewItem.TANK ? 20 * INCH : -6 * INCH));
         Item added = kind.make(with, at);
         FuelSystem more = with.plus(added);
-        return Optional.of(added instanceof Tank ? joined(more, outlet(added).orElseThrow(), branch, added)
+        return Optional.of(added.only(Tank.class).isPresent() ? joined(more, outlet(added).orElseThrow(), branch, added)
                 : joined(more, branch, inlet(added), added));
     }
 
@@ -225,17 +230,18 @@ public final class LayoutEdits {
      */
     public static Optional<Outcome> remove(FuelSystem system, String id) {
         Optional<Item> item = system.item(id);
-        if (item.isEmpty() || item.get() instanceof EngineInlet) {
+        if (item.isEmpty() || item.get().only(EngineInlet.class).isPresent()) {
             return Optional.empty();
         }
-        if (item.get() instanceof Run run) {
-            return Optional.of(new Outcome(system.minus(id), run.from().item()));
+        Optional<Run> line = item.get().only(Run.class);
+        if (line.isPresent()) {
+            return Optional.of(new Outcome(system.minus(id), line.get().from().item()));
         }
         Topology topology = Topology.of(system);
         List<Run> lines = topology.meeting(id);
         List<Run> in = topology.arriving(id);
         List<Run> out = topology.leaving(id);
-        if (in.size() == 1 && out.size() == 1 && !(item.get() instanceof Tank)) {
+        if (in.size() == 1 && out.size() == 1 && item.get().only(Tank.class).isEmpty()) {
             Run a = in.get(0);
             Run b = out.get(0);
             List<Place> points = new ArrayList<>(a.points());
@@ -289,9 +295,8 @@ public final class LayoutEdits {
         if (item.isEmpty()) {
             return Optional.empty();
         }
-        FuelSystem with = item.get() instanceof EngineInlet inlet && !inlet.returns()
-                && inlet.style() != EngineInlet.Style.FLOAT ? system.replace(inlet.withStyle(inlet.style(), true))
-                : system;
+        FuelSystem with = item.get().only(EngineInlet.class).filter(i -> !i.returns() && i.style() != EngineInlet.Style.FLOAT).map(i -> system.replace(i
+                .withStyle(i.style(), true))).orElse(system);
         Optional<PortRef> from = givesBack(with, with.item(picked).orElseThrow());
         if (from.isEmpty()) {
             return Optional.empty();
@@ -316,26 +321,45 @@ public final class LayoutEdits {
         return new Outcome(system.plus(run), run.id());
     }
 
+    /** Ports by which an item may give fuel back. */
+    private static final SomeKinds<List<String>> GIVES_BACK = new SomeKinds<>() {
+        @Override
+        public List<String> otherwise(Item item) {
+            return List.of(Item.OUT);
+        }
+
+        @Override
+        public List<String> engineInlet(EngineInlet inlet) {
+            return List.of(EngineInlet.RETURN);
+        }
+
+        @Override
+        public List<String> header(Header header) {
+            return List.of(Header.VENT);
+        }
+
+        @Override
+        public List<String> selector(Selector selector) {
+            return selector.returns();
+        }
+
+        @Override
+        public List<String> tank(Tank tank) {
+            return List.of();
+        }
+    };
+
     private static Optional<PortRef> givesBack(FuelSystem system, Item item) {
-        List<String> ports = item instanceof EngineInlet ? List.of(EngineInlet.RETURN)
-                : item instanceof Header ? List.of(Header.VENT)
-                : item instanceof Selector s ? s.returns()
-                : item.ports().contains(Item.OUT) && !(item instanceof Tank) ? List.of(Item.OUT) : List.of();
-        return ports.stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
+        return item.as(GIVES_BACK).stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
                 .filter(p -> system.runAt(p).isEmpty()).findFirst();
     }
 
     /** The tank a duplex port is named after, else the one that feeds the item, else the first. */
     private static Optional<Tank> tankFor(FuelSystem system, PortRef from) {
-        if (system.item(from.item()).orElse(null) instanceof Selector s && s.returns().contains(from.port())) {
-            String inlet = from.port().replace("-return", "");
-            Optional<Tank> same = system.runAt(new PortRef(s.id(), inlet)).map(r -> r.from().item())
-                    .flatMap(system::item).filter(Tank.class::isInstance).map(Tank.class::cast);
-            if (same.isPresent()) {
-                return same;
-            }
-        }
-        return Topology.of(system).upstream(from.item(), i -> i.only(Tank.class).isPresent()).stream().map(system::item)
+        Optional<Tank> same = system.item(from.item()).flatMap(i -> i.only(Selector.class)).filter(s -> s.returns().contains(from.port())).flatMap(s ->
+                system.runAt(new PortRef(s.id(), from.port().replace("-return", "")))).flatMap(r -> system.item(r.from().item())).flatMap(i -> i.only(
+                        Tank.class));
+        return same.isPresent() ? same : Topology.of(system).upstream(from.item(), i -> i.only(Tank.class).isPresent()).stream().map(system::item)
                 .flatMap(Optional::stream).map(i -> i.only(Tank.class)).flatMap(Optional::stream).findFirst().or(() -> system.tanks()
                         .stream().findFirst());
     }
@@ -357,8 +381,9 @@ public final class LayoutEdits {
     /** Adds a drain to a tank at its lowest point, or to a strainer. */
     public static Optional<Outcome> addDrain(FuelSystem system, String picked) {
         Optional<Item> item = system.item(picked);
-        if (item.isPresent() && item.get() instanceof Strainer s && !s.drain()) {
-            return Optional.of(new Outcome(system.replace(s.withDrain(true, false)), picked));
+        Optional<Strainer> strainer = item.flatMap(i -> i.only(Strainer.class)).filter(s -> !s.drain());
+        if (strainer.isPresent()) {
+            return Optional.of(new Outcome(system.replace(strainer.get().withDrain(true, false)), picked));
         }
         Optional<Header> header = item.flatMap(i -> i.only(Header.class)).filter(h -> !h.drain());
         if (header.isPresent()) {

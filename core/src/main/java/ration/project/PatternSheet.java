@@ -3,6 +3,7 @@ package ration.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
@@ -94,8 +95,9 @@ final class PatternSheet {
     /** With another placard on the tank laid out last. */
     PatternSheet unusable(double gallons) {
         for (int i = items.size() - 1; i >= 0; i--) {
-            if (items.get(i) instanceof Tank tank) {
-                items.set(i, tank.withUnusable(Measured.of(gallons, Unit.GALLON, BY)));
+            Optional<Tank> tank = items.get(i).only(Tank.class);
+            if (tank.isPresent()) {
+                items.set(i, tank.get().withUnusable(Measured.of(gallons, Unit.GALLON, BY)));
                 return this;
             }
         }
@@ -196,17 +198,18 @@ final class PatternSheet {
 
     /** An outlet high in a tank, through which it runs over. */
     PatternSheet overflow(String tank, double down) {
-        items.replaceAll(i -> {
-            if (i instanceof Tank t && t.id().equals(tank)) {
-                List<Outlet> outlets = new ArrayList<>(t.outlets());
-                Outlet first = outlets.get(0);
-                double top = t.solid().highest(new ration.geometry.Point3(0, 0, 1));
-                outlets.add(new Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
-                        inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)), first.bore(), Optional.empty()));
-                return t.withOutlets(outlets);
-            }
-            return i;
+        return change(tank, t -> {
+            List<Outlet> outlets = new ArrayList<>(t.outlets());
+            Outlet first = outlets.get(0);
+            double top = t.solid().highest(new ration.geometry.Point3(0, 0, 1));
+            outlets.add(new Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
+                    inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)), first.bore(), Optional.empty()));
+            return t.withOutlets(outlets);
         });
+    }
+
+    private PatternSheet change(String tank, UnaryOperator<Tank> how) {
+        items.replaceAll(i -> i.only(Tank.class).filter(t -> t.id().equals(tank)).<Item>map(how).orElse(i));
         return this;
     }
 
@@ -226,8 +229,7 @@ final class PatternSheet {
 
     /** The system without a return port that nothing comes back through. */
     FuelSystem system(double firewallStation, double top, double foot, String tank, String unused) {
-        items.replaceAll(i -> i instanceof Tank t && t.id().equals(tank)
-                ? t.withReturns(t.returns().stream().filter(r -> !r.name().equals(unused)).toList()) : i);
+        change(tank, t -> t.withReturns(t.returns().stream().filter(r -> !r.name().equals(unused)).toList()));
         return system(firewallStation, top, foot);
     }
 

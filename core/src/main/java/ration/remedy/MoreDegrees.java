@@ -22,6 +22,7 @@ import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Run;
 import ration.model.RunBuild;
+import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tag;
 import ration.model.Tank;
@@ -85,28 +86,13 @@ public final class MoreDegrees {
 
     private static List<Change> changes(Project project, VaporAnswer vapor) {
         List<Change> all = new ArrayList<>();
-        boolean before = true;
-        for (PathStep step : vapor.look().demand().path()) {
-            Item item = project.system().item(step.item()).orElse(null);
-            if (item instanceof Run run) {
-                if (!run.build().marks().sleeved()) {
-                    all.add(new Change("Sleeve on " + run.name(), on(run, Run.class, r -> r.with(r.build().with(
-                            new RunBuild.Marks(true, r.build().marks().moving(), r.build().marks().temporary()))))));
-                }
-                if (before) {
-                    run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
-                            on(run, Run.class, r -> r.resized(up)))));
-                }
-            } else if (item instanceof Pump pump) {
-                shroud(project, pump).ifPresent(all::add);
-                all.add(new Change(pump.name() + " 6 in lower", on(pump, Pump.class, x -> x.with(new Tag(
-                        x.id(), x.name(), x.place().raised(-LOWER))))));
-                before = false;
-            } else if (item instanceof Strainer s && before) {
-                shroud(project, s).ifPresent(all::add);
-                all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(
-                        f.times(0.5))).orElse(x).withLoss(x.loss().times(0.5)))));
-            }
+        List<Item> path = vapor.look().demand().path().stream().map(s -> project.system().item(s.item())).flatMap(Optional::stream).toList();
+        int first = 0;
+        while (first < path.size() && path.get(first).only(Pump.class).isEmpty()) {
+            first++;
+        }
+        for (int i = 0; i < path.size(); i++) {
+            all.addAll(path.get(i).as(new Gains(project, i < first)));
         }
         smallReturn(project, vapor).ifPresent(all::add);
         Volatility now = project.heat().volatility();
@@ -117,10 +103,51 @@ public final class MoreDegrees {
         return all;
     }
 
+    /** What gains degrees at an item; suction is what comes before the first pump. */
+    private record Gains(Project project, boolean suction) implements SomeKinds<List<Change>> {
+
+        @Override
+        public List<Change> otherwise(Item item) {
+            return List.of();
+        }
+
+        @Override
+        public List<Change> run(Run run) {
+            List<Change> all = new ArrayList<>();
+            if (!run.build().marks().sleeved()) {
+                all.add(new Change("Sleeve on " + run.name(), on(run, Run.class, r -> r.with(r.build().with(
+                        new RunBuild.Marks(true, r.build().marks().moving(), r.build().marks().temporary()))))));
+            }
+            if (suction) {
+                run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
+                        on(run, Run.class, r -> r.resized(up)))));
+            }
+            return all;
+        }
+
+        @Override
+        public List<Change> pump(Pump pump) {
+            List<Change> all = new ArrayList<>(shroud(project, pump));
+            all.add(new Change(pump.name() + " 6 in lower", on(pump, Pump.class, x -> x.with(new Tag(x.id(), x.name(), x.place().raised(-LOWER))))));
+            return all;
+        }
+
+        @Override
+        public List<Change> strainer(Strainer s) {
+            if (!suction) {
+                return List.of();
+            }
+            List<Change> all = new ArrayList<>(shroud(project, s));
+            all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(f.times(0.5))).orElse(x).withLoss(
+                    x.loss().times(0.5)))));
+            return all;
+        }
+    }
+
     /** Blast air round a body that stands in the engine bay. */
-    private static Optional<Change> shroud(Project project, Fitted body) {
+    private static List<Change> shroud(Project project, Fitted body) {
         boolean hot = PathHeat.zone(project.system(), project.heat(), body.id(), body.place().point()) == Zone.ENGINE_BAY;
-        return hot ? Optional.of(new Change("Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD)))) : Optional.empty();
+        return hot ? List.of(new Change("Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD)))) : List.of();
     }
 
     /**
@@ -130,13 +157,9 @@ public final class MoreDegrees {
     private static Optional<Change> smallReturn(Project project, VaporAnswer vapor) {
         FuelSystem system = project.system();
         List<PathStep> path = vapor.look().demand().path();
-        Pump pump = null;
-        Tank tank = null;
-        for (PathStep step : path) {
-            Item item = system.item(step.item()).orElse(null);
-            pump = item instanceof Pump p ? p : pump;
-            tank = item instanceof Tank t && tank == null ? t : tank;
-        }
+        List<Item> items = path.stream().map(s -> system.item(s.item())).flatMap(Optional::stream).toList();
+        Pump pump = items.stream().flatMap(i -> i.only(Pump.class).stream()).reduce((a, b) -> b).orElse(null);
+        Tank tank = items.stream().flatMap(i -> i.only(Tank.class).stream()).findFirst().orElse(null);
         if (pump == null || tank == null || tank.outlets().isEmpty() || system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
                 || system.tanks().stream().anyMatch(t -> t.returns().stream().anyMatch(r -> system.runAt(new PortRef(t.id(),
                 r.name())).isPresent()))) {

@@ -11,12 +11,12 @@ import ration.flow.PathLine;
 import ration.fluid.VaporPressure;
 import ration.geometry.Point3;
 import ration.heat.Heat;
+import ration.heat.HeatFigure;
 import ration.heat.Warming;
 import ration.heat.Zone;
+import ration.model.Firewall;
 import ration.model.FuelSystem;
 import ration.model.Pump;
-import ration.model.Run;
-import ration.model.Tank;
 
 /**
  * Pressure and temperature along the path of one answer.
@@ -49,6 +49,7 @@ public record PathHeat(List<Gap> gaps) {
         VaporPressure vapor = heat.vapor();
         double kelvin = air.fuelKelvin();
         double density = answer.fluid().density();
+        ZoneAir zones = new ZoneAir(system, heat, power, air.altitudeM());
         for (int i = 0; i < stretches.size(); i++) {
             PathLine.Stretch s = stretches.get(i);
             double mass = density * flow(stretches, i, answer);
@@ -56,10 +57,9 @@ public record PathHeat(List<Gap> gaps) {
                 PathLine.At at = s.way().get(k);
                 if (k > 0) {
                     PathLine.At before = s.way().get(k - 1);
-                    kelvin = s.item() instanceof Run run ? Warming.along(kelvin, heat.air(zone(system, heat, run.id(),
-                            before.place().toward(at.place(), 0.5)), power, air.altitudeM()), Math.PI * run.size().bore()
-                            * heat.through(run) * (at.along() - before.along()), mass) : through(system, heat, s, kelvin, mass,
-                            answer, power, air);
+                    double start = kelvin;
+                    kelvin = s.run().map(run -> Warming.along(start, zones.at(run.id(), before.place().toward(at.place(), 0.5)), Math.PI * run.size()
+                            .bore() * heat.through(run) * (at.along() - before.along()), mass)).orElseGet(() -> through(zones, s, start, mass, answer));
                 }
                 double gauge = (s.head(at.along()) - at.height()) * answer.weight();
                 gaps.add(new Gap(s.item().id(), at.along(), ambient + gauge, gauge, kelvin, vapor.pascal(kelvin),
@@ -76,10 +76,10 @@ public record PathHeat(List<Gap> gaps) {
 
     private static String what(PathLine.Stretch s, int k) {
         if (k == 0) {
-            return s.item() instanceof Run ? "start" : "inlet";
+            return s.run().isPresent() ? "start" : "inlet";
         }
         if (k == s.way().size() - 1) {
-            return s.item() instanceof Run ? "end" : "outlet";
+            return s.run().isPresent() ? "end" : "outlet";
         }
         boolean high = s.way().get(k).height() > s.way().get(k - 1).height() && s.way().get(k).height() > s.way().get(k + 1)
                 .height();
@@ -89,8 +89,8 @@ public record PathHeat(List<Gap> gaps) {
     private static double flow(List<PathLine.Stretch> stretches, int at, FlowAnswer answer) {
         for (int d = 0; d < stretches.size(); d++) {
             for (int i : new int[] {at - d, at + d}) {
-                if (i >= 0 && i < stretches.size() && stretches.get(i).item() instanceof Run run) {
-                    return Math.abs(answer.flow(run.id()));
+                if (i >= 0 && i < stretches.size() && stretches.get(i).run().isPresent()) {
+                    return Math.abs(answer.flow(stretches.get(i).item().id()));
                 }
             }
         }
@@ -109,21 +109,42 @@ public record PathHeat(List<Gap> gaps) {
     }
 
     /** A body that is no run: it takes up heat through its skin, and a pump that runs adds what it does not turn into pressure. */
-    private static double through(FuelSystem system, Heat heat, PathLine.Stretch s, double kelvin, double mass,
-            FlowAnswer answer, Power power, Air air) {
-        double weight = answer.weight();
-        if (s.item() instanceof Tank || mass < 1e-9) {
+    private static double through(ZoneAir zones, PathLine.Stretch s, double kelvin, double mass, FlowAnswer answer) {
+        if (s.tank() || mass < 1e-9) {
             return kelvin;
         }
-        double zone = heat.air(zone(system, heat, s.item().id(), s.way().get(0).place()), power, air.altitudeM());
-        double after = Warming.along(kelvin, zone, BODY * heat.si(ration.heat.HeatFigure.BARE), mass);
-        if (s.item() instanceof Pump pump && !answer.condition().stopped().contains(pump.id())) {
-            double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * weight) * mass / answer.fluid().density();
-            double spent = pump.build().current().map(c -> Math.max(0, c.si() * VOLTS - hydraulic)).orElse(hydraulic
-                    * (1 / EFFICIENCY - 1));
-            after += spent / (mass * Warming.SPECIFIC_HEAT);
+        double zone = zones.at(s.item().id(), s.way().get(0).place());
+        double after = Warming.along(kelvin, zone, BODY * zones.heat.si(HeatFigure.BARE), mass);
+        double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * answer.weight()) * mass / answer.fluid().density();
+        double spent = s.item().only(Pump.class).filter(p -> !answer.condition().stopped().contains(p.id())).map(p -> p.build().current().map(c -> Math.max(0,
+                c.si() * VOLTS - hydraulic)).orElse(hydraulic * (1 / EFFICIENCY - 1))).orElse(0.0);
+        return after + spent / (mass * Warming.SPECIFIC_HEAT);
+    }
+
+    /** The air of every zone on a day, found once for a whole path. */
+    private static final class ZoneAir {
+        private final Heat heat;
+        private final Optional<Firewall> wall;
+        private final boolean engineForward;
+        private final boolean engine;
+        private final double[] kelvin = new double[Zone.values().length];
+
+        ZoneAir(FuelSystem system, Heat heat, Power power, double altitudeM) {
+            this.heat = heat;
+            this.wall = system.firewall();
+            Optional<Point3> inlet = system.inlet().map(e -> e.place().point());
+            this.engine = inlet.isPresent();
+            this.engineForward = wall.isPresent() && engine && inlet.get().x() < wall.get().station().si();
+            for (Zone z : Zone.values()) {
+                kelvin[z.ordinal()] = heat.air(z, power, altitudeM);
+            }
         }
-        return after;
+
+        double at(String item, Point3 place) {
+            Zone said = heat.zones().get(item);
+            boolean bay = wall.isPresent() && engine && place.x() < wall.get().station().si() == engineForward;
+            return kelvin[(said != null ? said : bay ? Zone.ENGINE_BAY : Zone.CABIN).ordinal()];
+        }
     }
 
     /** The point with the fewest degrees left; where a line ends at an item, the item. */

@@ -2,8 +2,10 @@ package ration.vapor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import ration.condition.Power;
 import ration.fluid.VaporPressure;
+import ration.geometry.Point3;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.heat.Soak;
@@ -40,25 +42,23 @@ public record SoakPath(String item, String name, Soak soak, double boils, boolea
         double startOver = heat.air(Zone.ENGINE_BAY, power, altitudeM) - outside;
         for (Gap g : path.leastOfEach(vapor)) {
             Item item = system.item(g.item()).orElse(null);
-            if (item == null || item instanceof Tank || !inBay(system, heat, item)) {
+            if (item == null || item.only(Tank.class).isPresent() || !inBay(system, heat, item)) {
                 continue;
             }
-            double lag = item instanceof Run run ? 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))
-                    : BODY_LAG / heat.si(HeatFigure.BARE);
+            Optional<Run> line = item.only(Run.class);
+            double lag = line.map(run -> 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))).orElse(BODY_LAG / heat.si(
+                    HeatFigure.BARE));
             double standing = Heat.ambient(altitudeM) + Math.min(0, g.gauge());
             all.add(new SoakPath(item.id(), item.name(), new Soak(outside, startOver, heat.si(HeatFigure.BAY_SOAK_OVER),
-                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), item instanceof Run));
+                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), line.isPresent()));
         }
         all.sort((a, b) -> Double.compare(b.hottest(), a.hottest()));
         return all;
     }
 
     private static boolean inBay(FuelSystem system, Heat heat, Item item) {
-        if (item instanceof Fitted f) {
-            return hot(PathHeat.zone(system, heat, item.id(), f.place().point()));
-        }
-        return item instanceof Run run && system.point(run.to()).filter(p -> hot(PathHeat.zone(system, heat, run.id(), p)))
-                .isPresent();
+        Optional<Point3> place = item.only(Fitted.class).map(f -> f.place().point()).or(() -> item.only(Run.class).flatMap(r -> system.point(r.to())));
+        return place.filter(p -> hot(PathHeat.zone(system, heat, item.id(), p))).isPresent();
     }
 
     /** A shroud has no air to cool with once the engine stands. */

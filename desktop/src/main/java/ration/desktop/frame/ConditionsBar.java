@@ -30,6 +30,7 @@ import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Selector;
 import ration.model.ShutOff;
+import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -140,7 +141,7 @@ final class ConditionsBar extends HBox {
     private void update() {
         Project project = session.shown().get().project();
         Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Tank::id).toList(),
-                project.system().items().stream().filter(i -> i instanceof Selector).toList(),
+                project.system().selectors(),
                 switchable(project).stream().map(i -> i.id() + i.name()).toList(),
                 project.system().tanks().stream().map(Tank::name).toList(), project.system().hasFilter());
         if (!now.equals(structure)) {
@@ -185,8 +186,7 @@ final class ConditionsBar extends HBox {
     }
 
     private static List<Item> switchable(Project project) {
-        return project.system().items().stream().filter(i -> i instanceof Pump || i instanceof ShutOff)
-                .toList();
+        return project.system().items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(ShutOff.class).isPresent()).toList();
     }
 
     private void build(Project project) {
@@ -350,15 +350,34 @@ final class ConditionsBar extends HBox {
 
     /** Turns a selector on, opens or shuts a valve, starts or stops a pump. */
     void operate(Item item) {
-        Condition c = session.condition();
-        if (item instanceof Selector s) {
+        Condition other = item.as(new Operated(session.condition()));
+        if (other != session.condition()) {
+            session.look(other);
+        }
+    }
+
+    /** The case with one handle or switch moved on. */
+    private record Operated(Condition c) implements SomeKinds<Condition> {
+        @Override
+        public Condition otherwise(Item item) {
+            return c;
+        }
+
+        @Override
+        public Condition selector(Selector s) {
             List<String> names = s.positions().stream().map(Selector.Position::name).toList();
             int next = (names.indexOf(c.positions().getOrDefault(s.id(), names.get(0))) + 1) % names.size();
-            session.look(c.withPosition(s.id(), names.get(next)));
-        } else if (item instanceof ShutOff) {
-            session.look(c.withValve(item.id(), !c.shutValves().contains(item.id())));
-        } else if (item instanceof Pump) {
-            session.look(c.withPump(item.id(), c.stopped().contains(item.id())));
+            return c.withPosition(s.id(), names.get(next));
+        }
+
+        @Override
+        public Condition shutOff(ShutOff valve) {
+            return c.withValve(valve.id(), !c.shutValves().contains(valve.id()));
+        }
+
+        @Override
+        public Condition pump(Pump pump) {
+            return c.withPump(pump.id(), c.stopped().contains(pump.id()));
         }
     }
 

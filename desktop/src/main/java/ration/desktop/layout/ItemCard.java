@@ -36,19 +36,14 @@ import ration.desktop.style.PictureNodes;
 import ration.drawing.Schematic;
 import ration.flow.FlowAnswer;
 import ration.flow.PathStep;
-import ration.flow.TankLevel;
 import ration.model.EngineInlet;
-import ration.model.Fitted;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
-import ration.model.Outlet;
-import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Selector;
-import ration.model.Tank;
 import ration.project.Edit;
 import ration.project.ItemEdits;
 import ration.project.ItemFigures;
@@ -136,9 +131,7 @@ final class ItemCard extends ScrollPane {
     private String structure(Item item) {
         StringBuilder words = new StringBuilder(item.id()).append(item.kind());
         fields(item).forEach(f -> words.append('|').append(f.label()));
-        if (item instanceof Selector s) {
-            s.positions().forEach(p -> words.append('|').append(p.name()));
-        }
+        item.only(Selector.class).ifPresent(s -> s.positions().forEach(p -> words.append('|').append(p.name())));
         return words.toString();
     }
 
@@ -150,22 +143,19 @@ final class ItemCard extends ScrollPane {
         trouble.setText("");
         GridPane measured = grid();
         int row = 0;
-        if (item instanceof Run run) {
-            row = runRows(run, measured);
+        Optional<Run> run = item.only(Run.class);
+        if (run.isPresent()) {
+            row = runRows(run.get(), measured);
         }
         for (ItemFigures.Figure field : fields(item)) {
             measured.addRow(row++, Ui.whole(Ui.label(field.label())), figure(item, field), by(item, field));
         }
         body.getChildren().setAll(header(item), Ui.rule(), heading("Measured", "by"), measured, trouble);
-        if (item instanceof Run) {
-            body.getChildren().add(sizes());
-            body.getChildren().add(fittings());
-        } else if (item instanceof Selector selector) {
-            body.getChildren().add(positions(selector));
-        }
+        run.ifPresent(r -> body.getChildren().addAll(sizes(), fittings()));
+        item.only(Selector.class).ifPresent(selector -> body.getChildren().add(positions(selector)));
         body.getChildren().add(more);
         HBox actions = new HBox(8);
-        if (!(item instanceof EngineInlet)) {
+        if (item.only(EngineInlet.class).isEmpty()) {
             actions.getChildren().addAll(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)), Ui.button("What to test again?", "test-again-asked",
                     () -> LayoutActions.testAgain(session)));
         }
@@ -250,7 +240,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private void changeRun(String name, java.util.function.UnaryOperator<Run> edit) {
-        change(name, i -> i instanceof Run run ? edit.apply(run) : i);
+        change(name, i -> i.only(Run.class).<Item>map(edit).orElse(i));
     }
 
     private int runRows(Run run, GridPane grid) {
@@ -350,13 +340,13 @@ final class ItemCard extends ScrollPane {
         for (ItemFigures.Figure f : fields(item)) {
             figures.get(f.label()).update(f.value().quantity());
         }
-        if (item instanceof Run run) {
+        item.only(Run.class).ifPresent(run -> {
             size.update(run.size());
             for (Fitting f : Fitting.values()) {
                 ((Label) body.lookup("#count-" + f.name().toLowerCase(java.util.Locale.ROOT)))
                         .setText(String.valueOf(run.count(f)));
             }
-        }
+        });
         Session.Shown shown = session.shown().get();
         now.getChildren().setAll(heading("Now", shown.condition().attitude().label()
                 + String.join("", shown.condition().positions().values().stream().map(p -> ", " + p).toList())));
@@ -372,54 +362,9 @@ final class ItemCard extends ScrollPane {
 
     private void itemNow(Item item, CaseAnswer look) {
         whys = WhyFlow.ofItem(session.shown().get().project(), look, session.regime(), item);
-        FlowAnswer flow = session.regime().of(look);
-        UnitSystem units = session.units().get();
-        if (item instanceof Run run) {
-            row("Flow", units.text(Math.abs(flow.flow(run.id())), Dimension.FLOW));
-            row("Bore", units == UnitSystem.US ? UnitSystem.figure(run.size().bore() / 0.0254, 3) + " in"
-                    : UnitSystem.figure(run.size().bore() * 1000, 2) + " mm");
-            row("Reynolds number", UnitSystem.figure(flow.reynolds(run), 0));
-            loss(item.id(), flow, units);
-        } else if (item instanceof Tank tank) {
-            TankLevel level = flow.levels().get(tank.id());
-            row("Capacity", units.text(tank.solid().volume(), Dimension.VOLUME));
-            row("Contents", units.text(level.volume(), Dimension.VOLUME));
-            row("Flow out", units.text(flow.outflow(tank), Dimension.FLOW));
-            for (int i = 0; i < tank.outlets().size(); i++) {
-                Outlet o = tank.outlets().get(i);
-                double out = Math.abs(flow.outflow(tank, o));
-                row(tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1), flow.state(tank, o).word() + (out > FlowAnswer.NO_FLOW ? " "
-                        + units.text(out, Dimension.FLOW) : ""));
-            }
-            loss(item.id(), flow, units);
-        } else if (item instanceof EngineInlet inlet) {
-            row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
-            row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
-            row("Take-off demand", units.text(look.need(), Dimension.FLOW));
-            OptionalDouble left = look.inletPressureAtDemand(session.project().system());
-            left.ifPresent(p -> row("Left at demand", units.text(p, Dimension.PRESSURE)));
-            now.getChildren().add(Ui.wrapped("An open line on the ground pours more than the engine gets at its least "
-                    + "inlet pressure: judge the margin by the first figure.", "soft"));
-        } else if (item instanceof Fitted fitted) {
-            session.project().system().inlet().ifPresent(i -> row("Height over inlet", units.text(
-                    flow.height(fitted.place().point().minus(i.place().point())), Dimension.LENGTH)));
-            fitted.ports().stream().findFirst().ifPresent(first -> {
-                pressure("Pressure in", flow, new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN : first), units);
-                pressure("Pressure out", flow, new PortRef(item.id(), Item.OUT), units);
-                loss(item.id(), flow, units);
-            });
-        }
-    }
-
-    private void pressure(String label, FlowAnswer flow, PortRef port, UnitSystem units) {
-        OptionalDouble p = flow.pressure(port);
-        row(label, p.isPresent() ? units.text(p.getAsDouble(), Dimension.PRESSURE) : "cut off");
-    }
-
-    private void loss(String id, FlowAnswer flow, UnitSystem units) {
-        flow.path().stream().filter(s -> s.item().equals(id)).findFirst().ifPresent(s -> {
-            row("Head lost", units.text(s.headIn() - s.headOut(), Dimension.LENGTH));
-        });
+        ItemNow shown = item.as(new ItemNow.Of(session.project().system(), look, session.regime(), session.units().get()));
+        shown.rows().forEach(r -> row(r.label(), r.figure()));
+        shown.note().ifPresent(n -> now.getChildren().add(Ui.wrapped(n, "soft")));
     }
 
     private void row(String label, String figure) {
@@ -441,11 +386,9 @@ final class ItemCard extends ScrollPane {
                     steps.getChildren().add(Ui.button("Go to " + i.name(), "go-to-" + i.id(),
                             () -> session.picked().set(i.id()), "chip"));
                 }
-                if (f.verdict() == Verdict.SHORT && i instanceof Run run) {
-                    run.size().nextUp().ifPresent(s -> steps.getChildren().add(Ui.button("Try " + s.shortName(),
-                            "try-" + run.id(), () -> session.apply(Edit.onItem("Try " + s.shortName() + " for "
-                                    + run.name(), run.id(), Run.class, r -> r.resized(s))), "chip")));
-                }
+                i.only(Run.class).filter(r -> f.verdict() == Verdict.SHORT).ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren().add(
+                        Ui.button("Try " + s.shortName(), "try-" + run.id(), () -> session.apply(Edit.onItem("Try " + s.shortName() + " for "
+                                + run.name(), run.id(), Run.class, r -> r.resized(s))), "chip"))));
             });
             if (!steps.getChildren().isEmpty()) {
                 words.getChildren().add(steps);

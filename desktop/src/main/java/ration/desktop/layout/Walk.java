@@ -26,13 +26,12 @@ final class Walk {
     }
 
     Optional<String> downstream(String id) {
-        return system.item(id).flatMap(i -> i instanceof Run run ? Optional.of(run.to().item())
-                : topology.leaving(id).stream().findFirst().map(Run::id));
+        return system.item(id).flatMap(i -> i.only(Run.class).map(r -> r.to().item()).or(() -> topology.leaving(id).stream().findFirst().map(Run::id)));
     }
 
     Optional<String> upstream(String id) {
-        return system.item(id).flatMap(i -> i instanceof Run run ? Optional.of(run.from().item())
-                : topology.arriving(id).stream().findFirst().map(Run::id));
+        return system.item(id).flatMap(i -> i.only(Run.class).map(r -> r.from().item()).or(() -> topology.arriving(id).stream().findFirst().map(
+                Run::id)));
     }
 
     /** The next line that meets the same item, or the next tank. */
@@ -42,12 +41,11 @@ final class Walk {
             return Optional.empty();
         }
         List<String> ring = new ArrayList<>();
-        if (item.get() instanceof Run run) {
+        item.get().only(Run.class).ifPresent(run -> {
             List<Run> meet = topology.arriving(run.to().item());
             (meet.size() > 1 ? meet : topology.leaving(run.from().item())).forEach(r -> ring.add(r.id()));
-        } else if (item.get() instanceof Tank) {
-            system.tanks().forEach(t -> ring.add(t.id()));
-        }
+        });
+        item.get().only(Tank.class).ifPresent(tank -> system.tanks().forEach(t -> ring.add(t.id())));
         int at = ring.indexOf(id);
         return at < 0 || ring.size() < 2 ? Optional.empty()
                 : Optional.of(ring.get(Math.floorMod(at + step, ring.size())));

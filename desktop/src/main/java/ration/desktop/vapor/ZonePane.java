@@ -44,7 +44,7 @@ final class ZonePane extends VBox {
         grid.getChildren().clear();
         int row = 0;
         for (Item item : project.system().items()) {
-            if (!(item instanceof Tank)) {
+            if (item.only(Tank.class).isEmpty()) {
                 Label name = Ui.label(item.name());
                 name.setMaxWidth(Double.MAX_VALUE);
                 GridPane.setHgrow(name, Priority.ALWAYS);
