@@ -23,6 +23,8 @@ final class Ports {
 
     /** Inlets of a header that lie at one height are drawn so far apart, two by two on either side, px. */
     private static final double INLETS_APART = 9;
+    /** Vents of a header beside each other, px. */
+    private static final double VENTS_APART = 8;
     /** Outlets of a header or tank beside each other, px. */
     private static final double OUTLETS_APART = 11;
     /** A tank so near across stands over what it feeds, px. */
@@ -106,7 +108,7 @@ final class Ports {
 
         @Override
         public Side header(Header header) {
-            return header.outlets().contains(port.port()) ? Side.BOTTOM : port.port().equals(Header.VENT) || fallsInto(header, port) ? Side.TOP
+            return header.outlets().contains(port.port()) ? Side.BOTTOM : header.vents().contains(port.port()) || fallsInto(header, port) ? Side.TOP
                     : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
         }
 
@@ -160,7 +162,8 @@ final class Ports {
             int inlet = header.inlets().indexOf(port.port());
             int outlet = header.outlets().indexOf(port.port());
             double half = Symbols.headerHalf(header.build().form(), header.rise(port.port()) / header.height().si());
-            double off = outlet >= 0 ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? 8 : fallsInto(header, port) ? -8
+            int vent = header.vents().indexOf(port.port());
+            double off = vent > 0 ? 8 - VENTS_APART * vent : outlet >= 0 ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? 8 : fallsInto(header, port) ? -8
                     : inlet % 2 == 0 ? -half : half;
             return Optional.of(new Spot(c.x() + off, c.y() - header.rise(port.port()) * place.scale() + inlet / 2 * INLETS_APART));
         }

@@ -256,7 +256,7 @@ final class RestsOn {
         for (Item item : system.items()) {
             boolean vented = item.only(Tank.class).isPresent() || item.only(VentPlenum.class).isPresent();
             FieldSheet.of(item).stream().filter(f -> vented && f.key().startsWith("vent")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
-            item.only(Header.class).ifPresent(h -> system.runAt(new PortRef(h.id(), Header.VENT)).ifPresent(this::part));
+            item.only(Header.class).ifPresent(h -> h.vents().forEach(v -> system.runAt(new PortRef(h.id(), v)).ifPresent(this::part)));
         }
     }
 

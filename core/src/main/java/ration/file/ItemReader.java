@@ -108,6 +108,12 @@ final class ItemReader {
         return named.isEmpty() ? List.of(Item.OUT) : named;
     }
 
+    /** Of a header: one, unless several are named. */
+    List<String> ventPorts(JsonObjectReader in) {
+        List<String> named = inlets(in, "vents");
+        return named.isEmpty() ? List.of(Header.VENT) : named;
+    }
+
     Header.Build headerBuild(JsonObjectReader in) {
         return new Header.Build(in.has("form") ? reader.choice(in, "form", Header.Form.values()) : Header.Form.UPRIGHT, in.flag("drain"),
                 in.optionalMeasured("lowLight", Unit.INCH));

@@ -143,6 +143,9 @@ final class ItemWriter implements Kinds<Void> {
         if (header.outlets().size() > 1) {
             header.outlets().forEach(out.putArray("outPorts")::add);
         }
+        if (header.vents().size() > 1) {
+            header.vents().forEach(out.putArray("vents")::add);
+        }
         if (header.drain()) {
             out.put("drain", true);
         }

@@ -53,7 +53,7 @@ enum WrittenKind {
     JET_PUMP("jet-pump", (r, in) -> new JetPump(r.tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
             in.measured("headRatio", Unit.ONE))),
     HEADER("header-tank", (r, in) -> new Header(r.tag(in), in.measured("capacity", Unit.GALLON), in.measured("height", Unit.INCH),
-            in.measured("inletRise", Unit.INCH), new Header.Openings(r.inlets(in, "inlets"), r.outPorts(in)), r.headerBuild(in))),
+            in.measured("inletRise", Unit.INCH), new Header.Openings(r.inlets(in, "inlets"), r.outPorts(in), r.ventPorts(in)), r.headerBuild(in))),
     CHECK_VALVE("check-valve", (r, in) -> new CheckValve(r.tag(in), in.measured("cracking", Unit.PSI), r.loss(in))),
     ORIFICE("orifice", (r, in) -> new Orifice(r.tag(in), in.measured("bore", Unit.INCH), in.number("dischargeCoefficient", 0.65))),
     ELECTRIC_PUMP("electric-pump", (r, in) -> r.pump(in, Pump.Drive.ELECTRIC)),

@@ -259,14 +259,15 @@ final class PlanMaker implements Kinds<Void> {
             String ref = port(header, inlet);
             wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());
         }
-        String vent = port(header, Header.VENT);
-        String mouth = header.id() + "~mouth";
-        if (headers.falling().contains(vent)) {
-            spot(Spot.at(mouth, spotOf(vent).place()));
-            wire(vent + "~lip", header.id(), body, mouth, new Element.Joint());
-            wire(vent, header.id(), mouth, vent, FREE_FALL);
-        } else {
-            wire(vent, header.id(), body, vent, new Element.Check(0, new Element.Resistance(0, 0)));
+        for (String vent : header.vents().stream().map(v -> port(header, v)).toList()) {
+            String mouth = vent + "~mouth";
+            if (headers.falling().contains(vent)) {
+                spot(Spot.at(mouth, spotOf(vent).place()));
+                wire(vent + "~lip", header.id(), body, mouth, new Element.Joint());
+                wire(vent, header.id(), mouth, vent, FREE_FALL);
+            } else {
+                wire(vent, header.id(), body, vent, new Element.Check(0, new Element.Resistance(0, 0)));
+            }
         }
         return null;
     }

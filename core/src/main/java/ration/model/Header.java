@@ -16,7 +16,7 @@ import java.util.Optional;
  */
 public record Header(Tag tag, Measured capacity, Measured height, Measured inletRise, Openings openings, Build build)
         implements Fitted {
-    /** The vent or overflow at its top. */
+    /** The vent or overflow at its top; more are vent-2 and so on. */
     public static final String VENT = "vent";
 
     /**
@@ -24,11 +24,18 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
      *
      * @param inlets  that fuel comes in at
      * @param outlets at its foot, that fuel leaves by; the first is {@link Item#OUT}
+     * @param vents   at its top, vents and overflows; the first is {@link Header#VENT}
      */
-    public record Openings(List<String> inlets, List<String> outlets) {
+    public record Openings(List<String> inlets, List<String> outlets, List<String> vents) {
         public Openings {
             inlets = List.copyOf(inlets);
             outlets = List.copyOf(outlets);
+            vents = List.copyOf(vents);
+        }
+
+        /** With one vent. */
+        public Openings(List<String> inlets, List<String> outlets) {
+            this(inlets, outlets, List.of(VENT));
         }
     }
 
@@ -83,6 +90,10 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
         return openings.outlets();
     }
 
+    public List<String> vents() {
+        return openings.vents();
+    }
+
     @Override
     public <R> R as(Kinds<R> kinds) {
         return kinds.header(this);
@@ -111,11 +122,15 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
     }
 
     public Header withInlets(List<String> other) {
-        return new Header(tag, capacity, height, inletRise, new Openings(other, outlets()), build);
+        return new Header(tag, capacity, height, inletRise, new Openings(other, outlets(), vents()), build);
     }
 
     public Header withOutlets(List<String> other) {
-        return new Header(tag, capacity, height, inletRise, new Openings(inlets(), other), build);
+        return new Header(tag, capacity, height, inletRise, new Openings(inlets(), other, vents()), build);
+    }
+
+    public Header withVents(List<String> other) {
+        return new Header(tag, capacity, height, inletRise, new Openings(inlets(), outlets(), other), build);
     }
 
     public Header with(Build other) {
@@ -147,12 +162,12 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
     public List<String> ports() {
         List<String> all = new ArrayList<>(inlets());
         all.addAll(outlets());
-        all.add(VENT);
+        all.addAll(vents());
         return all;
     }
 
     /** Height of a port over the outlets, m. */
     public double rise(String port) {
-        return outlets().contains(port) ? 0 : port.equals(VENT) ? height.si() : inletRise.si();
+        return outlets().contains(port) ? 0 : vents().contains(port) ? height.si() : inletRise.si();
     }
 }

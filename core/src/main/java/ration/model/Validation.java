@@ -220,6 +220,9 @@ public final class Validation {
         if (!header.outlets().contains(Item.OUT)) {
             block(header.id(), "Ports", "A header needs an outlet called out.", "Name its outlets out, out-2.");
         }
+        if (!header.vents().contains(Header.VENT)) {
+            block(header.id(), "Ports", "A header needs a vent called vent.", "Name its vents vent, vent-2.");
+        }
         if (header.inlets().isEmpty() || new HashSet<>(header.ports()).size() != header.ports().size()) {
             block(header.id(), "Ports", "A header needs inlets with names of their own.", "Name them in, in-2.");
         }

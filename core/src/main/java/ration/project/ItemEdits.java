@@ -109,6 +109,7 @@ public final class ItemEdits {
         public Void header(Header h) {
             add("Add inlet", h.withInlets(withAnother(h.inlets(), "in-")));
             add("Add outlet", h.withOutlets(withAnother(h.outlets(), "out-")));
+            add("Add vent", h.withVents(withAnother(h.vents(), "vent-")));
             add(h.drain() ? "Take the drain out" : "Add drain", h.withDrain(!h.drain()));
             add(h.build().lowLight().isPresent() ? "No low light" : "Add low light", h.withLowLight(h.build().lowLight().isPresent() ? Optional.empty()
                     : Optional.of(h.height().with(new Quantity(h.height().quantity().value() / 2, h.height().quantity().unit())))));

@@ -74,7 +74,7 @@ public final class LayoutEdits {
 
     /** Ports of an item by which fuel leaves on its way to the engine. */
     private static List<String> leaving(Item item) {
-        return item.only(Header.class).map(h -> java.util.stream.Stream.concat(h.outlets().stream(), java.util.stream.Stream.of(Header.VENT)).toList())
+        return item.only(Header.class).map(h -> java.util.stream.Stream.concat(h.outlets().stream(), h.vents().stream()).toList())
                 .orElse(List.of(Item.OUT));
     }
 
@@ -335,7 +335,7 @@ public final class LayoutEdits {
 
         @Override
         public List<String> header(Header header) {
-            return List.of(Header.VENT);
+            return header.vents();
         }
 
         @Override

@@ -240,7 +240,7 @@ public final class Topology {
 
             @Override
             public Boolean header(Header item) {
-                return port.port().equals(Header.VENT);
+                return item.vents().contains(port.port());
             }
 
             @Override

@@ -2,10 +2,12 @@ package ration.flow;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.assertj.core.data.Offset;
+import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -15,7 +17,10 @@ import ration.model.Header;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.PortRef;
+import ration.model.Problem;
 import ration.model.Run;
+import ration.model.Tank;
+import ration.model.Validation;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -128,5 +133,33 @@ class HeaderTest {
         }
         Project starved = HIGH.with(thin);
         assertThat(look(starved, Assessment.start(starved).withStopped(Set.of("pump-one"))).demand().dryHeaders()).containsExactly("header");
+    }
+
+    /**
+     * Two vents of one header, led alike to two places of one tank: what is lifted too much runs over through both, half each, and
+     * with one of them alone all of it passes that one. What comes in leaves either way.
+     */
+    @Test
+    void twoVentsShareWhatRunsOver() {
+        FuelSystem one = HULL.system();
+        Header header = one.all(Header.class).findFirst().orElseThrow();
+        Run over = one.runAt(new PortRef("header", Header.VENT)).orElseThrow();
+        Tank hull = (Tank) one.item(over.to().item()).orElseThrow();
+        Tank.Entry entry = hull.returns().stream().filter(e -> e.name().equals(over.to().port())).findFirst().orElseThrow();
+        List<Tank.Entry> entries = new ArrayList<>(hull.returns());
+        entries.add(new Tank.Entry("overflow-2", entry.place()));
+        FuelSystem two = one.replace(header.withVents(List.of(Header.VENT, "vent-2"))).replace(hull.withReturns(entries)).plus(new Run("second", "R90",
+                new PortRef("header", "vent-2"), new PortRef(hull.id(), "overflow-2"), over.size(), over.length(), over.points(), over.fittings()));
+        CaseAnswer single = look(HULL, Assessment.start(HULL));
+        Project shared = HULL.with(two);
+        CaseAnswer both = look(shared, Assessment.start(shared));
+        double all = single.demand().solution().flow("header.vent");
+        double first = both.demand().solution().flow("header.vent");
+        double second = both.demand().solution().flow("header.vent-2");
+        assertThat(all).isPositive();
+        assertThat(first).isCloseTo(second, Percentage.withPercentage(1e-4));
+        assertThat(first + second).isCloseTo(both.demand().solution().flow("header.in") - both.demand().inletFlow(), Percentage.withPercentage(1e-4));
+        assertThat(first + second).isGreaterThanOrEqualTo(all * (1 - 1e-9));
+        assertThat(Validation.of(one.replace(header.withVents(List.of("top"))))).anyMatch(Problem::blocks);
     }
 }

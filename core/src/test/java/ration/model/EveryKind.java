@@ -57,7 +57,7 @@ public final class EveryKind {
                 new Regulator(tag("in-line"), Regulator.Style.IN_LINE, Regulator.Reference.AMBIENT, m(4, Unit.PSI), rated(29)),
                 new JetPump(tag("jet"), m(0.06, Unit.INCH), m(2, Unit.ONE), m(0.3, Unit.ONE)),
                 new Header(tag("header"), m(1, Unit.GALLON), m(9, Unit.INCH), m(7, Unit.INCH), new Header.Openings(List.of("in", "in-2"),
-                        List.of("out", "out-2")), new Header.Build(Header.Form.TAPERED, true, Optional.of(m(4, Unit.INCH)))),
+                        List.of("out", "out-2"), List.of("vent", "vent-2")), new Header.Build(Header.Form.TAPERED, true, Optional.of(m(4, Unit.INCH)))),
                 new CheckValve(tag("check"), m(0.1, Unit.PSI), rated(30)),
                 new Orifice(tag("orifice"), m(0.05, Unit.INCH), 0.7),
                 new Pump(tag("boost"), Pump.Drive.ELECTRIC, List.of(new Pump.CurvePoint(m(0, Unit.GALLON_PER_HOUR), m(8, Unit.PSI)),
