@@ -259,8 +259,9 @@ final class PlanMaker implements Kinds<Void> {
             String ref = port(header, inlet);
             wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());
         }
-        for (String vent : header.vents().stream().map(v -> port(header, v)).toList()) {
-            String mouth = vent + "~mouth";
+        for (String name : header.vents()) {
+            String vent = port(header, name);
+            String mouth = header.id() + "~mouth" + (name.equals(Header.VENT) ? "" : "~" + name);
             if (headers.falling().contains(vent)) {
                 spot(Spot.at(mouth, spotOf(vent).place()));
                 wire(vent + "~lip", header.id(), body, mouth, new Element.Joint());
