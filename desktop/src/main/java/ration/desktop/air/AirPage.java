@@ -1,5 +1,6 @@
 package ration.desktop.air;
 
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
@@ -19,6 +20,7 @@ import ration.assess.AirMoves;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
 import ration.check.Check;
+import ration.check.Finding;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -140,6 +142,9 @@ public final class AirPage extends LivePage {
         for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
             card.getChildren().add(Ui.label(n++ + "  " + d.name()));
         }
+        if (n == 1) {
+            card.getChildren().add(Ui.wrapped("No drain is laid out.", "soft"));
+        }
         SamplingCard.caps(a.project().system()).ifPresent(words -> {
             Label caps = Ui.wrapped(words, "soft");
             caps.setId("sampling-caps");
@@ -147,8 +152,11 @@ public final class AirPage extends LivePage {
         });
         card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
-        a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).forEach(f ->
-                card.getChildren().add(new FindingBox(f, session.units().get())));
+        List<Finding> said = a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).toList();
+        said.forEach(f -> card.getChildren().add(new FindingBox(f, session.units().get())));
+        if (said.isEmpty()) {
+            card.getChildren().add(Ui.wrapped("Nothing yet: not shown is not the same as good.", "soft"));
+        }
     }
 
     private VBox vent(AirAnswer a) {
