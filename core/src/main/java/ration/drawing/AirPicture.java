@@ -44,10 +44,6 @@ public final class AirPicture extends SchematicPart {
     private static final List<Spot> BESIDE_FOOT = List.of(new Spot(0, 17), new Spot(-18, 12), new Spot(18, 12), new Spot(0, 34), new Spot(-26, 22),
             new Spot(26, 22), new Spot(-36, 12), new Spot(36, 12), new Spot(0, 50),
             new Spot(-44, 34), new Spot(44, 34));
-    /** Height of the key, in a row or in two where the picture is narrow, px. */
-    private static final double FOOT = 30;
-    private static final double FOOT_OF_TWO = 52;
-    private static final double NARROW = 740;
 
     private final Shown shown;
     private final Point3 up;
@@ -88,15 +84,11 @@ public final class AirPicture extends SchematicPart {
         Attitude parked = a.project().brief().envelope().attitudes().get(0);
         SchematicSubject subject = new SchematicSubject(a.project().system(), List.of(parked), condition.with(parked), look, "", units,
                 Regime.AS_IT_RUNS);
-        AirPicture p = new AirPicture(subject, shown, new SchematicView(width, height - foot(width), 1, 0, 0, SchematicView.Layers.AIR), measure);
+        AirPicture p = new AirPicture(subject, shown, new SchematicView(width, height - AirKey.height(width), 1, 0, 0, SchematicView.Layers.AIR), measure);
         a.tanks().forEach(t -> p.bodies.put(t.tank().id(), t.body()));
         p.sheet();
-        p.key(height);
+        p.pieces.add(AirKey.of(width, height, measure));
         return new Picture(width, height, p.pieces);
-    }
-
-    private static double foot(double width) {
-        return width < NARROW ? FOOT_OF_TWO : FOOT;
     }
 
     private void sheet() {
@@ -292,7 +284,7 @@ public final class AirPicture extends SchematicPart {
             List<Mark> marks = new ArrayList<>();
             if (f.kind() != LowPoints.Kind.DRAINED) {
                 spot(f).ifPresent(s -> {
-                    mark(f.kind(), s, marks);
+                    AirKey.mark(f.kind(), s, marks);
                     ground.take(s.x() - 10, s.y() - 10, s.x() + 10, s.y() + 10);
                     Ink ink = f.kind() == LowPoints.Kind.HIGH ? Ink.PLUM : Ink.RUST_TEXT;
                     said.put(s, new TextBlock().line(new TextBlock.Span(words, 11, true, ink)));
@@ -325,18 +317,6 @@ public final class AirPicture extends SchematicPart {
         return Optional.of(best);
     }
 
-    private static void mark(LowPoints.Kind kind, Spot s, List<Mark> marks) {
-        if (kind == LowPoints.Kind.HIGH) {
-            marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.PLUM, 2)));
-            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() + 3), new Spot(s.x() + 4, s.y() + 3), new Spot(s.x(), s.y() - 4)), true, Ink.PLUM,
-                    NO_PEN, 0));
-        } else {
-            marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.RUST, 2.2)));
-            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() - 3), new Spot(s.x() + 4, s.y() - 3), new Spot(s.x(), s.y() + 4)), true, Ink.RUST,
-                    NO_PEN, 0));
-        }
-    }
-
     // names
 
     private void beside(Spot s, TextBlock block) {
@@ -353,7 +333,8 @@ public final class AirPicture extends SchematicPart {
         boolean room = left.left(block.width(measure)) > RULER + 2;
         put(tank.id(), block, List.of(room ? left : right, room ? right : left, new Candidate(b[0] - 12, (b[2] + b[3]) / 2 - 20, Anchor.END), new Candidate(
                 b[1] + 12, (b[2] + b[3]) / 2 - 20, Anchor.START), new Candidate(b[0], b[3] + 6, Anchor.START), new Candidate(b[0], b[2] - 6 - block
-                        .height(), Anchor.START), new Candidate(b[1] + 12, b[2] - 30, Anchor.START)));
+                        .height(), Anchor.START), new Candidate(b[1], b[2] - 6 - block.height(), Anchor.END), new Candidate((b[0] + b[1]) / 2, b[2] - 6
+                                - block.height(), Anchor.MIDDLE), new Candidate(b[1] + 12, b[2] - 30, Anchor.START)));
     }
 
     private void ventName(Line vent) {
@@ -414,42 +395,5 @@ public final class AirPicture extends SchematicPart {
             }
             put(run.id(), block, candidates);
         }
-    }
-
-    // the key
-
-    private void key(double height) {
-        double foot = foot(view.width());
-        List<Mark> marks = new ArrayList<>(List.of(new Box(0, height - foot, view.width(), foot, 0, Ink.PANEL, NO_PEN), line(0, height - foot, view
-                .width(), height - foot, Pen.of(Ink.HAIRLINE, 1))));
-        double y = height - foot + 15;
-        double x = RULER + 6;
-        List<Spot> bar = new ArrayList<>(List.of(new Spot(x, y), new Spot(x + 34, y)));
-        marks.add(new Path(bar, false, Ink.NONE, Pen.of(Ink.AIR, 6), 0));
-        marks.add(new Path(List.of(new Spot(x + 12, y - 5), new Spot(x + 12, y + 5), new Spot(x + 23, y)), true, Ink.AIR, Pen.of(Ink.PANEL, 1.4), 0));
-        x = word(marks, x + 40, y, "moving air");
-        marks.add(line(x, y, x + 30, y, Pen.of(Ink.AIR, 6)));
-        marks.add(line(x, y, x + 30, y, Pen.of(Ink.PANEL, 3)));
-        x = word(marks, x + 36, y, "still air");
-        marks.add(line(x, y, x + 30, y, Pen.of(Ink.FUEL_PALE, 6)));
-        marks.add(line(x, y, x + 30, y, Pen.of(Ink.FUEL_STANDING, 3.6)));
-        x = word(marks, x + 36, y, "wet side");
-        if (view.width() < NARROW) {
-            x = RULER + 6;
-            y += 22;
-        }
-        marks.add(new Disc(new Spot(x + 8, y), 8, Ink.TEAL, NO_PEN));
-        marks.add(new Label(x + 8, y + 4, "1", 11, true, Ink.PANEL, Anchor.MIDDLE));
-        x = word(marks, x + 22, y, "drain, in walk-round order");
-        mark(LowPoints.Kind.UNDRAINED, new Spot(x + 8, y), marks);
-        x = word(marks, x + 22, y, "low, or a trap");
-        mark(LowPoints.Kind.HIGH, new Spot(x + 8, y), marks);
-        word(marks, x + 22, y, "high");
-        piece("", Kind.TEXT, "", marks);
-    }
-
-    private double word(List<Mark> marks, double x, double y, String text) {
-        marks.add(new Label(x, y + 4, text, 11, false, Ink.SOFT, Anchor.START));
-        return x + measure.width(text, 11, false) + 14;
     }
 }
