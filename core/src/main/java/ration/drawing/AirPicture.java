@@ -328,6 +328,12 @@ public final class AirPicture extends SchematicPart {
         double[] b = place.box(tank);
         TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.soft(bodies.containsKey(tank.id()) ? contents(tank) : "does not close"));
         airspace(tank).ifPresent(p -> block.line(TextBlock.body("air " + p)));
+        double middle = (b[0] + b[1]) / 2;
+        double top = (b[2] + b[3] - block.height()) / 2;
+        if (roomIn(tank, middle, top, block.width(measure), block.height())) {
+            piece(tank.id(), Kind.TEXT, "", block.at(middle, top, Anchor.MIDDLE, measure));
+            return;
+        }
         Candidate left = new Candidate(b[0] - 12, b[2], Anchor.END);
         Candidate right = new Candidate(b[1] + 12, b[2], Anchor.START);
         boolean room = left.left(block.width(measure)) > RULER + 2;
@@ -335,6 +341,24 @@ public final class AirPicture extends SchematicPart {
                 b[1] + 12, (b[2] + b[3]) / 2 - 20, Anchor.START), new Candidate(b[0], b[3] + 6, Anchor.START), new Candidate(b[0], b[2] - 6 - block
                         .height(), Anchor.START), new Candidate(b[1], b[2] - 6 - block.height(), Anchor.END), new Candidate((b[0] + b[1]) / 2, b[2] - 6
                                 - block.height(), Anchor.MIDDLE), new Candidate(b[1] + 12, b[2] - 30, Anchor.START)));
+    }
+
+    /** Whether a text fits into a tank with nothing across it: no name is more plainly its own. */
+    private boolean roomIn(Tank tank, double middle, double top, double width, double height) {
+        double half = width / 2 + 6;
+        Occupancy across = new Occupancy();
+        ways.values().forEach(way -> across.takeWay(way, 9));
+        Optional.ofNullable(bodies.get(tank.id())).ifPresent(body -> {
+            double y = place.y(body.level(up, subject.condition().contents().getOrDefault(tank.id(), 0.0)) - place.referenceHeight());
+            across.take(middle - half, y - 2, middle + half, y + 2);
+        });
+        for (double x : new double[] {middle - half, middle + half}) {
+            double[] span = Half.spanAt(place.outline(tank), x);
+            if (span == null || span[0] > top - 2 || span[1] < top + height + 4) {
+                return false;
+            }
+        }
+        return across.overlap(middle - half, top - 2, middle + half, top + height + 2) < 0.5;
     }
 
     private void ventName(Line vent) {
