@@ -60,7 +60,7 @@ public final class CaseAnswer {
      */
     public record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
         public Setting {
-            levels = Map.copyOf(levels);
+            levels = java.util.Collections.unmodifiableMap(levels);
         }
 
         /** One that must hold. */

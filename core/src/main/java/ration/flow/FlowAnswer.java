@@ -198,9 +198,8 @@ public final class FlowAnswer {
         return out > NO_FLOW ? OutletState.FEEDS : out < -NO_FLOW ? OutletState.FILLS : OutletState.STANDS;
     }
 
-    /** Pressure as the equations have it, Pa: also where no fuel could stand so. */
-    OptionalDouble solved(PortRef port) {
-        return usable() ? solution.pressure(port.toString()) : OptionalDouble.empty();
+    List<Wiring.Body> headers() {
+        return plan.headers();
     }
 
     /**

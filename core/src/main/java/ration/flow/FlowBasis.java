@@ -1,5 +1,6 @@
 package ration.flow;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,10 +25,6 @@ import ration.model.Tank;
 import ration.model.VentPlenum;
 import ration.network.Element;
 import ration.network.FrictionLaw;
-import ration.network.Network;
-import ration.network.SolverSettings;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
 import ration.tank.TankBody;
 import ration.topology.Topology;
 
@@ -37,14 +34,8 @@ import ration.topology.Topology;
  */
 public final class FlowBasis {
 
-    /** More than any engine here takes, m3/s: 95 gph. */
-    private static final double MOST_FLOW = 1e-4;
-    /** The least flow asked for when the largest lasting one is sought, m3/s: 0.1 gph; and how often that is halved. */
-    private static final double LEAST_ASKED = 1e-7;
-    private static final int HALVINGS = 20;
     /** Plans kept for the next question: more than the largest assessment needs. */
     private static final int MOST_PLANS = 3000;
-    private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
 
     private final FuelSystem system;
     private final Topology topology;
@@ -55,8 +46,9 @@ public final class FlowBasis {
     private final Map<String, VentPath> vents;
     private final boolean jets;
     private final Map<PlanKey, FlowPlan> plans;
-    /** A network of each shape: plans of one system differ more in their elements than in what is joined to what. */
-    private final Map<Integer, Network> shapes;
+    private final Map<Integer, Wiring> wirings;
+    private final Groundwork ground;
+    private final HeaderStates filling;
 
     /**
      * @param system without blocking problems
@@ -77,7 +69,9 @@ public final class FlowBasis {
         system.all(VentPlenum.class).forEach(p -> vents.put(p.id(), VentPath.of(system, p)));
         jets = system.all(JetPump.class).findAny().isPresent();
         plans = new ConcurrentHashMap<>();
-        shapes = new ConcurrentHashMap<>();
+        wirings = new ConcurrentHashMap<>();
+        ground = new Groundwork(system);
+        filling = HeaderStates.filling(system);
     }
 
     private FlowBasis(FlowBasis other, Surroundings around) {
@@ -90,7 +84,9 @@ public final class FlowBasis {
         vents = other.vents;
         jets = other.jets;
         plans = other.plans;
-        shapes = other.shapes;
+        wirings = other.wirings;
+        ground = other.ground;
+        filling = other.filling;
     }
 
     /** Standing still in open air. */
@@ -137,21 +133,18 @@ public final class FlowBasis {
         return around;
     }
 
-    /** A network that may have the shape of these nodes and wires. */
-    Optional<Network> alike(List<Spot> spots, List<Wire> wires) {
-        return Optional.ofNullable(shapes.get(shape(spots, wires)));
+    Groundwork ground() {
+        return ground;
     }
 
-    void keep(List<Spot> spots, List<Wire> wires, Network network) {
-        shapes.putIfAbsent(shape(spots, wires), network);
+    /** What plans with these nodes and wires have in common with one made before. */
+    Optional<Wiring> alike(List<Spot> spots, List<Wire> wires) {
+        return Optional.ofNullable(wirings.get(Wiring.hash(spots, wires))).filter(w -> w.fits(spots, wires));
     }
 
-    private static int shape(List<Spot> spots, List<Wire> wires) {
-        int hash = spots.size();
-        for (Wire w : wires) {
-            hash = 31 * (31 * hash + w.from()) + w.to();
-        }
-        return hash;
+    Wiring keep(Wiring made) {
+        wirings.putIfAbsent(made.hash(), made);
+        return made;
     }
 
     boolean hasJets() {
@@ -180,139 +173,19 @@ public final class FlowBasis {
 
     /** Asks one question where the levels are known: they depend on attitude and contents only. */
     public FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-        if (question instanceof FlowQuestion.Capacity) {
-            return capacity(condition, levels);
-        }
-        FlowAnswer answer = settle(condition, levels, question);
-        return question instanceof FlowQuestion.Demand && !answer.boilsAt().isEmpty() ? undelivered(condition, levels, answer)
-                : answer;
+        return new Asking(this, condition, levels).ask(question);
     }
 
-    /** Below the pressure at which the fuel boils no answer is an answer: it says so, with what can be delivered. */
-    private FlowAnswer undelivered(Condition condition, Map<String, TankLevel> levels, FlowAnswer answer) {
-        FlowAnswer most = lasting(condition, levels, settle(condition, levels, new FlowQuestion.Capacity()));
-        double gph = (most == null ? 0 : most.inletFlow()) / GPH;
-        return answer.refused((system.hasPump() ? "The pumps cannot deliver this: " : "This cannot be delivered: ")
-                + nameOf(answer) + " would fall below the pressure at which the fuel"
-                + " boils. At most " + UnitSystem.figure(gph, 1) + " gph arrive.");
-    }
-
-    private String nameOf(FlowAnswer boiling) {
-        return system.item(boiling.boilsAt()).map(Item::name).orElse(boiling.boilsAt());
-    }
-
-    /**
-     * What the engine can take for good with its least pressure: the open inlet's flow, or, where that would draw air, boil
-     * or run a header dry, the largest flow that does not.
-     */
-    private FlowAnswer capacity(Condition condition, Map<String, TankLevel> levels) {
-        FlowAnswer open = jets ? wet(condition, levels, new FlowQuestion.Capacity()) : settle(condition, levels,
-                new FlowQuestion.Capacity());
-        boolean stands = open.usable() && open.airDrawn().isEmpty() && open.boilsAt().isEmpty();
-        if (stands && (!jets || open.dryHeaders().isEmpty() && open.inletFlow() > FlowAnswer.NO_FLOW)
-                || !open.usable() && !jets) {
-            return open;
-        }
-        FlowAnswer lasting = lasting(condition, levels, open);
-        FlowAnswer rest = lasting != null ? lasting : jets ? settle(condition, levels, new FlowQuestion.Capacity()) : open;
-        return rest.boilsAt().isEmpty() || !rest.usable() ? rest : rest.refused(nameOf(rest) + " is under the pressure at which"
-                + " the fuel boils however little flows: no fuel gets past it.");
-    }
-
-    /** The largest demand that is met for good; null if there is none. */
-    private FlowAnswer lasting(Condition condition, Map<String, TankLevel> levels, FlowAnswer open) {
-        double low = 0;
-        double high = open.usable() ? Math.max(open.arriving(), MOST_FLOW) : MOST_FLOW;
-        FlowAnswer best = null;
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = i == 0 ? LEAST_ASKED : (low + high) / 2;
-            FlowQuestion.Demand asked = new FlowQuestion.Demand(middle);
-            FlowAnswer a = wet(condition, levels, asked);
-            if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.boilsAt().isEmpty()
-                    && a.meetsLeastPressure()) {
-                low = middle;
-                best = a;
-            } else if (i == 0) {
-                return null;
-            } else {
-                high = middle;
-            }
-        }
-        return best;
-    }
-
-    /** The answer with every header taken to stay wet; unusable or dry if it does not. */
-    private FlowAnswer wet(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-        HeaderStates headers = HeaderStates.NONE;
-        FlowAnswer answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
-        for (int pass = 0; pass < 6 && answer.usable() && answer.dryHeaders().isEmpty(); pass++) {
-            HeaderStates next = headers.after(answer, system);
-            if (next.equals(headers)) {
-                break;
-            }
-            headers = next;
-            answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
-        }
-        return answer;
-    }
-
-    private FlowAnswer settle(Condition condition, Map<String, TankLevel> levels, FlowQuestion question) {
-        HeaderStates headers = HeaderStates.filling(system);
-        FlowAnswer answer = ask(condition, levels, question, headers, SolverSettings.USUAL.quick());
-        if (!answer.usable() || !headers.allFlow(answer)) {
-            headers = HeaderStates.NONE;
-            answer = ask(condition, levels, question, headers);
-        }
-        for (int pass = 0; pass < 6 && answer.usable(); pass++) {
-            HeaderStates next = headers.after(answer, system);
-            if (next.equals(headers)) {
-                break;
-            }
-            headers = next;
-            answer = ask(condition, levels, question, headers);
-            if (!answer.usable()) {
-                headers = headers.drained(system);
-                answer = ask(condition, levels, question, headers);
-            }
-        }
-        return answer;
-    }
-
-    private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
-            HeaderStates headers) {
-        return ask(condition, levels, question, headers, SolverSettings.USUAL);
-    }
-
-    private FlowAnswer ask(Condition condition, Map<String, TankLevel> levels, FlowQuestion question,
-            HeaderStates headers, SolverSettings settings) {
-        PlanKey key = PlanKey.of(condition, question, headers, bare(condition, levels));
+    FlowPlan plan(PlanKey key) {
         if (plans.size() > MOST_PLANS) {
             plans.clear();
         }
-        FlowPlan plan = plans.computeIfAbsent(key, k -> new FlowPlan(this, k));
-        Posed pose = new Posed(plan, condition, levels, question, boils(condition));
-        return new FlowAnswer(pose, plan.solve(pose, settings));
+        return plans.computeIfAbsent(key, k -> new FlowPlan(this, k));
     }
 
-    /** Gauge pressure at which the fuel boils on this day, Pa; nothing at all where that is left out. */
-    private double boils(Condition condition) {
-        return around.vapor().map(v -> v.pascal(condition.fuelKelvin())).orElse(0.0) - condition.air().day().pressurePa();
-    }
-
-    /** Ports of tanks that stand clear of the fuel. */
-    private Set<String> bare(Condition condition, Map<String, TankLevel> levels) {
-        Set<String> ports = new HashSet<>();
-        Point3 up = condition.attitude().gravity().up();
-        for (Tank tank : system.tanks()) {
-            TankLevel level = levels.get(tank.id());
-            level.uncovered().forEach(o -> ports.add(tank.id() + "." + o));
-            for (Tank.Entry entry : tank.returns()) {
-                if (!(level.surface() > up.dot(entry.place().point()))) {
-                    ports.add(tank.id() + "." + entry.name());
-                }
-            }
-        }
-        return ports;
+    /** Every header filled from above: what is tried first. */
+    HeaderStates filling() {
+        return filling;
     }
 
     /** Levels of every tank. */
@@ -321,7 +194,7 @@ public final class FlowBasis {
         for (Tank tank : system.tanks()) {
             levels.put(tank.id(), levelOf(bodies.get(tank.id()), condition));
         }
-        return levels;
+        return Collections.unmodifiableMap(levels);
     }
 
     private static TankLevel levelOf(TankBody body, Condition condition) {

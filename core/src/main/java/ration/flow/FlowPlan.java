@@ -35,14 +35,10 @@ final class FlowPlan {
     private final PlanKey key;
     private final List<Spot> spots;
     private final List<Wire> wires;
-    private final Map<String, Integer> spotByName = new HashMap<>();
-    private final Map<String, Integer> wireByName = new HashMap<>();
-    private final Map<String, int[]> wiresOf = new HashMap<>();
-    private final int[][] wiresAt;
+    private final Wiring wiring;
     /** Pressure of the tip that each tank breathes at, Pa over ambient. */
     private final Map<String, Double> tips = new HashMap<>();
     private final Fluid fluid;
-    private final int ports;
     private final int inlet;
     private final int bowl;
     private final boolean jets;
@@ -58,34 +54,21 @@ final class FlowPlan {
         PlanMaker maker = new PlanMaker(basis, key, fluid);
         spots = maker.spots();
         wires = maker.wires();
-        ports = maker.ports();
-        List<List<Integer>> ends = new ArrayList<>();
-        for (int i = 0; i < spots.size(); i++) {
-            spotByName.put(spots.get(i).id(), i);
-            ends.add(new ArrayList<>());
-        }
-        Map<String, List<Integer>> items = new HashMap<>();
-        List<NetworkProblem.Link> links = new ArrayList<>();
-        for (int w = 0; w < wires.size(); w++) {
-            Wire wire = wires.get(w);
-            wireByName.put(wire.link(), w);
-            items.computeIfAbsent(wire.item(), k -> new ArrayList<>()).add(w);
-            ends.get(wire.from()).add(w);
-            ends.get(wire.to()).add(w);
-            links.add(new NetworkProblem.Link(wire.link(), spots.get(wire.from()).id(), spots.get(wire.to()).id(), wire.element()));
-        }
-        items.forEach((item, list) -> wiresOf.put(item, list.stream().mapToInt(i -> i).toArray()));
-        wiresAt = ends.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
         for (Tank tank : basis.system().tanks()) {
             tips.put(tank.id(), tip(tank));
         }
         basis.system().all(VentPlenum.class).forEach(p -> tips.put(p.id(), tip(p)));
-        inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
-        bowl = spotByName.getOrDefault(PlanMaker.BOWL, -1);
-        jets = basis.hasJets();
+        List<NetworkProblem.Link> links = new ArrayList<>(wires.size());
+        for (Wire wire : wires) {
+            links.add(new NetworkProblem.Link(wire.link(), spots.get(wire.from()).id(), spots.get(wire.to()).id(), wire.element()));
+        }
         problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links);
-        network = basis.alike(spots, wires).map(n -> Network.of(problem, n)).orElseGet(() -> Network.of(problem));
-        basis.keep(spots, wires, network);
+        Optional<Wiring> alike = basis.alike(spots, wires);
+        network = alike.map(w -> Network.of(problem, w.network())).orElseGet(() -> Network.of(problem));
+        wiring = alike.orElseGet(() -> basis.keep(new Wiring(basis.system(), spots, wires, network)));
+        inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
+        bowl = wiring.spot(PlanMaker.BOWL);
+        jets = basis.hasJets();
     }
 
     private double tip(Item vented) {
@@ -127,9 +110,24 @@ final class FlowPlan {
         return nodes;
     }
 
+    /** What holds at each node. */
+    private double[] given(Posed pose) {
+        double[] given = new double[spots.size()];
+        for (int i = 0; i < given.length; i++) {
+            Spot s = spots.get(i);
+            given[i] = switch (s.holds()) {
+                case NOTHING, AMBIENT -> 0;
+                case DEMAND -> pose.demandAsked();
+                case AIRSPACE -> pose.airspace(s.tank());
+                case TIP -> tips.get(s.tank());
+            };
+        }
+        return given;
+    }
+
     NetworkSolution solve(Posed pose, SolverSettings settings) {
         Solves.begin();
-        return network.posed(pose.gravity().magnitude(), nodes(pose)).solve(settings, near());
+        return network.posed(pose.gravity().magnitude(), pose.heights(), given(pose)).solve(settings, near());
     }
 
     private NetworkSolution near() {
@@ -168,14 +166,18 @@ final class FlowPlan {
         return wires;
     }
 
+    List<Wiring.Body> headers() {
+        return wiring.headers();
+    }
+
     /** Wires that stand for an item. */
     int[] wiresOf(String item) {
-        return wiresOf.getOrDefault(item, new int[0]);
+        return wiring.wiresOf(item);
     }
 
     /** Wires that end at a node. */
     int[] wiresAt(int spot) {
-        return wiresAt[spot];
+        return wiring.wiresAt(spot);
     }
 
     /** Pressure of the tip that a tank breathes at, Pa over ambient. */
@@ -190,22 +192,22 @@ final class FlowPlan {
 
     /** Whether a node is a port that is laid out. */
     boolean isPort(int spot) {
-        return spot < ports;
+        return spot < basis.ground().ports();
     }
 
     /** The node of a port; -1 if there is none. */
     int spot(PortRef port) {
-        return spotByName.getOrDefault(port.toString(), -1);
+        return wiring.spot(port.toString());
     }
 
     /** The node of a name; -1 if there is none. */
     int spot(String name) {
-        return spotByName.getOrDefault(name, -1);
+        return wiring.spot(name);
     }
 
     /** The wire of a link; -1 if there is none. */
     int wire(String link) {
-        return wireByName.getOrDefault(link, -1);
+        return wiring.wire(link);
     }
 
     /** The node the engine takes its fuel at; -1 if there is none. */
@@ -218,7 +220,7 @@ final class FlowPlan {
         if (bowl < 0) {
             return -1;
         }
-        for (int w : wiresAt[bowl]) {
+        for (int w : wiring.wiresAt(bowl)) {
             if (wires.get(w).to() == bowl) {
                 return w;
             }

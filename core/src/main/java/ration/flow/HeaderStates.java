@@ -1,12 +1,10 @@
 package ration.flow;
 
 import java.util.HashSet;
-import java.util.OptionalDouble;
 import java.util.Set;
 import ration.model.FuelSystem;
 import ration.model.Header;
-import ration.model.Item;
-import ration.model.PortRef;
+import ration.network.NetworkSolution;
 
 /**
  * What is found out about headers while an answer is sought.
@@ -46,29 +44,33 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
     }
 
     /** What an answer under these states tells beyond them; the same if it agrees with them. */
-    HeaderStates after(FlowAnswer answer, FuelSystem system) {
+    HeaderStates after(FlowAnswer answer) {
+        if (!answer.usable() || answer.headers().isEmpty()) {
+            return this;
+        }
         Set<String> falls = new HashSet<>(falling);
         Set<String> empty = new HashSet<>(dry);
-        system.all(Header.class).forEach(h -> {
-            OptionalDouble level = answer.solved(new PortRef(h.id(), Item.OUT));
-            if (level.isEmpty()) {
-                return;
+        NetworkSolution found = answer.solution();
+        for (Wiring.Body body : answer.headers()) {
+            if (!found.knownAt(body.out())) {
+                continue;
             }
-            double bottom = level.getAsDouble();
-            for (String port : h.ports()) {
-                boolean out = h.outlets().contains(port);
-                double there = answer.solved(new PortRef(h.id(), port)).orElse(0);
-                boolean moves = answer.solution().flow(h.id() + "." + port) > FlowAnswer.NO_FLOW;
-                if (!out && moves && there < UNDER) {
-                    falls.add(h.id() + "." + port);
+            boolean supplies = false;
+            for (Wiring.Mouth m : body.mouths()) {
+                boolean moves = found.flowAt(m.wire()) > FlowAnswer.NO_FLOW;
+                supplies |= m.outlet() && moves;
+                if (!m.outlet() && moves && (found.knownAt(m.spot()) ? found.pressureAt(m.spot()) : 0) < UNDER) {
+                    falls.add(m.name());
                 }
             }
-            boolean supplies = h.outlets().stream().anyMatch(o -> answer.solution().flow(h.id() + "." + o) > FlowAnswer.NO_FLOW);
-            if (supplies && bottom < UNDER) {
-                empty.add(h.id());
+            if (supplies && found.pressureAt(body.out()) < UNDER) {
+                empty.add(body.header());
             }
-        });
+        }
+        if (falls.size() == falling.size() && empty.size() == dry.size()) {
+            return this;
+        }
         // a level drawn down by a siphon that does not exist says nothing yet: break it first
-        return falls.equals(falling) ? new HeaderStates(falls, empty) : new HeaderStates(falls, dry);
+        return falls.size() == falling.size() ? new HeaderStates(falls, empty) : new HeaderStates(falls, dry);
     }
 }

@@ -29,7 +29,6 @@ import ration.model.Kinds;
 import ration.model.LineSize;
 import ration.model.Orifice;
 import ration.model.Outlet;
-import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.QuickDisconnect;
@@ -72,9 +71,10 @@ final class PlanMaker implements Kinds<Void> {
     private final FuelSystem system;
     private final PlanKey key;
     private final Faults faults;
-    private final int ports;
     private final Fluid fluid;
-    private final List<Spot> spots = new ArrayList<>();
+    private final Groundwork ground;
+    private final List<Spot> spots;
+    /** Nodes beside those of the groundwork. */
     private final Map<String, Integer> byName = new HashMap<>();
     private final List<Wire> wires = new ArrayList<>();
 
@@ -84,14 +84,8 @@ final class PlanMaker implements Kinds<Void> {
         this.key = key;
         this.faults = key.faults();
         this.fluid = fluid;
-        for (Item item : system.items()) {
-            for (String port : item.ports()) {
-                PortRef ref = new PortRef(item.id(), port);
-                spot(Spot.at(ref.toString(), system.point(ref).orElseThrow()));
-            }
-        }
-        ports = spots.size();
-        system.all(VentPlenum.class).forEach(p -> spot(new Spot(chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
+        this.ground = basis.ground();
+        spots = new ArrayList<>(ground.spots());
         for (Item item : system.items()) {
             item.as(this);
         }
@@ -102,35 +96,32 @@ final class PlanMaker implements Kinds<Void> {
         return List.copyOf(spots);
     }
 
-    /** How many nodes are ports of items; they come first. */
-    int ports() {
-        return ports;
-    }
-
     List<Wire> wires() {
         return List.copyOf(wires);
     }
 
     /** Adds a node, or says of one that is there what holds it. */
     private void spot(Spot s) {
-        Integer at = byName.putIfAbsent(s.id(), spots.size());
+        Integer at = at(s.id());
         if (at == null) {
+            byName.put(s.id(), spots.size());
             spots.add(s);
         } else {
             spots.set(at, s);
         }
     }
 
+    private Integer at(String name) {
+        Integer of = ground.at(name);
+        return of != null ? of : byName.get(name);
+    }
+
     private Spot spotOf(String name) {
-        return spots.get(byName.get(name));
+        return spots.get(at(name));
     }
 
     private void wire(String link, String item, String from, String to, Element element) {
-        wire(link, item, from, to, element, List.of());
-    }
-
-    private void wire(String link, String item, String from, String to, Element element, List<Point3> between) {
-        wires.add(new Wire(link, item, byName.get(from), byName.get(to), element, between));
+        wires.add(new Wire(link, item, at(from), at(to), element, List.of()));
     }
 
     private void through(Fitted item, Element element) {
@@ -367,7 +358,7 @@ final class PlanMaker implements Kinds<Void> {
         }
     }
 
-    private static String chamber(VentPlenum plenum) {
+    static String chamber(VentPlenum plenum) {
         return plenum.id() + "~air";
     }
 
@@ -464,17 +455,17 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void run(Run run) {
-        List<Point3> between = run.points().stream().map(Place::point).toList();
+        Wire sound = ground.sound(run);
         Optional<Fault> pinched = faults.of(Fault.Kind.LINE_PINCHED, run.id());
         if (faults.has(Fault.Kind.RETURN_BLOCKED, run.id())) {
-            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), new Element.Shut(), between);
+            wires.add(new Wire(sound.link(), sound.item(), sound.from(), sound.to(), new Element.Shut(), sound.between()));
         } else if (pinched.isPresent()) {
             String pinch = run.id() + "~pinch";
             spot(Spot.at(pinch, spotOf(run.to().toString()).place()));
-            wire(run.id(), run.id(), run.from().toString(), pinch, pipe(system, run), between);
+            wires.add(new Wire(sound.link(), sound.item(), sound.from(), at(pinch), sound.element(), sound.between()));
             wire(pinch, run.id(), pinch, run.to().toString(), pinch(run.size(), pinched.get().severity()));
         } else {
-            wire(run.id(), run.id(), run.from().toString(), run.to().toString(), pipe(system, run), between);
+            wires.add(sound);
         }
         return null;
     }
@@ -499,7 +490,7 @@ final class PlanMaker implements Kinds<Void> {
     /** Fuel runs out where the pressure is over ambient; nothing comes in. */
     private void leak(Fault f) {
         String at = basis.leakPort(f);
-        if (byName.containsKey(at)) {
+        if (at(at) != null) {
             String outside = at + "~outside";
             spot(Spot.at(outside, spotOf(at).place()).holding(Spot.Holds.AMBIENT));
             wire(at + "~leak", at + "~leak", at, outside, new Element.Check(0, resistance(f.severity(), HOLE)));

@@ -1,6 +1,5 @@
 package ration.flow;
 
-import java.util.HashMap;
 import java.util.Map;
 import ration.condition.Condition;
 import ration.geometry.ApparentGravity;
@@ -30,6 +29,10 @@ final class Posed {
             Spot s = plan.spots().get(i);
             heights[i] = s.place() == null ? levels.get(s.tank()).surface() : up.dot(s.place());
         }
+    }
+
+    double[] heights() {
+        return heights;
     }
 
     double height(int spot) {
@@ -63,7 +66,7 @@ final class Posed {
     }
 
     Map<String, TankLevel> levels() {
-        return new HashMap<>(levels);
+        return levels;
     }
 
     HeaderStates headers() {

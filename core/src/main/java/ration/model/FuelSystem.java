@@ -107,18 +107,17 @@ public final class FuelSystem {
 
     /** Where a port is, in aircraft axes; empty if there is no such port. */
     public Optional<Point3> point(PortRef port) {
-        return item(port.item()).flatMap(i -> {
-            if (!i.ports().contains(port.port())) {
-                return Optional.empty();
-            }
-            if (i instanceof Tank tank) {
-                return tank.placeOf(port.port()).map(Place::point);
-            }
-            if (i instanceof Header header) {
-                return Optional.of(header.place().point().plus(new Point3(0, 0, header.rise(port.port()))));
-            }
-            return i instanceof Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
-        });
+        Item i = byId.get(port.item());
+        if (i == null || !i.ports().contains(port.port())) {
+            return Optional.empty();
+        }
+        if (i instanceof Tank tank) {
+            return tank.placeOf(port.port()).map(Place::point);
+        }
+        if (i instanceof Header header) {
+            return Optional.of(header.place().point().plus(new Point3(0, 0, header.rise(port.port()))));
+        }
+        return i instanceof Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
     }
 
     /** Ports that no run reaches. */

@@ -14,6 +14,17 @@ public record PortRef(String item, String port) {
         }
     }
 
+    /** As a record's own, without what those cost before they are compiled: ports are looked up by the thousand. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof PortRef p && item.equals(p.item) && port.equals(p.port);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * item.hashCode() + port.hashCode();
+    }
+
     /** Written {@code item.port} in files and network ids. */
     @Override
     public String toString() {

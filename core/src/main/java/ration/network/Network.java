@@ -18,7 +18,7 @@ public final class Network {
     /** Piezometric pressure a regulator holds, Pa, by link. */
     final double[] setting;
 
-    private Network(Structure structure, double gravity, List<Node> nodes) {
+    private Network(Structure structure, double gravity, double[] heights, double[] given) {
         this.structure = structure;
         demand = new double[structure.nodes];
         fixedPressure = new double[structure.nodes];
@@ -26,28 +26,39 @@ public final class Network {
         setting = new double[structure.links];
         double weight = structure.problem.fluid().density() * gravity;
         for (int i = 0; i < structure.nodes; i++) {
-            Node node = nodes.get(i);
-            hydrostatic[i] = weight * node.height();
-            if (node.boundary() instanceof Boundary.Pressure fixed) {
-                fixedPressure[i] = fixed.gauge() + hydrostatic[i];
-            } else if (node.boundary() instanceof Boundary.Demand asked) {
-                demand[i] = asked.flow();
+            if (!Double.isFinite(heights[i]) || !Double.isFinite(given[i])) {
+                throw new IllegalArgumentException("Node " + structure.problem.nodes().get(i).id() + " needs a height, and what is given at it must be finite");
+            }
+            hydrostatic[i] = weight * heights[i];
+            if (structure.held[i]) {
+                fixedPressure[i] = given[i] + hydrostatic[i];
+            } else {
+                demand[i] = given[i];
             }
         }
-        for (int e = 0; e < structure.links; e++) {
-            if (structure.element(e) instanceof Element.Regulator r) {
-                setting[e] = r.gauge() + hydrostatic[structure.heldNode[e]];
-            }
+        for (int e : structure.regulators) {
+            setting[e] = ((Element.Regulator) structure.element(e)).gauge() + hydrostatic[structure.heldNode[e]];
         }
     }
 
+    private static Network of(Structure structure, double gravity, List<Node> nodes) {
+        double[] heights = new double[structure.nodes];
+        double[] given = new double[structure.nodes];
+        for (int i = 0; i < structure.nodes; i++) {
+            Node node = nodes.get(i);
+            heights[i] = node.height();
+            given[i] = node.boundary() instanceof Boundary.Pressure fixed ? fixed.gauge() : node.boundary() instanceof Boundary.Demand asked ? asked.flow() : 0;
+        }
+        return new Network(structure, gravity, heights, given);
+    }
+
     public static Network of(NetworkProblem problem) {
-        return new Network(new Structure(problem, null), problem.gravity(), problem.nodes());
+        return of(new Structure(problem, null), problem.gravity(), problem.nodes());
     }
 
     /** A network that joins its nodes in the same way as another, if with other elements, shares what was worked out of that. */
     public static Network of(NetworkProblem problem, Network alike) {
-        return new Network(new Structure(problem, alike.structure), problem.gravity(), problem.nodes());
+        return of(new Structure(problem, alike.structure), problem.gravity(), problem.nodes());
     }
 
     /**
@@ -56,7 +67,17 @@ public final class Network {
      * @param nodes the same, in the same order; each with the same kind of boundary
      */
     public Network posed(double gravity, List<Node> nodes) {
-        return new Network(structure, gravity, nodes);
+        return of(structure, gravity, nodes);
+    }
+
+    /**
+     * The same.
+     *
+     * @param heights of its nodes, m
+     * @param given   at each node, Pa where its pressure is held, else the flow it is asked for, m3/s; all finite
+     */
+    public Network posed(double gravity, double[] heights, double[] given) {
+        return new Network(structure, gravity, heights, given);
     }
 
     Map<String, Integer> nodeIndex() {

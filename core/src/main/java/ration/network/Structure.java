@@ -34,6 +34,8 @@ final class Structure {
     /** For regulators: the node held and the node at the other end; else -1. */
     final int[] heldNode;
     final int[] otherNode;
+    /** Links that are regulators. */
+    final int[] regulators;
     /** For jets: the link of the driving nozzle; else -1. */
     final int[] nozzle;
     final Map<String, Integer> nodeIndex;
@@ -48,15 +50,19 @@ final class Structure {
     /** @param alike that may join its nodes in the same way; null if there is none */
     Structure(NetworkProblem problem, Structure alike) {
         this.problem = problem;
+        boolean sameFluid = alike != null && problem.fluid().equals(alike.problem.fluid()) && problem.law() == alike.problem.law();
+        boolean named = alike != null && namedAs(alike);
         List<Node> allNodes = problem.nodes();
         List<Link> allLinks = problem.links();
         nodes = allNodes.size();
         links = allLinks.size();
-        nodeIndex = new HashMap<>(2 * nodes);
-        linkIndex = new HashMap<>(2 * links);
+        nodeIndex = named ? alike.nodeIndex : new HashMap<>(2 * nodes);
+        linkIndex = named ? alike.linkIndex : new HashMap<>(2 * links);
         held = new boolean[nodes];
         for (int i = 0; i < nodes; i++) {
-            nodeIndex.put(allNodes.get(i).id(), i);
+            if (!named) {
+                nodeIndex.put(allNodes.get(i).id(), i);
+            }
             held[i] = allNodes.get(i).boundary() instanceof Boundary.Pressure;
         }
         from = new int[links];
@@ -74,10 +80,12 @@ final class Structure {
         for (int e = 0; e < links; e++) {
             Link link = allLinks.get(e);
             Element element = link.element();
-            from[e] = nodeIndex.get(link.from());
-            to[e] = nodeIndex.get(link.to());
-            linkIndex.put(link.id(), e);
-            laws[e] = element.prepare(problem.fluid(), problem.law());
+            from[e] = named ? alike.from[e] : nodeIndex.get(link.from());
+            to[e] = named ? alike.to[e] : nodeIndex.get(link.to());
+            if (!named) {
+                linkIndex.put(link.id(), e);
+            }
+            laws[e] = sameFluid && e < alike.links && element == alike.element(e) ? alike.laws[e] : element.prepare(problem.fluid(), problem.law());
             oneWay[e] = element.oneWay();
             shut[e] = element.shut();
             airy[e] = element instanceof Element.Vent;
@@ -94,11 +102,36 @@ final class Structure {
         for (int e = 0; e < links; e++) {
             nozzle[e] = allLinks.get(e).element() instanceof Element.Jet jet ? linkIndex.getOrDefault(jet.nozzle(), -1) : -1;
         }
+        regulators = java.util.stream.IntStream.range(0, links).filter(e -> heldNode[e] >= 0).toArray();
         anyOneWay = any;
         adjusted = adjusts;
-        leastFirst = Refinement.order(laws, firstFlow);
+        leastFirst = sameFluid && Arrays.equals(laws, alike.laws) ? alike.leastFirst : Refinement.order(laws, firstFlow);
         boolean same = alike != null && Arrays.equals(held, alike.held) && Arrays.equals(from, alike.from) && Arrays.equals(to, alike.to);
         shape = same ? alike.shape : shape();
+    }
+
+    /** Whether nodes and links are called as there, and every link ends where it does there. */
+    private boolean namedAs(Structure alike) {
+        List<Node> these = problem.nodes();
+        List<Node> those = alike.problem.nodes();
+        List<Link> links = problem.links();
+        List<Link> theirs = alike.problem.links();
+        if (these.size() != those.size() || links.size() != theirs.size()) {
+            return false;
+        }
+        for (int i = 0; i < these.size(); i++) {
+            if (!these.get(i).id().equals(those.get(i).id())) {
+                return false;
+            }
+        }
+        for (int e = 0; e < links.size(); e++) {
+            Link a = links.get(e);
+            Link b = theirs.get(e);
+            if (!a.id().equals(b.id()) || !a.from().equals(b.from()) || !a.to().equals(b.to())) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private Shape shape() {

@@ -1,0 +1,62 @@
+package ration.flow;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.PortRef;
+import ration.model.Run;
+import ration.model.VentPlenum;
+
+/** What every plan of a system has: a node for each port and each plenum, and the runs between them while they are sound. */
+final class Groundwork {
+
+    private final List<Spot> spots = new ArrayList<>();
+    private final Map<String, Integer> byName = new HashMap<>();
+    private final Map<String, Wire> runs = new LinkedHashMap<>();
+    private final int ports;
+
+    Groundwork(FuelSystem system) {
+        for (Item item : system.items()) {
+            for (String port : item.ports()) {
+                PortRef ref = new PortRef(item.id(), port);
+                add(Spot.at(ref.toString(), system.point(ref).orElseThrow()));
+            }
+        }
+        ports = spots.size();
+        system.all(VentPlenum.class).forEach(p -> add(new Spot(PlanMaker.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
+        for (Run run : system.runs()) {
+            runs.put(run.id(), new Wire(run.id(), run.id(), byName.get(run.from().toString()), byName.get(run.to().toString()), PlanMaker.pipe(system, run), run.points()
+                    .stream().map(Place::point).toList()));
+        }
+    }
+
+    private void add(Spot spot) {
+        byName.put(spot.id(), spots.size());
+        spots.add(spot);
+    }
+
+    /** Nodes in their order: ports come first. */
+    List<Spot> spots() {
+        return spots;
+    }
+
+    /** How many of them are ports of items. */
+    int ports() {
+        return ports;
+    }
+
+    /** The place of a node among them; null if it is none of them. */
+    Integer at(String name) {
+        return byName.get(name);
+    }
+
+    /** A run as it was made. */
+    Wire sound(Run run) {
+        return runs.get(run.id());
+    }
+}
