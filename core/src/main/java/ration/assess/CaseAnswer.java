@@ -12,8 +12,8 @@ import ration.condition.Fault;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
-import ration.flow.PathLine;
 import ration.flow.TankLevel;
+import ration.heat.Heat;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.PortRef;
@@ -24,6 +24,7 @@ import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.vapor.HeatPath;
 
 /**
  * One condition answered: the flow with the inlet at its least pressure, the pressures when the engine takes its
@@ -45,7 +46,7 @@ public final class CaseAnswer {
     private final Unsaid unsaid;
     private volatile FlowAnswer openLine;
     private volatile FlowAnswer atNeeded;
-    private volatile List<PathLine.Stretch> line;
+    private volatile HeatPath heatPath;
 
     /** Answers one condition of a system without blocking problems. */
     CaseAnswer(FlowBasis basis, Brief brief, Condition condition, String contents) {
@@ -72,12 +73,12 @@ public final class CaseAnswer {
     /** What the label of contents ends with where one tank of several joined ones is dry. */
     public static final String ONE_DRY = " dry";
 
-    /** The path of the fuel at demand, unrolled. */
-    List<PathLine.Stretch> line() {
-        List<PathLine.Stretch> known = line;
-        if (known == null) {
-            known = PathLine.of(basis.system(), demand);
-            line = known;
+    /** The path of the fuel at demand, ready to be warmed. */
+    HeatPath heatPath(Heat heat) {
+        HeatPath known = heatPath;
+        if (known == null || known.heat() != heat) {
+            known = HeatPath.of(basis.system(), demand, heat, condition.engine().power());
+            heatPath = known;
         }
         return known;
     }

@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import ration.check.Verdict;
 import ration.flow.FlowAnswer;
-import ration.flow.PathLine;
-import ration.fluid.VaporPressure;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.project.Project;
@@ -14,6 +12,7 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.vapor.Air;
 import ration.vapor.Gap;
+import ration.vapor.HeatPath;
 import ration.vapor.PathHeat;
 
 /**
@@ -36,26 +35,30 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
     /** Over every judged case that feeds, at sea level and at the ceiling, fuel this warm; empty if none does. */
     public static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
         Heat heat = project.heat();
-        VaporPressure vapor = heat.vapor();
         double kelvin = heat.si(fuel);
         List<Air> airs = List.of(new Air(0, kelvin), new Air(heat.si(HeatFigure.CEILING), kelvin));
-        Comparator<VaporAnswer> leastFirst = Ties.least(VaporAnswer::degrees);
-        List<CaseAnswer> nearest = cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> least(project, c, c.demand(), airs,
-                needed).stream()).sorted(leastFirst).map(VaporAnswer::look).distinct().limit(NEAREST).toList();
-        return nearest.parallelStream().flatMap(c -> least(project, c, c.demandAt(kelvin), airs, needed).stream())
-                .min(leastFirst);
+        List<CaseAnswer> nearest = cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> nearest(project, c, c.demand(), airs).stream())
+                .sorted(NEAREST_FIRST).map(Nearest::look).limit(NEAREST).toList();
+        return nearest.parallelStream().flatMap(c -> nearest(project, c, c.demandAt(kelvin), airs).stream()).min(NEAREST_FIRST).map(n ->
+                new VaporAnswer(n.look, n.air, n.path.on(n.air).least(heat.vapor()).orElseThrow(), heat, needed));
     }
 
-    private static Optional<VaporAnswer> least(Project project, CaseAnswer c, FlowAnswer demand, List<Air> airs, HeatFigure needed) {
+    /** A case on the day on which it comes nearest to boiling. */
+    private record Nearest(CaseAnswer look, Air air, HeatPath path, double degrees) {
+    }
+
+    private static final Comparator<Nearest> NEAREST_FIRST = Ties.least(Nearest::degrees);
+
+    private static Optional<Nearest> nearest(Project project, CaseAnswer c, FlowAnswer demand, List<Air> airs) {
         if (!demand.usable()) {
             return Optional.empty();
         }
-        Heat heat = project.heat();
-        List<PathLine.Stretch> line = demand == c.demand() ? c.line() : PathLine.of(project.system(), demand);
+        HeatPath path = demand == c.demand() ? c.heatPath(project.heat()) : HeatPath.of(project.system(), demand, project.heat(), c.condition().engine().power());
+        if (path.stands()) {
+            return Optional.empty();
+        }
         boolean onTheGround = !c.steady();
-        return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).flatMap(a -> PathHeat.of(project.system(), demand, line,
-                heat, a, c.condition().engine().power()).least(heat.vapor()).map(g -> new VaporAnswer(c, a, g, heat, needed))
-                .stream()).min(Ties.least(VaporAnswer::degrees));
+        return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).map(a -> new Nearest(c, a, path, path.fewest(a))).min(NEAREST_FIRST);
     }
 
     /** The judged case that boils on its way to the engine and so has no gap to boiling, the one with least flow; empty if none. */

@@ -230,6 +230,11 @@ public final class FlowAnswer {
         return PlanMaker.pipe(plan.system(), run);
     }
 
+    /** A run as it was laid out. */
+    Groundwork.Way way(Run run) {
+        return plan.basis().ground().way(run);
+    }
+
     /** Gauge pressure over the fuel of a tank, Pa. */
     public double airspace(String tank) {
         return pose.airspace(tank);

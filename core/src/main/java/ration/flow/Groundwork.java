@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Place;
@@ -18,7 +19,33 @@ final class Groundwork {
     private final List<Spot> spots = new ArrayList<>();
     private final Map<String, Integer> byName = new HashMap<>();
     private final Map<String, Wire> runs = new LinkedHashMap<>();
+    private final Map<String, Way> ways = new HashMap<>();
     private final int ports;
+
+    /**
+     * A run as it was measured.
+     *
+     * @param points   from its start to its end
+     * @param legs     between them, m
+     * @param straight sum of the legs, m
+     * @param length   as it was cut, m
+     */
+    record Way(List<Point3> points, double[] legs, double straight, double length) {
+
+        static Way of(FuelSystem system, Run run) {
+            List<Point3> points = new ArrayList<>();
+            system.point(run.from()).ifPresent(points::add);
+            run.points().forEach(p -> points.add(p.point()));
+            system.point(run.to()).ifPresent(points::add);
+            double[] legs = new double[points.size() - 1];
+            double straight = 0;
+            for (int i = 0; i < legs.length; i++) {
+                legs[i] = points.get(i).distance(points.get(i + 1));
+                straight += legs[i];
+            }
+            return new Way(points, legs, straight, run.lengthM(points.get(0), points.get(points.size() - 1)));
+        }
+    }
 
     Groundwork(FuelSystem system) {
         for (Item item : system.items()) {
@@ -32,6 +59,7 @@ final class Groundwork {
         for (Run run : system.runs()) {
             runs.put(run.id(), new Wire(run.id(), run.id(), byName.get(run.from().toString()), byName.get(run.to().toString()), PlanMaker.pipe(system, run), run.points()
                     .stream().map(Place::point).toList()));
+            ways.put(run.id(), Way.of(system, run));
         }
     }
 
@@ -53,6 +81,10 @@ final class Groundwork {
     /** The place of a node among them; null if it is none of them. */
     Integer at(String name) {
         return byName.get(name);
+    }
+
+    Way way(Run run) {
+        return ways.get(run.id());
     }
 
     /** A run as it was made. */

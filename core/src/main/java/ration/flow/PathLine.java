@@ -87,7 +87,7 @@ public final class PathLine {
             List<At> way = new ArrayList<>();
             Optional<Run> run = item.get().only(Run.class);
             if (run.isPresent()) {
-                along = unroll(system, answer, run.get(), zero, along, way);
+                along = unroll(answer, run.get(), zero, along, way);
             } else {
                 double in = portHeight(system, answer, path, i, -1).orElse(Double.NaN) - zero;
                 double out = portHeight(system, answer, path, i, 1).orElse(Double.NaN) - zero;
@@ -119,31 +119,17 @@ public final class PathLine {
                 .flatMap(system::point).map(p -> OptionalDouble.of(answer.height(p))).orElse(OptionalDouble.empty());
     }
 
-    private static double unroll(FuelSystem system, FlowAnswer answer, Run run, double zero, double along,
-            List<At> way) {
+    private static double unroll(FlowAnswer answer, Run run, double zero, double along, List<At> way) {
         boolean forward = answer.flow(run.id()) >= 0;
-        PortRef first = forward ? run.from() : run.to();
-        PortRef last = forward ? run.to() : run.from();
-        List<Point3> points = new ArrayList<>();
-        system.point(first).ifPresent(points::add);
-        List<Point3> between = new ArrayList<>(run.points().stream().map(p -> p.point()).toList());
-        if (!forward) {
-            java.util.Collections.reverse(between);
-        }
-        points.addAll(between);
-        system.point(last).ifPresent(points::add);
-        double straight = 0;
-        for (int i = 1; i < points.size(); i++) {
-            straight += points.get(i - 1).distance(points.get(i));
-        }
-        double length = run.lengthM(points.get(0), points.get(points.size() - 1));
-        double stretch = straight > 0 ? length / straight : 1;
+        Groundwork.Way laid = answer.way(run);
+        double stretch = laid.straight() > 0 ? laid.length() / laid.straight() : 1;
         double at = along;
-        way.add(new At(at, answer.height(points.get(0)) - zero, points.get(0)));
-        for (int i = 1; i < points.size(); i++) {
-            at += stretch * points.get(i - 1).distance(points.get(i));
-            way.add(new At(at, answer.height(points.get(i)) - zero, points.get(i)));
+        int last = laid.points().size() - 1;
+        for (int i = 0; i <= last; i++) {
+            Point3 point = laid.points().get(forward ? i : last - i);
+            at += i == 0 ? 0 : stretch * laid.legs()[forward ? i - 1 : last - i];
+            way.add(new At(at, answer.height(point) - zero, point));
         }
-        return along + length;
+        return along + laid.length();
     }
 }

@@ -38,17 +38,41 @@ public record VaporPressure(double reidPsi, double slope) {
         return (kelvin - 273.15) * 1.8 + 32 + RANKINE;
     }
 
+    /**
+     * The formula with its two figures worked out.
+     *
+     * @param a of the line
+     * @param b of the line, degrees Rankine
+     */
+    public record Line(double a, double b) {
+
+        /** Pressure at which the fuel begins to boil, Pa absolute. */
+        public double pascal(double kelvin) {
+            return PSI * Math.exp(a - b / rankine(kelvin));
+        }
+
+        /** Temperature at which it begins to boil under a pressure, K; 0 where nothing is too cold. */
+        public double kelvin(double pascal) {
+            if (!(pascal > 0)) {
+                return 0;
+            }
+            double rankine = b / (a - Math.log(pascal / PSI));
+            return rankine < 0 ? Double.POSITIVE_INFINITY : (rankine - RANKINE - 32) / 1.8 + 273.15;
+        }
+    }
+
+    /** Ready for many questions. */
+    public Line line() {
+        return new Line(lineA(), lineB());
+    }
+
     /** Pressure at which the fuel begins to boil, Pa absolute. */
     public double pascal(double kelvin) {
-        return PSI * Math.exp(lineA() - lineB() / rankine(kelvin));
+        return line().pascal(kelvin);
     }
 
     /** Temperature at which it begins to boil under a pressure, K; 0 where nothing is too cold. */
     public double boilingKelvin(double pascal) {
-        if (!(pascal > 0)) {
-            return 0;
-        }
-        double rankine = lineB() / (lineA() - Math.log(pascal / PSI));
-        return rankine < 0 ? Double.POSITIVE_INFINITY : (rankine - RANKINE - 32) / 1.8 + 273.15;
+        return line().kelvin(pascal);
     }
 }

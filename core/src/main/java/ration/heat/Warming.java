@@ -24,7 +24,12 @@ public final class Warming {
      * @param massFlow kg/s
      */
     public static double along(double in, double zone, double conduct, double massFlow) {
-        return massFlow < 1e-9 ? zone : zone + (in - zone) * Math.exp(-conduct / (massFlow * SPECIFIC_HEAT));
+        return zone + (in - zone) * keeps(conduct, massFlow);
+    }
+
+    /** Share of its distance to the zone's temperature that fuel keeps along a length of line; nothing where none flows. */
+    public static double keeps(double conduct, double massFlow) {
+        return massFlow < 1e-9 ? 0 : Math.exp(-conduct / (massFlow * SPECIFIC_HEAT));
     }
 
     /**

@@ -1,0 +1,169 @@
+package ration.vapor;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ration.condition.Power;
+import ration.flow.FlowAnswer;
+import ration.flow.PathLine;
+import ration.fluid.VaporPressure;
+import ration.geometry.Point3;
+import ration.heat.Heat;
+import ration.heat.HeatFigure;
+import ration.heat.Warming;
+import ration.heat.Zone;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
+import ration.model.Pump;
+
+/**
+ * The path of one answer, ready to be warmed by any day: how much of its distance to the air round it the fuel keeps from point to
+ * point, what a pump adds, and the pressure there depend on the answer alone. Immutable.
+ */
+public final class HeatPath {
+
+    /** Wetted area of a body that is no run, m2; common practice, no source. */
+    private static final double BODY = 0.012;
+
+    private final FuelSystem system;
+    private final FlowAnswer answer;
+    private final List<PathLine.Stretch> stretches;
+    private final Heat heat;
+    private final Power power;
+    private final List<Point> points = new ArrayList<>();
+
+    /**
+     * A point, and the way to it from the one before.
+     *
+     * @param stretch place of its stretch on the path
+     * @param place   among the points of that
+     * @param zone    the air round the way; null where the fuel stays as it is
+     * @param keeps   share of its distance to that air the fuel keeps on the way
+     * @param adds    by which a pump warms it, K
+     * @param gauge   pressure there, Pa over ambient
+     */
+    private record Point(int stretch, int place, Zone zone, double keeps, double adds, double gauge) {
+    }
+
+    private HeatPath(FuelSystem system, FlowAnswer answer, List<PathLine.Stretch> stretches, Heat heat, Power power) {
+        this.system = system;
+        this.answer = answer;
+        this.stretches = stretches;
+        this.heat = heat;
+        this.power = power;
+        Optional<Firewall> wall = system.firewall();
+        Optional<Point3> inlet = system.inlet().map(e -> e.place().point());
+        boolean parted = wall.isPresent() && inlet.isPresent();
+        double station = wall.map(w -> w.station().si()).orElse(0.0);
+        boolean forward = parted && inlet.get().x() < station;
+        double density = answer.fluid().density();
+        for (int i = 0; i < stretches.size(); i++) {
+            PathLine.Stretch s = stretches.get(i);
+            double mass = density * flow(i);
+            for (int k = 0; k < s.way().size(); k++) {
+                PathLine.At at = s.way().get(k);
+                double gauge = (s.head(at.along()) - at.height()) * answer.weight();
+                if (k == 0 || s.run().isEmpty() && (s.tank() || mass < 1e-9)) {
+                    points.add(new Point(i, k, null, 1, 0, gauge));
+                    continue;
+                }
+                PathLine.At before = s.way().get(k - 1);
+                Point3 place = s.run().isPresent() ? before.place().toward(at.place(), 0.5) : s.way().get(0).place();
+                Zone said = heat.zones().get(s.item().id());
+                Zone zone = said != null ? said : parted && place.x() < station == forward ? Zone.ENGINE_BAY : Zone.CABIN;
+                double conduct = s.run().map(run -> Math.PI * run.size().bore() * heat.through(run) * (at.along() - before.along())).orElseGet(() -> BODY * heat.si(
+                        HeatFigure.BARE));
+                points.add(new Point(i, k, zone, Warming.keeps(conduct, mass), s.run().isPresent() ? 0 : spent(s, mass) / (mass * Warming.SPECIFIC_HEAT), gauge));
+            }
+        }
+    }
+
+    /** Of an answer; without points where nothing flows. */
+    public static HeatPath of(FuelSystem system, FlowAnswer answer, Heat heat, Power power) {
+        return new HeatPath(system, answer, PathLine.of(system, answer), heat, power);
+    }
+
+    /** What it rests on. */
+    public Heat heat() {
+        return heat;
+    }
+
+    /** Whether nothing flows along it. */
+    public boolean stands() {
+        return points.isEmpty();
+    }
+
+    private double flow(int at) {
+        for (int d = 0; d < stretches.size(); d++) {
+            for (int i = at - d; i <= at + d; i += Math.max(1, 2 * d)) {
+                if (i >= 0 && i < stretches.size() && stretches.get(i).run().isPresent()) {
+                    return Math.abs(answer.flow(stretches.get(i).item().id()));
+                }
+            }
+        }
+        return 0;
+    }
+
+    /** What a pump that runs turns into heat and not into pressure, W. */
+    private double spent(PathLine.Stretch s, double mass) {
+        double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * answer.weight()) * mass / answer.fluid().density();
+        return s.item().only(Pump.class).filter(p -> !answer.condition().stopped().contains(p.id())).map(p -> p.build().current().map(c -> Math.max(0,
+                c.si() * PathHeat.VOLTS - hydraulic)).orElse(hydraulic * (1 / PathHeat.EFFICIENCY - 1))).orElse(0.0);
+    }
+
+    private double[] air(Air day) {
+        double[] kelvin = new double[Zone.values().length];
+        for (Zone z : Zone.values()) {
+            kelvin[z.ordinal()] = heat.air(z, power, day.altitudeM());
+        }
+        return kelvin;
+    }
+
+    private static double warmed(Point p, double kelvin, double[] air) {
+        return p.zone == null ? kelvin : air[p.zone.ordinal()] + (kelvin - air[p.zone.ordinal()]) * p.keeps + p.adds;
+    }
+
+    /** The fewest degrees left anywhere on a day; infinite where nothing flows. */
+    public double fewest(Air day) {
+        double[] air = air(day);
+        double ambient = Heat.ambient(day.altitudeM());
+        VaporPressure.Line boils = heat.vapor().line();
+        double kelvin = day.fuelKelvin();
+        double fewest = Double.POSITIVE_INFINITY;
+        for (Point p : points) {
+            kelvin = warmed(p, kelvin, air);
+            fewest = Math.min(fewest, boils.kelvin(Math.max(1, ambient + p.gauge)) - kelvin);
+        }
+        return fewest;
+    }
+
+    /** Every point of it on a day. */
+    public PathHeat on(Air day) {
+        double[] air = air(day);
+        double ambient = Heat.ambient(day.altitudeM());
+        VaporPressure.Line boils = heat.vapor().line();
+        double kelvin = day.fuelKelvin();
+        List<Gap> gaps = new ArrayList<>();
+        for (Point p : points) {
+            kelvin = warmed(p, kelvin, air);
+            PathLine.Stretch s = stretches.get(p.stretch);
+            gaps.add(new Gap(s.item().id(), s.way().get(p.place).along(), ambient + p.gauge, p.gauge, kelvin, boils.pascal(kelvin), what(s, p.place)));
+        }
+        if (!gaps.isEmpty()) {
+            Gap last = gaps.get(gaps.size() - 1);
+            system.inlet().ifPresent(e -> gaps.add(new Gap(e.id(), last.along(), last.pressure(), last.gauge(), last.kelvin(), last.boils(), "inlet")));
+        }
+        return new PathHeat(gaps);
+    }
+
+    private static String what(PathLine.Stretch s, int k) {
+        if (k == 0) {
+            return s.run().isPresent() ? "start" : "inlet";
+        }
+        if (k == s.way().size() - 1) {
+            return s.run().isPresent() ? "end" : "outlet";
+        }
+        boolean high = s.way().get(k).height() > s.way().get(k - 1).height() && s.way().get(k).height() > s.way().get(k + 1).height();
+        return high ? "high point" : "bend";
+    }
+}
