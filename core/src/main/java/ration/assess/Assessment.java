@@ -97,7 +97,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks,
-                    Optional.empty(), Optional.empty(), List.of(), ProofChecks.programme(project, Optional.empty(), tanks), Checks.of(project, problems,
+                    Optional.empty(), Optional.empty(), List.of(), ProofChecks.programme(project, Optional.empty(), tanks, before), Checks.of(project, problems,
                             List.of(), null, tanks));
         }
         FlowBasis basis = basis(project, tanks);
@@ -108,7 +108,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
         Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
         List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
-        Programme programme = ProofChecks.programme(project, Optional.of(basis), tanks);
+        Programme programme = ProofChecks.programme(project, Optional.of(basis), tanks, before);
         List<Supplier<List<Finding>>> checks = List.of(
                 guarded(Check.PROOF_CHECKED, "Tests", () -> ProofChecks.of(programme)),
                 guarded(Check.FLOW_CHECKED, "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),

@@ -21,10 +21,10 @@ final class ProofChecks {
     private ProofChecks() {
     }
 
-    static Programme programme(Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks) {
+    static Programme programme(Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks, Optional<Assessment> before) {
         Map<String, TankFigures> figures = new HashMap<>();
         tanks.forEach(t -> figures.put(t.tank().id(), new TankFigures(t.predicted(), t.drainedThere(), t.full(), t.placard())));
-        return Programme.of(project, basis, figures);
+        return Programme.of(project, basis, figures, before.map(Assessment::programme));
     }
 
     static List<Finding> of(Programme programme) {

@@ -42,35 +42,38 @@ final class RestsOn {
 
     private static final Set<String> TANK_KEYS = Set.of("outlets", "shape", "wells", "ribs", "ventLine", "vent");
 
+    private final Known known;
     private final AsBuilt built;
     private final FuelSystem system;
     private final Point3 origin;
     private final Map<String, String> lines = new LinkedHashMap<>();
 
-    private RestsOn(AsBuilt built) {
-        this.built = built;
+    private RestsOn(Known known) {
+        this.known = known;
+        built = known.now();
         system = built.system();
-        origin = system.inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
+        origin = known.origin();
     }
 
     /** Of a test of a kind on a part, with the handles so. */
-    static Inputs of(AsBuilt built, TestKind kind, String subject, Handles handles) {
-        RestsOn on = new RestsOn(built);
+    static Inputs of(Known known, TestKind kind, String subject, Handles handles) {
+        RestsOn on = new RestsOn(known);
+        AsBuilt built = known.now();
         switch (kind) {
-            case DRAIN, FILL, TOP_OFF -> built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+            case DRAIN, FILL, TOP_OFF -> built.tank(subject).ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
             case LEVEL_SENDER -> {
-                built.tank(subject).ifPresent(t -> on.lines.putAll(Inputs.of(t).lines()));
+                built.tank(subject).ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
                 on.parked();
             }
             case TANK_PRESSURE -> built.tank(subject).ifPresent(t -> {
-                on.lines.putAll(Inputs.of(t).lines());
+                on.lines.putAll(known.inputs(t).lines());
                 on.plate(t);
             });
             case FLOW, PUMP_FLOW -> on.path(handles);
             case DEAD_HEAD -> {
                 on.part(subject);
                 on.system.all(Regulator.class).forEach(on::part);
-                Topology topology = Topology.of(on.system);
+                Topology topology = known.topology();
                 on.system.runs().stream().filter(topology::returns).forEach(on::part);
             }
             case OVERNIGHT -> {
@@ -87,7 +90,7 @@ final class RestsOn {
             }
             case FLOW_SENDER -> {
                 on.part(subject);
-                Topology.of(on.system).meeting(subject).forEach(on::part);
+                known.topology().meeting(subject).forEach(on::part);
             }
             case GAUGE_CHECK -> {
                 on.renewed(subject);
@@ -121,7 +124,7 @@ final class RestsOn {
 
     /** Everything the fuel at the inlet hangs together with, returns too: what is shut off by a handle does not count. */
     private List<Item> onWay(Handles handles) {
-        Set<PortRef> reached = system.inlet().map(i -> Topology.of(system).reached(List.of(new PortRef(i.id(), Item.IN)), joined(handles))).orElse(Set.of());
+        Set<PortRef> reached = system.inlet().map(i -> known.topology().reached(List.of(new PortRef(i.id(), Item.IN)), joined(handles))).orElse(Set.of());
         return system.items().stream().filter(i -> i.only(Run.class).map(r -> reached.contains(r.from())).orElseGet(() -> i.only(EngineInlet.class).isPresent() || i.ports().stream()
                 .anyMatch(p -> reached.contains(new PortRef(i.id(), p))))).toList();
     }
@@ -141,6 +144,17 @@ final class RestsOn {
 
     /** Every figure that is in the way of the fuel. */
     private void part(Item item) {
+        lines.putAll(known.figures(item, i -> {
+            RestsOn alone = new RestsOn(known);
+            alone.figures(i);
+            return alone.lines;
+        }));
+        if (item.only(Tank.class).isEmpty()) {
+            renewed(item.id());
+        }
+    }
+
+    private void figures(Item item) {
         boolean tank = item.only(Tank.class).isPresent();
         for (Field f : FieldSheet.of(item)) {
             if (!tank || TANK_KEYS.contains(f.key().replaceAll("[\\[.].*", ""))) {
@@ -148,9 +162,6 @@ final class RestsOn {
             }
         }
         item.as(new Rest());
-        if (!tank) {
-            renewed(item.id());
-        }
     }
 
     /** A hose renewed to the same size is another hose. */

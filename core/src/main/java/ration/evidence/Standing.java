@@ -50,12 +50,22 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** What a test of this kind and subject rests on as the aircraft is. */
     public static Inputs restsOn(AsBuilt now, String subject, Work work) {
+        return restsOn(Known.of(now), subject, work);
+    }
+
+    private static Inputs restsOn(Known now, String subject, Work work) {
         return RestsOn.of(now, work.kind(), subject, work instanceof Work.Sheet s ? s.handles() : new ration.condition.Handles(Map.of(), java.util.Set.of(), java.util.Set
                 .of()));
     }
 
     /** Of a record, as the aircraft is now. */
     public static Standing of(HangarTest test, AsBuilt now) {
+        return of(test, Known.of(now));
+    }
+
+    /** The same, many of one aircraft. */
+    public static Standing of(HangarTest test, Known known) {
+        AsBuilt now = known.now();
         if (!test.progress().done()) {
             return new Standing(State.INTERRUPTED, List.of());
         }
@@ -63,8 +73,8 @@ public record Standing(State state, List<Inputs.Change> changes) {
             return new Standing(State.GONE, List.of());
         }
         boolean sheet = test.work() instanceof Work.Sheet;
-        boolean tank = !sheet && sameTank(test, now) && !stoodElsewhere(test.work(), now);
-        List<Inputs.Change> changes = tank ? List.of() : changes(test, now);
+        boolean tank = !sheet && sameTank(test, known) && !stoodElsewhere(test.work(), now);
+        List<Inputs.Change> changes = tank ? List.of() : changes(test, known);
         boolean same = sheet ? changes.isEmpty() && !test.by().inputs().lines().isEmpty() : tank;
         if (!same) {
             return new Standing(State.STALE, changes);
@@ -72,18 +82,19 @@ public record Standing(State state, List<Inputs.Change> changes) {
         return new Standing(test.by().beside().standIn() ? State.STAND_IN : State.COUNTS, List.of());
     }
 
-    private static boolean sameTank(HangarTest test, AsBuilt now) {
-        return now.tank(test.subject()).filter(t -> Fingerprint.of(t).equals(test.by().fingerprint())).isPresent();
+    private static boolean sameTank(HangarTest test, Known known) {
+        return known.now().tank(test.subject()).filter(t -> known.print(t).equals(test.by().fingerprint())).isPresent();
     }
 
-    private static List<Inputs.Change> changes(HangarTest test, AsBuilt now) {
+    private static List<Inputs.Change> changes(HangarTest test, Known known) {
+        AsBuilt now = known.now();
         if (test.work() instanceof Work.Sheet) {
-            return test.by().inputs().changed(restsOn(now, test.subject(), test.work())).stream().map(c -> named(c, now)).toList();
+            return test.by().inputs().changed(restsOn(known, test.subject(), test.work())).stream().map(c -> named(c, now)).toList();
         }
         Optional<Tank> tank = now.tank(test.subject());
         List<Inputs.Change> all = new ArrayList<>();
-        if (tank.isPresent() && !sameTank(test, now)) {
-            all.addAll(test.by().inputs().changed(Inputs.of(tank.get())));
+        if (tank.isPresent() && !sameTank(test, known)) {
+            all.addAll(test.by().inputs().changed(known.inputs(tank.get())));
         }
         stood(test.work()).filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE).ifPresent(was -> all.add(new Inputs.Change("parked angle", degrees(was), degrees(now
                 .parked()))));

@@ -2,6 +2,7 @@ package ration.proof;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,9 +13,9 @@ import java.util.stream.Stream;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Handles;
-import ration.evidence.AsBuilt;
 import ration.evidence.Form;
 import ration.evidence.HangarTest;
+import ration.evidence.Known;
 import ration.evidence.Named;
 import ration.evidence.Standing;
 import ration.evidence.TestKind;
@@ -46,14 +47,17 @@ public final class Programme {
     private static final String MEMORY = " (from memory)";
 
     /** Nothing laid out. */
-    public static final Programme NONE = new Programme(List.of(), Map.of(), new Later<>(Map::of));
+    public static final Programme NONE = new Programme(List.of(), Map.of(), new Later<>(Map::of), Optional.empty());
 
     private final List<Proof> tests;
     private final Map<String, Later<Outcome>> outcomes;
     private final Later<Map<String, Double>> heads;
+    /** What the next state of the document need not read again. */
+    private final Optional<Known> known;
     private volatile boolean worked;
 
-    private Programme(List<Proof> tests, Map<String, Later<Outcome>> outcomes, Later<Map<String, Double>> heads) {
+    private Programme(List<Proof> tests, Map<String, Later<Outcome>> outcomes, Later<Map<String, Double>> heads, Optional<Known> known) {
+        this.known = known;
         this.tests = List.copyOf(tests);
         this.outcomes = Map.copyOf(outcomes);
         this.heads = heads;
@@ -150,13 +154,14 @@ public final class Programme {
      *
      * @param basis answers its flow questions; empty while a problem of the layout blocks
      * @param tanks what the shapes say, by id of the tank
+     * @param before of a state of the project before this one, if any
      */
-    public static Programme of(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks) {
+    public static Programme of(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks, Optional<Programme> before) {
         List<Proof> all = new ArrayList<>();
-        AsBuilt built = project.asBuilt();
+        Known known = Known.of(project.asBuilt(), before.flatMap(b -> b.known));
         Outcomes outcomes = new Outcomes(project, basis, tanks);
-        Map<HangarTest, Standing> standings = new LinkedHashMap<>();
-        project.tests().forEach(t -> standings.put(t, Standing.of(t, built)));
+        Map<HangarTest, Standing> standings = new IdentityHashMap<>();
+        project.tests().forEach(t -> standings.put(t, Standing.of(t, known)));
         List<Wanted> wanted = wanted(project);
         Map<String, Later<Outcome>> byRecord = new LinkedHashMap<>();
         for (HangarTest t : project.tests()) {
@@ -170,7 +175,7 @@ public final class Programme {
                     != Verdict.NOT_SHOWN)).or(() -> last(counting.stream())).or(() -> mine.isEmpty() ? Optional.empty() : Optional.of(mine.get(mine.size() - 1)));
             all.add(new Proof(w, record, record.map(standings::get), record.map(t -> byRecord.get(t.id())).orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
         }
-        return new Programme(all, byRecord, new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())));
+        return new Programme(all, byRecord, new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())), Optional.of(known));
     }
 
     /** The highest fuel over each joint, parked, every tank full. */

@@ -134,10 +134,10 @@ class FormsTest {
         assertThat(Form.item(plated.system(), "left.plate")).map(Item::id).contains("left");
         Handles handles = new Handles(Map.of(), Set.of(), Set.of());
         for (TestKind kind : new TestKind[] {TestKind.TANK_PRESSURE, TestKind.OVERNIGHT}) {
-            assertThat(RestsOn.of(plated.asBuilt(), kind, "left", handles).lines()).as(kind.name()).containsEntry("left: access plate", "fitted").isNotEqualTo(
-                    RestsOn.of(TANSY.asBuilt(), kind, "left", handles).lines());
+            assertThat(RestsOn.of(Known.of(plated.asBuilt()), kind, "left", handles).lines()).as(kind.name()).containsEntry("left: access plate", "fitted").isNotEqualTo(
+                    RestsOn.of(Known.of(TANSY.asBuilt()), kind, "left", handles).lines());
         }
-        assertThat(RestsOn.of(plated.asBuilt(), TestKind.TANK_PRESSURE, "right", handles)).isEqualTo(RestsOn.of(TANSY.asBuilt(), TestKind.TANK_PRESSURE,
+        assertThat(RestsOn.of(Known.of(plated.asBuilt()), TestKind.TANK_PRESSURE, "right", handles)).isEqualTo(RestsOn.of(Known.of(TANSY.asBuilt()), TestKind.TANK_PRESSURE,
                 "right", handles));
     }
 }
