@@ -113,6 +113,15 @@ class QuantityTest {
         }
     }
 
+    @Property(tries = 5000)
+    void figuresAreRoundedAsTheLibraryRoundsThem(@ForAll @DoubleRange(min = -1, max = 1) double share, @ForAll @net.jqwik.api.constraints.IntRange(max = 12) int size,
+            @ForAll @net.jqwik.api.constraints.IntRange(max = 5) int decimals) {
+        double value = share * Math.pow(10, size);
+        double written = Math.rint(value * 200) / 200;
+        assertThat(UnitSystem.figure(value, decimals)).isEqualTo(UnitSystem.formatted(value, decimals));
+        assertThat(UnitSystem.figure(written, decimals)).as("a half of a hundredth").isEqualTo(UnitSystem.formatted(written, decimals));
+    }
+
     @Test
     void figuresHaveARealMinusAndNoMinusZero() {
         assertThat(UnitSystem.figure(-12.34, 1)).isEqualTo("\u221212.3");
