@@ -79,29 +79,22 @@ final class Attempt {
     }
 
     /**
-     * Starts from the flows and states of an answer of the same network. Valves that shut something off tell nothing, there or
-     * here: whether they would open is known of pressures on both sides only. Then only the flows are taken over.
+     * Starts from the flows and states of an answer of the same network. Valves that shut something off may tell nothing, there or
+     * here ({@link Islands#undecided}). Then only the flows are taken over.
      */
     NetworkSolution from(NetworkSolution near) {
         steepReverse = false;
-        boolean cuts = false;
         for (int e = 0; e < structure.links; e++) {
             LinkState state = near.state(e);
-            cuts |= state == LinkState.HELD_SHUT && (near.cutOff(structure.from[e]) || near.cutOff(structure.to[e]));
             out[e] |= state == LinkState.HELD_SHUT;
             hold(e, state == LinkState.REGULATING);
             q[e] = near.flow(e);
         }
-        if (cuts) {
+        if (structure.anyOneWay && islands.undecided()) {
             return fromFlows();
         }
         NetworkSolution settled = new Valves(this).settle();
-        for (int e = 0; e < structure.links; e++) {
-            if (out[e] && !structure.shut[e] && (cutOff[structure.from[e]] || cutOff[structure.to[e]])) {
-                return fromFlows();
-            }
-        }
-        return settled;
+        return structure.anyOneWay && islands.undecided() ? fromFlows() : settled;
     }
 
     private NetworkSolution fromFlows() {
@@ -219,7 +212,13 @@ final class Attempt {
 
     /** Writes the loss of a link and its slope into {@link #drop}. */
     void law(int e, double flow) {
-        structure.laws[e].at(flow, drop);
+        double straight = structure.straight[e];
+        if (straight > 0) {
+            drop.loss = straight * flow;
+            drop.slope = straight;
+        } else {
+            structure.laws[e].at(flow, drop);
+        }
         if (structure.airy[e]) {
             drop.loss += network.hydrostatic[structure.from[e]] - network.hydrostatic[structure.to[e]];
         }

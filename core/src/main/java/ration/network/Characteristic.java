@@ -24,10 +24,19 @@ interface Characteristic {
     /** A linear and a square part. */
     static Characteristic polynomial(double linear, double square) {
         double a = linear + LEAST_SLOPE;
-        return (q, out) -> {
+        return square == 0 ? new Straight(a) : (q, out) -> {
             out.loss = a * q;
             out.slope = a;
             addSquare(square, q, out);
         };
+    }
+
+    /** In proportion: what joints are, of which a network has most. */
+    record Straight(double slope) implements Characteristic {
+        @Override
+        public void at(double q, Drop out) {
+            out.loss = slope * q;
+            out.slope = slope;
+        }
     }
 }

@@ -48,6 +48,35 @@ final class Islands {
     }
 
     /**
+     * Whether some valve at a cut-off group may be held shut wrongly. Whether it would open is known of pressures on both sides only,
+     * and a group has none; but one that could only give fuel, or only take it, passes nothing: these valves are right.
+     */
+    boolean undecided() {
+        join();
+        for (int i = 0; i < s.nodes; i++) {
+            supplied[root(i)] |= s.held[i] || attempt.heldByRegulator[i];
+            asked[root(i)] += Math.abs(attempt.network.demand[i]);
+        }
+        boolean[] gives = new boolean[s.nodes];
+        boolean[] takes = new boolean[s.nodes];
+        for (int e = 0; e < s.links; e++) {
+            int from = root(s.from[e]);
+            int to = root(s.to[e]);
+            if (attempt.holding[e] && !(supplied[from] && supplied[to]) || attempt.out[e] && !s.shut[e] && !supplied[from] && from == to) {
+                return true;
+            }
+            gives[from] |= attempt.out[e] && !s.shut[e];
+            takes[to] |= attempt.out[e] && !s.shut[e];
+        }
+        for (int i = 0; i < s.nodes; i++) {
+            if (root(i) == i && !supplied[i] && (gives[i] && takes[i] || asked[i] > 0 && (gives[i] || takes[i]))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /**
      * Opens the valves that are held shut and could feed a group, or take what it gives; whether there are any. While the states
      * were sought, fuel that came through the steep reverse of another valve may have hidden that these are needed.
      */

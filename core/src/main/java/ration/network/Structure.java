@@ -21,6 +21,8 @@ final class Structure {
     final int[] from;
     final int[] to;
     final Characteristic[] laws;
+    /** Slopes of laws that are straight lines; 0 of others. */
+    final double[] straight;
     final boolean[] oneWay;
     final boolean[] shut;
     /** Links full of air, which weighs nothing beside fuel. */
@@ -68,6 +70,7 @@ final class Structure {
         from = new int[links];
         to = new int[links];
         laws = new Characteristic[links];
+        straight = new double[links];
         oneWay = new boolean[links];
         shut = new boolean[links];
         airy = new boolean[links];
@@ -86,6 +89,7 @@ final class Structure {
                 linkIndex.put(link.id(), e);
             }
             laws[e] = sameFluid && e < alike.links && element == alike.element(e) ? alike.laws[e] : element.prepare(problem.fluid(), problem.law());
+            straight[e] = laws[e] instanceof Characteristic.Straight line ? line.slope() : 0;
             oneWay[e] = element.oneWay();
             shut[e] = element.shut();
             airy[e] = element instanceof Element.Vent;
