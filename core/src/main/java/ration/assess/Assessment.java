@@ -100,7 +100,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                     Optional.empty(), Optional.empty(), List.of(), ProofChecks.programme(project, Optional.empty(), tanks, before), Checks.of(project, problems,
                             List.of(), null, tanks));
         }
-        FlowBasis basis = basis(project, tanks);
+        FlowBasis basis = basis(project, tanks.stream().map(TankAnswer::body), before);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
@@ -266,18 +266,14 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     static FlowBasis basis(Project project, Optional<Assessment> known) {
         Optional<Assessment> same = known.filter(k -> TankAnswer.sameForTanks(k.project(), project));
         return basis(project, project.system().tanks().stream().map(t -> same.flatMap(k -> k.tanks().stream().map(TankAnswer::body)
-                .filter(b -> b.tank() == t).findFirst()).orElseGet(() -> body(project, t))));
+                .filter(b -> b.tank() == t).findFirst()).orElseGet(() -> body(project, t))), known);
     }
 
-    private static FlowBasis basis(Project project, List<TankAnswer> tanks) {
-        return basis(project, tanks.stream().map(TankAnswer::body));
-    }
-
-    private static FlowBasis basis(Project project, Stream<TankBody> bodies) {
+    private static FlowBasis basis(Project project, Stream<TankBody> bodies, Optional<Assessment> before) {
         Heat heat = project.heat();
         return new FlowBasis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
                 bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)), new Surroundings(
-                        Vents.dynamic(heat.si(HeatFigure.SPEED)), Optional.of(heat.vapor()), -heat.si(HeatFigure.IDLE_VACUUM)));
+                        Vents.dynamic(heat.si(HeatFigure.SPEED)), Optional.of(heat.vapor()), -heat.si(HeatFigure.IDLE_VACUUM)), before.flatMap(Assessment::basis));
     }
 
     private static TankBody body(Project project, Tank tank) {

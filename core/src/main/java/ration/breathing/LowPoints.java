@@ -13,6 +13,7 @@ import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.Once;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Run;
@@ -193,7 +194,7 @@ public record LowPoints(List<Found> points) {
     /** Water line of the tank's roof straight over or under a place; empty beside it. */
     private static Optional<Double> roofAt(Tank tank, Point3 place) {
         double most = Double.NEGATIVE_INFINITY;
-        for (List<Point3> loop : tank.shape().solid().cut(new Point3(1, 0, 0), place.x())) {
+        for (List<Point3> loop : tank.shell().cut(new Point3(1, 0, 0), place.x())) {
             for (int i = 0; i < loop.size(); i++) {
                 Point3 a = loop.get(i);
                 Point3 b = loop.get((i + 1) % loop.size());
@@ -208,7 +209,7 @@ public record LowPoints(List<Found> points) {
     /** The vent of a tank from its top, or of a plenum, to its tip or to the plenum it leads to; empty for what has none. */
     public static List<Point3> ventWay(FuelSystem system, Item item) {
         List<Point3> way = new ArrayList<>();
-        item.only(Tank.class).ifPresent(t -> way.addAll(ventWay(t)));
+        item.only(Tank.class).ifPresent(t -> way.addAll(VENT_WAYS.of(t)));
         item.only(VentPlenum.class).ifPresent(p -> {
             way.add(p.place().point());
             p.line().points().forEach(x -> way.add(x.point()));
@@ -223,6 +224,8 @@ public record LowPoints(List<Found> points) {
         }
         return way;
     }
+
+    private static final Once<Tank, List<Point3>> VENT_WAYS = new Once<>(LowPoints::ventWay);
 
     /**
      * It leaves the roof at its first measured point, wherever that lies: one under the roof is a place fuel reaches.
@@ -239,12 +242,12 @@ public record LowPoints(List<Found> points) {
             }
             way.add(tip.point());
         });
-        return way;
+        return List.copyOf(way);
     }
 
     /** Where a vent with no measured way is taken to leave the tank: its highest point. */
     private static Point3 topUnder(Tank tank, Point3 tip) {
-        return tank.shape().solid().faces().stream().flatMap(List::stream).max(Comparator.comparingDouble(Point3::z)
+        return tank.shell().faces().stream().flatMap(List::stream).max(Comparator.comparingDouble(Point3::z)
                 .thenComparingDouble(p -> -p.distance(tip))).orElse(tip);
     }
 }

@@ -145,8 +145,8 @@ final class Tanks extends SchematicPart {
     private void well(Tank tank, Fitout.Well w, Ink fill, List<Mark> marks) {
         Point3 foot = w.floor().point();
         double half = w.length().si() / 2;
-        OptionalDouble a = tank.shape().solid().floorAt(foot.x() - half, foot.y());
-        OptionalDouble b = tank.shape().solid().floorAt(foot.x() + half, foot.y());
+        OptionalDouble a = tank.shell().floorAt(foot.x() - half, foot.y());
+        OptionalDouble b = tank.shell().floorAt(foot.x() + half, foot.y());
         if (a.isEmpty() || b.isEmpty()) {
             return;
         }

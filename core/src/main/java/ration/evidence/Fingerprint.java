@@ -30,7 +30,7 @@ public final class Fingerprint {
     public static String of(Tank tank) {
         try {
             tank.solid();
-            List<List<Point3>> faces = tank.fitout().corners(tank.shape().solid());
+            List<List<Point3>> faces = tank.fitout().corners(tank.shell());
             Fingerprint print = new Fingerprint(tank.outlets().isEmpty() ? faces.get(0).get(0)
                     : tank.outlets().get(0).place().point());
             faces.forEach(face -> face.forEach(print::point));

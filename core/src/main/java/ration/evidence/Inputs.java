@@ -62,7 +62,7 @@ public record Inputs(Map<String, String> lines) {
     /** A corner of the shape: what is said of outlet and gauge is then said of them. */
     private static Point3 origin(Tank tank) {
         try {
-            return tank.shape() instanceof TankShape.Cylinder drum ? drum.from().point() : tank.shape().solid().faces().get(0).get(0);
+            return tank.shape() instanceof TankShape.Cylinder drum ? drum.from().point() : tank.shell().faces().get(0).get(0);
         } catch (IllegalArgumentException e) {
             return new Point3(0, 0, 0);
         }

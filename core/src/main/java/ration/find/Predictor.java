@@ -62,7 +62,7 @@ final class Predictor {
         system = a.project().system();
         FuelSystem undemanding = system.inlet().map(i -> system.change(i.id(), EngineInlet.class, e -> e.withPressures(NO_PRESSURE, e.maximumPressure())))
                 .orElse(system);
-        content = new FlowBasis(undemanding, basis.fuel(), basis.law(), basis.bodies(), basis.around());
+        content = basis.with(undemanding);
         demand = a.project().brief().demand();
     }
 

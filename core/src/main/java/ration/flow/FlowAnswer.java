@@ -350,7 +350,9 @@ public final class FlowAnswer {
                 all.add(w);
             }
         }
-        all.sort(Comparator.comparingDouble(w -> -into(node, w)));
+        if (all.size() > 1) {
+            all.sort(Comparator.comparingDouble(w -> -into(node, w)));
+        }
         return all;
     }
 

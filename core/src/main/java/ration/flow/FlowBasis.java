@@ -37,6 +37,9 @@ public final class FlowBasis {
     /** Plans kept for the next question: more than the largest assessment needs. */
     private static final int MOST_PLANS = 3000;
 
+    /** Wirings handed on from edit to edit, before they are begun anew. */
+    private static final int MOST_WIRINGS = 300;
+
     private final FuelSystem system;
     private final Topology topology;
     private final FuelGrade fuel;
@@ -58,6 +61,15 @@ public final class FlowBasis {
      * @param around air and engine round it
      */
     public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around) {
+        this(system, fuel, law, bodies, around, Optional.empty());
+    }
+
+    /**
+     * The same, after an edit.
+     *
+     * @param before what it was before: how plans are wired and sound runs are taken from there, which changes no answer
+     */
+    public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around, Optional<FlowBasis> before) {
         this.system = system;
         topology = Topology.of(system);
         this.fuel = fuel;
@@ -69,8 +81,8 @@ public final class FlowBasis {
         system.all(VentPlenum.class).forEach(p -> vents.put(p.id(), VentPath.of(system, p)));
         jets = system.all(JetPump.class).findAny().isPresent();
         plans = new ConcurrentHashMap<>();
-        wirings = new ConcurrentHashMap<>();
-        ground = new Groundwork(system);
+        wirings = before.map(b -> b.wirings).filter(w -> w.size() < MOST_WIRINGS).orElseGet(ConcurrentHashMap::new);
+        ground = new Groundwork(system, before.map(b -> b.ground));
         filling = HeaderStates.filling(system);
     }
 
@@ -97,6 +109,16 @@ public final class FlowBasis {
     /** Tanks as their shapes say. */
     public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law) {
         this(system, fuel, law, system.tanks().stream().collect(Collectors.toMap(Tank::id, TankBody::of, (a, b) -> a)));
+    }
+
+    /** Another layout with the same tanks, of the same fuel in the same surroundings. */
+    public FlowBasis with(FuelSystem other) {
+        return with(other, bodies);
+    }
+
+    /** The same with other tanks too. */
+    public FlowBasis with(FuelSystem other, Map<String, TankBody> tanks) {
+        return new FlowBasis(other, fuel, law, tanks, around, Optional.of(this));
     }
 
     /** The same system in other surroundings. */

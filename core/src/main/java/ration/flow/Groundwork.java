@@ -2,9 +2,9 @@ package ration.flow;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import ration.geometry.Point3;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -18,9 +18,12 @@ final class Groundwork {
 
     private final List<Spot> spots = new ArrayList<>();
     private final Map<String, Integer> byName = new HashMap<>();
-    private final Map<String, Wire> runs = new LinkedHashMap<>();
-    private final Map<String, Way> ways = new HashMap<>();
+    private final Map<String, Laid> laid = new HashMap<>();
     private final int ports;
+
+    /** A run, where it lies and what it is to the network while it is sound. */
+    private record Laid(Run run, Way way, Wire wire) {
+    }
 
     /**
      * A run as it was measured.
@@ -47,7 +50,8 @@ final class Groundwork {
         }
     }
 
-    Groundwork(FuelSystem system) {
+    /** @param before of the system before an edit: what it says of runs that lie as they did is taken from there */
+    Groundwork(FuelSystem system, Optional<Groundwork> before) {
         for (Item item : system.items()) {
             for (String port : item.ports()) {
                 PortRef ref = new PortRef(item.id(), port);
@@ -57,9 +61,13 @@ final class Groundwork {
         ports = spots.size();
         system.all(VentPlenum.class).forEach(p -> add(new Spot(PlanMaker.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
         for (Run run : system.runs()) {
-            runs.put(run.id(), new Wire(run.id(), run.id(), byName.get(run.from().toString()), byName.get(run.to().toString()), PlanMaker.pipe(system, run), run.points()
-                    .stream().map(Place::point).toList()));
-            ways.put(run.id(), Way.of(system, run));
+            int from = byName.get(run.from().toString());
+            int to = byName.get(run.to().toString());
+            Way way = Way.of(system, run);
+            Optional<Laid> same = before.map(b -> b.laid.get(run.id())).filter(l -> l.run == run && l.wire.from() == from && l.wire.to() == to && l.way.points().equals(way
+                    .points()));
+            laid.put(run.id(), same.orElseGet(() -> new Laid(run, way, new Wire(run.id(), run.id(), from, to, PlanMaker.pipe(system, run), run.points().stream().map(
+                    Place::point).toList()))));
         }
     }
 
@@ -84,11 +92,11 @@ final class Groundwork {
     }
 
     Way way(Run run) {
-        return ways.get(run.id());
+        return laid.get(run.id()).way;
     }
 
     /** A run as it was made. */
     Wire sound(Run run) {
-        return runs.get(run.id());
+        return laid.get(run.id()).wire;
     }
 }

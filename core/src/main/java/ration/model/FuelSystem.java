@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import ration.geometry.Point3;
@@ -24,6 +25,7 @@ public final class FuelSystem {
     private final List<Tank> tanks;
     private final Optional<EngineInlet> inlet;
     private final Map<String, Double> shifts;
+    private final Map<Class<?>, Object> derived = new java.util.concurrent.ConcurrentHashMap<>();
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
         this(items, firewall, Map.of());
@@ -64,6 +66,17 @@ public final class FuelSystem {
     @Override
     public String toString() {
         return "FuelSystem" + items + firewall;
+    }
+
+    /** What follows from the system alone, worked out when first asked for and kept with it. */
+    public <T> T derived(Class<T> kind, Function<FuelSystem, T> make) {
+        Object known = derived.get(kind);
+        if (known == null) {
+            T fresh = make.apply(this);
+            Object first = derived.putIfAbsent(kind, fresh);
+            known = first == null ? fresh : first;
+        }
+        return kind.cast(known);
     }
 
     /** The item with this id; the first, should a damaged system have two. */

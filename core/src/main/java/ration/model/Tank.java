@@ -1,10 +1,7 @@
 package ration.model;
 
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.WeakHashMap;
 import java.util.stream.Stream;
 import ration.geometry.Solid;
 
@@ -21,7 +18,8 @@ import ration.geometry.Solid;
 public record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
         Optional<Place> vent, Optional<Place> drain, Measured unusable, Fitout fitout) implements Item {
     /** Solids of the tanks that are in use: joining wells to a shell is dear, and asked with every look at a tank. */
-    private static final Map<Tank, Solid> SOLIDS = Collections.synchronizedMap(new WeakHashMap<>());
+    private static final Once<Tank, Solid> SOLIDS = new Once<>(t -> t.fitout.with(t.shell()));
+    private static final Once<TankShape, Solid> SHELLS = new Once<>(TankShape::solid);
 
     public Tank {
         outlets = List.copyOf(outlets);
@@ -42,12 +40,12 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
 
     /** Shell and wells as one closed solid; throws IllegalArgumentException with the reason where they close none. */
     public Solid solid() {
-        Solid known = SOLIDS.get(this);
-        if (known == null) {
-            known = fitout.with(shape.solid());
-            SOLIDS.put(this, known);
-        }
-        return known;
+        return SOLIDS.of(this);
+    }
+
+    /** The shell without its wells; throws IllegalArgumentException with the reason where it does not close. */
+    public Solid shell() {
+        return SHELLS.of(shape);
     }
 
     @Override

@@ -291,7 +291,7 @@ public final class ItemEdits {
         Point3 at = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
         Point3 over;
         try {
-            over = new Point3(at.x(), at.y(), tank.shape().solid().highest(new Point3(0, 0, 1)));
+            over = new Point3(at.x(), at.y(), tank.shell().highest(new Point3(0, 0, 1)));
         } catch (IllegalArgumentException e) {
             return;
         }
@@ -355,7 +355,7 @@ public final class ItemEdits {
             double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x()
                     : tank.outlets().get(0).place().point().x();
             double bl = (last + tank.shape().right()) / 2;
-            double floor = tank.shape().solid().floorAt(x, bl).orElse(0);
+            double floor = tank.shell().floorAt(x, bl).orElse(0);
             List<Fitout.Rib> more = new ArrayList<>(f.ribs());
             more.add(new Fitout.Rib(inches(bl, BY), List.of(new Fitout.Opening(inches(x, BY), inches(floor, BY),
                     Fitout.Passes.BOTH_WAYS))));

@@ -73,7 +73,7 @@ public record Fit(String item, String name, String key, double was, double is, d
         if (!(was > 0)) {
             return Optional.empty();
         }
-        DoubleUnaryOperator pours = loss -> OpenLine.of(new FlowBasis(project.system().replace(with(item, field, loss)), basis.fuel(), basis.law(), basis.bodies(), basis.around()),
+        DoubleUnaryOperator pours = loss -> OpenLine.of(basis.with(project.system().replace(with(item, field, loss))),
                 project.brief(), sheet).map(OpenLine::pours).orElse(0.0);
         double is = solve(pours, was, mean);
         if (Double.isNaN(is)) {
@@ -91,7 +91,7 @@ public record Fit(String item, String name, String key, double was, double is, d
             Tank moved = tank.raised(-lower);
             Map<String, TankBody> bodies = new HashMap<>(basis.bodies());
             bodies.put(tank.id(), TankBody.of(moved, basis.bodies().get(tank.id()).calibration()));
-            return OpenLine.of(new FlowBasis(project.system().replace(moved), basis.fuel(), basis.law(), bodies, basis.around()), project.brief(), sheet).map(OpenLine::pours).orElse(0.0);
+            return OpenLine.of(basis.with(project.system().replace(moved), bodies), project.brief(), sheet).map(OpenLine::pours).orElse(0.0);
         };
         double is = solve(pours, -MOST_HIGHER, MOST_HIGHER, mean);
         if (Double.isNaN(is)) {

@@ -68,7 +68,7 @@ public record OpenLine(Condition condition, double pours, double arrives) {
         return basis.system().inlet().map(i -> {
             Point3 p = i.place().point().plus(new Point3(up.x() * over, up.y() * over, up.z() * over));
             EngineInlet there = i.with(new Tag(i.id(), i.name(), exact(p)));
-            FlowAnswer a = new FlowBasis(basis.system().replace(there), basis.fuel(), basis.law(), basis.bodies(), basis.around()).ask(c, new FlowQuestion.OpenLine());
+            FlowAnswer a = basis.with(basis.system().replace(there)).ask(c, new FlowQuestion.OpenLine());
             return a.usable() ? Math.max(0, a.inletFlow()) : 0;
         }).orElse(open.inletFlow());
     }

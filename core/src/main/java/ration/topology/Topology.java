@@ -49,7 +49,7 @@ public final class Topology {
     }
 
     public static Topology of(FuelSystem system) {
-        return new Topology(system);
+        return system.derived(Topology.class, Topology::new);
     }
 
     /** Every combination of handle positions with the engine fed: OFF is left out; one empty one where there is no selector. */
