@@ -18,9 +18,53 @@ final class Cut {
                     .thenComparingDouble(Point3::z).compare(p, q);
             return order <= 0 ? new Edge(p, q) : new Edge(q, p);
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Edge e && a.equals(e.a) && b.equals(e.b);
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * a.hashCode() + b.hashCode();
+        }
     }
 
     private Cut() {
+    }
+
+    /**
+     * Water line of the lowest of these faces straight over or under a place; infinite beside them. Where the plane of the station
+     * meets each face, without joining that to loops.
+     */
+    static double floorAt(List<List<Point3>> faces, double station, double buttLine) {
+        double plane = station + 1e-9;
+        double least = Double.POSITIVE_INFINITY;
+        for (List<Point3> face : faces) {
+            List<Point3> crossed = new ArrayList<>(2);
+            Point3 p = face.get(face.size() - 1);
+            for (Point3 q : face) {
+                double hp = p.x() - plane;
+                double hq = q.x() - plane;
+                if (hp <= 0 != hq <= 0) {
+                    // from the same side whichever face asks, so that two faces agree on where their edge is met
+                    crossed.add(hp <= 0 ? p.toward(q, hp / (hp - hq)) : q.toward(p, hq / (hq - hp)));
+                }
+                p = q;
+            }
+            if (crossed.size() > 2) {
+                Point3 along = crossed.get(1).minus(crossed.get(0));
+                crossed.sort(Comparator.comparingDouble(along::dot));
+            }
+            for (int i = 0; i + 1 < crossed.size(); i += 2) {
+                Point3 a = crossed.get(i);
+                Point3 b = crossed.get(i + 1);
+                if (a.y() <= buttLine != b.y() <= buttLine) {
+                    least = Math.min(least, a.z() + (buttLine - a.y()) / (b.y() - a.y()) * (b.z() - a.z()));
+                }
+            }
+        }
+        return least;
     }
 
     /** Loops, in no particular order; corners on the plane are taken to lie a hair beyond it. */

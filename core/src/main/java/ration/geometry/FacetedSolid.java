@@ -56,6 +56,15 @@ final class FacetedSolid implements Solid {
     /** Every edge must be walked once each way: otherwise fuel would find a gap. */
     private static void checkClosed(List<List<Point3>> faces) {
         record Edge(Point3 from, Point3 to) {
+            @Override
+            public boolean equals(Object other) {
+                return other instanceof Edge e && from.equals(e.from) && to.equals(e.to);
+            }
+
+            @Override
+            public int hashCode() {
+                return 31 * from.hashCode() + to.hashCode();
+            }
         }
         Map<Edge, Integer> seen = new HashMap<>();
         for (List<Point3> face : faces) {

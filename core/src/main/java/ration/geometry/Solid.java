@@ -81,16 +81,7 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
 
     /** Water line of its lowest skin straight over or under a place; empty beside it. */
     default OptionalDouble floorAt(double station, double buttLine) {
-        double least = Double.POSITIVE_INFINITY;
-        for (List<Point3> loop : cut(new Point3(1, 0, 0), station)) {
-            for (int i = 0; i < loop.size(); i++) {
-                Point3 a = loop.get(i);
-                Point3 b = loop.get((i + 1) % loop.size());
-                if (a.y() <= buttLine != b.y() <= buttLine) {
-                    least = Math.min(least, a.toward(b, (buttLine - a.y()) / (b.y() - a.y())).z());
-                }
-            }
-        }
+        double least = Cut.floorAt(faces(), station, buttLine);
         return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(least);
     }
 

@@ -65,7 +65,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 return;
             }
             SplittableRandom random = new SplittableRandom(seed + 0x9E3779B97F4A7C15L * i);
-            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest, Optional.empty());
+            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest, Optional.of(assessment));
             margins[i] = m.map(LeastMargin::margin).orElse(0.0);
             isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
             task.progress().accept((double) done.incrementAndGet() / samples);
