@@ -29,6 +29,7 @@ import ration.model.Item;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.model.VentLine;
+import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -81,14 +82,22 @@ public final class AirPicture extends SchematicPart {
      */
     public static Picture draw(Assessment a, Condition condition, Optional<CaseAnswer> look, Shown shown, UnitSystem units, double width, double height,
             TextMeasure measure) {
-        Attitude parked = a.project().brief().envelope().attitudes().get(0);
-        SchematicSubject subject = new SchematicSubject(a.project().system(), List.of(parked), condition.with(parked), look, "", units,
-                Regime.AS_IT_RUNS);
+        SchematicSubject subject = subject(a.project(), condition, look, units);
         AirPicture p = new AirPicture(subject, shown, new SchematicView(width, height - AirKey.height(width), 1, 0, 0, SchematicView.Layers.AIR), measure);
         a.tanks().forEach(t -> p.bodies.put(t.tank().id(), t.body()));
         p.sheet();
         p.pieces.add(AirKey.of(width, height, measure));
         return new Picture(width, height, p.pieces);
+    }
+
+    private static SchematicSubject subject(Project project, Condition condition, Optional<CaseAnswer> look, UnitSystem units) {
+        Attitude parked = project.brief().envelope().attitudes().get(0);
+        return new SchematicSubject(project.system(), List.of(parked), condition.with(parked), look, "", units, Regime.AS_IT_RUNS);
+    }
+
+    /** Finds beforehand where its lines go, at the size last drawn; nothing while nobody has looked at it. */
+    public static void prepare(Project project, Condition condition) {
+        Routes.prepareAir(subject(project, condition, Optional.empty(), UnitSystem.US));
     }
 
     private void sheet() {

@@ -22,6 +22,8 @@ final class Routes {
     private static final int KEPT = 16;
     private static final Map<Key, CompletableFuture<Map<String, Router.Routed>>> LAST = new LinkedHashMap<>();
     private static volatile double[] size = {860, 612};
+    /** Of the air side; null until it is first drawn. */
+    private static volatile double[] airSize;
 
     /** What ways depend on. */
     private record Key(List<Object> layout, List<Attitude> presets, boolean air, double width, double height) {
@@ -64,8 +66,11 @@ final class Routes {
 
     /** Of a layout; waits where somebody is looking for them already. */
     static Map<String, Router.Routed> of(SchematicSubject subject, SchematicView view) {
-        if (!view.layers().air()) {
-            size = new double[] {view.width(), view.height()};
+        double[] drawn = {view.width(), view.height()};
+        if (view.layers().air()) {
+            airSize = drawn;
+        } else {
+            size = drawn;
         }
         return found(subject, view).join();
     }
@@ -74,6 +79,14 @@ final class Routes {
     static void prepare(SchematicSubject subject) {
         double[] last = size;
         found(subject, SchematicView.of(last[0], last[1]));
+    }
+
+    /** The same of the air side; nothing while nobody has looked at it. */
+    static void prepareAir(SchematicSubject subject) {
+        double[] last = airSize;
+        if (last != null) {
+            found(subject, new SchematicView(last[0], last[1], 1, 0, 0, SchematicView.Layers.AIR));
+        }
     }
 
     private static CompletableFuture<Map<String, Router.Routed>> found(SchematicSubject subject, SchematicView view) {

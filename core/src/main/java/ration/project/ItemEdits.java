@@ -5,29 +5,33 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import ration.geometry.Point2;
 import ration.geometry.Point3;
+import ration.model.Bulkhead;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
-import ration.model.FingerScreen;
 import ration.model.Firewall;
-import ration.model.Fitout;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Kinds;
 import ration.model.Measured;
-import ration.model.Outlet;
+import ration.model.Orifice;
 import ration.model.Place;
 import ration.model.Pump;
+import ration.model.QuickDisconnect;
 import ration.model.Rated;
 import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Selector;
-import ration.model.SomeKinds;
+import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tank;
-import ration.model.TankShape;
+import ration.model.Tee;
 import ration.model.VentLine;
 import ration.model.VentPlenum;
 import ration.quantity.Quantity;
@@ -39,8 +43,8 @@ import ration.quantity.Unit;
  */
 public final class ItemEdits {
 
-    private static final String BY = "estimate";
-    private static final double INCH = 0.0254;
+    static final String BY = "estimate";
+    static final double INCH = 0.0254;
 
     private final FuelSystem system;
     private final List<Offer> offers = new ArrayList<>();
@@ -72,11 +76,10 @@ public final class ItemEdits {
         item.as(new Offers());
     }
 
-    /** What each kind offers beside its figures; the others nothing. */
-    private final class Offers implements SomeKinds<Void> {
+    /** What each kind offers beside its figures; a new kind has to say. */
+    private final class Offers implements Kinds<Void> {
 
-        @Override
-        public Void otherwise(Item item) {
+        private Void nothing() {
             return null;
         }
 
@@ -88,7 +91,7 @@ public final class ItemEdits {
 
         @Override
         public Void tank(Tank tank) {
-            ItemEdits.this.tank(tank);
+            new TankEdits(ItemEdits.this, system).offer(tank);
             return null;
         }
 
@@ -164,6 +167,51 @@ public final class ItemEdits {
             ItemEdits.this.pump(p);
             return null;
         }
+
+        @Override
+        public Void shutOff(ShutOff item) {
+            return nothing();
+        }
+
+        @Override
+        public Void checkBlock(CheckBlock item) {
+            return nothing();
+        }
+
+        @Override
+        public Void flowSender(FlowSender item) {
+            return nothing();
+        }
+
+        @Override
+        public Void bulkhead(Bulkhead item) {
+            return nothing();
+        }
+
+        @Override
+        public Void quickDisconnect(QuickDisconnect item) {
+            return nothing();
+        }
+
+        @Override
+        public Void jetPump(JetPump item) {
+            return nothing();
+        }
+
+        @Override
+        public Void checkValve(CheckValve item) {
+            return nothing();
+        }
+
+        @Override
+        public Void orifice(Orifice item) {
+            return nothing();
+        }
+
+        @Override
+        public Void tee(Tee item) {
+            return nothing();
+        }
     }
 
     private void strainer(Strainer s) {
@@ -238,7 +286,11 @@ public final class ItemEdits {
         }
     }
 
-    private void add(String label, Item changed) {
+    void add(String label, FuelSystem result) {
+        offers.add(new Offer(label, result));
+    }
+
+    void add(String label, Item changed) {
         offers.add(new Offer(label, system.replace(changed)));
     }
 
@@ -260,82 +312,8 @@ public final class ItemEdits {
         }
     }
 
-    private void tank(Tank tank) {
-        if (tank.shape() instanceof TankShape.Box box) {
-            List<TankShape.Corner> corners = new ArrayList<>();
-            for (Point2 p : box.section()) {
-                corners.add(corner(p.x(), p.z(), box.corner().station().by()));
-            }
-            add("Draw by corners", tank.withShape(new TankShape.Prism(corners, box.corner().buttLine(),
-                    inches(box.right(), box.width().by()))));
-        } else if (tank.shape() instanceof TankShape.Prism prism) {
-            List<TankShape.Corner> more = new ArrayList<>(prism.corners());
-            if (more.size() > 1) {
-                Point2 a = prism.section().get(more.size() - 1);
-                Point2 b = prism.section().get(0);
-                more.add(corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, BY));
-                add("Add corner", tank.withShape(new TankShape.Prism(more, prism.leftWall(), prism.rightWall())));
-            }
-            if (prism.corners().size() > 3) {
-                add("Remove corner", tank.withShape(new TankShape.Prism(
-                        prism.corners().subList(0, prism.corners().size() - 1), prism.leftWall(),
-                        prism.rightWall())));
-            }
-        }
-        outlets(tank);
-        fitout(tank);
-    }
-
-    private void fitout(Tank tank) {
-        Fitout f = tank.fitout();
-        Point3 at = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
-        Point3 over;
-        try {
-            over = new Point3(at.x(), at.y(), tank.shell().highest(new Point3(0, 0, 1)));
-        } catch (IllegalArgumentException e) {
-            return;
-        }
-        add(f.filler().isEmpty() ? "Give filler lip" : "No filler lip", tank.with(f.withFiller(f.filler().isEmpty()
-                ? Optional.of(Place.estimated(over.plus(new Point3(0, 0, -0.3 * INCH)))) : Optional.empty())));
-        add(f.gauge().isEmpty() ? "Give gauge" : "No gauge", tank.with(f.withGauge(f.gauge().isEmpty()
-                ? Optional.of(Place.estimated(at)) : Optional.empty())));
-        add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
-                f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
-        piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "No level sender");
-        piece(tank, Fitout.Piece.SECOND_AIR, "Cap vented too", "Cap not vented");
-        piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "No cap seal");
-        piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "No access plate");
-        if (tank.vent().isPresent()) {
-            vent(tank, f, over);
-        }
-        if (f.wells().isEmpty()) {
-            add("Add sump well", tank.with(f.withWells(List.of(new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0,
-                    -1.5 * INCH))), Measured.of(4, Unit.INCH, BY), Measured.of(4, Unit.INCH, BY))))));
-        } else {
-            add("Remove sump well", tank.with(f.withWells(f.wells().subList(0, f.wells().size() - 1))));
-        }
-        ribs(tank, f);
-    }
-
-    private void piece(Tank tank, Fitout.Piece piece, String fit, String take) {
-        boolean fitted = tank.fitout().has(piece);
-        add(fitted ? take : fit, tank.with(tank.fitout().with(piece, !fitted)));
-    }
-
-    private void vent(Tank tank, Fitout f, Point3 over) {
-        if (f.vent().isEmpty()) {
-            add("Give vent line", tank.with(f.withVent(Optional.of(VentEdits.usual()))));
-        } else {
-            ventLine(f.vent().get(), tank.id(), over, tank.vent().orElseThrow().point(), v -> tank.with(f.withVent(Optional.of(v))));
-            add("No vent line", tank.with(f.withVent(Optional.empty())));
-        }
-        if (VentEdits.ownWays(system) > 1) {
-            offers.add(new Offer("Join all vents in a plenum", VentEdits.joined(system)));
-        }
-    }
-
     /** What a vent line offers, of a tank or of a plenum. */
-    private void ventLine(VentLine v, String of, Point3 start, Point3 tip, Function<VentLine, Item> with) {
+    void ventLine(VentLine v, String of, Point3 start, Point3 tip, Function<VentLine, Item> with) {
         add(v.ball() ? "No ball in the vent" : "Check ball in the vent", with.apply(v.withBall(!v.ball())));
         List<Place> more = new ArrayList<>(v.points());
         more.add(Place.estimated(v.points().isEmpty() ? start : v.points().get(v.points().size() - 1).point().toward(tip, 0.5)));
@@ -349,87 +327,8 @@ public final class ItemEdits {
         v.to().ifPresent(t -> add("Vent leads outside", with.apply(v.leadingTo(Optional.empty()))));
     }
 
-    private void ribs(Tank tank, Fitout f) {
-        if (!(tank.shape() instanceof TankShape.Cylinder) && f.ribs().size() < 12) {
-            double last = f.ribs().isEmpty() ? tank.shape().left() : f.ribs().get(f.ribs().size() - 1).at().si();
-            double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x()
-                    : tank.outlets().get(0).place().point().x();
-            double bl = (last + tank.shape().right()) / 2;
-            double floor = tank.shell().floorAt(x, bl).orElse(0);
-            List<Fitout.Rib> more = new ArrayList<>(f.ribs());
-            more.add(new Fitout.Rib(inches(bl, BY), List.of(new Fitout.Opening(inches(x, BY), inches(floor, BY),
-                    Fitout.Passes.BOTH_WAYS))));
-            add("Add rib", tank.with(f.withRibs(more)));
-        }
-        for (int i = 0; i < f.ribs().size(); i++) {
-            Fitout.Rib r = f.ribs().get(i);
-            for (int k = 0; k < r.openings().size(); k++) {
-                Fitout.Opening o = r.openings().get(k);
-                Fitout.Passes next = Fitout.Passes.values()[(o.passes().ordinal() + 1) % Fitout.Passes.values().length];
-                List<Fitout.Opening> changed = new ArrayList<>(r.openings());
-                changed.set(k, new Fitout.Opening(o.along(), o.waterLine(), next));
-                add("Rib " + (i + 1) + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT),
-                        tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), changed)))));
-            }
-            List<Fitout.Opening> more = new ArrayList<>(r.openings());
-            more.add(new Fitout.Opening(more.isEmpty() ? inches(tank.shape().section().get(0).x(), BY) : more.get(0).along(),
-                    more.isEmpty() ? inches(tank.shape().section().get(0).z(), BY) : more.get(0).waterLine(),
-                    Fitout.Passes.BOTH_WAYS));
-            add("Rib " + (i + 1) + ": add hole", tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), more)))));
-            List<Fitout.Rib> fewer = new ArrayList<>(f.ribs());
-            fewer.remove(i);
-            add("Remove rib " + (i + 1), tank.with(f.withRibs(fewer)));
-        }
-    }
-
-    private static <T> List<T> put(List<T> list, int at, T value) {
-        List<T> copy = new ArrayList<>(list);
-        copy.set(at, value);
-        return copy;
-    }
-
-    private static TankShape.Corner corner(double x, double z, String by) {
-        return new TankShape.Corner(inches(x, by), inches(z, by));
-    }
-
-    private static Measured inches(double metres, String by) {
+    static Measured inches(double metres, String by) {
         return new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(metres) * 100) / 100.0, Unit.INCH), by);
-    }
-
-    private void outlets(Tank tank) {
-        for (int i = 0; i < tank.outlets().size(); i++) {
-            Outlet o = tank.outlets().get(i);
-            String of = tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1);
-            if (o.edge() == Outlet.Edge.UNSAID) {
-                for (Outlet.Edge e : Outlet.Edge.values()) {
-                    if (e != Outlet.Edge.UNSAID) {
-                        add(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(tank.outlets(),
-                                i, o.with(e))));
-                    }
-                }
-            } else {
-                add(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(
-                        tank.outlets(), i, o.with(Outlet.Edge.UNSAID))));
-            }
-            if (o.finger().isEmpty()) {
-                add(tank.outlets().size() == 1 ? "Give screen's build" : "Give screen's build " + (i + 1),
-                        tank.withOutlets(put(tank.outlets(), i, o.withFinger(Optional.of(new FingerScreen(
-                        Measured.of(12, Unit.ONE, BY), Measured.of(0.018, Unit.INCH, BY), Measured.of(0.5, Unit.INCH, BY),
-                        Measured.of(1.5, Unit.INCH, BY)))))));
-            }
-            if (o.screen().isEmpty()) {
-                add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(put(tank.outlets(),
-                        i, o.withScreen(Optional.of(Rated.of(20, 0.012, BY))))));
-            }
-        }
-        if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {
-            Outlet first = tank.outlets().get(0);
-            List<Outlet> more = new ArrayList<>(tank.outlets());
-            more.add(new Outlet("outlet-" + (more.size() + 1),
-                    Place.estimated(first.place().point().plus(new Point3(-3 * INCH, 0, 0))), first.bore(),
-                    Optional.empty()));
-            add("Add outlet", tank.withOutlets(more));
-        }
     }
 
     private void selector(Selector s) {

@@ -18,12 +18,16 @@ import ration.flow.PathStep;
 import ration.model.Bulkhead;
 import ration.model.CheckBlock;
 import ration.model.CheckValve;
+import ration.model.EngineInlet;
 import ration.model.Filter;
 import ration.model.Fitting;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Kinds;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Orifice;
@@ -31,13 +35,15 @@ import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.QuickDisconnect;
 import ration.model.Rated;
+import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.ShutOff;
-import ration.model.SomeKinds;
 import ration.model.Strainer;
 import ration.model.Tag;
 import ration.model.Tank;
+import ration.model.Tee;
+import ration.model.VentPlenum;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Quantity;
@@ -108,11 +114,10 @@ public final class Remedies {
         item.as(new Eased());
     }
 
-    /** What of each kind could cost less; nothing for the others. */
-    private final class Eased implements SomeKinds<Void> {
+    /** What of each kind could cost less; a new kind has to say. */
+    private final class Eased implements Kinds<Void> {
 
-        @Override
-        public Void otherwise(Item item) {
+        private Void nothing() {
             return null;
         }
 
@@ -208,6 +213,43 @@ public final class Remedies {
                     h -> h.with(new Tag(h.id(), h.name(), h.place().raised(INCH))));
             return null;
         }
+
+        @Override
+        public Void regulator(Regulator r) {
+            rated(r, r.name() + ", larger", r.loss(), Regulator.class, (x, loss) -> new Regulator(x.tag(), x.style(), x.reference(), x.setting(), loss));
+            return null;
+        }
+
+        @Override
+        public Void orifice(Orifice o) {
+            bored(o, 1.25, "larger", "meters less: see what it was put there for");
+            return null;
+        }
+
+        @Override
+        public Void gaugePort(GaugePort item) {
+            return nothing();
+        }
+
+        @Override
+        public Void jetPump(JetPump item) {
+            return nothing();
+        }
+
+        @Override
+        public Void tee(Tee item) {
+            return nothing();
+        }
+
+        @Override
+        public Void ventPlenum(VentPlenum item) {
+            return nothing();
+        }
+
+        @Override
+        public Void engineInlet(EngineInlet item) {
+            return nothing();
+        }
     }
 
     private void run(Run run) {
@@ -251,11 +293,14 @@ public final class Remedies {
     private void throttle(Orifice orifice) {
         boolean back = system.runAt(new PortRef(orifice.id(), Item.IN)).isPresent();
         if (back) {
-            change(orifice, orifice.name() + " with a smaller bore", orifice.bore().quantity().shown() + " \u2192 "
-                    + UnitSystem.figure(orifice.bore().quantity().value() * 0.8, 3) + " "
-                    + orifice.bore().quantity().unit().symbol() + "; cools the pump less", Orifice.class,
-                    o -> new Orifice(o.tag(), times(o.bore(), 0.8), o.dischargeCoefficient()));
+            bored(orifice, 0.8, "smaller", "cools the pump less");
         }
+    }
+
+    private void bored(Orifice orifice, double factor, String which, String but) {
+        change(orifice, orifice.name() + " with a " + which + " bore", orifice.bore().quantity().shown() + " \u2192 "
+                + UnitSystem.figure(orifice.bore().quantity().value() * factor, 3) + " " + orifice.bore().quantity().unit().symbol() + "; " + but, Orifice.class,
+                o -> new Orifice(o.tag(), times(o.bore(), factor), o.dischargeCoefficient()));
     }
 
     private static Measured times(Measured m, double factor) {

@@ -11,6 +11,7 @@ import javafx.application.Platform;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.condition.Condition;
+import ration.drawing.AirPicture;
 import ration.drawing.Schematic;
 import ration.project.Project;
 
@@ -59,7 +60,10 @@ final class Analyst {
         long mine = newest.incrementAndGet();
         worker.execute(() -> {
             if (mine == newest.get()) {
-                CompletableFuture.runAsync(() -> Schematic.prepare(project.system(), project.brief().envelope().attitudes(), condition));
+                CompletableFuture.runAsync(() -> {
+                    Schematic.prepare(project.system(), project.brief().envelope().attitudes(), condition);
+                    AirPicture.prepare(project, condition);
+                });
                 atOnce(project).ifPresent(c -> Platform.runLater(() -> {
                     if (mine == newest.get()) {
                         early.accept(c);
