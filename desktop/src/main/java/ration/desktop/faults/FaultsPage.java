@@ -18,7 +18,6 @@ import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.FaultCases;
-import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -29,13 +28,11 @@ import ration.desktop.style.PicturePane;
 import ration.drawdown.Lasting;
 import ration.drawing.LastingPicture;
 import ration.drawing.Picture;
-import ration.fault.Catalogue;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultAnswer.Group;
 import ration.fault.FaultRemedies;
 import ration.fault.FaultRemedy;
 import ration.fault.FaultSearch;
-import ration.fault.FaultSum;
 import ration.quantity.UnitSystem;
 
 /** One part fails. */
@@ -166,44 +163,29 @@ public final class FaultsPage extends LivePage {
     private void fill() {
         chips.getChildren().clear();
         rows.getChildren().clear();
-        if (answers.isEmpty()) {
-            sum.setText("");
+        FaultTable table = new FaultTable(answers, only);
+        sum.setText(table.sum());
+        sum.getStyleClass().remove("verdict-short");
+        if (table.empty()) {
             showCard();
             return;
         }
-        chip("All " + answers.size(), "faults-all", Optional.empty());
-        for (Group g : Group.values()) {
-            long n = count(g);
-            if (n > 0) {
-                chip(g.label() + " " + n, "faults-" + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), Optional.of(g));
-            }
-        }
-        int shorts = FaultSum.of(answers).shorts();
-        sum.setText(shorts + " of " + answers.size());
-        sum.getStyleClass().remove("verdict-short");
-        if (shorts > 0) {
+        table.choices().forEach(c -> chip(c.text(), c.id(), c.group()));
+        if (table.shorts() > 0) {
             sum.getStyleClass().add("verdict-short");
         }
-        words.setText("end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE) + " are seen too late; "
-                + count(Group.NOT_SHOWN) + " more are not shown");
+        words.setText(table.words());
         int n = 0;
-        for (Group g : Group.values()) {
-            List<FaultAnswer> in = answers.stream().filter(f -> f.group() == g).toList();
-            if (!in.isEmpty() && only.map(o -> o == g).orElse(true)) {
-                HBox title = new HBox(8, Ui.label(g.label() + "  " + in.size(), "group-title"), Ui.label(g.words(), "soft"));
-                title.setAlignment(Pos.BASELINE_LEFT);
-                title.getStyleClass().add("fault-group");
-                rows.getChildren().add(title);
-                for (FaultAnswer f : in) {
-                    rows.getChildren().add(row(f, n++));
-                }
+        for (FaultTable.Section in : table.sections()) {
+            HBox title = new HBox(8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
+            title.setAlignment(Pos.BASELINE_LEFT);
+            title.getStyleClass().add("fault-group");
+            rows.getChildren().add(title);
+            for (FaultAnswer f : in.rows()) {
+                rows.getChildren().add(row(f, n++));
             }
         }
         showCard();
-    }
-
-    private long count(Group g) {
-        return answers.stream().filter(f -> f.group() == g).count();
     }
 
     private void chip(String text, String id, Optional<Group> group) {
@@ -230,39 +212,20 @@ public final class FaultsPage extends LivePage {
         return box;
     }
 
-    private static String way(FaultAnswer f) {
-        return Catalogue.words(f.fault());
-    }
-
-    private static String share(double share) {
-        return Double.isNaN(share) ? "\u2013" : UnitSystem.figure(share, 2) + "\u00d7";
-    }
-
-    private static String minutes(FaultAnswer f) {
-        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once"
-                : UnitSystem.figure(f.minutes(), 1) + " min";
-    }
-
-    private static String seen(FaultAnswer f) {
-        return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN ? "" : f.seen().isEmpty() ? "nothing before it stops"
-                : f.seen().get(0).what();
-    }
-
     private Button row(FaultAnswer f, int n) {
         NotchBar left = new NotchBar(44, 8);
-        left.show(Double.isNaN(f.share()) ? 0 : Math.min(Finding.MET, f.share()), Double.isNaN(f.share()) ? Verdict.NOT_SHOWN : f.share() < 1
-                ? Verdict.SHORT : Verdict.HOLDS);
+        left.show(FaultTable.bar(f), FaultTable.barVerdict(f));
         HBox bar = new HBox(left);
         bar.setAlignment(Pos.CENTER_LEFT);
-        Label part = Ui.label(f.part(), "bold");
+        FaultTable.Cells said = FaultTable.cells(f);
+        Label part = Ui.label(said.part(), "bold");
         part.setMinWidth(Region.USE_PREF_SIZE);
-        HBox name = new HBox(6, part, Ui.label(way(f)));
+        HBox name = new HBox(6, part, Ui.label(said.way()));
         name.setAlignment(Pos.CENTER_LEFT);
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
-        String out = f.wayOut().map(w -> w.does() + "  " + share(w.share())).orElse(f.verdict() == Verdict.SHORT ? "none" : "");
-        HBox cells = cells(name, Ui.label(share(f.share()), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"), bar,
-                Ui.label(minutes(f)), Ui.label(seen(f)), Ui.label(out), verdict);
+        HBox cells = cells(name, Ui.label(said.share(), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"), bar,
+                Ui.label(said.minutes()), Ui.label(said.seen()), Ui.label(said.wayOut()), verdict);
         Button row = Ui.button("", "fault-" + n, () -> pick(f));
         row.setGraphic(cells);
         row.getStyleClass().setAll("button", "fault-row");
@@ -271,8 +234,7 @@ public final class FaultsPage extends LivePage {
         }
         row.setMaxWidth(Double.MAX_VALUE);
         row.setUserData(f);
-        row.setAccessibleText(f.part() + " " + way(f) + ", " + share(f.share()) + ", short " + minutes(f) + ", way out " + (out.isEmpty()
-                ? "not needed" : out) + ", " + f.verdict().word());
+        row.setAccessibleText(said.spoken());
         row.focusedProperty().addListener((o, was, now) -> {
             if (now && f != picked) {
                 pick(f);
@@ -305,23 +267,19 @@ public final class FaultsPage extends LivePage {
         Label name = Ui.wrapped(f.part(), "page-title");
         name.setId("fault-part");
         HBox.setHgrow(name, Priority.ALWAYS);
-        Label big = Ui.label(minutes(f), "main-result");
+        Label big = Ui.label(FaultTable.minutes(f), "main-result");
         big.setId("fault-minutes");
-        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(way(f), "soft"), big, Ui.label(Double.isFinite(f.minutes())
+        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(Double.isFinite(f.minutes())
                 ? "until less than the demand arrives" : "", "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
                 caseWords(f)), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
-            card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(f.seen().isEmpty() ? "Nothing fitted in this"
-                    + " document shows it before flow is short. Fit the flow or pressure senders you have: what is not laid out is not counted." : String.join("; ",
-                    f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
-                            + " min")).toList())));
+            card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
         }
         if (Double.isFinite(f.minutes()) && f.minutes() > 0) {
             chart(f);
         }
         if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.THIN || f.wayOut().isPresent()) {
-            card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(f.wayOut().map(w -> w.does() + ": " + share(w.share())
-                    + " of the demand then").orElse("No handle, pump or less power brings the flow back.")));
+            card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(FaultTable.wayOut(f)));
         }
         if (f.verdict() != Verdict.HOLDS) {
             remedies(f);
@@ -366,7 +324,7 @@ public final class FaultsPage extends LivePage {
         take.setAccessibleText("Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
         HBox top = new HBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
         top.setAlignment(Pos.CENTER_LEFT);
-        return new VBox(1, top, Ui.wrapped(r.detail() + "; short in " + minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
+        return new VBox(1, top, Ui.wrapped(r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
     }
 
     /** Its minutes, drawn down behind the page. */

@@ -16,16 +16,12 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
-import ration.assess.VaporAnswer;
-import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.drawdown.Flight;
-import ration.drawdown.FlightEvent;
-import ration.drawdown.FlightTable;
 import ration.drawdown.FlightVapor;
 import ration.drawdown.OnBoth;
 import ration.drawdown.UsualFlight;
@@ -84,15 +80,12 @@ final class FlightCard extends VBox {
     }
 
     void show(Flight f, Assessment a) {
-        result(f);
+        LandingWords said = new LandingWords(f, vapor, session.units().get());
+        result(said);
         start(f, a.project());
         plan(a.project());
         switching.show(a.project(), f);
-        rest(f, a);
-    }
-
-    private String volume(double m3) {
-        return UnitSystem.figure(session.units().get().unit(Dimension.VOLUME).fromSi(m3), 1);
+        rest(said, a);
     }
 
     private String symbol() {
@@ -109,49 +102,32 @@ final class FlightCard extends VBox {
         return label;
     }
 
-    private void result(Flight f) {
-        Label big = Ui.label(volume(Math.max(0, f.landing().usable())), "main-result");
+    private void result(LandingWords said) {
+        Flight f = said.flight();
+        Label big = Ui.label(said.usable(), "main-result");
         big.setId("flight-usable");
         NotchBar bar = new NotchBar(252, 10);
-        bar.show(f.landing().needs() > 0 ? Math.min(Finding.MET, Math.max(0, f.landing().usable() / f.landing().needs())) : Finding.MET, f
-                .landingVerdict());
-        HBox figure = new HBox(6, big, Ui.label(symbol() + " usable"), Ui.spring(), Ui.label("needs " + volume(f.landing().needs()) + " for "
-                + UnitSystem.figure(f.plan().reserve(), 0) + " min", "soft"));
+        bar.show(said.ratio(), f.landingVerdict());
+        HBox figure = new HBox(6, big, Ui.label(said.symbol() + " usable"), Ui.spring(), Ui.label(said.needs(), "soft"));
         figure.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
-        Label title = Ui.label("At landing, " + FlightTable.clock(f.landing().minutes()), "page-title");
+        Label title = Ui.label(said.title(), "page-title");
         title.setId("flight-landing");
         Label verdict = word(f.landingVerdict());
         verdict.setId("flight-verdict");
         result.getChildren().setAll(new HBox(8, title, Ui.spring(), verdict), figure, bar);
-        f.firstTrouble().ifPresent(e -> result.getChildren().add(Ui.wrapped("At " + FlightTable.clock(e.minutes()) + " the " + e.words()
-                + ", before it lands.", "wrong-text")));
-        if (!f.trouble().isEmpty()) {
-            result.getChildren().add(Ui.wrapped("Not shown: " + f.trouble(), "wrong-text"));
-        }
-        if (!f.said()) {
-            result.getChildren().add(Ui.wrapped("Not shown: what the engine takes is only assumed. Say it on the Brief.", "soft"));
+        said.wrong().forEach(w -> result.getChildren().add(Ui.wrapped(w, "wrong-text")));
+        if (!said.unsaid().isEmpty()) {
+            result.getChildren().add(Ui.wrapped(said.unsaid(), "soft"));
         }
         GridPane rows = new GridPane();
         rows.setHgap(8);
         rows.setVgap(2);
-        rows.addRow(0, Ui.whole(Ui.label("Reserve", "soft")), whole(Double.isInfinite(f.landing().reserve()) ? "\u2013" : UnitSystem.figure(f.landing()
-                .reserve(), 0) + " min", "bold"), Ui.label("at its power", "soft"), word(f.landingVerdict()));
-        rows.addRow(1, Ui.whole(Ui.label("Reached", "soft")), whole(volume(f.reached().burnt()) + " " + symbol(), "bold"), Ui.label("placards "
-                + volume(f.reached().placards()), "soft"), word(f.reachedVerdict()));
-        rows.addRow(2, Ui.whole(Ui.label("Endurance", "soft")), whole(FlightTable.clock(f.reached().endurance()), "bold"), Ui.label("last fuel", "soft"));
-        if (f.balance().sides()) {
-            rows.addRow(3, Ui.whole(Ui.label("Left, right", "soft")), whole(volume(f.balance().most()) + " " + symbol(), "bold"), Ui.label("apart, limit "
-                    + volume(f.balance().limit()), "soft"), word(f.balanceVerdict()));
+        for (LandingWords.Row r : said.rows()) {
+            int n = rows.getRowCount();
+            rows.addRow(n, Ui.whole(Ui.label(r.label(), "soft")), whole(r.figure(), "bold"), Ui.label(r.beside(), "soft"));
+            r.verdict().ifPresent(v -> rows.add(word(v), 3, n));
         }
-        vapor.ifPresent(v -> {
-            rows.addRow(4, Ui.whole(Ui.label("Boiling", "soft")), whole(v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"), "bold"), Ui.label(v
-                    .crossing().map(t -> "boils at " + FlightTable.clock(t)).orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)), "soft"), word(v
-                            .verdict()));
-        });
         result.getChildren().add(rows);
-        if (f.reached().spilt() > 2e-4) {
-            result.getChildren().add(Ui.wrapped(volume(f.reached().spilt()) + " " + symbol() + " go overboard.", "wrong-text"));
-        }
     }
 
     /** What is in each tank at the start: full until said. */
@@ -369,25 +345,15 @@ final class FlightCard extends VBox {
         session.apply(Edit.of(name, p -> p.with(change.apply(UsualFlight.meant(p)))));
     }
 
-    private void rest(Flight f, Assessment a) {
+    private void rest(LandingWords said, Assessment a) {
         rest.getChildren().clear();
         both.ifPresent(b -> {
-            String name = a.project().system().item(b.first()).map(Item::name).orElse(b.first());
-            StringBuilder words = new StringBuilder(name + " would empty first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left())
-                    + " " + symbol() + " in the others" + (b.stops() ? "; then the engine starves." : "."));
-            b.causes().stream().filter(c -> b.share(c) > 0.01).forEach(c -> words.append(' ').append(UnitSystem.figure(100 * b.share(c), 0)).append(
-                    " % ").append(c.words()).append(c.flow() < 0 ? " (the other way)" : "").append(';'));
-            Label text = Ui.wrapped(words.substring(0, words.length() - 1) + ".");
+            Label text = Ui.wrapped(said.both(a, b));
             text.setId("flight-both");
             rest.getChildren().addAll(Ui.label("On BOTH", "group-title"), text, Ui.rule());
         });
-        double total = f.samples().get(0).condition().contents().values().stream().mapToDouble(v -> v).sum();
-        double held = a.project().system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
-        List<FlightEvent> spare = f.events().stream().filter(e -> e.kind() == FlightEvent.Kind.LEAST).toList();
-        rest.getChildren().addAll(Ui.label("Why this number", "group-title"), Ui.wrapped(volume(f.landing().usable()) + " = " + volume(total)
-                + " \u2212 " + volume(total - held - f.landing().usable()) + " burnt \u2212 " + volume(held) + " kept back by placards." + (spare
-                        .isEmpty() ? "" : " The least to land with is reached at " + FlightTable.clock(spare.get(0).minutes()) + "."), "soft"));
-        Button card = Ui.button("Card to print, PDF\u2026", "flight-print", () -> print.accept(f));
+        rest.getChildren().addAll(Ui.label("Why this number", "group-title"), Ui.wrapped(said.why(a), "soft"));
+        Button card = Ui.button("Card to print, PDF\u2026", "flight-print", () -> print.accept(said.flight()));
         card.setMaxWidth(Double.MAX_VALUE);
         rest.getChildren().addAll(card, Ui.wrapped("Powers and minutes are common practice, no source; the reserve is that of 14 CFR 91.151, from"
                 + " memory. A computed flight is no permission to fly: dip the tanks, watch the clock.", "soft"));

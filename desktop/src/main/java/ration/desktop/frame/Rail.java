@@ -1,8 +1,9 @@
 package ration.desktop.frame;
 
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -13,16 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.assess.Assessment;
-import ration.check.Finding;
-import ration.check.Verdict;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.drawdown.Flight;
-import ration.fault.FaultSum;
-import ration.upkeep.Due;
-import ration.project.Unsaid;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
@@ -99,49 +93,15 @@ final class Rail extends VBox {
     }
 
     private void update() {
-        Assessment a = session.shown().get().assessment();
-        boolean demand = a.project().brief().demand() > 0 && Unsaid.of(a.project()).all().isEmpty();
-        bars.get(Page.BRIEF).show(demand ? Finding.MET : Finding.MISSED, demand ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-        for (Page page : Page.values()) {
-            bars.get(page).setVisible(page != Page.FIND);
-            if (page != Page.BRIEF) {
-                bars(a, page, page::concerns);
+        RailState state = RailState.of(session.shown().get().assessment(), session.faults().get(), Optional.ofNullable(session.flight().get()), LocalDate.now());
+        rows.forEach((page, row) -> {
+            NotchBar bar = bars.get(page);
+            RailState.Bar is = state.bars().get(page);
+            bar.setVisible(is != null);
+            if (is != null) {
+                bar.show(is.ratio(), is.verdict());
             }
-        }
-        faults();
-        flight();
-        upkeep();
-        rows.forEach((page, row) -> row.setAccessibleText(page == Page.FIND ? page.label() : page.label() + ", " + bars.get(page)
-                .getAccessibleText()));
-    }
-
-    /** Not shown until they were worked out; then the worst of them, the bar the share that is not open. */
-    private void faults() {
-        FaultSum sum = FaultSum.of(session.faults().get());
-        bars.get(Page.FAULTS).show(sum.ratio(), sum.worst());
-    }
-
-    /** The worst of the parts today; not shown while none is entered. */
-    private void upkeep() {
-        java.util.List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
-        Verdict worst = due.isEmpty() ? Verdict.NOT_SHOWN : due.get(0).verdict();
-        bars.get(Page.UPKEEP).show(worst == Verdict.NOT_SHOWN ? Finding.MISSED : worst == Verdict.SHORT ? 0.5 : Finding.MET, worst);
-    }
-
-    /** Not shown until it was flown. */
-    private void flight() {
-        Flight f = session.flight().get();
-        boolean lacks = f != null && f.verdict() == Verdict.SHORT;
-        bars.get(Page.FLIGHT).show(f == null ? Finding.MISSED : lacks ? 0.5 : Finding.MET, f == null ? Verdict.NOT_SHOWN : f.verdict());
-    }
-
-    /** The worst of some findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */
-    private void bars(Assessment a, Page page, java.util.function.Predicate<Finding> which) {
-        a.findings().stream().filter(which).findFirst().ifPresentOrElse(
-                worst -> bars.get(page).show(worst.ratio(), worst.verdict()),
-                () -> {
-                    boolean sound = page == Page.LAYOUT && !a.blocked() && a.problems().isEmpty();
-                    bars.get(page).show(sound ? Finding.MET : Finding.MISSED, sound ? Verdict.HOLDS : Verdict.NOT_SHOWN);
-                });
+            row.setAccessibleText(is == null ? page.label() : page.label() + ", " + bar.getAccessibleText());
+        });
     }
 }

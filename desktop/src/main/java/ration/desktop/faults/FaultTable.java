@@ -1,0 +1,121 @@
+package ration.desktop.faults;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.fault.Catalogue;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultAnswer.Group;
+import ration.fault.FaultSum;
+import ration.quantity.UnitSystem;
+
+/**
+ * What the page says of the faults that were worked out, before any of it is a node.
+ *
+ * @param all  in the order they were found
+ * @param only the group looked at; all where empty
+ */
+record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
+
+    FaultTable {
+        all = List.copyOf(all);
+    }
+
+    /** A choice of group, with how many are in it. */
+    record Choice(String text, String id, Optional<Group> group) {
+    }
+
+    /** The faults of a group. */
+    record Section(Group group, List<FaultAnswer> rows) {
+        String title() {
+            return group.label() + "  " + rows.size();
+        }
+    }
+
+    /** A row in words. */
+    record Cells(String part, String way, String share, String minutes, String seen, String wayOut, Verdict verdict) {
+
+        /** For those who do not see it. */
+        String spoken() {
+            return part + " " + way + ", " + share + ", short " + minutes + ", way out " + (wayOut.isEmpty() ? "not needed" : wayOut) + ", " + verdict.word();
+        }
+    }
+
+    boolean empty() {
+        return all.isEmpty();
+    }
+
+    List<Choice> choices() {
+        List<Choice> choices = new ArrayList<>(List.of(new Choice("All " + all.size(), "faults-all", Optional.empty())));
+        for (Group g : Group.values()) {
+            if (count(g) > 0) {
+                choices.add(new Choice(g.label() + " " + count(g), "faults-" + g.name().toLowerCase(Locale.ROOT).replace('_', '-'), Optional.of(g)));
+            }
+        }
+        return choices;
+    }
+
+    /** Those looked at, group by group. */
+    List<Section> sections() {
+        return Arrays.stream(Group.values()).filter(g -> only.map(o -> o == g).orElse(true)).map(g -> new Section(g, all.stream().filter(f -> f.group() == g).toList()))
+                .filter(s -> !s.rows().isEmpty()).toList();
+    }
+
+    int shorts() {
+        return FaultSum.of(all).shorts();
+    }
+
+    String sum() {
+        return all.isEmpty() ? "" : shorts() + " of " + all.size();
+    }
+
+    String words() {
+        return "end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE) + " are seen too late; " + count(Group.NOT_SHOWN) + " more are not shown";
+    }
+
+    private long count(Group g) {
+        return all.stream().filter(f -> f.group() == g).count();
+    }
+
+    static Cells cells(FaultAnswer f) {
+        return new Cells(f.part(), Catalogue.words(f.fault()), share(f.share()), minutes(f), seen(f), f.wayOut().map(w -> w.does() + "  " + share(w.share())).orElse(f.verdict()
+                == Verdict.SHORT ? "none" : ""), f.verdict());
+    }
+
+    /** What arrives as a bar, and how it stands: a share that is not known holds nothing. */
+    static double bar(FaultAnswer f) {
+        return Double.isNaN(f.share()) ? 0 : Math.min(Finding.MET, f.share());
+    }
+
+    static Verdict barVerdict(FaultAnswer f) {
+        return Double.isNaN(f.share()) ? Verdict.NOT_SHOWN : f.share() < 1 ? Verdict.SHORT : Verdict.HOLDS;
+    }
+
+    static String share(double share) {
+        return Double.isNaN(share) ? "\u2013" : UnitSystem.figure(share, 2) + "\u00d7";
+    }
+
+    static String minutes(FaultAnswer f) {
+        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1)
+                + " min";
+    }
+
+    private static String seen(FaultAnswer f) {
+        return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN ? "" : f.seen().isEmpty() ? "nothing before it stops" : f.seen().get(0).what();
+    }
+
+    /** All that shows it, in the order of time. */
+    static String allSeen(FaultAnswer f) {
+        return f.seen().isEmpty() ? "Nothing fitted in this document shows it before flow is short. Fit the flow or pressure senders you have: what is not laid out is not"
+                + " counted." : String.join("; ", f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
+                        + " min")).toList());
+    }
+
+    static String wayOut(FaultAnswer f) {
+        return f.wayOut().map(w -> w.does() + ": " + share(w.share()) + " of the demand then").orElse("No handle, pump or less power brings the flow back.");
+    }
+}

@@ -1,0 +1,61 @@
+package ration.desktop.frame;
+
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import ration.assess.Assessment;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.drawdown.Flight;
+import ration.fault.FaultAnswer;
+import ration.fault.FaultSum;
+import ration.project.Unsaid;
+import ration.upkeep.Due;
+
+/**
+ * What the rail says of each page. A page of which nothing is known is Not shown, never Holds.
+ *
+ * @param bars of every page but the one that seeks causes, which has no verdict
+ */
+record RailState(Map<Page, Bar> bars) {
+
+    /** How far along its bar a page is, and its verdict. */
+    record Bar(double ratio, Verdict verdict) {
+    }
+
+    private static final Bar NOTHING = new Bar(Finding.MISSED, Verdict.NOT_SHOWN);
+    /** Half a bar: something is short that has no ratio. */
+    private static final double SHORT = 0.5;
+
+    /**
+     * @param faults as they were last worked out; none where they were not
+     * @param flight as it was last flown; empty where it was not
+     * @param today  for what is due
+     */
+    static RailState of(Assessment a, List<FaultAnswer> faults, Optional<Flight> flight, LocalDate today) {
+        Map<Page, Bar> bars = new EnumMap<>(Page.class);
+        for (Page page : Page.values()) {
+            bars.put(page, worst(a, page));
+        }
+        FaultSum sum = FaultSum.of(faults);
+        bars.put(Page.FAULTS, new Bar(sum.ratio(), sum.worst()));
+        bars.put(Page.FLIGHT, flight.map(f -> whole(f.verdict())).orElse(NOTHING));
+        List<Due> due = Due.of(a.project().upkeep(), today);
+        bars.put(Page.UPKEEP, due.isEmpty() ? NOTHING : whole(due.get(0).verdict()));
+        bars.put(Page.BRIEF, a.project().brief().demand() > 0 && Unsaid.of(a.project()).all().isEmpty() ? new Bar(Finding.MET, Verdict.HOLDS) : NOTHING);
+        bars.remove(Page.FIND);
+        return new RailState(bars);
+    }
+
+    private static Bar whole(Verdict verdict) {
+        return new Bar(verdict == Verdict.NOT_SHOWN ? Finding.MISSED : verdict == Verdict.SHORT ? SHORT : Finding.MET, verdict);
+    }
+
+    /** The worst of its findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */
+    private static Bar worst(Assessment a, Page page) {
+        return a.findings().stream().filter(page::concerns).findFirst().map(f -> new Bar(f.ratio(), f.verdict())).orElseGet(() -> page == Page.LAYOUT && !a.blocked()
+                && a.problems().isEmpty() ? new Bar(Finding.MET, Verdict.HOLDS) : NOTHING);
+    }
+}
