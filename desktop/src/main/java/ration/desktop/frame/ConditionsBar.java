@@ -27,10 +27,7 @@ import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.model.Item;
-import ration.model.Pump;
 import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.SomeKinds;
 import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
@@ -40,8 +37,6 @@ import ration.quantity.UnitSystem;
 
 /** The case looked at. Groups stand here only if the aircraft has the part. Nothing here changes the project. */
 final class ConditionsBar extends HBox {
-
-    private static final String BY_HAND = "Set by hand";
 
     private final Session session;
     private final FoldingGroups groups = new FoldingGroups();
@@ -94,8 +89,8 @@ final class ConditionsBar extends HBox {
                 }
             });
         }
-        pitch.onValue(v -> session.look(attitude(v, session.condition().attitude().tiltRad())));
-        bank.onValue(v -> session.look(attitude(session.condition().attitude().pitchRad(), v)));
+        pitch.onValue(v -> session.look(hands().attitude(v, session.condition().attitude().tiltRad())));
+        bank.onValue(v -> session.look(hands().attitude(session.condition().attitude().pitchRad(), v)));
         temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
         update();
     }
@@ -103,26 +98,15 @@ final class ConditionsBar extends HBox {
     private static QuantityField<Double> angle(String id, String words) {
         return new QuantityField<>(id, words, text -> {
             double rad = Quantity.parse(text, Unit.DEGREE).si();
-            if (Math.abs(rad) > Math.toRadians(60)) {
+            if (Math.abs(rad) > Handling.MOST) {
                 throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
             }
             return rad;
-        }, rad -> signed(Math.toDegrees(rad)));
+        }, rad -> Handling.signed(Math.toDegrees(rad)));
     }
 
-    private static String signed(double degrees) {
-        String text = UnitSystem.figure(degrees, 1) + "\u00b0";
-        return Math.round(degrees * 10) > 0 ? "+" + text : text;
-    }
-
-    /** The preset at these angles, if there is one. */
-    private Attitude attitude(double pitchRad, double tiltRad) {
-        for (Attitude a : session.project().brief().envelope().attitudes()) {
-            if (Math.abs(a.pitchRad() - pitchRad) < 1e-6 && Math.abs(a.tiltRad() - tiltRad) < 1e-6) {
-                return a;
-            }
-        }
-        return new Attitude(BY_HAND, pitchRad, tiltRad);
+    private Handling hands() {
+        return new Handling(session.project(), session.condition());
     }
 
     private void clearFault() {
@@ -131,25 +115,22 @@ final class ConditionsBar extends HBox {
 
     /** Tilts by degrees from where it is, within the limits. */
     void nudge(double pitchDegrees, double tiltDegrees) {
-        Attitude now = session.condition().attitude();
-        double limit = Math.toRadians(60);
-        double p = Math.max(-limit, Math.min(limit, now.pitchRad() + Math.toRadians(pitchDegrees)));
-        double t = Math.max(-limit, Math.min(limit, now.tiltRad() + Math.toRadians(tiltDegrees)));
-        session.look(attitude(p, t));
+        session.look(hands().nudged(pitchDegrees, tiltDegrees));
     }
 
     private void update() {
         Project project = session.shown().get().project();
+        Condition c = session.shown().get().condition();
+        Handling shown = new Handling(project, c);
         Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Tank::id).toList(),
                 project.system().selectors(),
-                switchable(project).stream().map(i -> i.id() + i.name()).toList(),
+                shown.switchable().stream().map(i -> i.id() + i.name()).toList(),
                 project.system().tanks().stream().map(Tank::name).toList(), project.system().hasFilter());
         if (!now.equals(structure)) {
             structure = now;
             build(project);
         }
-        Condition c = session.shown().get().condition();
-        attitude.setText(c.attitude().load() == 1 && c.attitude().forward() == 0 ? "Attitude" : c.attitude().label());
+        attitude.setText(shown.attitudeTitle());
         presets.forEach((name, b) -> b.setSelected(name.equals(c.attitude().name())));
         pitch.update(c.attitude().pitchRad());
         bank.update(c.attitude().tiltRad());
@@ -157,8 +138,7 @@ final class ConditionsBar extends HBox {
         powers.forEach((p, b) -> b.setSelected(p == c.engine().power()));
         fouled.setSelected(c.engine().fouled());
         tilt.setAngle(-c.attitude().pitchDegrees());
-        failed.setText(String.join("; ", c.faults().all().stream().map(f -> project.system().item(f.item()).map(Item::name).orElse(f.item())
-                + " " + f.kind().words()).sorted().toList()));
+        failed.setText(shown.failed());
         for (Tank tank : project.system().tanks()) {
             showContents(tank, c);
         }
@@ -169,7 +149,7 @@ final class ConditionsBar extends HBox {
         positions.forEach((key, b) -> b.setSelected(
                 key.equals(key.substring(0, key.indexOf('\n') + 1)
                         + c.positions().get(key.substring(0, key.indexOf('\n'))))));
-        switches.forEach((id, b) -> b.setSelected(!c.shutValves().contains(id) && !c.stopped().contains(id)));
+        shown.switchable().forEach(i -> switches.get(i.id()).setSelected(shown.on(i)));
         groups.say();
     }
 
@@ -183,10 +163,6 @@ final class ConditionsBar extends HBox {
         } catch (IllegalArgumentException e) {
             volumes.get(tank.id()).setText("\u2013");
         }
-    }
-
-    private static List<Item> switchable(Project project) {
-        return project.system().items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(ShutOff.class).isPresent()).toList();
     }
 
     private void build(Project project) {
@@ -205,8 +181,8 @@ final class ConditionsBar extends HBox {
         for (Selector s : project.system().selectors()) {
             groups.add(Ui.label(s.name(), "soft"), selector(s), () -> session.condition().positions().getOrDefault(s.id(), ""));
         }
-        if (!switchable(project).isEmpty()) {
-            groups.add(Ui.label("Pumps and valves", "soft"), switches(project), () -> switches.values().stream().filter(ToggleButton::isSelected)
+        if (!hands().switchable().isEmpty()) {
+            groups.add(Ui.label("Pumps and valves", "soft"), switches(), () -> switches.values().stream().filter(ToggleButton::isSelected)
                     .count() + " of " + switches.size() + " on");
         }
         groups.add(Ui.label("Engine and fuel", "soft"), engine(project), () -> session.condition().engine().power().label() + ", " + UnitSystem.figure(
@@ -266,7 +242,7 @@ final class ConditionsBar extends HBox {
         Pane stand = new Pane(plane);
         stand.setPrefSize(Silhouette.WIDTH, 50);
         plane.setLayoutY(6);
-        HBox box = switchable(project).isEmpty() ? new HBox(8, grid, fields, stand) : new HBox(8, grid, fields);
+        HBox box = hands().switchable().isEmpty() ? new HBox(8, grid, fields, stand) : new HBox(8, grid, fields);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -332,12 +308,12 @@ final class ConditionsBar extends HBox {
         return grid;
     }
 
-    private Node switches(Project project) {
+    private Node switches() {
         GridPane grid = new GridPane();
         grid.setHgap(3);
         grid.setVgap(3);
         int i = 0;
-        for (Item item : switchable(project)) {
+        for (Item item : hands().switchable()) {
             ToggleButton button = toggle(item.name(), "switch-" + item.id());
             button.setMinWidth(96);
             button.setOnAction(e -> operate(item));
@@ -350,34 +326,9 @@ final class ConditionsBar extends HBox {
 
     /** Turns a selector on, opens or shuts a valve, starts or stops a pump. */
     void operate(Item item) {
-        Condition other = item.as(new Operated(session.condition()));
+        Condition other = hands().operated(item);
         if (other != session.condition()) {
             session.look(other);
-        }
-    }
-
-    /** The case with one handle or switch moved on. */
-    private record Operated(Condition c) implements SomeKinds<Condition> {
-        @Override
-        public Condition otherwise(Item item) {
-            return c;
-        }
-
-        @Override
-        public Condition selector(Selector s) {
-            List<String> names = s.positions().stream().map(Selector.Position::name).toList();
-            int next = (names.indexOf(c.positions().getOrDefault(s.id(), names.get(0))) + 1) % names.size();
-            return c.withPosition(s.id(), names.get(next));
-        }
-
-        @Override
-        public Condition shutOff(ShutOff valve) {
-            return c.withValve(valve.id(), !c.shutValves().contains(valve.id()));
-        }
-
-        @Override
-        public Condition pump(Pump pump) {
-            return c.withPump(pump.id(), c.stopped().contains(pump.id()));
         }
     }
 

@@ -36,7 +36,6 @@ import ration.plumbing.RunSheet;
 import ration.plumbing.SheetColumn;
 import ration.plumbing.SheetJob;
 import ration.plumbing.ShoppingList;
-import ration.project.Edit;
 
 /** Runs: the sheet people keep by hand, checked as it is written. */
 public final class RunsPage extends BorderPane implements Arriving {
@@ -63,7 +62,7 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     private final Session session;
     private final Files files;
-    private final Map<SheetColumn, String> draft = new EnumMap<>(SheetColumn.class);
+    private final RunsEntry entry = new RunsEntry();
     private final Map<SheetJob, RunsOf> jobs = new EnumMap<>(SheetJob.class);
     private final Sheet<Joints.Joint> joints;
     private final VBox lists = new VBox(4);
@@ -203,11 +202,11 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     private Optional<Run> run(Row row) {
-        return row.run().flatMap(system()::item).filter(Run.class::isInstance).map(Run.class::cast);
+        return row.run().flatMap(system()::item).flatMap(i -> i.only(Run.class));
     }
 
     private String text(Row row, SheetColumn column) {
-        return run(row).map(r -> column.text(system(), r)).orElseGet(() -> draft.getOrDefault(column, ""));
+        return entry.text(system(), run(row), column);
     }
 
     private Optional<Finding> verdict(Row row) {
@@ -230,47 +229,17 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     private boolean write(Row row, SheetColumn c, String text) {
-        if (c == null) {
-            return false;
-        }
-        return run(row).map(r -> set(r, c, text)).orElseGet(() -> writeDraft(c, text));
+        return c != null && done(entry.write(system(), run(row), c, text));
     }
 
-    private boolean set(Run run, SheetColumn column, String text) {
-        try {
-            column.set(system(), run, text);
-            session.apply(Edit.of("Set " + column.label().toLowerCase(java.util.Locale.ROOT) + " of " + run.name(),
-                    p -> p.system().item(run.id()).map(now -> p.with(column.set(p.system(), (Run) now, text))).orElse(p)));
-            say("");
+    /** Makes the edit, says what there is to say, and tells whether it was taken. */
+    private boolean done(RunsEntry.Outcome o) {
+        o.edit().ifPresent(session::apply);
+        say(o.says());
+        if (o.taken()) {
             pulse.ask();
-            return true;
-        } catch (IllegalArgumentException e) {
-            say(column.label() + " of " + run.name() + ": " + e.getMessage());
-            return false;
         }
-    }
-
-    private boolean writeDraft(SheetColumn column, String text) {
-        draft.put(column, text);
-        boolean both = !draft.getOrDefault(SheetColumn.FROM, "").isBlank()
-                && !draft.getOrDefault(SheetColumn.TO, "").isBlank();
-        if (both) {
-            try {
-                FuelSystem next = RunSheet.add(system(), draft);
-                String name = next.runs().get(next.runs().size() - 1).name();
-                draft.clear();
-                session.apply(Edit.of("Add run " + name, p -> p.with(next)));
-                say("Added " + name + ".");
-            } catch (IllegalArgumentException e) {
-                say("New run: " + e.getMessage());
-                draft.remove(column);
-                return false;
-            }
-        } else {
-            say("A run is made once From and To are written.");
-        }
-        pulse.ask();
-        return true;
+        return o.taken();
     }
 
     private void paste(int row, List<SheetColumn> runColumns, int column) {
@@ -279,28 +248,11 @@ public final class RunsPage extends BorderPane implements Arriving {
         for (int i = column; at == null && i < runColumns.size(); i++) {
             at = runColumns.get(i);
         }
-        if (text == null || text.isBlank()) {
-            say("The clipboard holds no table.");
-        } else {
-            take(text, row, at == null ? SheetColumn.RUN : at, "Paste");
-        }
+        done(RunsEntry.take(system(), text, row, at == null ? SheetColumn.RUN : at, "Paste"));
     }
 
     private void read(String text) {
-        take(text, system().runs().size(), SheetColumn.RUN, "Read a table");
-    }
-
-    private void take(String text, int row, SheetColumn column, String name) {
-        try {
-            RunSheet.Outcome outcome = RunSheet.paste(system(), RunSheet.table(text), row, column);
-            session.apply(Edit.of(name, p -> p.with(outcome.system())));
-            pulse.ask();
-            String taken = outcome.changed() + (outcome.changed() == 1 ? " cell taken." : " cells taken.");
-            say(outcome.problems().isEmpty() ? taken : taken + " " + outcome.problems().size() + " not: "
-                    + String.join(" ", outcome.problems()));
-        } catch (IllegalArgumentException e) {
-            say(e.getMessage());
-        }
+        done(RunsEntry.take(system(), text, system().runs().size(), SheetColumn.RUN, "Read a table"));
     }
 
     // the joints
@@ -335,7 +287,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     private boolean writeJoint(Joints.Joint joint, int column, String text) {
         int at = column - 3;
         List<SheetColumn> end = SheetColumn.ofEnd(joint.start());
-        return at >= 0 && at < end.size() && set(current(joint), end.get(at), text);
+        return at >= 0 && at < end.size() && done(entry.write(system(), Optional.of(current(joint)), end.get(at), text));
     }
 
     // showing
@@ -346,7 +298,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         }
         if (!sheetFor.equals(session.shown().get().project().name())) {
             sheetFor = session.shown().get().project().name();
-            draft.clear();
+            entry.clear();
         }
         refresh();
     }

@@ -14,9 +14,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
@@ -26,9 +24,7 @@ import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
 import ration.desktop.style.Tokens;
 import ration.drawing.DuePicture;
-import ration.model.Item;
 import ration.project.Edit;
-import ration.quantity.UnitSystem;
 import ration.upkeep.Due;
 import ration.upkeep.Upkeep;
 
@@ -128,16 +124,14 @@ public final class UpkeepPage extends LivePage {
         Upkeep upkeep = session.project().upkeep();
         hours.update(upkeep.hours());
         List<Due> due = due();
-        long over = due.stream().filter(d -> d.verdict() == Verdict.SHORT).count();
-        long unknown = due.stream().filter(d -> d.verdict() == Verdict.NOT_SHOWN).count();
-        words.setText(due.isEmpty() ? "parts with a life: none is entered yet" : over + " of " + due.size() + " due" + (unknown > 0 ? ", " + unknown
-                + " of unknown age" : "") + "; today " + now());
+        DueWords said = new DueWords(due, upkeep, session.project().system());
+        words.setText(said.sum(now()));
         rows.getChildren().clear();
         if (!due.isEmpty()) {
             rows.getChildren().add(cells(false, "Part and item", "Fitted", "Life", "Left", "Paper"));
         }
         for (Due d : due) {
-            rows.getChildren().add(row(d, upkeep));
+            rows.getChildren().add(row(d, said.row(d)));
         }
         if (due.isEmpty()) {
             rows.getChildren().add(Ui.wrapped("Hoses, sight tubes, screens, filter elements, o-rings, vents and senders grow old. + Part enters one; it is"
@@ -160,21 +154,18 @@ public final class UpkeepPage extends LivePage {
         return box;
     }
 
-    private Button row(Due d, Upkeep upkeep) {
-        String where = session.project().system().item(d.part().item()).map(Item::name).orElse(d.part().kind().label());
-        VBox name = new VBox(Ui.label(d.part().name(), "bold"), Ui.label(where, "soft"));
-        VBox fitted = new VBox(Ui.label(d.part().fitted().map(f -> f.on().toString()).orElse("unknown"), d.part().fitted().isPresent() ? "figure" : "wrong-text"),
-                Ui.label(d.part().fitted().map(f -> UnitSystem.figure(f.hours(), 1) + " h").orElse(""), "soft"));
+    private Button row(Due d, DueWords.Row said) {
+        VBox name = new VBox(Ui.label(said.name(), "bold"), Ui.label(said.where(), "soft"));
+        VBox fitted = new VBox(Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"), Ui.label(said.hours(), "soft"));
         NotchBar bar = new NotchBar(70, 8);
-        bar.show(Double.isNaN(d.used()) || d.used() <= 0 ? Finding.MET : Math.min(Finding.MET, 1 / d.used()), d.verdict());
+        bar.show(DueWords.bar(d), d.verdict());
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, d.verdict());
         HBox state = new HBox(6, bar, verdict);
         state.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new VBox(state, Ui.label(d.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
-        VBox paper = new VBox(Ui.label(d.part().paper().isBlank() ? "none" : d.part().paper()), Ui.label(upkeep.history(d.part().id()).stream().findFirst().map(e -> e
-                .what().word() + " " + e.on()).orElse(""), "soft"));
-        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(d.part().life().words()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
+        VBox left = new VBox(state, Ui.label(said.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
+        VBox paper = new VBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
+        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(said.life()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
         row.setGraphic(box);
@@ -183,7 +174,7 @@ public final class UpkeepPage extends LivePage {
             row.getStyleClass().add("fault-picked");
         }
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(d.part().name() + ", " + d.part().life().words() + ", " + d.left() + ", " + d.verdict().word());
+        row.setAccessibleText(said.spoken());
         return row;
     }
 }
