@@ -179,7 +179,7 @@ class LifeWindowTest extends WindowHarness {
 
     /** Joint by joint by key; one left out leaves it open, and it goes on where it stopped. */
     @Test
-    void aLeakSheetIsInterruptedAndGoesOn() {
+    void aLeakSheetIsInterruptedAndGoesOn() throws IOException {
         robot.clickOn("#rail-hangar");
         until(() -> row("#wanted-overnight").contains("to be looked at again by now"));
         robot.interact(() -> session.apply(Edit.of("Begin anew", p -> p.withTests(p.tests().stream().filter(t -> !t.id().equals("test-8")).toList()))));
@@ -212,7 +212,13 @@ class LifeWindowTest extends WindowHarness {
         until(() -> ((Work.Sheet) last().work()).row("r2.start").orElseThrow().again().equals("2026-12-05"));
         next();
         until(() -> step().equals("What was found") && label("#sheet-verdict").equals("Thin"));
+        robot.interact(() -> session.save(folder.resolve("corrie.ration")));
+        answers.open = Files.writeString(folder.resolve("smear.png"), "a photograph");
+        robot.interact(() -> ((Button) node("#sheet-attach")).fire());
+        until(() -> last().by().beside().photos().size() == 1);
         next();
+        until(() -> last().progress().done());
+        assertThat(last().by().beside().photos()).as("what was attached before it was finished stays").hasSize(1);
         until(() -> row("#wanted-overnight").contains("Thin"));
         answers.save = folder.resolve("cards.pdf");
         robot.interact(() -> ((Button) node("#tests-cards")).fire());

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.animation.Animation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -90,15 +91,23 @@ final class SheetEntry {
         return all;
     }
 
+    private static UnaryOperator<HangarTest> on(UnaryOperator<Work.Sheet> change) {
+        return TestRunner.work(Work.Sheet.class, change);
+    }
+
     private void figures(HangarTest t, Work.Sheet sheet, List<String> keys) {
         List<Form.Ask> asks = sheet.form().once().stream().filter(a -> keys.contains(a.key())).toList();
         Map<String, TextField> fields = grid(asks, a -> Optional.ofNullable(sheet.once().get(a.key())));
         runner.next("Entered", () -> runner.tried(() -> {
-            Work.Sheet now = sheet;
-            for (Map.Entry<String, Measured> e : read(asks, fields).entrySet()) {
-                now = now.with(e.getKey(), e.getValue());
-            }
-            runner.advance(runner.fed(t).with(now));
+            Map<String, Measured> read = read(asks, fields);
+            UnaryOperator<HangarTest> fed = runner.fed();
+            runner.advance(t, x -> on(now -> {
+                Work.Sheet with = now;
+                for (Map.Entry<String, Measured> e : read.entrySet()) {
+                    with = with.with(e.getKey(), e.getValue());
+                }
+                return with;
+            }).apply(fed.apply(x)));
         }));
         predicted(t);
     }
@@ -131,12 +140,12 @@ final class SheetEntry {
         int done = sheet.rows().size();
         runner.next(done == 0 ? "Record it" : "Record run " + (done + 1), () -> runner.tried(() -> {
             Map<String, Measured> read = read(asks, fields);
-            runner.put("Record a run", runner.fed(t).with(sheet.plus(Work.Row.of(read))));
+            UnaryOperator<HangarTest> fed = runner.fed();
+            runner.put("Record a run", t, x -> on(now -> now.plus(Work.Row.of(read))).apply(fed.apply(x)));
         }));
         if (done > 0) {
             runner.buttons().getChildren().add(1, Ui.button("That was the last", "sheet-last", () -> runner.advance(t), "big-button"));
-            runner.buttons().getChildren().add(2, Ui.button("Strike run " + done, "sheet-strike", () -> runner.put("Strike a run", t.with(sheet.withRows(sheet.rows().subList(0, done
-                    - 1)))), "plain"));
+            runner.buttons().getChildren().add(2, Ui.button("Strike run " + done, "sheet-strike", () -> runner.put("Strike a run", t, on(now -> now.withRows(now.rows().subList(0, Math.min(done - 1, now.rows().size()))))), "plain"));
         }
         predicted(t);
     }
@@ -179,11 +188,13 @@ final class SheetEntry {
         runner.next(open.isEmpty() ? "All looked at" : "Go on, " + open.size() + " not looked at", () -> runner.advance(t));
         if (!open.isEmpty() && pieces.size() > 1) {
             runner.buttons().getChildren().add(1, Ui.button(open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(), "sheet-rest", () -> {
-                Work.Sheet now = sheet;
-                for (String p : open) {
-                    now = now.seen(Work.Row.seen(p, good));
-                }
-                runner.put("Look at the rest", t.with(now));
+                runner.put("Look at the rest", t, on(now -> {
+                    Work.Sheet all = now;
+                    for (String p : open) {
+                        all = all.seen(Work.Row.seen(p, good));
+                    }
+                    return all;
+                }));
             }, "big-button"));
         }
     }
@@ -201,17 +212,17 @@ final class SheetEntry {
             b.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             b.setToggleGroup(group);
             b.setSelected(seen.flatMap(Work.Row::grade).filter(g::equals).isPresent());
-            b.setOnAction(e -> runner.put("Look at " + name, t.with(sheet.seen(Work.Row.seen(id, g)))));
+            b.setOnAction(e -> runner.put("Look at " + name, t, on(now -> now.seen(Work.Row.seen(id, g)))));
             grades.getChildren().add(b);
         }
         if (seen.flatMap(Work.Row::grade).filter(g -> g == Grade.SMEAR).isPresent()) {
-            grades.getChildren().add(again(t, sheet, seen.get(), name));
+            grades.getChildren().add(again(t, seen.get(), name));
         }
         return new VBox(1, label, grades);
     }
 
     /** The day a smear is looked at again. */
-    private TextField again(HangarTest t, Work.Sheet sheet, Work.Row row, String name) {
+    private TextField again(HangarTest t, Work.Row row, String name) {
         TextField field = new TextField(row.again());
         field.setId("again-" + row.of().replace('.', '-'));
         field.setPromptText("again on");
@@ -222,7 +233,7 @@ final class SheetEntry {
                 runner.tried(() -> {
                     try {
                         String day = LocalDate.parse(field.getText().strip()).toString();
-                        runner.put("Look again at " + name, t.with(sheet.seen(new Work.Row(row.of(), row.figures(), row.grade(), day))));
+                        runner.put("Look again at " + name, t, on(now -> now.seen(new Work.Row(row.of(), row.figures(), row.grade(), day))));
                     } catch (DateTimeParseException e) {
                         throw new IllegalArgumentException("A day such as 2026-12-05 is expected.", e);
                     }
@@ -240,8 +251,7 @@ final class SheetEntry {
 
     private void finish(HangarTest t, Work.Sheet sheet) {
         result(t);
-        runner.next("Finish", () -> runner.put("Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t.with(new HangarTest.Progress(t.progress().step(), t.progress()
-                .seconds(), true))));
+        runner.next("Finish", () -> runner.put("Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, TestRunner.finished(true)));
         runner.buttons().getChildren().add(1, Ui.button("Attach a file\u2026", "sheet-attach", () -> runner.attach(t), "plain"));
     }
 

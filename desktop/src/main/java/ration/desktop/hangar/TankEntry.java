@@ -89,11 +89,17 @@ final class TankEntry {
             if (!(poured.si() > 0)) {
                 throw new IllegalArgumentException("Pour something: the amount must be above zero.");
             }
-            Work work = t.work() instanceof Work.Drain d ? d.trials().isEmpty() || d.trials().get(d.trials().size() - 1).back()
-                    .isPresent() ? d.plus(new Work.Trial(poured, Optional.empty())) : d.withLast(new Work.Trial(poured,
-                    Optional.empty())) : ((Work.Fill) t.work()).plus(new Work.Pour(poured, Optional.empty()));
-            runner.advance(t.with(work));
+            runner.advance(t, x -> x.with(poured(x.work(), poured)));
         }));
+    }
+
+    /** A trial begun, or begun again; a step of a fill. */
+    private static Work poured(Work work, Measured poured) {
+        if (work instanceof Work.Drain d) {
+            Work.Trial trial = new Work.Trial(poured, Optional.empty());
+            return d.trials().isEmpty() || d.trials().get(d.trials().size() - 1).back().isPresent() ? d.plus(trial) : d.withLast(trial);
+        }
+        return work instanceof Work.Fill f ? f.plus(new Work.Pour(poured, Optional.empty())) : work;
     }
 
     private static HBox labelled(String text, TextField field) {
@@ -157,8 +163,8 @@ final class TankEntry {
             if (Math.abs(p.si()) > Math.toRadians(60) || Math.abs(b.si()) > Math.toRadians(60)) {
                 throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
             }
-            runner.advance(t.with(d.withAttitude(new Measured(p, front.getText().isBlank() ? "level" : "marks"), new Measured(b,
-                    "level"))));
+            Measured pitched = new Measured(p, front.getText().isBlank() ? "level" : "marks");
+            runner.advance(t, TestRunner.work(Work.Drain.class, x -> x.withAttitude(pitched, new Measured(b, "level"))));
         }));
     }
 
@@ -207,7 +213,7 @@ final class TankEntry {
                 throw new IllegalArgumentException("On " + b.getText() + " another tank feeds too: choose the position of this"
                         + " tank alone.");
             }
-            runner.advance(t.with(d.withPosition(b.getText())));
+            runner.advance(t, TestRunner.work(Work.Drain.class, x -> x.withPosition(b.getText())));
         }));
         if (group.getSelectedToggle() instanceof ToggleButton b) {
             chosen.accept(b.getText());
@@ -222,7 +228,8 @@ final class TankEntry {
         button.setOnAction(e -> {
             if (runner.clock().getStatus() == Animation.Status.RUNNING) {
                 runner.stop();
-                runner.advance(t.with(new HangarTest.Progress(t.progress().step(), runner.seconds(), false)));
+                double timed = runner.seconds();
+                runner.advance(t, x -> x.with(new HangarTest.Progress(x.progress().step(), timed, false)));
             } else {
                 runner.clock().play();
                 button.setText("It sputters");
@@ -242,7 +249,7 @@ final class TankEntry {
                 throw new IllegalArgumentException("More came back than the " + last.poured().quantity().shown()
                         + " poured: the tank was not dry, or another fed into it. Look for an open path, then repeat.");
             }
-            runner.advance(t.with(d.withLast(new Work.Trial(last.poured(), Optional.of(came)))));
+            runner.advance(t, TestRunner.work(Work.Drain.class, x -> x.withLast(new Work.Trial(last.poured(), Optional.of(came)))));
         }));
     }
 
@@ -250,9 +257,10 @@ final class TankEntry {
         double parked = runner.project().brief().envelope().parked().si();
         for (String name : List.of("Level", "Parked")) {
             Button choose = Ui.button(name + (name.equals("Parked") ? ", nose up " + UnitSystem.figure(Math.toDegrees(parked), 1)
-                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> runner.advance(t.with(standing(t.work(), name,
-                    name.equals("Parked") ? runner.project().brief().envelope().parked() : Measured.of(0, Unit.DEGREE,
-                            "level")))), "big-button");
+                    + "\u00b0" : ""), "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> {
+                        Measured pitch = name.equals("Parked") ? runner.project().brief().envelope().parked() : Measured.of(0, Unit.DEGREE, "level");
+                        runner.advance(t, x -> x.with(standing(x.work(), name, pitch)));
+                    }, "big-button");
             runner.buttons().getChildren().add(choose);
         }
     }
@@ -275,7 +283,7 @@ final class TankEntry {
             if (reading.isPresent() && (reading.get().si() < 0 || reading.get().si() > 3)) {
                 throw new IllegalArgumentException("A height above the foot of the gauge is expected.");
             }
-            runner.advance(t.with(f.withLast(new Work.Pour(last.poured(), reading))));
+            runner.advance(t, TestRunner.work(Work.Fill.class, x -> x.withLast(new Work.Pour(last.poured(), reading))));
         }));
     }
 
@@ -284,7 +292,10 @@ final class TankEntry {
         TextField amount = runner.field("test-before", "In the tank before, " + volume().symbol(), top.before().by().isEmpty() ? "" : top.before().quantity().shown(), true);
         amount.setPromptText("0 if dry");
         runner.entry().getChildren().add(labelled("In the tank", amount));
-        runner.next("Go on", () -> runner.tried(() -> runner.advance(t.with(new Work.TopOff(volumeIn(amount, "can"), top.metered(), top.pitch())))));
+        runner.next("Go on", () -> runner.tried(() -> {
+            Measured in = volumeIn(amount, "can");
+            runner.advance(t, TestRunner.work(Work.TopOff.class, x -> new Work.TopOff(in, x.metered(), x.pitch())));
+        }));
     }
 
     private void metered(HangarTest t) {
@@ -294,21 +305,21 @@ final class TankEntry {
         TextField amount = runner.field("test-metered", "Metered until full, " + volume().symbol(), top.metered().map(m -> m.quantity()
                 .shown()).orElse(""), true);
         runner.entry().getChildren().add(labelled("Metered", amount));
-        runner.next("Full", () -> runner.tried(() -> runner.advance(t.with(new Work.TopOff(top.before(), Optional.of(volumeIn(amount,
-                "meter")), top.pitch())))));
+        runner.next("Full", () -> runner.tried(() -> {
+            Measured full = volumeIn(amount, "meter");
+            runner.advance(t, TestRunner.work(Work.TopOff.class, x -> new Work.TopOff(x.before(), Optional.of(full), x.pitch())));
+        }));
     }
 
     private void finish(HangarTest t) {
         result(t);
         String what = t.work().title().toLowerCase(java.util.Locale.ROOT);
-        runner.next("Finish", () -> runner.put("Finish " + what, t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(),
-                true))));
+        runner.next("Finish", () -> runner.put("Finish " + what, t, TestRunner.finished(true)));
         int again = Procedure.of(t.work(), runner.system(), tank(t)).stream().map(Procedure.Step::asks).toList().indexOf(
                 Procedure.Asks.POUR);
         if (again >= 0) {
             boolean drain = t.work() instanceof Work.Drain;
-            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> runner.put("Another " + (drain ? "trial" : "pour"),
-                    t.atStep(again)), "big-button");
+            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> runner.put("Another " + (drain ? "trial" : "pour"), t, x -> x.atStep(again)), "big-button");
             runner.buttons().getChildren().add(1, more);
             if (!drain) {
                 javafx.application.Platform.runLater(more::requestFocus);

@@ -3,6 +3,7 @@ package ration.desktop.hangar;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -170,10 +171,10 @@ final class TestRunner extends VBox {
         return field.getProperties().get(FED_BY) instanceof String s ? s : "";
     }
 
-    /** A test marked for good where the stand-in fed a figure that is entered now. */
-    HangarTest fed(HangarTest t) {
+    /** Marks a test for good where the stand-in feeds a figure that is entered now. */
+    UnaryOperator<HangarTest> fed() {
         boolean standIn = entry.lookupAll(".text-field").stream().anyMatch(n -> STAND_IN.equals(n.getProperties().get(FED_BY)));
-        return standIn ? t.with(t.by().with(t.by().beside().fedByStandIn())) : t;
+        return t -> standIn ? t.with(t.by().with(t.by().beside().fedByStandIn())) : t;
     }
 
     /** Drops a live reading into the field in hand, or the first that takes its kind; false where none does. */
@@ -284,7 +285,7 @@ final class TestRunner extends VBox {
                 tanks.result(t);
             }
             buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen",
-                    () -> put("Reopen test", t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), false))),
+                    () -> put("Reopen test", t, finished(false)),
                     "plain"), discard(t));
             return;
         }
@@ -298,7 +299,7 @@ final class TestRunner extends VBox {
             tanks.build(t, step.asks());
         }
         if (t.progress().step() > 0) {
-            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t.atStep(t.progress().step() - 1)),
+            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
                     "plain"));
         }
         buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
@@ -310,15 +311,33 @@ final class TestRunner extends VBox {
                 "plain");
     }
 
-    /** Records it and shows at once what comes next; the assessment follows when it is ready. */
-    void put(String name, HangarTest t) {
-        session.apply(Edit.of(name, p -> p.with(t)));
+    /**
+     * Records it and shows at once what comes next; the assessment follows when it is ready.
+     *
+     * @param change of the record as it stands in the document then: a file may have been attached since it was drawn
+     */
+    void put(String name, HangarTest t, UnaryOperator<HangarTest> change) {
+        session.apply(Edit.of(name, p -> p.test(t.id()).map(x -> p.with(change.apply(x))).orElse(p)));
         show(session.project().test(t.id()), assessment);
         focusField();
     }
 
+    /** A change of what was read, of a record of this kind of work. */
+    static <W extends Work> UnaryOperator<HangarTest> work(Class<W> kind, UnaryOperator<W> change) {
+        return t -> kind.isInstance(t.work()) ? t.with(change.apply(kind.cast(t.work()))) : t;
+    }
+
+    static UnaryOperator<HangarTest> finished(boolean done) {
+        return t -> t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), done));
+    }
+
     void advance(HangarTest t) {
-        put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t.atStep(t.progress().step() + 1));
+        advance(t, x -> x);
+    }
+
+    /** Changes the record and goes on to the step after the one that is shown. */
+    void advance(HangarTest t, UnaryOperator<HangarTest> change) {
+        put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, x -> change.apply(x).atStep(t.progress().step() + 1));
     }
 
     void next(String text, Runnable action) {
@@ -375,8 +394,8 @@ final class TestRunner extends VBox {
         next("Go on", () -> tried(() -> {
             Optional<Measured> ambient = air.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
                     air.getText(), Unit.CELSIUS), "thermometer"));
-            advance(t.with(t.by().withWho(who.getText().strip()).withInstrument(with.getText().strip()).withAmbient(ambient)
-                    .withNotes(notes.getText().strip()).with(t.by().beside().withWitness(witness.getText().strip()).withCalibration(right.getText().strip()))));
+            advance(t, x -> x.with(x.by().withWho(who.getText().strip()).withInstrument(with.getText().strip()).withAmbient(ambient).withNotes(notes.getText().strip()).with(x.by()
+                    .beside().withWitness(witness.getText().strip()).withCalibration(right.getText().strip()))));
         }));
     }
 
