@@ -1,6 +1,5 @@
 package ration.desktop.air;
 
-import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
@@ -15,12 +14,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import ration.assess.AirAnswer;
 import ration.assess.AirMoves;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
-import ration.check.Check;
-import ration.check.Finding;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -30,9 +26,6 @@ import ration.desktop.style.Tokens;
 import ration.drawing.AirPicture;
 import ration.drawing.Picture;
 import ration.model.Item;
-import ration.model.VentPlenum;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
 
 /** Air and water: the vents in front, the wet lines behind, and where water and vapor gather. */
 public final class AirPage extends LivePage {
@@ -127,24 +120,14 @@ public final class AirPage extends LivePage {
         blocked.removeIf(id -> a.project().system().item(id).isEmpty());
         words.setText(moved.words());
         picture.redraw();
+        AirWords said = new AirWords(a, blocked, session.units().get());
         card.getChildren().setAll(Ui.label("What each vent costs", "page-title"));
         if (a.air().isEmpty()) {
             card.getChildren().add(Ui.wrapped("Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
         }
-        a.air().forEach(x -> card.getChildren().add(vent(x)));
-        a.project().system().all(VentPlenum.class).forEach(p -> {
-            VBox box = new VBox(4, head(p));
-            blockedWords(p, box);
-            card.getChildren().add(box);
-        });
+        said.vents().forEach(v -> card.getChildren().add(vent(v)));
         card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
-        int n = 1;
-        for (SamplingCard.Drain d : SamplingCard.of(a.project().system())) {
-            card.getChildren().add(Ui.label(n++ + "  " + d.name()));
-        }
-        if (n == 1) {
-            card.getChildren().add(Ui.wrapped("No drain is laid out.", "soft"));
-        }
+        said.samples().forEach(line -> card.getChildren().add(Ui.wrapped(line)));
         SamplingCard.caps(a.project().system()).ifPresent(words -> {
             Label caps = Ui.wrapped(words, "soft");
             caps.setId("sampling-caps");
@@ -152,28 +135,33 @@ public final class AirPage extends LivePage {
         });
         card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
-        List<Finding> said = a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).toList();
-        said.forEach(f -> card.getChildren().add(new FindingBox(f, session.units().get())));
-        if (said.isEmpty()) {
+        said.findings().forEach(f -> card.getChildren().add(new FindingBox(f, session.units().get())));
+        if (said.findings().isEmpty()) {
             card.getChildren().add(Ui.wrapped("Nothing yet: not shown is not the same as good.", "soft"));
         }
     }
 
-    private VBox vent(AirAnswer a) {
-        UnitSystem u = session.units().get();
-        VBox box = new VBox(4, head(a.tank()));
-        a.line().ifPresentOrElse(l -> {
+    private VBox vent(AirWords.Vent v) {
+        VBox box = new VBox(4, head(v.item()));
+        if (!v.said()) {
+            box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft"));
+        }
+        if (!v.rows().isEmpty()) {
             GridPane grid = new GridPane();
             grid.setHgap(10);
-            row(grid, 0, "feeding", a.feeding(), a.drop(a.feeding()), u);
-            row(grid, 1, "descending", a.descending(), a.drop(a.descending()), u);
-            row(grid, 2, "filling", a.filling(), a.drop(a.filling()), u);
-            if (a.returning() > 0) {
-                row(grid, 3, "fuel coming back", a.returning(), a.drop(a.returning()), u);
+            for (AirWords.Row r : v.rows()) {
+                Label name = Ui.label(r.what());
+                GridPane.setHgrow(name, Priority.ALWAYS);
+                name.setMaxWidth(Double.MAX_VALUE);
+                grid.addRow(grid.getRowCount(), name, Ui.label(r.air(), "soft"), Ui.label(r.cost(), "bold"));
             }
             box.getChildren().add(grid);
-        }, () -> box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft")));
-        blockedWords(a.tank(), box);
+        }
+        v.blocked().ifPresent(words -> {
+            Label stops = Ui.wrapped(words, "sentence", "short");
+            stops.setId("blocked-" + v.item().id());
+            box.getChildren().add(stops);
+        });
         return box;
     }
 
@@ -194,22 +182,5 @@ public final class AirPage extends LivePage {
         HBox head = new HBox(8, Ui.label(item.name(), "bold"), Ui.spring(), block);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
-    }
-
-    private void blockedWords(Item item, VBox box) {
-        if (blocked.contains(item.id())) {
-            Label words = Ui.wrapped(session.shown().get().assessment().findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED
-                    && f.item().equals(item.id())).findFirst().map(f -> f.detail().in(session.units().get())).orElse("What stops is not"
-                    + " computed."), "sentence", "short");
-            words.setId("blocked-" + item.id());
-            box.getChildren().add(words);
-        }
-    }
-
-    private static void row(GridPane grid, int n, String what, double flow, double drop, UnitSystem u) {
-        Label name = Ui.label(what);
-        GridPane.setHgrow(name, Priority.ALWAYS);
-        name.setMaxWidth(Double.MAX_VALUE);
-        grid.addRow(n, name, Ui.label(u.text(flow, Dimension.FLOW) + " of air", "soft"), Ui.label(u.small(drop), "bold"));
     }
 }

@@ -41,8 +41,6 @@ import ration.desktop.flow.FlowPage;
 import ration.desktop.hangar.HangarPage;
 import ration.desktop.layout.LayoutPage;
 import ration.desktop.runs.RunsPage;
-import ration.desktop.session.Home;
-import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
@@ -85,8 +83,8 @@ public final class MainWindow {
     /** The field last left with something in it that cannot be read. */
     /** Whether a key was pressed last: then what takes the focus is scrolled to; under a mouse nothing may move. */
     private boolean byKey = true;
-    private QuantityField<?> leftWrong;
     private final OpeningCard openingCard;
+    private final Documents documents;
     private Page page = Page.LAYOUT;
 
     public MainWindow(Stage stage, Session session, FileDialogs dialogs) {
@@ -98,6 +96,8 @@ public final class MainWindow {
         why = new WhyCard(session);
         layout = new LayoutPage(session, conditions::operate);
         exports = new Exports(session, dialogs);
+        openingCard = new OpeningCard(session.opening());
+        documents = new Documents(session, dialogs, messages, openingCard, root, () -> go(Page.LAYOUT));
         tanks = once(() -> new TanksPage(session, exports::gaugeCard));
         vapor = once(() -> new VaporPage(session, this::showItem, exports));
         pages.put(Page.BRIEF, once(() -> new BriefPage(session)));
@@ -113,7 +113,7 @@ public final class MainWindow {
         pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
         pages.put(Page.UPKEEP, once(() -> new UpkeepPage(session, java.time.LocalDate::now, exports::upkeep)));
         pages.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, java.time.LocalDate::now)));
-        rail = new Rail(session, to -> settled(() -> go(to)));
+        rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         Button title = titleCell();
         HBox strip = new HBox(title, ledger);
@@ -128,7 +128,6 @@ public final class MainWindow {
         frame.setTop(new VBox(strip, messages));
         frame.setLeft(rail);
         frame.setCenter(middle);
-        openingCard = new OpeningCard(session.opening());
         root.getChildren().addAll(frame, keys, why, openingCard);
         root.addEventHandler(WhyEvent.ASKED, e -> why.show(e.why(), (Node) e.getTarget()));
         frame.disableProperty().bind(openingCard.visibleProperty());
@@ -139,7 +138,7 @@ public final class MainWindow {
         scene.addEventFilter(KeyEvent.KEY_RELEASED, held::released);
         scene.focusOwnerProperty().addListener((o, was, now) -> {
             if (was instanceof QuantityField<?> field && field.dirty()) {
-                leftWrong = field;
+                documents.leftWrong(field);
             }
             if (now != null && byKey) {
                 Platform.runLater(() -> Ui.reveal(now));
@@ -150,7 +149,7 @@ public final class MainWindow {
         stage.setScene(scene);
         stage.setOnCloseRequest(e -> {
             e.consume();
-            settled(() -> leave(() -> {
+            documents.settled(() -> documents.leave(() -> {
                 session.giveUp();
                 stage.hide();
             }));
@@ -217,24 +216,24 @@ public final class MainWindow {
     private ContextMenu menu() {
         ContextMenu menu = new ContextMenu();
         menu.getItems().addAll(
-                item("New", "menu-new", "Ctrl+N", this::startNew),
-                item("Open\u2026", "menu-open", "Ctrl+O", this::askOpen),
-                item("Open the demo", "menu-demo", null, () -> openDemo(ProjectFile.DEMO)));
+                item("New", "menu-new", "Ctrl+N", documents::startNew),
+                item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
+                item("Open the demo", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
         for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
-            menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> openDemo(demo)));
+            menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
         }
         Menu systems = new Menu("Whole systems");
         systems.setId("menu-systems");
         ProjectFile.systems().forEach(s -> systems.getItems().add(item(Character.toUpperCase(s.charAt(0)) + s.substring(1).replace('-', ' '),
-                "menu-system-" + s, null, () -> openDemo(s))));
+                "menu-system-" + s, null, () -> documents.openDemo(s))));
         menu.getItems().add(systems);
         for (Path recent : session.home().recent()) {
             menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
-                    () -> settled(() -> leave(() -> open(recent)))));
+                    () -> documents.settled(() -> documents.leave(() -> documents.open(recent)))));
         }
         menu.getItems().addAll(new SeparatorMenuItem(),
-                item("Save", "menu-save", "Ctrl+S", this::save),
-                item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", this::saveAs),
+                item("Save", "menu-save", "Ctrl+S", documents::save),
+                item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", documents::saveAs),
                 new SeparatorMenuItem(),
                 item("Drawing as PDF\u2026", "menu-drawing-pdf", null, exports::drawingPdf),
                 item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
@@ -282,112 +281,13 @@ public final class MainWindow {
                 + (file == null ? "" : " \u2013 " + file.getFileName()) + " \u2013 Ration");
     }
 
-    /** Goes on only once unsaved work is saved or given up. */
-    private void leave(Runnable then) {
-        if (!session.changed().get()) {
-            then.run();
-            return;
-        }
-        messages.ask(session.project().name() + " has changes that are not saved.", new MessageBar.Choice("Save first",
-                "leave-save", () -> {
-            save();
-            if (!session.changed().get()) {
-                then.run();
-            }
-        }), new MessageBar.Choice("Give them up", "leave-discard", then), new MessageBar.Choice("Stay", "leave-stay",
-                () -> { }));
-    }
-
-    /**
-     * Goes on once what is half written has been taken into the document it belongs to; where it cannot be read, asks.
-     */
-    private void settled(Runnable then) {
-        Node owner = stage.getScene().getFocusOwner();
-        if (!(owner instanceof TextInputControl) && leftWrong != null && leftWrong.dirty() && leftWrong.getScene() != null) {
-            owner = leftWrong;
-        }
-        if (owner instanceof QuantityField<?> field && field.dirty()) {
-            field.commit();
-            if (field.dirty()) {
-                messages.ask("\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
-                        + " stands.", new MessageBar.Choice("Drop it", "drop-text", () -> {
-                            field.giveUp();
-                            then.run();
-                        }), new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
-                return;
-            }
-        } else if (owner instanceof TextInputControl text && text.getProperties().get(Ui.ASK_BEFORE_LEAVING) instanceof String was
-                && !was.equals(text.getText())) {
-            messages.ask("\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
-                    new MessageBar.Choice("Drop it", "drop-text", then), new MessageBar.Choice("Go on writing", "keep-text",
-                            text::requestFocus));
-            return;
-        } else if (owner instanceof TextInputControl) {
-            root.requestFocus();
-        }
-        then.run();
-    }
-
-    private void startNew() {
-        settled(() -> leave(() -> session.show(Project.empty(), null)));
-    }
-
-    private void openDemo(String name) {
-        settled(() -> leave(() -> {
-            openingCard.name(name);
-            session.openDemo(name);
-        }));
-    }
-
-    private void askOpen() {
-        settled(() -> leave(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(this::open)));
-    }
-
     public void open(Path path) {
-        openingCard.name(path.getFileName() == null ? path.toString() : path.getFileName().toString());
-        session.open(path, () -> go(Page.LAYOUT));
-    }
-
-    private void save() {
-        if (session.file().get() == null) {
-            saveAs();
-        } else {
-            save(session.file().get());
-        }
-    }
-
-    /** Never over what somebody else wrote since: tells what differs and asks. */
-    private void save(Path path) {
-        if (!session.changedOnDisk(path)) {
-            session.save(path);
-            return;
-        }
-        messages.ask(path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
-                new MessageBar.Choice("Save as\u2026", "conflict-save-as", this::saveAs),
-                new MessageBar.Choice("Write over it", "conflict-over", () -> session.save(path)),
-                new MessageBar.Choice("Leave both", "conflict-leave", () -> { }));
-    }
-
-    private void saveAs() {
-        String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> save(
-                path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
+        documents.open(path);
     }
 
     /** Offers all work that crashes left behind, and names every copy that cannot be read. */
     public void offerRecovery() {
-        LongWork looking = new LongWork("recovery");
-        looking.start(task -> session.home().left(), this::offer, session::say);
-    }
-
-    private void offer(Home.Left left) {
-        left.damaged().forEach(d -> messages.ask("A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy()
-                + ".", new MessageBar.Choice("Keep it", "damaged-keep", () -> { }), new MessageBar.Choice("Discard it",
-                "damaged-discard", () -> session.home().discard(d.copy()))));
-        left.sound().forEach(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found"
-                + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".", new MessageBar.Choice("Bring it back", "recover",
-                () -> leave(() -> session.resume(w))), new MessageBar.Choice("Later", "recover-later", () -> { }),
-                new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
+        documents.offerRecovery();
     }
 
     /** Lays the table of a run log over the Vapor page. */
@@ -520,13 +420,13 @@ public final class MainWindow {
         } else if (combination(e, KeyCode.Z, false)) {
             action = typing ? null : session::undo;
         } else if (combination(e, KeyCode.S, true)) {
-            action = this::saveAs;
+            action = documents::saveAs;
         } else if (combination(e, KeyCode.S, false)) {
-            action = () -> settled(this::save);
+            action = () -> documents.settled(documents::save);
         } else if (combination(e, KeyCode.O, false)) {
-            action = this::askOpen;
+            action = documents::askOpen;
         } else if (combination(e, KeyCode.N, false)) {
-            action = this::startNew;
+            action = documents::startNew;
         } else if (combination(e, KeyCode.DIGIT1, false)) {
             action = this::showGoverning;
         } else if (combination(e, KeyCode.DIGIT2, false)) {
@@ -551,7 +451,7 @@ public final class MainWindow {
             int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();
-                settled(() -> go(Page.values()[at]));
+                documents.settled(() -> go(Page.values()[at]));
                 return true;
             }
         }

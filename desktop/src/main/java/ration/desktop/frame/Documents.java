@@ -1,0 +1,150 @@
+package ration.desktop.frame;
+
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
+import ration.desktop.control.QuantityField;
+import ration.desktop.control.Ui;
+import ration.desktop.session.Home;
+import ration.desktop.session.LongWork;
+import ration.desktop.session.Session;
+import ration.file.ProjectFile;
+import ration.project.Project;
+
+/** Opening, saving and leaving documents: nothing half written and nothing unsaved is lost without a question. */
+final class Documents {
+
+    private final Session session;
+    private final FileDialogs dialogs;
+    private final MessageBar messages;
+    private final OpeningCard openingCard;
+    private final Node rest;
+    private final Runnable opened;
+    private QuantityField<?> leftWrong;
+
+    /**
+     * @param rest   takes the keys when what was written is taken into the document
+     * @param opened run when a document was opened
+     */
+    Documents(Session session, FileDialogs dialogs, MessageBar messages, OpeningCard openingCard, Node rest, Runnable opened) {
+        this.session = session;
+        this.dialogs = dialogs;
+        this.messages = messages;
+        this.openingCard = openingCard;
+        this.rest = rest;
+        this.opened = opened;
+    }
+
+    /** A field that was left with what cannot be taken as it stands. */
+    void leftWrong(QuantityField<?> field) {
+        leftWrong = field;
+    }
+
+    /** Goes on only once unsaved work is saved or given up. */
+    void leave(Runnable then) {
+        if (!session.changed().get()) {
+            then.run();
+            return;
+        }
+        messages.ask(session.project().name() + " has changes that are not saved.", new MessageBar.Choice("Save first",
+                "leave-save", () -> {
+            save();
+            if (!session.changed().get()) {
+                then.run();
+            }
+        }), new MessageBar.Choice("Give them up", "leave-discard", then), new MessageBar.Choice("Stay", "leave-stay",
+                () -> { }));
+    }
+
+    /**
+     * Goes on once what is half written has been taken into the document it belongs to; where it cannot be read, asks.
+     */
+    void settled(Runnable then) {
+        Node owner = rest.getScene().getFocusOwner();
+        if (!(owner instanceof TextInputControl) && leftWrong != null && leftWrong.dirty() && leftWrong.getScene() != null) {
+            owner = leftWrong;
+        }
+        if (owner instanceof QuantityField<?> field && field.dirty()) {
+            field.commit();
+            if (field.dirty()) {
+                messages.ask("\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
+                        + " stands.", new MessageBar.Choice("Drop it", "drop-text", () -> {
+                            field.giveUp();
+                            then.run();
+                        }), new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
+                return;
+            }
+        } else if (owner instanceof TextInputControl text && text.getProperties().get(Ui.ASK_BEFORE_LEAVING) instanceof String was
+                && !was.equals(text.getText())) {
+            messages.ask("\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
+                    new MessageBar.Choice("Drop it", "drop-text", then), new MessageBar.Choice("Go on writing", "keep-text",
+                            text::requestFocus));
+            return;
+        } else if (owner instanceof TextInputControl) {
+            rest.requestFocus();
+        }
+        then.run();
+    }
+
+    void startNew() {
+        settled(() -> leave(() -> session.show(Project.empty(), null)));
+    }
+
+    void openDemo(String name) {
+        settled(() -> leave(() -> {
+            openingCard.name(name);
+            session.openDemo(name);
+        }));
+    }
+
+    void askOpen() {
+        settled(() -> leave(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(this::open)));
+    }
+
+    void open(Path path) {
+        openingCard.name(path.getFileName() == null ? path.toString() : path.getFileName().toString());
+        session.open(path, opened);
+    }
+
+    void save() {
+        if (session.file().get() == null) {
+            saveAs();
+        } else {
+            save(session.file().get());
+        }
+    }
+
+    /** Never over what somebody else wrote since: tells what differs and asks. */
+    void save(Path path) {
+        if (!session.changedOnDisk(path)) {
+            session.save(path);
+            return;
+        }
+        messages.ask(path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
+                new MessageBar.Choice("Save as\u2026", "conflict-save-as", this::saveAs),
+                new MessageBar.Choice("Write over it", "conflict-over", () -> session.save(path)),
+                new MessageBar.Choice("Leave both", "conflict-leave", () -> { }));
+    }
+
+    void saveAs() {
+        String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> save(
+                path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
+    }
+
+    /** Offers all work that crashes left behind, and names every copy that cannot be read. */
+    void offerRecovery() {
+        LongWork looking = new LongWork("recovery");
+        looking.start(task -> session.home().left(), this::offer, session::say);
+    }
+
+    private void offer(Home.Left left) {
+        left.damaged().forEach(d -> messages.ask("A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy()
+                + ".", new MessageBar.Choice("Keep it", "damaged-keep", () -> { }), new MessageBar.Choice("Discard it",
+                "damaged-discard", () -> session.home().discard(d.copy()))));
+        left.sound().forEach(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found"
+                + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".", new MessageBar.Choice("Bring it back", "recover",
+                () -> leave(() -> session.resume(w))), new MessageBar.Choice("Later", "recover-later", () -> { }),
+                new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
+    }
+}
