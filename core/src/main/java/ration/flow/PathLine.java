@@ -3,12 +3,10 @@ package ration.flow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import ration.geometry.Point3;
 import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Item;
-import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.Tank;
 
@@ -89,8 +87,8 @@ public final class PathLine {
             if (run.isPresent()) {
                 along = unroll(answer, run.get(), zero, along, way);
             } else {
-                double in = portHeight(system, answer, path, i, -1).orElse(Double.NaN) - zero;
-                double out = portHeight(system, answer, path, i, 1).orElse(Double.NaN) - zero;
+                double in = portHeight(system, answer, path, i, -1) - zero;
+                double out = portHeight(system, answer, path, i, 1) - zero;
                 double from = Double.isNaN(in) ? out : in;
                 double to = Double.isNaN(out) ? in : out;
                 if (Double.isNaN(from)) {
@@ -107,16 +105,17 @@ public final class PathLine {
         return stretches;
     }
 
-    /** Height of the port through which the neighbouring run on the path joins this item. */
-    private static OptionalDouble portHeight(FuelSystem system, FlowAnswer answer, List<PathStep> path, int at, int side) {
+    /** Height of the port through which the neighbouring run on the path joins this item; no number where none does. */
+    private static double portHeight(FuelSystem system, FlowAnswer answer, List<PathStep> path, int at, int side) {
         int other = at + side;
-        if (other < 0 || other >= path.size()) {
-            return OptionalDouble.empty();
+        Optional<Run> run = other < 0 || other >= path.size() ? Optional.empty() : system.item(path.get(other).item()).flatMap(i -> i.only(Run.class));
+        if (run.isEmpty()) {
+            return Double.NaN;
         }
         String here = path.get(at).item();
-        return system.item(path.get(other).item()).filter(Run.class::isInstance).map(Run.class::cast)
-                .map(r -> r.from().item().equals(here) ? r.from() : r.to()).filter(p -> p.item().equals(here))
-                .flatMap(system::point).map(p -> OptionalDouble.of(answer.height(p))).orElse(OptionalDouble.empty());
+        List<Point3> points = answer.way(run.get()).points();
+        return run.get().from().item().equals(here) ? answer.height(points.get(0)) : run.get().to().item().equals(here) ? answer.height(points.get(points.size() - 1))
+                : Double.NaN;
     }
 
     private static double unroll(FlowAnswer answer, Run run, double zero, double along, List<At> way) {
