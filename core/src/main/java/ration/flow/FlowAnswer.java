@@ -1,9 +1,5 @@
 package ration.flow;
 
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -42,7 +38,7 @@ public final class FlowAnswer {
         this.solution = solution;
         this.refusal = "";
         this.weight = plan.fluid().density() * pose.gravity().magnitude();
-        this.airDrawn = solution.converged() ? findAir() : List.of();
+        this.airDrawn = solution.converged() ? new AirWay(pose, solution, weight).through() : List.of();
         this.boilsAt = solution.converged() ? findBoiling() : "";
     }
 
@@ -276,88 +272,10 @@ public final class FlowAnswer {
     public List<PathStep> path() {
         List<PathStep> known = path;
         if (known == null) {
-            known = findPath();
+            known = usable() && weight != 0 && plan.inlet() >= 0 ? new FuelWay(plan, solution, weight).steps() : List.of();
             path = known;
         }
         return known;
-    }
-
-    private List<PathStep> findPath() {
-        if (!usable() || weight == 0 || plan.inlet() < 0) {
-            return List.of();
-        }
-        Map<String, double[]> steps = new LinkedHashMap<>();
-        int node = plan.inlet();
-        for (int feeding : back(node)) {
-            int before = plan.wires().get(feeding).other(node);
-            double headIn = headAt(before);
-            double headOut = headAt(node);
-            double[] step = steps.computeIfAbsent(plan.wires().get(feeding).item(), k -> new double[] {headIn, headOut});
-            step[0] = headIn;
-            node = before;
-        }
-        List<PathStep> found = new ArrayList<>();
-        steps.forEach((item, h) -> found.add(new PathStep(item, (h[0] - h[1]) * weight, h[0], h[1])));
-        Collections.reverse(found);
-        return List.copyOf(found);
-    }
-
-    /**
-     * The wires back to the surface the fuel comes from, the one that brings most first at each node; what only goes round, as
-     * from a rail back to the header before its pumps, is not where fuel comes from. Without a surface, the one that brings most.
-     */
-    private List<Integer> back(int inlet) {
-        List<Integer> way = new ArrayList<>();
-        if (reaches(inlet, new boolean[plan.spots().size()], way)) {
-            return way;
-        }
-        boolean[] seen = new boolean[plan.spots().size()];
-        for (int node = inlet; !seen[node] && !feeding(node).isEmpty(); node = plan.wires().get(way.get(way.size() - 1)).other(node)) {
-            seen[node] = true;
-            way.add(feeding(node).get(0));
-        }
-        return way;
-    }
-
-    private boolean reaches(int node, boolean[] seen, List<Integer> way) {
-        if (plan.surface(node)) {
-            return true;
-        }
-        seen[node] = true;
-        for (int feeding : feeding(node)) {
-            int before = plan.wires().get(feeding).other(node);
-            if (!seen[before]) {
-                way.add(feeding);
-                if (reaches(before, seen, way)) {
-                    return true;
-                }
-                way.remove(way.size() - 1);
-            }
-        }
-        return false;
-    }
-
-    private double headAt(int node) {
-        return solution.knownAt(node) ? solution.piezometricAt(node) / weight : 0;
-    }
-
-    /** The wires that bring a node fuel, the one that brings most first. */
-    private List<Integer> feeding(int node) {
-        List<Integer> all = new ArrayList<>();
-        for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
-            if (wire.to() != plan.bowl() && into(node, w) > NO_FLOW) {
-                all.add(w);
-            }
-        }
-        if (all.size() > 1) {
-            all.sort(Comparator.comparingDouble(w -> -into(node, w)));
-        }
-        return all;
-    }
-
-    private double into(int node, int w) {
-        return plan.wires().get(w).to() == node ? solution.flowAt(w) : -solution.flowAt(w);
     }
 
     /** What pumps on the path add, Pa. */
@@ -378,89 +296,5 @@ public final class FlowAnswer {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(solution.pressureAt(plan.inlet()) / weight);
-    }
-
-    /**
-     * Follows the standing line behind each uncovered outlet to where fuel flows. Liquid in it stands at the height
-     * that balances the pressure there; if the whole way lies above that height, air gets through. A part that lets air in
-     * does so where the pressure falls under ambient.
-     */
-    private List<String> findAir() {
-        List<String> through = new ArrayList<>();
-        for (TankLevel level : pose.levels().values()) {
-            for (String outlet : level.uncovered()) {
-                String name = level.tank() + "." + outlet;
-                int node = plan.spot(name);
-                boolean still = Math.abs(solution.flowAt(plan.wire(name))) < NO_FLOW;
-                double over = pose.airspace(level.tank());
-                if (still && solution.knownAt(node) && weight > 0 && airReaches(node, (solution.piezometricAt(node) - over) / weight,
-                        new boolean[plan.spots().size()]) || still && jetDraws(node, new boolean[plan.spots().size()])) {
-                    through.add(name);
-                }
-            }
-        }
-        for (Fault f : pose.condition().faults().all()) {
-            if (f.kind() == Fault.Kind.AIR_LEAK) {
-                String name = plan.basis().leakPort(f);
-                int node = plan.spot(name);
-                if (node >= 0 && solution.knownAt(node) && solution.pressureAt(node) < 0 && flowsAt(node)) {
-                    through.add(name);
-                }
-            }
-        }
-        return through;
-    }
-
-    private boolean flowsAt(int node) {
-        for (int w : plan.wiresAt(node)) {
-            if (Math.abs(solution.flowAt(w)) > NO_FLOW) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether a running jet's suction side leads to this bare outlet with nothing flowing between. */
-    private boolean jetDraws(int node, boolean[] seen) {
-        if (!plan.jets() || seen[node]) {
-            return false;
-        }
-        seen[node] = true;
-        for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
-            Element element = wire.element();
-            if (element.shut() || element instanceof Element.Uncovered || element instanceof Element.Pump) {
-                continue;
-            }
-            if (element instanceof Element.Jet jet) {
-                if (wire.from() == node && solution.flow(jet.nozzle()) > NO_FLOW) {
-                    return true;
-                }
-            } else if (Math.abs(solution.flowAt(w)) <= NO_FLOW && jetDraws(wire.other(node), seen)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean airReaches(int node, double liquidStands, boolean[] seen) {
-        if (seen[node] || pose.height(node) <= liquidStands + 1e-6) {
-            return false;
-        }
-        seen[node] = true;
-        if (flowsAt(node)) {
-            return true;
-        }
-        for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
-            Element element = wire.element();
-            // a running pump that takes in air moves nothing: its line stands, and what lies beyond it is safe
-            boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Jet)
-                    && !(element instanceof Element.Pump);
-            if (passes && pose.lowest(wire) > liquidStands && airReaches(wire.other(node), liquidStands, seen)) {
-                return true;
-            }
-        }
-        return false;
     }
 }
