@@ -8,15 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ration.geometry.Point3;
-import ration.geometry.Solid;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
 
 /** A checklist over a system that collects everything wrong or missing, each with what to do. */
 public final class Validation {
 
     /** Nothing in an aircraft is further than this from its datum, m. */
-    private static final double FAR = 100;
+    static final double FAR = 100;
     /** No pressure in a light fuel system comes near this, Pa. */
     private static final double MOST_PRESSURE = 6.9e6;
 
@@ -64,7 +61,7 @@ public final class Validation {
 
         @Override
         public Void tank(Tank tank) {
-            Validation.this.tank(tank);
+            new TankValidation(Validation.this).tank(tank);
             return null;
         }
 
@@ -228,101 +225,8 @@ public final class Validation {
         }
     }
 
-    private void tank(Tank tank) {
-        try {
-            Solid solid = tank.solid();
-            if (!(solid.volume() < 50) || Math.abs(tank.shape().left()) > FAR || Math.abs(tank.shape().right()) > FAR
-                    || tank.shape().section().stream().anyMatch(p -> Math.abs(p.x()) > FAR || Math.abs(p.z()) > FAR)) {
-                block(tank.id(), "Shape", "The tank is larger or further away than any aircraft.",
-                        "Check the figures and their units.");
-            }
-            if (tank.unusable().si() < 0 || tank.unusable().si() >= solid.volume()) {
-                block(tank.id(), "Unusable fuel", "It must lie between nothing and the whole tank.",
-                        "Correct the placard figure or the shape.");
-            }
-            ribsInside(tank, solid);
-        } catch (IllegalArgumentException e) {
-            String why = e.getMessage() == null ? "" : e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
-            block(tank.id(), "Shape", "The measures do not close a tank with a volume. " + why,
-                    "Give at least three corners in order round the section, and two different walls.");
-        }
-        fitout(tank);
-        if (tank.outlets().isEmpty()) {
-            miss(tank.id(), "Outlet", "The tank has no outlet.", "Add one.");
-        }
-        if (tank.vent().isEmpty()) {
-            miss(tank.id(), "Vent", "No vent is laid out: air must come in as fuel goes out.",
-                    "Press V to add its vent.");
-        }
-        tank.vent().ifPresent(v -> near(tank.id(), "Vent", v));
-        tank.drain().ifPresent(d -> near(tank.id(), "Drain", d));
-        Set<String> names = new HashSet<>();
-        for (Outlet outlet : tank.outlets()) {
-            near(tank.id(), "Outlet", outlet.place());
-            bore(tank.id(), "Outlet bore", outlet.bore());
-            outlet.screen().ifPresent(s -> rated(tank.id(), s));
-            if (!names.add(outlet.name())) {
-                block(tank.id(), "Outlet", "Two outlets are called " + outlet.name() + ".", "Rename one.");
-            }
-        }
-        for (Tank.Entry entry : tank.returns()) {
-            near(tank.id(), "Return", entry.place());
-            if (!names.add(entry.name())) {
-                block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
-            }
-        }
-    }
-
-    private void ribsInside(Tank tank, Solid solid) {
-        Point3 across = new Point3(0, 1, 0);
-        double left = solid.lowest(across);
-        double right = solid.highest(across);
-        for (int i = 0; i < tank.fitout().ribs().size(); i++) {
-            Measured at = tank.fitout().ribs().get(i).at();
-            if (!(at.si() > left && at.si() < right)) {
-                Unit unit = at.quantity().unit();
-                block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + at.quantity().shown() + " does not cross the tank, which reaches"
-                        + " from butt line " + reach(unit, left) + " to " + reach(unit, right) + ".", "Correct its butt line, left is below zero, or take the rib out.");
-            }
-        }
-    }
-
-    private static String reach(Unit unit, double metres) {
-        return Quantity.of(Math.round(unit.fromSi(metres) * 100) / 100.0, unit).shown();
-    }
-
-    private void fitout(Tank tank) {
-        Fitout f = tank.fitout();
-        double before = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < f.ribs().size(); i++) {
-            double at = f.ribs().get(i).at().si();
-            if (!(at > before + 1e-6)) {
-                block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + f.ribs().get(i).at().quantity().shown()
-                        + " does not lie to the right of the one before it.", "Give ribs from left to right.");
-            }
-            before = at;
-        }
-        if (!f.ribs().isEmpty() && tank.shape() instanceof TankShape.Cylinder) {
-            block(tank.id(), "Ribs", "A round tank has no ribs here.", "Give it as sections, or take the ribs out.");
-        }
-        for (int i = 0; i < f.wells().size(); i++) {
-            near(tank.id(), "Sump well", f.wells().get(i).floor());
-            for (int k = 0; k < i; k++) {
-                if (f.wells().get(i).meets(f.wells().get(k))) {
-                    block(tank.id(), "Sump well", "Wells " + (k + 1) + " and " + (i + 1) + " lie in one another.",
-                            "Move one, or make one well of both.");
-                }
-            }
-        }
-        f.vent().ifPresent(v -> ventLeads(tank, v));
-        f.published().filter(m -> m.si() < 0).ifPresent(m -> block(tank.id(), "Maker's unusable",
-                "It must not be below zero.", "Read the maker's figure again."));
-        f.filler().ifPresent(p -> near(tank.id(), "Filler", p));
-        f.gauge().ifPresent(p -> near(tank.id(), "Gauge", p));
-    }
-
     /** Follows a vent from tank to plenum to tank. */
-    private void ventLeads(Item item, VentLine vent) {
+    void ventLeads(Item item, VentLine vent) {
         Set<String> seen = new HashSet<>(Set.of(item.id()));
         Optional<VentLine> at = Optional.of(vent);
         while (at.flatMap(VentLine::to).isPresent()) {
@@ -463,21 +367,21 @@ public final class Validation {
         }
     }
 
-    private void rated(String item, Rated rated) {
+    void rated(String item, Rated rated) {
         if (!(rated.flow().si() > 1e-8 && rated.flow().si() < 1)) {
             block(item, "Rated flow", "A rated point needs a flow above zero.", "Give the flow the loss was taken at.");
         }
         pressure(item, "Rated loss", rated.loss());
     }
 
-    private void near(String item, String field, Place place) {
+    void near(String item, String field, Place place) {
         Point3 p = place.point();
         if (Math.abs(p.x()) > FAR || Math.abs(p.y()) > FAR || Math.abs(p.z()) > FAR) {
             block(item, field, "It lies more than 100 m from the datum.", "Check the figures and their units.");
         }
     }
 
-    private void bore(String item, String field, Measured bore) {
+    void bore(String item, String field, Measured bore) {
         if (!(bore.si() > 1e-4 && bore.si() < 0.2)) {
             block(item, field, "A bore lies between 0.004 and 8 in.", "Measure it again.");
         }
@@ -489,11 +393,11 @@ public final class Validation {
         }
     }
 
-    private void block(String item, String field, String message, String remedy) {
+    void block(String item, String field, String message, String remedy) {
         problems.add(new Problem(item, field, message, remedy, true));
     }
 
-    private void miss(String item, String field, String message, String remedy) {
+    void miss(String item, String field, String message, String remedy) {
         problems.add(new Problem(item, field, message, remedy, false));
     }
 }
