@@ -2,6 +2,7 @@ package ration.assess;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.flow.FlowBasis;
@@ -40,12 +41,12 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
             return Optional.empty();
         }
         FlowBasis basis = Assessment.basis(project, known);
-        return least(project, basis, Assessment.conditions(project, basis));
+        return least(project, basis, Assessment.conditions(project, basis).parallelStream());
     }
 
     /**
      * Of these cases only, their levels found anew: for small changes of figures, under which other cases stay far.
-     * Empty while a problem blocks.
+     * Empty while a problem blocks. In the caller's thread: who tries changes tries many at once.
      */
     public static Optional<LeastMargin> of(Project project, List<CaseAnswer.Setting> cases, Optional<Assessment> known) {
         if (Validation.of(project.system()).stream().anyMatch(Problem::blocks)) {
@@ -53,12 +54,12 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
         }
         FlowBasis basis = Assessment.basis(project, known);
         return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
-                basis.levels(c.condition()), c.asked())).toList());
+                basis.levels(c.condition()), c.asked())));
     }
 
-    private static Optional<LeastMargin> least(Project project, FlowBasis basis, List<CaseAnswer.Setting> cases) {
+    private static Optional<LeastMargin> least(Project project, FlowBasis basis, Stream<CaseAnswer.Setting> cases) {
         boolean said = Unsaid.of(project).flowSaid();
-        return cases.parallelStream().filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
+        return cases.filter(c -> CaseAnswer.judged(project.brief(), c)).map(c -> {
             double flow = basis.ask(c.condition(), c.levels(), new FlowQuestion.Capacity()).inletFlow();
             double need = project.brief().demand() * c.condition().engine().power().demandShare();
             return new LeastMargin(c, flow / need, CaseAnswer.factor(project.brief(), c.condition()), said);

@@ -1,6 +1,7 @@
 package ration.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -39,8 +40,9 @@ final class FacetedSolid implements Solid {
             }
         }
         Point3 up = new Point3(0, 0, 1);
-        double size = highest(up) - lowest(up);
-        this.volume = volumeBelow(up, highest(up) + 1);
+        double top = highest(up);
+        double size = top - lowest(up);
+        this.volume = volumeBelow(up, top + 1);
         if (!(volume > 1e-12 * Math.max(1e-9, size * size * size))) {
             throw new IllegalArgumentException("The faces do not close a solid with a positive volume");
         }
@@ -53,30 +55,41 @@ final class FacetedSolid implements Solid {
         return at + XYZ;
     }
 
-    /** Every edge must be walked once each way: otherwise fuel would find a gap. */
+    /** Every edge must be walked as often each way: otherwise fuel would find a gap. */
     private static void checkClosed(List<List<Point3>> faces) {
-        record Edge(Point3 from, Point3 to) {
-            @Override
-            public boolean equals(Object other) {
-                return other instanceof Edge e && from.equals(e.from) && to.equals(e.to);
-            }
-
-            @Override
-            public int hashCode() {
-                return 31 * from.hashCode() + to.hashCode();
-            }
-        }
-        Map<Edge, Integer> seen = new HashMap<>();
+        Map<Point3, Integer> numbers = new HashMap<>();
+        int edges = 0;
         for (List<Point3> face : faces) {
-            for (int i = 0; i < face.size(); i++) {
-                seen.merge(new Edge(face.get(i), face.get((i + 1) % face.size())), 1, Integer::sum);
+            edges += face.size();
+        }
+        long[] there = new long[edges];
+        long[] back = new long[edges];
+        int at = 0;
+        for (List<Point3> face : faces) {
+            int from = number(numbers, face.get(face.size() - 1));
+            for (Point3 p : face) {
+                int to = number(numbers, p);
+                there[at] = (long) from << Integer.SIZE | to;
+                back[at++] = (long) to << Integer.SIZE | from;
+                from = to;
             }
         }
-        seen.forEach((edge, times) -> {
-            if (times != seen.getOrDefault(new Edge(edge.to(), edge.from()), 0)) {
-                throw new IllegalArgumentException("The faces leave a gap at " + edge.from());
-            }
-        });
+        Arrays.sort(there);
+        Arrays.sort(back);
+        int gap = Arrays.mismatch(there, back);
+        if (gap >= 0) {
+            long from = Math.min(there[gap], back[gap]) >> Integer.SIZE;
+            numbers.forEach((p, number) -> {
+                if (number == from) {
+                    throw new IllegalArgumentException("The faces leave a gap at " + p);
+                }
+            });
+        }
+    }
+
+    private static int number(Map<Point3, Integer> numbers, Point3 p) {
+        Integer known = numbers.putIfAbsent(p, numbers.size());
+        return known != null ? known : numbers.size() - 1;
     }
 
     static Solid prism(List<Point2> section, double fromButtLine, double toButtLine) {

@@ -32,15 +32,6 @@ public final class FieldSheet implements Kinds<List<Field>> {
         return of(item).stream().filter(f -> f.key().equals(key)).findFirst();
     }
 
-    /** The item with every figure as a function makes it of the present one. */
-    public static Item map(Item item, BiFunction<Field, Measured, Measured> change) {
-        Item out = item;
-        for (Field f : of(item)) {
-            out = f.with().apply(out, change.apply(f, f.get().apply(out)));
-        }
-        return out;
-    }
-
     /** Into a part of an item and back. */
     private record Lens<T, P>(Function<T, P> get, BiFunction<T, P, T> with) {
         <Q> Lens<T, Q> to(Function<P, Q> part, BiFunction<P, Q, P> set) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import ration.geometry.Point3;
 
 /** A checklist over a system that collects everything wrong or missing, each with what to do. */
@@ -16,6 +17,7 @@ public final class Validation {
     static final double FAR = 100;
     /** No pressure in a light fuel system comes near this, Pa. */
     private static final double MOST_PRESSURE = 6.9e6;
+    private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9-]{0,60}");
 
     private final FuelSystem system;
     private final List<Problem> problems = new ArrayList<>();
@@ -42,7 +44,7 @@ public final class Validation {
             if (!seen.add(item.id())) {
                 block(item.id(), Problem.ID, "Two items are called " + item.id() + ".", "Give one of them another id.");
             }
-            if (!item.id().matches("[A-Za-z0-9][A-Za-z0-9-]{0,60}")) {
+            if (!ID.matcher(item.id()).matches()) {
                 block(item.id(), Problem.ID, "The id may hold letters, digits and dashes only.", "Shorten or respell it.");
             }
             if (item.name().isBlank()) {

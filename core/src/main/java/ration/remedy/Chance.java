@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.LeastMargin;
+import ration.model.Field;
 import ration.model.FieldSheet;
 import ration.model.FuelSystem;
 import ration.model.Item;
@@ -56,7 +57,9 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         if (nearest.isEmpty()) {
             return Optional.empty();
         }
-        Project project = assessment.project();
+        // records speak of the tanks as they are, not of any drawn beside them
+        Project project = assessment.project().withTests(List.of());
+        List<Figures> figures = figures(project.system());
         double[] margins = new double[samples];
         boolean[] isShort = new boolean[samples];
         AtomicInteger done = new AtomicInteger();
@@ -65,7 +68,7 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 return;
             }
             SplittableRandom random = new SplittableRandom(seed + 0x9E3779B97F4A7C15L * i);
-            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), random)), nearest, Optional.of(assessment));
+            Optional<LeastMargin> m = LeastMargin.of(project.with(possible(project.system(), figures, random)), nearest, Optional.of(assessment));
             margins[i] = m.map(LeastMargin::margin).orElse(0.0);
             isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
             task.progress().accept((double) done.incrementAndGet() / samples);
@@ -79,10 +82,37 @@ public record Chance(int samples, int shorts, double low, double middle, double 
                 margins[(samples - 1) / 2], margins[(int) (0.95 * (samples - 1))]));
     }
 
+    /**
+     * What is drawn of one part: read off it once, since every sample asks for the same.
+     *
+     * @param item   as it stands
+     * @param fields its figures that are drawn
+     */
+    private record Figures(Item item, List<Field> fields) {
+
+        static Figures of(Item item) {
+            boolean pump = item.only(Pump.class).isPresent();
+            return new Figures(item, FieldSheet.of(item).stream().filter(f -> f.unit().dimension() == Dimension.LENGTH
+                    || f.unit().dimension() == Dimension.PRESSURE && !pump).toList());
+        }
+
+        Item drawn(SplittableRandom random) {
+            Item out = item.only(Pump.class).<Item>map(p -> Chance.drawn(p, random)).orElse(item);
+            for (Field f : fields) {
+                out = f.with().apply(out, Chance.drawn(f.get().apply(out), random));
+            }
+            return out;
+        }
+    }
+
+    private static List<Figures> figures(FuelSystem system) {
+        return system.items().stream().map(Figures::of).toList();
+    }
+
     /** A draw whose tanks close: figures that nobody measured may draw a floor through a sump well. */
-    private static FuelSystem possible(FuelSystem system, SplittableRandom random) {
+    private static FuelSystem possible(FuelSystem system, List<Figures> figures, SplittableRandom random) {
         for (int i = 0; i < MOST_DRAWS; i++) {
-            FuelSystem drawn = drawn(system, random);
+            FuelSystem drawn = system.withItems(figures.stream().map(f -> f.drawn(random)).toList());
             if (drawn.tanks().stream().allMatch(Chance::closes)) {
                 return drawn;
             }
@@ -96,21 +126,6 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         } catch (IllegalArgumentException e) {
             return false;
         }
-    }
-
-    /** The system with every figure drawn anew. */
-    static FuelSystem drawn(FuelSystem system, SplittableRandom random) {
-        List<Item> items = new ArrayList<>();
-        for (Item item : system.items()) {
-            Optional<Pump> pump = item.only(Pump.class);
-            Item whole = pump.<Item>map(p -> drawn(p, random)).orElse(item);
-            items.add(FieldSheet.map(whole, (field, m) -> {
-                Dimension dimension = field.unit().dimension();
-                boolean loss = dimension == Dimension.PRESSURE && pump.isEmpty();
-                return dimension == Dimension.LENGTH || loss ? drawn(m, random) : m;
-            }));
-        }
-        return system.withItems(items);
     }
 
     private static Measured drawn(Measured m, SplittableRandom random) {

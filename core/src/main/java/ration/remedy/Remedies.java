@@ -9,8 +9,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.LeastMargin;
@@ -321,17 +323,18 @@ public final class Remedies {
      * are solved over every case in the order of that bound, and only until no other can come among the first.
      */
     private List<Remedy> solve(double now, Task task) {
-        List<Solved> bounds = new ArrayList<>();
-        int done = 0;
-        for (Change change : changes) {
+        AtomicInteger tried = new AtomicInteger();
+        List<Solved> bounds = new ArrayList<>(changes.parallelStream().flatMap(change -> {
             if (task.cancelled().getAsBoolean()) {
-                return List.of();
+                return Stream.empty();
             }
-            over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN).ifPresent(m -> bounds.add(new Solved(change, m)));
-            task.progress().accept(0.5 * ++done / (changes.size() + 1.0));
-        }
+            Optional<LeastMargin> gained = over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN);
+            task.progress().accept(0.5 * tried.incrementAndGet() / (changes.size() + 1.0));
+            return gained.map(m -> new Solved(change, m)).stream();
+        }).toList());
         bounds.sort(BEST_FIRST);
         List<Solved> solved = new ArrayList<>();
+        int done = 0;
         for (Solved bound : bounds) {
             if (task.cancelled().getAsBoolean()) {
                 return List.of();
@@ -342,7 +345,7 @@ public final class Remedies {
             LeastMargin.of(project.with(bound.change().on().apply(system)), known).filter(m -> m.ratio() > now + LEAST_GAIN)
                     .ifPresent(m -> solved.add(new Solved(bound.change(), m)));
             solved.sort(BEST_FIRST);
-            task.progress().accept(0.5 + 0.5 * ++done / (2.0 * changes.size() + 1));
+            task.progress().accept(0.5 + 0.5 * ++done / (bounds.size() + 1.0));
         }
         List<Remedy> ranked = new ArrayList<>();
         for (Solved s : solved.subList(0, Math.min(MOST, solved.size()))) {
