@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
+import java.util.concurrent.ForkJoinTask;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.breathing.Vents;
@@ -96,30 +96,44 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
         if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
-            return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks,
-                    Optional.empty(), Optional.empty(), List.of(), ProofChecks.programme(project, Optional.empty(), tanks, before), Checks.of(project, problems,
-                            List.of(), null, tanks));
+            return blocked(project, problems, tanks, before);
         }
         FlowBasis basis = basis(project, tanks.stream().map(TankAnswer::body), before);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
                 .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
         Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
                 .min(Ties.least(CaseAnswer::ratio));
-        Optional<VaporAnswer> vapor = VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
-        Optional<VaporAnswer> hot = VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED);
-        List<AirAnswer> air = AirAnswer.of(project, cases, tanks);
-        Programme programme = ProofChecks.programme(project, Optional.of(basis), tanks, before);
-        List<Supplier<List<Finding>>> checks = List.of(
-                guarded(Check.PROOF_CHECKED, "Tests", () -> ProofChecks.of(programme)),
-                guarded(Check.FLOW_CHECKED, "Flow, tanks and build", () -> Checks.of(project, problems, cases, basis, tanks)),
-                guarded(Check.VAPOR_CHECKED, "Vapor", () -> VaporChecks.of(project, cases, vapor, hot)),
-                guarded(Check.AIR_CHECKED, "Air and water", () -> AirChecks.of(project, cases, tanks, air, basis)));
-        List<Finding> findings = new ArrayList<>(checks.parallelStream().map(Supplier::get).flatMap(List::stream).toList());
+        // four answers that rest on the cases and not on each other
+        var vapor = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED));
+        var hot = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED));
+        var air = ForkJoinTask.adapt(() -> AirAnswer.of(project, cases, tanks));
+        var programme = ForkJoinTask.adapt(() -> ProofChecks.programme(project, Optional.of(basis), tanks, before));
+        ForkJoinTask.invokeAll(vapor, hot, air, programme);
+        List<Finding> findings = new ArrayList<>(Checks.of(List.of(
+                new Checks.Group(Check.PROOF_CHECKED, () -> ProofChecks.of(programme.join())),
+                new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
+                new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
+                new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
+                new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),
+                new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project)),
+                new Checks.Group(Check.VAPOR_CHECKED, () -> VaporChecks.of(project, cases, vapor.join(), hot.join())),
+                new Checks.Group(Check.AIR_CHECKED, () -> AirChecks.of(project, cases, tanks, air.join(), basis)))));
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor, hot, air, programme, findings);
+        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), findings);
+    }
+
+    /** Of a layout with something in it that must be mended first: only what needs no flow is looked at. */
+    private static Assessment blocked(Project project, List<Problem> problems, List<TankAnswer> tanks, Optional<Assessment> before) {
+        List<Finding> findings = Checks.of(List.of(
+                new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.blocked(project, problems)),
+                new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
+                new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, null)),
+                new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project))));
+        return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks, Optional.empty(), Optional.empty(), List.of(),
+                ProofChecks.programme(project, Optional.empty(), tanks, before), findings.stream().sorted(Checks.WORST_FIRST).toList());
     }
 
     /**
@@ -144,18 +158,6 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Cases solved before all others. */
     private static final int AT_ONCE = 4;
-
-    /** Checks that fail say so as one finding that is not shown; the others stand. */
-    private static Supplier<List<Finding>> guarded(Check check, String title, Supplier<List<Finding>> checks) {
-        return () -> {
-            try {
-                return checks.get();
-            } catch (RuntimeException e) {
-                return List.of(Checks.notShown(check, "", title + " checked", "These checks failed: what they would have"
-                        + " said is not known. Undo the last change."));
-            }
-        };
-    }
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {

@@ -27,8 +27,6 @@ import ration.quantity.UnitSystem;
 /** Checks on how the lines are made up and held, from the runs sheet. */
 final class BuildChecks {
 
-    private static final String PRACTICE = "Common practice, no source";
-
     private static final ration.geometry.Point3 ORIGIN = new ration.geometry.Point3(0, 0, 0);
 
     private final FuelSystem system;
@@ -60,7 +58,7 @@ final class BuildChecks {
         }
         if (good == joints.size()) {
             findings.add(new Finding(Check.BUILD_JOINTS, "", "Every joint goes together", "", Verdict.HOLDS, Finding.MET,
-                    u -> good + " joints: size, thread, half and sealant agree.", PRACTICE, ""));
+                    u -> good + " joints: size, thread, half and sealant agree.", Checks.PRACTICE, ""));
         }
     }
 
@@ -80,7 +78,7 @@ final class BuildChecks {
             findings.add(new Finding(Check.BUILD_SHEET, "", "Runs sheet filled in", "", Verdict.NOT_SHOWN,
                     (system.runs().size() - open.size()) / (double) system.runs().size(), u -> open.size() + " of "
                     + system.runs().size() + " runs lack construction, supports or an end: " + String.join(", ", open) + ".",
-                    PRACTICE, "Fill them in on the Runs page."));
+                    Checks.PRACTICE, "Fill them in on the Runs page."));
         }
     }
 
@@ -111,7 +109,7 @@ final class BuildChecks {
             }
         });
         atLeast(Check.BUILD_CHAFE, run.id(), "Clearance of " + run.name(), run, b.chafe(),
-                OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), PRACTICE, "A clamp, a grommet or another way.");
+                OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), Checks.PRACTICE, "A clamp, a grommet or another way.");
         clamp(run);
         supplied(run);
         kinds(run);
@@ -129,7 +127,7 @@ final class BuildChecks {
             double outer = run.size().outer();
             boolean fits = Math.abs(holds - outer) <= Unit.INCH.toSi(1.0 / 32);
             add(Check.BUILD_CLAMP, run.id(), "Clamps of " + run.name(), run, fits ? Verdict.HOLDS : Verdict.SHORT, fits ? Finding.MET : Finding.MISSED, u -> "A clamp for " + close(u, holds)
-                    + " on a tube of " + close(u, outer) + ".", PRACTICE, fits ? "" : "A clamp of the size of the tube.");
+                    + " on a tube of " + close(u, outer) + ".", Checks.PRACTICE, fits ? "" : "A clamp of the size of the tube.");
         } catch (IllegalArgumentException e) {
             // no size: its kind alone is kept
         }
@@ -199,7 +197,7 @@ final class BuildChecks {
                 u -> u.text(have, Dimension.LENGTH) + " supplied, " + (hose ? u.text(least, Dimension.LENGTH) + " to "
                 + u.text(most, Dimension.LENGTH) : "at least " + u.text(least, Dimension.LENGTH)) + " needed"
                 + (tooLong ? ": it will kink." : tooShort ? ": it will pull." : "."),
-                hose ? LineRules.HOSE_SOURCE : PRACTICE, tooShort || tooLong ? "Have one made to "
+                hose ? LineRules.HOSE_SOURCE : Checks.PRACTICE, tooShort || tooLong ? "Have one made to "
                 + CutLength.of(system, run).text() + " cut length." : "");
     }
 
@@ -214,13 +212,13 @@ final class BuildChecks {
         }
         if (b.marks().temporary()) {
             add(Check.BUILD_TEMPORARY, run.id(), "Nothing temporary flies", run, Verdict.SHORT, Finding.MISSED,
-                    u -> run.name() + " is marked as fitted for ground runs only.", PRACTICE,
+                    u -> run.name() + " is marked as fitted for ground runs only.", Checks.PRACTICE,
                     "Replace it before flight and take the mark off.");
         }
         if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE) && run.size().kind() != LineSize.Kind.BORE
                 && b.construction().isPresent()) {
             add(Check.BUILD_KIND, run.id(), "Size and construction of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
-                    u -> made.label() + " with the size " + run.size().label() + ".", PRACTICE,
+                    u -> made.label() + " with the size " + run.size().label() + ".", Checks.PRACTICE,
                     "Give a tube size for tube and a dash for hose.");
         }
         forward(run, made);

@@ -1,270 +1,49 @@
 package ration.assess;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
+import java.util.function.Supplier;
 import ration.check.Check;
 import ration.check.Finding;
-import ration.check.Measure;
 import ration.check.Verdict;
-import ration.condition.Contents;
-import ration.flow.FlowAnswer;
-import ration.flow.FlowBasis;
-import ration.flow.PathStep;
-import ration.model.Bulkhead;
-import ration.model.Firewall;
-import ration.model.Fitted;
-import ration.model.FuelSystem;
-import ration.model.Item;
-import ration.model.LineSize;
-import ration.model.Problem;
-import ration.model.Pump;
-import ration.model.Run;
-import ration.model.Selector;
-import ration.model.ShutOff;
-import ration.model.Tank;
-import ration.network.FrictionLaw;
-import ration.network.NetworkSolution;
-import ration.project.Project;
-import ration.quantity.Dimension;
-import ration.quantity.UnitSystem;
 
-/** The checks of this version, each a typed function from the assessed cases to findings. */
+/** What all groups of checks have in common: none may fail unheard, and the worst comes first. */
 final class Checks {
 
-    private static final String PRACTICE = "Common practice, no source";
+    static final String PRACTICE = "Common practice, no source";
 
     /** Short, Not shown, Thin, Holds; within each by ratio. */
     static final Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::verdict).reversed()
             .thenComparing(Ties.least(Finding::ratio));
 
-    private final Project project;
-    private final FuelSystem system;
-    private final List<CaseAnswer> cases;
-    private final FlowBasis basis;
-    private final List<Finding> findings = new ArrayList<>();
+    /**
+     * Some checks that stand or fall together.
+     *
+     * @param fails what is not shown if they fail
+     */
+    record Group(Check fails, Supplier<List<Finding>> checks) {
 
-    private Checks(Project project, List<CaseAnswer> cases, FlowBasis basis) {
-        this.project = project;
-        this.system = project.system();
-        this.cases = cases;
-        this.basis = basis;
+        /** Checks that fail say so as one finding that is not shown. */
+        private List<Finding> findings() {
+            try {
+                return checks.get();
+            } catch (RuntimeException e) {
+                return List.of(notShown(fails, "", fails.title(), "These checks failed: what they would have"
+                        + " said is not known. Undo the last change."));
+            }
+        }
     }
 
-    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowBasis basis,
-            List<TankAnswer> tanks) {
-        Checks checks = new Checks(project, cases, basis);
-        problems.forEach(checks::layout);
-        if (cases.isEmpty()) {
-            checks.findings.add(new Finding(Check.FLOW_MARGIN, "", "Flow margin", "", Verdict.NOT_SHOWN,
-                    Finding.MISSED, u -> "Nothing can be computed before the layout is mended.",
-                    project.brief().choices().basis().cite(project.brief().delivery()),
-                    "See the points marked in the layout."));
-        } else {
-            checks.margins();
-            checks.unanswered();
-            checks.overflow();
-            checks.minimumPressureAtDemand();
-            checks.transition();
-            checks.shutOffPlace();
-        checks.bulkheads();
-            PressureChecks.of(project, basis, cases).forEach(checks.findings::add);
-        }
-        TankChecks.of(project, tanks, basis).forEach(checks.findings::add);
-        BuildChecks.of(project).forEach(checks.findings::add);
-        checks.findings.sort(WORST_FIRST);
-        return List.copyOf(checks.findings);
+    private Checks() {
+    }
+
+    /** Asked side by side; what a group says stands whatever becomes of the others. */
+    static List<Finding> of(List<Group> groups) {
+        return groups.parallelStream().map(Group::findings).flatMap(List::stream).toList();
     }
 
     /** What could not be looked at: never good, and says why. */
     static Finding notShown(Check check, String of, String title, String why) {
         return new Finding(check, of, title, "", Verdict.NOT_SHOWN, Finding.MISSED, u -> why, PRACTICE, "");
-    }
-
-    private void layout(Problem p) {
-        findings.add(new Finding(Check.LAYOUT, p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
-                Verdict.NOT_SHOWN, Finding.MISSED, u -> p.message(), PRACTICE, p.remedy()));
-    }
-
-    /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
-    private void margins() {
-        Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
-        for (CaseAnswer c : cases) {
-            if (c.judged() && c.answered()) {
-                worst.merge(c.condition().positions(), c, (a, b) -> Ties.rounded(a.ratio()) <= Ties.rounded(b.ratio()) ? a : b);
-            }
-        }
-        cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
-                .positions()).distinct().forEach(p -> findings.add(notShown(Check.FLOW_MARGIN, String.join(", ", new java.util.TreeSet<>(
-                        p.values())), "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
-                        "No case with the handle there has an answer.")));
-        for (CaseAnswer c : worst.values()) {
-            String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
-            String obstacle = c.obstacle(system);
-            Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
-                    + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
-                    u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
-            findings.add(new Finding(Check.FLOW_MARGIN, "" + (position.isEmpty() ? "" : "." + position),
-                    "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
-                    detail,
-                    project.brief().choices().basis().cite(project.brief().delivery()),
-                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)).because(() -> WhyFlow.margin(
-                    project, c)));
-        }
-    }
-
-    /** Cases the solver could not settle are said, and never count as good. */
-    private void unanswered() {
-        List<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.answered()).toList();
-        if (!open.isEmpty()) {
-            CaseAnswer c = open.get(0);
-            findings.add(new Finding(Check.FLOW_UNANSWERED, "", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
-                    u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
-                    + c.obstacle(system), PRACTICE,
-                    "Regulators or jet pumps work against each other: look at the parts named."));
-        }
-    }
-
-    private String largestLoss(CaseAnswer c) {
-        return c.capacity().path().stream().min(Ties.least((PathStep p) -> -p.loss())).map(PathStep::item)
-                .orElse("");
-    }
-
-    private String remedy(CaseAnswer c) {
-        Optional<Item> item = system.item(largestLoss(c));
-        if (item.isEmpty()) {
-            return "Bring fuel to the engine in this case, or placard against it.";
-        }
-        String larger = item.get().only(Run.class).flatMap(r -> r.size().nextUp()).map(LineSize::shortName).orElse("one that costs less, or a larger line"
-                + " elsewhere");
-        return item.get().name() + " costs the most here. Try " + larger + ".";
-    }
-
-    /** 23.957(a): interconnected tanks must not overflow each other. */
-    private void overflow() {
-        for (CaseAnswer c : cases) {
-            if (!c.contents().equals(Contents.FULL.label()) || !c.demand().usable()) {
-                continue;
-            }
-            for (Tank tank : system.tanks()) {
-                double filling = -c.demand().outflow(tank);
-                if (filling > FlowAnswer.NO_FLOW) {
-                    findings.add(new Finding(Check.FLOW_OVERFLOW, tank.id(), "No overflow between tanks", tank.id(),
-                            Verdict.SHORT, Finding.MISSED, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
-                            + " while full: it runs over its vent. " + c.label(system, u) + ".",
-                            "14 CFR 23.957(a) before 2017 (from memory), as a guide",
-                            "Feed from one tank at a time, or keep fuel from running back with a check valve."));
-                    return;
-                }
-            }
-        }
-    }
-
-    /** Pressure at the inlet at take-off demand, in the case with the least. */
-    private void minimumPressureAtDemand() {
-        Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
-                .undelivered()).min(Ties.least(CaseAnswer::margin));
-        if (never.isPresent() && system.inlet().isPresent()) {
-            findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", system.inlet().get().id(),
-                    Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
-                    + never.get().label(system, u) + ".", "14 CFR 23.955(a) before 2017 (from memory), as a guide",
-                    "Less suction before the pump, or a pump that delivers more."));
-            return;
-        }
-        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable()
-                && c.demand().solution().status() != NetworkSolution.Status.NO_SUPPLY);
-        system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
-                .filter(c -> c.inletPressureAtDemand(system).isPresent())
-                .min(Ties.least(c -> c.inletPressureAtDemand(system).getAsDouble()))
-                .ifPresent(c -> {
-                    double left = c.inletPressureAtDemand(system).getAsDouble();
-                    double least = inlet.minimumPressure().si();
-                    Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
-                    Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
-                    findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", inlet.id(),
-                            verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
-                            : Finding.MET, u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
-                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
-                            ? " Not every case has an answer." : ""),
-                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
-                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
-                            Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
-                }));
-    }
-
-    /** In so many words where all running pumps together, against a shut end, stay under what the inlet must have. */
-    private String cannotReach(CaseAnswer c, double least, UnitSystem units) {
-        List<Pump> running = basis.topology().feedPumps().stream().filter(p -> !c.condition().stopped().contains(p.id()) && !p.curve().isEmpty())
-                .toList();
-        double shut = running.stream().mapToDouble(p -> p.curve().get(0).pressure().si()).sum();
-        double height = Math.max(0, c.demand().headAvailable().orElse(0) * c.demand().weight());
-        return running.isEmpty() || shut + height >= least ? "" : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
-                + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE) + ", and "
-                + units.text(least, Dimension.PRESSURE) + " are wanted. ";
-    }
-
-    /** Says where friction is least certain: a note, never worse than Holds. */
-    private void transition() {
-        for (Run run : system.runs()) {
-            double low = Double.MAX_VALUE;
-            double high = 0;
-            for (CaseAnswer c : cases) {
-                double re = c.capacity().usable() ? c.capacity().reynolds(run) : 0;
-                if (re > FrictionLaw.LAMINAR_END && re < FrictionLaw.TURBULENT) {
-                    low = Math.min(low, re);
-                    high = Math.max(high, re);
-                }
-            }
-            if (high > 0) {
-                String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
-                        : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
-                findings.add(new Finding(Check.FLOW_TRANSITION, run.id(), "Between laminar and turbulent", run.id(),
-                        Verdict.HOLDS, Finding.MET, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
-                        + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
-                        "Moody chart, transition zone (from memory)", ""));
-            }
-        }
-    }
-
-    /** A bulkhead fitting sits in the firewall, or it is something else. */
-    private void bulkheads() {
-        system.firewall().ifPresent(wall -> system.all(Bulkhead.class).forEach(b -> {
-            double off = Math.abs(b.place().point().x() - wall.station().si());
-            boolean in = off < Firewall.IN_IT;
-            findings.add(new Finding(Check.BUILD_BULKHEAD, b.id(), b.name() + " in the firewall", b.id(), in ? Verdict.HOLDS : Verdict.SHORT, in
-                    ? Finding.MET : Finding.MISSED, u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
-                    + u.text(wall.station().si(), Dimension.LENGTH) + ".", "Common practice, no source", in ? ""
-                    : "Measure its station, or the firewall's, again."));
-        }));
-    }
-
-    /** 23.995(b): no shut-off on the engine side of the firewall. */
-    private void shutOffPlace() {
-        system.firewall().ifPresent(wall -> {
-            for (Fitted fitted : system.all(Fitted.class).toList()) {
-                Item item = fitted;
-                if (fitted.only(Selector.class).isPresent() || fitted.only(ShutOff.class).isPresent()) {
-                    boolean behind = engineSide(fitted, wall) <= 0;
-                    findings.add(new Finding(Check.BUILD_SHUT_OFF, item.id(), "Shut-off behind the firewall", item.id(),
-                            behind ? Verdict.HOLDS : Verdict.SHORT,
-                            behind ? Finding.MET : Finding.MISSED, u -> item.name() + (behind ? " is" : " is not")
-                            + " on the cabin side: station "
-                            + u.text(fitted.place().point().x(), Dimension.LENGTH) + ", firewall "
-                            + u.text(wall.station().si(), Dimension.LENGTH) + ".",
-                            "14 CFR 23.995(b) before 2017 (from memory), as a guide",
-                            behind ? "" : "Move the valve behind the firewall."));
-                }
-            }
-        });
-    }
-
-    /** Positive on the engine's side of the firewall, whichever way the engine faces. */
-    private double engineSide(Fitted item, Firewall wall) {
-        double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
-        return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
     }
 }

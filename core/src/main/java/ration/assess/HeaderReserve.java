@@ -5,7 +5,6 @@ import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
 import ration.model.Header;
-import ration.model.Item;
 import ration.model.PortRef;
 import ration.project.Project;
 import ration.topology.Topology;

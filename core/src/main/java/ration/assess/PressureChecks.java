@@ -47,7 +47,11 @@ final class PressureChecks {
         this.cases = cases;
     }
 
+    /** Over cases that were assessed; without one nothing is said. */
     static List<Finding> of(Project project, FlowBasis basis, List<CaseAnswer> cases) {
+        if (cases.isEmpty()) {
+            return List.of();
+        }
         PressureChecks checks = new PressureChecks(project, basis, cases);
         checks.greatestInletPressure();
         checks.deadHead();

@@ -8,7 +8,11 @@ public enum Check {
 
     LAYOUT("layout", Topic.LAYOUT, "Something of the layout is wrong or missing", Answers.WHEN_IT_CONCERNS),
     FLOW_ASSESSED("flow.assessed", Topic.FLOW, "Everything computed", Answers.WHEN_IT_CONCERNS),
-    FLOW_CHECKED("flow.checked", Topic.FLOW, "Flow, tanks and build checked", Answers.WHEN_IT_CONCERNS),
+    FLOW_CHECKED("flow.checked", Topic.FLOW, "Flow checked", Answers.WHEN_IT_CONCERNS),
+    PRESSURES_CHECKED("pressures.checked", Topic.FLOW, "Pressures checked", Answers.WHEN_IT_CONCERNS),
+    TANKS_CHECKED("tanks.checked", Topic.TANKS, "Tanks checked", Answers.WHEN_IT_CONCERNS),
+    FIREWALL_CHECKED("firewall.checked", Topic.LAYOUT, "Firewall checked", Answers.WHEN_IT_CONCERNS),
+    BUILD_CHECKED("build.checked", Topic.RUNS, "Build of the lines checked", Answers.WHEN_IT_CONCERNS),
     VAPOR_CHECKED("vapor.checked", Topic.VAPOR, "Vapor checked", Answers.WHEN_IT_CONCERNS),
     AIR_CHECKED("air.checked", Topic.AIR, "Air and water checked", Answers.WHEN_IT_CONCERNS),
     FLOW_MARGIN("flow.margin", Topic.FLOW, "Flow wanted reaches the engine, for each handle position", Answers.ALWAYS),

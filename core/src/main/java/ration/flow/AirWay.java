@@ -35,7 +35,7 @@ final class AirWay {
                 boolean still = Math.abs(solution.flowAt(plan.wire(name))) < FlowAnswer.NO_FLOW;
                 double over = pose.airspace(level.tank());
                 if (still && solution.knownAt(node) && weight > 0 && airReaches(node, (solution.piezometricAt(node) - over) / weight,
-                        new boolean[plan.spots().size()]) || still && jetDraws(node, new boolean[plan.spots().size()])) {
+                        new boolean[plan.spots()]) || still && jetDraws(node, new boolean[plan.spots()])) {
                     through.add(name);
                 }
             }
@@ -68,7 +68,7 @@ final class AirWay {
         }
         seen[node] = true;
         for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
+            Wire wire = plan.wire(w);
             Element element = wire.element();
             if (element.shut() || element instanceof Element.Uncovered || element instanceof Element.Pump) {
                 continue;
@@ -93,7 +93,7 @@ final class AirWay {
             return true;
         }
         for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
+            Wire wire = plan.wire(w);
             Element element = wire.element();
             // a running pump that takes in air moves nothing: its line stands, and what lies beyond it is safe
             boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Jet)

@@ -75,9 +75,8 @@ public final class FlowAnswer {
     private String findBoiling() {
         String worst = "";
         double least = pose.boils();
-        List<Wire> wires = plan.wires();
-        for (int w = 0; w < wires.size(); w++) {
-            Wire wire = wires.get(w);
+        for (int w = 0; w < plan.wires(); w++) {
+            Wire wire = plan.wire(w);
             if (Math.abs(solution.flowAt(w)) <= NO_FLOW || wire.element() instanceof Element.Vent) {
                 continue;
             }
@@ -131,7 +130,7 @@ public final class FlowAnswer {
 
     /** Flow through the inlet, lasting or not, m3/s. */
     double arriving() {
-        int last = plan.last();
+        int last = plan.arriving();
         return last >= 0 ? solution.flowAt(last) : pose.demandAsked();
     }
 
@@ -149,7 +148,7 @@ public final class FlowAnswer {
     private double lost(String header) {
         double sum = 0;
         for (int w : plan.wiresOf(header)) {
-            Wire wire = plan.wires().get(w);
+            Wire wire = plan.wire(w);
             sum += wire.from() == plan.spot(header + "~body") ? solution.flowAt(w) : wire.to() == plan.spot(header + "~body")
                     ? -solution.flowAt(w) : 0;
         }
@@ -173,7 +172,7 @@ public final class FlowAnswer {
         }
         double sum = 0;
         for (int w : plan.wiresOf(tank.id())) {
-            boolean leaves = plan.isPort(plan.wires().get(w).to());
+            boolean leaves = plan.isPort(plan.wire(w).to());
             sum += leaves ? solution.flowAt(w) : -solution.flowAt(w);
         }
         return sum;
@@ -182,7 +181,7 @@ public final class FlowAnswer {
     /** Flow out of a tank through one of its outlets, m3/s; negative when it fills through it. */
     public double outflow(Tank tank, Outlet outlet) {
         int w = usable() ? plan.wire(tank.id() + "." + outlet.name()) : -1;
-        return w < 0 ? 0 : plan.isPort(plan.wires().get(w).to()) ? solution.flowAt(w) : -solution.flowAt(w);
+        return w < 0 ? 0 : plan.isPort(plan.wire(w).to()) ? solution.flowAt(w) : -solution.flowAt(w);
     }
 
     /** What an outlet of a tank does. */

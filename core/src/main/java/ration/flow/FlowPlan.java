@@ -33,14 +33,15 @@ final class FlowPlan {
 
     private final FlowBasis basis;
     private final PlanKey key;
-    private final List<Spot> spots;
-    private final List<Wire> wires;
+    private final Spot[] spots;
+    private final Wire[] wires;
     private final Wiring wiring;
     /** Pressure of the tip that each tank breathes at, Pa over ambient. */
     private final Map<String, Double> tips = new HashMap<>();
     private final Fluid fluid;
     private final int inlet;
     private final int bowl;
+    private final int arriving;
     private final boolean jets;
     private final NetworkProblem problem;
     private final Network network;
@@ -52,23 +53,34 @@ final class FlowPlan {
         this.key = key;
         this.fluid = basis.fuel().at(key.fuelKelvin());
         PlanMaker maker = new PlanMaker(basis, key, fluid);
-        spots = maker.spots();
-        wires = maker.wires();
+        List<Spot> places = maker.spots();
+        List<Wire> ways = maker.wires();
+        spots = places.toArray(Spot[]::new);
+        wires = ways.toArray(Wire[]::new);
         for (Tank tank : basis.system().tanks()) {
             tips.put(tank.id(), tip(tank));
         }
         basis.system().all(VentPlenum.class).forEach(p -> tips.put(p.id(), tip(p)));
-        List<NetworkProblem.Link> links = new ArrayList<>(wires.size());
-        for (Wire wire : wires) {
-            links.add(new NetworkProblem.Link(wire.link(), spots.get(wire.from()).id(), spots.get(wire.to()).id(), wire.element()));
-        }
-        problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links);
-        Optional<Wiring> alike = basis.alike(spots, wires);
+        Optional<Wiring> alike = basis.alike(places, ways);
+        problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links(alike));
         network = alike.map(w -> Network.of(problem, w.network())).orElseGet(() -> Network.of(problem));
-        wiring = alike.orElseGet(() -> basis.keep(new Wiring(basis.system(), spots, wires, network)));
+        wiring = alike.orElseGet(() -> basis.keep(new Wiring(basis.system(), places, ways, problem.links(), network)));
         inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
         bowl = wiring.spot(PlanMaker.BOWL);
+        arriving = last();
         jets = basis.hasJets();
+    }
+
+    /** A wire that is as it was in a plan wired alike is the same link there. */
+    private List<NetworkProblem.Link> links(Optional<Wiring> alike) {
+        List<NetworkProblem.Link> links = new ArrayList<>(wires.length);
+        for (int w = 0; w < wires.length; w++) {
+            Wire wire = wires[w];
+            NetworkProblem.Link same = alike.isPresent() ? alike.get().link(w) : null;
+            links.add(same != null && same.element() == wire.element() ? same
+                    : new NetworkProblem.Link(wire.link(), spots[wire.from()].id(), spots[wire.to()].id(), wire.element()));
+        }
+        return links;
     }
 
     private double tip(Item vented) {
@@ -101,10 +113,10 @@ final class FlowPlan {
 
     /** The nodes at their heights. */
     List<NetworkProblem.Node> nodes(Posed pose) {
-        List<NetworkProblem.Node> nodes = new ArrayList<>(spots.size());
+        List<NetworkProblem.Node> nodes = new ArrayList<>(spots.length);
         double demand = pose.demandAsked();
-        for (int i = 0; i < spots.size(); i++) {
-            Spot s = spots.get(i);
+        for (int i = 0; i < spots.length; i++) {
+            Spot s = spots[i];
             nodes.add(node(s, pose.height(i), demand, s.tank().isEmpty() ? 0 : pose.airspace(s.tank())));
         }
         return nodes;
@@ -112,9 +124,9 @@ final class FlowPlan {
 
     /** What holds at each node. */
     private double[] given(Posed pose) {
-        double[] given = new double[spots.size()];
+        double[] given = new double[spots.length];
         for (int i = 0; i < given.length; i++) {
-            Spot s = spots.get(i);
+            Spot s = spots[i];
             given[i] = switch (s.holds()) {
                 case NOTHING, AMBIENT -> 0;
                 case DEMAND -> pose.demandAsked();
@@ -158,12 +170,22 @@ final class FlowPlan {
         return problem;
     }
 
-    List<Spot> spots() {
-        return spots;
+    /** How many nodes it has. */
+    int spots() {
+        return spots.length;
     }
 
-    List<Wire> wires() {
-        return wires;
+    Spot spot(int at) {
+        return spots[at];
+    }
+
+    /** How many wires it has. */
+    int wires() {
+        return wires.length;
+    }
+
+    Wire wire(int at) {
+        return wires[at];
     }
 
     List<Wiring.Body> headers() {
@@ -187,7 +209,7 @@ final class FlowPlan {
 
     /** Whether a node is the surface of a tank: where a path begins. */
     boolean surface(int spot) {
-        return spots.get(spot).id().endsWith(PlanMaker.SURFACE);
+        return wiring.surface(spot);
     }
 
     /** Whether a node is a port that is laid out. */
@@ -216,12 +238,16 @@ final class FlowPlan {
     }
 
     /** The wire through which what the inlet passes leaves; -1 where the engine takes its demand. */
-    int last() {
+    int arriving() {
+        return arriving;
+    }
+
+    private int last() {
         if (bowl < 0) {
             return -1;
         }
         for (int w : wiring.wiresAt(bowl)) {
-            if (wires.get(w).to() == bowl) {
+            if (wires[w].to() == bowl) {
                 return w;
             }
         }

@@ -27,10 +27,10 @@ final class FuelWay {
         Map<String, double[]> steps = new LinkedHashMap<>();
         int node = plan.inlet();
         for (int feeding : back(node)) {
-            int before = plan.wires().get(feeding).other(node);
+            int before = plan.wire(feeding).other(node);
             double headIn = headAt(before);
             double headOut = headAt(node);
-            double[] step = steps.computeIfAbsent(plan.wires().get(feeding).item(), k -> new double[] {headIn, headOut});
+            double[] step = steps.computeIfAbsent(plan.wire(feeding).item(), k -> new double[] {headIn, headOut});
             step[0] = headIn;
             node = before;
         }
@@ -46,11 +46,11 @@ final class FuelWay {
      */
     private List<Integer> back(int inlet) {
         List<Integer> way = new ArrayList<>();
-        if (reaches(inlet, new boolean[plan.spots().size()], way)) {
+        if (reaches(inlet, new boolean[plan.spots()], way)) {
             return way;
         }
-        boolean[] seen = new boolean[plan.spots().size()];
-        for (int node = inlet; !seen[node] && !feeding(node).isEmpty(); node = plan.wires().get(way.get(way.size() - 1)).other(node)) {
+        boolean[] seen = new boolean[plan.spots()];
+        for (int node = inlet; !seen[node] && !feeding(node).isEmpty(); node = plan.wire(way.get(way.size() - 1)).other(node)) {
             seen[node] = true;
             way.add(feeding(node).get(0));
         }
@@ -63,7 +63,7 @@ final class FuelWay {
         }
         seen[node] = true;
         for (int feeding : feeding(node)) {
-            int before = plan.wires().get(feeding).other(node);
+            int before = plan.wire(feeding).other(node);
             if (!seen[before]) {
                 way.add(feeding);
                 if (reaches(before, seen, way)) {
@@ -83,7 +83,7 @@ final class FuelWay {
     private List<Integer> feeding(int node) {
         List<Integer> all = new ArrayList<>();
         for (int w : plan.wiresAt(node)) {
-            Wire wire = plan.wires().get(w);
+            Wire wire = plan.wire(w);
             if (wire.to() != plan.bowl() && into(node, w) > FlowAnswer.NO_FLOW) {
                 all.add(w);
             }
@@ -95,6 +95,6 @@ final class FuelWay {
     }
 
     private double into(int node, int w) {
-        return plan.wires().get(w).to() == node ? solution.flowAt(w) : -solution.flowAt(w);
+        return plan.wire(w).to() == node ? solution.flowAt(w) : -solution.flowAt(w);
     }
 }

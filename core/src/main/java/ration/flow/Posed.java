@@ -23,10 +23,10 @@ final class Posed {
         this.levels = levels;
         this.question = question;
         gravity = condition.attitude().gravity();
-        heights = new double[plan.spots().size()];
+        heights = new double[plan.spots()];
         Point3 up = gravity.up();
         for (int i = 0; i < heights.length; i++) {
-            Spot s = plan.spots().get(i);
+            Spot s = plan.spot(i);
             heights[i] = s.place() == null ? levels.get(s.tank()).surface() : up.dot(s.place());
         }
     }

@@ -8,6 +8,7 @@ import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
 import ration.network.Network;
+import ration.network.NetworkProblem;
 
 /**
  * Which nodes there are, what is joined to what, and how all is called: plans of one system differ more in their elements than
@@ -17,6 +18,8 @@ final class Wiring {
 
     private final List<Spot> spots;
     private final List<Wire> wires;
+    private final List<NetworkProblem.Link> links;
+    private final boolean[] surface;
     private final Network network;
     private final Map<String, Integer> spotByName = new HashMap<>();
     private final Map<String, Integer> wireByName = new HashMap<>();
@@ -32,14 +35,20 @@ final class Wiring {
     record Mouth(String name, int spot, int wire, boolean outlet) {
     }
 
-    /** @param network of the first plan wired so */
-    Wiring(FuelSystem system, List<Spot> spots, List<Wire> wires, Network network) {
+    /**
+     * @param links   its wires as the network has them
+     * @param network of the first plan wired so
+     */
+    Wiring(FuelSystem system, List<Spot> spots, List<Wire> wires, List<NetworkProblem.Link> links, Network network) {
         this.spots = spots;
         this.wires = wires;
+        this.links = links;
+        surface = new boolean[spots.size()];
         this.network = network;
         List<List<Integer>> ends = new ArrayList<>();
         for (int i = 0; i < spots.size(); i++) {
             spotByName.put(spots.get(i).id(), i);
+            surface[i] = spots.get(i).id().endsWith(PlanMaker.SURFACE);
             ends.add(new ArrayList<>());
         }
         Map<String, List<Integer>> items = new HashMap<>();
@@ -58,6 +67,15 @@ final class Wiring {
     private Mouth mouth(Header h, String port) {
         String name = h.id() + "." + port;
         return new Mouth(name, spot(name), wire(name), h.outlets().contains(port));
+    }
+
+    NetworkProblem.Link link(int wire) {
+        return links.get(wire);
+    }
+
+    /** Whether a node is the surface of a tank. */
+    boolean surface(int spot) {
+        return surface[spot];
     }
 
     List<Body> headers() {

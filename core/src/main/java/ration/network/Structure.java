@@ -131,7 +131,7 @@ final class Structure {
         for (int e = 0; e < links.size(); e++) {
             Link a = links.get(e);
             Link b = theirs.get(e);
-            if (!a.id().equals(b.id()) || !a.from().equals(b.from()) || !a.to().equals(b.to())) {
+            if (a != b && (!a.id().equals(b.id()) || !a.from().equals(b.from()) || !a.to().equals(b.to()))) {
                 return false;
             }
         }

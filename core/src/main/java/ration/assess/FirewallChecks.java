@@ -1,0 +1,69 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.List;
+import ration.check.Check;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.model.Bulkhead;
+import ration.model.Firewall;
+import ration.model.Fitted;
+import ration.model.FuelSystem;
+import ration.model.Selector;
+import ration.model.ShutOff;
+import ration.quantity.Dimension;
+
+/** What stands in the firewall and on which side of it. */
+final class FirewallChecks {
+
+    private final FuelSystem system;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private FirewallChecks(FuelSystem system) {
+        this.system = system;
+    }
+
+    static List<Finding> of(FuelSystem system) {
+        FirewallChecks checks = new FirewallChecks(system);
+        checks.shutOffPlace();
+        checks.bulkheads();
+        return checks.findings;
+    }
+
+    /** A bulkhead fitting sits in the firewall, or it is something else. */
+    private void bulkheads() {
+        system.firewall().ifPresent(wall -> system.all(Bulkhead.class).forEach(b -> {
+            double off = Math.abs(b.place().point().x() - wall.station().si());
+            boolean in = off < Firewall.IN_IT;
+            findings.add(new Finding(Check.BUILD_BULKHEAD, b.id(), b.name() + " in the firewall", b.id(), in ? Verdict.HOLDS : Verdict.SHORT, in
+                    ? Finding.MET : Finding.MISSED, u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
+                    + u.text(wall.station().si(), Dimension.LENGTH) + ".", Checks.PRACTICE, in ? ""
+                    : "Measure its station, or the firewall's, again."));
+        }));
+    }
+
+    /** 23.995(b): no shut-off on the engine side of the firewall. */
+    private void shutOffPlace() {
+        system.firewall().ifPresent(wall -> {
+            for (Fitted item : system.all(Fitted.class).toList()) {
+                if (item.only(Selector.class).isPresent() || item.only(ShutOff.class).isPresent()) {
+                    boolean behind = engineSide(item, wall) <= 0;
+                    findings.add(new Finding(Check.BUILD_SHUT_OFF, item.id(), "Shut-off behind the firewall", item.id(),
+                            behind ? Verdict.HOLDS : Verdict.SHORT,
+                            behind ? Finding.MET : Finding.MISSED, u -> item.name() + (behind ? " is" : " is not")
+                            + " on the cabin side: station "
+                            + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall "
+                            + u.text(wall.station().si(), Dimension.LENGTH) + ".",
+                            "14 CFR 23.995(b) before 2017 (from memory), as a guide",
+                            behind ? "" : "Move the valve behind the firewall."));
+                }
+            }
+        });
+    }
+
+    /** Positive on the engine's side of the firewall, whichever way the engine faces. */
+    private double engineSide(Fitted item, Firewall wall) {
+        double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
+        return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
+    }
+}

@@ -1,0 +1,216 @@
+package ration.assess;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import ration.check.Check;
+import ration.check.Finding;
+import ration.check.Measure;
+import ration.check.Verdict;
+import ration.condition.Contents;
+import ration.flow.FlowAnswer;
+import ration.flow.FlowBasis;
+import ration.flow.PathStep;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.LineSize;
+import ration.model.Problem;
+import ration.model.Pump;
+import ration.model.Run;
+import ration.model.Tank;
+import ration.network.FrictionLaw;
+import ration.network.NetworkSolution;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+
+/** Whether the flow is enough in every case, and what stands in the way of telling. */
+final class FlowChecks {
+
+    private final Project project;
+    private final FuelSystem system;
+    private final List<CaseAnswer> cases;
+    private final FlowBasis basis;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private FlowChecks(Project project, List<CaseAnswer> cases, FlowBasis basis) {
+        this.project = project;
+        this.system = project.system();
+        this.cases = cases;
+        this.basis = basis;
+    }
+
+    /** Over cases that were assessed. */
+    static List<Finding> of(Project project, List<Problem> problems, List<CaseAnswer> cases, FlowBasis basis) {
+        FlowChecks checks = new FlowChecks(project, cases, basis);
+        problems.forEach(checks::layout);
+        if (cases.isEmpty()) {
+            checks.nothing();
+        } else {
+            checks.margins();
+            checks.unanswered();
+            checks.overflow();
+            checks.minimumPressureAtDemand();
+            checks.transition();
+        }
+        return checks.findings;
+    }
+
+    /** Of a layout that nothing can be computed of. */
+    static List<Finding> blocked(Project project, List<Problem> problems) {
+        return of(project, problems, List.of(), null);
+    }
+
+    private void nothing() {
+        findings.add(new Finding(Check.FLOW_MARGIN, "", "Flow margin", "", Verdict.NOT_SHOWN, Finding.MISSED,
+                u -> "Nothing can be computed before the layout is mended.", project.brief().choices().basis().cite(project.brief().delivery()),
+                "See the points marked in the layout."));
+    }
+
+    private void layout(Problem p) {
+        findings.add(new Finding(Check.LAYOUT, p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
+                Verdict.NOT_SHOWN, Finding.MISSED, u -> p.message(), Checks.PRACTICE, p.remedy()));
+    }
+
+    /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
+    private void margins() {
+        Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
+        for (CaseAnswer c : cases) {
+            if (c.judged() && c.answered()) {
+                worst.merge(c.condition().positions(), c, (a, b) -> Ties.rounded(a.ratio()) <= Ties.rounded(b.ratio()) ? a : b);
+            }
+        }
+        cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
+                .positions()).distinct().forEach(p -> findings.add(Checks.notShown(Check.FLOW_MARGIN, String.join(", ", new java.util.TreeSet<>(
+                        p.values())), "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
+                        "No case with the handle there has an answer.")));
+        for (CaseAnswer c : worst.values()) {
+            String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
+            String obstacle = c.obstacle(system);
+            Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
+                    + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
+                    u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
+            findings.add(new Finding(Check.FLOW_MARGIN, position.isEmpty() ? "" : "." + position, "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
+                    detail,
+                    project.brief().choices().basis().cite(project.brief().delivery()),
+                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)).because(() -> WhyFlow.margin(
+                    project, c)));
+        }
+    }
+
+    /** Cases the solver could not settle are said, and never count as good. */
+    private void unanswered() {
+        List<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.answered()).toList();
+        if (!open.isEmpty()) {
+            CaseAnswer c = open.get(0);
+            findings.add(new Finding(Check.FLOW_UNANSWERED, "", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
+                    u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
+                    + c.obstacle(system), Checks.PRACTICE,
+                    "Regulators or jet pumps work against each other: look at the parts named."));
+        }
+    }
+
+    private String largestLoss(CaseAnswer c) {
+        return c.capacity().path().stream().min(Ties.least((PathStep p) -> -p.loss())).map(PathStep::item)
+                .orElse("");
+    }
+
+    private String remedy(CaseAnswer c) {
+        Optional<Item> item = system.item(largestLoss(c));
+        if (item.isEmpty()) {
+            return "Bring fuel to the engine in this case, or placard against it.";
+        }
+        String larger = item.get().only(Run.class).flatMap(r -> r.size().nextUp()).map(LineSize::shortName).orElse("one that costs less, or a larger line"
+                + " elsewhere");
+        return item.get().name() + " costs the most here. Try " + larger + ".";
+    }
+
+    /** 23.957(a): interconnected tanks must not overflow each other. */
+    private void overflow() {
+        for (CaseAnswer c : cases) {
+            if (!c.contents().equals(Contents.FULL.label()) || !c.demand().usable()) {
+                continue;
+            }
+            for (Tank tank : system.tanks()) {
+                double filling = -c.demand().outflow(tank);
+                if (filling > FlowAnswer.NO_FLOW) {
+                    findings.add(new Finding(Check.FLOW_OVERFLOW, tank.id(), "No overflow between tanks", tank.id(),
+                            Verdict.SHORT, Finding.MISSED, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
+                            + " while full: it runs over its vent. " + c.label(system, u) + ".",
+                            "14 CFR 23.957(a) before 2017 (from memory), as a guide",
+                            "Feed from one tank at a time, or keep fuel from running back with a check valve."));
+                    return;
+                }
+            }
+        }
+    }
+
+    /** Pressure at the inlet at take-off demand, in the case with the least. */
+    private void minimumPressureAtDemand() {
+        Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
+                .undelivered()).min(Ties.least(CaseAnswer::margin));
+        if (never.isPresent() && system.inlet().isPresent()) {
+            findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", system.inlet().get().id(),
+                    Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
+                    + never.get().label(system, u) + ".", "14 CFR 23.955(a) before 2017 (from memory), as a guide",
+                    "Less suction before the pump, or a pump that delivers more."));
+            return;
+        }
+        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable()
+                && c.demand().solution().status() != NetworkSolution.Status.NO_SUPPLY);
+        system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
+                .filter(c -> c.inletPressureAtDemand(system).isPresent())
+                .min(Ties.least(c -> c.inletPressureAtDemand(system).getAsDouble()))
+                .ifPresent(c -> {
+                    double left = c.inletPressureAtDemand(system).getAsDouble();
+                    double least = inlet.minimumPressure().si();
+                    Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
+                    Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
+                    findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", inlet.id(),
+                            verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
+                            : Finding.MET, u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
+                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
+                            ? " Not every case has an answer." : ""),
+                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
+                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
+                            Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
+                }));
+    }
+
+    /** In so many words where all running pumps together, against a shut end, stay under what the inlet must have. */
+    private String cannotReach(CaseAnswer c, double least, UnitSystem units) {
+        List<Pump> running = basis.topology().feedPumps().stream().filter(p -> !c.condition().stopped().contains(p.id()) && !p.curve().isEmpty())
+                .toList();
+        double shut = running.stream().mapToDouble(p -> p.curve().get(0).pressure().si()).sum();
+        double height = Math.max(0, c.demand().headAvailable().orElse(0) * c.demand().weight());
+        return running.isEmpty() || shut + height >= least ? "" : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
+                + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE) + ", and "
+                + units.text(least, Dimension.PRESSURE) + " are wanted. ";
+    }
+
+    /** Says where friction is least certain: a note, never worse than Holds. */
+    private void transition() {
+        for (Run run : system.runs()) {
+            double low = Double.MAX_VALUE;
+            double high = 0;
+            for (CaseAnswer c : cases) {
+                double re = c.capacity().usable() ? c.capacity().reynolds(run) : 0;
+                if (re > FrictionLaw.LAMINAR_END && re < FrictionLaw.TURBULENT) {
+                    low = Math.min(low, re);
+                    high = Math.max(high, re);
+                }
+            }
+            if (high > 0) {
+                String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
+                        : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
+                findings.add(new Finding(Check.FLOW_TRANSITION, run.id(), "Between laminar and turbulent", run.id(),
+                        Verdict.HOLDS, Finding.MET, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
+                        + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
+                        "Moody chart, transition zone (from memory)", ""));
+            }
+        }
+    }
+}
