@@ -20,13 +20,10 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
-import ration.evidence.Standing;
-import ration.evidence.TestKind;
 import ration.evidence.Work;
 import ration.file.Attachments;
 import ration.file.ProjectFileException;
 import ration.file.TestsCsv;
-import ration.model.Measured;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.proof.Fit;
@@ -34,7 +31,6 @@ import ration.proof.Programme;
 import ration.proof.StandIn;
 import ration.proof.Wanted;
 import ration.quantity.Dimension;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** Hangar tests: the programme to the left, the test at hand in the middle, readings and what it closes to the right. */
@@ -63,8 +59,7 @@ public final class HangarPage extends LivePage {
     private final Label sum = Ui.label("", "soft");
     private final LongWork fitting = new LongWork("fit");
     private final LongWork proving = new LongWork("tests");
-    private String open = "";
-    private String picked = "";
+    private Bench bench = Bench.EMPTY;
 
     /**
      * @param today   tells the date that goes on a record
@@ -108,7 +103,7 @@ public final class HangarPage extends LivePage {
 
     /** Puts the writing mark where the work goes on. */
     public void focusWork() {
-        if (!open.isEmpty()) {
+        if (!bench.open().isEmpty()) {
             runner.focusField();
             return;
         }
@@ -131,17 +126,12 @@ public final class HangarPage extends LivePage {
             return;
         }
         Project project = session.project();
-        if (project.test(open).isEmpty()) {
-            open = "";
-        }
+        bench = bench.in(project);
         Programme programme = a.programme();
-        Optional<HangarTest> test = project.test(open);
-        Optional<Programme.Proof> proof = programme.tests().stream().filter(p -> p.wanted().key().equals(picked)).findFirst();
-        long stale = project.tests().stream().map(t -> Standing.of(t, project.asBuilt()).state()).filter(s -> s == Standing.State.STALE).count();
-        long broken = project.tests().stream().filter(t -> !t.progress().done()).count();
-        sum.setText(programme.tests().isEmpty() ? a.blocked() ? "nothing can be predicted before the layout is mended" : "" : programme.counting() + " of " + programme.asked() + " count"
-                + (stale > 0 ? ", " + stale + " stale" : "") + (broken > 0 ? ", " + broken + " interrupted" : ""));
-        list.show(programme, picked, test.filter(t -> !t.progress().done()).map(t -> "running, step " + (t.progress().step() + 1)).orElse(""), today.get());
+        Optional<HangarTest> test = project.test(bench.open());
+        Optional<Programme.Proof> proof = bench.proof(programme);
+        sum.setText(Bench.sum(a, project));
+        list.show(programme, bench.picked(), bench.running(project), today.get());
         runner.show(test, a);
         if (test.isEmpty() && proof.isPresent()) {
             runner.invite(proof.get(), () -> start(proof.get().wanted()));
@@ -149,62 +139,35 @@ public final class HangarPage extends LivePage {
         beside.show(proof, test, a);
     }
 
-    /** Opens what was interrupted, or offers to begin. */
-    private void pick(Programme.Proof p) {
-        picked = p.wanted().key();
-        open = session.project().tests().stream().filter(t -> p.wanted().is(t) && !t.progress().done()).map(HangarTest::id).reduce((x, y) -> y).orElse("");
+    private void now(Bench other) {
+        bench = other;
         update();
         focusWork();
+    }
+
+    /** Opens what was interrupted, or offers to begin. */
+    private void pick(Programme.Proof p) {
+        now(Bench.picked(p, session.project()));
     }
 
     private void open(HangarTest t) {
-        open = t.id();
-        session.shown().get().assessment().programme().of(t).ifPresent(p -> picked = p.wanted().key());
-        update();
-        focusWork();
+        now(bench.opened(t, session.shown().get().assessment().programme()));
     }
 
     private void start(Wanted w) {
-        Project p = session.project();
-        String id = "test-1";
-        for (int n = 2; p.test(id).isPresent(); n++) {
-            id = "test-" + n;
-        }
-        HangarTest before = p.tests().isEmpty() ? null : p.tests().get(p.tests().size() - 1);
-        HangarTest.Circumstances by = new HangarTest.Circumstances(today.get().toString(), before == null ? "" : before.by().who(), before == null ? "" : before.by().instrument(), Optional
-                .empty(), "", "");
-        Work work = work(w);
-        String called = id;
-        open = id;
-        session.apply(Edit.of("Begin " + w.name().toLowerCase(java.util.Locale.ROOT), q -> q.with(new HangarTest(called, w.subject(), on(q, w, work, by), work, HangarTest.Progress.START))));
-        update();
-        focusWork();
-    }
-
-    /** What it rests on, as the aircraft is when it begins. */
-    private static HangarTest.Circumstances on(Project p, Wanted w, Work work, HangarTest.Circumstances by) {
-        return work instanceof Work.Sheet ? by.on(Standing.restsOn(p.asBuilt(), w.subject(), work)) : p.asBuilt().tank(w.subject()).map(by::on).orElse(by);
-    }
-
-    private static Work work(Wanted w) {
-        if (w.kind() == TestKind.DRAIN) {
-            return new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of());
-        }
-        if (w.kind() == TestKind.FILL) {
-            return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), List.of());
-        }
-        return w.kind() == TestKind.TOP_OFF ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty()) : w.begun();
+        String id = Bench.fresh(session.project());
+        bench = new Bench(bench.picked(), id);
+        session.apply(Bench.begin(w, id, session.project(), today.get()));
+        now(bench);
     }
 
     private void leave() {
-        open = "";
-        update();
-        focusWork();
+        now(bench.closed());
     }
 
     private Optional<Source> standIn() {
         Assessment a = session.shown().get().assessment();
-        return session.project().test(open).filter(t -> a.basis().isPresent() && t.work() instanceof Work.Sheet && !t.progress().done()).map(t -> Source.standIn(() -> StandIn.of(a.basis().get(), a
+        return session.project().test(bench.open()).filter(t -> a.basis().isPresent() && t.work() instanceof Work.Sheet && !t.progress().done()).map(t -> Source.standIn(() -> StandIn.of(a.basis().get(), a
                 .project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));
     }
 
@@ -216,8 +179,7 @@ public final class HangarPage extends LivePage {
         }
         files.choose(chosen -> {
             try {
-                HangarTest.Photo photo = Attachments.attach(document, chosen);
-                session.apply(Edit.of("Attach " + photo.file(), p -> p.test(t.id()).map(x -> p.with(x.with(x.by().with(x.by().beside().with(photo))))).orElse(p)));
+                session.apply(Bench.attached(t, Attachments.attach(document, chosen)));
             } catch (ProjectFileException e) {
                 session.say(e.getMessage() + " Nothing was changed.");
             }
@@ -242,19 +204,12 @@ public final class HangarPage extends LivePage {
         javafx.scene.control.ContextMenu menu = new javafx.scene.control.ContextMenu();
         UnitSystem u = session.units().get();
         for (Fit f : fits) {
-            Unit length = u.unit(Dimension.LENGTH);
-            String higher = UnitSystem.figure(Math.abs(length.fromSi(f.is())), u == UnitSystem.US ? 2 : 0) + " \u00b1 " + UnitSystem.figure(length.fromSi(f.scatter()), u == UnitSystem.US
-                    ? 2 : 0) + " " + length.symbol() + (f.is() < 0 ? " lower" : " higher") + " than laid out";
-            MenuItem item = new MenuItem(f.name() + ": " + (f.key().equals(Fit.HIGHER) ? higher : fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 " + fine(u, f.scatter())));
+            MenuItem item = new MenuItem(Bench.words(f, u));
             item.setId("fit-" + f.item());
             item.setOnAction(e -> session.apply(Edit.of("Fit " + f.name() + " to a flow test", f::applied)));
             menu.getItems().add(item);
         }
         menu.show(under, javafx.geometry.Side.BOTTOM, 0, 0);
-    }
-
-    private static String fine(UnitSystem u, double pascal) {
-        return UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(pascal), u == UnitSystem.US ? 3 : 2) + " " + u.unit(Dimension.PRESSURE).symbol();
     }
 
     private void read(String text) {

@@ -1,10 +1,6 @@
 package ration.desktop.hangar;
 
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,20 +22,13 @@ import ration.evidence.Form;
 import ration.evidence.Grade;
 import ration.evidence.HangarTest;
 import ration.evidence.Procedure;
-import ration.evidence.Readout;
 import ration.evidence.Work;
 import ration.model.Measured;
-import ration.proof.Outcome;
 import ration.quantity.Dimension;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** The entries of a test that has a form: figures, repeats, pieces looked at. */
 final class SheetEntry {
-
-    /** Letters that fit where figures stand large; a sentence says the rest. */
-    private static final int WIDEST = 11;
 
     private final TestRunner runner;
 
@@ -58,41 +47,27 @@ final class SheetEntry {
         }
     }
 
-    /** The unit a figure is written in where none is. */
-    private Unit meant(Form.Ask ask) {
-        Dimension d = ask.unit().dimension();
-        return d == Dimension.LENGTH || d == Dimension.VOLUME || d == Dimension.PRESSURE ? runner.units().unit(d) : ask.unit();
+    private SheetReadings readings() {
+        return new SheetReadings(runner.units());
     }
 
     private TextField field(Form.Ask ask, Optional<Measured> known) {
-        Unit unit = meant(ask);
-        TextField field = runner.field("sheet-" + ask.key(), ask.label() + (unit.symbol().isEmpty() ? "" : ", " + unit.symbol()), known.map(m -> m.quantity().shown()).orElse(""), true);
-        field.setPromptText(unit.symbol());
+        TextField field = runner.field("sheet-" + ask.key(), readings().label(ask), known.map(m -> m.quantity().shown()).orElse(""), true);
+        field.setPromptText(readings().meant(ask).symbol());
         field.getProperties().put(TestRunner.TAKES, ask.unit().dimension());
         return field;
     }
 
-    /** Reads what is entered; nothing is recorded that nobody entered. */
+    /** Reads what is entered; the mark goes where something is missing. */
     private Map<String, Measured> read(List<Form.Ask> asks, Map<String, TextField> fields) {
-        Map<String, Measured> all = new LinkedHashMap<>();
-        for (Form.Ask ask : asks) {
-            String text = fields.get(ask.key()).getText();
-            if (text.isBlank()) {
-                if (ask.needed()) {
-                    fields.get(ask.key()).requestFocus();
-                    throw new IllegalArgumentException(ask.label() + ": enter what was read, such as 12" + (meant(ask).symbol().isEmpty() ? "" : " " + meant(ask).symbol()) + ".");
-                }
-                continue;
-            }
-            Quantity q = Quantity.parse(text, meant(ask));
-            ask.check(q.si());
-            all.put(ask.key(), new Measured(q, runner.by(fields.get(ask.key()))));
-        }
-        return all;
-    }
-
-    private static UnaryOperator<HangarTest> on(UnaryOperator<Work.Sheet> change) {
-        return TestRunner.work(Work.Sheet.class, change);
+        Map<String, String> entered = new HashMap<>();
+        Map<String, String> by = new HashMap<>();
+        fields.forEach((key, f) -> {
+            entered.put(key, f.getText());
+            by.put(key, runner.by(f));
+        });
+        readings().missing(asks, entered).ifPresent(a -> fields.get(a.key()).requestFocus());
+        return readings().read(asks, entered, by);
     }
 
     private void figures(HangarTest t, Work.Sheet sheet, List<String> keys) {
@@ -101,13 +76,7 @@ final class SheetEntry {
         runner.next("Entered", () -> runner.tried(() -> {
             Map<String, Measured> read = read(asks, fields);
             UnaryOperator<HangarTest> fed = runner.fed();
-            runner.advance(t, x -> on(now -> {
-                Work.Sheet with = now;
-                for (Map.Entry<String, Measured> e : read.entrySet()) {
-                    with = with.with(e.getKey(), e.getValue());
-                }
-                return with;
-            }).apply(fed.apply(x)));
+            runner.advance(t, Recording.both(fed, SheetReadings.figures(read)));
         }));
         predicted(t);
     }
@@ -141,11 +110,11 @@ final class SheetEntry {
         runner.next(done == 0 ? "Record it" : "Record run " + (done + 1), () -> runner.tried(() -> {
             Map<String, Measured> read = read(asks, fields);
             UnaryOperator<HangarTest> fed = runner.fed();
-            runner.put("Record a run", t, x -> on(now -> now.plus(Work.Row.of(read))).apply(fed.apply(x)));
+            runner.put("Record a run", t, Recording.both(fed, SheetReadings.on(now -> now.plus(Work.Row.of(read)))));
         }));
         if (done > 0) {
             runner.buttons().getChildren().add(1, Ui.button("That was the last", "sheet-last", () -> runner.advance(t), "big-button"));
-            runner.buttons().getChildren().add(2, Ui.button("Strike run " + done, "sheet-strike", () -> runner.put("Strike a run", t, on(now -> now.withRows(now.rows().subList(0, Math.min(done - 1, now.rows().size()))))), "plain"));
+            runner.buttons().getChildren().add(2, Ui.button("Strike run " + done, "sheet-strike", () -> runner.put("Strike a run", t, SheetReadings.struck(done)), "plain"));
         }
         predicted(t);
     }
@@ -168,11 +137,10 @@ final class SheetEntry {
 
     /** What the model says this test would read, and what is asked, as soon as its condition is known. */
     private void predicted(HangarTest t) {
-        runner.outcome(t).ifPresent(o -> {
-            String predicted = o.predicted().in(runner.units());
-            String needs = o.needs().in(runner.units());
-            runner.under((predicted.isEmpty() ? "" : "Computed for this condition " + predicted + ". ") + (needs.isEmpty() ? "" : "Needs " + needs + "."));
-        });
+        String words = runner.words(t).predicted();
+        if (!words.isEmpty()) {
+            runner.under(words);
+        }
     }
 
     private void pieces(HangarTest t, Work.Sheet sheet) {
@@ -184,18 +152,11 @@ final class SheetEntry {
         }
         runner.entry().getChildren().add(rows);
         Grade good = sheet.form().grades().get(0);
-        List<String> open = pieces.keySet().stream().filter(p -> sheet.row(p).isEmpty()).toList();
+        List<String> open = SheetReadings.open(sheet, pieces);
         runner.next(open.isEmpty() ? "All looked at" : "Go on, " + open.size() + " not looked at", () -> runner.advance(t));
         if (!open.isEmpty() && pieces.size() > 1) {
-            runner.buttons().getChildren().add(1, Ui.button(open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(), "sheet-rest", () -> {
-                runner.put("Look at the rest", t, on(now -> {
-                    Work.Sheet all = now;
-                    for (String p : open) {
-                        all = all.seen(Work.Row.seen(p, good));
-                    }
-                    return all;
-                }));
-            }, "big-button"));
+            runner.buttons().getChildren().add(1, Ui.button(open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(), "sheet-rest", () -> runner.put("Look at the rest", t, SheetReadings.all(open, good)),
+                    "big-button"));
         }
     }
 
@@ -212,7 +173,7 @@ final class SheetEntry {
             b.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             b.setToggleGroup(group);
             b.setSelected(seen.flatMap(Work.Row::grade).filter(g::equals).isPresent());
-            b.setOnAction(e -> runner.put("Look at " + name, t, on(now -> now.seen(Work.Row.seen(id, g)))));
+            b.setOnAction(e -> runner.put("Look at " + name, t, SheetReadings.all(List.of(id), g)));
             grades.getChildren().add(b);
         }
         if (seen.flatMap(Work.Row::grade).filter(g -> g == Grade.SMEAR).isPresent()) {
@@ -230,14 +191,7 @@ final class SheetEntry {
         field.setPrefWidth(92);
         Runnable take = () -> {
             if (!field.getText().equals(row.again())) {
-                runner.tried(() -> {
-                    try {
-                        String day = LocalDate.parse(field.getText().strip()).toString();
-                        runner.put("Look again at " + name, t, on(now -> now.seen(new Work.Row(row.of(), row.figures(), row.grade(), day))));
-                    } catch (DateTimeParseException e) {
-                        throw new IllegalArgumentException("A day such as 2026-12-05 is expected.", e);
-                    }
-                });
+                runner.tried(() -> runner.put("Look again at " + name, t, SheetReadings.again(row, field.getText())));
             }
         };
         field.setOnAction(e -> take.run());
@@ -251,44 +205,26 @@ final class SheetEntry {
 
     private void finish(HangarTest t, Work.Sheet sheet) {
         result(t);
-        runner.next("Finish", () -> runner.put("Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, TestRunner.finished(true)));
+        runner.next("Finish", () -> runner.put("Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, Recording.finished(true)));
         runner.buttons().getChildren().add(1, Ui.button("Attach a file\u2026", "sheet-attach", () -> runner.attach(t), "plain"));
     }
 
     /** Big enough for the wing: what was read, its verdict, a sentence. */
     void result(HangarTest t) {
-        Optional<Outcome> outcome = runner.outcome(t);
-        runner.big(outcome.map(o -> o.measured().in(runner.units())).filter(s -> s.length() <= WIDEST).orElse(""));
-        if (outcome.isEmpty()) {
-            runner.under("The layout does not ask for this test any more. The record is kept.");
-            return;
-        }
-        Outcome o = outcome.get();
-        String not = runner.countsNot(t);
-        Verdict shows = not.isEmpty() ? o.verdict() : Verdict.NOT_SHOWN;
-        NotchBar bar = new NotchBar(200, 12);
-        bar.show(not.isEmpty() ? o.ratio() : 0, shows);
-        Label verdict = Ui.label("", "verdict");
-        verdict.setId("sheet-verdict");
-        Ui.verdict(verdict, shows);
-        HBox line = new HBox(10, bar, verdict);
-        line.setAlignment(Pos.CENTER_LEFT);
-        runner.entry().getChildren().add(line);
-        runner.under(not + o.words().in(runner.units()));
-    }
-
-    /** What was entered so far, line by line. */
-    List<String[]> soFar(Work.Sheet sheet) {
-        List<String[]> all = new ArrayList<>();
-        Readout.once(sheet).forEach((label, shown) -> all.add(new String[] {label, shown}));
-        Map<String, String> pieces = sheet.form().pieces(runner.system());
-        int n = 0;
-        for (Work.Row r : sheet.rows()) {
-            if (r.grade().filter(g -> g == sheet.form().grades().get(0)).isPresent() && sheet.rows().size() > 4) {
-                continue;
-            }
-            all.add(new String[] {r.grade().isPresent() ? "Seen" : "Run " + ++n, Readout.row(sheet, r, pieces, runner.units())});
-        }
-        return all;
+        StepWords words = runner.words(t);
+        runner.big(words.big());
+        runner.under(words.found());
+        words.outcome().ifPresent(o -> {
+            boolean shown = words.countsNot().isEmpty();
+            Verdict verdict = shown ? o.verdict() : Verdict.NOT_SHOWN;
+            NotchBar bar = new NotchBar(200, 12);
+            bar.show(shown ? o.ratio() : 0, verdict);
+            Label word = Ui.label("", "verdict");
+            word.setId("sheet-verdict");
+            Ui.verdict(word, verdict);
+            HBox line = new HBox(10, bar, word);
+            line.setAlignment(Pos.CENTER_LEFT);
+            runner.entry().getChildren().add(line);
+        });
     }
 }

@@ -21,16 +21,12 @@ import ration.assess.Assessment;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
-import ration.evidence.Named;
 import ration.evidence.Procedure;
-import ration.evidence.Standing;
 import ration.evidence.Work;
 import ration.model.FuelSystem;
 import ration.model.Measured;
-import ration.model.Selector;
 import ration.project.Edit;
 import ration.project.Project;
-import ration.proof.Outcome;
 import ration.proof.Programme;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
@@ -147,18 +143,9 @@ final class TestRunner extends VBox {
         attach.accept(t);
     }
 
-    /** What a record says, in the condition in which it was done; empty until it was worked out. */
-    Optional<Outcome> outcome(HangarTest t) {
-        return assessment.programme().outcome(t.id());
-    }
-
-    /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */
-    String countsNot(HangarTest t) {
-        if (t.by().beside().standIn()) {
-            return "Fed by the stand-in: it closes nothing. ";
-        }
-        Standing standing = Standing.of(t, session.project().asBuilt());
-        return !t.progress().done() || standing.counts() ? "" : "No longer counts: " + standing.words() + ". When it was done: ";
+    /** What a test says where it stands. */
+    StepWords words(HangarTest t) {
+        return new StepWords(t, session.project(), assessment, units());
     }
 
     /** Of fuel over a joint, m. */
@@ -219,7 +206,7 @@ final class TestRunner extends VBox {
             return;
         }
         HangarTest t = test.get();
-        String now = t.id() + "/" + t.progress().step() + "/" + t.progress().done() + "/" + count(t.work()) + "/" + units() + "/" + told(t);
+        String now = words(t).state();
         if (!now.equals(built)) {
             built = now;
             stop();
@@ -231,29 +218,15 @@ final class TestRunner extends VBox {
 
     /** Says what a test that is not begun is, and offers to begin it. */
     void invite(Programme.Proof p, Runnable begin) {
-        where.setText(p.wanted().kind().group().label() + ", closes " + p.wanted().kind().closes().toLowerCase(java.util.Locale.ROOT));
-        title.setText(p.wanted().name());
-        String predicted = p.outcome().predicted().in(units());
-        String needs = p.outcome().needs().in(units());
-        words.setText(p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.wanted().asks().substring(1) + ". " + (p.counts() || p.record().isEmpty() ? p.outcome()
-                        .words().in(units()) : "On record: " + p.state() + "."));
-        big.setText(p.counts() ? p.outcome().measured().in(units()) : predicted);
-        under.setText((p.counts() || predicted.isEmpty() ? "" : "Computed, not measured. ") + (needs.isEmpty() ? "" : "Needs " + needs + ". "));
-        Button go = Ui.button(p.record().isPresent() ? "Begin again" : "Begin", "test-begin", begin, "big-button");
+        Invitation invitation = new Invitation(p, units());
+        where.setText(invitation.where());
+        title.setText(invitation.title());
+        words.setText(invitation.words());
+        big.setText(invitation.big());
+        under.setText(invitation.under());
+        Button go = Ui.button(invitation.button(), "test-begin", begin, "big-button");
         go.setDefaultButton(true);
         buttons.getChildren().setAll(go);
-    }
-
-    private static int count(Work work) {
-        return work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
-    }
-
-    /** What a finished test, or one about to be, says of itself: it is shown anew once that was worked out. */
-    private String told(HangarTest t) {
-        boolean sheet = t.work() instanceof Work.Sheet;
-        List<Procedure.Step> steps = sheet ? Procedure.of(t, system()) : List.of();
-        boolean ending = t.progress().done() || t.progress().step() >= steps.size() - 1;
-        return sheet && ending ? countsNot(t) + outcome(t).map(o -> o.words().in(units())).orElse("") : "";
     }
 
     private void build(HangarTest t) {
@@ -263,32 +236,35 @@ final class TestRunner extends VBox {
         big.setText("");
         under.setText("");
         first = null;
-        List<Procedure.Step> steps = Procedure.of(t, system());
-        if (steps.isEmpty()) {
-            title.setText("What this test was done on is no longer laid out");
-            words.setText("The record is kept.");
-            caution.setVisible(false);
+        StepWords now = words(t);
+        title.setText(now.title());
+        words.setText(now.words());
+        caution.setVisible(!now.caution().isEmpty());
+        caution.getChildren().setAll(Ui.wrapped(now.caution()));
+        if (now.orphan()) {
             buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), discard(t));
             return;
         }
-        Procedure.Step step = steps.get(Math.min(t.progress().step(), steps.size() - 1));
-        where.setText(Named.of(system(), t) + (t.progress().done() ? ", finished " + t.by().date()
-                : ", step " + (steps.indexOf(step) + 1) + " of " + steps.size()));
-        title.setText(t.progress().done() ? "What was found" : step.title());
-        words.setText(t.progress().done() ? "" : step.words());
-        caution.setVisible(!step.caution().isEmpty() && !t.progress().done());
-        caution.getChildren().setAll(Ui.wrapped(step.caution()));
-        if (t.progress().done()) {
+        where.setText(now.where());
+        if (now.done()) {
             if (t.work() instanceof Work.Sheet) {
                 sheets.result(t);
             } else {
                 tanks.result(t);
             }
-            buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen",
-                    () -> put("Reopen test", t, finished(false)),
-                    "plain"), discard(t));
+            buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen", () -> put("Reopen test", t, Recording.finished(false)), "plain"),
+                    discard(t));
             return;
         }
+        step(t, now.step());
+        if (t.progress().step() > 0) {
+            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
+                    "plain"));
+        }
+        buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
+    }
+
+    private void step(HangarTest t, Procedure.Step step) {
         if (step.asks() == Procedure.Asks.READ) {
             next("Read and understood", () -> advance(t));
         } else if (step.asks() == Procedure.Asks.WHO) {
@@ -298,17 +274,10 @@ final class TestRunner extends VBox {
         } else {
             tanks.build(t, step.asks());
         }
-        if (t.progress().step() > 0) {
-            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
-                    "plain"));
-        }
-        buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
     }
 
     private Button discard(HangarTest t) {
-        return Ui.button("Discard", "test-discard", () -> session.apply(Edit.of("Discard " + t.work().title().toLowerCase(
-                java.util.Locale.ROOT), p -> p.withTests(p.tests().stream().filter(x -> !x.id().equals(t.id())).toList()))),
-                "plain");
+        return Ui.button("Discard", "test-discard", () -> session.apply(Bench.discard(t)), "plain");
     }
 
     /**
@@ -320,15 +289,6 @@ final class TestRunner extends VBox {
         session.apply(Edit.of(name, p -> p.test(t.id()).map(x -> p.with(change.apply(x))).orElse(p)));
         show(session.project().test(t.id()), assessment);
         focusField();
-    }
-
-    /** A change of what was read, of a record of this kind of work. */
-    static <W extends Work> UnaryOperator<HangarTest> work(Class<W> kind, UnaryOperator<W> change) {
-        return t -> kind.isInstance(t.work()) ? t.with(change.apply(kind.cast(t.work()))) : t;
-    }
-
-    static UnaryOperator<HangarTest> finished(boolean done) {
-        return t -> t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), done));
     }
 
     void advance(HangarTest t) {
@@ -414,33 +374,7 @@ final class TestRunner extends VBox {
 
     private void soFar(HangarTest t) {
         soFar.getChildren().setAll(Ui.label("So far", "group-title"));
-        UnitSystem u = units();
-        if (t.work() instanceof Work.Drain d) {
-            for (int i = 0; i < d.trials().size(); i++) {
-                Work.Trial trial = d.trials().get(i);
-                line("Trial " + (i + 1), trial.poured().quantity().shown() + " poured" + trial.back().map(b -> ", " + b.quantity()
-                        .shown() + " back, " + u.fineVolume(trial.poured().si() - b.si()) + " stays").orElse(""));
-            }
-            if (!d.position().isEmpty()) {
-                line("Selector", d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown());
-            }
-        } else if (t.work() instanceof Work.Fill f) {
-            line("Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown());
-            for (int i = 0; i < f.points().size(); i++) {
-                line(u.fineVolume(f.total(i + 1)), f.points().get(i).reading().map(r -> r.quantity().shown()).orElse("not read"));
-            }
-        } else if (t.work() instanceof Work.TopOff top) {
-            line("In it before", top.before().quantity().shown());
-            top.metered().ifPresent(m -> line("Metered", m.quantity().shown()));
-        } else if (t.work() instanceof Work.Sheet sheet) {
-            sheets.soFar(sheet).forEach(l -> line(l[0], l[1]));
-        }
-        t.by().beside().photos().forEach(p -> line("Beside it", p.file() + ", " + p.sha256().substring(0, Math.min(12, p.sha256().length()))));
-        if (t.by().beside().standIn()) {
-            line("Fed by", "the stand-in: it closes nothing");
-        }
-        line("By", List.of(t.by().date(), t.by().who(), t.by().instrument(), t.by().ambient().map(m -> m.quantity().shown())
-                .orElse(""), t.by().notes(), t.by().beside().witness().isBlank() ? "" : "witness " + t.by().beside().witness(), t.by().beside().calibration()).stream().filter(s -> !s.isBlank()).reduce((x, y) -> x + ", " + y).orElse(""));
+        words(t).soFar().forEach(l -> line(l.name(), l.text()));
     }
 
     private void line(String name, String text) {

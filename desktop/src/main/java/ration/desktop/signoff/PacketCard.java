@@ -1,12 +1,10 @@
 package ration.desktop.signoff;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import ration.acceptance.SignOff;
 import ration.assess.Comparison;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -42,16 +40,12 @@ final class PacketCard extends VBox {
     }
 
     void show(List<Requirement> all) {
-        long points = all.stream().filter(Requirement::open).count();
-        long accepted = all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
-        open.setText(points + (points == 1 ? " point is" : " points are") + " open" + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".");
-        mark.setText(Packet.mark(session.project()));
-        Optional<SignOff.Issued> issued = session.project().signOff().last();
-        last.setText(issued.map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file() + (i.mark().equals(mark.getText()) ? ": the document is as it was then." : ".")).orElse(
-                "No packet was given out yet."));
-        since.setDisable(issued.isEmpty());
-        long left = session.shown().get().assessment().programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN).count();
-        cards.setText("Write cards for the " + left + " tests still to run");
-        cards.setDisable(left == 0);
+        PacketWords words = new PacketWords(session.shown().get().assessment(), all);
+        open.setText(words.open());
+        mark.setText(words.mark());
+        last.setText(words.last());
+        since.setDisable(words.issued().isEmpty());
+        cards.setText(words.cards());
+        cards.setDisable(words.toRun() == 0);
     }
 }

@@ -6,10 +6,8 @@ import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import ration.acceptance.SignOff;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.project.Edit;
 import ration.signoff.Requirement;
 
 /** The requirement picked: its words, whose hand it is in, and an inspector's acceptance of it as it is. */
@@ -28,7 +26,7 @@ final class PointCard extends VBox {
     private final Label accepted = Ui.wrapped("", "soft");
     private final Label trouble = Ui.trouble("accept-trouble");
     private final VBox open = new VBox(5);
-    private Optional<Requirement> shown = Optional.empty();
+    private PointWords shown = new PointWords(Optional.empty());
 
     PointCard(Session session, Supplier<LocalDate> today) {
         this.session = session;
@@ -58,18 +56,18 @@ final class PointCard extends VBox {
     }
 
     void show(Optional<Requirement> r) {
-        boolean same = shown.map(Requirement::id).equals(r.map(Requirement::id));
-        shown = r;
-        title.setText(r.map(Requirement::title).orElse("Pick a requirement"));
-        words.setText(r.map(Requirement::words).orElse("Its words, its source, what closes it, and who has it in hand."));
-        basis.setText(r.map(Requirement::basis).orElse(""));
-        remedy.setText(r.map(x -> x.finding().remedy()).orElse(""));
-        accepted.setText(r.flatMap(Requirement::accepted).map(a -> "Accepted as found by " + a.name() + " on " + a.on() + ": " + a.reason() + (r.get().acceptedOtherwise()
-                ? ". What was found then was another: " + a.as() : "")).orElse(""));
-        open.setVisible(r.filter(Requirement::open).isPresent());
+        PointWords now = new PointWords(r);
+        boolean same = now.same(shown);
+        shown = now;
+        title.setText(now.title());
+        words.setText(now.words());
+        basis.setText(now.basis());
+        remedy.setText(now.remedy());
+        accepted.setText(now.accepted());
+        open.setVisible(now.open());
         if (!same) {
-            owner.setText(r.flatMap(Requirement::point).map(SignOff.Point::owner).orElse(""));
-            note.setText(r.flatMap(Requirement::point).map(SignOff.Point::note).orElse(""));
+            owner.setText(now.owner());
+            note.setText(now.note());
             name.setText("");
             reason.setText("");
             trouble.setText("");
@@ -77,23 +75,19 @@ final class PointCard extends VBox {
     }
 
     private void keep() {
-        shown.ifPresent(r -> {
-            SignOff.Point point = new SignOff.Point(r.id(), owner.getText().strip(), note.getText().strip());
-            session.apply(Edit.of("Note an open point", p -> p.with(p.signOff().with(point))));
-        });
+        shown.kept(owner.getText(), note.getText()).ifPresent(session::apply);
     }
 
     private void accept() {
-        shown.ifPresent(r -> {
-            try {
-                trouble.setText("");
-                SignOff.Accepted one = new SignOff.Accepted(r.id(), name.getText().strip(), reason.getText().strip(), today.get(), Requirement.as(r.finding()));
-                session.apply(Edit.of("Accept as found", p -> p.with(p.signOff().with(one))));
+        try {
+            trouble.setText("");
+            shown.taken(name.getText(), reason.getText(), today.get()).ifPresent(edit -> {
+                session.apply(edit);
                 name.setText("");
                 reason.setText("");
-            } catch (IllegalArgumentException e) {
-                trouble.setText(e.getMessage());
-            }
-        });
+            });
+        } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage());
+        }
     }
 }

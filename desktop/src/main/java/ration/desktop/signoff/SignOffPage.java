@@ -2,7 +2,6 @@ package ration.desktop.signoff;
 
 import java.time.LocalDate;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -44,7 +43,6 @@ public final class SignOffPage extends LivePage {
     }
 
     private static final double[] WIDE = {238, 84, 76, 76, 76, 122, 76};
-    private static final int LONGEST = 12;
 
     private final Session session;
     private final VBox rows = new VBox();
@@ -71,9 +69,9 @@ public final class SignOffPage extends LivePage {
         HBox head = new HBox(6, Ui.label("Sign-off", "page-title"), allChip);
         allChip.setId("filter-all");
         chip(allChip);
-        for (Verdict v : List.of(Verdict.SHORT, Verdict.NOT_SHOWN, Verdict.THIN, Verdict.HOLDS)) {
+        for (Verdict v : RequirementTable.ORDER) {
             ToggleButton b = new ToggleButton();
-            b.setId("filter-" + v.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            b.setId(RequirementTable.chipId(v));
             chip(b);
             chips.put(v, b);
             head.getChildren().add(b);
@@ -121,11 +119,11 @@ public final class SignOffPage extends LivePage {
             }, worked -> update(), session::say);
             return;
         }
-        List<Requirement> all = Requirement.of(session.shown().get().assessment(), session.units().get());
-        allChip.setText("All " + all.size());
-        chips.forEach((v, b) -> b.setText(v.word() + " " + all.stream().filter(r -> r.verdict() == v).count()));
-        basis.setText("basis: " + session.project().brief().choices().basis().label());
         Optional<Verdict> only = chips.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey).findFirst();
+        RequirementTable table = new RequirementTable(Requirement.of(session.shown().get().assessment(), session.units().get()), only);
+        allChip.setText(table.allChip());
+        chips.forEach((v, b) -> b.setText(table.chip(v)));
+        basis.setText("basis: " + session.project().brief().choices().basis().label());
         Optional<String> focused = rows.getChildren().stream().filter(javafx.scene.Node::isFocused).map(javafx.scene.Node::getId).findFirst();
         rows.getChildren().clear();
         if (compared.isPresent()) {
@@ -135,14 +133,14 @@ public final class SignOffPage extends LivePage {
             }));
         } else {
             rows.getChildren().add(head());
-            all.stream().filter(r -> only.map(v -> r.verdict() == v).orElse(true)).forEach(r -> rows.getChildren().add(row(r)));
-            if (all.isEmpty()) {
+            table.rows().forEach(r -> rows.getChildren().add(row(r)));
+            if (table.all().isEmpty()) {
                 rows.getChildren().add(Ui.wrapped("Nothing is asked of an empty sheet.", "soft"));
             }
         }
         focused.flatMap(id -> rows.getChildren().stream().filter(n -> id.equals(n.getId())).findFirst()).ifPresent(javafx.scene.Node::requestFocus);
-        card.show(all.stream().filter(r -> r.id().equals(picked)).findFirst());
-        packet.show(all);
+        card.show(table.row(picked));
+        packet.show(table.all());
     }
 
     private static HBox head() {
@@ -158,24 +156,21 @@ public final class SignOffPage extends LivePage {
     }
 
     private Button row(Requirement r) {
-        Label words = Ui.label(r.words(), r.since().equals("stale") ? "wrong-text" : "soft");
-        VBox name = new VBox(Ui.label(r.title(), "bold"), words);
+        RequirementTable.Cells cells = RequirementTable.cells(r);
         NotchBar bar = new NotchBar(34, 8);
         bar.show(r.ratio(), r.verdict());
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, r.verdict());
         VBox state = new VBox(new HBox(6, bar, verdict));
         state.setAlignment(Pos.CENTER_LEFT);
-        if (r.accepted().isPresent()) {
-            state.getChildren().add(Ui.label(r.acceptedOtherwise() ? "accepted otherwise" : "accepted as found", "soft"));
-        } else {
-            r.point().filter(p -> !p.owner().isBlank()).ifPresent(p -> state.getChildren().add(Ui.label("with " + p.owner(), "soft")));
+        if (!cells.hand().isEmpty()) {
+            state.getChildren().add(Ui.label(cells.hand(), "soft"));
         }
-        Label measured = right(r.measured(), r.struck() ? "struck" : r.measured().equals("not run") ? "soft" : "bold");
-        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(Ui.label(brief(r.basis()), "soft"), WIDE[1]), right(r.needs(), "soft", WIDE[2]), right(r.predicted(), "plain-text",
-                WIDE[3]), Ui.wide(measured, WIDE[4]), Ui.wide(state, WIDE[5]), Ui.wide(Ui.label(r.since(), r.since().equals("stale") ? "wrong-text" : "soft"), WIDE[6]));
+        VBox name = new VBox(Ui.label(cells.title(), "bold"), label(cells.words()));
+        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]), right(cells.needs(), WIDE[2]), right(cells.predicted(), WIDE[3]), right(cells
+                .measured(), WIDE[4]), Ui.wide(state, WIDE[5]), Ui.wide(label(cells.since()), WIDE[6]));
         box.setAlignment(Pos.CENTER_LEFT);
-        Button row = Ui.button("", "requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT), () -> {
+        Button row = Ui.button("", cells.id(), () -> {
             picked = r.id();
             refresh();
         });
@@ -185,25 +180,18 @@ public final class SignOffPage extends LivePage {
             row.getStyleClass().add("fault-picked");
         }
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(r.title() + ", " + r.verdict().word() + (r.needs().isEmpty() ? "" : ", needs " + r.needs()) + (r.predicted().isEmpty() ? "" : ", predicted " + r.predicted())
-                + (r.measured().isEmpty() ? "" : ", measured " + r.measured() + (r.struck() ? ", which no longer counts" : "")) + ", stands since " + r.since());
+        row.setAccessibleText(cells.spoken());
         return row;
     }
 
-    /** A figure, or a short word; a sentence stands in the words. */
-    private static Label right(String text, String style) {
-        Label l = Ui.label(text.length() > LONGEST ? "see text" : text.isEmpty() ? "n/a" : text, text.isEmpty() || text.length() > LONGEST ? "soft" : style);
+    private static Label label(RequirementTable.Cell cell) {
+        return Ui.label(cell.text(), cell.style());
+    }
+
+    private static Region right(RequirementTable.Cell cell, double wide) {
+        Label l = label(cell);
         l.setAlignment(Pos.CENTER_RIGHT);
         l.setMaxWidth(Double.MAX_VALUE);
-        return l;
-    }
-
-    private static Region right(String text, String style, double wide) {
-        return Ui.wide(right(text, style), wide);
-    }
-
-    private static String brief(String basis) {
-        String first = basis.replaceAll("^14 CFR ", "").replaceAll("[;:(,].*", "").strip();
-        return first.startsWith("Common practice") ? "practice" : first.replace(" before 2017", "");
+        return Ui.wide(l, wide);
     }
 }

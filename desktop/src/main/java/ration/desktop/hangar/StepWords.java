@@ -1,0 +1,172 @@
+package ration.desktop.hangar;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import ration.assess.Assessment;
+import ration.evidence.HangarTest;
+import ration.evidence.Named;
+import ration.evidence.Procedure;
+import ration.evidence.Readout;
+import ration.evidence.Standing;
+import ration.evidence.Work;
+import ration.project.Project;
+import ration.proof.Outcome;
+import ration.quantity.UnitSystem;
+
+/**
+ * What a test says where it stands, before any of it is a node.
+ *
+ * @param test    the record
+ * @param project as it is, which may be newer than what was assessed
+ * @param a       what was assessed
+ * @param units   results are shown in
+ */
+record StepWords(HangarTest test, Project project, Assessment a, UnitSystem units) {
+
+    /** Letters that fit where figures stand large; a sentence says the rest. */
+    private static final int WIDEST = 11;
+    /** Letters of a file's fingerprint that tell it from others. */
+    private static final int TOLD_APART = 12;
+    /** Pieces that are all told, good ones too. */
+    private static final int FEW = 4;
+
+    /** Something entered, in words. */
+    record Line(String name, String text) {
+    }
+
+    private List<Procedure.Step> steps() {
+        return Procedure.of(test, project.system());
+    }
+
+    /** Whether what it was done on is no longer laid out. */
+    boolean orphan() {
+        return steps().isEmpty();
+    }
+
+    boolean done() {
+        return test.progress().done();
+    }
+
+    /** The step it stands at; the last where it is past it. */
+    Procedure.Step step() {
+        List<Procedure.Step> steps = steps();
+        return steps.get(Math.min(test.progress().step(), steps.size() - 1));
+    }
+
+    String where() {
+        return Named.of(project.system(), test) + (done() ? ", finished " + test.by().date() : ", step " + (steps().indexOf(step()) + 1) + " of " + steps().size());
+    }
+
+    String title() {
+        return orphan() ? "What this test was done on is no longer laid out" : done() ? "What was found" : step().title();
+    }
+
+    String words() {
+        return orphan() ? "The record is kept." : done() ? "" : step().words();
+    }
+
+    /** What to beware of at this step; empty where nothing. */
+    String caution() {
+        return orphan() || done() ? "" : step().caution();
+    }
+
+    /** What the record says, in the condition in which it was done; empty until it was worked out. */
+    Optional<Outcome> outcome() {
+        return a.programme().outcome(test.id());
+    }
+
+    /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */
+    String countsNot() {
+        if (test.by().beside().standIn()) {
+            return "Fed by the stand-in: it closes nothing. ";
+        }
+        Standing standing = Standing.of(test, project.asBuilt());
+        return !done() || standing.counts() ? "" : "No longer counts: " + standing.words() + ". When it was done: ";
+    }
+
+    /** The figure of a test with a form, where it fits large. */
+    String big() {
+        return outcome().map(o -> o.measured().in(units)).filter(s -> s.length() <= WIDEST).orElse("");
+    }
+
+    /** What a test with a form found. */
+    String found() {
+        return outcome().map(o -> countsNot() + o.words().in(units)).orElse("The layout does not ask for this test any more. The record is kept.");
+    }
+
+    /** What the model says a test with a form would read, and what is asked, as soon as its condition is known. */
+    String predicted() {
+        return outcome().map(o -> {
+            String predicted = o.predicted().in(units);
+            String needs = o.needs().in(units);
+            return (predicted.isEmpty() ? "" : "Computed for this condition " + predicted + ". ") + (needs.isEmpty() ? "" : "Needs " + needs + ".");
+        }).orElse("");
+    }
+
+    /** Changes whenever what is drawn of the step does. */
+    String state() {
+        Work work = test.work();
+        int entered = work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
+        boolean ending = done() || test.progress().step() >= steps().size() - 1;
+        // what a test with a form found is shown anew once it was worked out
+        String told = work instanceof Work.Sheet && ending ? countsNot() + outcome().map(o -> o.words().in(units)).orElse("") : "";
+        return test.id() + "/" + test.progress().step() + "/" + done() + "/" + entered + "/" + units + "/" + told;
+    }
+
+    /** Everything entered, line by line. */
+    List<Line> soFar() {
+        List<Line> all = new ArrayList<>();
+        if (test.work() instanceof Work.Drain d) {
+            drained(d, all);
+        } else if (test.work() instanceof Work.Fill f) {
+            all.add(new Line("Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown()));
+            for (int i = 0; i < f.points().size(); i++) {
+                all.add(new Line(units.fineVolume(f.total(i + 1)), f.points().get(i).reading().map(r -> r.quantity().shown()).orElse("not read")));
+            }
+        } else if (test.work() instanceof Work.TopOff top) {
+            all.add(new Line("In it before", top.before().quantity().shown()));
+            top.metered().ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
+        } else if (test.work() instanceof Work.Sheet sheet) {
+            sheet(sheet, all);
+        }
+        test.by().beside().photos().forEach(p -> all.add(new Line("Beside it", p.file() + ", " + p.sha256().substring(0, Math.min(TOLD_APART, p.sha256().length())))));
+        if (test.by().beside().standIn()) {
+            all.add(new Line("Fed by", "the stand-in: it closes nothing"));
+        }
+        all.add(new Line("By", by()));
+        return all;
+    }
+
+    private void drained(Work.Drain d, List<Line> all) {
+        for (int i = 0; i < d.trials().size(); i++) {
+            Work.Trial trial = d.trials().get(i);
+            all.add(new Line("Trial " + (i + 1), trial.poured().quantity().shown() + " poured" + trial.back().map(b -> ", " + b.quantity().shown() + " back, " + units.fineVolume(trial
+                    .poured().si() - b.si()) + " stays").orElse("")));
+        }
+        if (!d.position().isEmpty()) {
+            all.add(new Line("Selector", d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown()));
+        }
+    }
+
+    private void sheet(Work.Sheet sheet, List<Line> all) {
+        Readout.once(sheet).forEach((label, shown) -> all.add(new Line(label, shown)));
+        Map<String, String> pieces = sheet.form().pieces(project.system());
+        int n = 0;
+        for (Work.Row r : sheet.rows()) {
+            boolean good = r.grade().filter(g -> g == sheet.form().grades().get(0)).isPresent();
+            if (!good || sheet.rows().size() <= FEW) {
+                all.add(new Line(r.grade().isPresent() ? "Seen" : "Run " + ++n, Readout.row(sheet, r, pieces, units)));
+            }
+        }
+    }
+
+    private String by() {
+        HangarTest.Circumstances by = test.by();
+        return Stream.of(by.date(), by.who(), by.instrument(), by.ambient().map(m -> m.quantity().shown()).orElse(""), by.notes(), by.beside().witness().isBlank() ? "" : "witness " + by
+                .beside().witness(), by.beside().calibration()).filter(s -> !s.isBlank()).collect(Collectors.joining(", "));
+    }
+}

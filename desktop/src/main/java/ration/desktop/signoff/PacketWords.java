@@ -1,0 +1,43 @@
+package ration.desktop.signoff;
+
+import java.util.List;
+import java.util.Optional;
+import ration.acceptance.SignOff;
+import ration.assess.Assessment;
+import ration.check.Verdict;
+import ration.export.Packet;
+import ration.signoff.Requirement;
+
+/** What the card says of the packet. */
+record PacketWords(Assessment a, List<Requirement> all) {
+
+    String open() {
+        long points = all.stream().filter(Requirement::open).count();
+        long accepted = all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
+        return points + (points == 1 ? " point is" : " points are") + " open" + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".";
+    }
+
+    /** Of the document as it is. */
+    String mark() {
+        return Packet.mark(a.project());
+    }
+
+    /** The packet given out last. */
+    Optional<SignOff.Issued> issued() {
+        return a.project().signOff().last();
+    }
+
+    String last() {
+        return issued().map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file() + (i.mark().equals(mark()) ? ": the document is as it was then." : ".")).orElse(
+                "No packet was given out yet.");
+    }
+
+    /** Tests asked for that show nothing yet. */
+    long toRun() {
+        return a.programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN).count();
+    }
+
+    String cards() {
+        return "Write cards for the " + toRun() + (toRun() == 1 ? " test" : " tests") + " still to run";
+    }
+}

@@ -1,0 +1,73 @@
+package ration.desktop.signoff;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import ration.acceptance.SignOff;
+import ration.project.Edit;
+import ration.signoff.Requirement;
+
+/**
+ * What the card says of the requirement picked, and what is written down of it.
+ *
+ * @param picked empty while none is
+ */
+record PointWords(Optional<Requirement> picked) {
+
+    String title() {
+        return picked.map(Requirement::title).orElse("Pick a requirement");
+    }
+
+    String words() {
+        return picked.map(Requirement::words).orElse("Its words, its source, what closes it, and who has it in hand.");
+    }
+
+    String basis() {
+        return picked.map(Requirement::basis).orElse("");
+    }
+
+    String remedy() {
+        return picked.map(r -> r.finding().remedy()).orElse("");
+    }
+
+    String accepted() {
+        return picked.flatMap(Requirement::accepted).map(a -> "Accepted as found by " + a.name() + " on " + a.on() + ": " + a.reason() + (picked.get().acceptedOtherwise()
+                ? ". What was found then was another: " + a.as() : "")).orElse("");
+    }
+
+    boolean open() {
+        return picked.filter(Requirement::open).isPresent();
+    }
+
+    String owner() {
+        return picked.flatMap(Requirement::point).map(SignOff.Point::owner).orElse("");
+    }
+
+    String note() {
+        return picked.flatMap(Requirement::point).map(SignOff.Point::note).orElse("");
+    }
+
+    /** Whether the same is picked. */
+    boolean same(PointWords other) {
+        return picked.map(Requirement::id).equals(other.picked.map(Requirement::id));
+    }
+
+    /** Whose hand it is in; none where nothing is picked. */
+    Optional<Edit> kept(String owner, String note) {
+        return picked.map(r -> {
+            SignOff.Point point = new SignOff.Point(r.id(), owner.strip(), note.strip());
+            return Edit.of("Note an open point", p -> p.with(p.signOff().with(point)));
+        });
+    }
+
+    /**
+     * That an inspector takes it as it is found; none where nothing is picked.
+     *
+     * @throws IllegalArgumentException with what is missing
+     */
+    Optional<Edit> taken(String name, String reason, LocalDate today) {
+        return picked.map(r -> {
+            SignOff.Accepted one = new SignOff.Accepted(r.id(), name.strip(), reason.strip(), today, Requirement.as(r.finding()));
+            return Edit.of("Accept as found", p -> p.with(p.signOff().with(one)));
+        });
+    }
+}

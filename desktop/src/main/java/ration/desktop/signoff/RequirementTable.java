@@ -1,0 +1,89 @@
+package ration.desktop.signoff;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.check.Verdict;
+import ration.signoff.Requirement;
+
+/**
+ * What the page says of the requirements, before any of it is a node.
+ *
+ * @param all  worst first
+ * @param only the verdict looked at; all where empty
+ */
+record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
+
+    /** Verdicts in the order of their chips. */
+    static final List<Verdict> ORDER = List.of(Verdict.SHORT, Verdict.NOT_SHOWN, Verdict.THIN, Verdict.HOLDS);
+    /** Letters of a figure or a short word; what is longer is a sentence and stands in the words. */
+    private static final int LONGEST = 12;
+
+    RequirementTable {
+        all = List.copyOf(all);
+    }
+
+    /**
+     * What a column says.
+     *
+     * @param style class it is set in
+     */
+    record Cell(String text, String style) {
+
+        private static Cell of(String text, String style) {
+            boolean sentence = text.length() > LONGEST;
+            return new Cell(sentence ? "see text" : text.isEmpty() ? "n/a" : text, sentence || text.isEmpty() ? "soft" : style);
+        }
+    }
+
+    /** A row in words. */
+    record Cells(String id, String title, Cell words, String basis, Cell needs, Cell predicted, Cell measured, String hand, Cell since, String spoken) {
+    }
+
+    String allChip() {
+        return "All " + all.size();
+    }
+
+    static String chipId(Verdict v) {
+        return "filter-" + v.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    String chip(Verdict v) {
+        return v.word() + " " + all.stream().filter(r -> r.verdict() == v).count();
+    }
+
+    /** Those looked at. */
+    List<Requirement> rows() {
+        return all.stream().filter(r -> only.map(v -> r.verdict() == v).orElse(true)).toList();
+    }
+
+    Optional<Requirement> row(String id) {
+        return all.stream().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    static Cells cells(Requirement r) {
+        boolean stale = r.since().equals("stale");
+        return new Cells("requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT), r.title(), new Cell(r.words(), stale ? "wrong-text" : "soft"), brief(r.basis()),
+                Cell.of(r.needs(), "soft"), Cell.of(r.predicted(), "plain-text"), Cell.of(r.measured(), r.struck() ? "struck" : r.measured().equals("not run") ? "soft" : "bold"),
+                hand(r), new Cell(r.since(), stale ? "wrong-text" : "soft"), spoken(r));
+    }
+
+    /** Who has it in hand, or took it as it is; empty where nobody. */
+    private static String hand(Requirement r) {
+        if (r.accepted().isPresent()) {
+            return r.acceptedOtherwise() ? "accepted otherwise" : "accepted as found";
+        }
+        return r.point().filter(p -> !p.owner().isBlank()).map(p -> "with " + p.owner()).orElse("");
+    }
+
+    /** For those who do not see it. */
+    private static String spoken(Requirement r) {
+        return r.title() + ", " + r.verdict().word() + (r.needs().isEmpty() ? "" : ", needs " + r.needs()) + (r.predicted().isEmpty() ? "" : ", predicted " + r.predicted())
+                + (r.measured().isEmpty() ? "" : ", measured " + r.measured() + (r.struck() ? ", which no longer counts" : "")) + ", stands since " + r.since();
+    }
+
+    private static String brief(String basis) {
+        String first = basis.replaceAll("^14 CFR ", "").replaceAll("[;:(,].*", "").strip();
+        return first.startsWith("Common practice") ? "practice" : first.replace(" before 2017", "");
+    }
+}
