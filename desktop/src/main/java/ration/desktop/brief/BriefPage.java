@@ -2,6 +2,7 @@ package ration.desktop.brief;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -33,10 +34,8 @@ import ration.project.Brief;
 import ration.project.Edit;
 import ration.project.Practice;
 import ration.project.Unsaid;
-import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
 
 /** The job: what the engine takes, the attitudes flown, the fuel, and what all is judged by. */
 public final class BriefPage extends ScrollPane implements Arriving {
@@ -70,6 +69,10 @@ public final class BriefPage extends ScrollPane implements Arriving {
         return session.shown().get().project().brief();
     }
 
+    private BriefWords words() {
+        return new BriefWords(session.shown().get().project(), session.units().get());
+    }
+
     private void change(String name, UnaryOperator<Brief> edit) {
         session.apply(Edit.of(name, p -> p.with(edit.apply(p.brief()))));
     }
@@ -85,12 +88,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     // engine and demand
 
     private Node engineTile() {
-        QuantityField<String> name = new QuantityField<String>("aircraft-name", "Name of the aircraft", t -> {
-            if (t.isBlank() || t.length() > 60) {
-                throw new IllegalArgumentException("Give the aircraft a name of 1 to 60 letters.");
-            }
-            return t.strip();
-        }, t -> t).onTrouble(trouble::setText)
+        QuantityField<String> name = new QuantityField<String>("aircraft-name", "Name of the aircraft", BriefWords::name, t -> t).onTrouble(trouble::setText)
                 .onValue(t -> session.apply(Edit.of("Name the aircraft", p -> p.withName(t))));
         updates.add(() -> name.update(session.shown().get().project().name()));
         QuantityField<String> engine = new QuantityField<String>("engine-name", "Engine", String::strip, t -> t)
@@ -99,9 +97,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox delivery = choices("delivery", List.of(Brief.Delivery.values()), Brief.Delivery::label,
                 Brief::delivery, (b, d) -> b.withDelivery(d));
         Label why = Ui.wrapped("", "soft");
-        updates.add(() -> why.setText(brief().delivery() == Brief.Delivery.GRAVITY
-                ? "Gravity must bring 150 % of what the engine takes at take-off."
-                : "Each pump must bring 125 % of what the engine takes at take-off."));
+        updates.add(() -> why.setText(words().delivery()));
         VBox tile = tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery),
                 why);
         return left(tile);
@@ -128,9 +124,9 @@ public final class BriefPage extends ScrollPane implements Arriving {
     /** The demand as a sum whose figures are the fields. */
     private Node demandTile() {
         QuantityField<Quantity> power = measured("power", "Take-off power", Brief::power, Unit.HORSEPOWER,
-                (b, q) -> b.withPower(positive(q)));
+                (b, q) -> b.withPower(BriefWords.positive(q)));
         QuantityField<Quantity> consumption = measured("consumption", "Specific consumption", Brief::consumption,
-                Unit.POUND_PER_HORSEPOWER_HOUR, (b, q) -> b.withConsumption(positive(q)));
+                Unit.POUND_PER_HORSEPOWER_HOUR, (b, q) -> b.withConsumption(BriefWords.positive(q)));
         power.setPrefWidth(92);
         consumption.setPrefWidth(124);
         Label weight = Ui.label("", "name");
@@ -144,14 +140,10 @@ public final class BriefPage extends ScrollPane implements Arriving {
         sum.setAlignment(Pos.CENTER_LEFT);
         Label times = Ui.wrapped("");
         updates.add(() -> {
-            Brief b = brief();
-            UnitSystem u = session.units().get();
-            weight.setText(u.text(b.demandDensity(), Dimension.DENSITY));
-            Unit flow = u.unit(Dimension.FLOW);
-            demand.setText(UnitSystem.figure(flow.fromSi(b.demand()), 2) + " " + flow.symbol());
-            times.setText("\u00d7 " + UnitSystem.figure(b.delivery().factor(), 2) + " for "
-                    + b.delivery().label().toLowerCase(java.util.Locale.ROOT) + " =");
-            needed.setText(u.text(b.needed(), Dimension.FLOW) + " must reach the engine in every case");
+            weight.setText(words().weight());
+            demand.setText(words().demand());
+            times.setText(words().times());
+            needed.setText(words().needed());
         });
         HBox need = new HBox(8, times, needed);
         need.setAlignment(Pos.CENTER_LEFT);
@@ -169,32 +161,12 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox row = new HBox(10, words, so);
         row.setAlignment(Pos.CENTER_LEFT);
         updates.add(() -> {
-            List<String> all = Unsaid.of(session.shown().get().project()).all();
-            row.setVisible(!all.isEmpty());
-            row.setManaged(!all.isEmpty());
-            words.setText("Assumed, said by nobody: " + String.join(", ", figures()) + ". What rests on them is Not shown until you enter yours, or"
-                    + " say that they are so.");
+            Optional<String> assumed = words().assumed();
+            row.setVisible(assumed.isPresent());
+            row.setManaged(assumed.isPresent());
+            assumed.ifPresent(words::setText);
         });
         return row;
-    }
-
-    private List<String> figures() {
-        List<String> all = new ArrayList<>();
-        UnitSystem u = session.units().get();
-        Brief b = brief();
-        if (b.power().assumed()) {
-            all.add("take-off power " + b.power().quantity().shown());
-        }
-        if (b.consumption().assumed()) {
-            all.add("specific consumption " + b.consumption().quantity().shown());
-        }
-        session.shown().get().project().system().inlet().ifPresent(i -> {
-            if (i.minimumPressure().assumed()) {
-                all.add("least pressure of " + i.name() + " " + u.text(i.minimumPressure().si(), Dimension.PRESSURE));
-            }
-            i.maximumPressure().filter(Measured::assumed).ifPresent(m -> all.add("most " + u.text(m.si(), Dimension.PRESSURE)));
-        });
-        return all;
     }
 
     private static VBox column(Node node, String under) {
@@ -210,13 +182,6 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Label label = Ui.label(text, "sum-sign");
         label.setPadding(new Insets(0, 0, 16, 0));
         return label;
-    }
-
-    private static Quantity positive(Quantity q) {
-        if (!(q.si() > 0)) {
-            throw new IllegalArgumentException("It must be above zero.");
-        }
-        return q;
     }
 
     private interface Setter {
@@ -280,12 +245,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     private QuantityField<Quantity> angle(String id, String words, Function<Brief.Envelope, Measured> get, EnvelopeSetter set) {
-        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.envelope()), Unit.DEGREE, (b, q) -> {
-            if (Math.abs(q.si()) > Math.toRadians(60)) {
-                throw new IllegalArgumentException("An attitude lies within 60\u00b0.");
-            }
-            return b.withEnvelope(set.set(b.envelope(), get.apply(b.envelope()).with(q)));
-        });
+        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.envelope()), Unit.DEGREE, (b, q) -> b.withEnvelope(set.set(b.envelope(), get.apply(b
+                .envelope()).with(BriefWords.attitude(q)))));
         field.setPrefWidth(64);
         return field;
     }
@@ -296,28 +257,11 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox grades = choices("fuel", List.of(FuelGrade.values()), FuelGrade::label, Brief::fuel,
                 (b, g) -> b.withFuel(g));
         QuantityField<Quantity> temperature = measured("fuel-temperature", "Fuel temperature", Brief::fuelTemperature,
-                Unit.CELSIUS, (b, q) -> {
-                    if (q.si() < 220 || q.si() > 350) {
-                        throw new IllegalArgumentException("Fuel temperature lies between \u221253 and 77 \u00b0C.");
-                    }
-                    return b.withFuelTemperature(q);
-                });
+                Unit.CELSIUS, (b, q) -> b.withFuelTemperature(BriefWords.temperature(q)));
         QuantityField<Quantity> low = measured("low-fuel", "Low fuel over unusable", Brief::lowFuel, Unit.GALLON,
-                (b, q) -> {
-                    if (q.si() < 0) {
-                        throw new IllegalArgumentException("It must not be below zero.");
-                    }
-                    return b.withLowFuel(q);
-                });
+                (b, q) -> b.withLowFuel(BriefWords.notNegative(q)));
         Label figures = Ui.wrapped("", "soft");
-        updates.add(() -> {
-            UnitSystem u = session.units().get();
-            var fluid = brief().fuel().at(brief().fuelKelvin());
-            figures.setText(u.text(fluid.density(), Dimension.DENSITY) + ", "
-                    + u.text(fluid.viscosity(), Dimension.KINEMATIC_VISCOSITY)
-                    + " at this temperature. Density: ASTM D1250 gasolines; viscosity: usual values with wide scatter; "
-                    + "both from memory.");
-        });
+        updates.add(() -> figures.setText(words().fuel()));
         VBox tile = tile("Fuel", row("Grade", grades), row("Fuel at", temperature), figures,
                 row("Low fuel", low), Ui.wrapped("What each tank holds above its unusable fuel when it counts as low.",
                         "soft"));
@@ -362,7 +306,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         smear.setOnAction(e -> changePractice("Say whether a smear passes", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
         updates.add(() -> {
             smear.setSelected(brief().practice().asks().smear());
-            smear.setText(smear.isSelected() ? "is looked at again" : "is short");
+            smear.setText(BriefWords.smear(smear.isSelected()));
         });
         grid.addRow(5, Ui.label("A joint with a smear"), Ui.label(""), smear);
         return tile("Also asked", grid, Ui.wrapped("Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
@@ -380,7 +324,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         updates.add(() -> {
             boolean on = asks.apply(brief().practice().asks());
             must.setSelected(on);
-            must.setText(on ? "must hold" : "only reported");
+            must.setText(BriefWords.must(on));
         });
         grid.addRow(row, Ui.label(words), practice(id, words, get, Unit.ONE, set), must);
     }

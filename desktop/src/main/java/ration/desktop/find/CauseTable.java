@@ -12,7 +12,6 @@ import javafx.scene.layout.VBox;
 import ration.desktop.control.Ui;
 import ration.drawing.Ink;
 import ration.find.Explanation;
-import ration.quantity.UnitSystem;
 
 /** What explains the readings, the likeliest first: share of belief, and how each reading fits. */
 final class CauseTable extends VBox {
@@ -73,31 +72,16 @@ final class CauseTable extends VBox {
         bar.setMinSize(Math.max(1, BAR * e.belief()), 7);
         VBox share = new VBox(2, Ui.label(e.word(), "soft"), bar);
         share.setAlignment(Pos.CENTER_LEFT);
-        HBox box = new HBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
+        HBox box = new HBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(FindWords.percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
         box.setAlignment(Pos.CENTER_LEFT);
         for (Explanation.Fit f : e.fits()) {
-            box.getChildren().add(Ui.wide(Ui.label(sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
+            box.getChildren().add(Ui.wide(Ui.label(FindWords.sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
         }
         Button row = Ui.button("", "cause-" + n, () -> chosen.accept(e));
         row.setGraphic(box);
         row.getStyleClass().setAll("button", "fault-row");
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(e.name() + " " + e.how() + ", " + percent(e.belief()) + ", " + e.word() + "; readings: " + String.join(", ", e.fits().stream()
-                .map(Explanation.Fit::word).toList()) + (e.fault().isPresent() ? "; Enter sets it on the layout" : ""));
+        row.setAccessibleText(FindWords.spoken(e));
         return row;
-    }
-
-    private static String percent(double share) {
-        return UnitSystem.figure(100 * share, 0) + " %";
-    }
-
-    /** A dot fits, a ring is strained, an arrow speaks against and shows to which side. */
-    private static String sign(Explanation.Fit f) {
-        return switch (f.word()) {
-            case "fits" -> "\u25cf";
-            case "strained" -> "\u25cb";
-            case "against" -> f.deviation() > 0 ? "\u25b6 over" : "\u25c0 under";
-            default -> "any";
-        };
     }
 }

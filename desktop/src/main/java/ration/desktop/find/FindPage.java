@@ -1,9 +1,6 @@
 package ration.desktop.find;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -60,11 +57,8 @@ public final class FindPage extends LivePage {
     private final Label words = Ui.label("", "soft");
     private final Label suspects = Ui.label("", "main-result");
     private Assessment done;
-    private List<Reading> read;
+    private FindWords found = new FindWords(List.of(), List.of(), List.of());
     private Condition from;
-    private List<Explanation> ranked = List.of();
-    private List<NextReading> next = List.of();
-
     private Practice practice;
     private long seed = System.nanoTime();
 
@@ -137,7 +131,7 @@ public final class FindPage extends LivePage {
         if (practice != null && a != done) {
             leave(); // another layout: what was hidden lies in the old one
         }
-        if (a != done || !readings(a).equals(read)) {
+        if (a != done || !readings(a).equals(found.read())) {
             start(a);
         } else {
             fill();
@@ -219,9 +213,8 @@ public final class FindPage extends LivePage {
 
     private void start(Assessment a) {
         done = a;
-        ranked = List.of();
-        next = List.of();
-        read = readings(a);
+        List<Reading> read = readings(a);
+        found = new FindWords(read, List.of(), List.of());
         from = read.isEmpty() ? Assessment.start(a.project()) : read.get(read.size() - 1).setting().condition();
         fill();
         if (a.basis().isEmpty()) {
@@ -229,20 +222,15 @@ public final class FindPage extends LivePage {
             words.setText("Nothing is computed yet: lay out a tank and its line to the engine.");
             return;
         }
-        List<Reading> known = read.stream().filter(r -> a.project().system().item(r.place().contains(".") ? r.place().substring(0, r.place().indexOf(
-                '.')) : r.place()).isPresent()).toList();
-        String gone = known.size() < read.size() ? "; " + (read.size() - known.size()) + " of a place that is no longer laid out are left aside" : "";
+        List<Reading> known = FindWords.known(read, a.project().system());
         words.setText("Asking the network of every cause\u2026");
         work.start(task -> {
             Search s = Search.of(a, known);
             return new Found(s, s.next(from));
-        }, found -> {
-            ranked = found.search().explanations();
-            next = found.next();
-            suspects.setText(known.isEmpty() ? "" : UnitSystem.figure(found.search().suspects(), 1));
-            boolean none = !known.isEmpty() && ranked.get(0).name().startsWith("None") && ranked.get(0).belief() > 0.4;
-            words.setText(none ? "Nothing that fails by itself explains these readings: read again, or look for two faults" : (known.isEmpty() ? "Enter a reading below, as the conditions bar is set; or begin with the one on the right" : "suspects after " + known.size() + (known.size() == 1
-                    ? " reading" : " readings")) + gone);
+        }, weighed -> {
+            found = new FindWords(read, weighed.search().explanations(), weighed.next());
+            suspects.setText(known.isEmpty() ? "" : UnitSystem.figure(weighed.search().suspects(), 1));
+            words.setText(found.sum(known.size()));
             fill();
             log.refresh();
         }, why -> words.setText("It failed: " + why));
@@ -254,32 +242,19 @@ public final class FindPage extends LivePage {
     }
 
     private void fill() {
-        if (ranked.isEmpty()) {
+        if (found.ranked().isEmpty()) {
             suspects.setText("");
         }
-        table.fill(ranked, read.size());
-        card.fill(ranked, next, read);
+        table.fill(found.ranked(), found.read().size());
+        card.fill(found);
         places.redraw();
-        log.expected(ranked.stream().filter(e -> e.name().startsWith("Nothing")).findFirst().map(Explanation::fits).orElse(List.of()));
+        log.expected(found.sound());
     }
 
     /** The layout with the numbers of the readings on it. */
     private Picture drawing(double w, double h) {
-        Optional<Picture> layout = layout(w, h);
-        if (layout.isEmpty()) {
-            return new Picture(w, h, List.of());
-        }
-        List<Explanation.Fit> sound = ranked.stream().filter(e -> e.name().startsWith("Nothing")).findFirst().map(Explanation::fits).orElse(List.of());
-        List<ReadPlaces.Number> numbers = new ArrayList<>();
-        for (int i = 0; read != null && i < read.size(); i++) {
-            Reading r = read.get(i);
-            boolean off = i < sound.size() && Math.abs(sound.get(i).deviation()) > 1;
-            numbers.add(new ReadPlaces.Number(r.item(), i + 1, off, "Reading " + (i + 1) + ", " + log.figure(r.what(), r.value()) + (off ? ", off" : "")));
-        }
-        Map<String, String> open = new LinkedHashMap<>();
-        next.stream().map(NextReading::asked).filter(r -> r.what() == Reading.What.PRESSURE || r.what() == Reading.What.FLOW).forEach(r -> open.putIfAbsent(r
-                .item(), r.what().word().substring(0, 1)));
-        return ReadPlaces.draw(layout.get(), numbers, open, next.stream().findFirst().map(n -> n.asked().item()));
+        return layout(w, h).map(p -> ReadPlaces.draw(p, found.numbers(log.entry()), found.open(), found.next().stream().findFirst().map(n -> n.asked().item()))).orElse(new Picture(w, h,
+                List.of()));
     }
 
     /** The drawing the numbers lie on, made beside the window; empty until it is there. */

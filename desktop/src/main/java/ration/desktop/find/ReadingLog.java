@@ -1,10 +1,11 @@
 package ration.desktop.find;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -21,10 +22,6 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.find.Explanation;
 import ration.model.FuelSystem;
-import ration.project.Edit;
-import ration.quantity.Quantity;
-import ration.quantity.Unit;
-import ration.quantity.UnitSystem;
 import ration.reading.Reading;
 import ration.reading.Setting;
 
@@ -113,20 +110,15 @@ final class ReadingLog extends VBox {
         return field;
     }
 
-    private Unit unit(Reading.What w) {
-        return w == Reading.What.MINUTES ? Unit.MINUTE : session.units().get().unit(w.dimension());
-    }
-
-    /** With its unit; minutes as minutes. */
-    String figure(Reading.What w, double value) {
-        return Reading.text(w, value, session.units().get());
+    /** In the units of the window. */
+    ReadingEntry entry() {
+        return new ReadingEntry(session.units().get());
     }
 
     private void prompts() {
         boolean sign = what.getValue().sign();
-        String symbol = sign ? "yes, no" : unit(what.getValue()).symbol();
-        value.setPromptText(symbol);
-        error.setPromptText(sign ? "" : symbol);
+        value.setPromptText(entry().prompt(what.getValue()));
+        error.setPromptText(sign ? "" : entry().prompt(what.getValue()));
         error.setDisable(sign || practice != null);
     }
 
@@ -136,9 +128,7 @@ final class ReadingLog extends VBox {
 
     void refresh() {
         FuelSystem system = session.shown().get().project().system();
-        Map<String, String> now = new LinkedHashMap<>();
-        system.inlet().ifPresent(i -> now.put(i.name(), i.id()));
-        system.items().stream().filter(i -> !now.containsValue(i.id())).forEach(i -> now.putIfAbsent(i.name(), i.id()));
+        Map<String, String> now = ReadingEntry.places(system);
         if (!now.equals(places)) {
             String kept = place.getValue();
             places = now;
@@ -169,38 +159,14 @@ final class ReadingLog extends VBox {
         refresh();
     }
 
-    private Label beside(Reading r, int n) {
-        boolean known = n < fits.size() && !Double.isNaN(fits.get(n).expected());
-        boolean off = known && Math.abs(fits.get(n).deviation()) > 1;
-        String side = !off ? "" : r.what().sign() ? ": odd" : fits.get(n).deviation() > 0 ? ": high" : ": low";
-        return Ui.label(known ? "expected " + figure(r.what(), fits.get(n).expected()) + side : "", off ? "wrong-text" : "soft");
-    }
-
-    private String error(Reading r) {
-        Unit u = unit(r.what());
-        return r.what() == Reading.What.MINUTES ? figure(r.what(), r.error()) : UnitSystem.figure(r.error() / u.differenceToSi(1), 1) + " " + u.symbol();
-    }
-
     private HBox row(Reading r, int n, FuelSystem system) {
-        String did = String.join(", ", r.setting().manoeuvres().stream().sorted().map(Setting.Manoeuvre::word).toList());
-        Condition c = r.setting().condition();
-        List<String> how = new ArrayList<>(c.positions().values());
-        how.add(c.engine().power().label().toLowerCase(java.util.Locale.ROOT));
-        c.stopped().forEach(id -> how.add(system.item(id).map(i -> i.name() + " off").orElse(id)));
-        if (!did.isEmpty()) {
-            how.add(did);
-        }
-        HBox row = new HBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(r.what().word() + ", " + r.named(system)), Ui.label(figure(r.what(), r.value()),
-                "figure"), Ui.label(r.what().sign() ? "" : "\u00b1 " + error(r), "soft"), beside(r, n), Ui.label(String.join(", ", how), "soft"), Ui.spring(), Ui.named(Ui
-                        .button("\u2715", "reading-remove-" + n, () -> session.apply(Edit.of("Remove a reading", p -> {
-                            List<Reading> rest = new ArrayList<>(p.readings());
-                            if (n < rest.size()) {
-                                rest.remove(n);
-                            }
-                            return p.withReadings(rest);
-                        })), "chip"), "reading-remove-" + n, "Remove reading " + (n + 1)));
-        if (practice != null) {
-            row.getChildren().remove(row.getChildren().size() - 1);
+        ReadingEntry.Row words = entry().row(r, system);
+        ReadingEntry.Beside beside = entry().beside(r, n < fits.size() ? Optional.of(fits.get(n)) : Optional.empty());
+        HBox row = new HBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(words.what()), Ui.label(words.figure(), "figure"), Ui.label(words.error(), "soft"), Ui.label(beside.words(),
+                beside.off() ? "wrong-text" : "soft"), Ui.label(words.how(), "soft"), Ui.spring());
+        if (practice == null) {
+            String id = "reading-remove-" + n;
+            row.getChildren().add(Ui.named(Ui.button("\u2715", id, () -> session.apply(ReadingEntry.removed(n)), "chip"), id, "Remove reading " + (n + 1)));
         }
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -212,62 +178,25 @@ final class ReadingLog extends VBox {
         places.entrySet().stream().filter(e -> e.getValue().equals(id)).findFirst().ifPresent(e -> place.setValue(e.getKey()));
         what.setValue(asked.what());
         done.forEach((m, box) -> box.setSelected(asked.setting().has(m)));
-        error.setText(asked.what().sign() ? "" : UnitSystem.figure(asked.what() == Reading.What.MINUTES ? asked.error() : asked.error() / unit(asked.what())
-                .differenceToSi(1), 1));
+        error.setText(entry().off(asked));
         session.look(asked.setting().condition());
         value.clear();
         (practice == null ? value : add).requestFocus();
     }
 
-    private double si(TextField field, String name) {
-        Unit u = unit(what.getValue());
-        if (field.getText().isBlank()) {
-            throw new IllegalArgumentException(name + " is empty: nothing is entered that nobody read.");
-        }
-        double si = Quantity.parse(field.getText(), u).si();
-        return what.getValue() == Reading.What.MINUTES ? si / 60 : si;
-    }
-
-    private double off() {
-        double shown = si(error, "What the instrument may be off by");
-        Unit u = unit(what.getValue());
-        return what.getValue() == Reading.What.TEMPERATURE ? shown - u.toSi(0) : shown;
-    }
-
-    /** Whether a sign was there: nothing is entered that nobody looked for. */
-    private boolean so() {
-        String said = value.getText().strip().toLowerCase(java.util.Locale.ROOT);
-        if (!said.equals("yes") && !said.equals("no") && !said.equals("y") && !said.equals("n")) {
-            throw new IllegalArgumentException("Say yes where it is so, no where you looked and it is not.");
-        }
-        return said.startsWith("y");
-    }
-
     private void add() {
         try {
-            if (place.getValue() == null) {
-                throw new IllegalArgumentException("Say where it was read.");
-            }
-            Set<Setting.Manoeuvre> did = new java.util.HashSet<>();
-            done.forEach((m, box) -> {
-                if (box.isSelected()) {
-                    did.add(m);
-                }
-            });
+            Set<Setting.Manoeuvre> did = done.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey).collect(Collectors.toSet());
+            Setting how = new Setting(session.condition(), did);
+            String at = place.getValue() == null ? null : places.get(place.getValue());
             if (practice != null) {
-                practice.ask(new Reading(places.get(place.getValue()), what.getValue(), 0, Practice.error(what.getValue()), new Setting(session.condition(),
-                        did)));
+                practice.ask(ReadingEntry.asked(at, what.getValue(), how));
                 return;
             }
-            Setting how = new Setting(session.condition(), did);
-            Reading r = what.getValue().sign() ? Reading.sign(places.get(place.getValue()), what.getValue(), so(), how) : new Reading(places.get(place.getValue()), what.getValue(), si(value, "What was read"), off(), how);
+            Reading r = entry().read(at, what.getValue(), value.getText(), error.getText(), how);
             trouble.setText("");
             value.clear();
-            session.apply(Edit.of("Add a reading", p -> {
-                List<Reading> all = new ArrayList<>(p.readings());
-                all.add(r);
-                return p.withReadings(all);
-            }));
+            session.apply(ReadingEntry.added(r));
             place.requestFocus();
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());

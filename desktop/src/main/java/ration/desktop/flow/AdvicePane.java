@@ -1,7 +1,6 @@
 package ration.desktop.flow;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,7 +15,6 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.quantity.UnitSystem;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
 import ration.remedy.Remedy;
@@ -110,8 +108,7 @@ final class AdvicePane extends VBox {
     }
 
     private void show(List<Remedy> remedies) {
-        double now = done.governing().orElseThrow().margin();
-        state.setText("now " + UnitSystem.figure(now, 2) + "\u00d7");
+        state.setText(words().now());
         if (remedies.isEmpty()) {
             rows.getChildren().add(Ui.wrapped("No single change along the path that governs adds margin.", "soft"));
         }
@@ -123,17 +120,13 @@ final class AdvicePane extends VBox {
     private HBox row(Remedy r, int n) {
         NotchBar bar = new NotchBar(60, 8);
         bar.show(r.after().ratio(), r.after().verdict());
-        Label figure = Ui.label(UnitSystem.figure(r.after().margin(), 2) + "\u00d7", "name");
+        Label figure = Ui.label(FlowWords.gives(r), "name");
         figure.setMinWidth(46);
         Label verdict = Ui.label("", "verdict", "small");
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "try-" + n, () -> session.apply(r.edit()), "chip");
         take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
-        String governs = r.after().condition().attitude().label();
-        VBox words = new VBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.detail() + "; then " + governs
-                + r.after().condition().positions().values().stream().map(p -> ", " + p).reduce("", String::concat)
-                + " governs" + (r.after().factor() == done.project().brief().delivery().factor() ? "" : ", which needs "
-                + UnitSystem.figure(r.after().factor(), 2) + "\u00d7"), "soft"));
+        VBox words = new VBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(words().then(r), "soft"));
         HBox.setHgrow(words, Priority.ALWAYS);
         VBox result = new VBox(-1, figure, verdict);
         HBox row = new HBox(10, words, bar, result, take);
@@ -144,10 +137,11 @@ final class AdvicePane extends VBox {
     }
 
     private void show(Chance c) {
-        boolean thin = c.share() > 1 - Chance.SURE;
-        Verdict governing = done.flowVerdict();
-        Ui.verdict(chanceVerdict, governing == Verdict.HOLDS && thin ? Verdict.THIN : governing);
-        chance.setText(String.format(Locale.ROOT, "short in %d of %d samples of the measured figures; nine in ten lie "
-                + "between %.2f\u00d7 and %.2f\u00d7", c.shorts(), c.samples(), c.low(), c.high()));
+        Ui.verdict(chanceVerdict, words().sureVerdict(c));
+        chance.setText(FlowWords.sure(c));
+    }
+
+    private FlowWords words() {
+        return new FlowWords(done, session.shown().get().look(), session.units().get());
     }
 }

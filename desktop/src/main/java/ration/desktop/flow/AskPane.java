@@ -1,7 +1,6 @@
 package ration.desktop.flow;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -18,8 +17,6 @@ import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
 import ration.drawing.Picture;
 import ration.drawing.SteepPicture;
-import ration.model.Item;
-import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** How steep the case may climb on what is left; which of several open tanks feeds faster and why. Worked out behind the window. */
@@ -83,9 +80,7 @@ final class AskPane extends StackPane {
         if (question == Question.HOW_STEEP) {
             work.start(task -> HowSteep.of(now.assessment(), now.condition(), task), s -> {
                 steep = s;
-                state.setText(s.map(x -> SteepPicture.words(x, brief(), session.units().get()) + " Wings level, "
-                        + now.condition().engine().power().label().toLowerCase(Locale.ROOT) + " power, the other tanks as they are.").orElse(
-                                "Not shown: no tank feeds with the handles so."));
+                state.setText(words(now).steep(s));
                 steepPicture.redraw();
             }, this::failed);
         } else {
@@ -102,48 +97,23 @@ final class AskPane extends StackPane {
 
     private void show(Asked of, Optional<WhichTank> found) {
         table.getChildren().clear();
-        if (found.isEmpty()) {
-            state.setText("With the handles so no two tanks are open to the engine at once.");
-            return;
-        }
-        WhichTank w = found.get();
-        UnitSystem units = session.units().get();
-        GridPane grid = new GridPane();
-        grid.setHgap(22);
-        grid.setVgap(4);
-        grid.addRow(0, Ui.label("Tank", "soft"), Ui.label("gives", "soft"), Ui.label("of all", "soft"), Ui.label("fuel over inlet", "soft"), Ui.label(
-                "its vent adds", "soft"), Ui.label("lost to " + w.meets(), "soft"));
-        int row = 1;
-        for (WhichTank.Share s : w.tanks()) {
-            grid.addRow(row++, Ui.label(name(of, s.tank()), "bold"), Ui.label(units.text(s.flow(), Dimension.FLOW)), Ui.label(UnitSystem.figure(100 * s
-                    .share(), 0) + " %"), Ui.label(units.text(s.height(), Dimension.LENGTH)), Ui.label(units.text(s.vent(), Dimension.LENGTH)), Ui.label(
-                            units.text(s.loss(), Dimension.LENGTH)));
-        }
-        table.getChildren().add(grid);
-        state.setText(why(of, w));
+        AskWords words = words(of);
+        state.setText(words.which(found));
+        found.ifPresent(w -> {
+            GridPane grid = new GridPane();
+            grid.setHgap(22);
+            grid.setVgap(4);
+            grid.addRow(0, Ui.label("Tank", "soft"), Ui.label("gives", "soft"), Ui.label("of all", "soft"), Ui.label("fuel over inlet", "soft"), Ui.label("its vent adds", "soft"), Ui
+                    .label("lost to " + w.meets(), "soft"));
+            int n = 1;
+            for (AskWords.Row r : words.rows(w)) {
+                grid.addRow(n++, Ui.label(r.tank(), "bold"), Ui.label(r.gives()), Ui.label(r.share()), Ui.label(r.height()), Ui.label(r.vent()), Ui.label(r.lost()));
+            }
+            table.getChildren().add(grid);
+        });
     }
 
-    /** Why the first gives more than the second, by shares, and what lean evens them. */
-    private static String why(Asked of, WhichTank w) {
-        String a = name(of, w.tanks().get(0).tank());
-        String b = name(of, w.tanks().get(1).tank());
-        String lead = w.shares().map(s -> Math.abs(s.all()) < 0.005 ? a + " and " + b + " give alike" : a + " gives " + percent(s.all()) + " more than " + b
-                + ": " + percent(s.height()) + " by the height of its fuel, " + percent(s.vent()) + " by its vent, " + percent(s.line())
-                + " by its line").orElse("Fuel runs from " + a + " into " + b);
-        return lead + ". " + (w.evens().isPresent() ? lean(w.evens().getAsDouble()) + ", and both give alike." : "No lean within " + WhichTank.MOST_LEAN
-                + "\u00b0 evens them.");
-    }
-
-    private static String percent(double logarithm) {
-        return UnitSystem.figure(100 * (Math.exp(logarithm) - 1), 0) + " %";
-    }
-
-    private static String lean(double degrees) {
-        return (Math.abs(degrees) < 0.1 ? "Less than 0.1" : UnitSystem.figure(Math.abs(degrees), 1)) + "\u00b0 more " + (degrees > 0 ? "right" : "left")
-                + " side down";
-    }
-
-    private static String name(Asked of, String tank) {
-        return of.assessment().project().system().item(tank).map(Item::name).orElse(tank);
+    private static AskWords words(Asked of) {
+        return new AskWords(of.assessment().project(), of.condition(), of.units());
     }
 }

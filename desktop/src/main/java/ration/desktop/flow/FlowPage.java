@@ -2,7 +2,6 @@ package ration.desktop.flow;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -16,7 +15,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
-import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
@@ -30,7 +28,6 @@ import ration.drawing.PathProfile;
 import ration.drawing.Picture;
 import ration.drawing.TextMeasure;
 import ration.model.FuelSystem;
-import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
 /** Flow: which case governs, what happens along its path, where the head goes, what to change. */
@@ -167,43 +164,36 @@ public final class FlowPage extends LivePage {
     @Override
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
-        UnitSystem units = units();
-        subtitle.setText("times the take-off flow of " + units.text(a.project().brief().demand(), Dimension.FLOW) + "; "
-                + a.project().brief().delivery().label().toLowerCase(java.util.Locale.ROOT) + " feed needs "
-                + UnitSystem.figure(a.project().brief().delivery().factor(), 2) + "\u00d7, "
-                + (a.project().system().hasFilter() ? "1.00\u00d7 with filters fouled" : "every case"));
-        low.setText("Low: " + units.text(a.project().brief().lowFuel().si(), Dimension.VOLUME) + " over unusable");
+        FlowWords words = new FlowWords(a, look(), units());
+        subtitle.setText(words.asked());
+        low.setText(words.low());
         matrix.update();
-        remarks(a);
-        profileTitle.setText(asked.isPresent() ? look().map(l -> l.label(system(), units)).orElse("") : look().map(l -> PathProfile.title(l, units))
-                .orElse(""));
+        remarks(words.remarks());
+        profileTitle.setText(look().map(l -> asked.isPresent() ? l.label(system(), units()) : PathProfile.title(l, units())).orElse(""));
         asked.ifPresentOrElse(ask::update, profile::redraw);
         budget.redraw();
-        boolean pumped = look().map(l -> l.capacity().pumped() > 0).orElse(false);
-        budgetTitle.setText(pumped ? "Where the pressure goes" : "Where the head goes");
-        budgetCase.setText(look().map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW)
-                + ", the most it passes").orElse(""));
-        sentence.setText(look().map(this::sentence).orElse(a.problems().stream().findFirst()
-                .map(p -> p.message() + " " + p.remedy()).orElse("")));
+        budgetTitle.setText(words.budgetTitle());
+        budgetCase.setText(words.budgetCase());
+        sentence.setText(words.sentence());
         sentence.getStyleClass().remove("short");
-        look().filter(l -> l.verdict() == Verdict.SHORT).ifPresent(l -> sentence.getStyleClass().add("short"));
+        if (words.isShort()) {
+            sentence.getStyleClass().add("short");
+        }
         advice.update();
     }
 
-    /** What else about flow is not good, worst first. */
-    private void remarks(Assessment a) {
+    private void remarks(List<Finding> findings) {
         remarks.getChildren().clear();
-        a.findings().stream().filter(f -> f.topic() == Check.Topic.FLOW && f.check() != Check.FLOW_MARGIN
-                && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)).limit(2).forEach(f -> {
-                    NotchBar bar = new NotchBar(24, 6);
-                    bar.show(f.ratio(), f.verdict());
-                    Label words = Ui.label(f.title() + ": " + f.detail().in(units()));
-                    words.setTooltip(new javafx.scene.control.Tooltip(f.detail().in(units()) + "\n" + f.remedy()));
-                    HBox row = new HBox(8, bar, verdictWord(f), words);
-                    row.setAlignment(Pos.CENTER_LEFT);
-                    row.getStyleClass().add("remark");
-                    remarks.getChildren().add(row);
-                });
+        for (Finding f : findings) {
+            NotchBar bar = new NotchBar(24, 6);
+            bar.show(f.ratio(), f.verdict());
+            Label words = Ui.label(f.title() + ": " + f.detail().in(units()));
+            words.setTooltip(new javafx.scene.control.Tooltip(f.detail().in(units()) + "\n" + f.remedy()));
+            HBox row = new HBox(8, bar, verdictWord(f), words);
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.getStyleClass().add("remark");
+            remarks.getChildren().add(row);
+        }
     }
 
     private static Label verdictWord(Finding f) {
@@ -211,29 +201,5 @@ public final class FlowPage extends LivePage {
         Ui.verdict(word, f.verdict());
         word.setMinWidth(Region.USE_PREF_SIZE);
         return word;
-    }
-
-    /** What the flow needed would take on this path, and by how much it falls short or is met. */
-    private String sentence(CaseAnswer l) {
-        UnitSystem units = units();
-        String obstacle = l.obstacle(system());
-        if (!obstacle.isEmpty()) {
-            return obstacle;
-        }
-        double need = l.need() * l.factor();
-        ration.flow.FlowAnswer at = l.atNeeded();
-        OptionalDouble wanted = l.pressureWanted(need);
-        OptionalDouble left = at.usable() ? at.headLeft() : OptionalDouble.empty();
-        String flow = units.text(need, Dimension.FLOW);
-        if (wanted.isEmpty() || left.isEmpty()) {
-            return flow + " cannot be drawn along this path.";
-        }
-        double have = left.getAsDouble() * at.weight();
-        double gap = have - wanted.getAsDouble();
-        boolean pumped = l.capacity().pumped() > 0;
-        java.util.function.DoubleFunction<String> words = pa -> pumped ? units.text(pa, Dimension.PRESSURE)
-                : units.text(pa / at.weight(), Dimension.LENGTH);
-        return flow + " on this path leaves " + words.apply(have) + " at the inlet; it wants "
-                + words.apply(wanted.getAsDouble()) + (gap < 0 ? ": short by " : ": to spare ") + words.apply(Math.abs(gap)) + ".";
     }
 }

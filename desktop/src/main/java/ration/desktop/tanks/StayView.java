@@ -134,14 +134,12 @@ final class StayView extends HBox {
         answer = now;
         Condition c = session.shown().get().condition();
         UnitSystem units = session.units().get();
-        sideAngle.setText("nose to the right, " + degrees(c.attitude().pitchDegrees()));
-        behindAngle.setText("bank " + degrees(c.attitude().tiltDegrees()));
-        double volume = volume();
-        Stranded stays = now.body().stranded(c.attitude().gravity().up(), now.feed());
-        double dry = Math.min(volume, stays.volume());
-        usable.setText(units.fineVolume(volume - dry));
-        stranded.setText(units.fineVolume(dry));
-        contents.setText(units.fineVolume(volume));
+        sideAngle.setText("nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
+        behindAngle.setText("bank " + TankFigures.degrees(c.attitude().tiltDegrees()));
+        TankFigures.Held held = held();
+        usable.setText(units.fineVolume(held.usable()));
+        stranded.setText(units.fineVolume(held.stays()));
+        contents.setText(units.fineVolume(held.holds()));
         mapTitle.setText(units.unit(Dimension.VOLUME) == Unit.GALLON ? "gallons, " + now.tank().name() : "litres, "
                 + now.tank().name());
         side.redraw();
@@ -175,10 +173,8 @@ final class StayView extends HBox {
         for (LessLeft.Row r : rows.subList(0, Math.min(3, rows.size()))) {
             int n = less.getChildren().size();
             NotchBar bar = new NotchBar(46, 8);
-            double ratio = r.after().placard() / Math.max(1e-9, r.after().predicted().volume());
-            bar.show(Math.min(1.5, ratio), ration.check.Verdict.atLeast(Math.max(1e-12, r.after().placard()),
-                    Math.max(1e-12, r.after().predicted().volume())));
-            Label figure = Ui.label(session.units().get().fineVolume(r.after().predicted().volume()), "name");
+            bar.show(TankFigures.ratio(r), TankFigures.verdict(r));
+            Label figure = Ui.label(figures().leaves(r), "name");
             Button take = Ui.button("Try", "less-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", leaves " + figure.getText());
             figure.setMinWidth(Region.USE_PREF_SIZE);
@@ -192,13 +188,18 @@ final class StayView extends HBox {
         }
     }
 
-    private double volume() {
-        return Math.min(answer.full(), session.shown().get().condition().contents().getOrDefault(answer.tank().id(), 0.0));
+    private TankFigures figures() {
+        return new TankFigures(answer, session.units().get());
+    }
+
+    private TankFigures.Held held() {
+        Condition c = session.shown().get().condition();
+        return figures().held(c.attitude(), c.contents().getOrDefault(answer.tank().id(), 0.0));
     }
 
     private Picture section(TankSection.From from, double w, double h) {
         return answer == null ? new Picture(w, h, List.of()) : TankSection.draw(answer, session.shown().get().condition()
-                .attitude(), from, volume(), w, h);
+                .attitude(), from, held().holds(), w, h);
     }
 
     private Picture mapPicture(double w, double h) {
@@ -228,9 +229,5 @@ final class StayView extends HBox {
 
     private void look(double pitch, double tilt) {
         session.look(Attitude.ofDegrees("Set by hand", Math.max(-60, Math.min(60, pitch)), Math.max(-60, Math.min(60, tilt))));
-    }
-
-    private static String degrees(double d) {
-        return UnitSystem.figure(d, 1).replaceAll("\\.0$", "") + "\u00b0";
     }
 }

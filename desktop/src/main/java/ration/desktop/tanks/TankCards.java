@@ -1,6 +1,6 @@
 package ration.desktop.tanks;
 
-import java.util.Optional;
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -16,10 +16,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.TankAnswer;
-import ration.assess.WhyTanks;
-import ration.check.Check;
-import ration.check.Finding;
-import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
@@ -29,13 +25,7 @@ import ration.desktop.style.NotchBar;
 import ration.desktop.style.PicturePane;
 import ration.drawing.GaugePicture;
 import ration.drawing.Picture;
-import ration.evidence.TankEvidence;
-import ration.model.Measured;
-import ration.model.Tank;
 import ration.project.Brief;
-import ration.project.Edit;
-import ration.quantity.Dimension;
-import ration.quantity.Quantity;
 import ration.quantity.UnitSystem;
 
 /** Capacity, what the placard must read, the gauge, and what is asked of the tank. */
@@ -101,84 +91,44 @@ final class TankCards extends VBox {
     void show(TankAnswer now) {
         answer = now;
         UnitSystem units = session.units().get();
-        rows(units);
-        double wanted = now.unusable();
-        boolean low = now.verdict() == Verdict.SHORT;
+        TankFigures figures = new TankFigures(now, units);
+        rows(figures);
         placard.getStyleClass().remove("short");
-        if (low) {
+        if (figures.isShort()) {
             placard.getStyleClass().add("short");
         }
-        String says = units.fineVolume(Math.max(0, now.full() - Math.max(wanted, now.placard()))) + " usable, "
-                + units.fineVolume(Math.max(wanted, now.placard())) + " unusable";
-        placard.setText(low ? "Placard must read " + says + "." : "Placard holds: " + says + ".");
+        placard.setText(figures.placard());
         set.getChildren().clear();
-        if (low) {
-            double up = Math.ceil(units.unit(Dimension.VOLUME).fromSi(wanted) * 10 - 1e-9) / 10;
-            Quantity q = Quantity.of(up, units.unit(Dimension.VOLUME));
-            set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(
-                    Edit.onItem("Set unusable fuel of " + now.tank().name(), now.tank().id(), Tank.class,
-                            t -> t.withUnusable(new Measured(q, now.source().word()))))));
-        }
+        figures.wanted().ifPresent(q -> set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(figures.set(q)))));
         gauge.redraw();
-        asked(units);
+        asked.getChildren().clear();
+        figures.asked(session.shown().get().assessment()).forEach(f -> asked.getChildren().add(new FindingBox(f.title().replace(", " + now.tank().name(), ""), f, units)));
     }
 
-    private void rows(UnitSystem units) {
+    private void rows(TankFigures figures) {
         capacity.getChildren().clear();
-        TankEvidence e = answer.evidence();
-        int n = 0;
-        add(n++, Ui.label("Capacity", "page-title"), "", "", false);
-        add(n++, Ui.label("Total"), "by shape", units.fineVolume(answer.body().solid().volume()), !answer.body()
-                .calibration().measured());
-        if (answer.body().calibration().measured()) {
-            add(n++, null, "by fills, " + lastDate(e), units.fineVolume(answer.body().capacity()), true);
-        }
-        if (answer.tank().fitout().filler().isPresent()) {
-            add(n++, null, "to the filler", units.fineVolume(answer.full()), false);
-        }
-        rule(n++);
-        add(n++, Ui.label("Unusable"), "predicted", units.fineVolume(answer.predicted().volume()),
-                answer.source() == TankAnswer.Source.PREDICTED);
-        Optional<TankEvidence.Drained> drained = answer.drainedThere().or(() -> e.drained().stream().max(
-                java.util.Comparator.comparingDouble(TankEvidence.Drained::largest)));
-        Optional<TankAnswer.Carried> carried = answer.carried();
-        bar.show(Math.min(1.5, answer.ratio()), answer.verdict());
+        bar.show(figures.ratio(), answer.verdict());
         Ui.verdict(verdict, answer.verdict());
         VBox state = new VBox(4, bar, verdict);
-        String how = drained.isEmpty() ? "not drained yet" : answer.drainedThere().isPresent() ? "drained, " + drained.get().date()
-                : "drained elsewhere";
-        add(n++, state, how, drained.map(d -> units.fineVolume(d.largest())).orElse("\u2013"), answer.source()
-                == TankAnswer.Source.DRAINED);
-        GridPane.setRowSpan(state, carried.isPresent() ? 4 : 3);
-        if (carried.isPresent()) {
-            TankAnswer here = answer;
-            boolean governs = answer.source() == TankAnswer.Source.LIKELY;
-            add(n++, null, "likely here, \u00d7 " + ration.quantity.UnitSystem.figure(carried.get().ratio(), 2), new Figure("tank-likely",
-                    governs ? "name" : "figure").show(units.fineVolume(carried.get().likely()), governs ? Optional.of(() ->
-                    WhyTanks.unusable(here)) : Optional.empty()));
+        capacity.add(Ui.label("Capacity", "page-title"), 0, 0);
+        int row = 1;
+        for (TankFigures.Line l : figures.capacity()) {
+            add(row++, Ui.label(l.what()), l);
         }
-        Optional<Measured> published = answer.tank().fitout().published();
-        add(n++, null, "published", published.map(m -> units.fineVolume(m.si())).orElse("\u2013"), answer.source()
-                == TankAnswer.Source.PUBLISHED);
-        add(n++, null, "placard", units.fineVolume(answer.placard()), false);
-        rule(n++);
-        TankAnswer shown = answer;
-        add(n, Ui.label("Usable", "bold"), "full less the largest", new Figure("tank-usable", "name").show(units.fineVolume(
-                answer.usable()), Optional.of(() -> WhyTanks.usable(shown))));
+        capacity.add(Ui.rule(), 0, row++, 3, 1);
+        List<TankFigures.Line> unusable = figures.unusable();
+        capacity.add(state, 0, row + 1, 1, unusable.size() - 1);
+        for (TankFigures.Line l : unusable) {
+            add(row++, l.what().isEmpty() ? null : Ui.label(l.what()), l);
+        }
+        capacity.add(Ui.rule(), 0, row++, 3, 1);
+        add(row, Ui.label(figures.usable().what(), "bold"), figures.usable());
     }
 
-    private static String lastDate(TankEvidence e) {
-        return java.util.stream.Stream.concat(e.fills().stream(), e.tops().stream()).map(t -> t.by().date()).max(
-                String::compareTo).orElse("");
-    }
-
-    private void add(int row, Node what, String how, String figure, boolean governs) {
-        add(row, what, how, new Figure("", governs ? "name" : "figure").show(figure, Optional.empty()));
-    }
-
-    private void add(int row, Node what, String how, Figure value) {
+    private void add(int row, Node what, TankFigures.Line l) {
+        Figure value = new Figure(l.id(), l.governs() ? "name" : "figure").show(l.figure(), l.why());
         value.setMinWidth(Region.USE_PREF_SIZE);
-        Label words = Ui.label(how, "soft");
+        Label words = Ui.label(l.how(), "soft");
         words.setMinWidth(Region.USE_PREF_SIZE);
         GridPane.setHalignment(value, javafx.geometry.HPos.RIGHT);
         if (what != null) {
@@ -186,21 +136,6 @@ final class TankCards extends VBox {
         }
         capacity.add(words, 1, row);
         capacity.add(value, 2, row);
-    }
-
-    private void rule(int row) {
-        Region line = Ui.rule();
-        capacity.add(line, 0, row, 3, 1);
-    }
-
-    private void asked(UnitSystem units) {
-        asked.getChildren().clear();
-        for (Finding f : session.shown().get().assessment().findings()) {
-            if ((f.topic() == Check.Topic.TANKS || f.topic() == Check.Topic.HANGAR) && (f.item().equals(answer.tank().id())
-                    || f.check() == Check.TANK_RESERVE)) {
-                asked.getChildren().add(new FindingBox(f.title().replace(", " + answer.tank().name(), ""), f, units));
-            }
-        }
     }
 
     private Picture gaugePicture(double w, double h) {

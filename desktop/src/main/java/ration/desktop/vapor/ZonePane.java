@@ -1,7 +1,9 @@
 package ration.desktop.vapor;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -68,9 +70,8 @@ final class ZonePane extends VBox {
         box.setId("zone-" + item.id());
         box.setAccessibleText("Where " + item.name() + " stands");
         box.valueProperty().addListener((o, was, now) -> {
-            int n = words.indexOf(now);
-            session.apply(Edit.of("Place " + item.name(), p -> p.with(n <= 0 ? p.heat().withoutZone(item.id())
-                    : p.heat().withZone(item.id(), Zone.values()[n - 1]))));
+            Optional<Zone> at = Arrays.stream(Zone.values()).filter(z -> z.label().equals(now)).findFirst();
+            session.apply(Edit.of("Place " + item.name(), p -> p.with(at.map(z -> p.heat().withZone(item.id(), z)).orElseGet(() -> p.heat().withoutZone(item.id())))));
         });
         return box;
     }

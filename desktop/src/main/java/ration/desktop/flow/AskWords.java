@@ -1,0 +1,60 @@
+package ration.desktop.flow;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.ask.HowSteep;
+import ration.ask.WhichTank;
+import ration.condition.Condition;
+import ration.drawing.SteepPicture;
+import ration.model.Item;
+import ration.project.Project;
+import ration.quantity.Dimension;
+import ration.quantity.UnitSystem;
+
+/** What the answers to the page's questions say, before any of it is a node. */
+record AskWords(Project project, Condition condition, UnitSystem units) {
+
+    /** A logarithm of flows so small that they are alike. */
+    private static final double ALIKE = 0.005;
+
+    /** A tank in words: what it gives, its share, and the heights that make it. */
+    record Row(String tank, String gives, String share, String height, String vent, String lost) {
+    }
+
+    String steep(Optional<HowSteep> found) {
+        return found.map(s -> SteepPicture.words(s, project.brief().envelope(), units) + " Wings level, " + condition.engine().power().label().toLowerCase(Locale.ROOT)
+                + " power, the other tanks as they are.").orElse("Not shown: no tank feeds with the handles so.");
+    }
+
+    List<Row> rows(WhichTank w) {
+        return w.tanks().stream().map(s -> new Row(name(s.tank()), units.text(s.flow(), Dimension.FLOW), UnitSystem.figure(100 * s.share(), 0) + " %", units.text(s.height(),
+                Dimension.LENGTH), units.text(s.vent(), Dimension.LENGTH), units.text(s.loss(), Dimension.LENGTH))).toList();
+    }
+
+    /** Why the first gives more than the second, by shares, and what lean evens them. */
+    String which(Optional<WhichTank> found) {
+        if (found.isEmpty()) {
+            return "With the handles so no two tanks are open to the engine at once.";
+        }
+        WhichTank w = found.get();
+        String a = name(w.tanks().get(0).tank());
+        String b = name(w.tanks().get(1).tank());
+        String lead = w.shares().map(s -> Math.abs(s.all()) < ALIKE ? a + " and " + b + " give alike" : a + " gives " + percent(s.all()) + " more than " + b + ": " + percent(s.height())
+                + " by the height of its fuel, " + percent(s.vent()) + " by its vent, " + percent(s.line()) + " by its line").orElse("Fuel runs from " + a + " into " + b);
+        return lead + ". " + (w.evens().isPresent() ? lean(w.evens().getAsDouble()) + ", and both give alike." : "No lean within " + WhichTank.MOST_LEAN + "\u00b0 evens them.");
+    }
+
+    /** By how much more, of a logarithm of a ratio. */
+    static String percent(double logarithm) {
+        return UnitSystem.figure(100 * (Math.exp(logarithm) - 1), 0) + " %";
+    }
+
+    static String lean(double degrees) {
+        return (Math.abs(degrees) < 0.1 ? "Less than 0.1" : UnitSystem.figure(Math.abs(degrees), 1)) + "\u00b0 more " + (degrees > 0 ? "right" : "left") + " side down";
+    }
+
+    private String name(String tank) {
+        return project.system().item(tank).map(Item::name).orElse(tank);
+    }
+}

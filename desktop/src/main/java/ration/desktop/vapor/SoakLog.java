@@ -1,0 +1,201 @@
+package ration.desktop.vapor;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import ration.drawing.SoakPicture.Logged;
+import ration.file.LogTable;
+import ration.heat.HeatFigure;
+import ration.heat.Soak;
+import ration.heat.SoakFit;
+import ration.model.Measured;
+import ration.project.Edit;
+import ration.quantity.Quantity;
+import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
+import ration.vapor.SoakPath;
+
+/**
+ * The log that lies over the predicted soak, and the run before it. Immutable.
+ *
+ * @param name    of the log's file
+ * @param logged  its readings after shutdown; none while no log lies there
+ * @param earlier those of the run before a change
+ * @param fit     figures that make the prediction lie on it, once they were asked for
+ * @param said    what is said of it
+ */
+record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<SoakFit> fit, String said) {
+
+    static final SoakLog NONE = new SoakLog("", List.of(), List.of(), Optional.empty(), "");
+
+    /** What a column is where it is no part. */
+    static final String NO_PART = "\u2013";
+    static final String TIME = "time";
+    static final List<String> UNITS = List.of("\u00b0C", "\u00b0F", "K", "s", "min");
+    private static final int ON_SCREEN = 4000;
+
+    SoakLog {
+        logged = List.copyOf(logged);
+        earlier = List.copyOf(earlier);
+    }
+
+    /**
+     * What a column is taken for.
+     *
+     * @param is a part's name, the time, or no part
+     * @param in its unit
+     */
+    record Meaning(String is, String in) {
+    }
+
+    /** What the columns of a table likely are: the first that looks like one is the time, others belong to parts whose names share a word with theirs. */
+    static List<Meaning> guess(LogTable table, List<SoakPath> parts) {
+        List<Meaning> all = new ArrayList<>();
+        boolean timed = false;
+        for (LogTable.Column c : table.columns()) {
+            boolean time = !timed && (c.clock() || c.name().toLowerCase(Locale.ROOT).matches(".*(time|zeit|sec|min|elapsed).*") || c.unit().filter(u -> u == Unit.SECOND
+                    || u == Unit.MINUTE).isPresent());
+            timed |= time;
+            all.add(new Meaning(time ? TIME : part(c.name(), parts), c.unit().map(Unit::symbol).filter(UNITS::contains).orElse(time ? "s" : "\u00b0C")));
+        }
+        return all;
+    }
+
+    private static String part(String column, List<SoakPath> parts) {
+        String lower = column.toLowerCase(Locale.ROOT);
+        return parts.stream().map(SoakPath::name).filter(n -> Arrays.stream(n.toLowerCase(Locale.ROOT).split("\\s+")).anyMatch(w -> w.length() > 2 && lower.contains(w))).findFirst()
+                .orElse(NO_PART);
+    }
+
+    /** The times of a table, in minutes after the engine was stopped. */
+    private record Clock(double[] values, double zero, double scale, double stopped) {
+        double minutes(int row) {
+            return (values[row] - zero) * scale - stopped;
+        }
+    }
+
+    /**
+     * A log laid over it.
+     *
+     * @param as      what its columns are
+     * @param stopped minutes of the log after which the engine was stopped, as entered
+     * @throws IllegalArgumentException with a sentence where something is not said, or nothing lies after shutdown
+     */
+    SoakLog laid(String file, LogTable table, List<Meaning> as, String stopped, List<SoakPath> parts) {
+        int time = IntStream.range(0, as.size()).filter(i -> TIME.equals(as.get(i).is())).findFirst().orElseThrow(() -> new IllegalArgumentException("Say which column is the time."));
+        double[] values = table.columns().get(time).values();
+        Clock clock = new Clock(values, Arrays.stream(values).filter(v -> !Double.isNaN(v)).findFirst().orElse(0), as.get(time).in().equals("min") ? 1 : 1.0 / 60, Quantity.parse(stopped,
+                Unit.MINUTE).si() / 60);
+        List<Logged> all = new ArrayList<>();
+        StringBuilder running = new StringBuilder();
+        for (int i = 0; i < as.size(); i++) {
+            Optional<SoakPath> part = named(parts, as.get(i).is());
+            if (part.isPresent()) {
+                Unit unit = Unit.named(as.get(i).in()).orElse(Unit.CELSIUS);
+                double[] column = table.columns().get(i).values();
+                all.add(readings(part.get().item(), clock, column, unit));
+                running.append(running(part.get(), clock, column, unit));
+            }
+        }
+        if (all.isEmpty()) {
+            throw new IllegalArgumentException("Say which part at least one column belongs to.");
+        }
+        String ran = running.isEmpty() ? "" : " While it ran, at most:" + running.substring(0, running.length() - 1) + ".";
+        return new SoakLog(file, all, earlier, Optional.empty(), differences(all, parts) + ran);
+    }
+
+    private static Optional<SoakPath> named(List<SoakPath> parts, String name) {
+        return parts.stream().filter(p -> p.name().equals(name)).findFirst();
+    }
+
+    private static SoakPath of(List<SoakPath> parts, Logged l) {
+        return parts.stream().filter(x -> x.item().equals(l.item())).findFirst().orElseThrow(() -> new IllegalArgumentException(
+                "A part that was logged is no longer on the path: lay the log over it again."));
+    }
+
+    /** Idle, run up and climb: the hottest of a channel before shutdown, beside what is predicted at this power; empty where nothing was logged then. */
+    private static String running(SoakPath part, Clock clock, double[] values, Unit unit) {
+        OptionalDouble most = IntStream.range(0, values.length).filter(r -> clock.minutes(r) < 0 && !Double.isNaN(values[r])).mapToDouble(r -> unit.toSi(values[r])).max();
+        return most.isEmpty() ? "" : " " + part.name() + " " + celsius(most.getAsDouble()) + " \u00b0C, predicted at this power " + celsius(part.soak().at(0)) + ";";
+    }
+
+    /** Readings after shutdown, thinned to what a fit and a screen need. */
+    private static Logged readings(String item, Clock clock, double[] values, Unit unit) {
+        List<double[]> good = new ArrayList<>();
+        for (int r = 0; r < values.length; r++) {
+            double m = clock.minutes(r);
+            if (m >= 0 && m <= SoakPath.LENGTH / 60 && !Double.isNaN(values[r])) {
+                good.add(new double[] {m, unit.toSi(values[r])});
+            }
+        }
+        if (good.size() < 2) {
+            throw new IllegalArgumentException("No readings lie within 40 minutes after the engine was stopped: check when that was, and the unit of the time.");
+        }
+        int step = Math.max(1, good.size() / ON_SCREEN);
+        List<double[]> kept = IntStream.range(0, good.size()).filter(i -> i % step == 0).mapToObj(good::get).toList();
+        return new Logged(item, kept.stream().mapToDouble(g -> g[0]).toArray(), kept.stream().mapToDouble(g -> g[1]).toArray());
+    }
+
+    private String differences(List<Logged> now, List<SoakPath> parts) {
+        List<String> off = new ArrayList<>();
+        StringBuilder then = new StringBuilder();
+        for (Logged l : now) {
+            SoakPath p = of(parts, l);
+            double squares = IntStream.range(0, l.minutes().length).mapToDouble(i -> Math.pow(p.soak().at(60 * l.minutes()[i]) - l.kelvin()[i], 2)).sum();
+            off.add(p.name() + " " + UnitSystem.figure(Math.sqrt(squares / l.minutes().length), 1) + " K");
+            earlier.stream().filter(e -> e.item().equals(l.item())).forEach(e -> then.append(" ").append(p.name()).append(" reached ").append(hottest(l)).append(" \u00b0C, ").append(hottest(
+                    e)).append(" \u00b0C in the earlier run."));
+        }
+        return "Predicted against logged, root mean square: " + String.join("; ", off) + "." + then;
+    }
+
+    private static String hottest(Logged l) {
+        return celsius(Arrays.stream(l.kelvin()).max().orElse(0));
+    }
+
+    private static String celsius(double kelvin) {
+        return UnitSystem.figure(Unit.CELSIUS.fromSi(kelvin), 1);
+    }
+
+    /** The same, and this is said of it. */
+    SoakLog saying(String words) {
+        return new SoakLog(name, logged, earlier, fit, words);
+    }
+
+    /** Kept as the run before a change. */
+    SoakLog kept() {
+        return new SoakLog(name, List.of(), logged, Optional.empty(), "Lay the run after the change over it.");
+    }
+
+    /** With the figures that make the prediction lie on it; without, and why, where none do. */
+    SoakLog fitted(List<SoakPath> parts) {
+        try {
+            SoakFit found = SoakFit.of(logged.stream().map(l -> channel(of(parts, l).soak(), l)).toList());
+            return new SoakLog(name, logged, earlier, Optional.of(found), "Fitted: the soak rises " + UnitSystem.figure(found.soakOver(), 0) + " \u00b0C over outside and fades in "
+                    + UnitSystem.figure(found.fade() / 60, 0) + " min; fit error " + UnitSystem.figure(found.error(), 1) + " K.");
+        } catch (IllegalArgumentException e) {
+            return new SoakLog(name, logged, earlier, Optional.empty(), e.getMessage());
+        }
+    }
+
+    private static SoakFit.Channel channel(Soak s, Logged l) {
+        return new SoakFit.Channel(new Soak(s.outside(), s.startOver(), s.soakOver(), s.fade(), s.lag(), l.kelvin()[0]), Arrays.stream(l.minutes()).map(m -> 60 * m).toArray(), l.kelvin());
+    }
+
+    /**
+     * The fitted figures taken over into the document.
+     *
+     * @throws IllegalArgumentException where such a soak cannot be
+     */
+    Edit taken() {
+        SoakFit found = fit.orElseThrow();
+        String by = "fitted, " + name;
+        Measured over = HeatFigure.BAY_SOAK_OVER.checked(new Measured(Quantity.of(Math.round(found.soakOver() * 10) / 10.0, Unit.CELSIUS), by));
+        Measured fade = HeatFigure.SOAK_FADE.checked(new Measured(Quantity.of(Math.round(found.fade() / 6) / 10.0, Unit.MINUTE), by));
+        return Edit.of("Take fitted soak", p -> p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, over).with(HeatFigure.SOAK_FADE, fade)));
+    }
+}
