@@ -1,6 +1,7 @@
 package ration.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,6 +11,9 @@ import java.util.Set;
 
 /** Where a plane meets the faces of a closed solid. */
 final class Cut {
+
+    /** A face this near a place is asked whether it lies there, m. */
+    private static final double NEAR = 1e-6;
 
     /** An edge in either direction. */
     private record Edge(Point3 a, Point3 b) {
@@ -34,16 +38,19 @@ final class Cut {
     }
 
     /**
-     * Water line of the lowest of these faces straight over or under a place; infinite beside them. Where the plane of the station
-     * meets each face, without joining that to loops.
+     * Water lines of the lowest of these faces straight over or under places in a row; infinite beside them. Where the plane of the
+     * station meets each face, without joining that to loops.
      */
-    static double floorAt(List<List<Point3>> faces, double station, double buttLine) {
+    static double[] floorAt(List<List<Point3>> faces, double station, double... buttLines) {
         double plane = station + 1e-9;
-        double least = Double.POSITIVE_INFINITY;
+        double[] least = new double[buttLines.length];
+        Arrays.fill(least, Double.POSITIVE_INFINITY);
+        List<Point3> crossed = new ArrayList<>();
         for (List<Point3> face : faces) {
-            List<Point3> crossed = new ArrayList<>(2);
+            crossed.clear();
             Point3 p = face.get(face.size() - 1);
-            for (Point3 q : face) {
+            for (int i = 0; i < face.size(); i++) {
+                Point3 q = face.get(i);
                 double hp = p.x() - plane;
                 double hq = q.x() - plane;
                 if (hp <= 0 != hq <= 0) {
@@ -57,14 +64,49 @@ final class Cut {
                 crossed.sort(Comparator.comparingDouble(along::dot));
             }
             for (int i = 0; i + 1 < crossed.size(); i += 2) {
-                Point3 a = crossed.get(i);
-                Point3 b = crossed.get(i + 1);
-                if (a.y() <= buttLine != b.y() <= buttLine) {
-                    least = Math.min(least, a.z() + (buttLine - a.y()) / (b.y() - a.y()) * (b.z() - a.z()));
-                }
+                lower(least, buttLines, crossed.get(i), crossed.get(i + 1));
             }
         }
         return least;
+    }
+
+    /** The same at every one of these stations. */
+    static double[][] floorsAt(List<List<Point3>> faces, double[] stations, double[] buttLines) {
+        List<List<Point3>> near = new ArrayList<>();
+        for (List<Point3> face : faces) {
+            if (meets(face, stations, buttLines)) {
+                near.add(face);
+            }
+        }
+        double[][] floors = new double[stations.length][];
+        for (int i = 0; i < stations.length; i++) {
+            floors[i] = floorAt(near, stations[i], buttLines);
+        }
+        return floors;
+    }
+
+    /** Whether a face can lie over or under a place of a grid, whose lines are in order. */
+    private static boolean meets(List<Point3> face, double[] stations, double[] buttLines) {
+        double front = Double.POSITIVE_INFINITY;
+        double back = Double.NEGATIVE_INFINITY;
+        double left = Double.POSITIVE_INFINITY;
+        double right = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < face.size(); i++) {
+            Point3 p = face.get(i);
+            front = Math.min(front, p.x());
+            back = Math.max(back, p.x());
+            left = Math.min(left, p.y());
+            right = Math.max(right, p.y());
+        }
+        return front - NEAR <= stations[stations.length - 1] && back + NEAR >= stations[0] && left - NEAR <= buttLines[buttLines.length - 1] && right + NEAR >= buttLines[0];
+    }
+
+    private static void lower(double[] least, double[] buttLines, Point3 a, Point3 b) {
+        for (int k = 0; k < buttLines.length; k++) {
+            if (a.y() <= buttLines[k] != b.y() <= buttLines[k]) {
+                least[k] = Math.min(least[k], a.z() + (buttLines[k] - a.y()) / (b.y() - a.y()) * (b.z() - a.z()));
+            }
+        }
     }
 
     /** Loops, in no particular order; corners on the plane are taken to lie a hair beyond it. */

@@ -26,10 +26,23 @@ final class FacetedSolid implements Solid {
     private final double volume;
     private final Map<Side, double[]> sides = new ConcurrentHashMap<>();
 
-    FacetedSolid(List<List<Point3>> faces) {
-        this.faces = faces.stream().map(List::copyOf).toList();
-        checkClosed(this.faces);
-        int count = this.faces.stream().mapToInt(f -> f.size() - 2).sum();
+    /** @throws IllegalArgumentException where the faces leave a gap, or hold nothing */
+    static FacetedSolid closed(List<List<Point3>> faces) {
+        checkClosed(faces);
+        return new FacetedSolid(faces);
+    }
+
+    /** @param faces that close */
+    private FacetedSolid(List<List<Point3>> faces) {
+        List<List<Point3>> own = new ArrayList<>(faces.size());
+        for (List<Point3> face : faces) {
+            own.add(List.copyOf(face));
+        }
+        this.faces = List.copyOf(own);
+        int count = 0;
+        for (List<Point3> face : own) {
+            count += face.size() - 2;
+        }
         triangles = new double[count * TRIANGLE];
         int at = 0;
         for (List<Point3> face : this.faces) {
@@ -130,7 +143,7 @@ final class FacetedSolid implements Solid {
             skin(turned.get(i), turned.get(i + 1), faces);
         }
         faces.add(turned.get(turned.size() - 1));
-        return new FacetedSolid(faces);
+        return new FacetedSolid(faces); // closed by the way it is made: neighbours share every edge
     }
 
     private static Point3 centre(List<Point3> ring) {

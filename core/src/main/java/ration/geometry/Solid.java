@@ -48,7 +48,7 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
      * @throws IllegalArgumentException with the reason where they close no solid
      */
     static Solid faceted(List<List<Point3>> faces) {
-        return new FacetedSolid(faces);
+        return FacetedSolid.closed(faces);
     }
 
     /** Whether its skin is curved. */
@@ -81,8 +81,19 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
 
     /** Water line of its lowest skin straight over or under a place; empty beside it. */
     default OptionalDouble floorAt(double station, double buttLine) {
-        double least = Cut.floorAt(faces(), station, buttLine);
+        double least = Cut.floorAt(faces(), station, buttLine)[0];
         return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(least);
+    }
+
+    /**
+     * The same over a grid; infinite beside it.
+     *
+     * @param stations  in order
+     * @param buttLines in order
+     * @return by station, then by butt line
+     */
+    default double[][] floorsAt(double[] stations, double[] buttLines) {
+        return Cut.floorsAt(faces(), stations, buttLines);
     }
 
     /** The level, metres along up, under which this volume lies; clamped to empty and full. */

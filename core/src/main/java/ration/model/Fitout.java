@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
@@ -152,11 +151,11 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
         Solid solid(Solid shell) {
             double[] xs = lines(shell, true);
             double[] ys = lines(shell, false);
-            double[][] lid = new double[xs.length][ys.length];
+            double[][] lid = shell.floorsAt(xs, ys);
             double low = floor.point().z();
             for (int i = 0; i < xs.length; i++) {
                 for (int k = 0; k < ys.length; k++) {
-                    lid[i][k] = floorOver(shell, xs[i], ys[k], low);
+                    hangs(lid[i][k], xs[i], ys[k], low);
                 }
             }
             List<List<Point3>> faces = new ArrayList<>();
@@ -207,14 +206,19 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
         }
 
         private static double floorOver(Solid shell, double x, double y, double low) {
-            OptionalDouble skin = shell.floorAt(x, y);
-            if (skin.isEmpty() || !(skin.getAsDouble() > low + 1e-6)) {
+            double skin = shell.floorAt(x, y).orElse(Double.POSITIVE_INFINITY);
+            hangs(skin, x, y, low);
+            return skin;
+        }
+
+        /** Throws where no floor lies over its own. */
+        private static void hangs(double skin, double x, double y, double low) {
+            if (!(skin > low + 1e-6) || Double.isInfinite(skin)) {
                 Place at = Place.estimated(new Point3(x, y, low));
                 throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
                         + at.station().quantity().shown() + ", butt line " + at.buttLine().quantity().shown()
                         + " meets no floor above it.");
             }
-            return skin.getAsDouble();
         }
 
         /** Where its lid may bend: its walls, the corners of the shell between them, and close steps under a round shell. */
@@ -227,8 +231,8 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
                 all.add(at);
             }
             for (List<Point3> face : shell.round() ? List.<List<Point3>>of() : shell.faces()) {
-                for (Point3 p : face) {
-                    double at = stations ? p.x() : p.y();
+                for (int i = 0; i < face.size(); i++) {
+                    double at = stations ? face.get(i).x() : face.get(i).y();
                     if (Math.abs(at - middle) < half - 1e-6 && all.size() < MOST_LINES) {
                         all.add(at);
                     }

@@ -25,6 +25,8 @@ public final class FuelSystem {
     private final List<Tank> tanks;
     private final Optional<EngineInlet> inlet;
     private final Map<String, Double> shifts;
+    /** Where every port is, once it was asked for; two threads that ask at once find the same. */
+    private volatile Map<PortRef, Point3> points;
     private final Map<Class<?>, Object> derived = new java.util.concurrent.ConcurrentHashMap<>();
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
@@ -120,17 +122,39 @@ public final class FuelSystem {
 
     /** Where a port is, in aircraft axes; empty if there is no such port. */
     public Optional<Point3> point(PortRef port) {
-        Item i = byId.get(port.item());
-        if (i == null || !i.ports().contains(port.port())) {
-            return Optional.empty();
+        Map<PortRef, Point3> known = points;
+        if (known == null) {
+            known = placed();
+            points = known;
         }
-        if (i instanceof Tank tank) {
-            return tank.placeOf(port.port()).map(Place::point);
+        return Optional.ofNullable(known.get(port));
+    }
+
+    private Map<PortRef, Point3> placed() {
+        Map<PortRef, Point3> all = new java.util.HashMap<>();
+        for (Item i : byId.values()) {
+            if (i instanceof Tank tank) {
+                tank.outlets().forEach(o -> put(all, i, o.name(), o.place().point()));
+                tank.returns().forEach(r -> put(all, i, r.name(), r.place().point()));
+            } else if (i instanceof Header header) {
+                header.ports().forEach(p -> put(all, i, p, header.place().point().plus(new Point3(0, 0, header.rise(p)))));
+            } else if (i instanceof Fitted fitted) {
+                fitted.ports().forEach(p -> put(all, i, p, fitted.place().point()));
+            }
         }
-        if (i instanceof Header header) {
-            return Optional.of(header.place().point().plus(new Point3(0, 0, header.rise(port.port()))));
+        return all;
+    }
+
+    /** Of ports called alike the first counts. */
+    private static void put(Map<PortRef, Point3> all, Item item, String port, Point3 at) {
+        if (called(item, port)) {
+            all.putIfAbsent(new PortRef(item.id(), port), at);
         }
-        return i instanceof Fitted fitted ? Optional.of(fitted.place().point()) : Optional.empty();
+    }
+
+    /** Whether a port can be spoken of: in a damaged system it may have no name. */
+    private static boolean called(Item item, String port) {
+        return !item.id().isBlank() && !port.isBlank();
     }
 
     /** Ports that no run reaches. */
@@ -143,9 +167,8 @@ public final class FuelSystem {
         List<PortRef> open = new ArrayList<>();
         for (Item item : items) {
             for (String port : item.ports()) {
-                PortRef ref = new PortRef(item.id(), port);
-                if (!taken.contains(ref)) {
-                    open.add(ref);
+                if (called(item, port) && !taken.contains(new PortRef(item.id(), port))) {
+                    open.add(new PortRef(item.id(), port));
                 }
             }
         }

@@ -1,8 +1,8 @@
 package ration.model;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import ration.geometry.Solid;
 
 /**
@@ -65,8 +65,10 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
 
     @Override
     public List<String> ports() {
-        return Stream.concat(outlets.stream().map(Outlet::name), returns.stream().map(Entry::name))
-                .toList();
+        List<String> all = new ArrayList<>(outlets.size() + returns.size());
+        outlets.forEach(o -> all.add(o.name()));
+        returns.forEach(r -> all.add(r.name()));
+        return all;
     }
 
     /** Where a port of either kind is. */

@@ -1,6 +1,7 @@
 package ration.model;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
@@ -9,6 +10,10 @@ import ration.quantity.Unit;
 
 /** What is wrong or missing in a tank: its shape, what is fitted to it, its ports and its vent. */
 final class TankValidation {
+
+    /** More than any aircraft carries, m3. */
+    private static final double MOST_VOLUME = 50;
+    private static final List<Point3> AXES = List.of(new Point3(1, 0, 0), new Point3(0, 1, 0), new Point3(0, 0, 1));
 
     private final Validation to;
 
@@ -20,8 +25,7 @@ final class TankValidation {
     void tank(Tank tank) {
         try {
             Solid solid = tank.solid();
-            if (!(solid.volume() < 50) || Math.abs(tank.shape().left()) > Validation.FAR || Math.abs(tank.shape().right()) > Validation.FAR
-                    || tank.shape().section().stream().anyMatch(p -> Math.abs(p.x()) > Validation.FAR || Math.abs(p.z()) > Validation.FAR)) {
+            if (!(solid.volume() < MOST_VOLUME) || far(solid)) {
                 to.block(tank.id(), "Shape", "The tank is larger or further away than any aircraft.",
                         "Check the figures and their units.");
             }
@@ -60,6 +64,15 @@ final class TankValidation {
                 to.block(tank.id(), "Return", "Two ports are called " + entry.name() + ".", "Rename one.");
             }
         }
+    }
+
+    private static boolean far(Solid solid) {
+        for (Point3 axis : AXES) {
+            if (solid.lowest(axis) < -Validation.FAR || solid.highest(axis) > Validation.FAR) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void ribsInside(Tank tank, Solid solid) {

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import ration.geometry.Point3;
 
 /** A checklist over a system that collects everything wrong or missing, each with what to do. */
@@ -17,7 +16,7 @@ public final class Validation {
     static final double FAR = 100;
     /** No pressure in a light fuel system comes near this, Pa. */
     private static final double MOST_PRESSURE = 6.9e6;
-    private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9-]{0,60}");
+    private static final int LONGEST_ID = 61;
 
     private final FuelSystem system;
     private final List<Problem> problems = new ArrayList<>();
@@ -44,13 +43,24 @@ public final class Validation {
             if (!seen.add(item.id())) {
                 block(item.id(), Problem.ID, "Two items are called " + item.id() + ".", "Give one of them another id.");
             }
-            if (!ID.matcher(item.id()).matches()) {
+            if (!spelt(item.id())) {
                 block(item.id(), Problem.ID, "The id may hold letters, digits and dashes only.", "Shorten or respell it.");
             }
             if (item.name().isBlank()) {
                 miss(item.id(), "Name", "It has no name.", "Name it as you would in the hangar.");
             }
         }
+    }
+
+    /** Letters and digits, and dashes but at the start: asked of every part with every draw of a figure, so without a pattern. */
+    private static boolean spelt(String id) {
+        for (int i = 0; i < id.length(); i++) {
+            char c = id.charAt(i);
+            if (!(c >= 'A' && c <= 'Z' || c >= 'a' && c <= 'z' || c >= '0' && c <= '9' || c == '-' && i > 0)) {
+                return false;
+            }
+        }
+        return !id.isEmpty() && id.length() <= LONGEST_ID;
     }
 
     private void item(Item item) {

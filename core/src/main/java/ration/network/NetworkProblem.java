@@ -25,13 +25,13 @@ public record NetworkProblem(Fluid fluid, double gravity, FrictionLaw law, List<
         if (!(gravity >= 0 && gravity < 1e3)) {
             throw new IllegalArgumentException("Gravity must be zero or more");
         }
-        Set<String> seen = new HashSet<>();
+        Set<String> seen = new HashSet<>(2 * nodes.size());
         for (Node node : nodes) {
             if (!seen.add(node.id())) {
                 throw new IllegalArgumentException("Two nodes are called " + node.id());
             }
         }
-        Set<String> names = new HashSet<>();
+        Set<String> names = new HashSet<>(2 * links.size());
         for (Link link : links) {
             if (!names.add(link.id())) {
                 throw new IllegalArgumentException("Two links are called " + link.id());

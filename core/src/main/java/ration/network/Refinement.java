@@ -2,7 +2,6 @@ package ration.network;
 
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /**
  * The last digits of an answer. Newton's pressures come out of one system of equations in which a joint conducts ten
@@ -21,8 +20,10 @@ final class Refinement {
             laws[e].at(firstFlow[e], drop);
             slope[e] = drop.slope;
         }
-        return IntStream.range(0, laws.length).boxed().sorted(Comparator.comparingDouble(e -> slope[e])).mapToInt(e -> e)
-                .toArray();
+        Integer[] order = new Integer[laws.length];
+        Arrays.setAll(order, e -> e);
+        Arrays.sort(order, Comparator.comparingDouble(e -> slope[e]));
+        return Arrays.stream(order).mapToInt(e -> e).toArray();
     }
 
     private final Attempt a;

@@ -85,23 +85,40 @@ public record Chance(int samples, int shorts, double low, double middle, double 
     /**
      * What is drawn of one part: read off it once, since every sample asks for the same.
      *
-     * @param item   as it stands
-     * @param fields its figures that are drawn
+     * @param item  as it stands
+     * @param drawn its figures that are drawn
      */
-    private record Figures(Item item, List<Field> fields) {
+    private record Figures(Item item, List<Figure> drawn) {
 
         static Figures of(Item item) {
             boolean pump = item.only(Pump.class).isPresent();
             return new Figures(item, FieldSheet.of(item).stream().filter(f -> f.unit().dimension() == Dimension.LENGTH
-                    || f.unit().dimension() == Dimension.PRESSURE && !pump).toList());
+                    || f.unit().dimension() == Dimension.PRESSURE && !pump).map(f -> Figure.of(f, f.get().apply(item))).toList());
         }
 
         Item drawn(SplittableRandom random) {
             Item out = item.only(Pump.class).<Item>map(p -> Chance.drawn(p, random)).orElse(item);
-            for (Field f : fields) {
-                out = f.with().apply(out, Chance.drawn(f.get().apply(out), random));
+            for (Figure f : drawn) {
+                out = f.field.with().apply(out, f.drawn(random));
             }
             return out;
+        }
+    }
+
+    /**
+     * One figure.
+     *
+     * @param deviation one standard deviation, SI
+     */
+    private record Figure(Field field, Measured as, double deviation) {
+
+        static Figure of(Field field, Measured as) {
+            return new Figure(field, as, Tolerances.of(as) / 2);
+        }
+
+        Measured drawn(SplittableRandom random) {
+            double si = as.si() + Chance.deviation(random) * deviation;
+            return as.with(Quantity.ofSi(as.si() > 0 ? Math.max(si, 0.05 * as.si()) : si, as.quantity().unit()));
         }
     }
 
@@ -126,13 +143,6 @@ public record Chance(int samples, int shorts, double low, double middle, double 
         } catch (IllegalArgumentException e) {
             return false;
         }
-    }
-
-    private static Measured drawn(Measured m, SplittableRandom random) {
-        double off = deviation(random) * Tolerances.of(m) / 2;
-        double si = m.si() + off;
-        boolean size = m.si() > 0;
-        return m.with(Quantity.ofSi(size ? Math.max(si, 0.05 * m.si()) : si, m.quantity().unit()));
     }
 
     private static Item drawn(Pump pump, SplittableRandom random) {

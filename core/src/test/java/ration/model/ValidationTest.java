@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import ration.Systems;
 import ration.quantity.Unit;
 
@@ -22,6 +24,20 @@ class ValidationTest {
     @Test
     void theDemoHasNoProblem() {
         assertThat(Validation.of(Systems.corrie().system())).isEmpty();
+    }
+
+    /** Ids go into files, network names and the window: letters, digits, and dashes but at the start. */
+    @ParameterizedTest
+    @CsvSource({"a, true", "Tank-2b, true", "9, true", "-a, false", "a b, false", "a.out, false", "\u00e4, false", "'', false"})
+    void anIdIsSpeltPlainly(String id, boolean good) {
+        assertThat(misspelt(id)).isEqualTo(!good);
+        assertThat(misspelt("a".repeat(61))).isFalse();
+        assertThat(misspelt("a".repeat(62))).isTrue();
+    }
+
+    private static boolean misspelt(String id) {
+        Item port = new GaugePort(new Tag(id, "Port", Place.inches(0, 0, 0)), GaugePort.Shows.NOTHING);
+        return blocking(with(port)).stream().anyMatch(p -> p.field().equals(Problem.ID));
     }
 
     @Test
