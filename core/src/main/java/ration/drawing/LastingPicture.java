@@ -61,7 +61,8 @@ public final class LastingPicture {
             marks.add(new Disc(new Spot(at, y.fromPx()), 3.5, Ink.RUST, Pen.of(Ink.NONE, 0)));
             marks.add(new Label(at - 6, y.fromPx() - 6, "short at " + UnitSystem.figure(lasting.minutes(), 1), 11, true, Ink.RUST_TEXT, Anchor.END));
         }
-        return new Picture(width, height, List.of(new Piece("", Kind.RUN, "Inlet pressure falls until it is short after " + UnitSystem.figure(
-                lasting.minutes(), 1) + " minutes", marks)));
+        String words = Double.isFinite(lasting.minutes()) ? "Inlet pressure falls until it is short after " + UnitSystem.figure(lasting.minutes(), 1) + " minutes"
+                : "Inlet pressure is not short in the " + UnitSystem.figure(last, 0) + " minutes looked at";
+        return new Picture(width, height, List.of(new Piece("", Kind.RUN, words, marks)));
     }
 }

@@ -1,0 +1,105 @@
+package ration.assess;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import ration.Systems;
+import ration.check.Check;
+import ration.check.Finding;
+import ration.check.Verdict;
+import ration.model.Bulkhead;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
+import ration.model.Item;
+import ration.model.Place;
+import ration.model.Rated;
+import ration.model.ShutOff;
+import ration.model.Tag;
+import ration.project.Project;
+import ration.quantity.UnitSystem;
+
+/** Checks that fail, and those of the firewall. */
+class ChecksTest {
+
+    private static final Finding GOOD = new Finding(Check.FLOW_TRANSITION, "r1", "Good", "r1", Verdict.HOLDS, Finding.MET, u -> "", "", "");
+
+    /** A group that fails is Not shown; what the others say stands, in the order of the groups. */
+    @Test
+    void aGroupThatFailsIsNotShownAndTheOthersStand() {
+        List<Checks.Group> groups = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            boolean fails = i % 3 == 0;
+            groups.add(new Checks.Group(i % 2 == 0 ? Check.FLOW_CHECKED : Check.TANKS_CHECKED, () -> {
+                if (fails) {
+                    throw new IllegalStateException("broken");
+                }
+                return List.of(GOOD);
+            }));
+        }
+        List<Finding> found = Checks.of(groups);
+        assertThat(found).hasSize(40);
+        for (int i = 0; i < 40; i++) {
+            Finding f = found.get(i);
+            assertThat(f.verdict()).isEqualTo(i % 3 == 0 ? Verdict.NOT_SHOWN : Verdict.HOLDS);
+            if (i % 3 == 0) {
+                assertThat(f.check()).isEqualTo(groups.get(i).fails());
+                assertThat(f.title()).isEqualTo(f.check().title());
+                assertThat(f.detail().in(UnitSystem.US)).contains("not known").contains("Undo");
+            }
+        }
+    }
+
+    /** No group of a whole assessment, of a blocked one or of an empty sheet fails unheard. */
+    @Test
+    void noGroupFailsOnWhatIsUsual() {
+        FuelSystem corrie = Systems.corrie().system();
+        for (Project p : List.of(Systems.corrie(), Project.empty(), Systems.corrie().with(corrie.minus(corrie.tanks().get(0).id())))) {
+            assertThat(Assessment.of(p).findings()).extracting(Finding::check).doesNotContain(Check.FLOW_CHECKED, Check.PRESSURES_CHECKED, Check.TANKS_CHECKED, Check.FIREWALL_CHECKED,
+                    Check.BUILD_CHECKED, Check.VAPOR_CHECKED, Check.AIR_CHECKED, Check.PROOF_CHECKED);
+        }
+    }
+
+    /** The worst comes first: Short, Not shown, Thin, Holds. */
+    @Test
+    void findingsStandWorstFirst() {
+        assertThat(Assessment.of(Systems.corrie()).findings()).isSortedAccordingTo(Checks.WORST_FIRST);
+        assertThat(Assessment.of(Project.empty()).findings()).isSortedAccordingTo(Checks.WORST_FIRST);
+    }
+
+    private static Optional<Firewall> wall(double station) {
+        return Optional.of(new Firewall(Systems.in(station), Systems.in(30), Systems.in(-10)));
+    }
+
+    private static Verdict shutOffAt(double station, double wall, double engine) {
+        FuelSystem corrie = Systems.corrie().system();
+        List<Item> items = new ArrayList<>(corrie.items().stream().filter(i -> i.only(ration.model.EngineInlet.class).isPresent()).map(i -> (Item) i.only(ration.model.EngineInlet.class)
+                .orElseThrow().with(new Tag(i.id(), i.name(), Place.inches(engine, 0, 0)))).toList());
+        items.add(new ShutOff(new Tag("valve", "Valve", Place.inches(station, 0, 0)), Rated.of(1, 0, "")));
+        FuelSystem system = new FuelSystem(items, wall(wall));
+        return FirewallChecks.of(system).stream().filter(f -> f.check() == Check.BUILD_SHUT_OFF).findFirst().orElseThrow().verdict();
+    }
+
+    /** 14 CFR 23.995(b) (from memory): no shut-off on the engine side of the firewall, whichever way the engine faces. */
+    @ParameterizedTest
+    @CsvSource({"50, 38, 20, HOLDS", "30, 38, 20, SHORT", "38, 38, 20, HOLDS", "84, 112, 130, HOLDS", "120, 112, 130, SHORT"})
+    void aShutOffStandsOnTheCabinSide(double station, double wall, double engine, Verdict verdict) {
+        assertThat(shutOffAt(station, wall, engine)).isEqualTo(verdict);
+    }
+
+    /** A bulkhead fitting sits in the wall; common practice, no source. */
+    @ParameterizedTest
+    @CsvSource({"38, HOLDS", "44, SHORT"})
+    void aBulkheadFittingSitsInTheWall(double station, Verdict verdict) {
+        FuelSystem system = new FuelSystem(List.of(new Bulkhead(new Tag("through", "Through", Place.inches(station, 0, 0)), Rated.of(1, 0, ""))), wall(38));
+        assertThat(FirewallChecks.of(system)).singleElement().satisfies(f -> {
+            assertThat(f.verdict()).isEqualTo(verdict);
+            assertThat(f.remedy().isEmpty()).isEqualTo(verdict == Verdict.HOLDS);
+        });
+        assertThat(FirewallChecks.of(new FuelSystem(system.items(), Optional.empty()))).as("without a wall nothing is asked").isEmpty();
+    }
+}
