@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import ration.drawdown.Flight;
-import ration.drawdown.FlightEvent;
 import ration.drawdown.FlightTable;
 import ration.drawdown.FlightVapor;
 import ration.drawing.Mark.Anchor;
@@ -20,27 +19,22 @@ import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
 import ration.flight.Phase;
-import ration.model.Pump;
 import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.topology.Topology;
 
 /** A flight on one time axis: phases, altitude, what is in each tank, handles and pumps, events, balance, middle of the fuel. */
 public final class FlightPicture {
 
-    private static final double LEFT = 66;
+    static final double LEFT = 66;
     private static final double RIGHT = 22;
-    private static final double PHASES = 22;
-    private static final double BAND = 15;
+    static final double PHASES = 22;
+    static final double BAND = 15;
     private static final double HIGH = 44;
     private static final double HIGH_TO = 74;
     private static final double CHART = 92;
-    private static final double PUMP = 13;
-    private static final double ROW = 13;
-    private static final int ROWS = 5;
 
     private final Project project;
     private final Flight flight;
@@ -55,7 +49,7 @@ public final class FlightPicture {
     private final double foot;
     private final double strips;
     private final FlightStrips below;
-    private final List<Pump> pumps;
+    private final FlightBands bands;
 
     private FlightPicture(Project project, Flight flight, Optional<FlightVapor> vapor, UnitSystem units, TextMeasure measure, double width, double height) {
         this.project = project;
@@ -69,9 +63,8 @@ public final class FlightPicture {
         tanks = project.system().tanks();
         below = new FlightStrips(project, flight, vapor, units, x);
         strips = below.height();
-        boolean several = project.system().selectors().stream().findAny().isPresent();
-        pumps = Topology.of(project.system()).feedPumps().stream().limit(3).toList();
-        foot = height - strips - 34 - ROWS * ROW - (several ? BAND + 6 : 0) - pumps.size() * PUMP;
+        bands = new FlightBands(project, flight, measure, x, height - strips - 12);
+        foot = height - strips - 34 - bands.height();
     }
 
     /**
@@ -86,8 +79,7 @@ public final class FlightPicture {
         p.floor();
         p.curves();
         p.floorWords();
-        double y = p.pumps(p.selector());
-        p.events(y);
+        p.pieces.addAll(p.bands.draw(p.foot + 8));
         p.pieces.addAll(p.below.draw(height - p.strips + 14));
         p.cursor(cursor);
         return new Picture(width, height, p.pieces);
@@ -103,7 +95,7 @@ public final class FlightPicture {
         pieces.add(new Piece("", kind, words, marks));
     }
 
-    private static Label label(double x, double y, String text, boolean bold, Ink ink, Anchor anchor) {
+    static Label label(double x, double y, String text, boolean bold, Ink ink, Anchor anchor) {
         return new Label(x, y, text, 11, bold, ink, anchor);
     }
 
@@ -178,7 +170,7 @@ public final class FlightPicture {
             marks.add(label(LEFT - 8, y.at(t) + 4, UnitSystem.figure(t, Scale.decimals(ticks)), false, Ink.INK, Anchor.END));
         }
         marks.add(label(LEFT - 8, CHART - 10, volume.symbol(), false, Ink.SOFT, Anchor.END));
-        for (double t : hours()) {
+        for (double t : bands.hours()) {
             marks.add(SchematicPart.line(x.at(t), CHART - 6, x.at(t), height - 16, Pen.of(Ink.GRID, 1)));
         }
         double landed = x.at(flight.landing().minutes());
@@ -186,21 +178,6 @@ public final class FlightPicture {
             marks.add(new Box(landed, CHART - 6, x.toPx() - landed, foot - CHART + 6, 0, Ink.GRID, Pen.of(Ink.NONE, 0)));
         }
         piece(Kind.GROUND, "", marks);
-    }
-
-    private List<Double> hours() {
-        double step = 30;
-        for (double s : new double[] {5, 10, 15, 30, 60, 120, 240}) {
-            if (s / (x.high() - x.low()) * (x.toPx() - x.fromPx()) >= 56) {
-                step = s;
-                break;
-            }
-        }
-        List<Double> all = new ArrayList<>();
-        for (double t = 0; t <= x.high() + 1e-9; t += step) {
-            all.add(t);
-        }
-        return all;
     }
 
     /** What the tank that feeds keeps in the attitude flown. */
@@ -313,127 +290,6 @@ public final class FlightPicture {
         }
         taken.take(place[0] - 2, place[1] - 11, place[0] + w + 2, place[1] + 4);
         marks.add(label(place[0], place[1], text, true, Ink.FUEL_TEXT, Anchor.START));
-    }
-
-    /** The bands of the handles; where the events begin. */
-    private double selector() {
-        if (project.system().selectors().stream().findAny().isEmpty()) {
-            return foot + 8;
-        }
-        List<Mark> marks = new ArrayList<>();
-        double top = foot + 8;
-        marks.add(label(LEFT - 8, top + 12, "Selector", false, Ink.SOFT, Anchor.END));
-        List<Flight.Sample> all = flight.samples();
-        int from = 0;
-        int n = 0;
-        for (int i = 1; i <= all.size(); i++) {
-            if (i == all.size() || !all.get(i).positions().equals(all.get(from).positions())) {
-                double a = x.at(all.get(from).minutes());
-                double b = x.at(all.get(Math.min(i, all.size() - 1)).minutes());
-                boolean after = all.get(from).minutes() >= flight.landing().minutes() - 1e-6;
-                String words = String.join(" ", all.get(from).positions().values());
-                String time = from == 0 ? "" : FlightTable.clock(all.get(from).minutes()) + "  ";
-                marks.add(new Box(a, top, Math.max(1, b - a), BAND, 2, after ? Ink.PANEL : n % 2 == 0 ? Ink.FUEL_TINT : Ink.FUEL_STANDING, Pen.of(
-                        after ? Ink.EDGE : Ink.FUEL, 1)));
-                String text = measure.width(time + words, 11, true) + 8 < b - a ? time + words : measure.width(words, 11, true) + 4 < b - a ? words
-                        : "";
-                if (!text.isEmpty()) {
-                    marks.add(label((a + b) / 2, top + 12, text, !after, after ? Ink.SOFT : Ink.INK, Anchor.MIDDLE));
-                }
-                from = i;
-                n++;
-            }
-        }
-        piece(Kind.SYMBOL, "", marks);
-        return top + BAND + 6;
-    }
-
-    private String shortened(String name) {
-        String plain = name.replace(" pump", "");
-        while (plain.length() > 3 && measure.width(plain, 11, false) > LEFT - 14) {
-            plain = plain.substring(0, plain.length() - 2) + "\u2026";
-        }
-        return plain;
-    }
-
-    /** When each pump runs; where the events begin. */
-    private double pumps(double top) {
-        List<Mark> marks = new ArrayList<>();
-        List<Flight.Sample> all = flight.samples();
-        double y = top;
-        for (Pump p : pumps) {
-            marks.add(label(LEFT - 8, y + 9, shortened(p.name()), false, Ink.SOFT, Anchor.END));
-            int from = 0;
-            for (int i = 1; i <= all.size(); i++) {
-                if (i == all.size() || all.get(i).stopped().contains(p.id()) != all.get(from).stopped().contains(p.id())) {
-                    double a = x.at(all.get(from).minutes());
-                    double b = x.at(all.get(Math.min(i, all.size() - 1)).minutes());
-                    if (!all.get(from).stopped().contains(p.id())) {
-                        marks.add(new Box(a, y + 2, Math.max(1, b - a), 7, 1, all.get(from).minutes() < flight.landing().minutes() ? Ink.FUEL_MID
-                                : Ink.FUEL_PALE, Pen.of(Ink.NONE, 0)));
-                    }
-                    from = i;
-                }
-            }
-            y += PUMP;
-        }
-        piece(Kind.SYMBOL, "", marks);
-        return y + (pumps.isEmpty() ? 0 : 4);
-    }
-
-    /** What is told, what happens at one moment together. */
-    private List<FlightEvent> told() {
-        List<FlightEvent> all = new ArrayList<>();
-        for (FlightEvent e : flight.events()) {
-            if (e.kind() == FlightEvent.Kind.PHASE || e.kind() == FlightEvent.Kind.SWITCH) {
-                continue;
-            }
-            int last = all.size() - 1;
-            if (last >= 0 && e.minutes() - all.get(last).minutes() < 0.5) {
-                FlightEvent before = all.remove(last);
-                boolean worse = e.kind().bad() || e.kind() == FlightEvent.Kind.ENDS;
-                all.add(new FlightEvent(e.minutes(), worse ? e.kind() : before.kind(), e.about(), before.words() + ", " + e.words()));
-            } else {
-                all.add(e);
-            }
-        }
-        return all;
-    }
-
-    private void events(double top) {
-        List<Mark> marks = new ArrayList<>();
-        marks.add(label(LEFT - 8, top + 11, "Events", false, Ink.SOFT, Anchor.END));
-        List<List<double[]>> rows = new ArrayList<>();
-        for (int i = 0; i < ROWS; i++) {
-            rows.add(new ArrayList<>());
-        }
-        List<FlightEvent> told = told();
-        for (FlightEvent e : told) {
-            String words = e.words() + " " + FlightTable.clock(e.minutes());
-            boolean bad = e.kind().bad() && e.minutes() < flight.landing().minutes() - 1e-6;
-            boolean bold = bad || e.kind() == FlightEvent.Kind.LANDS || e.kind() == FlightEvent.Kind.ENDS;
-            double at = x.at(e.minutes());
-            double w = measure.width(words, 11, bold);
-            boolean crossed = told.stream().anyMatch(o -> x.at(o.minutes()) > at + 1 && x.at(o.minutes()) < at + w + 8);
-            double left = at + 6 + w > x.toPx() || crossed && at - 8 - w > LEFT ? at - 5 - w : at + 5;
-            int row = 0;
-            while (row < ROWS - 1 && rows.get(row).stream().anyMatch(r -> left < r[1] + 6 && left + w > r[0] - 6)) {
-                row++;
-            }
-            rows.get(row).add(new double[] {Math.min(left, at), left + w});
-            double y = top + 11 + row * ROW;
-            Ink ink = bad ? Ink.RUST_TEXT : Ink.INK;
-            marks.add(SchematicPart.line(at, top, at, y - 1, Pen.of(bad ? Ink.RUST : Ink.INK, 1)));
-            marks.add(new Disc(new Spot(at, top), 2, bad ? Ink.RUST : Ink.INK, Pen.of(Ink.NONE, 0)));
-            marks.add(label(left, y, words, bold, ink, Anchor.START));
-        }
-        double axis = height - strips - 12;
-        for (double t : hours()) {
-            marks.add(label(x.at(t), axis, FlightTable.clock(t), false, Ink.INK, Anchor.MIDDLE));
-        }
-        double landed = x.at(flight.landing().minutes());
-        marks.add(SchematicPart.line(landed, PHASES, landed, top, Pen.of(Ink.INK, 1.4)));
-        piece(Kind.TEXT, "", marks);
     }
 
     private void cursor(double minutes) {

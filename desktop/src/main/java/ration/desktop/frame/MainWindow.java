@@ -5,16 +5,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Supplier;
 import javafx.application.Platform;
-import javafx.geometry.Pos;
-import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -48,9 +40,6 @@ import ration.desktop.tanks.TanksPage;
 import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
 import ration.fault.FaultAnswer;
-import ration.file.ProjectFile;
-import ration.project.Brief;
-import ration.project.Project;
 
 /** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
 public final class MainWindow {
@@ -62,7 +51,6 @@ public final class MainWindow {
 
     private final Stage stage;
     private final Session session;
-    private final FileDialogs dialogs;
     private final BorderPane content = new BorderPane();
     private final StackPane root = new StackPane();
     private final MessageBar messages = new MessageBar();
@@ -77,10 +65,7 @@ public final class MainWindow {
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final WhyCard why;
-    private final Label aircraft = Ui.label("", "aircraft");
-    private final Label subtitle = Ui.label("", "soft");
     private final HeldKey held = new HeldKey();
-    /** The field last left with something in it that cannot be read. */
     /** Whether a key was pressed last: then what takes the focus is scrolled to; under a mouse nothing may move. */
     private boolean byKey = true;
     private final OpeningCard openingCard;
@@ -91,7 +76,6 @@ public final class MainWindow {
         Tokens.loadFonts();
         this.stage = stage;
         this.session = session;
-        this.dialogs = dialogs;
         conditions = new ConditionsBar(session);
         why = new WhyCard(session);
         layout = new LayoutPage(session, conditions::operate);
@@ -115,7 +99,8 @@ public final class MainWindow {
         pages.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, java.time.LocalDate::now)));
         rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
-        Button title = titleCell();
+        TitleCell title = new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys);
+        stage.titleProperty().bind(title.windowTitle());
         HBox strip = new HBox(title, ledger);
         strip.getStyleClass().add("strip");
         strip.setPrefHeight(64);
@@ -161,10 +146,6 @@ public final class MainWindow {
                 messages.tell(now, session::hush);
             }
         });
-        session.shown().addListener((o, was, now) -> titles());
-        session.changed().addListener((o, was, now) -> titles());
-        session.file().addListener((o, was, now) -> titles());
-        titles();
         go(Page.LAYOUT);
     }
 
@@ -192,93 +173,6 @@ public final class MainWindow {
         stage.setWidth(width);
         stage.setHeight(height);
         layout.focusDrawing();
-    }
-
-    // the document
-
-    private Button titleCell() {
-        HBox name = new HBox(6, aircraft, Ui.label("\u25be", "soft"));
-        name.setAlignment(Pos.CENTER_LEFT);
-        VBox words = new VBox(name, subtitle);
-        Button cell = Ui.button("", "document-menu", () -> { });
-        cell.setGraphic(words);
-        cell.getStyleClass().setAll("title-cell");
-        cell.setAccessibleText("Document menu");
-        cell.setMinWidth(170);
-        cell.setPrefWidth(236);
-        cell.setMaxWidth(236);
-        cell.setMaxHeight(Double.MAX_VALUE);
-        cell.setAlignment(Pos.CENTER_LEFT);
-        cell.setOnAction(e -> menu().show(cell, Side.BOTTOM, 12, -6));
-        return cell;
-    }
-
-    private ContextMenu menu() {
-        ContextMenu menu = new ContextMenu();
-        menu.getItems().addAll(
-                item("New", "menu-new", "Ctrl+N", documents::startNew),
-                item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
-                item("Open the demo", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
-        for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
-            menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
-        }
-        Menu systems = new Menu("Whole systems");
-        systems.setId("menu-systems");
-        ProjectFile.systems().forEach(s -> systems.getItems().add(item(Character.toUpperCase(s.charAt(0)) + s.substring(1).replace('-', ' '),
-                "menu-system-" + s, null, () -> documents.openDemo(s))));
-        menu.getItems().add(systems);
-        for (Path recent : session.home().recent()) {
-            menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
-                    () -> documents.settled(() -> documents.leave(() -> documents.open(recent)))));
-        }
-        menu.getItems().addAll(new SeparatorMenuItem(),
-                item("Save", "menu-save", "Ctrl+S", documents::save),
-                item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", documents::saveAs),
-                new SeparatorMenuItem(),
-                item("Drawing as PDF\u2026", "menu-drawing-pdf", null, exports::drawingPdf),
-                item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
-                item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
-                item("This case as EPANET network\u2026", "menu-network", null, exports::network),
-                item("Compare with an earlier document\u2026", "menu-compare", null, () -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(path -> {
-                    openingCard.doing("Comparing with " + path.getFileName());
-                    session.compare(path);
-                })),
-                item("Packet for the inspector as PDF\u2026", "menu-packet", null, () -> {
-                    openingCard.doing("Writing the packet");
-                    exports.packet(session.opening());
-                }),
-                item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
-                new SeparatorMenuItem(),
-                item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
-                item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
-                new SeparatorMenuItem(), item("Keys", "menu-keys", null, this::showKeys));
-        return menu;
-    }
-
-    private static String named(String what, String edit) {
-        return edit.isEmpty() ? what : what + ": " + edit;
-    }
-
-    private static MenuItem item(String text, String id, String keys, Runnable action) {
-        MenuItem item = new MenuItem(text);
-        item.setId(id);
-        item.setMnemonicParsing(false);
-        if (keys != null) {
-            item.setAccelerator(KeyCombination.keyCombination(keys));
-        }
-        item.setOnAction(e -> action.run());
-        return item;
-    }
-
-    private void titles() {
-        Project p = session.shown().get().project();
-        aircraft.setText(p.name() + (session.changed().get() ? " \u2022" : ""));
-        subtitle.setText(p.brief().engine().isBlank() ? p.brief().delivery().label() + " feed"
-                : p.brief().engine() + ", " + p.brief().delivery().label().toLowerCase(java.util.Locale.ROOT)
-                + (p.brief().delivery() == Brief.Delivery.GRAVITY ? " feed" : " fed"));
-        Path file = session.file().get();
-        stage.setTitle(p.name() + (session.changed().get() ? " (not saved)" : "")
-                + (file == null ? "" : " \u2013 " + file.getFileName()) + " \u2013 Ration");
     }
 
     public void open(Path path) {

@@ -1,11 +1,9 @@
 package ration.desktop.layout;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -21,7 +19,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
-import ration.assess.Regime;
 import ration.assess.WhyFlow;
 import ration.check.Finding;
 import ration.check.Verdict;
@@ -34,8 +31,6 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
 import ration.drawing.Schematic;
-import ration.flow.FlowAnswer;
-import ration.flow.PathStep;
 import ration.model.EngineInlet;
 import ration.model.Fitting;
 import ration.model.FuelSystem;
@@ -47,9 +42,7 @@ import ration.model.Selector;
 import ration.project.Edit;
 import ration.project.ItemEdits;
 import ration.project.ItemFigures;
-import ration.quantity.Dimension;
 import ration.quantity.Quantity;
-import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.why.Why;
 
@@ -130,7 +123,7 @@ final class ItemCard extends ScrollPane {
     /** What decides which rows the card has; while it stays the same only figures change. */
     private String structure(Item item) {
         StringBuilder words = new StringBuilder(item.id()).append(item.kind());
-        fields(item).forEach(f -> words.append('|').append(f.label()));
+        fields(item).forEach(f -> words.append('|').append(f.key()).append(f.label()));
         item.only(Selector.class).ifPresent(s -> s.positions().forEach(p -> words.append('|').append(p.name())));
         return words.toString();
     }
@@ -163,12 +156,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private Node header(Item item) {
-        TextField name = new QuantityField<String>("item-name", "Name", text -> {
-            if (text.isBlank() || text.length() > 60) {
-                throw new IllegalArgumentException("Give it a name of 1 to 60 letters.");
-            }
-            return text.strip();
-        }, t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
+        TextField name = new QuantityField<String>("item-name", "Name", ItemEntry::name, t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
         name.getStyleClass().addAll("card-field", "name-field");
         HBox.setHgrow(name, Priority.ALWAYS);
         VBox words = new VBox(name, Ui.label(item.kind(), "soft"));
@@ -202,9 +190,9 @@ final class ItemCard extends ScrollPane {
         QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
                 t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::shown)
                 .onTrouble(trouble::setText)
-                .onValue(q -> set(field.label(), m -> m.said(q)));
+                .onValue(q -> set(field, m -> m.said(q)));
         text.getStyleClass().add("card-field");
-        figures.put(field.label(), text);
+        figures.put(field.key(), text);
         return text;
     }
 
@@ -212,17 +200,17 @@ final class ItemCard extends ScrollPane {
         QuantityField<String> how = new QuantityField<String>(
                 "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
                 "How " + field.label() + " of " + item.name() + " was measured", String::strip, t -> t)
-                .onValue(b -> set(field.label(), m -> new Measured(m.quantity(), b)));
+                .onValue(b -> set(field, m -> new Measured(m.quantity(), b)));
         how.update(field.value().by());
         how.getStyleClass().addAll("card-field", "soft");
         return how;
     }
 
     /** Sets one figure of the item as it is now. */
-    private void set(String label, java.util.function.UnaryOperator<Measured> change) {
-        change("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
+    private void set(ItemFigures.Figure field, java.util.function.UnaryOperator<Measured> change) {
+        change("Set " + field.label().toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
                 .item(session.picked().get()).map(Item::name).orElse(""), (s, i) -> ItemFigures.of(i, s).stream()
-                .filter(f -> f.label().equals(label)).findFirst().map(f -> f.set().apply(change.apply(f.value()))
+                .filter(f -> f.key().equals(field.key())).findFirst().map(f -> f.set().apply(change.apply(f.value()))
                 .apply(s)).orElse(s));
     }
 
@@ -278,12 +266,8 @@ final class ItemCard extends ScrollPane {
             Label count = Ui.label("", "bold");
             count.setId("count-" + f.name().toLowerCase(java.util.Locale.ROOT));
             Button less = Ui.button("\u2212", "less-" + f.name(), () -> changeRun("Take a " + f.label() + " out",
-                    r -> r.withFittings(without(r.fittings(), f))), "chip");
-            Button more = Ui.button("+", "more-" + f.name(), () -> changeRun("Add a " + f.label(), r -> {
-                List<Fitting> list = new ArrayList<>(r.fittings());
-                list.add(f);
-                return r.withFittings(list);
-            }), "chip");
+                    r -> ItemEntry.less(r, f)), "chip");
+            Button more = Ui.button("+", "more-" + f.name(), () -> changeRun("Add a " + f.label(), r -> ItemEntry.more(r, f)), "chip");
             less.setAccessibleText("One " + f.label() + " less");
             more.setAccessibleText("One " + f.label() + " more");
             grid.addRow(row++, Ui.label(f.label()), count, less, more);
@@ -298,18 +282,8 @@ final class ItemCard extends ScrollPane {
             int at = n;
             Selector.Position position = selector.positions().get(n);
             QuantityField<String> name = new QuantityField<String>("field-position-" + (n + 1),
-                    "Name of position " + (n + 1), text -> {
-                if (text.isBlank() || text.length() > 20
-                        || selector.positions().stream().anyMatch(p -> p.name().equals(text.strip()))) {
-                    throw new IllegalArgumentException("Give the position a name of its own, 20 letters at most.");
-                }
-                return text.strip();
-            }, t -> t).onTrouble(trouble::setText).onValue(text -> change("Name position " + text, i -> {
-                Selector s = (Selector) i;
-                List<Selector.Position> list = new ArrayList<>(s.positions());
-                list.set(at, new Selector.Position(text, list.get(at).joins()));
-                return s.withPorts(s.inlets(), list);
-            }));
+                    "Name of position " + (n + 1), text -> ItemEntry.position(selector, text), t -> t).onTrouble(trouble::setText)
+                    .onValue(text -> change("Name position " + text, i -> ItemEntry.called(i, at, text)));
             name.update(position.name());
             name.getStyleClass().add("card-field");
             grid.add(Ui.label("Position " + (n + 1)), 0, n);
@@ -328,17 +302,11 @@ final class ItemCard extends ScrollPane {
         LayoutActions.take(session, shown, offer);
     }
 
-    private static List<Fitting> without(List<Fitting> fittings, Fitting one) {
-        List<Fitting> list = new ArrayList<>(fittings);
-        list.remove(one);
-        return list;
-    }
-
     private void fill(Item item) {
         name().update(item.name());
         showMore(item);
         for (ItemFigures.Figure f : fields(item)) {
-            figures.get(f.label()).update(f.value().quantity());
+            figures.get(f.key()).update(f.value().quantity());
         }
         item.only(Run.class).ifPresent(run -> {
             size.update(run.size());
@@ -419,49 +387,20 @@ final class ItemCard extends ScrollPane {
     private void caseNow(CaseAnswer look, Session.Shown shown, UnitSystem units) {
         Assessment a = shown.assessment();
         whys = WhyFlow.ofCase(a.project(), look);
-        FlowAnswer flow = session.regime().of(look);
-        now.getChildren().add(Ui.wrapped(look.label(a.project().system(), units), "soft"));
-        if (session.regime() == Regime.AS_IT_RUNS) {
-            row("Engine takes", units.text(look.need(), Dimension.FLOW));
-            row("Pressure at the inlet", flow.headLeft().isPresent() ? units.text(flow.headLeft().getAsDouble() * flow.weight(),
-                    Dimension.PRESSURE) : "none");
+        CaseNow said = new CaseNow(a, look, session.regime(), units);
+        now.getChildren().add(Ui.wrapped(said.label(), "soft"));
+        said.rows().forEach(r -> row(r.label(), r.figure()));
+        now.getChildren().add(Ui.wrapped(said.quotient(), "soft"));
+        if (!said.obstacle().isEmpty()) {
+            now.getChildren().add(Ui.wrapped(said.obstacle(), "wrong-text"));
         }
-        row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW));
-        row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW));
-        row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW));
-        row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7");
-        Unit gph = units.unit(Dimension.FLOW);
-        now.getChildren().add(Ui.wrapped(UnitSystem.figure(look.margin(), 2) + " = "
-                + UnitSystem.figure(gph.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
-                + UnitSystem.figure(gph.fromSi(look.need()), 2) + " " + gph.symbol() + "; the first is what arrives "
-                + "with the inlet held at its least pressure, or what the open needle seat lets through.", "soft"));
-        String obstacle = look.obstacle(a.project().system());
-        if (!obstacle.isEmpty()) {
-            now.getChildren().add(Ui.wrapped(obstacle, "wrong-text"));
-        }
-        List<PathStep> path = flow.path();
-        OptionalDouble available = flow.headAvailable();
-        OptionalDouble left = flow.headLeft();
-        if (path.isEmpty() || available.isEmpty() || left.isEmpty()) {
-            return;
-        }
-        now.getChildren().add(new Label());
-        boolean pumped = flow.pumped() > 0;
-        double weight = pumped ? flow.weight() : 1;
-        Dimension as = pumped ? Dimension.PRESSURE : Dimension.LENGTH;
-        now.getChildren().add(heading("Where the " + (pumped ? "pressure" : "head") + " goes", units.unit(as).symbol()));
-        row("Surface to inlet", units.figure(available.getAsDouble() * weight, as));
-        double most = path.stream().mapToDouble(s -> Math.abs(s.headIn() - s.headOut())).max().orElse(1);
-        for (PathStep step : path) {
-            String name = a.project().system().item(step.item()).map(Item::name).orElse(step.item());
-            double loss = step.headIn() - step.headOut();
-            budgetRow(name, Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(loss * weight, as), () -> WhyFlow.loss(a.project(), look, session.regime(), step));
-        }
-        row("Left at the inlet", units.figure(left.getAsDouble() * weight, as));
-        now.getChildren().add(Ui.wrapped("Losses and what is left add up to the head from the fuel surface to the "
-                + "inlet" + (pumped ? "; pumps add what stands with a minus" : "")
-                + ". Friction: Darcy-Weisbach, Colebrook, "
-                + a.project().brief().choices().friction().label().toLowerCase(java.util.Locale.ROOT) + ".", "soft"));
+        said.budget().ifPresent(b -> {
+            now.getChildren().addAll(new Label(), heading(b.title(), b.unit()));
+            row("Surface to inlet", b.all());
+            b.losses().forEach(l -> budgetRow(l.name(), l.share(), l.figure(), () -> WhyFlow.loss(a.project(), look, session.regime(), l.step())));
+            row("Left at the inlet", b.left());
+            now.getChildren().add(Ui.wrapped(b.words(), "soft"));
+        });
     }
 
     private void budgetRow(String name, double share, String figure, Supplier<Why> why) {

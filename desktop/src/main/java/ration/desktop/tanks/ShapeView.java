@@ -113,7 +113,7 @@ final class ShapeView extends HBox {
         List<ItemFigures.Figure> all = ItemFigures.of(tank, system);
         List<ItemEdits.Offer> edits = ItemEdits.of(system, tank.id());
         List<String> wanted = new ArrayList<>(List.of(tank.id(), tank.shape().getClass().getName()));
-        all.forEach(f -> wanted.add(f.label()));
+        all.forEach(f -> wanted.add(f.key() + "|" + f.label()));
         if (!wanted.equals(structure)) {
             structure = wanted;
             build(all);
@@ -172,7 +172,7 @@ final class ShapeView extends HBox {
             field.setPrefWidth(96);
             int at = fields.size();
             String id = tank.id();
-            field.onTrouble(trouble::setText).onValue(q -> set(id, f.label(), q));
+            field.onTrouble(trouble::setText).onValue(q -> set(id, f, q));
             fields.add(field);
             Label label = Ui.label(f.label());
             GridPane.setHgrow(label, Priority.ALWAYS);
@@ -183,9 +183,9 @@ final class ShapeView extends HBox {
         right.getChildren().addAll(Ui.rule(), figures, Ui.rule(), offers);
     }
 
-    private void set(String id, String label, Quantity q) {
-        session.apply(Edit.of("Set " + label.toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.system().item(id)
-                .flatMap(i -> ItemFigures.of(i, p.system()).stream().filter(f -> f.label().equals(label)).findFirst())
+    private void set(String id, ItemFigures.Figure figure, Quantity q) {
+        session.apply(Edit.of("Set " + figure.label().toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.system().item(id)
+                .flatMap(i -> ItemFigures.of(i, p.system()).stream().filter(f -> f.key().equals(figure.key())).findFirst())
                 .map(f -> p.with(f.set().apply(f.value().with(q)).apply(p.system()))).orElse(p)));
     }
 
