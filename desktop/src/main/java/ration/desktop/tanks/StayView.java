@@ -136,7 +136,7 @@ final class StayView extends HBox {
         UnitSystem units = session.units().get();
         sideAngle.setText("nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
         behindAngle.setText("bank " + TankFigures.degrees(c.attitude().tiltDegrees()));
-        TankFigures.Held held = held();
+        TankFigures.Held held = figures().held(c.attitude(), contents());
         usable.setText(units.fineVolume(held.usable()));
         stranded.setText(units.fineVolume(held.stays()));
         contents.setText(units.fineVolume(held.holds()));
@@ -192,14 +192,13 @@ final class StayView extends HBox {
         return new TankFigures(answer, session.units().get());
     }
 
-    private TankFigures.Held held() {
-        Condition c = session.shown().get().condition();
-        return figures().held(c.attitude(), c.contents().getOrDefault(answer.tank().id(), 0.0));
+    private double contents() {
+        return session.shown().get().condition().contents().getOrDefault(answer.tank().id(), 0.0);
     }
 
     private Picture section(TankSection.From from, double w, double h) {
         return answer == null ? new Picture(w, h, List.of()) : TankSection.draw(answer, session.shown().get().condition()
-                .attitude(), from, held().holds(), w, h);
+                .attitude(), from, figures().holds(contents()), w, h);
     }
 
     private Picture mapPicture(double w, double h) {

@@ -135,9 +135,14 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
         }
     }
 
-    /** @param contents asked for, m3; a tank holds no more than it does when it is full */
+    /** What it holds of the contents asked for, m3: no more than when it is full. */
+    double holds(double contents) {
+        return Math.min(answer.full(), contents);
+    }
+
+    /** @param contents asked for, m3 */
     Held held(Attitude attitude, double contents) {
-        double holds = Math.min(answer.full(), contents);
+        double holds = holds(contents);
         Stranded stranded = answer.body().stranded(attitude.gravity().up(), answer.feed());
         return new Held(holds, Math.min(holds, stranded.volume()));
     }
