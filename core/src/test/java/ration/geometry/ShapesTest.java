@@ -107,6 +107,17 @@ class ShapesTest {
         assertThat(Solid.faceted(loft.faces()).volume()).isEqualTo(loft.volume()).isPositive();
     }
 
+    /** Along an axis of the aircraft and along any other direction. */
+    @Property(tries = 100)
+    void aSolidReachesAsFarAsItsCorners(@ForAll @DoubleRange(min = -80, max = 80) double pitch, @ForAll @DoubleRange(min = -80, max = 80) double tilt) {
+        Solid wing = wing();
+        List<Point3> corners = wing.faces().stream().flatMap(List::stream).toList();
+        for (Point3 along : List.of(p(1, 0, 0), p(-1, 0, 0), p(0, 1, 0), p(0, -1, 0), p(0, 0, 1), p(0, 0, -1), up(pitch, tilt))) {
+            assertThat(wing.lowest(along)).isEqualTo(corners.stream().mapToDouble(along::dot).min().orElseThrow());
+            assertThat(wing.highest(along)).isEqualTo(corners.stream().mapToDouble(along::dot).max().orElseThrow());
+        }
+    }
+
     @Property(tries = 200)
     void aLyingDrumHoldsASegment(@ForAll @DoubleRange(min = 0.01, max = 0.99) double share) {
         double r = 0.25;
