@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import ration.condition.Condition;
 import ration.flow.ClosedAirspace;
 import ration.flow.FlowBasis;
@@ -40,6 +41,16 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
      * @param most   minutes to look ahead
      */
     public static Lasting of(FlowBasis basis, Condition condition, double demand, double most) {
+        List<Point> course = new ArrayList<>();
+        return of(basis, condition, demand, most, course, l -> course.add(point(l)));
+    }
+
+    /** Its minutes alone: what is not told on the way need not be solved. */
+    public static double minutes(FlowBasis basis, Condition condition, double demand, double most) {
+        return of(basis, condition, demand, most, List.of(), l -> { }).minutes();
+    }
+
+    private static Lasting of(FlowBasis basis, Condition condition, double demand, double most, List<Point> course, Consumer<Look> told) {
         Holding holding = Holding.of(basis.system(), condition.contents());
         double start = holding.inTanks() + holding.inHeaders();
         Drawdown drawdown = new Drawdown(basis, holding, condition, ClosedAirspace.ADIABATIC);
@@ -50,12 +61,11 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
             holding.headers().get(i).underLight().ifPresent(v -> watches.add(new Watch(FlightEvent.Kind.HEADER_LOW, id, l -> l.holding().header(n) - v)));
         }
         Map<String, Double> lights = new HashMap<>();
-        List<Point> course = new ArrayList<>();
         double t = 0;
         for (int events = 0; t < most && events < MOST_EVENTS; events++) {
             Stretch stretch = Stretch.level(condition, demand, t, most);
             Look look = drawdown.begin(stretch, holding);
-            course.add(point(look));
+            told.accept(look);
             if (!look.delivered()) {
                 return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
             }
@@ -70,13 +80,13 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
                 holding = holding.withoutHeader(header);
                 continue;
             }
-            Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches, l -> course.add(point(l)));
+            Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches, told);
             holding = outcome.at().holding();
             t = outcome.at().minutes();
             double at = t;
             outcome.by().filter(w -> w.kind() == FlightEvent.Kind.HEADER_LOW).ifPresent(w -> lights.putIfAbsent(w.about(), at));
             if (outcome.by().filter(w -> w.kind() == FlightEvent.Kind.STARVES).isPresent()) {
-                course.add(point(outcome.at()));
+                told.accept(outcome.at());
                 return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
             }
         }

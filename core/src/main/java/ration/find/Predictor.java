@@ -1,10 +1,11 @@
 package ration.find;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import ration.assess.Assessment;
 import ration.condition.Condition;
 import ration.condition.Fault;
@@ -32,7 +33,10 @@ import ration.vapor.Air;
 import ration.vapor.Gap;
 import ration.vapor.PathHeat;
 
-/** What a reading would be if something had failed. One network answer serves all readings of a setting. */
+/**
+ * What a reading would be if something had failed. One network answer serves all readings of a setting. May be asked from several
+ * threads; two that ask the same at once find the same.
+ */
 final class Predictor {
 
     /** A time that is never short reads as this, minutes: longer than anybody waits. */
@@ -48,9 +52,9 @@ final class Predictor {
     private final FlowBasis content;
     private final FuelSystem system;
     private final double demand;
-    private final Map<Object, FlowAnswer> answers = new HashMap<>();
-    private final Map<Object, Double> minutes = new HashMap<>();
-    private final Map<Object, Holding> levels = new HashMap<>();
+    private final Map<Object, FlowAnswer> answers = new ConcurrentHashMap<>();
+    private final Map<Object, Double> minutes = new ConcurrentHashMap<>();
+    private final Map<Object, Holding> levels = new ConcurrentHashMap<>();
 
     private final Heat heat;
     private final Signs signs;
@@ -69,12 +73,23 @@ final class Predictor {
     private record Key(Condition condition, boolean stopped, boolean open) {
     }
 
+    /** Worked out without holding up those who ask for something else. */
+    private static <T> T known(Map<Object, T> of, Object key, Supplier<T> make) {
+        T there = of.get(key);
+        if (there != null) {
+            return there;
+        }
+        T made = make.get();
+        T first = of.putIfAbsent(key, made);
+        return first == null ? made : first;
+    }
+
     /** SI; minutes for a time; for a sign how likely it shows, 0 to 1. */
     double of(Set<Fault> faults, Reading r) {
         Condition c = condition(faults, r.setting());
         double need = need(c, r.setting());
         return switch (r.what()) {
-            case MINUTES -> minutes.computeIfAbsent(c, k -> Math.min(NEVER, Lasting.of(basis, c, need, NEVER).minutes()));
+            case MINUTES -> known(minutes, c, () -> Math.min(NEVER, Lasting.minutes(basis, c, need, NEVER)));
             case PRESSURE -> locked(c, r.setting(), r.port(system)) ? 0 : Math.max(LEAST, answer(c, r.setting()).pressure(r.port(system)).orElse(0));
             case FLOW -> flow(answer(c, r.setting()), r);
             case FALLS -> falls(c, r);
@@ -99,7 +114,7 @@ final class Predictor {
     FlowAnswer answer(Condition c, Setting s) {
         boolean open = s.has(Manoeuvre.LINE_OPEN);
         double need = need(c, s);
-        return answers.computeIfAbsent(new Key(c, need == STANDS, open), k -> open ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
+        return known(answers, new Key(c, need == STANDS, open), () -> open ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
     }
 
     private double flow(FlowAnswer a, Reading r) {
@@ -124,7 +139,7 @@ final class Predictor {
             FlowAnswer a = answer(c, r.setting());
             return a.airDrawn().isEmpty() ? a.outflow(tank.get()) * taken(a, r.setting()) : 0;
         }
-        Holding after = levels.computeIfAbsent(c, k -> new Course(basis, c).on(c, need(c, r.setting()), DIPPED).holding());
+        Holding after = known(levels, c, () -> new Course(basis, c).on(c, need(c, r.setting()), DIPPED).holding());
         return (c.contents().getOrDefault(r.item(), 0.0) - after.tank(r.item())) / (60 * DIPPED);
     }
 

@@ -118,33 +118,33 @@ public final class Search {
         return Math.sqrt(r.error() * r.error() + floor * floor + share * share);
     }
 
+    /**
+     * A cause, weighed.
+     *
+     * @param log  of its belief, to a constant that is the same for all
+     * @param best as bad as fits best
+     */
+    private record Weighed(Cause cause, double log, List<Fit> fits, Optional<Fault> best) {
+    }
+
+    private Weighed weighed(Cause c) {
+        int degrees = Math.max(1, c.faults().size());
+        double[] logs = new double[degrees];
+        int top = 0;
+        for (int d = 0; d < degrees; d++) {
+            logs[d] = log(c, d);
+            top = logs[d] > logs[top] ? d : top;
+        }
+        double highest = logs[top];
+        double mean = java.util.Arrays.stream(logs).map(l -> Math.exp(l - highest)).average().orElse(0);
+        return new Weighed(c, Math.log(c.prior()) + highest + Math.log(mean), fits(c, top), c.faults().isEmpty() ? Optional.empty() : Optional.of(c.faults().get(top)));
+    }
+
     private void weigh() {
-        List<double[]> found = new ArrayList<>();
-        double most = Double.NEGATIVE_INFINITY;
-        List<List<Fit>> fits = new ArrayList<>();
-        List<Optional<Fault>> best = new ArrayList<>();
-        for (Cause c : causes) {
-            int degrees = Math.max(1, c.faults().size());
-            double[] logs = new double[degrees];
-            int top = 0;
-            for (int d = 0; d < degrees; d++) {
-                logs[d] = log(c, d);
-                top = logs[d] > logs[top] ? d : top;
-            }
-            double highest = logs[top];
-            double mean = java.util.Arrays.stream(logs).map(l -> Math.exp(l - highest)).average().orElse(0);
-            double log = Math.log(c.prior()) + highest + Math.log(mean);
-            most = Math.max(most, log);
-            found.add(new double[] {log});
-            fits.add(fits(c, top));
-            best.add(c.faults().isEmpty() ? Optional.empty() : Optional.of(c.faults().get(top)));
-        }
-        double highest = most;
-        double sum = found.stream().mapToDouble(l -> Math.exp(l[0] - highest)).sum();
-        for (int i = 0; i < causes.size(); i++) {
-            explanations.add(new Explanation(name(causes.get(i)), how(causes.get(i), best.get(i)), best.get(i), Math.exp(found.get(i)[0] - highest)
-                    / sum, fits.get(i)));
-        }
+        List<Weighed> all = causes.parallelStream().map(this::weighed).toList();
+        double highest = all.stream().mapToDouble(Weighed::log).max().orElse(Double.NEGATIVE_INFINITY);
+        double sum = all.stream().mapToDouble(w -> Math.exp(w.log - highest)).sum();
+        all.forEach(w -> explanations.add(new Explanation(name(w.cause), how(w.cause, w.best), w.best, Math.exp(w.log - highest) / sum, w.fits)));
         explanations.sort(Comparator.comparingDouble(Explanation::belief).reversed());
     }
 

@@ -36,15 +36,17 @@ final class Weighing {
         if (asked.size() < 2) {
             return List.of();
         }
-        List<NextReading> all = new ArrayList<>();
-        for (Reading r : readable.now(now, asked.stream().flatMap(e -> e.fault().stream()).toList())) {
-            boolean taken = readings.stream().anyMatch(x -> x.place().equals(r.place()) && x.what() == r.what() && x.setting().equals(r.setting()));
-            if (!taken) {
-                all.add(judged(r, asked, now));
-            }
-        }
+        List<Reading> open = readable.now(now, asked.stream().flatMap(e -> e.fault().stream()).toList()).stream().filter(r -> readings.stream().noneMatch(x -> x.place().equals(r.place())
+                && x.what() == r.what() && x.setting().equals(r.setting()))).toList();
+        // cause by cause, so that the readings that take long are spread over those who work
+        asked.stream().flatMap(e -> open.stream().map(r -> Map.entry(e, r))).toList().parallelStream().forEach(k -> predicted(k.getKey(), k.getValue()));
+        List<NextReading> all = new ArrayList<>(open.stream().map(r -> judged(r, asked, now)).toList());
         all.sort(Comparator.comparingDouble((NextReading n) -> n.left() * (1 + n.minutes() / WORTH)));
         return all;
+    }
+
+    private double predicted(Explanation cause, Reading r) {
+        return predictor.of(cause.fault().map(Set::of).orElse(Set.of()), r);
     }
 
     static double entropy(double[] shares) {
@@ -64,7 +66,7 @@ final class Weighing {
         for (double seen : new double[] {1, 0}) {
             Map<Explanation, Double> left = new LinkedHashMap<>();
             for (Explanation e : asked) {
-                double shows = predictor.of(e.fault().map(Set::of).orElse(Set.of()), r);
+                double shows = predicted(e, r);
                 left.put(e, e.belief() * (seen > 0 ? shows : 1 - shows));
             }
             double chance = left.values().stream().mapToDouble(x -> x).sum() / whole;
@@ -86,7 +88,7 @@ final class Weighing {
         }
         record Guess(double value, Explanation of) {
         }
-        List<Guess> guesses = new ArrayList<>(asked.stream().map(e -> new Guess(predictor.of(e.fault().map(Set::of).orElse(Set.of()), r), e)).sorted(
+        List<Guess> guesses = new ArrayList<>(asked.stream().map(e -> new Guess(predicted(e, r), e)).sorted(
                 Comparator.comparingDouble(Guess::value)).toList());
         double whole = asked.stream().mapToDouble(Explanation::belief).sum();
         List<NextReading.Outcome> outcomes = new ArrayList<>();
@@ -104,7 +106,7 @@ final class Weighing {
             }
         }
         outcomes.sort(Comparator.comparingDouble(NextReading.Outcome::chance).reversed());
-        double expected = predictor.of(asked.get(0).fault().map(Set::of).orElse(Set.of()), r);
+        double expected = predicted(asked.get(0), r);
         return new NextReading(new Reading(r.place(), r.what(), expected, r.error(), r.setting()), readable.words(r, now), readable.minutes(r, now), readable.caution(r), Math.exp(h),
                 outcomes);
     }
