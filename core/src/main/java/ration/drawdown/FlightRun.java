@@ -61,6 +61,11 @@ public final class FlightRun {
     private Drawdown drawdown;
     private boolean overLimit;
     private boolean leastTold;
+    /** Where the flight is: minutes, what there is then, the phase, and why it ends before its time. */
+    private double t;
+    private Holding holding;
+    private int phase = -1;
+    private String trouble = "";
     private Holding landed;
     private double worst;
     private double worstAt;
@@ -191,7 +196,7 @@ public final class FlightRun {
     }
 
     private Flight fly(int first) {
-        Holding holding = Holding.of(basis.system(), start());
+        holding = Holding.of(basis.system(), start());
         double total = holding.inTanks();
         pilot = new Pilot(plan, times, choices, sides, keeps(), demand, first);
         pilot.put(pilot.start(), 0, holding);
@@ -199,80 +204,92 @@ public final class FlightRun {
         if (choices.size() > 1) {
             event(0, FlightEvent.Kind.SWITCH, "", pilot.now().words());
         }
-        double t = 0;
-        double landing = plan.landing();
-        String trouble = "";
         sample(new Look(drawdown, stretch(0), 0, holding, Map.of()));
-        int phase = -1;
         int stood = 0;
         double before = -1;
         try {
-            while (t < LONGEST) {
+            do {
                 stood = t - before < 1e-6 ? stood + 1 : 0;
                 before = t;
-                if (stood > MOST_AT_ONCE) {
-                    trouble = "At " + FlightTable.clock(t) + " two things call each other forth without an end.";
-                    break;
-                }
-                task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
-                if (task.cancelled().getAsBoolean()) {
-                    trouble = "Stopped at " + FlightTable.clock(t) + ".";
-                    break;
-                }
-                int now = times.phase(t);
-                if (now != phase && t < times.ends()) {
-                    phase = now;
-                    event(t, FlightEvent.Kind.PHASE, "", times.phases().get(now).kind().label());
-                }
-                phase = now;
-                if (!faults.none() && fails > 0 && t >= fails - 1e-9 && told.add("fails")) {
-                    drawdown = new Drawdown(basis, holding, condition(t).with(new Day(stretch(t).climbs()[0], condition(t).air().day().offStandard())),
-                            ClosedAirspace.ADIABATIC);
-                    event(t, FlightEvent.Kind.FAILS, faults.all().iterator().next().item(), String.join(", ", faults.all().stream().map(f -> basis
-                            .system().item(f.item()).map(Item::name).orElse(f.item()) + " " + f.kind().words()).toList()));
-                }
-                move(t, holding);
-                Stretch stretch = stretch(t);
-                if (t >= landing - 1e-9 && landed == null) {
-                    landed = holding;
-                    event(t, FlightEvent.Kind.LANDS, "", "lands");
-                }
-                Look look = drawdown.begin(stretch, holding);
-                if (!look.delivered()) {
-                    Optional<Choice> other = elsewhere(t, holding);
-                    boolean ends = other.isEmpty() && t >= landing - 1e-9;
-                    event(t, ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES, "", (ends ? "last fuel: engine stops" : "engine starves"
-                            + (pilot.now().positions().isEmpty() ? "" : " on " + pilot.now().words())) + bareWords(look));
-                    sample(look);
-                    if (other.isEmpty()) {
-                        break;
-                    }
-                    pilot.spent();
-                    set(other.get(), t, holding);
-                    continue;
-                }
-                sample(look);
-                if (stretch.demand() <= 0 && t >= times.ends() - 1e-9) {
-                    break; // nothing is burnt any more
-                }
-                Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches(stretch), this::sample);
-                holding = outcome.at().holding();
-                t = outcome.at().minutes();
-                outcome.by().ifPresent(w -> tell(w, outcome.at()));
-                sample(outcome.at());
-            }
+            } while (goesOn(stood) && step() && t < LONGEST);
         } catch (org.hipparchus.exception.MathRuntimeException | IllegalArgumentException | IllegalStateException e) {
             trouble = "From " + (int) t + " min on it could not be worked out: " + e.getMessage();
         }
+        return flown(total);
+    }
+
+    /** Whether there is no reason to end here; else that is the trouble. */
+    private boolean goesOn(int stood) {
+        task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
+        trouble = stood > MOST_AT_ONCE ? "At " + FlightTable.clock(t) + " two things call each other forth without an end." : task.cancelled().getAsBoolean() ? "Stopped at " + FlightTable
+                .clock(t) + "." : "";
+        return trouble.isEmpty();
+    }
+
+    /** To the next thing that happens; whether the flight goes on after it. */
+    private boolean step() {
+        begins();
+        move(t, holding);
+        Stretch stretch = stretch(t);
+        if (t >= plan.landing() - 1e-9 && landed == null) {
+            landed = holding;
+            event(t, FlightEvent.Kind.LANDS, "", "lands");
+        }
+        Look look = drawdown.begin(stretch, holding);
+        if (!look.delivered()) {
+            return starved(look);
+        }
+        sample(look);
+        if (stretch.demand() <= 0 && t >= times.ends() - 1e-9) {
+            return false; // nothing is burnt any more
+        }
+        Drawdown.Outcome outcome = drawdown.run(stretch, holding, watches(stretch), this::sample);
+        holding = outcome.at().holding();
+        t = outcome.at().minutes();
+        outcome.by().ifPresent(w -> tell(w, outcome.at()));
+        sample(outcome.at());
+        return true;
+    }
+
+    /** A phase that begins now, and what fails now. */
+    private void begins() {
+        int now = times.phase(t);
+        if (now != phase && t < times.ends()) {
+            event(t, FlightEvent.Kind.PHASE, "", times.phases().get(now).kind().label());
+        }
+        phase = now;
+        if (!faults.none() && fails > 0 && t >= fails - 1e-9 && told.add("fails")) {
+            drawdown = new Drawdown(basis, holding, condition(t).with(new Day(stretch(t).climbs()[0], condition(t).air().day().offStandard())), ClosedAirspace.ADIABATIC);
+            event(t, FlightEvent.Kind.FAILS, faults.all().iterator().next().item(), String.join(", ", faults.all().stream().map(f -> basis.system().item(f.item()).map(Item::name)
+                    .orElse(f.item()) + " " + f.kind().words()).toList()));
+        }
+    }
+
+    /** Nothing arrives: another tank, or the end. */
+    private boolean starved(Look look) {
+        Optional<Choice> other = elsewhere(t, holding);
+        boolean ends = other.isEmpty() && t >= plan.landing() - 1e-9;
+        event(t, ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES, "", (ends ? "last fuel: engine stops" : "engine starves" + (pilot.now().positions().isEmpty() ? "" : " on " + pilot
+                .now().words())) + bareWords(look));
+        sample(look);
+        other.ifPresent(c -> {
+            pilot.spent();
+            set(c, t, holding);
+        });
+        return other.isPresent();
+    }
+
+    /** @param total in the tanks at the start, m3 */
+    private Flight flown(double total) {
         if (landed == null) {
             landed = holding;
         }
         double usable = landed.inTanks() + landed.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders() - placards();
         double rate = 60 * plan.reserveShare() * demand;
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
-        return new Flight(plan, samples, events, new Flight.Landing(landing, usable, needs(), rate > 0 ? Math.max(0, usable) / rate
-                : Double.POSITIVE_INFINITY), new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding
-                        .burnt(), total - placards(), holding.spilt(), t), floors(), Unsaid.of(assessment.project()).demandSaid(), trouble);
+        return new Flight(plan, samples, events, new Flight.Landing(plan.landing(), usable, needs(), rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY), new Flight.Balance(sides
+                .two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding.burnt(), total - placards(), holding.spilt(), t), floors(), Unsaid.of(assessment.project())
+                        .demandSaid(), trouble);
     }
 
     /** Nothing more where an outlet stands clear; else why nothing arrives. */
