@@ -161,11 +161,6 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         return UnitSystem.figure(Unit.CELSIUS.fromSi(kelvin), 1);
     }
 
-    /** The same, and this is said of it. */
-    SoakLog saying(String words) {
-        return new SoakLog(name, logged, earlier, fit, words);
-    }
-
     /** Kept as the run before a change. */
     SoakLog kept() {
         return new SoakLog(name, List.of(), logged, Optional.empty(), "Lay the run after the change over it.");
