@@ -1,5 +1,6 @@
 package ration.network;
 
+import java.util.Arrays;
 import ration.network.NetworkSolution.Evidence;
 import ration.network.NetworkSolution.Figures;
 import ration.network.NetworkSolution.LinkState;
@@ -41,7 +42,7 @@ final class Attempt {
     int holdings;
     final boolean[] pinned;
     final boolean[] cutOff;
-    final Drop drop = new Drop();
+    final Drop drop;
     boolean steepReverse = true;
     int iterations;
     private final Drop nozzleDrop = new Drop();
@@ -55,6 +56,7 @@ final class Attempt {
         this.settings = settings;
         this.added = added;
         q = start.clone();
+        drop = new Drop(structure.links);
         loss = new double[structure.links];
         slope = new double[structure.links];
         pressure = network.fixedPressure.clone();
@@ -190,6 +192,30 @@ final class Attempt {
         return !out[e] && !holding[e];
     }
 
+    /** Those that do. */
+    int[] carrying() {
+        int[] all = new int[structure.links];
+        int n = 0;
+        for (int e = 0; e < all.length; e++) {
+            if (carries(e)) {
+                all[n++] = e;
+            }
+        }
+        return n == all.length ? all : Arrays.copyOf(all, n);
+    }
+
+    /** Regulators that hold. */
+    int[] regulators() {
+        int[] all = new int[holdings];
+        int n = 0;
+        for (int e = 0; n < holdings; e++) {
+            if (holding[e]) {
+                all[n++] = e;
+            }
+        }
+        return all;
+    }
+
     void evaluateAll() {
         for (int e = 0; e < structure.links; e++) {
             if (carries(e)) {
@@ -198,7 +224,7 @@ final class Attempt {
         }
     }
 
-    private void evaluate(int e) {
+    void evaluate(int e) {
         if (steepReverse && structure.oneWay[e] && q[e] < 0) {
             law(e, 0);
             loss[e] = drop.loss + reverseSlope * q[e];
@@ -216,7 +242,11 @@ final class Attempt {
         if (straight > 0) {
             drop.loss = straight * flow;
             drop.slope = straight;
+        } else if (flow == structure.firstFlow[e]) {
+            drop.loss = structure.firstLoss[e];
+            drop.slope = structure.firstSlope[e];
         } else {
+            drop.line(e);
             structure.laws[e].at(flow, drop);
         }
         if (structure.airy[e]) {
@@ -239,14 +269,22 @@ final class Attempt {
         drop.slope += nozzleDrop.slope;
     }
 
-    private String worstLink() {
-        int worst = 0;
-        for (int e = 1; e < structure.links; e++) {
-            if (pressureError(e) > pressureError(worst)) {
+    /** The link whose pressures fit its loss least, or whose error is not a number; -1 if there are none. */
+    private int worst() {
+        int worst = -1;
+        double most = -1;
+        for (int e = 0; e < structure.links; e++) {
+            double error = pressureError(e);
+            if (!(error <= most)) {
                 worst = e;
+                most = Double.isNaN(error) ? Double.POSITIVE_INFINITY : error;
             }
         }
-        return structure.name(worst);
+        return worst;
+    }
+
+    private String worstLink() {
+        return structure.name(worst());
     }
 
     double pressureError(int e) {
@@ -279,11 +317,9 @@ final class Attempt {
             return failed(Status.IMPLAUSIBLE, beyond);
         }
         double mass = massError();
-        String worst = structure.links == 0 ? "" : worstLink();
-        double error = 0;
-        for (int e = 0; e < structure.links; e++) {
-            error = Math.max(error, pressureError(e));
-        }
+        int most = worst();
+        String worst = most < 0 ? "" : structure.name(most);
+        double error = most < 0 ? 0 : pressureError(most);
         Evidence evidence = new Evidence(iterations, mass, error, worst);
         if (!(mass <= SolverSettings.MASS_TOLERANCE) || !(error <= SolverSettings.PRESSURE_TOLERANCE)) {
             return new NetworkSolution(Status.ITERATION_LIMIT, "The answer at " + worst + " is not within the tolerances.",

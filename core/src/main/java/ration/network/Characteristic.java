@@ -14,8 +14,17 @@ interface Characteristic {
     /** Writes loss and slope at a flow into the scratch. */
     void at(double q, Drop out);
 
+    /** Far above it, only the first term of the rounding is left: the next is under 1e-13 of the loss. */
+    double FAR = 1000 * ROUNDING_FLOW;
+
     /** Adds a rounded square law {@code b q |q|}. */
     static void addSquare(double b, double q, Drop out) {
+        double flow = Math.abs(q);
+        if (flow > FAR) {
+            out.loss += b * (q * flow + Math.copySign(ROUNDING_FLOW * ROUNDING_FLOW / 2, q));
+            out.slope += 2 * b * flow;
+            return;
+        }
         double root = Math.sqrt(q * q + ROUNDING_FLOW * ROUNDING_FLOW);
         out.loss += b * q * root;
         out.slope += b * (2 * q * q + ROUNDING_FLOW * ROUNDING_FLOW) / root;

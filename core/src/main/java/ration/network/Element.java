@@ -76,7 +76,7 @@ public sealed interface Element {
                     law.at(re, rr, out);
                     double f = out.friction;
                     out.loss = frictional * f * q * Math.abs(q) + minorViscous * q;
-                    out.slope = frictional * Math.abs(q) * (2 * f + re * out.frictionSlope) + minorViscous;
+                    out.slope = frictional * Math.abs(q) * (2 * f + out.frictionRise) + minorViscous;
                 }
                 if (local > 0) {
                     Characteristic.addSquare(local, q, out);

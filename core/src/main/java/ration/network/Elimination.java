@@ -22,27 +22,30 @@ final class Elimination {
         private final int n;
         /** Place in the order of elimination of each node's pressure, or -1 where it is known. */
         private final int[] place;
-        private final int[] from;
-        private final int[] to;
-        /** Where the conductance between the two ends of a link stands; -1 where an end is known. */
+        /** Places of the two ends of each link; one past the last where an end is known. */
+        private final int[] first;
+        private final int[] second;
+        /** Where the conductance between them stands; one past the last where an end is known. */
         private final int[] between;
         private final int[] start;
+        /** Of each entry under the diagonal, column after column. */
+        private final int[] column;
         private final int[] row;
         private final int[] target;
 
         private Plan(int[] place, int n, int[] from, int[] to, List<TreeSet<Integer>> columns) {
             this.n = n;
             this.place = place;
-            this.from = from;
-            this.to = to;
             start = new int[n + 1];
             for (int k = 0; k < n; k++) {
                 start[k + 1] = start[k] + columns.get(k).size();
             }
+            column = new int[start[n]];
             row = new int[start[n]];
             int pairs = 0;
             for (int k = 0; k < n; k++) {
                 int at = start[k];
+                Arrays.fill(column, at, start[k + 1], k);
                 for (int r : columns.get(k)) {
                     row[at++] = r;
                 }
@@ -58,11 +61,15 @@ final class Elimination {
                     }
                 }
             }
+            first = new int[from.length];
+            second = new int[from.length];
             between = new int[from.length];
             for (int e = 0; e < from.length; e++) {
                 int a = place[from[e]];
                 int b = place[to[e]];
-                between[e] = a < 0 || b < 0 || a == b ? -1 : entry(Math.min(a, b), Math.max(a, b));
+                first[e] = a < 0 ? n : a;
+                second[e] = b < 0 ? n : b;
+                between[e] = a < 0 || b < 0 || a == b ? row.length : entry(Math.min(a, b), Math.max(a, b));
             }
         }
 
@@ -131,14 +138,15 @@ final class Elimination {
     }
 
     private final Plan plan;
+    /** Both with one more, which takes what belongs to known pressures. */
     private final double[] diagonal;
     private final double[] lower;
     private final double[] work;
 
     private Elimination(Plan plan) {
         this.plan = plan;
-        diagonal = new double[plan.n];
-        lower = new double[plan.row.length];
+        diagonal = new double[plan.n + 1];
+        lower = new double[plan.row.length + 1];
         work = new double[plan.n];
     }
 
@@ -149,17 +157,9 @@ final class Elimination {
 
     /** Adds the conductance of a link. */
     void add(int link, double conductance) {
-        int a = plan.place[plan.from[link]];
-        int b = plan.place[plan.to[link]];
-        if (a >= 0) {
-            diagonal[a] += conductance;
-        }
-        if (b >= 0) {
-            diagonal[b] += conductance;
-        }
-        if (plan.between[link] >= 0) {
-            lower[plan.between[link]] -= conductance;
-        }
+        diagonal[plan.first[link]] += conductance;
+        diagonal[plan.second[link]] += conductance;
+        lower[plan.between[link]] -= conductance;
     }
 
     /** Ties the pressure of a node to outside by as much as joins it to its neighbours; the conductance of the tie. */
@@ -201,20 +201,14 @@ final class Elimination {
                 work[plan.place[i]] = byNode[i];
             }
         }
-        for (int k = 0; k < plan.n; k++) {
-            double x = work[k];
-            if (x != 0) {
-                for (int p = plan.start[k]; p < plan.start[k + 1]; p++) {
-                    work[plan.row[p]] -= lower[p] * x;
-                }
-            }
+        for (int p = 0; p < plan.row.length; p++) {
+            work[plan.row[p]] -= lower[p] * work[plan.column[p]];
         }
-        for (int k = plan.n - 1; k >= 0; k--) {
-            double x = work[k] * diagonal[k];
-            for (int p = plan.start[k]; p < plan.start[k + 1]; p++) {
-                x -= lower[p] * work[plan.row[p]];
-            }
-            work[k] = x;
+        for (int k = 0; k < work.length; k++) {
+            work[k] *= diagonal[k];
+        }
+        for (int p = plan.row.length - 1; p >= 0; p--) {
+            work[plan.column[p]] -= lower[p] * work[plan.row[p]];
         }
         boolean finite = true;
         for (int i = 0; i < plan.place.length; i++) {

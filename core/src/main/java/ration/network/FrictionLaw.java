@@ -23,9 +23,9 @@ public enum FrictionLaw {
                 double step = s * s * (3 - 2 * s);
                 double stepSlope = 6 * s * (1 - s) / (BLEND_END - LAMINAR_END);
                 double rise = out.friction - 64 / re;
-                double riseSlope = out.frictionSlope + 64 / (re * re);
+                double riseSlope = out.frictionRise + 64 / re;
                 out.friction = 64 / re + step * rise;
-                out.frictionSlope = -64 / (re * re) + stepSlope * rise + step * riseSlope;
+                out.frictionRise = -64 / re + re * stepSlope * rise + step * riseSlope;
             }
         }
     },
@@ -41,8 +41,9 @@ public enum FrictionLaw {
             } else {
                 colebrook(TURBULENT, rr, out);
                 double low = 64 / BLEND_END;
-                out.frictionSlope = (out.friction - low) / (TURBULENT - BLEND_END);
-                out.friction = low + out.frictionSlope * (re - BLEND_END);
+                double slope = (out.friction - low) / (TURBULENT - BLEND_END);
+                out.friction = low + slope * (re - BLEND_END);
+                out.frictionRise = re * slope;
             }
         }
     },
@@ -57,22 +58,16 @@ public enum FrictionLaw {
             if (re <= LAMINAR_END) {
                 laminar(re, out);
             } else if (re >= TURBULENT) {
-                double power = 5.74 * Math.exp(-0.9 * Math.log(re));
+                double power = 5.74 * out.power(0, re);
                 double y = rr.rough + power;
-                double log = Math.log(y) / LN10;
-                out.friction = 0.25 / (log * log);
-                double ySlope = -0.9 * power / re;
-                out.frictionSlope = -2 * out.friction / log * ySlope / (y * LN10);
+                double log = out.log(2, y);
+                double inverse = 1 / (log * y);
+                out.friction = QUARTER * (y * inverse) * (y * inverse);
+                out.frictionRise = 1.8 * out.friction * power * inverse;
             } else {
-                double r = re / 2000;
-                double fa = rr.cubicA;
-                double fb = rr.cubicB;
-                double x1 = 7 * fa - fb;
-                double x2 = 0.128 - 17 * fa + 2.5 * fb;
-                double x3 = -0.128 + 13 * fa - 2 * fb;
-                double x4 = 0.032 - 3 * fa + 0.5 * fb;
-                out.friction = x1 + r * (x2 + r * (x3 + r * x4));
-                out.frictionSlope = (x2 + r * (2 * x3 + r * 3 * x4)) / 2000;
+                double r = re * (1 / LAMINAR_END);
+                out.friction = rr.cubic0 + r * (rr.cubic1 + r * (rr.cubic2 + r * rr.cubic3));
+                out.frictionRise = r * (rr.cubic1 + r * (2 * rr.cubic2 + r * 3 * rr.cubic3));
             }
         }
     };
@@ -83,6 +78,8 @@ public enum FrictionLaw {
     public static final double TURBULENT = 4000;
     private static final double BLEND_END = 2300;
     private static final double LN10 = Math.log(10);
+    /** A quarter, over the square of the logarithm to ten. */
+    private static final double QUARTER = 0.25 * LN10 * LN10;
 
     private final String words;
 
@@ -94,7 +91,7 @@ public enum FrictionLaw {
         return words;
     }
 
-    /** Writes the friction factor and its slope over Re. */
+    /** Writes the friction factor and Re times its slope over Re. */
     abstract void at(double re, Roughness roughness, Drop out);
 
     /**
@@ -111,18 +108,19 @@ public enum FrictionLaw {
 
     private static void laminar(double re, Drop out) {
         out.friction = 64 / re;
-        out.frictionSlope = -out.friction / re;
+        out.frictionRise = -out.friction;
     }
 
-    /** Colebrook by Halley's steps on x = 1/sqrt(f), started from Haaland; two reach rounding error. */
+    /** Colebrook by Halley's steps on x = 1/sqrt(f), started from the last x or from Haaland's; two reach rounding error. */
     private static void colebrook(double re, Roughness rr, Drop out) {
         double a = rr.rough;
         double b = 2.51 / re;
-        double x = -1.8 / LN10 * Math.log(rr.haaland + 6.9 / re);
         double k = 2 / LN10;
+        double last = out.kept(2);
+        double x = last > 0 ? last : -1.8 / LN10 * Math.log(rr.haaland + 6.9 / re);
         double inner = a + b * x;
         for (int i = 0; i < 6; i++) {
-            double off = x + k * Math.log(inner);
+            double off = x + k * out.log(0, inner);
             double lean = b / inner;
             double rise = 1 + k * lean;
             double step = 2 * off * rise / (2 * rise * rise + off * k * lean * lean);
@@ -132,8 +130,9 @@ public enum FrictionLaw {
                 break;
             }
         }
-        double xSlope = k * b * x / re / inner / (1 + k * b / inner);
+        out.keep(2, x);
+        double xRise = k * b * x / inner / (1 + k * b / inner);
         out.friction = 1 / (x * x);
-        out.frictionSlope = -2 * out.friction / x * xSlope;
+        out.frictionRise = -2 * out.friction / x * xRise;
     }
 }

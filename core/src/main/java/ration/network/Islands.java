@@ -24,6 +24,9 @@ final class Islands {
 
     /** Finds and pins them; a sentence if one asks for fuel, else null. */
     String pin() {
+        if (s.hangsTogether(attempt)) {
+            return null;
+        }
         join();
         for (int i = 0; i < s.nodes; i++) {
             int r = root(i);

@@ -13,14 +13,26 @@ import org.ejml.dense.row.CommonOps_DDRM;
  */
 final class Newton {
 
+    /** A step that changes no flow by more than this share of it is followed along the slopes. */
+    private static final double NEAR = 1e-7;
+    /** No flow at all, m3/s. */
+    private static final double NOTHING = 1e-18;
+
     private final Attempt a;
     private final Structure s;
+    /** Links that pass fuel by their own law, in this settling. */
+    private final int[] carrying;
     private final double[] next;
     private final double[] before;
+    /** Derivatives of the convex content along the last step, where it began and where it ended. */
+    private double start;
+    private double end;
+    private double residual;
 
     Newton(Attempt attempt) {
         a = attempt;
         s = attempt.structure;
+        carrying = attempt.carrying();
         next = new double[s.links];
         before = new double[s.links];
     }
@@ -31,7 +43,7 @@ final class Newton {
             return false;
         }
         Elimination equations = s.elimination();
-        boolean settled = iterate(equations);
+        boolean settled = iterate(new Linear(a, carrying, equations));
         s.giveBack(equations);
         return settled;
     }
@@ -59,23 +71,20 @@ final class Newton {
         return false;
     }
 
-    private boolean iterate(Elimination equations) {
-        a.evaluateAll();
+    private boolean iterate(Linear equations) {
+        arrive();
         boolean balanced = false;
         double lastResidual = Double.MAX_VALUE;
         while (a.iterations < a.settings.iterationLimit()) {
             a.iterations++;
-            if (!step(equations)) {
+            if (!equations.solve()) {
                 return false;
             }
+            step(equations.conductance);
             if (balanced) {
                 search();
-            } else {
-                System.arraycopy(next, 0, a.q, 0, s.links);
-                a.evaluateAll();
-                balanced = true;
             }
-            double residual = residual();
+            balanced = true;
             if (residual <= 1 || residual < 1e6 && residual >= lastResidual && coarselyGood()) {
                 return true;
             }
@@ -84,40 +93,55 @@ final class Newton {
         return false;
     }
 
-    /** Solves the linearised equations for new pressures and the flows that go with them; false if singular. */
-    private boolean step(Elimination equations) {
-        if (!new Linear(a, equations).solve()) {
-            return false;
+    /** Goes to the flows that belong to the new pressures. */
+    private void step(double[] conductance) {
+        start = 0;
+        boolean near = !(a.steepReverse && s.anyOneWay);
+        System.arraycopy(a.q, 0, before, 0, s.links);
+        for (int e : carrying) {
+            double off = a.pressure[s.from[e]] - a.pressure[s.to[e]] - a.loss[e];
+            double move = off * conductance[e];
+            next[e] = a.q[e] + move;
+            start -= move * off;
+            near &= Math.abs(move) <= NEAR * Math.abs(a.q[e]) + NOTHING;
         }
-        for (int e = 0; e < s.links; e++) {
-            next[e] = a.carries(e) ? a.q[e] + (a.pressure[s.from[e]] - a.pressure[s.to[e]] - a.loss[e]) / a.slope[e] : 0;
+        if (a.holdings > 0) {
+            a.balanceHeld(next);
         }
-        a.balanceHeld(next);
-        return true;
+        System.arraycopy(next, 0, a.q, 0, s.links);
+        if (near) {
+            follow();
+        } else {
+            arrive();
+        }
+    }
+
+    /** Losses along their slopes: what their curvature adds is under the last digits that count. */
+    private void follow() {
+        for (int e : carrying) {
+            a.loss[e] += a.slope[e] * (next[e] - before[e]);
+        }
+        look();
     }
 
     /**
-     * Moves along the step. The derivative of the convex content along it, which only grows, says where the lowest
-     * point lies; the full step is taken unless it goes far past that.
+     * Turns back on the step where it goes too far. The derivative of the convex content along it, which only grows, says where
+     * the lowest point lies; the full step stands unless it goes far past that.
      */
     private void search() {
-        System.arraycopy(a.q, 0, before, 0, s.links);
-        double start = along();
-        System.arraycopy(next, 0, a.q, 0, s.links);
-        a.evaluateAll();
-        double end = along();
-        if (end <= 0.5 * Math.abs(start) || start >= 0) {
+        double allowed = Math.abs(start);
+        if (end <= 0.5 * allowed || start >= 0) {
             return;
         }
         double low = 0;
         double high = 1;
-        for (int i = 0; i < 60 && end > 0.1 * Math.abs(start) && high - low > 1e-15; i++) {
+        double atHigh = end;
+        for (int i = 0; i < 60 && atHigh > 0.1 * allowed && high - low > 1e-15; i++) {
             double middle = (low + high) / 2;
             move(middle);
-            double value = along();
-            if (value >= 0) {
+            if (end >= 0) {
                 high = middle;
-                end = value;
+                atHigh = end;
             } else {
                 low = middle;
             }
@@ -129,38 +153,39 @@ final class Newton {
         for (int e = 0; e < s.links; e++) {
             a.q[e] = before[e] + t * (next[e] - before[e]);
         }
-        a.evaluateAll();
+        arrive();
     }
 
-    /** Derivative of the content along the step, at the flows the losses belong to. */
-    private double along() {
-        double sum = 0;
-        for (int e = 0; e < s.links; e++) {
-            if (a.carries(e)) {
-                sum += (next[e] - before[e]) * (a.loss[e] - a.pressure[s.from[e]] + a.pressure[s.to[e]]);
-            }
+    /** Losses at the flows as they are, and how far they are from the pressures. */
+    private void arrive() {
+        for (int e : carrying) {
+            a.evaluate(e);
         }
-        return sum;
+        look();
     }
 
     /**
-     * Worst pressure error over what is wanted: a hundred-thousand-millionth of the largest loss, which Newton reaches at once, and
-     * what rounding leaves of the largest pressure. Much less is wanted while only the valves' states are sought.
+     * How far the losses are from the pressures: along the step, and at worst over what is wanted. That is a
+     * hundred-thousand-millionth of the largest loss, which Newton reaches at once, and what rounding leaves of the largest
+     * pressure. Much less is wanted while only the valves' states are sought.
      */
-    private double residual() {
+    private void look() {
         double largest = 0;
         double worst = 0;
         double pressures = 0;
-        for (int e = 0; e < s.links; e++) {
-            if (a.carries(e)) {
-                largest = Math.max(largest, Math.abs(a.loss[e]));
-                pressures = Math.max(pressures, Math.abs(a.pressure[s.from[e]]));
-                worst = Math.max(worst, Math.abs(a.loss[e] - a.pressure[s.from[e]] + a.pressure[s.to[e]]));
-            }
+        end = 0;
+        for (int e : carrying) {
+            double from = Math.abs(a.pressure[s.from[e]]);
+            double loss = Math.abs(a.loss[e]);
+            double off = a.loss[e] - a.pressure[s.from[e]] + a.pressure[s.to[e]];
+            end += (next[e] - before[e]) * off;
+            largest = loss > largest ? loss : largest;
+            pressures = from > pressures ? from : pressures;
+            worst = Math.abs(off) > worst ? Math.abs(off) : worst;
         }
         double wanted = a.steepReverse && s.anyOneWay ? 1e-4 * largest + SolverSettings.PRESSURE_TOLERANCE
                 : 1e-11 * largest + 1e-13 * pressures + 1e-9;
-        return worst / wanted;
+        residual = Double.isNaN(end) ? end : worst / wanted;
     }
 
     /** Within a thousandth of the pressure tolerance, and no flow in doubt by a tenth of the mass tolerance. */
@@ -182,29 +207,29 @@ final class Newton {
 
         private final Attempt a;
         private final Structure s;
+        private final int[] carrying;
         private final Elimination equations;
+        private final double[] x;
+        /** By link, one over its slope. */
+        final double[] conductance;
         private final int[] regulators;
         /** Pressures of all nodes per flow of each regulator that holds. */
         private final double[][] perFlow;
 
-        Linear(Attempt attempt, Elimination equations) {
+        Linear(Attempt attempt, int[] carrying, Elimination equations) {
             a = attempt;
             s = attempt.structure;
+            this.carrying = carrying;
             this.equations = equations;
-            regulators = new int[a.holdings];
-            int k = 0;
-            for (int e = 0; e < s.links && k < regulators.length; e++) {
-                if (a.holding[e]) {
-                    regulators[k++] = e;
-                }
-            }
+            x = new double[s.nodes];
+            conductance = new double[s.links];
+            regulators = attempt.regulators();
             perFlow = new double[regulators.length][];
         }
 
         /** Changes the pressures of the attempt; false if the equations are singular. */
         boolean solve() {
-            double[] x = new double[s.nodes];
-            if (!assemble(x) || !equations.solve(x) || !holdingFlows(x)) {
+            if (!assemble() || !equations.solve(x) || !holdingFlows()) {
                 return false;
             }
             for (int i = 0; i < s.nodes; i++) {
@@ -218,22 +243,20 @@ final class Newton {
             return true;
         }
 
-        private boolean assemble(double[] right) {
+        private boolean assemble() {
             equations.clear();
             for (int i = 0; i < s.nodes; i++) {
-                right[i] = -a.network.demand[i];
+                x[i] = -a.network.demand[i];
             }
-            for (int e = 0; e < s.links; e++) {
-                if (!a.carries(e)) {
-                    continue;
-                }
+            for (int e : carrying) {
                 int from = s.from[e];
                 int to = s.to[e];
                 double g = 1 / a.slope[e];
                 double known = a.q[e] + (a.pressure[from] - a.pressure[to] - a.loss[e]) * g;
+                conductance[e] = g;
                 equations.add(e, g);
-                right[from] -= known;
-                right[to] += known;
+                x[from] -= known;
+                x[to] += known;
             }
             for (int i = 0; i < s.nodes; i++) {
                 if ((a.pinned[i] || a.heldByRegulator[i]) && !s.held[i]) {
@@ -244,7 +267,7 @@ final class Newton {
         }
 
         /** Adds what the regulators' flows do to the pressures, so that each holds its node. */
-        private boolean holdingFlows(double[] x) {
+        private boolean holdingFlows() {
             int n = regulators.length;
             if (n == 0) {
                 return true;

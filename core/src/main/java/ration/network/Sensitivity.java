@@ -87,13 +87,7 @@ public final class Sensitivity {
         if (n == 0) {
             return true;
         }
-        int[] regulators = new int[n];
-        int k = 0;
-        for (int e = 0; e < s.links; e++) {
-            if (at.holding[e]) {
-                regulators[k++] = e;
-            }
-        }
+        int[] regulators = at.regulators();
         double[][] each = new double[n][s.nodes];
         DMatrixRMaj slopes = new DMatrixRMaj(n, n);
         DMatrixRMaj wanted = new DMatrixRMaj(n, 1);

@@ -10,7 +10,7 @@ import ration.network.NetworkProblem.Boundary;
 import ration.network.NetworkProblem.Link;
 import ration.network.NetworkProblem.Node;
 
-/** What of a network stays the same whatever its heights, held pressures and demands: indices in place of names. Immutable. */
+/** What of a network stays the same whatever its heights, held pressures and demands: indices in place of names. Immutable but for what it keeps. */
 final class Structure {
 
     private static final double USUAL_FIRST_FLOW = 1e-5;
@@ -29,7 +29,10 @@ final class Structure {
     final boolean[] airy;
     /** Nodes whose pressure is given. */
     final boolean[] held;
+    /** Where a solve from nothing begins, and what the laws say there. */
     final double[] firstFlow;
+    final double[] firstLoss;
+    final double[] firstSlope;
     final boolean anyOneWay;
     /** Whether there is a regulator or a jet. */
     final boolean adjusted;
@@ -44,6 +47,7 @@ final class Structure {
     final Map<String, Integer> linkIndex;
     private final Shape shape;
     private final int[] leastFirst;
+    private volatile Tree lastTree;
 
     /** What depends on which node is joined to which only. */
     private record Shape(Elimination.Plan plan, int[][] linksAt, Queue<Elimination> idle) {
@@ -95,7 +99,7 @@ final class Structure {
             airy[e] = element instanceof Element.Vent;
             any |= oneWay[e];
             adjusts |= element instanceof Element.Regulator || element instanceof Element.Jet;
-            firstFlow[e] = element instanceof Element.Pipe pipe ? 0.25 * pipe.bore() * pipe.bore() : USUAL_FIRST_FLOW;
+            firstFlow[e] = element instanceof Element.Pipe pipe ? 0.6 * pipe.bore() * pipe.bore() : USUAL_FIRST_FLOW;
             heldNode[e] = -1;
             if (element instanceof Element.Regulator r) {
                 boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
@@ -109,7 +113,13 @@ final class Structure {
         regulators = java.util.stream.IntStream.range(0, links).filter(e -> heldNode[e] >= 0).toArray();
         anyOneWay = any;
         adjusted = adjusts;
-        leastFirst = sameFluid && Arrays.equals(laws, alike.laws) ? alike.leastFirst : Refinement.order(laws, firstFlow);
+        boolean sameLaws = sameFluid && Arrays.equals(laws, alike.laws);
+        firstLoss = sameLaws ? alike.firstLoss : new double[links];
+        firstSlope = sameLaws ? alike.firstSlope : new double[links];
+        if (!sameLaws) {
+            begin();
+        }
+        leastFirst = sameLaws ? alike.leastFirst : Tree.leastFirst(firstSlope);
         boolean same = alike != null && Arrays.equals(held, alike.held) && Arrays.equals(from, alike.from) && Arrays.equals(to, alike.to);
         shape = same ? alike.shape : shape();
     }
@@ -136,6 +146,16 @@ final class Structure {
             }
         }
         return true;
+    }
+
+    private void begin() {
+        Drop drop = new Drop(links);
+        for (int e = 0; e < links; e++) {
+            drop.line(e);
+            laws[e].at(firstFlow[e], drop);
+            firstLoss[e] = drop.loss;
+            firstSlope[e] = drop.slope;
+        }
     }
 
     private Shape shape() {
@@ -171,6 +191,22 @@ final class Structure {
     /** All links, those that resist least first. */
     int[] leastFirst() {
         return leastFirst;
+    }
+
+    /** How the nodes hang together in an attempt as it stands. */
+    Tree tree(Attempt attempt) {
+        Tree tree = lastTree;
+        if (tree == null || !tree.of(attempt)) {
+            tree = new Tree(attempt);
+            lastTree = tree;
+        }
+        return tree;
+    }
+
+    /** Whether it is known already that every node hangs on a held pressure in an attempt as it stands. */
+    boolean hangsTogether(Attempt attempt) {
+        Tree tree = lastTree;
+        return tree != null && tree.complete() && tree.of(attempt);
     }
 
     /** Figures for one solve; given back by {@link #giveBack} they serve the next. */
