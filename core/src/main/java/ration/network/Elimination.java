@@ -204,11 +204,12 @@ final class Elimination {
         for (int p = 0; p < plan.row.length; p++) {
             work[plan.row[p]] -= lower[p] * work[plan.column[p]];
         }
-        for (int k = 0; k < work.length; k++) {
-            work[k] *= diagonal[k];
-        }
-        for (int p = plan.row.length - 1; p >= 0; p--) {
-            work[plan.column[p]] -= lower[p] * work[plan.row[p]];
+        for (int k = work.length - 1, p = plan.row.length - 1; k >= 0; k--) {
+            double x = work[k] * diagonal[k];
+            for (; p >= plan.start[k]; p--) {
+                x -= lower[p] * work[plan.row[p]];
+            }
+            work[k] = x;
         }
         boolean finite = true;
         for (int i = 0; i < plan.place.length; i++) {
