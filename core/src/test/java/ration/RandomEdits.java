@@ -62,6 +62,6 @@ public final class RandomEdits {
     private static FuelSystem offered(FuelSystem system, Random random) {
         Item item = any(system.items(), random);
         List<ItemEdits.Offer> offers = ItemEdits.of(system, item.id());
-        return offers.isEmpty() ? system : any(offers, random).result();
+        return offers.isEmpty() ? system : any(offers, random).on(system);
     }
 }

@@ -21,6 +21,7 @@ import ration.model.Selector;
 import ration.model.Tag;
 import ration.model.Tank;
 import ration.model.TankShape;
+import ration.project.ItemEdits;
 import ration.project.Project;
 import ration.project.Unsaid;
 import ration.quantity.Unit;
@@ -99,5 +100,11 @@ public final class Systems {
         Map<String, Double> contents = new java.util.HashMap<>();
         system.tanks().forEach(t -> contents.put(t.id(), Unit.GALLON.toSi(gallons)));
         return new Condition(Attitude.ofDegrees("Level", 0, 0), contents, Map.of(), Set.of(), Set.of(), 288.15);
+    }
+
+    /** What an item's card offers under these words. */
+    public static ItemEdits.Offer offer(FuelSystem system, String id, String label) {
+        return ItemEdits.of(system, id).stream().filter(o -> o.label().equals(label)).findFirst().orElseThrow(() -> new AssertionError(label
+                + " is not offered on " + id + ": " + ItemEdits.of(system, id).stream().map(ItemEdits.Offer::label).toList()));
     }
 }

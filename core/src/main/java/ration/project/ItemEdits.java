@@ -53,8 +53,13 @@ public final class ItemEdits {
         this.system = system;
     }
 
-    /** One change on offer: what it is called and what comes of it. */
-    public record Offer(String label, FuelSystem result) {
+    /** One change on offer: what it is called, and the change, of whatever system it is taken up in. */
+    public record Offer(String label, UnaryOperator<FuelSystem> edit) {
+
+        /** What comes of it there, as the item stands there; the same system where the item is gone. */
+        public FuelSystem on(FuelSystem system) {
+            return edit.apply(system);
+        }
     }
 
     /** What the card of an item offers. */
@@ -62,14 +67,9 @@ public final class ItemEdits {
         ItemEdits edits = new ItemEdits(system);
         system.item(id).ifPresent(edits::offer);
         if (system.shifts().containsKey(id)) {
-            edits.offers.add(new Offer("Draw it where it would stand", system.shifted(id, 0)));
+            edits.add("Draw it where it would stand", s -> s.shifted(id, 0));
         }
         return List.copyOf(edits.offers);
-    }
-
-    /** Takes up an offer in the system it is given, as the item stands there; nothing where it is no longer on offer. */
-    public static UnaryOperator<FuelSystem> taking(String id, String label) {
-        return s -> of(s, id).stream().filter(o -> o.label().equals(label)).findFirst().map(Offer::result).orElse(s);
     }
 
     private void offer(Item item) {
@@ -110,15 +110,20 @@ public final class ItemEdits {
 
         @Override
         public Void header(Header h) {
-            add("Add inlet", h.withInlets(withAnother(h.inlets(), "in-")));
-            add("Add outlet", h.withOutlets(withAnother(h.outlets(), "out-")));
-            add("Add vent", h.withVents(withAnother(h.vents(), "vent-")));
-            add(h.drain() ? "Take the drain out" : "Add drain", h.withDrain(!h.drain()));
-            add(h.build().lowLight().isPresent() ? "No low light" : "Add low light", h.withLowLight(h.build().lowLight().isPresent() ? Optional.empty()
-                    : Optional.of(h.height().with(new Quantity(h.height().quantity().value() / 2, h.height().quantity().unit())))));
+            add("Add inlet", h, x -> x.withInlets(withAnother(x.inlets(), "in-")));
+            add("Add outlet", h, x -> x.withOutlets(withAnother(x.outlets(), "out-")));
+            add("Add vent", h, x -> x.withVents(withAnother(x.vents(), "vent-")));
+            boolean drain = !h.drain();
+            add(drain ? "Add drain" : "Take the drain out", h, x -> x.withDrain(drain));
+            if (h.build().lowLight().isPresent()) {
+                add("No low light", h, x -> x.withLowLight(Optional.empty()));
+            } else {
+                add("Add low light", h, x -> x.withLowLight(Optional.of(x.height().with(new Quantity(x.height().quantity().value() / 2,
+                        x.height().quantity().unit())))));
+            }
             for (Header.Form form : Header.Form.values()) {
                 if (form != h.build().form()) {
-                    add(form.label(), h.with(form));
+                    add(form.label(), h, x -> x.with(form));
                 }
             }
             return null;
@@ -126,7 +131,8 @@ public final class ItemEdits {
 
         @Override
         public Void ventPlenum(VentPlenum p) {
-            ventLine(p.line(), p.id(), p.place().point(), p.tip().point(), p::with);
+            ventLine(p.line(), p.id(), p.place().point(), p.tip().point(), change -> s -> s.change(p.id(), VentPlenum.class,
+                    x -> x.with(change.apply(x.line()))));
             return null;
         }
 
@@ -134,7 +140,7 @@ public final class ItemEdits {
         public Void gaugePort(GaugePort g) {
             for (GaugePort.Shows shows : GaugePort.Shows.values()) {
                 if (shows != g.shows()) {
-                    add(makeIt(shows.label()), new GaugePort(g.tag(), shows));
+                    add(makeIt(shows.label()), g, x -> new GaugePort(x.tag(), shows));
                 }
             }
             return null;
@@ -143,15 +149,18 @@ public final class ItemEdits {
         @Override
         public Void regulator(Regulator r) {
             boolean ambient = r.reference() == Regulator.Reference.AMBIENT;
-            add(ambient ? "Refer to manifold" : "Refer to ambient", new Regulator(r.tag(), r.style(), ambient
-                    ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT, r.setting(), r.loss()));
+            Regulator.Reference other = ambient ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT;
+            add(ambient ? "Refer to manifold" : "Refer to ambient", r, x -> new Regulator(x.tag(), x.style(), other, x.setting(), x.loss()));
             return null;
         }
 
         @Override
         public Void strainer(Strainer s) {
-            add(s.bowl().isEmpty() ? "Give bowl size" : "No bowl size", s.withBowl(s.bowl().isEmpty() ? Optional.of(Measured.of(4,
-                    Unit.CUBIC_INCH, BY)) : Optional.empty()));
+            if (s.bowl().isEmpty()) {
+                add("Give bowl size", s, x -> x.withBowl(Optional.of(Measured.of(4, Unit.CUBIC_INCH, BY))));
+            } else {
+                add("No bowl size", s, x -> x.withBowl(Optional.empty()));
+            }
             ItemEdits.this.strainer(s);
             return null;
         }
@@ -216,10 +225,11 @@ public final class ItemEdits {
 
     private void strainer(Strainer s) {
         if (s.fouled().isEmpty()) {
-            add("Add fouled figure", s.withFouled(s.loss().times(2)));
+            add("Add fouled figure", s, x -> x.withFouled(x.loss().times(2)));
         }
         if (s.drain()) {
-            add(s.capped() ? "Quick drain in place of the port" : "Capped port in place of the drain", s.withDrain(true, !s.capped()));
+            boolean capped = !s.capped();
+            add(capped ? "Capped port in place of the drain" : "Quick drain in place of the port", s, x -> x.withDrain(true, capped));
         }
     }
 
@@ -234,38 +244,54 @@ public final class ItemEdits {
     }
 
     private void filter(Filter f) {
-        Rated last = f.points().get(f.points().size() - 1);
-        List<Rated> more = new ArrayList<>(f.points());
-        more.add(new Rated(last.flow().with(Quantity.of(last.flow().quantity().value() * 2, last.flow().quantity().unit())),
-                last.times(3).loss()));
-        add("Add rated point", new Filter(f.tag(), more, f.fouled()));
+        add("Add rated point", f, ItemEdits::withRatedPoint);
         if (f.fouled().isEmpty()) {
-            add("Add fouled figure", new Filter(f.tag(), f.points(), Optional.of(last.times(2))));
+            add("Add fouled figure", f, x -> new Filter(x.tag(), x.points(), Optional.of(last(x.points()).times(2))));
         }
+    }
+
+    private static Filter withRatedPoint(Filter f) {
+        Rated last = last(f.points());
+        return new Filter(f.tag(), and(f.points(), new Rated(last.flow().with(Quantity.of(last.flow().quantity().value() * 2,
+                last.flow().quantity().unit())), last.times(3).loss())), f.fouled());
     }
 
     private void pump(Pump p) {
         Pump.Build b = p.build();
         if (b.relief().isEmpty() && !p.curve().isEmpty()) {
-            add("Add relief", p.withBuild(b.withRelief(p.curve().get(0).pressure())));
-        }
-        if (b.current().isEmpty() && p.drive() == Pump.Drive.ELECTRIC) {
-            add("Add current", p.withBuild(b.withCurrent(Measured.of(2, Unit.AMPERE, BY))));
+            Measured most = p.curve().get(0).pressure();
+            built("Add relief", p, x -> x.withRelief(most));
         }
         if (p.drive() == Pump.Drive.ELECTRIC) {
-            Pump.Wiring w = b.wiring();
-            if (w.breaker().isEmpty()) {
-                add("Give breaker", p.withBuild(b.withWiring(w.withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY))))));
-            }
-            for (Pump.Own own : Pump.Own.values()) {
-                String word = own.name().toLowerCase(java.util.Locale.ROOT);
-                add(w.own().contains(own) ? "Shares its " + word : "Own " + word, p.withBuild(b.withWiring(w.with(own, !w.own().contains(own)))));
-            }
-            add(b.bus().isEmpty() ? "On a second bus" : "On the main bus", p.withBuild(b.withBus(b.bus().isEmpty() ? "second" : "")));
+            wiring(p, b);
         }
-        add(b.checked() ? "No check valve inside" : "Check valve inside", p.withBuild(b.withCheck(!b.checked())));
-        add(p.off().isPresent() ? "Blocks when off" : "Passes when off", p.off().isPresent()
-                ? new Pump(p.tag(), p.drive(), p.curve(), Optional.empty(), b) : p.withOff(Rated.of(20, 0.3, BY)));
+        built(b.checked() ? "No check valve inside" : "Check valve inside", p, x -> x.withCheck(!b.checked()));
+        if (p.off().isPresent()) {
+            add("Blocks when off", p, x -> new Pump(x.tag(), x.drive(), x.curve(), Optional.empty(), x.build()));
+        } else {
+            add("Passes when off", p, x -> x.withOff(Rated.of(20, 0.3, BY)));
+        }
+    }
+
+    private void wiring(Pump p, Pump.Build b) {
+        if (b.current().isEmpty()) {
+            built("Add current", p, x -> x.withCurrent(Measured.of(2, Unit.AMPERE, BY)));
+        }
+        Pump.Wiring w = b.wiring();
+        if (w.breaker().isEmpty()) {
+            built("Give breaker", p, x -> x.withWiring(x.wiring().withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY)))));
+        }
+        for (Pump.Own own : Pump.Own.values()) {
+            boolean shared = w.own().contains(own);
+            String word = own.name().toLowerCase(java.util.Locale.ROOT);
+            built(shared ? "Shares its " + word : "Own " + word, p, x -> x.withWiring(x.wiring().with(own, !shared)));
+        }
+        String bus = b.bus().isEmpty() ? "second" : "";
+        built(b.bus().isEmpty() ? "On a second bus" : "On the main bus", p, x -> x.withBus(bus));
+    }
+
+    private void built(String label, Pump pump, UnaryOperator<Pump.Build> change) {
+        add(label, pump, x -> x.withBuild(change.apply(x.build())));
     }
 
     private static String makeIt(String label) {
@@ -276,55 +302,81 @@ public final class ItemEdits {
     private void inlet(EngineInlet inlet) {
         for (EngineInlet.Style style : EngineInlet.Style.values()) {
             if (style != inlet.style()) {
-                add(makeIt(style.label()), inlet.withStyle(style,
-                        style != EngineInlet.Style.FLOAT && inlet.returns()));
+                add(makeIt(style.label()), inlet, x -> x.withStyle(style, style != EngineInlet.Style.FLOAT && x.returns()));
             }
         }
         if (inlet.maximumPressure().isEmpty()) {
-            add("Give greatest pressure", inlet.withPressures(inlet.minimumPressure(),
-                    Optional.of(Measured.assumed(8, Unit.PSI))));
+            add("Give greatest pressure", inlet, x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
         }
     }
 
-    void add(String label, FuelSystem result) {
-        offers.add(new Offer(label, result));
+    void add(String label, UnaryOperator<FuelSystem> edit) {
+        offers.add(new Offer(label, edit));
     }
 
-    void add(String label, Item changed) {
-        offers.add(new Offer(label, system.replace(changed)));
+    /** On offer: a change of the item as it stands where the offer is taken up. */
+    @SuppressWarnings("unchecked")
+    <T extends Item> void add(String label, T item, UnaryOperator<T> change) {
+        Class<T> kind = (Class<T>) item.getClass();
+        add(label, s -> s.change(item.id(), kind, change));
     }
 
     private void run(Run run) {
-        Point3 start = system.point(run.from()).orElse(new Point3(0, 0, 0));
-        Point3 end = system.point(run.to()).orElse(start);
-        Point3 last = run.points().isEmpty() ? start : run.points().get(run.points().size() - 1).point();
-        List<Place> more = new ArrayList<>(run.points());
-        more.add(Place.estimated(last.toward(end, 0.5)));
-        add("Add point", run.withPoints(more));
+        add("Add point", s -> s.change(run.id(), Run.class, r -> r.withPoints(and(r.points(), halfway(s, r)))));
         if (!run.points().isEmpty()) {
-            add("Remove point", run.withPoints(run.points().subList(0, run.points().size() - 1)));
+            add("Remove point", run, r -> r.withPoints(butLast(r.points())));
         }
         if (run.length().isEmpty()) {
-            double inches = Unit.INCH.fromSi(run.lengthM(start, end));
-            add("Give a length", run.withLength(Measured.of(Math.round(inches * 10) / 10.0, Unit.INCH, BY)));
+            add("Give a length", s -> s.change(run.id(), Run.class, r -> r.withLength(Measured.of(Math.round(Unit.INCH.fromSi(r.lengthM(
+                    start(s, r), end(s, r))) * 10) / 10.0, Unit.INCH, BY))));
         } else if (!run.points().isEmpty()) {
-            add("Length from points", run.withLength(Optional.empty()));
+            add("Length from points", run, r -> r.withLength(Optional.empty()));
         }
     }
 
+    private static Point3 start(FuelSystem system, Run run) {
+        return system.point(run.from()).orElse(new Point3(0, 0, 0));
+    }
+
+    private static Point3 end(FuelSystem system, Run run) {
+        return system.point(run.to()).orElse(start(system, run));
+    }
+
+    private static Place halfway(FuelSystem system, Run run) {
+        Point3 last = run.points().isEmpty() ? start(system, run) : last(run.points()).point();
+        return Place.estimated(last.toward(end(system, run), 0.5));
+    }
+
+    static <T> T last(List<T> list) {
+        return list.get(list.size() - 1);
+    }
+
+    static <T> List<T> and(List<T> list, T more) {
+        List<T> copy = new ArrayList<>(list);
+        copy.add(more);
+        return copy;
+    }
+
+    static <T> List<T> butLast(List<T> list) {
+        return list.subList(0, Math.max(0, list.size() - 1));
+    }
+
+    /** Takes a change of a vent line to one of the system. */
+    interface Lined extends Function<UnaryOperator<VentLine>, UnaryOperator<FuelSystem>> {
+    }
+
     /** What a vent line offers, of a tank or of a plenum. */
-    void ventLine(VentLine v, String of, Point3 start, Point3 tip, Function<VentLine, Item> with) {
-        add(v.ball() ? "No ball in the vent" : "Check ball in the vent", with.apply(v.withBall(!v.ball())));
-        List<Place> more = new ArrayList<>(v.points());
-        more.add(Place.estimated(v.points().isEmpty() ? start : v.points().get(v.points().size() - 1).point().toward(tip, 0.5)));
-        add("Add vent point", with.apply(v.withPoints(more)));
+    void ventLine(VentLine v, String of, Point3 start, Point3 tip, Lined lined) {
+        add(v.ball() ? "No ball in the vent" : "Check ball in the vent", lined.apply(x -> x.withBall(!v.ball())));
+        add("Add vent point", lined.apply(x -> x.withPoints(and(x.points(), Place.estimated(x.points().isEmpty() ? start
+                : last(x.points()).point().toward(tip, 0.5))))));
         if (!v.points().isEmpty()) {
-            add("Remove vent point", with.apply(v.withPoints(v.points().subList(0, v.points().size() - 1))));
+            add("Remove vent point", lined.apply(x -> x.withPoints(butLast(x.points()))));
         }
         for (Item other : v.to().isPresent() ? List.<Item>of() : VentEdits.leadingTo(system, of)) {
-            add("Vent leads to " + other.name(), with.apply(v.leadingTo(Optional.of(other.id()))));
+            add("Vent leads to " + other.name(), lined.apply(x -> x.leadingTo(Optional.of(other.id()))));
         }
-        v.to().ifPresent(t -> add("Vent leads outside", with.apply(v.leadingTo(Optional.empty()))));
+        v.to().ifPresent(t -> add("Vent leads outside", lined.apply(x -> x.leadingTo(Optional.empty()))));
     }
 
     static Measured inches(double metres, String by) {
@@ -333,26 +385,36 @@ public final class ItemEdits {
 
     private void selector(Selector s) {
         if (!s.duplex() && s.inlets().size() > 1) {
-            add("Make it duplex", duplex(s));
+            add("Make it duplex", s, x -> x.duplex() ? x : duplex(x));
         }
         if (s.inlets().size() > 1 && s.position("BOTH").isEmpty()) {
-            List<Selector.Position> positions = new ArrayList<>(s.positions());
-            List<String> both = new ArrayList<>(s.inlets());
-            both.add(Item.OUT);
-            positions.add(Math.max(0, positions.size() - 1), new Selector.Position("BOTH", List.of(both)));
-            add("Add BOTH", s.withPorts(s.inlets(), positions));
+            add("Add BOTH", s, x -> both(x).orElse(x));
         }
-        if (s.inlets().size() < 5 && !s.duplex()) {
-            String port = "tank-" + (s.inlets().size() + 1);
-            List<String> inlets = new ArrayList<>(s.inlets());
-            inlets.add(port);
-            List<Selector.Position> positions = new ArrayList<>(s.positions());
-            positions.add(Math.max(0, positions.size() - 1),
-                    new Selector.Position("TANK " + inlets.size(), List.of(List.of(port, Item.OUT))));
-            if (!s.ports().contains(port) && s.position("TANK " + inlets.size()).isEmpty()) {
-                add("Add port", s.withPorts(inlets, positions));
-            }
+        if (another(s).isPresent()) {
+            add("Add port", s, x -> another(x).orElse(x));
         }
+    }
+
+    private static Optional<Selector> both(Selector s) {
+        List<String> both = and(s.inlets(), Item.OUT);
+        return s.position("BOTH").isPresent() ? Optional.empty() : Optional.of(s.withPorts(s.inlets(), positioned(s, new Selector.Position(
+                "BOTH", List.of(both)))));
+    }
+
+    /** With one more inlet and a position of its own. */
+    private static Optional<Selector> another(Selector s) {
+        int n = s.inlets().size() + 1;
+        String port = "tank-" + n;
+        boolean free = n <= 5 && !s.duplex() && !s.ports().contains(port) && s.position("TANK " + n).isEmpty();
+        return free ? Optional.of(s.withPorts(and(s.inlets(), port), positioned(s, new Selector.Position("TANK " + n, List.of(List.of(port,
+                Item.OUT)))))) : Optional.empty();
+    }
+
+    /** Its positions with one more before the last, which shuts. */
+    private static List<Selector.Position> positioned(Selector s, Selector.Position more) {
+        List<Selector.Position> positions = new ArrayList<>(s.positions());
+        positions.add(Math.max(0, positions.size() - 1), more);
+        return positions;
     }
 
     /** The same selector with a return side that turns with the feed: what is drawn from a tank goes back to it. */
@@ -370,15 +432,14 @@ public final class ItemEdits {
     /** Four inches behind the inlet, on the side the tanks are. */
     private void firewall(EngineInlet inlet) {
         if (system.firewall().isPresent()) {
-            offers.add(new Offer("Remove firewall", system.with(Optional.empty())));
+            add("Remove firewall", s -> s.with(Optional.empty()));
             return;
         }
         Point3 p = inlet.place().point();
         double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream())
                 .mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
         double side = tanks < p.x() ? -1 : 1;
-        offers.add(new Offer("Add firewall", system.with(Optional.of(new Firewall(
-                inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY),
-                inches(p.z() - 12 * INCH, BY))))));
+        Firewall wall = new Firewall(inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY), inches(p.z() - 12 * INCH, BY));
+        add("Add firewall", s -> s.with(Optional.of(wall)));
     }
 }

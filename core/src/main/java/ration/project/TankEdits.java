@@ -3,6 +3,8 @@ package ration.project;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.model.FingerScreen;
@@ -28,29 +30,41 @@ final class TankEdits {
     }
 
     void offer(Tank tank) {
-        if (tank.shape() instanceof TankShape.Box box) {
-            List<TankShape.Corner> corners = new ArrayList<>();
-            for (Point2 p : box.section()) {
-                corners.add(corner(p.x(), p.z(), box.corner().station().by()));
-            }
-            edits.add("Draw by corners", tank.withShape(new TankShape.Prism(corners, box.corner().buttLine(),
-                    ItemEdits.inches(box.right(), box.width().by()))));
+        if (tank.shape() instanceof TankShape.Box) {
+            edits.add("Draw by corners", tank, TankEdits::byCorners);
         } else if (tank.shape() instanceof TankShape.Prism prism) {
-            List<TankShape.Corner> more = new ArrayList<>(prism.corners());
-            if (more.size() > 1) {
-                Point2 a = prism.section().get(more.size() - 1);
-                Point2 b = prism.section().get(0);
-                more.add(corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, ItemEdits.BY));
-                edits.add("Add corner", tank.withShape(new TankShape.Prism(more, prism.leftWall(), prism.rightWall())));
+            if (prism.corners().size() > 1) {
+                edits.add("Add corner", tank, TankEdits::withCorner);
             }
             if (prism.corners().size() > 3) {
-                edits.add("Remove corner", tank.withShape(new TankShape.Prism(
-                        prism.corners().subList(0, prism.corners().size() - 1), prism.leftWall(),
-                        prism.rightWall())));
+                edits.add("Remove corner", tank, TankEdits::withoutCorner);
             }
         }
         outlets(tank);
         fitout(tank);
+    }
+
+    private static Tank byCorners(Tank tank) {
+        if (!(tank.shape() instanceof TankShape.Box box)) {
+            return tank;
+        }
+        List<TankShape.Corner> corners = box.section().stream().map(p -> corner(p.x(), p.z(), box.corner().station().by())).toList();
+        return tank.withShape(new TankShape.Prism(corners, box.corner().buttLine(), ItemEdits.inches(box.right(), box.width().by())));
+    }
+
+    private static Tank withCorner(Tank tank) {
+        if (!(tank.shape() instanceof TankShape.Prism prism)) {
+            return tank;
+        }
+        Point2 a = ItemEdits.last(prism.section());
+        Point2 b = prism.section().get(0);
+        return tank.withShape(new TankShape.Prism(ItemEdits.and(prism.corners(), corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, ItemEdits.BY)),
+                prism.leftWall(), prism.rightWall()));
+    }
+
+    private static Tank withoutCorner(Tank tank) {
+        return tank.shape() instanceof TankShape.Prism prism && prism.corners().size() > 3 ? tank.withShape(new TankShape.Prism(
+                ItemEdits.butLast(prism.corners()), prism.leftWall(), prism.rightWall())) : tank;
     }
 
     private void fitout(Tank tank) {
@@ -62,117 +76,135 @@ final class TankEdits {
         } catch (IllegalArgumentException e) {
             return;
         }
-        edits.add(f.filler().isEmpty() ? "Give filler lip" : "No filler lip", tank.with(f.withFiller(f.filler().isEmpty()
-                ? Optional.of(Place.estimated(over.plus(new Point3(0, 0, -0.3 * ItemEdits.INCH)))) : Optional.empty())));
-        edits.add(f.gauge().isEmpty() ? "Give gauge" : "No gauge", tank.with(f.withGauge(f.gauge().isEmpty()
-                ? Optional.of(Place.estimated(at)) : Optional.empty())));
-        edits.add(f.published().isEmpty() ? "Give maker's unusable" : "No maker's unusable", tank.with(f.withPublished(
-                f.published().isEmpty() ? Optional.of(tank.unusable().with(tank.unusable().quantity())) : Optional.empty())));
+        Place lip = Place.estimated(over.plus(new Point3(0, 0, -0.3 * ItemEdits.INCH)));
+        given(tank, f.filler().isPresent(), "Give filler lip", x -> x.withFiller(Optional.of(lip)), "No filler lip", x -> x.withFiller(
+                Optional.empty()));
+        given(tank, f.gauge().isPresent(), "Give gauge", x -> x.withGauge(Optional.of(Place.estimated(at))), "No gauge", x -> x.withGauge(
+                Optional.empty()));
+        Measured unusable = tank.unusable().with(tank.unusable().quantity());
+        given(tank, f.published().isPresent(), "Give maker's unusable", x -> x.withPublished(Optional.of(unusable)), "No maker's unusable",
+                x -> x.withPublished(Optional.empty()));
         piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "No level sender");
         piece(tank, Fitout.Piece.SECOND_AIR, "Cap vented too", "Cap not vented");
         piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "No cap seal");
         piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "No access plate");
-        if (tank.vent().isPresent()) {
-            vent(tank, f, over);
-        }
-        if (f.wells().isEmpty()) {
-            edits.add("Add sump well", tank.with(f.withWells(List.of(new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0,
-                    -1.5 * ItemEdits.INCH))), Measured.of(4, Unit.INCH, ItemEdits.BY), Measured.of(4, Unit.INCH, ItemEdits.BY))))));
-        } else {
-            edits.add("Remove sump well", tank.with(f.withWells(f.wells().subList(0, f.wells().size() - 1))));
-        }
+        tank.vent().ifPresent(tip -> vent(tank, f, over, tip.point()));
+        Fitout.Well well = new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0, -1.5 * ItemEdits.INCH))),
+                Measured.of(4, Unit.INCH, ItemEdits.BY), Measured.of(4, Unit.INCH, ItemEdits.BY));
+        given(tank, !f.wells().isEmpty(), "Add sump well", x -> x.withWells(List.of(well)), "Remove sump well", x -> x.withWells(
+                ItemEdits.butLast(x.wells())));
         ribs(tank, f);
     }
 
-    private void piece(Tank tank, Fitout.Piece piece, String fit, String take) {
-        boolean fitted = tank.fitout().has(piece);
-        edits.add(fitted ? take : fit, tank.with(tank.fitout().with(piece, !fitted)));
+    /** What is missing is offered, or what is there is offered to be taken out. */
+    private void given(Tank tank, boolean there, String give, UnaryOperator<Fitout> giving, String take, UnaryOperator<Fitout> taking) {
+        fit(there ? take : give, tank, there ? taking : giving);
     }
 
-    private void vent(Tank tank, Fitout f, Point3 over) {
+    private void fit(String label, Tank tank, UnaryOperator<Fitout> change) {
+        edits.add(label, tank, t -> t.with(change.apply(t.fitout())));
+    }
+
+    private void piece(Tank tank, Fitout.Piece piece, String fit, String take) {
+        given(tank, tank.fitout().has(piece), fit, x -> x.with(piece, true), take, x -> x.with(piece, false));
+    }
+
+    private void vent(Tank tank, Fitout f, Point3 over, Point3 tip) {
         if (f.vent().isEmpty()) {
-            edits.add("Give vent line", tank.with(f.withVent(Optional.of(VentEdits.usual()))));
+            fit("Give vent line", tank, x -> x.withVent(Optional.of(VentEdits.usual())));
         } else {
-            edits.ventLine(f.vent().get(), tank.id(), over, tank.vent().orElseThrow().point(), v -> tank.with(f.withVent(Optional.of(v))));
-            edits.add("No vent line", tank.with(f.withVent(Optional.empty())));
+            edits.ventLine(f.vent().get(), tank.id(), over, tip, change -> s -> s.change(tank.id(), Tank.class, t -> t.with(t.fitout().withVent(
+                    t.fitout().vent().map(change)))));
+            fit("No vent line", tank, x -> x.withVent(Optional.empty()));
         }
         if (VentEdits.ownWays(system) > 1) {
-            edits.add("Join all vents in a plenum", VentEdits.joined(system));
+            edits.add("Join all vents in a plenum", VentEdits::joined);
         }
     }
 
     private void ribs(Tank tank, Fitout f) {
         if (!(tank.shape() instanceof TankShape.Cylinder) && f.ribs().size() < 12) {
-            double last = f.ribs().isEmpty() ? tank.shape().left() : f.ribs().get(f.ribs().size() - 1).at().si();
-            double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x()
-                    : tank.outlets().get(0).place().point().x();
-            double bl = (last + tank.shape().right()) / 2;
-            double floor = tank.shell().floorAt(x, bl).orElse(0);
-            List<Fitout.Rib> more = new ArrayList<>(f.ribs());
-            more.add(new Fitout.Rib(ItemEdits.inches(bl, ItemEdits.BY), List.of(new Fitout.Opening(ItemEdits.inches(x, ItemEdits.BY), ItemEdits.inches(floor, ItemEdits.BY),
-                    Fitout.Passes.BOTH_WAYS))));
-            edits.add("Add rib", tank.with(f.withRibs(more)));
+            Fitout.Rib more = rib(tank, f);
+            fit("Add rib", tank, x -> x.withRibs(ItemEdits.and(x.ribs(), more)));
         }
         for (int i = 0; i < f.ribs().size(); i++) {
+            int rib = i;
             Fitout.Rib r = f.ribs().get(i);
+            String of = "Rib " + (i + 1);
             for (int k = 0; k < r.openings().size(); k++) {
-                Fitout.Opening o = r.openings().get(k);
-                Fitout.Passes next = Fitout.Passes.values()[(o.passes().ordinal() + 1) % Fitout.Passes.values().length];
-                List<Fitout.Opening> changed = new ArrayList<>(r.openings());
-                changed.set(k, new Fitout.Opening(o.along(), o.waterLine(), next));
-                edits.add("Rib " + (i + 1) + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT),
-                        tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), changed)))));
+                int hole = k;
+                Fitout.Passes next = Fitout.Passes.values()[(r.openings().get(k).passes().ordinal() + 1) % Fitout.Passes.values().length];
+                fit(of + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT), tank, x -> x.withRibs(put(x.ribs(), rib,
+                        y -> new Fitout.Rib(y.at(), put(y.openings(), hole, o -> new Fitout.Opening(o.along(), o.waterLine(), next))))));
             }
-            List<Fitout.Opening> more = new ArrayList<>(r.openings());
-            more.add(new Fitout.Opening(more.isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).x(), ItemEdits.BY) : more.get(0).along(),
-                    more.isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).z(), ItemEdits.BY) : more.get(0).waterLine(),
-                    Fitout.Passes.BOTH_WAYS));
-            edits.add("Rib " + (i + 1) + ": add hole", tank.with(f.withRibs(put(f.ribs(), i, new Fitout.Rib(r.at(), more)))));
-            List<Fitout.Rib> fewer = new ArrayList<>(f.ribs());
-            fewer.remove(i);
-            edits.add("Remove rib " + (i + 1), tank.with(f.withRibs(fewer)));
+            Fitout.Opening more = new Fitout.Opening(r.openings().isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).x(), ItemEdits.BY)
+                    : r.openings().get(0).along(), r.openings().isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).z(), ItemEdits.BY)
+                    : r.openings().get(0).waterLine(), Fitout.Passes.BOTH_WAYS);
+            fit(of + ": add hole", tank, x -> x.withRibs(put(x.ribs(), rib, y -> new Fitout.Rib(y.at(), ItemEdits.and(y.openings(), more)))));
+            fit("Remove rib " + (i + 1), tank, x -> x.withRibs(IntStream.range(0, x.ribs().size()).filter(n -> n != rib).mapToObj(
+                    x.ribs()::get).toList()));
         }
+    }
+
+    /** Halfway between the last rib and the right wall, with a hole at the floor over the outlet. */
+    private static Fitout.Rib rib(Tank tank, Fitout f) {
+        double last = f.ribs().isEmpty() ? tank.shape().left() : ItemEdits.last(f.ribs()).at().si();
+        double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x() : tank.outlets().get(0).place().point().x();
+        double bl = (last + tank.shape().right()) / 2;
+        double floor = tank.shell().floorAt(x, bl).orElse(0);
+        return new Fitout.Rib(ItemEdits.inches(bl, ItemEdits.BY), List.of(new Fitout.Opening(ItemEdits.inches(x, ItemEdits.BY),
+                ItemEdits.inches(floor, ItemEdits.BY), Fitout.Passes.BOTH_WAYS)));
     }
 
     private void outlets(Tank tank) {
+        boolean one = tank.outlets().size() == 1;
         for (int i = 0; i < tank.outlets().size(); i++) {
             Outlet o = tank.outlets().get(i);
-            String of = tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1);
+            String of = one ? "Outlet" : "Outlet " + (i + 1);
+            String number = one ? "" : " " + (i + 1);
             if (o.edge() == Outlet.Edge.UNSAID) {
                 for (Outlet.Edge e : Outlet.Edge.values()) {
                     if (e != Outlet.Edge.UNSAID) {
-                        edits.add(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(tank.outlets(),
-                                i, o.with(e))));
+                        outlet(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank, i, x -> x.with(e));
                     }
                 }
             } else {
-                edits.add(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank.withOutlets(put(
-                        tank.outlets(), i, o.with(Outlet.Edge.UNSAID))));
+                outlet(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank, i, x -> x.with(
+                        Outlet.Edge.UNSAID));
             }
             if (o.finger().isEmpty()) {
-                edits.add(tank.outlets().size() == 1 ? "Give screen's build" : "Give screen's build " + (i + 1),
-                        tank.withOutlets(put(tank.outlets(), i, o.withFinger(Optional.of(new FingerScreen(
-                        Measured.of(12, Unit.ONE, ItemEdits.BY), Measured.of(0.018, Unit.INCH, ItemEdits.BY), Measured.of(0.5, Unit.INCH, ItemEdits.BY),
-                        Measured.of(1.5, Unit.INCH, ItemEdits.BY)))))));
+                outlet("Give screen's build" + number, tank, i, x -> x.withFinger(Optional.of(new FingerScreen(
+                        Measured.of(12, Unit.ONE, ItemEdits.BY), Measured.of(0.018, Unit.INCH, ItemEdits.BY),
+                        Measured.of(0.5, Unit.INCH, ItemEdits.BY), Measured.of(1.5, Unit.INCH, ItemEdits.BY)))));
             }
             if (o.screen().isEmpty()) {
-                edits.add(tank.outlets().size() == 1 ? "Add screen" : "Add screen " + (i + 1), tank.withOutlets(put(tank.outlets(),
-                        i, o.withScreen(Optional.of(Rated.of(20, 0.012, ItemEdits.BY))))));
+                outlet("Add screen" + number, tank, i, x -> x.withScreen(Optional.of(Rated.of(20, 0.012, ItemEdits.BY))));
             }
         }
         if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {
-            Outlet first = tank.outlets().get(0);
-            List<Outlet> more = new ArrayList<>(tank.outlets());
-            more.add(new Outlet("outlet-" + (more.size() + 1),
-                    Place.estimated(first.place().point().plus(new Point3(-3 * ItemEdits.INCH, 0, 0))), first.bore(),
-                    Optional.empty()));
-            edits.add("Add outlet", tank.withOutlets(more));
+            edits.add("Add outlet", tank, TankEdits::withOutlet);
         }
     }
 
-    private static <T> List<T> put(List<T> list, int at, T value) {
+    private void outlet(String label, Tank tank, int at, UnaryOperator<Outlet> change) {
+        edits.add(label, tank, t -> t.withOutlets(put(t.outlets(), at, change)));
+    }
+
+    private static Tank withOutlet(Tank tank) {
+        if (tank.outlets().isEmpty() || tank.outlets().size() >= 4) {
+            return tank;
+        }
+        Outlet first = tank.outlets().get(0);
+        return tank.withOutlets(ItemEdits.and(tank.outlets(), new Outlet("outlet-" + (tank.outlets().size() + 1),
+                Place.estimated(first.place().point().plus(new Point3(-3 * ItemEdits.INCH, 0, 0))), first.bore(), Optional.empty())));
+    }
+
+    /** The list with one of it changed; as it is where there is none at that place. */
+    private static <T> List<T> put(List<T> list, int at, UnaryOperator<T> change) {
         List<T> copy = new ArrayList<>(list);
-        copy.set(at, value);
+        if (at < copy.size()) {
+            copy.set(at, change.apply(copy.get(at)));
+        }
         return copy;
     }
 

@@ -18,7 +18,6 @@ import ration.model.Pump;
 import ration.model.Rated;
 import ration.model.Strainer;
 import ration.model.Tag;
-import ration.project.ItemEdits;
 import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Pattern;
@@ -37,8 +36,7 @@ class PartsSaidTest {
 
     private static Project take(Project p, String item, String... offers) {
         for (String offer : offers) {
-            assertThat(ItemEdits.of(p.system(), item)).extracting(ItemEdits.Offer::label).contains(offer);
-            p = p.with(ItemEdits.taking(item, offer).apply(p.system()));
+            p = p.with(Systems.offer(p.system(), item, offer).on(p.system()));
         }
         return p;
     }

@@ -34,7 +34,6 @@ import ration.model.Tank;
 import ration.model.VentLine;
 import ration.model.VentPlenum;
 import ration.network.FrictionLaw;
-import ration.project.ItemEdits;
 import ration.project.LayoutEdits;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -142,7 +141,7 @@ class PlenumTest {
     void ventsAreJoinedKeptAndPartedAgain() throws Exception {
         Project tansy = Systems.demo("tansy-l3");
         String tank = tansy.system().tanks().get(0).id();
-        FuelSystem joined = ItemEdits.taking(tank, "Join all vents in a plenum").apply(tansy.system());
+        FuelSystem joined = Systems.offer(tansy.system(), tank, "Join all vents in a plenum").on(tansy.system());
         assertThat(joined.all(VentPlenum.class)).hasSize(1);
         assertThat(joined.tanks()).filteredOn(t -> t.vent().isPresent()).allSatisfy(t -> assertThat(VentPath.of(joined, t).shares())
                 .isPresent());

@@ -25,7 +25,6 @@ import ration.model.Fitted;
 import ration.model.FuelSystem;
 import ration.model.Run;
 import ration.project.Difference;
-import ration.project.ItemEdits;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 
@@ -84,7 +83,7 @@ class ShiftTest {
         assertThat(read).isEqualTo(moved);
         assertThat(read.system().shifts()).containsOnly(Map.entry("strainer", -0.03), Map.entry("left", 0.1));
         assertThat(Difference.between(DEMO, moved)).containsExactly("items are drawn elsewhere across");
-        FuelSystem back = ItemEdits.taking("strainer", "Draw it where it would stand").apply(read.system());
+        FuelSystem back = Systems.offer(read.system(), "strainer", "Draw it where it would stand").on(read.system());
         assertThat(back.shifts()).containsOnlyKeys("left");
         assertThat(back.minus("left").shifts()).isEmpty();
         assertThat(back.plus().replace(back.item("left").orElseThrow()).shifts()).containsOnlyKeys("left");

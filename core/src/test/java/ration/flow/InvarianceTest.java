@@ -117,8 +117,7 @@ class InvarianceTest {
     @Test
     void aBoxAndItsSectionAreTheSameTank() {
         Project box = Systems.project(Systems.oneLine());
-        FuelSystem corners = ration.project.ItemEdits.of(box.system(), "tank").stream()
-                .filter(o -> o.label().equals("Draw by corners")).findFirst().orElseThrow().result();
+        FuelSystem corners = Systems.offer(box.system(), "tank", "Draw by corners").on(box.system());
         same(margins(box), margins(box.with(corners)));
     }
 

@@ -199,9 +199,9 @@ class TankShapesTest {
     @Test
     void everyOfferOfATankCanBeTaken() {
         for (ItemEdits.Offer offer : ItemEdits.of(Systems.corrie().system(), "upper")) {
-            Project taken = Systems.corrie().with(offer.result());
+            Project taken = Systems.corrie().with(offer.on(Systems.corrie().system()));
             assertThat(ration.assess.Assessment.of(taken).findings()).as(offer.label()).isNotEmpty();
-            assertThat(ItemFigures.of(offer.result().item("upper").orElseThrow(), offer.result())).as(offer.label()).isNotEmpty();
+            assertThat(ItemFigures.of(taken.system().item("upper").orElseThrow(), taken.system())).as(offer.label()).isNotEmpty();
         }
     }
 

@@ -7,9 +7,11 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
+import ration.model.FuelSystem;
 import ration.model.PortRef;
 import ration.model.Tank;
 import ration.model.VentPlenum;
+import ration.project.ItemEdits;
 import ration.project.Project;
 
 /** Open ports are joined by keys alone: a tank with two outlets on a selector, vents to one plenum. */
@@ -43,8 +45,7 @@ class JoiningWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> session.project().system().selectors().size() == 1);
         Tank tank = session.project().system().tanks().get(0);
-        robot.interact(() -> session.apply(ration.project.Edit.of("Add outlet", p -> p.with(ration.project.ItemEdits.taking(tank.id(),
-                "Add outlet").apply(p.system())))));
+        robot.interact(() -> session.apply(ration.project.Edit.of("Add outlet", p -> p.with(withOutlet(p.system(), tank.id())))));
         String second = session.project().system().tanks().get(0).outlets().get(1).name();
         pick(tank.id());
         keys(KeyCode.J);
@@ -62,8 +63,7 @@ class JoiningWindowTest extends WindowHarness {
     /** A click on an open port begins a run, on another ends it, on a run branches into it; what does not go together says why. */
     @Test
     void portsAreJoinedByClicks() {
-        robot.interact(() -> session.apply(ration.project.Edit.of("Take out", p -> p.with(ration.project.ItemEdits.taking("upper", "Add outlet").apply(p
-                .system().minus("r2"))))));
+        robot.interact(() -> session.apply(ration.project.Edit.of("Take out", p -> p.with(withOutlet(p.system(), "upper").minus("r2")))));
         until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent() && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
         robot.clickOn("#port-fuselage-outlet");
         until(() -> session.message().get().contains("A run begins at Fuselage tank, outlet") && session.picked().get().equals("fuselage"));
@@ -145,5 +145,9 @@ class JoiningWindowTest extends WindowHarness {
         until(() -> label("#blocked-vent-plenum").contains("flow is short after"));
         control(KeyCode.Z);
         until(() -> session.project().system().all(VentPlenum.class).findAny().isEmpty());
+    }
+
+    private static FuelSystem withOutlet(FuelSystem system, String tank) {
+        return ItemEdits.of(system, tank).stream().filter(o -> o.label().equals("Add outlet")).findFirst().orElseThrow().on(system);
     }
 }

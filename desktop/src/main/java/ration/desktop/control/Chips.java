@@ -1,10 +1,8 @@
 package ration.desktop.control;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
@@ -16,34 +14,29 @@ import javafx.scene.layout.FlowPane;
 public final class Chips extends FlowPane {
 
     private final Map<String, Button> buttons = new LinkedHashMap<>();
-    private final Consumer<String> onPress;
     private final String prefix;
-    private List<String> wanted = List.of();
+    private Map<String, Runnable> wanted = Map.of();
 
-    /**
-     * @param prefix  of the buttons' ids
-     * @param onPress told the words of the button pressed
-     */
-    public Chips(String prefix, Consumer<String> onPress) {
+    /** @param prefix of the buttons' ids */
+    public Chips(String prefix) {
         super(3, 3);
         this.prefix = prefix;
-        this.onPress = onPress;
     }
 
-    /** Offers these, in this order. */
-    public void show(List<String> labels) {
-        wanted = List.copyOf(labels);
+    /** Offers what these words do, in this order. */
+    public void show(Map<String, Runnable> offers) {
+        wanted = new LinkedHashMap<>(offers);
         if (buttons.values().stream().noneMatch(Node::isPressed)) {
             arrange();
         }
     }
 
     private void arrange() {
-        if (wanted.equals(new ArrayList<>(buttons.keySet()))) {
+        if (List.copyOf(wanted.keySet()).equals(List.copyOf(buttons.keySet()))) {
             return;
         }
         Map<String, Button> next = new LinkedHashMap<>();
-        for (String label : wanted) {
+        for (String label : wanted.keySet()) {
             next.put(label, buttons.containsKey(label) ? buttons.get(label) : button(label));
         }
         buttons.clear();
@@ -52,9 +45,16 @@ public final class Chips extends FlowPane {
         setManaged(!buttons.isEmpty());
     }
 
+    private void press(String label) {
+        Runnable act = wanted.get(label);
+        if (act != null) {
+            act.run();
+        }
+    }
+
     private Button button(String label) {
         Button button = Ui.button(label, prefix + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
-                () -> onPress.accept(label), "chip");
+                () -> press(label), "chip");
         button.pressedProperty().addListener((o, was, now) -> {
             if (!now) {
                 javafx.application.Platform.runLater(() -> show(wanted));

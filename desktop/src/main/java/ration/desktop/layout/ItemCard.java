@@ -61,7 +61,7 @@ final class ItemCard extends ScrollPane {
     private Map<String, Supplier<Why>> whys = Map.of();
     private final VBox findings = new VBox(8);
     private QuantityField<LineSize> size;
-    private final Chips more = new Chips("do-", this::take);
+    private final Chips more = new Chips("do-");
     private final EachPulse update = new EachPulse(this::update);
     private String structure = "";
     private String shown = "";
@@ -294,12 +294,10 @@ final class ItemCard extends ScrollPane {
 
     /** What can be added to the item or taken from it. */
     private void showMore(Item item) {
-        more.show(ItemEdits.of(session.shown().get().project().system(), item.id()).stream().map(ItemEdits.Offer::label)
-                .toList());
-    }
-
-    private void take(String offer) {
-        LayoutActions.take(session, shown, offer);
+        Map<String, Runnable> offers = new LinkedHashMap<>();
+        ItemEdits.of(session.shown().get().project().system(), item.id()).forEach(o -> offers.put(o.label(), () -> LayoutActions.take(session,
+                item.id(), o)));
+        more.show(offers);
     }
 
     private void fill(Item item) {

@@ -41,8 +41,8 @@ final class LayoutActions {
     }
 
     /** Takes up what an item's card offers. */
-    static void take(Session session, String id, String offer) {
-        session.apply(Edit.of(offer + ", " + session.project().system().item(id).map(Item::name).orElse(""), p -> p.with(ItemEdits.taking(id, offer).apply(
+    static void take(Session session, String id, ItemEdits.Offer offer) {
+        session.apply(Edit.of(offer.label() + ", " + session.project().system().item(id).map(Item::name).orElse(""), p -> p.with(offer.on(
                 p.system()))));
     }
 

@@ -372,7 +372,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private void more() {
         String picked = session.picked().get();
         List<Chooser.Option> offers = ItemEdits.of(session.project().system(), picked).stream().map(o -> new Chooser.Option("more-"
-                + o.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), o.label(), "", () -> LayoutActions.take(session, picked, o.label())))
+                + o.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), o.label(), "", () -> LayoutActions.take(session, picked, o)))
                 .toList();
         String name = session.project().system().item(picked).map(Item::name).orElse("");
         if (offers.isEmpty()) {

@@ -1,7 +1,9 @@
 package ration.desktop.tanks;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
@@ -50,7 +52,7 @@ final class ShapeView extends HBox {
     private final VBox right = new VBox(8);
     private final Sheet<SectionTable.Row> sheet;
     private final GridPane figures = new GridPane();
-    private final Chips offers = new Chips("shape-offer-", this::take);
+    private final Chips offers = new Chips("shape-offer-");
     private final VBox patternBox = new VBox(6);
     private final List<QuantityField<Quantity>> fields = new ArrayList<>();
     private List<String> structure = List.of();
@@ -122,11 +124,12 @@ final class ShapeView extends HBox {
             fields.get(i).update(all.get(i).value().quantity());
         }
         sections().ifPresent(s -> sheet.show(SectionTable.rows(s)));
-        List<String> labels = new ArrayList<>(edits.stream().map(ItemEdits.Offer::label).toList());
+        Map<String, Runnable> chips = new LinkedHashMap<>();
+        edits.forEach(o -> chips.put(o.label(), () -> session.apply(Edit.of(o.label() + ", " + now.name(), p -> p.with(o.on(p.system()))))));
         if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
-            labels.add(SECTIONS);
+            chips.put(SECTIONS, () -> reshape("Give sections of ", t -> t.withShape(SectionTable.of(t.shape()))));
         }
-        offers.show(labels);
+        offers.show(chips);
         try {
             size.setText(session.units().get().text(tank.solid().volume(), Dimension.VOLUME) + " inside");
         } catch (IllegalArgumentException e) {
@@ -135,15 +138,6 @@ final class ShapeView extends HBox {
         Validation.of(system).stream().filter(p -> p.item().equals(tank.id()) && p.field().equals("Shape")).findFirst()
                 .map(Problem::message).ifPresent(trouble::setText);
         views.redraw();
-    }
-
-    private void take(String offer) {
-        String id = tank.id();
-        if (offer.equals(SECTIONS)) {
-            reshape("Give sections of ", t -> t.withShape(SectionTable.of(t.shape())));
-        } else {
-            session.apply(Edit.of(offer + ", " + tank.name(), p -> p.with(ItemEdits.taking(id, offer).apply(p.system()))));
-        }
     }
 
     private void build(List<ItemFigures.Figure> all) {
