@@ -20,7 +20,7 @@ public record Fault(Kind kind, String item, String port, double severity) {
         VENT_HOLDS_LIQUID("liquid stands in the vent", "rise of the liquid, m"),
         /** The filler is open to the wing's upper side. */
         CAP_LOST("cap lost", "suction coefficient over the filler, 0.5 to 1"),
-        OUTLET_CLOGGED("outlet screen clogged", "times its loss; infinite is shut"),
+        OUTLET_CLOGGED("screen clogged", "times its loss; infinite is shut"),
         FILTER_FOULED("fouled", "times its fouled loss; infinite is shut"),
         LINE_PINCHED("pinched", "share of the bore left, over one inch of line"),
         SELECTOR_BETWEEN("between detents", "share of the area left"),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ration.assess.Assessment;
 import ration.breathing.VentPath;
 import ration.check.Verdict;
@@ -92,7 +93,7 @@ public final class FaultRemedies {
                     "Vented cap on " + t.name(), "a second way in for the air, where ice and wasps do not reach both", Edit.onItem("Vent the cap of "
                             + t.name(), t.id(), Tank.class, x -> x.with(x.fitout().with(Fitout.Piece.SECOND_AIR, true))))));
         }
-        system.item(f.item()).ifPresent(item -> onItem(f, item, all));
+        system.item(f.item()).ifPresent(item -> all.addAll(atPart(f, item)));
         system.all(Header.class).forEach(h -> all.add(new Change("Header twice as large, " + h.name(), units.fineVolume(2 * h.capacity().si())
                 + ", the same height", Edit.onItem("Enlarge " + h.name(), h.id(), Header.class, FaultRemedies::doubled))));
         if (system.all(FlowSender.class).findAny().isEmpty()) {
@@ -109,39 +110,38 @@ public final class FaultRemedies {
         return all;
     }
 
-    /** What is changed at the part itself. */
-    private void onItem(Fault f, Item item, List<Change> all) {
-        switch (f.kind()) {
-            case SUPPLY_DEAD -> buses(all);
-            case PUMP_DEAD, PUMP_WEAK -> item.only(Pump.class).ifPresent(p -> second(p, all));
-            case REGULATOR_STUCK_SHUT, RETURN_BLOCKED -> reliefs(all);
-            case LINE_PINCHED -> item.only(Run.class).flatMap(r -> r.size().nextUp()).ifPresent(up -> all.add(new Change("Next size, " + item.name(), up.shortName(),
-                    Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))));
-            case FILTER_FOULED -> {
-                item.only(Strainer.class).flatMap(Strainer::fouled).ifPresent(r -> all.add(new Change("Larger strainer, " + item.name(), "half its fouled loss",
-                        Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> x.withFouled(r.times(0.5))))));
-                item.only(Filter.class).flatMap(Filter::fouled).ifPresent(r -> all.add(new Change("Larger filter, " + item.name(), "half its fouled loss", Edit
-                        .onItem("Enlarge " + item.name(), item.id(), Filter.class, x -> new Filter(x.tag(), x.points(), Optional.of(r.times(0.5)))))));
-            }
-            case FUEL_VOLATILE -> all.add(new Change("Sleeve on every run", "keeps heat out between the firewall and the engine", Edit.of("Sleeve the runs",
-                    FaultRemedies::sleeved)));
-            default -> {
-            }
-        }
+    /** What is changed at the part itself; a new kind of fault has to say. */
+    private List<Change> atPart(Fault f, Item item) {
+        return switch (f.kind()) {
+            case SUPPLY_DEAD -> buses();
+            case PUMP_DEAD, PUMP_WEAK -> item.only(Pump.class).flatMap(this::second).stream().toList();
+            case REGULATOR_STUCK_SHUT, RETURN_BLOCKED -> reliefs();
+            case LINE_PINCHED -> item.only(Run.class).flatMap(r -> r.size().nextUp()).map(up -> new Change("Next size, " + item.name(),
+                    up.shortName(), Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))).stream().toList();
+            case FILTER_FOULED -> Stream.concat(item.only(Strainer.class).flatMap(Strainer::fouled).map(r -> new Change("Larger strainer, "
+                    + item.name(), "half its fouled loss", Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> x.withFouled(
+                    r.times(0.5))))).stream(), item.only(Filter.class).flatMap(Filter::fouled).map(r -> new Change("Larger filter, " + item.name(),
+                    "half its fouled loss", Edit.onItem("Enlarge " + item.name(), item.id(), Filter.class, x -> new Filter(x.tag(), x.points(),
+                    Optional.of(r.times(0.5)))))).stream()).toList();
+            case FUEL_VOLATILE -> List.of(new Change("Sleeve on every run", "keeps heat out between the firewall and the engine", Edit.of(
+                    "Sleeve the runs", FaultRemedies::sleeved)));
+            case VENT_SHUT, VENT_HOLDS_LIQUID, CAP_LOST, OUTLET_CLOGGED, SELECTOR_BETWEEN, SELECTOR_LEAKS, CHECK_STUCK_OPEN, CHECK_STUCK_SHUT,
+                    REGULATOR_STUCK_OPEN, REFERENCE_OFF, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, AIR_LEAK, FUEL_LEAK, WATER, SENDER_CLOGGED,
+                    INDICATION_FROZEN -> List.of();
+        };
     }
 
     /** Every electric pump but the first on a bus of its own. */
-    private void buses(List<Change> all) {
-        system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC).skip(1).forEach(p -> all.add(new Change(p.name() + " on a second bus",
+    private List<Change> buses() {
+        return system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC).skip(1).map(p -> new Change(p.name() + " on a second bus",
                 "its own switch, breaker and ground, from another source", Edit.onItem("Hang " + p.name() + " on a second bus", p.id(), Pump.class, x -> x
-                        .withBuild(x.build().withBus(p.bus().equals("second") ? "third" : "second"))))));
+                        .withBuild(x.build().withBus(p.bus().equals("second") ? "third" : "second"))))).toList();
     }
 
     /** Another pump behind it, that it can be drawn through. */
-    private void second(Pump p, List<Change> all) {
-        Topology topology = Topology.of(system);
-        topology.leaving(p.id()).stream().findFirst().ifPresent(r -> all.add(new Change("A second pump behind " + p.name(), "the same again, on a bus of its own",
-                Edit.of("Fit a second pump behind " + p.name(), project -> another(project, p, r.id())))));
+    private Optional<Change> second(Pump p) {
+        return Topology.of(system).leaving(p.id()).stream().findFirst().map(r -> new Change("A second pump behind " + p.name(),
+                "the same again, on a bus of its own", Edit.of("Fit a second pump behind " + p.name(), project -> another(project, p, r.id()))));
     }
 
     private static Project another(Project project, Pump like, String run) {
@@ -152,11 +152,12 @@ public final class FaultRemedies {
     }
 
     /** Pumps that bypass within themselves at what the inlet still takes. */
-    private void reliefs(List<Change> all) {
+    private List<Change> reliefs() {
         Optional<Measured> most = system.inlet().flatMap(EngineInlet::maximumPressure);
-        most.ifPresent(m -> system.all(Pump.class).filter(p -> p.build().relief().isEmpty()).forEach(p -> all.add(new Change("Relief in " + p.name(), "opens at "
-                + units.text(RELIEVED * m.si(), ration.quantity.Dimension.PRESSURE) + ", within what the inlet takes", Edit.onItem("Relieve " + p.name(), p.id(),
-                        Pump.class, x -> x.withBuild(x.build().withRelief(m.with(Quantity.of(RELIEVED * m.quantity().value(), m.quantity().unit())))))))));
+        return most.stream().flatMap(m -> system.all(Pump.class).filter(p -> p.build().relief().isEmpty()).map(p -> new Change("Relief in "
+                + p.name(), "opens at " + units.text(RELIEVED * m.si(), ration.quantity.Dimension.PRESSURE) + ", within what the inlet takes",
+                Edit.onItem("Relieve " + p.name(), p.id(), Pump.class, x -> x.withBuild(x.build().withRelief(m.with(Quantity.of(RELIEVED
+                        * m.quantity().value(), m.quantity().unit())))))))).toList();
     }
 
     /** A relief opens at so much of what the inlet takes at most. */

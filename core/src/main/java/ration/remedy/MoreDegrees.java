@@ -11,22 +11,36 @@ import ration.flow.PathStep;
 import ration.fluid.Volatility;
 import ration.geometry.Point3;
 import ration.heat.Zone;
+import ration.model.Bulkhead;
+import ration.model.CheckBlock;
+import ration.model.CheckValve;
+import ration.model.EngineInlet;
+import ration.model.Filter;
 import ration.model.Fitted;
+import ration.model.FlowSender;
 import ration.model.FuelSystem;
+import ration.model.GaugePort;
+import ration.model.Header;
 import ration.model.Item;
+import ration.model.JetPump;
+import ration.model.Kinds;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Orifice;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Pump;
+import ration.model.QuickDisconnect;
+import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.RunBuild;
-import ration.model.SomeKinds;
+import ration.model.Selector;
+import ration.model.ShutOff;
 import ration.model.Strainer;
 import ration.model.Tag;
 import ration.model.Tank;
 import ration.model.Tee;
+import ration.model.VentPlenum;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
@@ -103,13 +117,10 @@ public final class MoreDegrees {
         return all;
     }
 
-    /** What gains degrees at an item; suction is what comes before the first pump. */
-    private record Gains(Project project, boolean suction) implements SomeKinds<List<Change>> {
+    /** What gains degrees at an item; suction is what comes before the first pump. A new kind has to say. */
+    private record Gains(Project project, boolean suction) implements Kinds<List<Change>> {
 
-        @Override
-        public List<Change> otherwise(Item item) {
-            return List.of();
-        }
+        private static final List<Change> NONE = List.of();
 
         @Override
         public List<Change> run(Run run) {
@@ -141,6 +152,91 @@ public final class MoreDegrees {
             all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(f.times(0.5))).orElse(x).withLoss(
                     x.loss().times(0.5)))));
             return all;
+        }
+
+        @Override
+        public List<Change> selector(Selector item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> shutOff(ShutOff item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> filter(Filter item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> checkBlock(CheckBlock item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> flowSender(FlowSender item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> gaugePort(GaugePort item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> quickDisconnect(QuickDisconnect item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> bulkhead(Bulkhead item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> regulator(Regulator item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> jetPump(JetPump item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> header(Header item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> checkValve(CheckValve item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> orifice(Orifice item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> tee(Tee item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> ventPlenum(VentPlenum item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> engineInlet(EngineInlet item) {
+            return NONE;
+        }
+
+        @Override
+        public List<Change> tank(Tank item) {
+            return NONE;
         }
     }
 
