@@ -52,9 +52,9 @@ final class FlowPlan {
         this.basis = basis;
         this.key = key;
         this.fluid = basis.fuel().at(key.fuelKelvin());
-        PlanMaker maker = new PlanMaker(basis, key, fluid);
-        List<Spot> places = maker.spots();
-        List<Wire> ways = maker.wires();
+        Sketch sketch = new PlanMaker(basis, key, fluid).sketch();
+        List<Spot> places = sketch.spots();
+        List<Wire> ways = sketch.wires();
         spots = places.toArray(Spot[]::new);
         wires = ways.toArray(Wire[]::new);
         for (Tank tank : basis.system().tanks()) {

@@ -59,7 +59,7 @@ final class Groundwork {
             }
         }
         ports = spots.size();
-        system.all(VentPlenum.class).forEach(p -> add(new Spot(PlanMaker.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
+        system.all(VentPlenum.class).forEach(p -> add(new Spot(Vessels.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
         for (Run run : system.runs()) {
             int from = byName.get(run.from().toString());
             int to = byName.get(run.to().toString());

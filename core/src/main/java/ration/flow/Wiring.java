@@ -48,7 +48,7 @@ final class Wiring {
         List<List<Integer>> ends = new ArrayList<>();
         for (int i = 0; i < spots.size(); i++) {
             spotByName.put(spots.get(i).id(), i);
-            surface[i] = spots.get(i).id().endsWith(PlanMaker.SURFACE);
+            surface[i] = spots.get(i).id().endsWith(Vessels.SURFACE);
             ends.add(new ArrayList<>());
         }
         Map<String, List<Integer>> items = new HashMap<>();

@@ -73,7 +73,7 @@ class CaseWordsTest {
         CaseAnswer clogged = a.look(c.with(FaultWords.parse(corrie.system(), "outlet-clogged:upper=16"))).orElseThrow();
         assertThat(clogged.margin()).isLessThan(well.margin());
         assertThat(clogged.label(corrie.system(), ration.quantity.UnitSystem.US)).isEqualTo(well.label(corrie.system(),
-                ration.quantity.UnitSystem.US) + ", Upper tank: outlet screen clogged");
+                ration.quantity.UnitSystem.US) + ", Upper tank: screen clogged");
         CaseAnswer shut = a.look(c.with(FaultWords.parse(corrie.system(), "filter-fouled:strainer=shut"))).orElseThrow();
         assertThat(shut.margin()).isZero();
         assertThat(shut.verdict()).isEqualTo(ration.check.Verdict.SHORT);

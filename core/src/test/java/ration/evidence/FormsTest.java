@@ -17,6 +17,7 @@ import ration.Systems;
 import ration.condition.Handles;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.StrictSchema;
 import ration.file.TestsCsv;
 import ration.model.Fitout;
 import ration.model.FuelSystem;
@@ -78,6 +79,7 @@ class FormsTest {
         Project kept = TANSY.withTests(List.of(t));
         Project read = ProjectFile.read(ProjectFile.text(kept).getBytes(StandardCharsets.UTF_8), "kept.ration");
         assertThat(read.tests()).containsExactly(t);
+        StrictSchema.describes(kept);
         HangarTest table = TestsCsv.read(TestsCsv.write(List.of(t))).get(0);
         assertThat(table.by()).isEqualTo(t.by().withAmbient(table.by().ambient()));
         assertThat(TestsCsv.write(List.of(table.with(t.progress())))).as("who measured a figure is not in the table").isEqualTo(TestsCsv.write(List.of(t)));

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -74,6 +76,20 @@ class EveryKindTest {
             assertThat(back.system().item(item.id())).as(field.key()).contains(changed);
             assertThat(inFile(text, item.id(), field.key())).as(field.key()).isEqualTo(other.quantity().text());
         }
+    }
+
+    /** What the program writes of any kind, the schema describes: a field forgotten there fails here, though readers may add their own. */
+    @Test
+    void theSchemaNamesEveryFieldThatIsWritten() throws Exception {
+        ObjectMapper json = new ObjectMapper();
+        JsonSchema strict = StrictSchema.read();
+        assertThat(strict.validate(json.readTree(ProjectFile.text(Systems.project(new FuelSystem(EveryKind.all(), Optional.empty())))))).isEmpty();
+        for (String demo : Stream.concat(Stream.of("corrie-b1", "tansy-l3", "brindle-a2"), ProjectFile.systems().stream()).toList()) {
+            assertThat(strict.validate(json.readTree(ProjectFile.text(ProjectFile.demo(demo))))).as(demo).isEmpty();
+        }
+        ObjectNode more = (ObjectNode) json.readTree(ProjectFile.text(ProjectFile.demo("corrie-b1")));
+        ((ObjectNode) more.get("system").get("items").get(0)).put("unheardOf", 1);
+        assertThat(strict.validate(more)).as("a field that is not described").isNotEmpty();
     }
 
     /** The text a figure has in the file: objects by name, list elements by number or by their name. */

@@ -20,6 +20,7 @@ import ration.evidence.Work;
 import ration.export.Packet;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.StrictSchema;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Run;
@@ -84,7 +85,7 @@ class RequirementTest {
     }
 
     @Test
-    void anAcceptanceStandsBesideAndChangesNothing() throws ProjectFileException {
+    void anAcceptanceStandsBesideAndChangesNothing() throws Exception {
         Requirement open = of(CORRIE, "flow.margin..FUSELAGE");
         SignOff said = CORRIE.signOff().with(new SignOff.Accepted(open.id(), "I. Nobody", "fuselage tank not used for take-off", DAY, Requirement.as(open.finding()))).with(new SignOff.Point(
                 open.id(), "builder", "tube ordered")).with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
@@ -98,6 +99,7 @@ class RequirementTest {
         Project worse = p.with(p.system().change("r3", Run.class, x -> x.resized(LineSize.parse("1/4 x 0.035"))));
         assertThat(of(worse, open.id()).acceptedOtherwise()).as("what was accepted is not what is found now").isTrue();
         assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x.ration")).isEqualTo(p);
+        StrictSchema.describes(p);
         assertThat(Packet.mark(p)).as("a packet given out is no change of the document").isEqualTo(Packet.mark(CORRIE.with(said.unissued()))).isNotEqualTo(Packet.mark(CORRIE));
         assertThat(said.with(new SignOff.Point(open.id(), " ", "")).points()).isEmpty();
         assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, "")).hasMessageContaining("name and the reason");

@@ -17,6 +17,7 @@ import ration.check.Verdict;
 import ration.export.UpkeepFiles;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.StrictSchema;
 import ration.project.Project;
 
 /** Lives run out by date and by hours, unknown age is due, the log only grows; usual lives are common practice, no source. */
@@ -54,6 +55,21 @@ class UpkeepTest {
                 2020, 12, 1)))), "");
         assertThat(due(older, TODAY).on()).contains(LocalDate.of(2025, 12, 1));
         assertThat(due(older, TODAY).verdict()).isEqualTo(Verdict.SHORT);
+    }
+
+    /** Every kind of part with every date, and every kind of entry, as the file has them. */
+    @Test
+    void theSchemaKnowsEveryPartAndEntry() throws Exception {
+        Upkeep u = at(100);
+        for (Part.Kind kind : Part.Kind.values()) {
+            u = u.plus(kind.label(), "r4", kind, Optional.of(new Part.Fitted(LocalDate.of(2026, 1, 1), 90, Optional.of(LocalDate.of(2025, 6, 1)))), "a paper");
+        }
+        String first = u.parts().get(0).id();
+        u = u.looked(first, act(TODAY, 100), "sound").replaced(first, act(TODAY, 100)).corrected(1, act(TODAY, 100),
+                "another hose").removed(u.parts().get(1).id(), act(TODAY, 100));
+        Project kept = Systems.corrie().with(u);
+        StrictSchema.describes(kept);
+        assertThat(ProjectFile.read(ProjectFile.text(kept).getBytes(StandardCharsets.UTF_8), "kept.ration").upkeep()).isEqualTo(u);
     }
 
     /** Whichever comes first, hours or months; a look starts it anew. */
