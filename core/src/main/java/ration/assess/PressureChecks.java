@@ -210,7 +210,7 @@ final class PressureChecks {
             Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                     .filter(c -> c.demand().dryHeaders().contains(header.id()))
                     .min(Ties.least(c -> c.demand().inletFlow()));
-            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().undelivered()).findFirst();
+            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && starved(c.demand())).findFirst();
             if (dry.isEmpty() && never.isPresent()) {
                 findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
                         Finding.MISSED, u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".", PRACTICE,

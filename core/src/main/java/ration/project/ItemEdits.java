@@ -22,6 +22,7 @@ import ration.model.Kinds;
 import ration.model.Measured;
 import ration.model.Orifice;
 import ration.model.Place;
+import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.QuickDisconnect;
 import ration.model.Rated;
@@ -301,13 +302,21 @@ public final class ItemEdits {
 
     private void inlet(EngineInlet inlet) {
         for (EngineInlet.Style style : EngineInlet.Style.values()) {
+            boolean gives = style != EngineInlet.Style.FLOAT;
+            Optional<Run> back = gives ? Optional.empty() : system.runAt(new PortRef(inlet.id(), EngineInlet.RETURN));
             if (style != inlet.style()) {
-                add(makeIt(style.label()), inlet, x -> x.withStyle(style, style != EngineInlet.Style.FLOAT && x.returns()));
+                add(makeIt(style.label()) + (back.isPresent() ? ", no return line" : ""), s -> without(s, gives, inlet.id()).change(inlet.id(),
+                        EngineInlet.class, x -> x.withStyle(style, gives && x.returns())));
             }
         }
         if (inlet.maximumPressure().isEmpty()) {
             add("Give greatest pressure", inlet, x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
         }
+    }
+
+    /** The line that came back from an inlet goes with the port it began at. */
+    private static FuelSystem without(FuelSystem s, boolean gives, String inlet) {
+        return gives ? s : s.runAt(new PortRef(inlet, EngineInlet.RETURN)).map(r -> s.minus(r.id())).orElse(s);
     }
 
     void add(String label, UnaryOperator<FuelSystem> edit) {

@@ -144,6 +144,31 @@ class PressureChecksTest {
         assertThat(says(PARALLEL, "electrical.draw")).startsWith("10.0 A");
     }
 
+    /** A breaker carries a quarter more than the pump draws (common practice, no source); what is not said is not shown. */
+    @ParameterizedTest
+    @CsvSource({"8, 15, HOLDS, at least 10.0 A", "8, 5, SHORT, at least 10.0 A", "0, 5, NOT_SHOWN, what the pump draws is not said"})
+    void aBreakerIsLargerThanWhatThePumpDraws(double draws, double rating, Verdict verdict, String words) {
+        Project p = with(PARALLEL, "pump-one", Pump.class, x -> x.withBuild(new Pump.Build(x.build().relief(), draws == 0 ? Optional.empty()
+                : Optional.of(Measured.of(draws, Unit.AMPERE)), x.build().checked()).withWiring(x.build().wiring().withBreaker(Optional.of(Measured.of(rating,
+                Unit.AMPERE))))));
+        assertThat(verdict(p, "electrical.breaker.pump-one")).isEqualTo(verdict);
+        assertThat(says(p, "electrical.breaker.pump-one")).contains(words);
+        assertThat(finding(p, "electrical.breaker.pump-one").orElseThrow().remedy().isEmpty()).isEqualTo(verdict == Verdict.HOLDS);
+    }
+
+    /** A header that nothing leads to is not called wet. */
+    @Test
+    void aHeaderNothingLeadsToIsNotCalledWet() {
+        FuelSystem cut = HEADER.system();
+        for (Run run : cut.runs()) {
+            if (run.to().item().equals("header") && !run.to().port().equals("return")) {
+                cut = cut.minus(run.id());
+            }
+        }
+        assertThat(verdict(HEADER.with(cut), "flow.header.header")).isEqualTo(Verdict.SHORT);
+        assertThat(says(HEADER.with(cut), "flow.header.header")).contains("brings fuel to");
+    }
+
     /** 125 % of take-off consumption by pump, each alone (from memory); 100 % with filters fouled (practice). */
     @ParameterizedTest
     @EnumSource(names = {"TWO_PUMPS_PARALLEL", "BOOST_AND_ENGINE_PUMP"})

@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -90,6 +93,14 @@ class EveryKindTest {
         ObjectNode more = (ObjectNode) json.readTree(ProjectFile.text(ProjectFile.demo("corrie-b1")));
         ((ObjectNode) more.get("system").get("items").get(0)).put("unheardOf", 1);
         assertThat(strict.validate(more)).as("a field that is not described").isNotEmpty();
+    }
+
+    /** A kind by another word, an engine pump beside an electric one, is named there too. */
+    @Test
+    void theSchemaNamesEveryWordForAKind() throws Exception {
+        JsonNode words = new ObjectMapper().readTree(Files.readString(Path.of("../docs/format/ration-1.schema.json"))).at("/$defs/item/properties/kind/enum");
+        assertThat(StreamSupport.stream(words.spliterator(), false).map(JsonNode::asText).toList()).containsExactlyInAnyOrderElementsOf(
+                Arrays.stream(WrittenKind.values()).map(WrittenKind::word).toList());
     }
 
     /** The text a figure has in the file: objects by name, list elements by number or by their name. */

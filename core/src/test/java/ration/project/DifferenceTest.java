@@ -2,15 +2,32 @@ package ration.project;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import ration.Systems;
+import ration.acceptance.SignOff;
+import ration.assess.Assessment;
+import ration.drawdown.UsualFlight;
+import ration.evidence.HangarTest;
 import ration.heat.HeatFigure;
+import ration.heat.Zone;
+import ration.model.Fitting;
+import ration.model.FuelSystem;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Run;
+import ration.model.RunBuild;
+import ration.model.ShutOff;
+import ration.model.Strainer;
+import ration.model.Tag;
 import ration.quantity.Unit;
+import ration.reading.Reading;
+import ration.reading.Setting;
 
 /** What a builder reads before another's work is written over: everything that differs is named, nothing else is. */
 class DifferenceTest {
@@ -45,6 +62,57 @@ class DifferenceTest {
         String last = CORRIE.tests().get(CORRIE.tests().size() - 1).id();
         assertThat(Difference.between(CORRIE, fewer)).containsExactly("test " + last + " is not there");
         assertThat(Difference.between(fewer, CORRIE)).containsExactly("test " + last + " is new");
+    }
+
+    /** Whatever a document holds beside the layout: what is otherwise is named, and nothing beside it. */
+    @Test
+    void everyOtherPartOfADocumentIsNamed() {
+        Brief b = CORRIE.brief();
+        Map<Project, String> changes = new LinkedHashMap<>();
+        changes.put(CORRIE.withName("Corrie B2"), "named Corrie B2");
+        changes.put(CORRIE.withNote(CORRIE.note() + "!"), "another note");
+        changes.put(CORRIE.with(UsualFlight.of(CORRIE)), "the flight differs");
+        changes.put(CORRIE.withReadings(List.of(new Reading("strainer", Reading.What.PRESSURE, 4000, 300, new Setting(Assessment.start(CORRIE),
+                Set.of())))), "readings differ");
+        changes.put(CORRIE.with(CORRIE.upkeep().withHours(CORRIE.upkeep().hours() + 1)), "upkeep differs");
+        changes.put(CORRIE.with(CORRIE.signOff().with(new SignOff.Point("flow.margin", "builder", "tube ordered"))), "what was said of open points differs");
+        changes.put(CORRIE.with(CORRIE.signOff().with(new SignOff.Issued(LocalDate.of(2026, 3, 9), "0000 1111 2222 3333", "packet.pdf"))),
+                "another packet was given out");
+        changes.put(CORRIE.with(CORRIE.heat().withZone("strainer", Zone.SHROUD)), "zones differ");
+        Measured climb = b.envelope().climb();
+        changes.put(CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "level")))), "Climb is now said by level");
+        changes.put(CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "")))), "Climb is now said by nobody");
+        changes.put(CORRIE.with(b.withEngine("another")), "Engine was " + b.engine() + ", now another");
+        changes.forEach((other, words) -> assertThat(Difference.between(CORRIE, other)).as(words).containsExactly(words));
+    }
+
+    /** A part renamed, made of something else, given or rid of a figure, a run led elsewhere. */
+    @Test
+    void whatAPartIsBesideItsFiguresIsNamed() {
+        FuelSystem s = CORRIE.system();
+        Strainer strainer = s.item("strainer").flatMap(i -> i.only(Strainer.class)).orElseThrow();
+        FuelSystem without = s.replace(strainer.withBowl(Optional.empty()));
+        assertThat(Difference.between(CORRIE, CORRIE.with(without))).containsExactly("Strainer: bowl holds was 4 in\u00b3, now there is none");
+        assertThat(Difference.between(CORRIE.with(without), CORRIE)).containsExactly("Strainer: bowl holds is new: 4 in\u00b3");
+        assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(strainer.with(new Tag("strainer", "Gascolator", strainer.place())))))).containsExactly(
+                "Strainer is now called Gascolator");
+        assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(new ShutOff(strainer.tag(), strainer.loss()))))).contains("Strainer: kind was strainer, now shut-off");
+        Run run = s.runs().get(0);
+        FuelSystem bent = s.replace(run.withFittings(List.of(Fitting.values()[0], Fitting.values()[0])));
+        assertThat(Difference.between(CORRIE, CORRIE.with(bent))).singleElement().asString().startsWith(run.name() + ": fittings was ").endsWith(Fitting
+                .values()[0].label() + ", " + Fitting.values()[0].label());
+        FuelSystem straight = s.replace(run.withFittings(List.of()));
+        assertThat(Difference.between(CORRIE.with(bent), CORRIE.with(straight))).singleElement().asString().endsWith("now none");
+        FuelSystem sleeved = s.replace(run.with(run.build().with(new RunBuild.Marks(!run.build().marks().sleeved(), false, false))));
+        assertThat(Difference.between(CORRIE, CORRIE.with(sleeved))).containsExactly(run.name() + ": its make-up differs");
+    }
+
+    @Test
+    void aTestTakenAgainIsNamed() {
+        HangarTest last = CORRIE.tests().get(CORRIE.tests().size() - 1);
+        HangarTest again = last.with(new HangarTest.Progress(last.progress().step(), last.progress().seconds() + 60, last.progress().done()));
+        List<HangarTest> tests = CORRIE.tests().stream().map(t -> t == last ? again : t).toList();
+        assertThat(Difference.between(CORRIE, CORRIE.withTests(tests))).containsExactly("test " + last.id() + " differs");
     }
 
     /** One way or the other, the same places are named. */

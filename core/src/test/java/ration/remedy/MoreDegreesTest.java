@@ -5,13 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import ration.assess.Assessment;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.fluid.Volatility;
+import ration.model.FuelSystem;
 import ration.model.Problem;
+import ration.model.Pump;
 import ration.model.Validation;
+import ration.project.Pattern;
 import ration.project.Project;
+import ration.project.Unsaid;
 
 /** What buys degrees is true once tried, and leaves whole layouts. */
 class MoreDegreesTest {
@@ -20,9 +26,11 @@ class MoreDegreesTest {
         return ProjectFile.demo("brindle-a2");
     }
 
-    @Test
-    void everySuggestionDoesWhatItSays() throws ProjectFileException {
-        Project p = brindle().with(brindle().heat().with(Volatility.MOGAS_A));
+    @ParameterizedTest
+    @ValueSource(strings = {"brindle-a2", "BOOST_AND_ENGINE_PUMP", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL"})
+    void everySuggestionDoesWhatItSays(String layout) throws ProjectFileException {
+        Project said = layout.equals("brindle-a2") ? brindle() : Unsaid.said(Pattern.valueOf(layout).project());
+        Project p = said.with(said.heat().with(Volatility.MOGAS_A));
         Assessment now = Assessment.of(p);
         List<MoreDegrees.Row> rows = MoreDegrees.of(now, Task.QUIET);
         assertThat(rows).isNotEmpty().isSortedAccordingTo((a, b) -> Double.compare(b.after().degrees(), a.after().degrees()));
@@ -34,6 +42,21 @@ class MoreDegreesTest {
                     Offset.offset(1e-9)).isGreaterThan(now.vapor().orElseThrow().degrees());
             assertThat(r.costs()).contains("flow margin");
         }
+    }
+
+    /** Before the first pump of a suction line: what lowers the pump, or eases what it draws through, gains; each names its part. */
+    @Test
+    void aSuctionLineGainsByWhatStandsBeforeThePump() {
+        Project p = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        List<MoreDegrees.Row> rows = MoreDegrees.of(Assessment.of(p), Task.QUIET);
+        assertThat(rows).extracting(MoreDegrees.Row::title).anyMatch(t -> t.endsWith("pump 6 in lower")).anyMatch(t -> t.equals(
+                "Strainer twice as large")).anyMatch(t -> t.matches("Run R\\d+ in 1/2"));
+        MoreDegrees.Row lower = rows.stream().filter(r -> r.title().endsWith("pump 6 in lower")).findFirst().orElseThrow();
+        Project after = lower.edit().change().apply(p);
+        assertThat(after.system().all(Pump.class).mapToDouble(x -> x.place().point().z()).sum()).isCloseTo(p.system().all(Pump.class).mapToDouble(
+                x -> x.place().point().z()).sum() - 6 * 0.0254, Offset.offset(1e-9));
+        FuelSystem gone = p.system().minus("engine-pump");
+        assertThat(lower.edit().change().apply(p.with(gone)).system()).as("of a pump taken away since").isEqualTo(gone);
     }
 
     @Test

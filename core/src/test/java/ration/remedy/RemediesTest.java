@@ -8,13 +8,23 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import ration.Systems;
 import ration.assess.Assessment;
+import ration.model.Field;
+import ration.model.FieldSheet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Pump;
 import ration.project.ItemFigures;
+import ration.project.LayoutEdits;
+import ration.project.NewItem;
+import ration.project.Pattern;
 import ration.project.Project;
+import ration.project.Unsaid;
+import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
 class RemediesTest {
@@ -56,7 +66,57 @@ class RemediesTest {
         assertThat(shares).hasSize(2).isSorted();
     }
 
+    /** A part that costs much in the one line to the engine is offered larger, in its own words, and keeps the promise. */
+    @ParameterizedTest
+    @EnumSource(value = NewItem.class, names = {"STRAINER", "SHUT_OFF", "CHECK_VALVE", "FILTER", "FLOW_SENDER", "BULKHEAD", "QUICK_DISCONNECT", "ORIFICE"})
+    void whatCostsMostInTheLineIsOfferedLarger(NewItem kind) {
+        LayoutEdits.Outcome in = LayoutEdits.add(Systems.oneLine(), "r1", LayoutEdits.Spot.IN_RUN, kind).orElseThrow();
+        FuelSystem costly = in.system();
+        Item part = costly.item(in.picked()).orElseThrow();
+        for (Field f : FieldSheet.of(part)) {
+            double factor = f.key().endsWith(".loss") ? 8 : f.key().equals("bore") ? 0.8 : 1;
+            costly = costly.replace(f.with().apply(costly.item(in.picked()).orElseThrow(), f.get().apply(part).with(Quantity.of(factor * f.get().apply(part)
+                    .quantity().value(), f.get().apply(part).quantity().unit()))));
+        }
+        Project project = Systems.project(costly);
+        Assessment now = Assessment.of(project);
+        List<Remedy> remedies = Remedies.of(now, Task.QUIET);
+        Remedy own = remedies.stream().filter(r -> !r.detail().startsWith("together") && r.title().startsWith(part.name())).findFirst().orElseThrow(
+                () -> new AssertionError(part.name() + " is not offered larger: " + remedies.stream().map(Remedy::title).toList()));
+        Project after = own.edit().change().apply(project);
+        assertThat(after.system().item(part.id())).isPresent().isNotEqualTo(project.system().item(part.id()));
+        assertThat(Assessment.of(after).governing().orElseThrow().margin()).isCloseTo(own.after().margin(), Offset.offset(1e-9)).isGreaterThan(now
+                .governing().orElseThrow().margin());
+    }
+
     // how sure
+
+    /** The pressures of a pump's curve are drawn together: a maker's curve is high or low as a whole. */
+    @Test
+    void aPumpsCurveIsDrawnAsAWhole() {
+        Project pumped = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        FuelSystem s = pumped.system();
+        for (Item item : pumped.system().items()) {
+            for (Field f : FieldSheet.of(item)) {
+                String by = item.only(Pump.class).isPresent() && f.key().startsWith("curve[0].pressure") ? "bench \u00b15 psi" : "tape \u00b10";
+                Item as = s.item(item.id()).orElseThrow();
+                s = s.replace(f.with().apply(as, new Measured(f.get().apply(as).quantity(), by)));
+            }
+        }
+        Assessment now = Assessment.of(pumped.with(s));
+        Chance chance = Chance.of(now, 5, 40, Task.QUIET).orElseThrow();
+        double margin = now.governing().orElseThrow().margin();
+        assertThat(chance.low()).isLessThan(margin - 0.01);
+        assertThat(chance.high()).isGreaterThan(margin + 0.01);
+        assertThat(chance.share()).isEqualTo(chance.shorts() / 40.0);
+    }
+
+    @Test
+    void nothingIsSureWhereNothingIsComputed() {
+        assertThat(Chance.of(Assessment.of(Project.empty()), 1, 10, Task.QUIET)).isEmpty();
+        assertThat(Chance.of(NOW, 1, 10, new Task(share -> { }, () -> true))).isEmpty();
+        assertThat(Remedies.of(Assessment.of(Project.empty()), Task.QUIET)).isEmpty();
+    }
 
     @Test
     void theSameSeedGivesTheSameChanceHoweverManyThreadsHelp() throws Exception {
