@@ -22,7 +22,6 @@ import ration.model.Pump;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.network.FrictionLaw;
-import ration.network.NetworkSolution;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
@@ -151,7 +150,7 @@ final class FlowChecks {
     /** Pressure at the inlet at take-off demand, in the case with the least. */
     private void minimumPressureAtDemand() {
         Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
-                .undelivered()).min(Ties.least(CaseAnswer::margin));
+                .starved()).min(Ties.least(CaseAnswer::margin));
         if (never.isPresent() && system.inlet().isPresent()) {
             findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", system.inlet().get().id(),
                     Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
@@ -159,8 +158,7 @@ final class FlowChecks {
                     "Less suction before the pump, or a pump that delivers more."));
             return;
         }
-        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable()
-                && c.demand().solution().status() != NetworkSolution.Status.NO_SUPPLY);
+        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable());
         system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                 .filter(c -> c.inletPressureAtDemand(system).isPresent())
                 .min(Ties.least(c -> c.inletPressureAtDemand(system).getAsDouble()))

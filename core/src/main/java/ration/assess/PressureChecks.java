@@ -23,7 +23,6 @@ import ration.model.Measured;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Regulator;
-import ration.network.NetworkSolution;
 import ration.plumbing.LineRules;
 import ration.project.Brief;
 import ration.project.Project;
@@ -91,7 +90,7 @@ final class PressureChecks {
                 FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(
                         project.brief().demand() * power.demandShare()));
                 OptionalDouble p = a.usable() ? a.pressure(new PortRef(i.id(), Item.IN)) : OptionalDouble.empty();
-                open = p.isEmpty() && !starved(a) ? why(a) : open;
+                open = p.isEmpty() && !a.starved() ? why(a) : open;
                 if (p.isPresent() && p.getAsDouble() > most) {
                     most = p.getAsDouble();
                     where = c;
@@ -138,11 +137,6 @@ final class PressureChecks {
                             + u.text(limit, Dimension.PRESSURE) + ".", LineRules.RATING_SOURCE,
                             verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
                 });
-    }
-
-    /** Whether a question was answered by saying that nothing can come. */
-    private static boolean starved(FlowAnswer a) {
-        return a.undelivered() || a.solution().status() == NetworkSolution.Status.NO_SUPPLY;
     }
 
     private static String why(FlowAnswer a) {
@@ -210,14 +204,20 @@ final class PressureChecks {
             Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
                     .filter(c -> c.demand().dryHeaders().contains(header.id()))
                     .min(Ties.least(c -> c.demand().inletFlow()));
-            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && starved(c.demand())).findFirst();
+            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().starved()).findFirst();
             if (dry.isEmpty() && never.isPresent()) {
                 findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
                         Finding.MISSED, u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".", PRACTICE,
                         "Mend what keeps the pumps from delivering first."));
                 continue;
             }
-            Optional<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.demand().usable() && !starved(c.demand()))
+            if (cases.stream().noneMatch(CaseAnswer::judged)) {
+                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
+                        Finding.MISSED, u -> "No case is judged: no tank feeds the engine as it is laid out.", PRACTICE,
+                        "Join the header to the engine."));
+                continue;
+            }
+            Optional<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.demand().usable() && !c.demand().starved())
                     .findFirst();
             if (dry.isEmpty() && open.isPresent()) {
                 findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,

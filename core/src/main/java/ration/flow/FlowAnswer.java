@@ -67,6 +67,11 @@ public final class FlowAnswer {
         return !refusal.isEmpty();
     }
 
+    /** Whether the question was answered by saying that the flow cannot come: undelivered, or by no open path. */
+    public boolean starved() {
+        return undelivered() || solution.status() == NetworkSolution.Status.NO_SUPPLY;
+    }
+
     /** Id of the item at which the flow asked for would fall below the boiling pressure of the fuel; empty if nowhere. */
     String boilsAt() {
         return boilsAt;

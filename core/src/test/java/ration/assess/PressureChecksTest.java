@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.file.ProjectFile;
@@ -19,6 +21,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
+import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Rated;
 import ration.model.Regulator;
@@ -154,6 +157,26 @@ class PressureChecksTest {
         assertThat(verdict(p, "electrical.breaker.pump-one")).isEqualTo(verdict);
         assertThat(says(p, "electrical.breaker.pump-one")).contains(words);
         assertThat(finding(p, "electrical.breaker.pump-one").orElseThrow().remedy().isEmpty()).isEqualTo(verdict == Verdict.HOLDS);
+    }
+
+    /** A header from which nothing leads to the engine: no case is judged, and over no case nothing holds. */
+    @Test
+    void overNoCaseAHeaderIsNotShown() {
+        String last = HEADER.system().inlet().flatMap(i -> HEADER.system().runAt(new PortRef(i.id(), Item.IN))).orElseThrow().id();
+        Project apart = HEADER.with(HEADER.system().minus(last));
+        assertThat(Assessment.of(apart).cases()).noneMatch(CaseAnswer::judged);
+        assertThat(verdict(apart, "flow.header.header")).isEqualTo(Verdict.NOT_SHOWN);
+    }
+
+    /** Any layout with its last line taken away: nothing said of what reaches the engine holds. */
+    @ParameterizedTest
+    @EnumSource(Pattern.class)
+    void withoutALineToTheEngineNothingOfItsFeedHolds(Pattern pattern) {
+        Project p = Unsaid.said(pattern.project());
+        String last = p.system().inlet().flatMap(i -> p.system().runAt(new PortRef(i.id(), Item.IN))).orElseThrow().id();
+        List<Finding> findings = Assessment.of(p.with(p.system().minus(last))).findings();
+        assertThat(findings).filteredOn(f -> Set.of(Check.FLOW_MARGIN, Check.FLOW_HEADER, Check.FLOW_INLET_PRESSURE, Check.FLOW_INLET_PRESSURE_MOST,
+                Check.FLOW_REGULATED).contains(f.check())).extracting(Finding::verdict).isNotEmpty().doesNotContain(Verdict.HOLDS, Verdict.THIN);
     }
 
     /** A header that nothing leads to is not called wet. */
