@@ -9,8 +9,8 @@ import ration.geometry.ApparentGravity;
  * @param name     as on its button, or "Set by hand"
  * @param pitchRad nose-up positive, within 60 degrees
  * @param tiltRad  right side down positive, as the fuel feels it, within 60 degrees
- * @param load     load factor, 0 to 10
- * @param forward  steady acceleration along the nose, g, within 2
+ * @param load     lift over that of steady flight, 0 to 10: it acts across the nose
+ * @param forward  steady acceleration along the ground, g, within 2
  */
 public record Attitude(String name, double pitchRad, double tiltRad, double load, double forward) {
 
@@ -30,7 +30,7 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
         this(name, pitchRad, tiltRad, 1, 0);
     }
 
-    /** The same angles under another load factor and acceleration along the nose, g. */
+    /** The same angles under another load factor and acceleration along the ground, g. */
     public Attitude under(String called, double loadFactor, double forwardG) {
         return new Attitude(called, pitchRad, tiltRad, loadFactor, forwardG);
     }
@@ -41,8 +41,8 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
 
     public ApparentGravity gravity() {
         ApparentGravity steady = ApparentGravity.ofAttitude(pitchRad, tiltRad);
-        ApparentGravity loaded = load == 1 ? steady : steady.withLoadFactor(load);
-        return forward == 0 ? loaded : loaded.withForwardAcceleration(forward * ApparentGravity.STANDARD);
+        ApparentGravity speeding = forward == 0 ? steady : steady.withGroundAcceleration(forward * ApparentGravity.STANDARD);
+        return load == 1 ? speeding : speeding.withLoadFactor(load);
     }
 
     public double pitchDegrees() {

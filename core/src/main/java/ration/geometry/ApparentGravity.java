@@ -5,7 +5,7 @@ package ration.geometry;
  *
  * <p>For a pitch theta (nose up) and a tilt phi (right side down) up in aircraft axes is
  * {@code (-sin theta, -sin phi cos theta, cos phi cos theta)}. A coordinated turn multiplies the weight and does not
- * tilt the fuel; a slip, a skid and a wing-low parking place tilt it.
+ * tilt the fuel sideways; a slip, a skid and a wing-low parking place tilt it.
  *
  * @param up        unit vector, aircraft axes
  * @param magnitude m/s2, not negative
@@ -32,14 +32,29 @@ public record ApparentGravity(Point3 up, double magnitude) {
                 Math.cos(tiltRad) * Math.cos(pitchRad)), STANDARD);
     }
 
-    /** A coordinated turn or pull-up: the same direction, n times the weight. */
+    /**
+     * Lift is n times what it is in steady flight, as in a coordinated turn, a push-over or a gust. Lift acts across the nose: what
+     * the fuel feels along the nose stays, so in a climb a push-over throws it further aft than the climb itself.
+     */
     public ApparentGravity withLoadFactor(double n) {
-        return new ApparentGravity(up, n * STANDARD);
+        if (!(n >= 0)) {
+            throw new IllegalArgumentException("A load factor is not below zero");
+        }
+        Point3 felt = new Point3(up.x(), n * up.y(), n * up.z()).times(magnitude);
+        double size = felt.length();
+        return size < LEAST * STANDARD ? new ApparentGravity(up, 0) : new ApparentGravity(felt.times(1 / size), size);
     }
 
-    /** Speeding up by a m/s2 along the nose: the fuel leans aft as if the nose were higher. */
-    public ApparentGravity withForwardAcceleration(double a) {
-        Point3 felt = up.times(magnitude).plus(new Point3(-a, 0, 0));
+    /** Under this share of gravity no direction is felt. */
+    private static final double LEAST = 1e-9;
+
+    /**
+     * Speeding up by a m/s2 along the ground, the way the nose points: on a run at pitch p the fuel feels aft {@code g sin p + a cos p}
+     * and down {@code g cos p - a sin p}. Of an aircraft that stands on its nose or tail no way is known.
+     */
+    public ApparentGravity withGroundAcceleration(double a) {
+        Point3 level = new Point3(-1, 0, 0).plus(up.times(up.x()));
+        Point3 felt = up.times(magnitude).plus(level.times(a / level.length()));
         double size = felt.length();
         return new ApparentGravity(felt.times(1 / size), size);
     }

@@ -10,7 +10,7 @@ import ration.quantity.Unit;
  * What else must hold beside steady flight on clean filters, each with its figure and whether it is asked or only reported.
  *
  * @param fouled   flow wanted over take-off consumption with every filter fouled
- * @param takeOff  acceleration along the nose on the take-off run, g, at the parked angle
+ * @param takeOff  acceleration along the runway on the take-off run, g, at the parked angle
  * @param light    load factor held in a push-over at the climb's angle
  * @param gust     load factor for a moment in a gust, at the climb's angle
  * @param coldFuel fuel on the coldest day

@@ -45,16 +45,17 @@ class LoadCasesTest {
                 .min(java.util.Comparator.comparingDouble(CaseAnswer::margin)).orElseThrow();
     }
 
-    /** Recomputed by independent code: 0.25 g on the run at the parked angle 1.20, 0.8 g 1.22. */
+    /** Recomputed by independent code: 0.25 g along the runway at the parked angle of 12 degrees, 1.125. */
     @Test
     void theRunAndAPushOverAreAsked() {
-        assertThat(worst(CORRIE, "Take-off run").margin()).isCloseTo(1.20, Offset.offset(0.005));
-        assertThat(worst(CORRIE, "Push-over").margin()).isCloseTo(1.22, Offset.offset(0.01));
+        assertThat(worst(CORRIE, "Take-off run").margin()).isCloseTo(1.125, Offset.offset(0.0005));
+        // lift acts across the nose: less of it throws the fuel further aft than the climb does, where scaling all weight gave 1.22
+        assertThat(worst(CORRIE, "Push-over").margin()).isBetween(1.0, 1.20);
         assertThat(worst(CORRIE, "Gust").judged()).as("a gust passes").isFalse();
-        assertThat(CORRIE.governing().orElseThrow().condition().attitude().name()).isEqualTo("Take-off run");
+        assertThat(CORRIE.governing().orElseThrow().condition().attitude().name()).isEqualTo("Push-over");
         Attitude run = worst(CORRIE, "Take-off run").condition().attitude();
-        assertThat(run.gravity().magnitude() / 9.80665).as("g along the floor and across it").isCloseTo(Math.hypot(1 + 0.25 * Math.sin(
-                Math.toRadians(12)), 0.25 * Math.cos(Math.toRadians(12))), Offset.offset(1e-9));
+        assertThat(run.gravity().magnitude() / 9.80665).as("g down, and along the runway").isCloseTo(Math.hypot(1, 0.25),
+                Offset.offset(1e-9));
     }
 
     @Test

@@ -155,7 +155,7 @@ class TankBodyTest {
         assertThat(two.stranded(up(pitch, tilt), Feed.SUCTION).volume()).isGreaterThanOrEqualTo(s.volume() - 1e-12);
     }
 
-    /** A higher outlet never leaves less; a heavier load factor changes nothing. */
+    /** A higher outlet never leaves less; a level turn changes nothing. */
     @Property(tries = 80)
     void higherOutletsLeaveMoreAndTurnsLeaveNoMore(@ForAll long seed, @ForAll @DoubleRange(min = -20, max = 20) double pitch,
             @ForAll @DoubleRange(min = 0.01, max = 1) double inches) {
@@ -163,8 +163,9 @@ class TankBodyTest {
         Tank raised = tank.withOutlets(List.of(tank.outlets().get(0).at(tank.outlets().get(0).place().raised(inches * IN))));
         double now = TankBody.of(tank).stranded(up(pitch, 4), Feed.GRAVITY).volume();
         assertThat(TankBody.of(raised).stranded(up(pitch, 4), Feed.GRAVITY).volume()).isGreaterThanOrEqualTo(now - 1e-12);
-        ApparentGravity turn = ApparentGravity.ofAttitude(Math.toRadians(pitch), Math.toRadians(4)).withLoadFactor(2);
-        assertThat(TankBody.of(tank).stranded(turn.up(), Feed.GRAVITY).volume()).isEqualTo(now);
+        ApparentGravity turn = ApparentGravity.ofAttitude(0, Math.toRadians(4)).withLoadFactor(2);
+        assertThat(TankBody.of(tank).stranded(turn.up(), Feed.GRAVITY).volume()).isCloseTo(TankBody.of(tank).stranded(up(0, 4), Feed.GRAVITY)
+                .volume(), Offset.offset(1e-12));
     }
 
     @Property(tries = 100)
