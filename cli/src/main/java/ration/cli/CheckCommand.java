@@ -140,7 +140,7 @@ final class CheckCommand implements Callable<Integer> {
         for (CaseAnswer c : a.cases()) {
             ObjectNode node = cases.addObject().put("attitude", c.condition().attitude().name())
                     .put("pitch_deg", c.condition().attitude().pitchDegrees())
-                    .put("tilt_deg", c.condition().attitude().tiltDegrees()).put("contents", c.contents());
+                    .put("tilt_deg", c.condition().attitude().tiltDegrees()).put("contents", c.filling().label(a.project().system()));
             ObjectNode positions = node.putObject("positions");
             c.condition().positions().forEach(positions::put);
             ObjectNode volumes = node.putObject("contents_m3");

@@ -13,7 +13,6 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import ration.assess.Assessment;
-import ration.assess.FaultCases;
 import ration.assess.FaultWords;
 import ration.check.Verdict;
 import ration.fault.Catalogue;
@@ -52,6 +51,7 @@ final class FaultsCommand implements Callable<Integer> {
 
     private static String asText(Assessment a, List<FaultAnswer> answers) {
         StringBuilder out = new StringBuilder(a.project().name()).append(", one part fails\n");
+        FaultSearch.already(a, UnitSystem.US).ifPresent(w -> out.append(w).append('\n'));
         for (FaultAnswer.Group group : FaultAnswer.Group.values()) {
             List<FaultAnswer> in = answers.stream().filter(f -> f.group() == group).toList();
             if (in.isEmpty()) {
@@ -63,7 +63,7 @@ final class FaultsCommand implements Callable<Integer> {
                         : String.format(Locale.ROOT, "%.2f\u00d7", f.share()), minutes(f), f.wayOut().map(w -> w.does() + " "
                         + String.format(Locale.ROOT, "%.2f\u00d7", w.share())).orElse("")));
                 if (f.verdict() != Verdict.HOLDS) {
-                    out.append("      ").append(f.why()).append('\n');
+                    out.append("      ").append(f.why()).append(f.harm() == FaultAnswer.Harm.BEYOND ? "" : " " + f.where() + ".").append('\n');
                 }
             }
         }
@@ -81,8 +81,7 @@ final class FaultsCommand implements Callable<Integer> {
             ObjectNode node = root.addObject().put("fault", FaultWords.word(f.fault().kind()) + ":" + f.fault().item() + (f.fault().port()
                     .isEmpty() ? "" : "." + f.fault().port()) + (f.fault().kind().severity().isEmpty() ? "" : "=" + (Double.isInfinite(
                     f.fault().severity()) ? "shut" : f.fault().severity()))).put("item", f.fault().item()).put("kind", FaultWords.word(
-                    f.fault().kind())).put("case", FaultCases.like(a, FaultCases.of(a).isEmpty() ? a.cases().get(0) : FaultCases.of(a).get(
-                    0), f.condition()).label(a.project().system(), UnitSystem.US));
+                    f.fault().kind())).put("case", f.where());
             Json.figure(node, "flowShare", f.share());
             Json.figure(node, "minutesToShort", f.minutes());
             ArrayNode seen = node.putArray("seen");

@@ -194,7 +194,7 @@ class CommandsTest {
     @Test
     void figuresAreExplained() {
         assertThat(run("check", "demo", "--explain")).isEqualTo(1);
-        assertThat(out.toString()).contains("Flow margin: 1.201 = 16.51 gph \u00f7 13.75 gph", "Power 150 hp, maker",
+        assertThat(out.toString()).contains("Flow margin: 1.125 = 15.46 gph \u00f7 13.75 gph", "Power 150 hp, maker",
                 "Lost in Selector", "Rated loss 0.045 psi, bench", "Unusable fuel, Upper tank: 1.323 gal = 1.172 gal");
         assertThat(run("check", "demo", "--explain=demand")).isEqualTo(1);
         assertThat(out.toString()).startsWith("Demand: 13.75 gph").doesNotContain("Flow margin");

@@ -127,7 +127,7 @@ public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through,
         }
         PortRef in = new PortRef(inlet.get().id(), Item.IN);
         return cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
-                && c.contents().equals(Contents.HALF.label()) && c.condition().attitude().name().equals("Level")
+                && c.filling().is(Contents.HALF) && c.condition().attitude().name().equals("Level")
                 && !c.demand().path().isEmpty() && group.stream().anyMatch(t -> c.demand().path().get(0).item().equals(t.tank().id()))
                 && given(c, group) > 0.9 * c.need()).map(c -> blocked(project, c, group, c.demand().pressure(in).orElse(0)
                 - inlet.get().minimumPressure().si())).reduce((a, b) -> b.soonest().seconds() < a.soonest().seconds() ? b : a);

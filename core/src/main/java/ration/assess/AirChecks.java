@@ -13,6 +13,7 @@ import ration.breathing.Vents;
 import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.condition.Contents;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
@@ -245,7 +246,7 @@ final class AirChecks {
 
     /** Positions that feed from several tanks: which gives more, and so empties first. */
     private void both() {
-        cases.stream().filter(c -> c.judged() && c.demand().usable() && c.contents().equals("Half")
+        cases.stream().filter(c -> c.judged() && c.demand().usable() && c.filling().is(Contents.HALF)
                 && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled()).filter(c -> system.tanks()
                 .stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst().ifPresent(c -> {
                     List<Tank> order = system.tanks().stream().sorted(Ties.least(t -> -c.demand().outflow(t)))
@@ -273,7 +274,7 @@ final class AirChecks {
         double q = Vents.dynamic(project.heat().si(HeatFigure.SPEED));
         Map<String, Double> over = new TreeMap<>();
         air.forEach(a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), a.tip() * q)));
-        Optional<CaseAnswer> joined = cases.stream().filter(c -> c.judged() && c.contents().equals("Half")
+        Optional<CaseAnswer> joined = cases.stream().filter(c -> c.judged() && c.filling().is(Contents.HALF)
                 && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled() && c.demand().usable()
                 && system.tanks().stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst();
         if (over.size() < 2 || joined.isEmpty()) {

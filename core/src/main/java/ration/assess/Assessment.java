@@ -152,8 +152,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<CaseAnswer.Setting> near = before.nearest(Integer.MAX_VALUE);
         near.forEach(s -> first.putIfAbsent(s.condition().positions(), s));
         List<CaseAnswer.Setting> some = Stream.concat(near.stream().limit(AT_ONCE), first.values().stream()).distinct().toList();
-        return some.parallelStream().map(s -> new CaseAnswer(basis, project.brief(), new CaseAnswer.Setting(s.condition(), s.contents(),
-                s.pumps(), basis.levels(s.condition()), s.asked()))).filter(CaseAnswer::answered).min(Ties.least(CaseAnswer::ratio));
+        return some.parallelStream().map(s -> new CaseAnswer(basis, project.brief(), new CaseAnswer.Setting(s.condition(), s.filling(),
+                s.pumps(), basis.levels(s.condition()), s.asked(), s.share()))).filter(CaseAnswer::answered).min(Ties.least(CaseAnswer::ratio));
     }
 
     /** Cases solved before all others. */
@@ -187,7 +187,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 for (boolean fouled : states) {
                     for (Level level : levels) {
                         all.add(new CaseAnswer.Setting(level.condition().withPositions(position)
-                                .withStopped(pumps.stopped()).withFouled(fouled), level.contents().label(), pumps,
+                                .withStopped(pumps.stopped()).withFouled(fouled), Filling.of(level.contents()), pumps,
                                 level.levels()));
                     }
                 }
@@ -207,17 +207,17 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Brief brief = project.brief();
         Attitude level = Attitude.ofDegrees("Level", 0, 0);
         Condition usual = new Condition(level, low, Map.of(), Set.of(), Set.of(), brief.fuelKelvin());
-        record Case(Condition condition, String contents, Map<String, TankLevel> levels, boolean asked) {
+        record Case(Condition condition, Filling filling, Map<String, TankLevel> levels, boolean asked) {
         }
         List<Case> everywhere = new ArrayList<>();
         for (Practice.Load load : brief.practice().loads(brief.envelope())) {
             Condition c = usual.with(load.attitude());
-            everywhere.add(new Case(c, Contents.LAST_USABLE.label(), basis.levels(c), load.asked()));
+            everywhere.add(new Case(c, Filling.of(Contents.LAST_USABLE), basis.levels(c), load.asked()));
         }
         if (brief.practice().coldFuel().si() < brief.fuelKelvin()) {
             for (Attitude attitude : brief.envelope().flown()) {
                 Condition c = usual.with(attitude).withFuelKelvin(brief.practice().coldFuel().si());
-                everywhere.add(new Case(c, Contents.LAST_USABLE.label(), basis.levels(c), true));
+                everywhere.add(new Case(c, Filling.of(Contents.LAST_USABLE), basis.levels(c), true));
             }
         }
         for (Map<String, String> position : positions(project.system())) {
@@ -228,18 +228,21 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                     // as its outlet just stands clear: 23.951(b) asks for the tank that runs dry first
                     double left = Math.min(dry.unusable().si(), DRY * body.stranded(attitude.gravity().up(), Feed.GRAVITY)
                             .volume());
-                    Condition c = usual.with(attitude).withContents(filled.get(Contents.FULL)).withContents(dry.id(), left);
-                    here.add(new Case(c, dry.name() + CaseAnswer.ONE_DRY, basis.levels(c), true));
+                    // the other full, and as low as it may be: then what holds the line behind the dry outlet is least
+                    for (Contents rest : List.of(Contents.FULL, Contents.LAST_USABLE)) {
+                        Condition c = usual.with(attitude).withContents(filled.get(rest)).withContents(dry.id(), left);
+                        here.add(new Case(c, Filling.dry(dry.id(), rest), basis.levels(c), true));
+                    }
                 }
             }
             for (PumpSet pumps : pumpSets) {
                 for (Case c : here) {
-                    if (c.contents().endsWith(CaseAnswer.ONE_DRY) && feedsAlone(project, basis, c.condition(), position, pumps,
+                    if (c.filling().dry().isPresent() && feedsAlone(project, basis, c.condition(), position, pumps,
                             filled.get(Contents.FULL))) {
                         continue;
                     }
                     all.add(new CaseAnswer.Setting(c.condition().withPositions(position).withStopped(pumps.stopped()),
-                            c.contents(), pumps, c.levels(), c.asked()));
+                            c.filling(), pumps, c.levels(), c.asked()));
                 }
             }
         }
@@ -284,7 +287,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Answers any condition of this project; empty while a problem blocks. */
     public Optional<CaseAnswer> look(Condition condition) {
-        return basis.map(b -> new CaseAnswer(b, project.brief(), condition, "Set"));
+        return basis.map(b -> new CaseAnswer(b, project.brief(), condition, Filling.SET));
     }
 
     /** The tank whose placard is furthest short of what stays, or nearest to it. */

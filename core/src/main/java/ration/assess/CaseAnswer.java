@@ -35,7 +35,7 @@ public final class CaseAnswer {
     private final FlowBasis basis;
     private final Setting setting;
     private final Condition condition;
-    private final String contents;
+    private final Filling filling;
     private final PumpSet pumps;
     private final FlowAnswer capacity;
     private final FlowAnswer demand;
@@ -49,8 +49,8 @@ public final class CaseAnswer {
     private volatile HeatPath heatPath;
 
     /** Answers one condition of a system without blocking problems. */
-    CaseAnswer(FlowBasis basis, Brief brief, Condition condition, String contents) {
-        this(basis, brief, new Setting(condition, contents, PumpSet.of(basis.system(), condition.stopped()),
+    CaseAnswer(FlowBasis basis, Brief brief, Condition condition, Filling filling) {
+        this(basis, brief, new Setting(condition, filling, PumpSet.of(basis.system(), condition.stopped()),
                 basis.levels(condition)));
     }
 
@@ -58,20 +58,28 @@ public final class CaseAnswer {
      * A condition with what is known of it beforehand.
      *
      * @param asked whether it must hold; otherwise it is only reported
+     * @param share of take-off demand that the engine takes, above 0
      */
-    public record Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
+    public record Setting(Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels, boolean asked, double share) {
         public Setting {
             levels = java.util.Collections.unmodifiableMap(levels);
         }
 
+        /** The engine takes what its power takes. */
+        public Setting(Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
+            this(condition, filling, pumps, levels, asked, condition.engine().power().demandShare());
+        }
+
         /** One that must hold. */
-        public Setting(Condition condition, String contents, PumpSet pumps, Map<String, TankLevel> levels) {
-            this(condition, contents, pumps, levels, true);
+        public Setting(Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels) {
+            this(condition, filling, pumps, levels, true);
+        }
+
+        /** The same of another condition of the same attitude and contents. */
+        Setting with(Condition other) {
+            return new Setting(other, filling, pumps, levels, asked, share);
         }
     }
-
-    /** What the label of contents ends with where one tank of several joined ones is dry. */
-    public static final String ONE_DRY = " dry";
 
     /** The path of the fuel at demand, ready to be warmed. */
     HeatPath heatPath(Heat heat) {
@@ -100,8 +108,8 @@ public final class CaseAnswer {
         this.setting = setting;
         this.basis = basis;
         this.condition = condition;
-        this.contents = setting.contents();
-        this.need = brief.demand() * condition.engine().power().demandShare();
+        this.filling = setting.filling();
+        this.need = brief.demand() * setting.share();
         this.pumps = setting.pumps();
         this.capacity = basis.ask(condition, levels, new FlowQuestion.Capacity());
         this.demand = basis.ask(condition, levels, new FlowQuestion.Demand(need));
@@ -120,9 +128,9 @@ public final class CaseAnswer {
         return setting;
     }
 
-    /** How the tanks were filled in words: Full, Half, Low or Set. */
-    public String contents() {
-        return contents;
+    /** How the tanks were filled. */
+    public Filling filling() {
+        return filling;
     }
 
     /** Whether it is steady flight on fuel as usual: neither a load case nor the coldest day. */
@@ -309,7 +317,7 @@ public final class CaseAnswer {
         }
         Day day = condition.air().day();
         if (!day.equals(Day.STANDARD)) {
-            words.append(", at ").append(units.text(day.altitudeM(), Dimension.LENGTH));
+            words.append(", at ").append(units.altitude(day.altitudeM()));
         }
         condition.faults().all().stream().map(f -> system.item(f.item()).map(Item::name).orElse(f.item()) + (f.port().isEmpty() ? "" : " "
                 + f.port()) + ": " + f.kind().words()).sorted().forEach(f -> words.append(", ").append(f));
@@ -317,11 +325,11 @@ public final class CaseAnswer {
     }
 
     private String contentsWords(FuelSystem system, UnitSystem units) {
-        if (contents.endsWith(ONE_DRY)) {
-            return contents + ", the rest full";
+        if (filling.dry().isPresent()) {
+            return filling.label(system);
         }
-        if (contents.equals(Contents.FULL.label()) || contents.equals(Contents.HALF.label())) {
-            return contents.toLowerCase(java.util.Locale.ROOT);
+        if (filling.is(Contents.FULL) || filling.is(Contents.HALF)) {
+            return filling.label(system).toLowerCase(java.util.Locale.ROOT);
         }
         String feeding = capacity.path().isEmpty() ? "" : capacity.path().get(0).item();
         Double left = feeding.isEmpty() && condition.contents().size() == 1

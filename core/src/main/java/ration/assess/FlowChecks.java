@@ -130,7 +130,7 @@ final class FlowChecks {
     /** 23.957(a): interconnected tanks must not overflow each other. */
     private void overflow() {
         for (CaseAnswer c : cases) {
-            if (!c.contents().equals(Contents.FULL.label()) || !c.demand().usable()) {
+            if (!c.filling().is(Contents.FULL) || !c.demand().usable()) {
                 continue;
             }
             for (Tank tank : system.tanks()) {

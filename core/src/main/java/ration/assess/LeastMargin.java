@@ -53,7 +53,7 @@ public record LeastMargin(CaseAnswer.Setting setting, double margin, double fact
             return Optional.empty();
         }
         FlowBasis basis = Assessment.basis(project, known);
-        return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.contents(), c.pumps(),
+        return least(project, basis, cases.stream().map(c -> new CaseAnswer.Setting(c.condition(), c.filling(), c.pumps(),
                 basis.levels(c.condition()), c.asked())));
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import ration.flight.Phase;
 import ration.model.FuelSystem;
 import ration.model.Pump;
 import ration.topology.Topology;
@@ -40,6 +41,13 @@ public record PumpSet(String label, Set<String> stopped, int running) {
         sets.add(new PumpSet(pumps.size() == 1 ? pumps.get(0).name() + " off" : "No pump",
                 Set.copyOf(pumps.stream().map(Pump::id).toList()), 0));
         return sets;
+    }
+
+    /** Ids of those that stand in a phase of a flight: the electric ones where its boost is off, if the engine drives one of its own. */
+    public static Set<String> stopped(FuelSystem system, Phase phase) {
+        List<Pump> pumps = Topology.of(system).feedPumps();
+        boolean own = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
+        return phase.boost() || !own ? Set.of() : Set.copyOf(pumps.stream().filter(p -> p.drive() != Pump.Drive.ENGINE).map(Pump::id).toList());
     }
 
     /** The set a condition stands for; empty label if it is none of them. */

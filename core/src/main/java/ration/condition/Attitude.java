@@ -9,7 +9,7 @@ import ration.geometry.ApparentGravity;
  * @param name     as on its button, or "Set by hand"
  * @param pitchRad nose-up positive, within 60 degrees
  * @param tiltRad  right side down positive, as the fuel feels it, within 60 degrees
- * @param load     lift over that of steady flight, 0 to 10: it acts across the nose
+ * @param load     lift over weight, 0 to 10: it acts across the nose; 1 is steady flight
  * @param forward  steady acceleration along the ground, g, within 2
  */
 public record Attitude(String name, double pitchRad, double tiltRad, double load, double forward) {

@@ -15,46 +15,71 @@ public record Fault(Kind kind, String item, String port, double severity) {
     /** The ways in which a part fails, as handbook and practice name them; figures are common practice without a source. */
     public enum Kind {
         /** A vent lets no air in or out: the air over the fuel is what was shut in. */
-        VENT_SHUT("vent shut", ""),
+        VENT_SHUT("vent shut", "", Source.PRACTICE),
         /** Liquid stands in a trap of the vent: air comes in once it is pulled over its rise. */
-        VENT_HOLDS_LIQUID("liquid stands in the vent", "rise of the liquid, m"),
+        VENT_HOLDS_LIQUID("liquid stands in the vent", "rise of the liquid, m", Source.PRACTICE),
         /** The filler is open to the wing's upper side. */
-        CAP_LOST("cap lost", "suction coefficient over the filler, 0.5 to 1"),
-        OUTLET_CLOGGED("screen clogged", "times its loss; infinite is shut"),
-        FILTER_FOULED("fouled", "times its fouled loss; infinite is shut"),
-        LINE_PINCHED("pinched", "share of the bore left, over one inch of line"),
-        SELECTOR_BETWEEN("between detents", "share of the area left"),
-        SELECTOR_LEAKS("leaks across", "bore of the leak, m"),
-        CHECK_STUCK_OPEN("stuck open", ""),
-        CHECK_STUCK_SHUT("stuck shut", ""),
-        PUMP_DEAD("dead", ""),
-        PUMP_WEAK("weak", "share of its pressure left"),
+        CAP_LOST("cap lost", "suction coefficient over the filler, 0.5 to 1", Source.PRACTICE),
+        OUTLET_CLOGGED("screen clogged", "times its loss; infinite is shut", Source.SCREENS),
+        /** A door between bays hangs open or shut. */
+        FLAPPER_STUCK("flapper door stuck", "", Source.PRACTICE),
+        FILTER_FOULED("fouled", "times its fouled loss; infinite is shut", Source.PRACTICE),
+        LINE_PINCHED("pinched", "share of the bore left, over one inch of line", Source.PRACTICE),
+        SELECTOR_BETWEEN("between detents", "share of the area left", Source.PRACTICE),
+        SELECTOR_LEAKS("leaks across", "bore of the leak, m", Source.PRACTICE),
+        /** It cannot be turned any more. */
+        SELECTOR_STUCK("stuck where it is", "", Source.PRACTICE),
+        /** A valve in the line that is knocked, or turns by itself. */
+        VALVE_SHUT("knocked shut", "", Source.PRACTICE),
+        /** Its halves part, and shut by themselves. */
+        COUPLING_APART("comes apart and shuts", "", Source.PRACTICE),
+        CHECK_STUCK_OPEN("stuck open", "", Source.PRACTICE),
+        CHECK_STUCK_SHUT("stuck shut", "", Source.PRACTICE),
+        PUMP_DEAD("dead", "", Source.PUMPS),
+        PUMP_WEAK("weak", "share of its pressure left", Source.PRACTICE),
+        /** Its own relief lets everything by: it brings no pressure. */
+        RELIEF_STUCK_OPEN("relief stuck open", "", Source.PRACTICE),
         /** The electric supply is gone: every electric pump on the bus that the port names stands; every one where none is named. */
-        SUPPLY_DEAD("electric supply dead", ""),
-        REGULATOR_STUCK_OPEN("stuck open", ""),
-        REGULATOR_STUCK_SHUT("stuck shut", ""),
-        REFERENCE_OFF("reference hose off", ""),
-        NEEDLE_STUCK_OPEN("needle stuck open", ""),
-        NEEDLE_STUCK_SHUT("needle stuck shut", ""),
+        SUPPLY_DEAD("electric supply dead", "", Source.PUMPS),
+        REGULATOR_STUCK_OPEN("stuck open", "", Source.PRACTICE),
+        REGULATOR_STUCK_SHUT("stuck shut", "", Source.PRACTICE),
+        REFERENCE_OFF("reference hose off", "", Source.PRACTICE),
+        /** The drilled passage is plugged. */
+        ORIFICE_CLOGGED("clogged", "", Source.PRACTICE),
+        NOZZLE_CLOGGED("nozzle clogged", "", Source.PRACTICE),
+        NEEDLE_STUCK_OPEN("needle stuck open", "", Source.PRACTICE),
+        NEEDLE_STUCK_SHUT("needle stuck shut", "", Source.PRACTICE),
         /** An end, joint or seal lets air in wherever the pressure there falls under ambient. */
-        AIR_LEAK("lets air in", ""),
+        AIR_LEAK("lets air in", "", Source.PRACTICE),
         /** Fuel runs out through a small hole. */
-        FUEL_LEAK("leaks fuel", "bore of the hole, m"),
-        RETURN_BLOCKED("blocked", ""),
+        FUEL_LEAK("leaks fuel", "bore of the hole, m", Source.PRACTICE),
+        RETURN_BLOCKED("blocked", "", Source.PRACTICE),
         /** Water lies in it, in place of fuel. */
-        WATER("holds water", ""),
+        WATER("holds water", "", Source.PRACTICE),
         /** The fuel aboard boils more easily than was said; its item stands for the whole document. */
-        FUEL_VOLATILE("more volatile", "rise of Reid pressure, Pa"),
-        SENDER_CLOGGED("rotor stuck", "times its loss; infinite is shut"),
+        FUEL_VOLATILE("more volatile", "rise of Reid pressure, Pa", Source.VOLATILITY),
+        SENDER_CLOGGED("rotor stuck", "times its loss; infinite is shut", Source.PRACTICE),
         /** What it shows no longer moves; the fuel does not feel it. */
-        INDICATION_FROZEN("indication frozen", "");
+        INDICATION_FROZEN("indication frozen", "", Source.PRACTICE),
+        /** What it shows is wrong; the fuel does not feel it. */
+        INDICATION_WRONG("reads wrong", "", Source.PRACTICE);
+
+        /** Where a way to fail is taken from. */
+        private static final class Source {
+            private static final String PRACTICE = "Common practice, no source";
+            private static final String PUMPS = "14 CFR 23.991 before 2017 (from memory), as a guide";
+            private static final String SCREENS = "14 CFR 23.977 before 2017 (from memory), as a guide; the degrees are common practice";
+            private static final String VOLATILITY = "Classes of ASTM D4814 (from memory)";
+        }
 
         private final String words;
         private final String severity;
+        private final String source;
 
-        Kind(String words, String severity) {
+        Kind(String words, String severity, String source) {
             this.words = words;
             this.severity = severity;
+            this.source = source;
         }
 
         /** As said after the name of the part. */
@@ -65,6 +90,11 @@ public record Fault(Kind kind, String item, String port, double severity) {
         /** What its severity is, with the unit; empty where it has none. */
         public String severity() {
             return severity;
+        }
+
+        /** Where it is taken from that parts fail so. */
+        public String source() {
+            return source;
         }
     }
 

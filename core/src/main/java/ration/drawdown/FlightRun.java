@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ration.assess.Assessment;
+import ration.assess.PumpSet;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Day;
@@ -22,7 +23,6 @@ import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
 import ration.model.Measured;
 import ration.model.Item;
-import ration.model.Pump;
 import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Unsaid;
@@ -325,15 +325,8 @@ public final class FlightRun {
         Brief brief = assessment.project().brief();
         double off = p.outside().map(k -> k.si() - new Day(p.altitude().si(), 0).kelvin()).orElse(assessment.project().heat().si(HeatFigure.HOT_DAY)
                 - Day.STANDARD.kelvin());
-        return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), stopped(p), brief.fuelKelvin()).with(p.power()).with(
+        return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), PumpSet.stopped(basis.system(), p), brief.fuelKelvin()).with(p.power()).with(
                 new Day(0, Math.max(-60, Math.min(60, off)))).with(t >= fails - 1e-9 ? faults : Faults.NONE);
-    }
-
-    /** Electric feed pumps stand where the phase has the boost off, if the engine drives one of its own. */
-    private Set<String> stopped(Phase p) {
-        List<Pump> feeding = basis.topology().feedPumps();
-        boolean own = feeding.stream().anyMatch(f -> f.drive() == Pump.Drive.ENGINE);
-        return p.boost() || !own ? Set.of() : Set.copyOf(feeding.stream().filter(f -> f.drive() != Pump.Drive.ENGINE).map(Pump::id).toList());
     }
 
     private Stretch stretch(double t) {

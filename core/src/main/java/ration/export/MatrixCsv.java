@@ -40,7 +40,7 @@ public final class MatrixCsv {
                 for (Selector s : a.project().system().selectors()) {
                     row.add(c.condition().positions().getOrDefault(s.id(), ""));
                 }
-                row.addAll(List.of(c.contents(), c.pumps().label(), c.condition().engine().fouled() ? "fouled" : "clean"));
+                row.addAll(List.of(c.filling().label(a.project().system()), c.pumps().label(), c.condition().engine().fouled() ? "fouled" : "clean"));
                 for (Tank t : a.project().system().tanks()) {
                     row.add(number(volume.fromSi(c.condition().contents().getOrDefault(t.id(), 0.0)), 3));
                 }

@@ -10,7 +10,6 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Pump;
 import ration.model.Run;
-import ration.model.Selector;
 import ration.model.Tank;
 import ration.quantity.Unit;
 import ration.topology.Topology;
@@ -64,10 +63,9 @@ public final class Catalogue {
             case FUEL_VOLATILE -> at(item, kind, CLASS, 3 * CLASS);
             case PUMP_WEAK -> at(item, kind, 0.6);
             case VENT_HOLDS_LIQUID -> at(item, kind, RISE);
-            // at its stem: what is taken by any position passes it
-            case AIR_LEAK -> List.of(new Fault(kind, item.id(), item.only(Selector.class).map(s -> Item.OUT).orElse(""), 1));
             case CAP_LOST, WATER, VENT_SHUT, PUMP_DEAD, SUPPLY_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, REFERENCE_OFF, NEEDLE_STUCK_OPEN,
-                    NEEDLE_STUCK_SHUT, RETURN_BLOCKED, INDICATION_FROZEN -> List.of(new Fault(kind, item.id()));
+                    NEEDLE_STUCK_SHUT, RETURN_BLOCKED, INDICATION_FROZEN, INDICATION_WRONG, ORIFICE_CLOGGED, NOZZLE_CLOGGED, RELIEF_STUCK_OPEN,
+                    SELECTOR_STUCK, VALVE_SHUT, COUPLING_APART, FLAPPER_STUCK, AIR_LEAK -> List.of(new Fault(kind, item.id()));
         };
     }
 

@@ -12,18 +12,36 @@ import ration.condition.Fault;
  * @param fault     what failed
  * @param part      what the part is called
  * @param condition the case, with the fault in it
- * @param share     of take-off demand that arrives at once; NaN where that is not known
- * @param minutes   until less than the demand arrives; 0 at once, infinite where it does not come to that, NaN where not known
+ * @param where     the case in words
+ * @param harm      what it does there
+ * @param share     of what the engine takes that arrives at once, the least of all cases; NaN where that is not known
+ * @param minutes   until less than the demand arrives, the least of all cases; 0 at once, infinite where it does not come to that, NaN where not known
  * @param seen      what shows it, of what is fitted, the first first
  * @param wayOut    what a pilot can do, the best; empty where nothing helps or nothing is wanted
  * @param verdict   on it
  * @param why       in words
  */
-public record FaultAnswer(Fault fault, String part, Condition condition, double share, double minutes, List<Seen> seen,
+public record FaultAnswer(Fault fault, String part, Condition condition, String where, Harm harm, double share, double minutes, List<Seen> seen,
         Optional<WayOut> wayOut, Verdict verdict, String why) {
 
     public FaultAnswer {
         seen = List.copyOf(seen);
+    }
+
+    /** What a failure does to the engine. */
+    public enum Harm {
+        /** Nothing that is asked here. */
+        NONE,
+        /** Less arrives than it takes. */
+        LACK,
+        /** Its inlet stands over the most pressure it takes. */
+        PRESSURE,
+        /** The fuel boils on its way on the hot day. */
+        BOILS,
+        /** Enough arrives at first: air that is shut in thins. */
+        THINS,
+        /** It is not computed. */
+        BEYOND
     }
 
     /**
@@ -42,6 +60,18 @@ public record FaultAnswer(Fault fault, String part, Condition condition, double 
      * @param share of the demand at that power that arrives then
      */
     public record WayOut(String does, double share) {
+    }
+
+    FaultAnswer with(Verdict other, String words) {
+        return new FaultAnswer(fault, part, condition, where, harm, share, minutes, seen, wayOut, other, words);
+    }
+
+    FaultAnswer withShare(double other) {
+        return new FaultAnswer(fault, part, condition, where, harm, other, minutes, seen, wayOut, verdict, why);
+    }
+
+    FaultAnswer withMinutes(double other) {
+        return new FaultAnswer(fault, part, condition, where, harm, share, other, seen, wayOut, verdict, why);
     }
 
     /** Minutes between the first thing that shows it and the flow being short; NaN where either is not known. */

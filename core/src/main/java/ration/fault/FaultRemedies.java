@@ -76,13 +76,14 @@ public final class FaultRemedies {
             return Optional.empty();
         }
         Assessment then = Assessment.of(changed, Optional.of(assessment));
-        List<FaultAnswer> all = FaultSearch.of(then, units, share -> { }, () -> false);
+        List<Fault> ways = Catalogue.of(changed.system());
         // a supply parted into buses is judged by the worse of them
         boolean supply = before.fault().kind() == Fault.Kind.SUPPLY_DEAD;
-        Optional<FaultAnswer> after = all.stream().filter(f -> supply ? f.fault().kind() == Fault.Kind.SUPPLY_DEAD : f.fault().equals(before.fault())).max(
-                Comparator.comparing(FaultAnswer::verdict));
+        List<Fault> meant = ways.stream().filter(f -> supply ? f.kind() == Fault.Kind.SUPPLY_DEAD : f.equals(before.fault())).toList();
+        Optional<FaultAnswer> after = FaultSearch.of(then, meant, units, share -> { }, () -> false).stream().max(Comparator.comparing(FaultAnswer::verdict));
         boolean better = after.isPresent() && (after.get().verdict().compareTo(before.verdict()) < 0 || after.get().minutes() > before.minutes() + 1);
-        int shorts = (int) all.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        // all others are asked only of what betters this one
+        int shorts = better ? (int) FaultSearch.of(then, ways, units, share -> { }, () -> false).stream().filter(f -> f.verdict() == Verdict.SHORT).count() : 0;
         return better ? Optional.of(new FaultRemedy(change.title(), change.detail(), change.edit(), after.get(), shorts)) : Optional.empty();
     }
 
@@ -114,10 +115,11 @@ public final class FaultRemedies {
     private List<Change> atPart(Fault f, Item item) {
         return switch (f.kind()) {
             case SUPPLY_DEAD -> buses();
-            case PUMP_DEAD, PUMP_WEAK -> item.only(Pump.class).flatMap(this::second).stream().toList();
+            case PUMP_DEAD, PUMP_WEAK, RELIEF_STUCK_OPEN -> item.only(Pump.class).flatMap(this::second).stream().toList();
             case REGULATOR_STUCK_SHUT, RETURN_BLOCKED -> reliefs();
-            case LINE_PINCHED -> item.only(Run.class).flatMap(r -> r.size().nextUp()).map(up -> new Change("Next size, " + item.name(),
-                    up.shortName(), Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))).stream().toList();
+            case LINE_PINCHED -> item.only(Run.class).map(r -> Stream.iterate(r.size().nextUp(), Optional::isPresent, up -> up.get().nextUp()).map(Optional::get)
+                    .limit(2).toList()).orElse(List.of()).stream().map(up -> new Change("Next size, " + item.name() + ": " + up.shortName(), "its ends and what they meet",
+                            Edit.onItem("Enlarge " + item.name(), item.id(), Run.class, x -> x.resized(up)))).toList();
             case FILTER_FOULED -> Stream.concat(item.only(Strainer.class).flatMap(Strainer::fouled).map(r -> new Change("Larger strainer, "
                     + item.name(), "half its fouled loss", Edit.onItem("Enlarge " + item.name(), item.id(), Strainer.class, x -> x.withFouled(
                     r.times(0.5))))).stream(), item.only(Filter.class).flatMap(Filter::fouled).map(r -> new Change("Larger filter, " + item.name(),
@@ -127,7 +129,8 @@ public final class FaultRemedies {
                     "Sleeve the runs", FaultRemedies::sleeved)));
             case VENT_SHUT, VENT_HOLDS_LIQUID, CAP_LOST, OUTLET_CLOGGED, SELECTOR_BETWEEN, SELECTOR_LEAKS, CHECK_STUCK_OPEN, CHECK_STUCK_SHUT,
                     REGULATOR_STUCK_OPEN, REFERENCE_OFF, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, AIR_LEAK, FUEL_LEAK, WATER, SENDER_CLOGGED,
-                    INDICATION_FROZEN -> List.of();
+                    INDICATION_FROZEN, INDICATION_WRONG, ORIFICE_CLOGGED, NOZZLE_CLOGGED, SELECTOR_STUCK, VALVE_SHUT, COUPLING_APART,
+                    FLAPPER_STUCK -> List.of();
         };
     }
 

@@ -5,37 +5,41 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.FaultCases;
-import ration.assess.PumpSet;
+import ration.assess.FaultCases.Asked;
 import ration.assess.VaporAnswer;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.condition.Fault.Kind;
-import ration.condition.Power;
 import ration.drawdown.Lasting;
+import ration.drawdown.UsualFlight;
+import ration.fault.FaultAnswer.Harm;
 import ration.fault.FaultAnswer.Seen;
 import ration.fault.FaultAnswer.WayOut;
+import ration.flow.FlowAnswer;
+import ration.flow.FlowBasis;
 import ration.heat.HeatFigure;
-import ration.flow.PathStep;
-import ration.model.FlowSender;
 import ration.model.FuelSystem;
-import ration.model.GaugePort;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
-import ration.topology.Topology;
 
-/** Asks what each fault does. May run beside the window; reports its progress and stops when asked to. */
+/**
+ * Asks what each fault does, in every case it can be met in ({@link FaultCases}): the worst counts and names its case. May run beside
+ * the window; reports its progress and stops when asked to.
+ */
 public final class FaultSearch {
 
     /** Time a pilot wants between seeing it and the flow being short, minutes; a practice choice. */
@@ -44,23 +48,23 @@ public final class FaultSearch {
     private static final double AHEAD = 240;
     /** Suction a tank's shell is taken to bear unasked, Pa: half a psi; common practice, no source. */
     private static final double BEARS = 3447;
-    /** A flow reading is seen to move from this share on. */
-    private static final double SEEN = 0.1;
-    /** And a pressure needle by this, Pa: 0.15 psi. */
-    private static final double NEEDLE = 1034;
+    /** Flows that differ by less, as a share, are the same. */
+    private static final double SAME = 1e-7;
 
     private final Assessment assessment;
     private final UnitSystem units;
     private final FuelSystem system;
-    private final Topology topology;
-    private final List<CaseAnswer> cases;
+    private final List<Asked> all;
+    private final List<Asked> cases;
+    private final Indications indications;
 
     private FaultSearch(Assessment assessment, UnitSystem units) {
         this.assessment = assessment;
         this.units = units;
         this.system = assessment.project().system();
-        this.topology = Topology.of(system);
-        this.cases = FaultCases.of(assessment);
+        all = assessment.blocked() ? List.of() : FaultCases.all(assessment, UsualFlight.meant(assessment.project()).phases());
+        cases = all.parallelStream().filter(c -> FaultCases.holds(assessment, c)).toList();
+        indications = new Indications(system, units);
     }
 
     /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
@@ -76,12 +80,16 @@ public final class FaultSearch {
      * @param stop     asked before each fault; then what was found so far is given back, the rest as not shown
      */
     public static List<FaultAnswer> of(Assessment a, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
+        return of(a, Catalogue.of(a.project().system()), units, progress, stop);
+    }
+
+    /** Of some of them. */
+    static List<FaultAnswer> of(Assessment a, List<Fault> some, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
         FaultSearch search = new FaultSearch(a, units);
-        List<Fault> all = Catalogue.of(search.system);
-        java.util.concurrent.atomic.AtomicInteger done = new java.util.concurrent.atomic.AtomicInteger();
-        return all.parallelStream().map(f -> {
+        AtomicInteger done = new AtomicInteger();
+        return some.parallelStream().map(f -> {
             FaultAnswer answer = stop.getAsBoolean() ? search.unknown(f, "Not asked: the search was stopped.") : search.guarded(f);
-            progress.accept(done.incrementAndGet() / (double) all.size());
+            progress.accept(done.incrementAndGet() / (double) some.size());
             return answer;
         }).sorted(WORST_FIRST).toList();
     }
@@ -89,6 +97,21 @@ public final class FaultSearch {
     /** Of one fault. */
     public static FaultAnswer of(Assessment a, Fault fault) {
         return new FaultSearch(a, UnitSystem.US).guarded(fault);
+    }
+
+    /** What the layout fails of these cases with nothing failed: no fault is asked there. Empty where it holds in all of them. */
+    public static Optional<String> already(Assessment a, UnitSystem units) {
+        FaultSearch search = new FaultSearch(a, units);
+        return search.cases.size() == search.all.size() ? Optional.empty() : Optional.of(search.failing());
+    }
+
+    private String failing() {
+        Asked first = all.stream().filter(c -> !cases.contains(c)).min(Comparator.comparingDouble(c -> FaultCases.arrives(c.sound()))).orElseThrow();
+        CaseAnswer c = first.sound();
+        String why = !c.answered() ? "it has no answer" : FaultCases.arrives(c) < 1 ? UnitSystem.figure(FaultCases.arrives(c), 2) + "\u00d7 arrives"
+                : FaultCases.over(assessment, c) ? "the inlet stands over the most pressure it takes" : "it boils on the hot day";
+        return (all.size() - cases.size()) + " of " + all.size() + " cases do not hold with nothing failed, such as " + c.label(system, units) + ": " + why
+                + ". No failure is asked there: each is told by what it adds in the others.";
     }
 
     private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group).thenComparingDouble(f -> Double.isNaN(
@@ -110,13 +133,14 @@ public final class FaultSearch {
     private FaultAnswer said(FaultAnswer found) {
         Unsaid unsaid = Unsaid.of(assessment.project());
         Verdict verdict = found.verdict().shownIf(unsaid.flowSaid());
-        return verdict == found.verdict() ? found : new FaultAnswer(found.fault(), found.part(), found.condition(), found.share(), found.minutes(),
-                found.seen(), found.wayOut(), verdict, found.why() + " " + Unsaid.words(unsaid.flow()));
+        return verdict == found.verdict() ? found : found.with(verdict, found.why() + " " + Unsaid.words(unsaid.flow()));
     }
 
     private FaultAnswer unknown(Fault f, String why) {
-        Condition condition = cases.isEmpty() ? Assessment.start(assessment.project()) : cases.get(0).condition();
-        return new FaultAnswer(f, part(f), condition.with(f), Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, why);
+        Optional<CaseAnswer> first = cases.stream().findFirst().map(Asked::sound);
+        Condition condition = first.map(CaseAnswer::condition).orElseGet(() -> Assessment.start(assessment.project()));
+        return new FaultAnswer(f, part(f), condition.with(f), first.map(c -> c.label(system, units)).orElse(""), Harm.BEYOND, Double.NaN, Double.NaN,
+                List.of(), Optional.empty(), Verdict.NOT_SHOWN, why);
     }
 
     private String part(Fault f) {
@@ -128,15 +152,37 @@ public final class FaultSearch {
             }
 
             @Override
-            public Boolean tank(ration.model.Tank tank) {
+            public Boolean tank(Tank tank) {
                 return tank.outlets().size() > 1;
             }
         })).orElse(false);
         return !Catalogue.whole(f).isEmpty() ? Catalogue.whole(f) : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
     }
 
+    /** A case with the fault in it. */
+    private record Row(Asked asked, CaseAnswer now, double share, double degrees) {
+
+        CaseAnswer sound() {
+            return asked.sound();
+        }
+
+        boolean boils() {
+            return share >= 1 && degrees < 0;
+        }
+
+        /** What arrives; what boils on the way is taken as nothing. */
+        double arrives() {
+            return boils() ? 0 : share;
+        }
+
+        boolean unanswered() {
+            return !now.answered() || Double.isNaN(degrees);
+        }
+    }
+
     private FaultAnswer answer(Fault f) {
-        if (cases.isEmpty()) {
+        // a taxi that holds does not make up for a take-off that does not
+        if (cases.stream().allMatch(Asked::flown)) {
             return unknown(f, "No case with all pumps on brings the engine its demand, so nothing is known of what a fault takes away.");
         }
         if (f.kind() == Kind.FUEL_VOLATILE) {
@@ -146,30 +192,91 @@ public final class FaultSearch {
         if (beyond != null) {
             return unknown(f, beyond);
         }
-        FaultAnswer worst = null;
-        for (CaseAnswer c : cases) {
-            FaultAnswer here = in(f, c);
-            worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
+        FlowBasis apart = assessment.basis().orElseThrow().aside();
+        List<Row> rows = cases.stream().filter(c -> feels(f, c.sound())).map(c -> row(apart, f, c)).toList();
+        List<Row> concerned = rows.stream().filter(r -> concerns(f, r)).toList();
+        // what no case uses is told as it is in all of them
+        List<Row> own = !concerned.isEmpty() ? concerned : cases.stream().map(c -> row(apart, f, c)).toList();
+        boolean shutIn = f.kind() == Kind.VENT_SHUT && system.item(f.item()).flatMap(i -> i.only(Header.class)).isEmpty();
+        WaysOut ways = new WaysOut(assessment, apart, cases, f, shutIn ? c -> spares(f, c) : c -> true);
+        List<FaultAnswer> found = new ArrayList<>();
+        own.stream().filter(Row::unanswered).findFirst().ifPresent(r -> found.add(in(f, r, Harm.BEYOND, Double.NaN, Double.NaN, List.of(), Optional.empty(),
+                Verdict.NOT_SHOWN, "No answer: " + r.now().capacity().reason())));
+        own.stream().filter(r -> r.share() >= 1 && !r.boils() && FaultCases.over(assessment, r.now())).findFirst().ifPresent(r -> found.add(overPressure(f, r)));
+        List<Row> lacking = own.stream().filter(r -> !r.unanswered() && r.arrives() < 1).toList();
+        if (!lacking.isEmpty()) {
+            found.add(lack(f, lacking, ways));
+        } else if (shutIn) {
+            found.add(vent(f, own, ways));
+        } else {
+            found.add(enough(f, own));
         }
-        return worst;
+        double least = own.stream().filter(r -> !r.unanswered()).mapToDouble(Row::arrives).min().orElse(Double.NaN);
+        FaultAnswer worst = found.stream().min(WORSE).orElseThrow();
+        return Double.isNaN(worst.share()) ? worst : worst.withShare(least);
+    }
+
+    private Row row(FlowBasis apart, Fault f, Asked c) {
+        CaseAnswer now = FaultCases.failed(assessment, apart, c.sound(), f);
+        double share = FaultCases.arrives(now);
+        return new Row(c, now, share, share >= 1 ? FaultCases.degrees(assessment, now, c.airs()).orElse(Double.POSITIVE_INFINITY) : 0);
+    }
+
+    /**
+     * Whether a case can feel a fault at all. What only stands in the way of a flow changes nothing where none goes: with that link
+     * passing less or nothing the same flows still satisfy every equation, and there is but one such answer.
+     */
+    private static boolean feels(Fault f, CaseAnswer sound) {
+        return switch (f.kind()) {
+            case LINE_PINCHED, FILTER_FOULED, SENDER_CLOGGED, ORIFICE_CLOGGED, VALVE_SHUT, COUPLING_APART, RETURN_BLOCKED -> sound.demand().carries(f.item()) || sound
+                    .capacity().carries(f.item());
+            default -> true;
+        };
+    }
+
+    /** Whether a case uses what failed: fuel goes through it, or something changed. */
+    private boolean concerns(Fault f, Row r) {
+        if (!r.now().answered() || Math.abs(r.share() - FaultCases.arrives(r.sound())) > SAME) {
+            return true;
+        }
+        FlowAnswer sound = r.sound().demand();
+        return switch (f.kind()) {
+            case VENT_SHUT, VENT_HOLDS_LIQUID, CAP_LOST -> system.item(f.item()).flatMap(i -> i.only(Header.class)).isPresent() ? sound.carries(f.item())
+                    : system.tanks().stream().anyMatch(t -> starved(f, t) && Math.abs(sound.outflow(t)) > FlowAnswer.NO_FLOW);
+            case OUTLET_CLOGGED -> system.tanks().stream().filter(t -> t.id().equals(f.item())).flatMap(t -> t.outlets().stream().filter(o -> o.name()
+                    .equals(f.port())).map(o -> sound.outflow(t, o))).anyMatch(q -> Math.abs(q) > FlowAnswer.NO_FLOW);
+            case SUPPLY_DEAD -> system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC && (f.port().isEmpty() || p.bus().equals(f.port())))
+                    .anyMatch(p -> sound.carries(p.id()));
+            default -> sound.carries(f.item());
+        };
+    }
+
+    /** Whether nothing is taken from what a shut vent starves. */
+    private boolean spares(Fault f, CaseAnswer c) {
+        return system.tanks().stream().filter(t -> starved(f, t)).allMatch(t -> Math.abs(c.capacity().outflow(t)) < FlowAnswer.NO_FLOW);
+    }
+
+    private FaultAnswer in(Fault f, Row r, Harm harm, double share, double minutes, List<Seen> seen, Optional<WayOut> out, Verdict verdict, String why) {
+        return new FaultAnswer(f, part(f), r.now().condition(), r.sound().label(system, units), harm, share, minutes, seen, out, verdict, why);
     }
 
     /** Fuel that boils more easily than was said: what is left before it does, on the hot day. */
     private FaultAnswer volatility(Fault f) {
         Project project = assessment.project();
-        Optional<VaporAnswer> hot = VaporAnswer.of(project.with(project.heat().risen(f.severity())), assessment.cases(), HeatFigure.TANK_FUEL,
-                HeatFigure.NEEDED);
+        Project risen = project.with(project.heat().risen(f.severity()));
+        Optional<VaporAnswer> hot = VaporAnswer.of(risen, assessment.cases(), HeatFigure.TANK_FUEL, HeatFigure.NEEDED);
         if (hot.isEmpty()) {
             return unknown(f, "No case feeds the engine, so nothing is known of where it would boil.");
         }
         VaporAnswer least = hot.get();
         Condition failed = least.look().condition().with(f);
+        String at = least.look().label(system, units);
         String where = least.label(project);
         if (least.degrees() >= 0) {
-            return new FaultAnswer(f, part(f), failed, least.look().margin(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+            return new FaultAnswer(f, part(f), failed, at, Harm.NONE, least.look().margin(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
                     VaporAnswer.signed(least.degrees()) + " are left before it boils: " + where + ".");
         }
-        return least.fuelSaid() ? new FaultAnswer(f, part(f), failed, 0, 0, List.of(), Optional.empty(), Verdict.SHORT, "It boils on the hot day: "
+        return least.fuelSaid() ? new FaultAnswer(f, part(f), failed, at, Harm.BOILS, 0, 0, List.of(), Optional.empty(), Verdict.SHORT, "It boils on the hot day: "
                 + where + ". Nothing fitted here shows it before; what arrives then is taken as nothing.") : unknown(f,
                         "Which fuel is bought is not said, so it is not known what boils more easily.");
     }
@@ -177,232 +284,145 @@ public final class FaultSearch {
     /** Faults whose harm is not a lack of flow: what the network says of them is not the answer. */
     private static final Map<Kind, String> BEYOND = Map.of(Kind.WATER, "Water goes to the engine once it stands higher than the outlet of the bowl. How much gets there, and"
             + " how the engine runs on it, is not computed: drain before flight.", Kind.INDICATION_FROZEN, "The fuel does not feel it. Whether it is noticed depends"
-            + " on clock and dipstick, which are not computed.", Kind.NEEDLE_STUCK_OPEN, "Enough arrives, and too much: it floods. How the"
+            + " on clock and dipstick, which are not computed.", Kind.INDICATION_WRONG, "The fuel does not feel it. Who trusts the gauge runs a tank dry or turns back"
+            + " for nothing: clock and dipstick are not computed.", Kind.NEEDLE_STUCK_OPEN, "Enough arrives, and too much: it floods. How the"
             + " engine runs then is not computed.", Kind.REFERENCE_OFF, "The mixture goes rich or lean with the throttle: how the engine"
             + " runs then is not computed.", Kind.SELECTOR_LEAKS, "Fuel creeps into a tank that is shut off, or out of it: when that one"
-            + " runs over or dry is not computed.");
+            + " runs over or dry is not computed.", Kind.SELECTOR_STUCK, "What is in the tanks it is not set to cannot be reached, and OFF cannot be set. How long the"
+            + " rest lasts goes by when it happens: let it fail on Flight.", Kind.FLAPPER_STUCK, "Held open, fuel runs away from the outlet in a slip; held shut, its bay does"
+            + " not drain. Neither is computed: the level is taken as one.");
 
-    /** In one case. */
-    private FaultAnswer in(Fault f, CaseAnswer sound) {
-        Condition failed = sound.condition().with(f);
-        CaseAnswer now = FaultCases.like(assessment, sound, failed);
-        if (!now.answered()) {
-            return new FaultAnswer(f, part(f), failed, Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN,
-                    "No answer: " + now.capacity().reason());
-        }
-        double share = now.capacity().usable() ? now.margin() : 0;
-        Optional<Lasting> headers = share >= 1 ? Optional.empty() : fromHeaders(failed, sound.need());
-        double minutes = share >= 1 ? Double.POSITIVE_INFINITY : headers.map(Lasting::minutes).orElse(0.0);
-        String obstacle = now.obstacle(system);
-        String why = share >= 1 ? "The demand is met with nothing done." : !obstacle.isEmpty() ? obstacle : "Only "
-                + units.figure(now.capacity().inletFlow(), Dimension.FLOW) + " of " + units.text(sound.need(), Dimension.FLOW)
-                + " arrive at the least pressure the inlet takes.";
-        if (f.kind() == Kind.VENT_SHUT) {
-            return vent(f, sound, failed, share);
-        }
-        Optional<FaultAnswer> over = overPressure(f, failed, now, share);
-        if (over.isPresent()) {
-            return over.get();
-        }
-        boolean harms = share < 1 || f.kind() == Kind.FUEL_LEAK;
-        Optional<WayOut> out = harms ? wayOut(failed, sound) : Optional.empty();
-        List<Seen> seen = share < 1 || f.kind() == Kind.SENDER_CLOGGED ? seen(sound, now, minutes, headers.map(Lasting::lights).orElse(Map.of())) : List.of();
-        if (f.kind() == Kind.FUEL_LEAK && share >= 1) {
-            return new FaultAnswer(f, part(f), failed, share, minutes, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "Enough arrives, but"
-                    + " fuel runs out where the pressure stands over ambient: fire, and time, are not computed. Shut it off and land.");
-        }
-        return judged(f, failed, share, minutes, seen, out, why);
-    }
-
-    /** What shuts a way back drives the pressure up: over the most the inlet takes, or nobody said what that is. */
-    private Optional<FaultAnswer> overPressure(Fault f, Condition failed, CaseAnswer now, double share) {
-        OptionalDouble pressure = now.inletPressureAtDemand(system);
-        if (pressure.isEmpty() || system.inlet().isEmpty()) {
-            return Optional.empty();
-        }
-        Optional<Double> most = system.inlet().get().maximumPressure().map(m -> m.si());
+    /** What enough flow does not answer. */
+    private FaultAnswer enough(Fault f, List<Row> own) {
+        Row r = own.stream().filter(x -> !x.unanswered()).min(Comparator.comparingDouble(Row::share)).orElse(own.get(0));
+        double at = own.stream().mapToDouble(x -> x.now().inletPressureAtDemand(system).orElse(Double.NEGATIVE_INFINITY)).max().orElse(Double.NEGATIVE_INFINITY);
         boolean shutsBack = f.kind() == Kind.REGULATOR_STUCK_SHUT || f.kind() == Kind.RETURN_BLOCKED;
-        if (most.isPresent() && pressure.getAsDouble() > most.get()) {
-            return Optional.of(new FaultAnswer(f, part(f), failed, share, 0, List.of(new Seen("the engine runs rich or floods", 0)),
-                    Optional.empty(), Verdict.SHORT, "The inlet stands at " + units.text(pressure.getAsDouble(), Dimension.PRESSURE)
-                    + ", over the " + units.text(most.get(), Dimension.PRESSURE) + " it takes."));
+        String stands = shutsBack && at > 0 ? " The inlet stands at " + units.text(at, Dimension.PRESSURE) + " at most." : "";
+        boolean limit = system.inlet().flatMap(i -> i.maximumPressure()).isPresent();
+        String open = f.kind() == Kind.FUEL_LEAK ? "Enough arrives, but fuel runs out where the pressure stands over ambient: fire, and time, are not computed. Shut it off"
+                + " and land." : f.kind() == Kind.CAP_LOST ? "Enough arrives, but rain comes in and the air over the wing draws fuel out: how much, and what endurance is"
+                + " left, are not computed." : header(f).map(h -> "Enough arrives, but air no longer comes into " + h.name() + ": its reserve is gone, and it stands at "
+                + units.text(stands(h, own), Dimension.PRESSURE) + ". What it bears is not said.").orElse(shutsBack && !limit ? "The most the inlet takes is not said."
+                + stands : "");
+        if (!open.isEmpty()) {
+            return in(f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, open);
         }
-        return shutsBack && most.isEmpty() && share >= 1 ? Optional.of(new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(),
-                Optional.empty(), Verdict.NOT_SHOWN, "The inlet stands at " + units.text(pressure.getAsDouble(), Dimension.PRESSURE)
-                + ", and the most it takes is not said.")) : Optional.empty();
+        return in(f, r, Harm.NONE, r.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS, "The demand is met with nothing done." + stands);
     }
 
-    private FaultAnswer judged(Fault f, Condition failed, double share, double minutes, List<Seen> seen, Optional<WayOut> out, String why) {
+    /** The header whose air a fault shuts off: its vent, or the line from it. */
+    private Optional<Header> header(Fault f) {
+        return system.all(Header.class).filter(h -> f.kind() == Kind.VENT_SHUT && h.id().equals(f.item()) || f.kind() == Kind.RETURN_BLOCKED && h.vents().stream()
+                .anyMatch(v -> system.runAt(new PortRef(h.id(), v)).filter(x -> x.id().equals(f.item())).isPresent())).findFirst();
+    }
+
+    /** The highest pressure in a header, Pa. */
+    private static double stands(Header h, List<Row> rows) {
+        return rows.stream().flatMap(r -> h.ports().stream().map(p -> r.now().demand().pressure(new PortRef(h.id(), p)).orElse(Double.NEGATIVE_INFINITY)))
+                .mapToDouble(p -> p).max().orElse(0);
+    }
+
+    /** What shuts a way back drives the pressure up: over the most the inlet takes. */
+    private FaultAnswer overPressure(Fault f, Row r) {
+        double stands = r.now().inletPressureAtDemand(system).orElse(Double.NaN);
+        double most = system.inlet().flatMap(i -> i.maximumPressure()).map(m -> m.si()).orElse(Double.NaN);
+        return in(f, r, Harm.PRESSURE, r.share(), 0, List.of(new Seen("the engine runs rich or floods", 0)), Optional.empty(), Verdict.SHORT, "The inlet stands at "
+                + units.text(stands, Dimension.PRESSURE) + ", over the " + units.text(most, Dimension.PRESSURE) + " it takes; without the failure it stands at "
+                + units.text(r.sound().inletPressureAtDemand(system).orElse(Double.NaN), Dimension.PRESSURE) + ".");
+    }
+
+    /** Less arrives than is taken: the case with the least, and the least minutes that headers give. */
+    private FaultAnswer lack(Fault f, List<Row> lacking, WaysOut ways) {
+        boolean headers = system.all(Header.class).findAny().isPresent();
+        List<Row> least = lacking.stream().sorted(Comparator.comparingDouble(Row::arrives).thenComparingDouble(Row::degrees)).toList();
+        FaultAnswer worst = null;
+        for (Row r : least) {
+            if (worst != null && worst.verdict() == Verdict.SHORT) {
+                // nothing is worse: only whether it comes sooner
+                double soonest = worst.minutes();
+                double minutes = !headers || r.boils() ? 0 : soonest <= 0 ? soonest : Lasting.minutes(assessment.basis().orElseThrow(), r.now().condition(), r.sound()
+                        .need(), soonest);
+                worst = minutes < soonest ? worst.withMinutes(minutes) : worst;
+                continue;
+            }
+            Optional<Lasting> lasts = !headers || r.boils() ? Optional.empty() : Optional.of(lasting(r.now().condition(), r.sound().need()));
+            double minutes = lasts.map(Lasting::minutes).orElse(0.0);
+            List<Seen> seen = r.boils() ? List.of() : indications.of(r.sound(), r.now(), minutes, lasts.map(Lasting::lights).orElse(Map.of()));
+            FaultAnswer here = judged(f, r, r.boils() ? Harm.BOILS : Harm.LACK, r.arrives(), minutes, seen, ways.from(r.sound()), lackWords(r));
+            worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
+        }
+        return worst;
+    }
+
+    private String lackWords(Row r) {
+        String obstacle = r.now().obstacle(system);
+        return r.boils() ? "It boils on the hot day: " + VaporAnswer.signed(r.degrees()) + " are left, where " + VaporAnswer.signed(FaultCases.degrees(assessment, r.sound(), r
+                .asked().airs()).orElse(0)) + " were. What arrives then is taken as nothing." : !obstacle.isEmpty() ? obstacle : "Only " + units.figure(r.now().capacity()
+                .inletFlow(), Dimension.FLOW) + " of " + units.text(r.sound().need(), Dimension.FLOW) + " arrive at the least pressure the inlet takes.";
+    }
+
+    private FaultAnswer judged(Fault f, Row r, Harm harm, double share, double minutes, List<Seen> seen, Optional<WayOut> out, String why) {
         double lead = seen.isEmpty() ? 0 : minutes - seen.get(0).minutes();
         Verdict verdict = Double.isInfinite(minutes) ? Verdict.HOLDS : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.SHORT;
-        return new FaultAnswer(f, part(f), failed, share, minutes, seen, out, verdict, why);
+        return in(f, r, harm, share, minutes, seen, out, verdict, why);
     }
 
-    /** Air shut in: at once nothing changes, then it thins. */
-    private FaultAnswer vent(Fault f, CaseAnswer sound, Condition failed, double share) {
-        boolean second = system.item(f.item()).flatMap(i -> i.only(ration.model.Tank.class)).filter(t -> t.fitout().secondAir()).isPresent();
+    private Lasting lasting(Condition c, double need) {
+        return Lasting.of(assessment.basis().orElseThrow(), c, need, AHEAD);
+    }
+
+    /** Air shut in: at once nothing changes, then it thins; soonest where there is least of it, over every filling and attitude. */
+    private FaultAnswer vent(Fault f, List<Row> own, WaysOut ways) {
+        Row any = own.stream().min(Comparator.comparingDouble(Row::share)).orElseThrow();
+        boolean second = system.item(f.item()).flatMap(i -> i.only(Tank.class)).filter(t -> t.fitout().secondAir()).isPresent();
         if (second) {
-            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+            return in(f, any, Harm.NONE, any.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
                     "Air also comes in by a second way: so it is said of this tank.");
         }
-        if (system.tanks().stream().noneMatch(t -> starved(f, t) && sound.capacity().outflow(t) > 1e-9)) {
-            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
-                    "It gives nothing with the handles so.");
+        List<Row> feeding = own.stream().filter(r -> system.tanks().stream().anyMatch(t -> starved(f, t) && r.sound().capacity().outflow(t) > FlowAnswer.NO_FLOW))
+                .toList();
+        FaultAnswer worst = null;
+        // least air first: it thins soonest
+        for (Row r : feeding.stream().sorted(Comparator.comparingDouble(r -> air(f, r))).toList()) {
+            if (worst != null && worst.verdict() == Verdict.SHORT && Double.isInfinite(Lasting.minutes(assessment.basis().orElseThrow(), r.now().condition(), r.sound()
+                    .need(), worst.minutes()))) {
+                continue;
+            }
+            FaultAnswer here = vent(f, r, ways);
+            worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
         }
-        Lasting with = Lasting.of(assessment.basis().orElseThrow(), failed, sound.need(), AHEAD);
-        Lasting without = Lasting.of(assessment.basis().orElseThrow(), sound.condition(), sound.need(), AHEAD);
+        return worst != null ? worst : in(f, any, Harm.NONE, any.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+                "It gives nothing in any case.");
+    }
+
+    /** Air over the fuel of the tanks that a shut vent starves, m3. */
+    private double air(Fault f, Row r) {
+        return system.tanks().stream().filter(t -> starved(f, t)).mapToDouble(t -> assessment.basis().orElseThrow().bodies().get(t.id()).capacity() - r.sound()
+                .condition().contents().getOrDefault(t.id(), 0.0)).sum();
+    }
+
+    private FaultAnswer vent(Fault f, Row r, WaysOut ways) {
+        Lasting with = lasting(r.now().condition(), r.sound().need());
         String shell = with.suction() < BEARS ? "" : " The air over the fuel falls " + units.text(with.suction(), Dimension.PRESSURE)
                 + " under ambient: what the tank's shell bears is not said.";
-        if (with.minutes() >= without.minutes() - 0.01 && !shell.isEmpty()) {
-            return new FaultAnswer(f, part(f), failed, share, Double.NaN, List.of(), elsewhere(f, sound), Verdict.NOT_SHOWN, "The pumps go on"
-                    + " drawing." + shell);
+        // sound, it need not be followed further than that
+        boolean outlasts = Double.isInfinite(with.minutes()) || !Double.isInfinite(Lasting.minutes(assessment.basis().orElseThrow(), r.sound().condition(), r.sound().need(),
+                with.minutes() + 0.01));
+        if (outlasts && !shell.isEmpty()) {
+            return in(f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), ways.from(r.sound()), Verdict.NOT_SHOWN, "The pumps go on drawing." + shell);
         }
-        if (with.minutes() >= without.minutes() - 0.01) {
-            return new FaultAnswer(f, part(f), failed, share, Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+        if (outlasts) {
+            return in(f, r, Harm.NONE, r.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
                     "The fuel ends before the trapped air holds it back" + (Double.isInfinite(with.minutes()) ? "; looked "
                             + UnitSystem.figure(AHEAD, 0) + " min ahead." : "."));
         }
-        Optional<WayOut> out = elsewhere(f, sound);
-        List<Seen> seen = falls(sound, with);
-        return judged(f, failed, share, with.minutes(), seen, out, "The air over the fuel thins as fuel leaves, without time to take up"
+        List<Seen> seen = indications.falls(r.sound(), with);
+        return judged(f, r, Harm.THINS, r.share(), with.minutes(), seen, ways.from(r.sound()), "The air over the fuel thins as fuel leaves, without time to take up"
                 + " heat: " + units.fineVolume(with.fed()) + " feed before the inlet has just its least pressure." + (seen.isEmpty()
                         ? " Nothing fitted here shows it before." : "") + shell);
     }
 
-    /** Positions that take nothing from what the shut vent starves. */
-    private Optional<WayOut> elsewhere(Fault f, CaseAnswer sound) {
-        return FaultCases.handles(assessment, sound.condition()).stream().filter(h -> !h.positions().equals(sound.condition().positions()))
-                .map(h -> FaultCases.like(assessment, sound, h)).filter(c -> c.capacity().usable() && c.margin() >= 1 && system.tanks().stream()
-                        .filter(t -> starved(f, t)).allMatch(t -> Math.abs(c.capacity().outflow(t)) < 1e-9)).map(c -> new WayOut(does(
-                                sound.condition(), c.condition()), c.margin())).max(Comparator.comparingDouble(WayOut::share));
-    }
-
-    private boolean starved(Fault f, ration.model.Tank tank) {
+    private boolean starved(Fault f, Tank tank) {
         return ration.breathing.VentPath.of(system, tank).through(f.item());
-    }
-
-    /** How long the full headers behind what failed last while less comes in than is taken; empty where there is none. */
-    private Optional<Lasting> fromHeaders(Condition failed, double need) {
-        return system.all(Header.class).findAny().isEmpty() ? Optional.empty() : Optional.of(Lasting.of(assessment.basis().orElseThrow(), failed, need,
-                AHEAD));
-    }
-
-    /** Of what is fitted in this document: flow and pressure senders, low lights of headers. */
-    private List<Seen> seen(CaseAnswer sound, CaseAnswer now, double minutes, Map<String, Double> lights) {
-        List<Seen> all = new ArrayList<>();
-        lights.forEach((header, at) -> all.add(new Seen("low light of " + system.item(header).map(Item::name).orElse(header), at)));
-        for (FlowSender s : system.all(FlowSender.class).toList()) {
-            OptionalDouble before = through(sound, s);
-            OptionalDouble after = now.demand().usable() ? through(now, s) : OptionalDouble.of(0);
-            double a = before.orElse(0);
-            double b = Math.min(after.orElse(0), Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
-            if (a > 0 && Math.abs(a - b) > SEEN * a) {
-                all.add(new Seen(s.name() + " to " + units.text(b, Dimension.FLOW), behindHeader(sound, s.id()) ? minutes : 0));
-            }
-        }
-        for (GaugePort g : needles()) {
-            double a = pressure(sound, g);
-            double b = now.demand().usable() ? pressure(now, g) : 0;
-            if (Math.abs(a - b) > moves(a)) {
-                all.add(new Seen(g.name() + " to " + units.text(b, Dimension.PRESSURE), behindHeader(sound, g.id()) ? minutes : 0));
-            }
-        }
-        boolean indicated = !all.isEmpty() || !needles().isEmpty() || system.all(FlowSender.class).findAny().isPresent();
-        if (indicated && now.condition().faults().supplyDead(ration.model.Pump.Build.MAIN_BUS)) {
-            // the indication goes with the supply, and that is seen
-            all.clear();
-            all.add(new Seen("the needles go dark", 0));
-        }
-        all.sort(Comparator.comparingDouble(Seen::minutes));
-        if (all.isEmpty() && !Double.isInfinite(minutes) && !Double.isNaN(minutes)) {
-            all.add(new Seen("the engine falters", minutes));
-        }
-        return all;
-    }
-
-    /** A full header feeds it on: what fails before the header is not seen there until that is empty. */
-    private boolean behindHeader(CaseAnswer sound, String item) {
-        boolean header = false;
-        for (PathStep s : sound.demand().path()) {
-            header |= system.item(s.item()).flatMap(i -> i.only(Header.class)).isPresent();
-            if (s.item().equals(item)) {
-                return header;
-            }
-        }
-        return false;
-    }
-
-    /** Pressure needles in front of the pilot. */
-    private List<GaugePort> needles() {
-        return system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).toList();
-    }
-
-    /** A pressure that moves by so much is seen, Pa: a tenth of it, or what a needle's width hides. */
-    private static double moves(double pressure) {
-        return Math.max(SEEN * Math.abs(pressure), NEEDLE);
-    }
-
-    private static double pressure(CaseAnswer c, GaugePort g) {
-        return c.demand().pressure(new PortRef(g.id(), Item.OUT)).orElse(0);
-    }
-
-    /** Air that thins is felt alike all the way to the engine: the first minute at which a needle has moved. */
-    private List<Seen> falls(CaseAnswer sound, Lasting lasting) {
-        List<Seen> all = new ArrayList<>();
-        double from = lasting.course().isEmpty() ? 0 : lasting.course().get(0).spare();
-        for (GaugePort g : needles()) {
-            if (sound.demand().path().stream().noneMatch(s -> s.item().equals(g.id()))) {
-                continue;
-            }
-            double band = moves(pressure(sound, g));
-            Lasting.Point before = null;
-            for (Lasting.Point p : lasting.course()) {
-                boolean moved = Double.isNaN(p.spare()) || from - p.spare() >= band;
-                if (moved) {
-                    double share = before == null || Double.isNaN(p.spare()) ? 1 : (band - from + before.spare()) / (before.spare() - p.spare());
-                    double at = before == null ? p.minutes() : before.minutes() + Math.max(0, Math.min(1, share)) * (p.minutes() - before.minutes());
-                    all.add(new Seen(g.name() + " falls by " + units.text(band, Dimension.PRESSURE), at));
-                    break;
-                }
-                before = p;
-            }
-        }
-        all.sort(Comparator.comparingDouble(Seen::minutes));
-        return all;
-    }
-
-    private OptionalDouble through(CaseAnswer c, FlowSender s) {
-        return system.runs().stream().filter(r -> r.to().item().equals(s.id())).mapToDouble(r -> Math.abs(c.demand().flow(r.id())))
-                .findFirst();
-    }
-
-    /** The best of what a pilot can do: full power by another position or other pumps first, less power after. */
-    private Optional<WayOut> wayOut(Condition failed, CaseAnswer sound) {
-        for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
-            Optional<WayOut> best = FaultCases.handles(assessment, failed.with(power)).stream().filter(h -> power != Power.TAKE_OFF || !h
-                    .handles().equals(failed.handles())).map(h -> FaultCases.like(assessment, sound, h)).filter(c -> c.answered() && c
-                            .capacity().usable() && c.margin() >= 1).map(c -> new WayOut(does(failed, c.condition()), c.margin())).max(
-                                    Comparator.comparingDouble(WayOut::share));
-            if (best.isPresent()) {
-                return best;
-            }
-        }
-        return Optional.empty();
-    }
-
-    private String does(Condition before, Condition after) {
-        List<String> words = new ArrayList<>();
-        for (Map.Entry<String, String> e : after.positions().entrySet()) {
-            if (!e.getValue().equals(before.positions().get(e.getKey()))) {
-                words.add(e.getValue());
-            }
-        }
-        if (!after.stopped().equals(before.stopped())) {
-            words.add(PumpSet.of(system, after.stopped()).label());
-        }
-        if (after.engine().power() != before.engine().power()) {
-            words.add("power to " + after.engine().power().label().toLowerCase(java.util.Locale.ROOT));
-        }
-        return String.join(", ", words);
     }
 }

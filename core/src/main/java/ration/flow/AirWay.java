@@ -42,14 +42,42 @@ final class AirWay {
         }
         for (Fault f : pose.condition().faults().all()) {
             if (f.kind() == Fault.Kind.AIR_LEAK) {
-                String name = plan.basis().leakPort(f);
-                int node = plan.spot(name);
-                if (node >= 0 && solution.knownAt(node) && solution.pressureAt(node) < 0 && flowsAt(node)) {
-                    through.add(name);
+                for (String name : plan.basis().airPorts(f)) {
+                    int node = plan.spot(name);
+                    if (node >= 0 && solution.knownAt(node) && solution.pressureAt(node) < 0 && leads(node, new boolean[plan.spots()])) {
+                        through.add(name);
+                    }
                 }
             }
         }
         return through;
+    }
+
+    /**
+     * Whether air that comes in at a node gets to the engine: with the fuel where that flows, through fuel that stands, never against
+     * it. What comes out into a tank is no air of the engine's.
+     */
+    private boolean leads(int node, boolean[] seen) {
+        if (node == plan.inlet()) {
+            return true;
+        }
+        if (seen[node] || plan.surface(node)) {
+            return false;
+        }
+        seen[node] = true;
+        for (int w : plan.wiresAt(node)) {
+            Wire wire = plan.wire(w);
+            Element element = wire.element();
+            double flow = solution.flowAt(w) * (wire.from() == node ? 1 : -1);
+            boolean stands = Math.abs(flow) <= FlowAnswer.NO_FLOW;
+            boolean backward = wire.from() != node && element.oneWay();
+            boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Vent) && !backward
+                    && !(stands && element instanceof Element.Pump);
+            if (passes && (stands || flow > 0) && leads(wire.other(node), seen)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean flowsAt(int node) {

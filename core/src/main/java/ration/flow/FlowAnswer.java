@@ -170,6 +170,18 @@ public final class FlowAnswer {
         return usable() ? solution.flow(run) : 0;
     }
 
+    /** Whether any fuel goes through an item. */
+    public boolean carries(String item) {
+        if (usable()) {
+            for (int w : plan.wiresOf(item)) {
+                if (Math.abs(solution.flowAt(w)) > NO_FLOW) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     /** Net flow out of a tank, m3/s; negative when it fills. */
     public double outflow(Tank tank) {
         if (!usable()) {

@@ -86,7 +86,7 @@ public final class FlowBasis {
         filling = HeaderStates.filling(system);
     }
 
-    private FlowBasis(FlowBasis other, Surroundings around) {
+    private FlowBasis(FlowBasis other, Surroundings around, Map<PlanKey, FlowPlan> plans) {
         system = other.system;
         topology = other.topology;
         fuel = other.fuel;
@@ -95,7 +95,7 @@ public final class FlowBasis {
         this.around = around;
         vents = other.vents;
         jets = other.jets;
-        plans = other.plans;
+        this.plans = plans;
         wirings = other.wirings;
         ground = other.ground;
         filling = other.filling;
@@ -128,7 +128,12 @@ public final class FlowBasis {
 
     /** The same, pressures under which the fuel boils told and not refused. */
     public FlowBasis withoutBoiling() {
-        return new FlowBasis(this, around.withoutBoiling());
+        return new FlowBasis(this, around.withoutBoiling(), plans);
+    }
+
+    /** The same with networks of its own: those made for a question nobody asks again go with it. */
+    public FlowBasis aside() {
+        return new FlowBasis(this, around, new ConcurrentHashMap<>());
     }
 
     public FuelSystem system() {
@@ -178,7 +183,17 @@ public final class FlowBasis {
         return vents.get(item.id());
     }
 
-    /** The node at which a part leaks: the port named, the start of a run, the first port of another part. */
+    /** The nodes at which a part may let air in: the port named, else every one of its ends. */
+    List<String> airPorts(Fault f) {
+        Item item = system.item(f.item()).orElse(null);
+        if (item == null || !f.port().isEmpty()) {
+            return List.of(leakPort(f));
+        }
+        return item.only(Run.class).map(r -> List.of(r.from().toString(), r.to().toString())).orElseGet(() -> item.ports().stream().map(p -> item.id()
+                + "." + p).toList());
+    }
+
+    /** The node at which a part leaks fuel: the port named, the start of a run, the first port of another part. */
     String leakPort(Fault f) {
         Item item = system.item(f.item()).orElse(null);
         if (item == null) {

@@ -112,7 +112,7 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void shutOff(ShutOff valve) {
-        through(valve, key.handles().shutValves().contains(valve.id()) ? new Element.Shut() : valve.loss().openBore());
+        through(valve, key.handles().shutValves().contains(valve.id()) || faults.has(Fault.Kind.VALVE_SHUT, valve.id()) ? new Element.Shut() : valve.loss().openBore());
         return null;
     }
 
@@ -154,7 +154,7 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void quickDisconnect(QuickDisconnect coupling) {
-        through(coupling, coupling.loss().openBore());
+        through(coupling, faults.has(Fault.Kind.COUPLING_APART, coupling.id()) ? new Element.Shut() : coupling.loss().openBore());
         return null;
     }
 
@@ -191,7 +191,8 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void orifice(Orifice orifice) {
-        through(orifice, new Element.Orifice(orifice.bore().si(), orifice.dischargeCoefficient()));
+        through(orifice, faults.has(Fault.Kind.ORIFICE_CLOGGED, orifice.id()) ? new Element.Shut() : new Element.Orifice(orifice.bore().si(),
+                orifice.dischargeCoefficient()));
         return null;
     }
 
@@ -216,7 +217,7 @@ final class PlanMaker implements Kinds<Void> {
     public Void jetPump(JetPump jet) {
         String nozzle = port(jet, Item.IN);
         String out = port(jet, Item.OUT);
-        wire(nozzle, jet.id(), nozzle, out, new Element.Check(0, resistance(jet.nozzle().si(), JetPump.NOZZLE_DISCHARGE)));
+        wire(nozzle, jet.id(), nozzle, out, faults.has(Fault.Kind.NOZZLE_CLOGGED, jet.id()) ? new Element.Shut() : new Element.Check(0, resistance(jet.nozzle().si(), JetPump.NOZZLE_DISCHARGE)));
         wire(port(jet, JetPump.SUCTION), jet.id(), port(jet, JetPump.SUCTION), out,
                 new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si(), passage(jet)));
         return null;

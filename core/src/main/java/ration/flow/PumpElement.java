@@ -19,7 +19,8 @@ final class PumpElement {
     /** A running pump by its curve, cut off at its relief; what an engine drives moves flow in step with its speed. */
     static Element of(Pump pump, boolean stopped, Power power, Faults faults) {
         boolean dead = faults.has(Fault.Kind.PUMP_DEAD, pump.id()) || pump.drive() == Pump.Drive.ELECTRIC && faults.supplyDead(pump.bus());
-        if (stopped || dead) {
+        // with its relief stuck open what it lifts runs back within it: fuel comes through as through one that stands
+        if (stopped || dead || faults.has(Fault.Kind.RELIEF_STUCK_OPEN, pump.id())) {
             return standing(pump, faults);
         }
         double speed = pump.drive() == Pump.Drive.ENGINE ? power.speedShare() : 1;

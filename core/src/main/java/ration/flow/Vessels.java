@@ -62,8 +62,13 @@ final class Vessels {
             String ref = port(header, inlet);
             sketch.wire(ref, header.id(), ref, body, headers.falling().contains(ref) ? FREE_FALL : new Element.Joint());
         }
+        boolean shut = faults.has(Fault.Kind.VENT_SHUT, header.id());
         for (String name : header.vents()) {
             String vent = port(header, name);
+            if (shut) {
+                sketch.wire(vent, header.id(), body, vent, new Element.Shut());
+                continue;
+            }
             String mouth = header.id() + "~mouth" + (name.equals(Header.VENT) ? "" : "~" + name);
             if (headers.falling().contains(vent)) {
                 sketch.spot(Spot.at(mouth, sketch.spotOf(vent).place()));

@@ -8,6 +8,7 @@ import ration.model.CheckBlock;
 import ration.model.CheckValve;
 import ration.model.EngineInlet;
 import ration.model.Filter;
+import ration.model.Fitout;
 import ration.model.FlowSender;
 import ration.model.GaugePort;
 import ration.model.Header;
@@ -27,8 +28,8 @@ import ration.model.Tee;
 import ration.model.VentPlenum;
 
 /**
- * In which ways each kind of part fails here, as the network can tell it; the ways are common practice without a source. What a
- * part can do beyond that (a header's own vent, a nozzle that clogs) is not known to it.
+ * In which ways each kind of part fails. Where a way is taken from, it says itself ({@link Kind#source}); what the network cannot
+ * tell of one is asked all the same, and answered with Not shown.
  */
 public final class WaysToFail implements Kinds<List<Kind>> {
 
@@ -52,17 +53,22 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> tank(Tank item) {
-        return List.of(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID, Kind.CAP_LOST, Kind.OUTLET_CLOGGED, Kind.FUEL_LEAK);
+        List<Kind> all = new ArrayList<>(List.of(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID, Kind.CAP_LOST, Kind.OUTLET_CLOGGED, Kind.INDICATION_WRONG,
+                Kind.FUEL_LEAK));
+        if (item.fitout().ribs().stream().flatMap(r -> r.openings().stream()).anyMatch(o -> o.passes() != Fitout.Passes.BOTH_WAYS)) {
+            all.add(Kind.FLAPPER_STUCK);
+        }
+        return all;
     }
 
     @Override
     public List<Kind> selector(Selector item) {
-        return leaking(Kind.SELECTOR_BETWEEN, Kind.SELECTOR_LEAKS);
+        return leaking(Kind.SELECTOR_BETWEEN, Kind.SELECTOR_LEAKS, Kind.SELECTOR_STUCK);
     }
 
     @Override
     public List<Kind> shutOff(ShutOff item) {
-        return leaking();
+        return leaking(Kind.VALVE_SHUT);
     }
 
     @Override
@@ -82,12 +88,12 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> flowSender(FlowSender item) {
-        return leaking(Kind.SENDER_CLOGGED, Kind.INDICATION_FROZEN);
+        return leaking(Kind.SENDER_CLOGGED, Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG);
     }
 
     @Override
     public List<Kind> gaugePort(GaugePort item) {
-        return item.shows() == GaugePort.Shows.NOTHING ? leaking() : leaking(Kind.INDICATION_FROZEN);
+        return item.shows() == GaugePort.Shows.NOTHING ? leaking() : leaking(Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG);
     }
 
     @Override
@@ -97,7 +103,7 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> quickDisconnect(QuickDisconnect item) {
-        return leaking();
+        return leaking(Kind.COUPLING_APART);
     }
 
     @Override
@@ -108,12 +114,12 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> jetPump(JetPump item) {
-        return leaking();
+        return leaking(Kind.NOZZLE_CLOGGED);
     }
 
     @Override
     public List<Kind> header(Header item) {
-        return leaking();
+        return item.vents().isEmpty() ? leaking() : leaking(Kind.VENT_SHUT);
     }
 
     @Override
@@ -123,7 +129,7 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> orifice(Orifice item) {
-        return leaking();
+        return leaking(Kind.ORIFICE_CLOGGED);
     }
 
     @Override
@@ -134,6 +140,9 @@ public final class WaysToFail implements Kinds<List<Kind>> {
         }
         if (item.build().checked()) {
             all.add(Kind.CHECK_STUCK_OPEN);
+        }
+        if (item.build().relief().isPresent()) {
+            all.add(Kind.RELIEF_STUCK_OPEN);
         }
         return all;
     }

@@ -33,14 +33,17 @@ public record ApparentGravity(Point3 up, double magnitude) {
     }
 
     /**
-     * Lift is n times what it is in steady flight, as in a coordinated turn, a push-over or a gust. Lift acts across the nose: what
-     * the fuel feels along the nose stays, so in a climb a push-over throws it further aft than the climb itself.
+     * Lift of n times the weight, as in a coordinated turn, a push-over or a gust: what a g-meter reads. Lift acts across the nose: what
+     * the fuel feels along the nose stays, so in a climb a push-over throws it further aft than the climb itself. In steady flight at
+     * pitch p lift is cos p of the weight.
      */
     public ApparentGravity withLoadFactor(double n) {
         if (!(n >= 0)) {
             throw new IllegalArgumentException("A load factor is not below zero");
         }
-        Point3 felt = new Point3(up.x(), n * up.y(), n * up.z()).times(magnitude);
+        double across = Math.hypot(up.y(), up.z());
+        double share = across > 0 ? n * STANDARD / across : 0;
+        Point3 felt = new Point3(magnitude * up.x(), share * up.y(), share * up.z());
         double size = felt.length();
         return size < LEAST * STANDARD ? new ApparentGravity(up, 0) : new ApparentGravity(felt.times(1 / size), size);
     }

@@ -49,6 +49,11 @@ public enum UnitSystem {
         };
     }
 
+    /** A height over the sea, m, with its unit: whole feet, or whole meters. */
+    public String altitude(double meters) {
+        return this == US ? figure(Unit.FOOT.fromSi(meters), 0) + " ft" : figure(meters, 0) + " m";
+    }
+
     /** An SI value as a bare figure in this system's unit, with the unit's usual decimals. */
     public String figure(double si, Dimension dimension) {
         Unit unit = unit(dimension);

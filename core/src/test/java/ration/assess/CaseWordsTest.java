@@ -21,7 +21,7 @@ class CaseWordsTest {
     private static final Assessment CORRIE = Assessment.of(Systems.corrie());
 
     private static String words(CaseAnswer c) {
-        List<String> words = new ArrayList<>(List.of(c.condition().attitude().name(), c.contents()));
+        List<String> words = new ArrayList<>(List.of(c.condition().attitude().name(), c.filling().label(CORRIE.project().system())));
         words.addAll(c.condition().positions().values());
         if (!c.pumps().label().isEmpty()) {
             words.add(c.pumps().label());
@@ -37,7 +37,7 @@ class CaseWordsTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void everyCaseOfTheMatrixCanBeSaid(String demo) throws ProjectFileException {
         Assessment a = Assessment.of(ProjectFile.demo(demo));
-        List<CaseAnswer> sayable = a.cases().stream().filter(c -> !c.cold() && !c.contents().endsWith(CaseAnswer.ONE_DRY)).toList();
+        List<CaseAnswer> sayable = a.cases().stream().filter(c -> !c.cold() && c.filling().dry().isEmpty()).toList();
         assertThat(sayable).isNotEmpty();
         for (CaseAnswer c : sayable) {
             Condition said = CaseWords.parse(a, words(c));

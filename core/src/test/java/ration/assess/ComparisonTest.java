@@ -51,7 +51,7 @@ class ComparisonTest {
         assertThat(c.ledger().get(0).changed()).isTrue();
         assertThat(c.ended()).extracting(Comparison.Ended::title).containsExactly("Nose-up flow, UPPER", "Paper overnight");
         assertThat(c.findings()).isNotEmpty();
-        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.20\u00d7 Short, now ", "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube)");
+        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.12\u00d7 Short, now ", "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube)");
     }
 
     /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */

@@ -50,9 +50,9 @@ class LoadCasesTest {
     void theRunAndAPushOverAreAsked() {
         assertThat(worst(CORRIE, "Take-off run").margin()).isCloseTo(1.125, Offset.offset(0.0005));
         // lift acts across the nose: less of it throws the fuel further aft than the climb does, where scaling all weight gave 1.22
-        assertThat(worst(CORRIE, "Push-over").margin()).isBetween(1.0, 1.20);
+        assertThat(worst(CORRIE, "Push-over").margin()).isCloseTo(1.18, Offset.offset(0.005));
         assertThat(worst(CORRIE, "Gust").judged()).as("a gust passes").isFalse();
-        assertThat(CORRIE.governing().orElseThrow().condition().attitude().name()).isEqualTo("Push-over");
+        assertThat(CORRIE.governing().orElseThrow().condition().attitude().name()).isEqualTo("Take-off run");
         Attitude run = worst(CORRIE, "Take-off run").condition().attitude();
         assertThat(run.gravity().magnitude() / 9.80665).as("g down, and along the runway").isCloseTo(Math.hypot(1, 0.25),
                 Offset.offset(1e-9));
@@ -97,7 +97,7 @@ class LoadCasesTest {
     @Test
     void eachJoinedTankIsDryInTurn() {
         Assessment both = Assessment.of(Systems.project(Systems.twoTanks(24, 24)));
-        assertThat(both.cases()).filteredOn(c -> c.contents().endsWith(CaseAnswer.ONE_DRY)).isNotEmpty().allMatch(c -> c.condition()
+        assertThat(both.cases()).filteredOn(c -> c.filling().dry().isPresent()).isNotEmpty().allMatch(c -> c.condition()
                 .positions().containsValue("BOTH"));
         FuelSystem low = Systems.twoTanks(-30, -30);
         Pump pump = new Pump(new Tag("pump", "Pump", ration.model.Place.inches(4, 0, -2)), Pump.Drive.ELECTRIC,

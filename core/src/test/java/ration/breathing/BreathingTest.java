@@ -300,7 +300,7 @@ class BreathingTest {
         for (var air : a.air()) {
             var blocked = air.blocked().orElseThrow();
             assertThat(blocked.outlasts()).isFalse();
-            var half = a.cases().stream().filter(c -> c.contents().equals("Half") && c.condition().attitude().name().equals("Level")
+            var half = a.cases().stream().filter(c -> c.filling().is(ration.condition.Contents.HALF) && c.condition().attitude().name().equals("Level")
                     && !c.condition().engine().fouled() && c.demand().outflow(air.tank()) > 1e-6).findFirst().orElseThrow();
             double start = half.condition().contents().get(air.tank().id());
             double capacity = a.tank(air.tank().id()).orElseThrow().body().capacity();

@@ -96,7 +96,7 @@ class PlenumTest {
         AirAnswerOf found = new AirAnswerOf(a);
         assertThat(found.finding("plenum").verdict()).isEqualTo(Verdict.SHORT);
         assertThat(found.finding("plenum").detail().in(UnitSystem.US)).contains("flow is short after");
-        CaseAnswer half = a.cases().stream().filter(c -> c.judged() && c.contents().equals("Half") && c.condition().attitude().name()
+        CaseAnswer half = a.cases().stream().filter(c -> c.judged() && c.filling().is(ration.condition.Contents.HALF) && c.condition().attitude().name()
                 .equals("Level") && !c.condition().engine().fouled() && c.condition().positions().containsValue("LEFT")).findFirst()
                 .orElseThrow();
         double room = p.system().tanks().stream().mapToDouble(t -> a.tank(t.id()).orElseThrow().body().capacity() - half.condition()

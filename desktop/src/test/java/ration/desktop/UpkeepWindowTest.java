@@ -66,10 +66,10 @@ class UpkeepWindowTest extends WindowHarness {
         ration.file.ProjectFile.save(session.project(), answers.open);
         robot.interact(() -> session.apply(ration.project.Edit.onItem("Resize R3", "r3", ration.model.Run.class, r -> r.resized(ration.model.LineSize.parse(
                 "3/8 x 0.035 tube")))));
-        until(() -> !label("#ledger-flow-figure").startsWith("1.20"));
+        until(() -> !label("#ledger-flow-figure").startsWith("1.12"));
         menu("compare");
         until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));
-        assertThat(label("#message")).contains("Flow margin 1.20", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
+        assertThat(label("#message")).contains("Flow margin 1.12", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
     }
 
     /** The packet is written from the menu, behind the window, and can be read back. */

@@ -22,7 +22,7 @@ class WhyWindowTest extends WindowHarness {
     void theMarginIsFollowedToItsLinesByKeys() {
         focusDrawing();
         keys(KeyCode.W);
-        until(() -> label("#why-equation").equals("1.201 = 16.51 gph \u00f7 13.75 gph"));
+        until(() -> label("#why-equation").equals("1.125 = 15.46 gph \u00f7 13.75 gph"));
         assertThat(label("#why-figure")).isEqualTo("Flow margin");
         assertThat(everyText()).anyMatch(t -> t.contains("Take-off run 12\u00b0, +0.25 g, FUSELAGE"));
         until(() -> node("#why-part-0").isFocused());

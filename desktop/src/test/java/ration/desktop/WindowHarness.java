@@ -110,7 +110,7 @@ abstract class WindowHarness {
         robot = given;
         Worked demo = demo();
         robot.interact(() -> session.begin(demo));
-        until(() -> figure().equals("1.20\u00d7"));
+        until(() -> figure().equals("1.12\u00d7"));
         robot.clickOn("#layer-drains").clickOn("#layer-drains");
         focusDrawing();
     }

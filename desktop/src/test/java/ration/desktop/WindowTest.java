@@ -64,17 +64,17 @@ class WindowTest extends WindowHarness {
         control(KeyCode.A);
         robot.write("3/8 x 0.035 tube");
         keys(KeyCode.ENTER);
-        until(() -> figure().equals("1.38\u00d7"));
+        until(() -> figure().equals("1.29\u00d7"));
         assertThat(label("#ledger-flow-verdict")).isEqualTo("Short");
-        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.20\u00d7");
+        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
         until(() -> !texts().equals(before));
         Set<String> after = texts();
         assertThat(after).as("heads along the line").isNotEqualTo(before);
         assertThat(after).anyMatch(t -> t.startsWith("3/8 \u00b7 16 in"));
         control(KeyCode.Z);
-        until(() -> figure().equals("1.20\u00d7"));
+        until(() -> figure().equals("1.12\u00d7"));
         control(KeyCode.SHIFT, KeyCode.Z);
-        until(() -> figure().equals("1.38\u00d7"));
+        until(() -> figure().equals("1.29\u00d7"));
     }
 
     @Test
@@ -85,9 +85,9 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> texts().contains("Strainer 2"));
         assertThat(session.picked().get()).isEqualTo("strainer-2");
-        until(() -> !figure().equals("1.20\u00d7"));
+        until(() -> !figure().equals("1.12\u00d7"));
         control(KeyCode.Z);
-        until(() -> figure().equals("1.20\u00d7") && !texts().contains("Strainer 2"));
+        until(() -> figure().equals("1.12\u00d7") && !texts().contains("Strainer 2"));
         assertThat(session.changed().get()).as("back at what was opened").isFalse();
     }
 
@@ -246,7 +246,7 @@ class WindowTest extends WindowHarness {
         fill("#fuel-temperature", "-10");
         until(() -> Math.abs(session.condition().fuelKelvin() - 263.15) < 1e-9);
         assertThat(session.project()).isSameAs(before);
-        assertThat(figure()).as("the ledger shows the governing case always").isEqualTo("1.20\u00d7");
+        assertThat(figure()).as("the ledger shows the governing case always").isEqualTo("1.12\u00d7");
     }
 
     @Test
@@ -279,11 +279,11 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> session.picked().get().equals("r3"));
         robot.clickOn("#try-r3");
-        until(() -> figure().equals("1.38\u00d7"));
+        until(() -> figure().equals("1.29\u00d7"));
         control(KeyCode.Z);
-        until(() -> figure().equals("1.20\u00d7"));
+        until(() -> figure().equals("1.12\u00d7"));
         robot.clickOn("#size-3-8-x-0-035-tube");
-        until(() -> figure().equals("1.38\u00d7"));
+        until(() -> figure().equals("1.29\u00d7"));
         robot.clickOn("#more-ELBOW_90");
         until(() -> label("#count-elbow_90").equals("1"));
         robot.clickOn("#ledger-flow");
@@ -352,20 +352,20 @@ class WindowTest extends WindowHarness {
     void findTheGoverningCaseTryTheBestSuggestionAndUndo() {
         control(KeyCode.DIGIT1);
         until(() -> node("#flow-page").isVisible() && node("#cell-5-1-2").getStyleClass().contains("governs"));
-        assertThat(node("#cell-5-1-2").getAccessibleText()).contains("Take-off run", "FUSELAGE", "1.20", "Short", "governs");
+        assertThat(node("#cell-5-1-2").getAccessibleText()).contains("Take-off run", "FUSELAGE", "1.12", "Short", "governs");
         assertThat(label("#budget-sentence")).startsWith("20.6 gph on this path leaves").contains("short by");
         assertThat(textsOf("#head-budget")).contains("Run R3", "Head available", "Left at inlet");
         assertThat(textsOf("#path-profile")).contains("Selector", "short");
         until(() -> robot.lookup("#try-1").tryQuery().isPresent());
-        assertThat(textsOf("#remedy-1")).contains("Run R3, 5/16 \u2192 3/8 tube", "1.38\u00d7");
+        assertThat(textsOf("#remedy-1")).contains("Run R3, 5/16 \u2192 3/8 tube", "1.29\u00d7");
         until(() -> label("#chance").contains("400 samples"));
         robot.clickOn("#try-1");
-        until(() -> figure().equals("1.38\u00d7"));
+        until(() -> figure().equals("1.29\u00d7"));
         assertThat(label("#ledger-flow-verdict")).isEqualTo("Short");
-        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.20\u00d7");
+        assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
         until(() -> textsOf("#head-budget").contains("3/8 \u00b7 16 in"));
         control(KeyCode.Z);
-        until(() -> figure().equals("1.20\u00d7"));
+        until(() -> figure().equals("1.12\u00d7"));
         until(() -> node("#cell-5-1-2").getStyleClass().contains("short"));
         robot.clickOn("#cell-0-0-0");
         until(() -> session.condition().attitude().name().equals("Level")
@@ -579,10 +579,10 @@ class WindowTest extends WindowHarness {
         control(KeyCode.Z);
         control(KeyCode.Z);
         control(KeyCode.Z);
-        until(() -> figure().equals("1.20\u00d7"));
+        until(() -> figure().equals("1.12\u00d7"));
         fill("#brief-take-off-run", "0.4");
         until(() -> label("#ledger-flow-case").startsWith("Take-off run 12\u00b0, +0.4 g"));
-        assertThat(Double.parseDouble(figure().replace("\u00d7", ""))).isLessThan(1.20);
+        assertThat(Double.parseDouble(figure().replace("\u00d7", ""))).isLessThan(1.12);
         robot.clickOn("#rail-flow");
         until(() -> everyText().contains("Take-off run 0.40 g"));
     }

@@ -88,11 +88,14 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
     /** What arrives as a bar, and how it stands: a share that is not known holds nothing. */
     static double bar(FaultAnswer f) {
-        return Double.isNaN(f.share()) ? 0 : Math.min(Finding.MET, f.share());
+        return Double.isNaN(f.share()) ? 0 : f.verdict() == Verdict.HOLDS || f.share() < 1 ? Math.min(Finding.MET, f.share()) : BELOW;
     }
 
+    /** A bar of what is not good in another way than by its flow stays under its notch. */
+    private static final double BELOW = 0.99;
+
     static Verdict barVerdict(FaultAnswer f) {
-        return Double.isNaN(f.share()) ? Verdict.NOT_SHOWN : f.share() < 1 ? Verdict.SHORT : Verdict.HOLDS;
+        return f.verdict();
     }
 
     static String share(double share) {
@@ -100,8 +103,18 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     static String minutes(FaultAnswer f) {
-        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1)
-                + " min";
+        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), f.minutes() < 1 ? 2
+                : 1) + " min";
+    }
+
+    /** What the minutes are until. */
+    static String until(FaultAnswer f) {
+        return switch (f.harm()) {
+            case PRESSURE -> "the inlet stands over the most pressure it takes";
+            case BOILS -> "it boils on its way to the engine on the hot day";
+            case LACK, THINS -> Double.isFinite(f.minutes()) ? "until less than the demand arrives" : "";
+            case NONE, BEYOND -> "";
+        };
     }
 
     private static String seen(FaultAnswer f) {
@@ -116,6 +129,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     static String wayOut(FaultAnswer f) {
-        return f.wayOut().map(w -> w.does() + ": " + share(w.share()) + " of the demand then").orElse("No handle, pump or less power brings the flow back.");
+        return f.wayOut().map(w -> w.does() + ": " + share(w.share()) + " of the demand then, in the worst case").orElse(f.harm() == FaultAnswer.Harm.PRESSURE
+                ? "No handle or pump is sought that brings the pressure down." : "No handle, pump or less power brings the flow back in every case.");
     }
 }

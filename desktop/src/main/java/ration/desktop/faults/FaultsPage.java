@@ -16,8 +16,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
-import ration.assess.CaseAnswer;
-import ration.assess.FaultCases;
 import ration.check.Verdict;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.Ui;
@@ -257,8 +255,8 @@ public final class FaultsPage extends LivePage {
     private void showCard() {
         card.getChildren().clear();
         if (picked == null) {
-            card.getChildren().add(Ui.wrapped("Every part fails in every way its kind knows, one at a time, in the governing case of each"
-                    + " handle position with the pumps as flown.", "soft"));
+            card.getChildren().add(Ui.wrapped("Every part fails in every way its kind knows, one at a time, in every case of the matrix on clean"
+                    + " filters, with all pumps on and as the flight has them, in every phase of it, and on the hot day. The worst counts.", "soft"));
             return;
         }
         FaultAnswer f = picked;
@@ -269,9 +267,8 @@ public final class FaultsPage extends LivePage {
         HBox.setHgrow(name, Priority.ALWAYS);
         Label big = Ui.label(FaultTable.minutes(f), "main-result");
         big.setId("fault-minutes");
-        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(Double.isFinite(f.minutes())
-                ? "until less than the demand arrives" : "", "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
-                caseWords(f)), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
+        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(FaultTable.until(f), "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
+                f.where()), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
             card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
         }
@@ -286,7 +283,7 @@ public final class FaultsPage extends LivePage {
         }
         Button put = Ui.button("Set it on the layout", "fault-set", () -> set.accept(f));
         put.setMaxWidth(Double.MAX_VALUE);
-        card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("Ways and severities are common practice, no source. Two things that fail at once"
+        card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("That it fails so: " + f.fault().kind().source() + ". How bad: common practice, no source. Two things that fail at once"
                 + " are not asked. A computed pass is no permission to fly: maker, inspector and authority decide.", "soft"));
     }
 
@@ -341,13 +338,6 @@ public final class FaultsPage extends LivePage {
                     course = found;
                     pane.redraw();
                 }, why -> { });
-    }
-
-    private String caseWords(FaultAnswer f) {
-        List<CaseAnswer> cases = FaultCases.of(done);
-        return cases.stream().filter(c -> c.condition().handles().equals(f.condition().handles()) && c.condition().attitude().equals(
-                f.condition().attitude())).findFirst().map(c -> c.label(done.project().system(), session.units().get())).orElse(f.condition()
-                        .attitude().label());
     }
 
     private boolean focusRow(int n) {

@@ -53,7 +53,8 @@ record MatrixCells(Assessment a, Choice choice) {
     /** What a cell stands for. */
     record Key(String attitude, Map<String, String> positions, String contents) {
         static Key of(CaseAnswer c) {
-            return new Key(c.condition().attitude().name(), c.condition().positions(), c.contents().endsWith(CaseAnswer.ONE_DRY) ? DRY : c.contents());
+            return new Key(c.condition().attitude().name(), c.condition().positions(), c.filling().dry().isPresent() ? DRY : c.filling().level().map(Contents::label)
+                    .orElse(""));
         }
     }
 
@@ -77,7 +78,7 @@ record MatrixCells(Assessment a, Choice choice) {
 
     List<String> columns() {
         List<String> all = new ArrayList<>(Arrays.stream(Contents.values()).map(Contents::label).toList());
-        if (a.cases().stream().anyMatch(c -> c.contents().endsWith(CaseAnswer.ONE_DRY))) {
+        if (a.cases().stream().anyMatch(c -> c.filling().dry().isPresent())) {
             all.add(DRY);
         }
         return all;

@@ -28,7 +28,7 @@ class FaultTableTest {
 
     private static FaultAnswer like(double share, double minutes, Verdict verdict, List<FaultAnswer.Seen> seen, Optional<FaultAnswer.WayOut> out) {
         FaultAnswer f = found.get(0);
-        return new FaultAnswer(f.fault(), "Pump", f.condition(), share, minutes, seen, out, verdict, "");
+        return new FaultAnswer(f.fault(), "Pump", f.condition(), "", FaultAnswer.Harm.LACK, share, minutes, seen, out, verdict, "");
     }
 
     @Test
@@ -90,7 +90,7 @@ class FaultTableTest {
         assertThat(FaultTable.allSeen(f)).isEqualTo("Flow sender, at once; low light of Header after 3.0 min");
         assertThat(FaultTable.cells(f).minutes()).isEqualTo("12.3 min");
         assertThat(FaultTable.cells(f).wayOut()).isEqualTo("Boost on  1.20\u00d7");
-        assertThat(FaultTable.wayOut(f)).isEqualTo("Boost on: 1.20\u00d7 of the demand then");
+        assertThat(FaultTable.wayOut(f)).isEqualTo("Boost on: 1.20\u00d7 of the demand then, in the worst case");
         assertThat(FaultTable.cells(like(1.5, Double.POSITIVE_INFINITY, Verdict.HOLDS, List.of(), Optional.empty())).minutes()).isEqualTo("no end");
     }
 

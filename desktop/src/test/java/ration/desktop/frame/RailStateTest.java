@@ -76,9 +76,9 @@ class RailStateTest {
     @Test
     void faults_stand_at_the_worst_of_them() throws ProjectFileException {
         Assessment a = Assessment.of(ProjectFile.demo("corrie-b1"));
-        FaultAnswer held = new FaultAnswer(new Fault(Fault.Kind.AIR_LEAK, "r1", 1), "R1", a.governing().orElseThrow().condition(), 1.2, Double.POSITIVE_INFINITY, List.of(), Optional
+        FaultAnswer held = new FaultAnswer(new Fault(Fault.Kind.AIR_LEAK, "r1", 1), "R1", a.governing().orElseThrow().condition(), "", FaultAnswer.Harm.NONE, 1.2, Double.POSITIVE_INFINITY, List.of(), Optional
                 .empty(), Verdict.HOLDS, "");
-        FaultAnswer unknown = new FaultAnswer(held.fault(), "R1", held.condition(), Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "");
+        FaultAnswer unknown = new FaultAnswer(held.fault(), "R1", held.condition(), "", FaultAnswer.Harm.BEYOND, Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "");
         assertThat(RailState.of(a, List.of(held), Optional.empty(), TODAY).bars().get(Page.FAULTS)).isEqualTo(new RailState.Bar(Finding.MET, Verdict.HOLDS));
         assertThat(RailState.of(a, List.of(held, unknown), Optional.empty(), TODAY).bars().get(Page.FAULTS)).isEqualTo(new RailState.Bar(0.5, Verdict.NOT_SHOWN));
     }
