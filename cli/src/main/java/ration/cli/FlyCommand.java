@@ -102,7 +102,7 @@ final class FlyCommand implements Callable<Integer> {
 
     private static String asText(Assessment a, Flight f) {
         StringBuilder out = new StringBuilder(a.project().name()).append(", flight: ").append(f.verdict().word()).append('\n');
-        out.append(String.format(Locale.ROOT, "%n  lands %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n", clock(f.landing()
+        out.append(String.format(Locale.ROOT, "%n  " + (f.lands() ? "lands" : "does not land at") + " %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n", clock(f.landing()
                 .minutes()), f.landing().usable() / GALLON, f.landing().needs() / GALLON, f.landing().reserve(), f.landingVerdict().word()));
         out.append(String.format(Locale.ROOT, "  gave %.1f gal until %s, placards promise %.1f gal  %s%n", f.reached().burnt() / GALLON, clock(f
                 .reached().endurance()), f.reached().placards() / GALLON, f.reachedVerdict().word()));

@@ -254,7 +254,7 @@ public final class CaseAnswer {
 
     /** Gauge pressure the open inlet wants to pass a flow, Pa; empty if there is no inlet. */
     public OptionalDouble pressureWanted(double flow) {
-        return basis.system().inlet().map(i -> OptionalDouble.of(FlowBasis.wideOpen(i)
+        return basis.system().inlet().map(i -> OptionalDouble.of(basis.wideOpen(i, condition.engine().power())
                 .loss(flow, capacity.fluid(), basis.law()))).orElse(OptionalDouble.empty());
     }
 

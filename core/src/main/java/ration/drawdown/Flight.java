@@ -117,12 +117,27 @@ public record Flight(FlightPlan plan, List<Sample> samples, List<FlightEvent> ev
         return events.stream().filter(e -> e.kind() == FlightEvent.Kind.STARVES && e.minutes() < landing.minutes() - 1e-6).findFirst();
     }
 
+    /** The same flight, told as that of another plan. */
+    Flight as(FlightPlan other) {
+        return new Flight(other, samples, events, landing, balance, reached, floors, said, trouble);
+    }
+
+    /** Whether it gets to where it lands. */
+    public boolean lands() {
+        return trouble.isEmpty() && reached.endurance() >= landing.minutes() - 1e-6;
+    }
+
+    /** Where, before it lands, a tank first gives what its placard keeps back. */
+    public Optional<FlightEvent> belowPlacard() {
+        return events.stream().filter(e -> e.kind() == FlightEvent.Kind.BELOW_PLACARD && e.minutes() < landing.minutes() - 1e-6).findFirst();
+    }
+
     public Verdict landingVerdict() {
         // what ends before it lands is short, whatever is left in the tanks
         if (reached.endurance() < landing.minutes() - 1e-6 && trouble.isEmpty()) {
             return Verdict.SHORT;
         }
-        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() ? Verdict.SHORT : landing.verdict().shownIf(said);
+        return !trouble.isEmpty() ? Verdict.NOT_SHOWN : firstTrouble().isPresent() || belowPlacard().isPresent() ? Verdict.SHORT : landing.verdict().shownIf(said);
     }
 
     /** Of left and right: how far apart they come goes by what the engine takes. */

@@ -15,7 +15,7 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
         PHASE("phase", false), SWITCH("switch", false), UNCOVERS("outlet uncovers", false), HEADER_FALLS("header falls", true), HEADER_LOW("header's low light", true), HEADER_EMPTY(
                 "header empty", true), OVERFLOWS("tank overflows", true), IMBALANCE("imbalance over its limit", true), LEAST(
                         "least to land with", false), STARVES("engine starves", true), LANDS("lands", false), ENDS("last fuel", false),
-        DUE("switch due", false), FAILS("something fails", true);
+        DUE("switch due", false), FAILS("something fails", true), BELOW_PLACARD("under its placard", true);
 
         private final String word;
         private final boolean bad;

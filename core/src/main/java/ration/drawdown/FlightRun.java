@@ -12,11 +12,13 @@ import ration.assess.PumpSet;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Day;
+import ration.condition.Fault;
 import ration.condition.Faults;
 import ration.flight.FlightPlan;
 import ration.flight.Phase;
 import ration.flight.Switching;
 import ration.flow.ClosedAirspace;
+import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
@@ -59,6 +61,8 @@ public final class FlightRun {
     private final Set<String> told = new HashSet<>();
     private Pilot pilot;
     private Drawdown drawdown;
+    /** Whether the plan is given up once something is seen to be wrong. */
+    private boolean replans;
     private boolean overLimit;
     private boolean leastTold;
     /** Where the flight is: minutes, what there is then, the phase, and why it ends before its time. */
@@ -101,7 +105,21 @@ public final class FlightRun {
             throw new IllegalArgumentException(why);
         });
         FlightRun first = new FlightRun(assessment, plan, faults, fails, task, null);
-        return plan.switching().mode() == Switching.Mode.BALANCE ? first.planned() : first.fly(0);
+        boolean planned = plan.switching().mode() == Switching.Mode.BALANCE;
+        return planned && !faults.none() ? first.surprised() : planned ? first.planned() : first.fly(0);
+    }
+
+    /**
+     * A plan that does not know what will fail: it is made for a sound aircraft and stands until the pilot sees that something is
+     * wrong; from there the handles go by what is in the tanks and still comes.
+     */
+    private Flight surprised() {
+        Flight meant = new FlightRun(assessment, plan, Faults.NONE, 0, task, this).planned();
+        List<Switching.Step> steps = meant.switches().stream().map(e -> new Switching.Step(new Measured(Quantity.of(e.minutes(), Unit.MINUTE), ""), meant.at(e.minutes())
+                .positions())).toList();
+        FlightRun flies = new FlightRun(assessment, plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND)), faults, fails, task, this);
+        flies.replans = true;
+        return flies.fly(0).as(plan);
     }
 
     /** Why a plan cannot be flown in this system, with what to do; empty where it can. */
@@ -162,8 +180,7 @@ public final class FlightRun {
             return null;
         }
         FlightPlan byHand = plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND));
-        Flight flown = new FlightRun(assessment, byHand, faults, fails, task, this).fly(0);
-        return new Flight(plan, flown.samples(), flown.events(), flown.landing(), flown.balance(), flown.reached(), flown.floors(), flown.said(), flown.trouble());
+        return new FlightRun(assessment, byHand, faults, fails, task, this).fly(0).as(plan);
     }
 
     private Map<String, Double> start() {
@@ -240,6 +257,7 @@ public final class FlightRun {
             return starved(look);
         }
         sample(look);
+        notes(look);
         if (stretch.demand() <= 0 && t >= times.ends() - 1e-9) {
             return false; // nothing is burnt any more
         }
@@ -249,6 +267,20 @@ public final class FlightRun {
         outcome.by().ifPresent(w -> tell(w, outcome.at()));
         sample(outcome.at());
         return true;
+    }
+
+    /** Tanks that give fuel under their placard, and full ones that run over. */
+    private void notes(Look look) {
+        for (Tank tank : basis.system().tanks()) {
+            double flow = look.answer().outflow(tank);
+            double held = holding.tank(tank.id());
+            if (t < plan.landing() - 1e-9 && flow > FlowAnswer.NO_FLOW && held < tank.unusable().si() + 2 * drawdown.tolerance() && told.add("placard " + tank.id())) {
+                event(t, FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard");
+            }
+            if (flow < -FlowAnswer.NO_FLOW && held >= basis.bodies().get(tank.id()).capacity() - 2 * drawdown.tolerance() && told.add("over " + tank.id())) {
+                event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name() + " overflows");
+            }
+        }
     }
 
     /** A phase that begins now, and what fails now. */
@@ -274,6 +306,7 @@ public final class FlightRun {
         sample(look);
         other.ifPresent(c -> {
             pilot.spent();
+            sees();
             set(c, t, holding);
         });
         return other.isPresent();
@@ -284,12 +317,19 @@ public final class FlightRun {
         if (landed == null) {
             landed = holding;
         }
-        double usable = landed.inTanks() + landed.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders() - placards();
+        double usable = new StillFed(basis, choices, stretch(Math.max(t, fails)), faults).usable(landed);
         double rate = 60 * plan.reserveShare() * demand;
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
         return new Flight(plan, samples, events, new Flight.Landing(plan.landing(), usable, needs(), rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY), new Flight.Balance(sides
                 .two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding.burnt(), total - placards(), holding.spilt(), t), floors(), Unsaid.of(assessment.project())
                         .demandSaid(), trouble);
+    }
+
+    /** What has failed shows itself: a plan made without it is given up. */
+    private void sees() {
+        if (replans && !faults.none() && t >= fails - 1e-9) {
+            pilot.replans();
+        }
     }
 
     /** Nothing more where an outlet stands clear; else why nothing arrives. */
@@ -344,7 +384,7 @@ public final class FlightRun {
     }
 
     private List<Watch> watches(Stretch stretch) {
-        List<Watch> all = new ArrayList<>();
+        List<Watch> all = new ArrayList<>(Watch.ofVessels(basis, stretch.from() < plan.landing() - 1e-9));
         if (stretch.demand() > 0) {
             all.add(new Watch(FlightEvent.Kind.STARVES, "", Look::spare));
         }
@@ -354,21 +394,6 @@ public final class FlightRun {
         }
         if (!leastTold && needs() > 0) {
             all.add(new Watch(FlightEvent.Kind.LEAST, "", l -> l.holding().inTanks() - placards() - needs()));
-        }
-        for (int h = 0; h < Holding.of(basis.system(), Map.of()).headers().size(); h++) {
-            int n = h;
-            String id = Holding.of(basis.system(), Map.of()).headers().get(h).id();
-            double full = Holding.of(basis.system(), Map.of()).headers().get(h).capacity().si();
-            all.add(new Watch(FlightEvent.Kind.HEADER_FALLS, id, l -> l.holding().header(n) - 0.98 * full));
-            Holding.of(basis.system(), Map.of()).headers().get(h).underLight().ifPresent(v -> all.add(new Watch(FlightEvent.Kind.HEADER_LOW, id, l -> l
-                    .holding().header(n) - v)));
-            all.add(new Watch(FlightEvent.Kind.HEADER_EMPTY, id, l -> l.holding().header(n)));
-        }
-        for (Tank tank : basis.system().tanks()) {
-            double capacity = basis.bodies().get(tank.id()).capacity();
-            if (!tank.returns().isEmpty()) {
-                all.add(new Watch(FlightEvent.Kind.OVERFLOWS, tank.id(), l -> capacity - 1e-7 - l.holding().tank(tank.id())));
-            }
         }
         return all;
     }
@@ -389,8 +414,12 @@ public final class FlightRun {
                 leastTold = true;
                 event(at.minutes(), w.kind(), "", "least to land with");
             }
-            case HEADER_FALLS, HEADER_LOW, HEADER_EMPTY, OVERFLOWS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " " + (w.kind()
-                    == FlightEvent.Kind.OVERFLOWS ? "overflows" : w.kind() == FlightEvent.Kind.HEADER_LOW ? "shows its low light" : w.kind() == FlightEvent.Kind.HEADER_FALLS ? "begins to fall" : "is empty"));
+            case HEADER_FALLS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " begins to fall");
+            case HEADER_EMPTY -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " is empty");
+            case HEADER_LOW -> {
+                event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " shows its low light");
+                sees();
+            }
             default -> {
                 // the loop sees for itself
             }

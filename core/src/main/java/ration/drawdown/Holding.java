@@ -76,6 +76,13 @@ public final class Holding {
         return at(other);
     }
 
+    /** The same with nothing in any header. */
+    Holding headersEmpty() {
+        double[] other = state.clone();
+        Arrays.fill(other, tanks.size(), tanks.size() + headers.size(), 0);
+        return at(other);
+    }
+
     /** In all headers. */
     public double inHeaders() {
         double sum = 0;

@@ -89,7 +89,7 @@ public final class Look {
     private double spare(FlowAnswer a) {
         EngineInlet inlet = drawdown.basis().system().inlet().orElseThrow();
         OptionalDouble p = a.pressure(new PortRef(inlet.id(), Item.IN));
-        return p.isEmpty() ? NOTHING : p.getAsDouble() - inlet.minimumPressure().si();
+        return p.isEmpty() ? NOTHING : p.getAsDouble() - drawdown.basis().leastPressure(inlet, a.condition().engine().power());
     }
 
     /** Pressure at the inlet over the least it takes, Pa, as the tanks feed; {@link #NOTHING} where air comes or nothing does. */

@@ -27,6 +27,7 @@ final class Pilot {
     private double givenAtSwitch;
     /** Ways that brought nothing any more: nobody goes back to them. */
     private final java.util.Set<Choice> spent = new java.util.HashSet<>();
+    private boolean replans;
 
     /**
      * @param keeps what a tank is not run below by plan, m3 by id
@@ -44,7 +45,12 @@ final class Pilot {
     }
 
     private Switching.Mode mode() {
-        return plan.switching().mode();
+        return replans ? Switching.Mode.BALANCE : plan.switching().mode();
+    }
+
+    /** From now on the handles go by what is in the tanks, whatever was planned. */
+    void replans() {
+        replans = true;
     }
 
     Choice start() {
@@ -62,7 +68,8 @@ final class Pilot {
         for (Switching.Step s : plan.switching().steps()) {
             boolean passed = now != null && s.minutes() <= since + 1e-9;
             if (!passed && s.minutes() <= minutes + 1e-9) {
-                found = named(s.positions(), found);
+                Choice named = named(s.positions(), found);
+                found = spent.contains(named) ? found : named;
             }
         }
         return found;

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import ration.breathing.VentPath;
 import ration.condition.Condition;
 import ration.condition.Fault;
+import ration.condition.Power;
 import ration.fluid.FuelGrade;
 import ration.geometry.Point3;
 import ration.model.EngineInlet;
@@ -20,6 +21,7 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.JetPump;
 import ration.model.Outlet;
+import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.model.VentPlenum;
@@ -48,6 +50,7 @@ public final class FlowBasis {
     private final Surroundings around;
     private final Map<String, VentPath> vents;
     private final boolean jets;
+    private final boolean followsManifold;
     private final Map<PlanKey, FlowPlan> plans;
     private final Map<Integer, Wiring> wirings;
     private final Groundwork ground;
@@ -80,6 +83,7 @@ public final class FlowBasis {
         system.tanks().forEach(t -> vents.put(t.id(), VentPath.of(system, t)));
         system.all(VentPlenum.class).forEach(p -> vents.put(p.id(), VentPath.of(system, p)));
         jets = system.all(JetPump.class).findAny().isPresent();
+        followsManifold = system.all(Regulator.class).anyMatch(r -> r.reference() == Regulator.Reference.MANIFOLD);
         plans = new ConcurrentHashMap<>();
         wirings = before.map(b -> b.wirings).filter(w -> w.size() < MOST_WIRINGS).orElseGet(ConcurrentHashMap::new);
         ground = new Groundwork(system, before.map(b -> b.ground));
@@ -95,6 +99,7 @@ public final class FlowBasis {
         this.around = around;
         vents = other.vents;
         jets = other.jets;
+        followsManifold = other.followsManifold;
         this.plans = plans;
         wirings = other.wirings;
         ground = other.ground;
@@ -249,10 +254,18 @@ public final class FlowBasis {
     }
 
     /** The inlet taking all it can get at its least pressure; a float carburettor no more than its seat passes. */
-    public static Element wideOpen(EngineInlet inlet) {
+    public Element wideOpen(EngineInlet inlet, Power power) {
+        double least = leastPressure(inlet, power);
         return inlet.style() == EngineInlet.Style.FLOAT
-                ? new Element.NeedleSeat(inlet.minimumPressure().si(),
-                        new Element.Orifice(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE))
-                : new Element.Check(inlet.minimumPressure().si(), new Element.Resistance(0, 0));
+                ? new Element.NeedleSeat(least, new Element.Orifice(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE))
+                : new Element.Check(least, new Element.Resistance(0, 0));
+    }
+
+    /**
+     * Least gauge pressure at the inlet, Pa. Where a regulator follows the manifold the inlet needs its least over that, not over the
+     * air outside: closed throttle takes as much off what is needed as off what is held.
+     */
+    public double leastPressure(EngineInlet inlet, Power power) {
+        return followsManifold ? Math.max(0, inlet.minimumPressure().si() + around.manifold(power)) : inlet.minimumPressure().si();
     }
 }

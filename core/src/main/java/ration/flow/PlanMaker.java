@@ -297,7 +297,7 @@ final class PlanMaker implements Kinds<Void> {
         }
         sketch.spot(Spot.at(BOWL, sketch.spotOf(port).place()).holding(Spot.Holds.AMBIENT));
         wire(inlet.id(), inlet.id(), port, BOWL, stuckShut ? new Element.Shut() : openLine ? openEnd(inlet) : stuckOpen
-                ? new Element.Check(0, resistance(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE)) : FlowBasis.wideOpen(inlet));
+                ? new Element.Check(0, resistance(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE)) : basis.wideOpen(inlet, key.engine().power()));
         return null;
     }
 

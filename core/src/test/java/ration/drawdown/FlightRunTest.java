@@ -9,6 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.params.provider.CsvSource;
+import ration.project.Unsaid;
+import ration.model.Regulator;
 import org.assertj.core.data.Offset;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
@@ -187,9 +190,73 @@ class FlightRunTest {
         Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()), new Faults(Set.of(new Fault(Fault.Kind.FILTER_FOULED, "strainer",
                 Double.POSITIVE_INFINITY))), 0, Task.QUIET);
         assertThat(f.reached().endurance()).isLessThan(1);
-        assertThat(f.landing().usable()).isGreaterThan(f.landing().needs());
+        assertThat(f.landing().usable()).as("full tanks that cannot be fed are no reserve").isZero();
+        assertThat(f.lands()).isFalse();
         assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(f.firstTrouble()).isPresent();
+    }
+
+    /** A plan does not know what will fail: what happens before is what happens without it, whatever fails and whenever. */
+    @ParameterizedTest
+    @CsvSource({"tansy-l3,VENT_SHUT,left,70", "tansy-l3,OUTLET_CLOGGED,right,45", "corrie-b1,VENT_SHUT,upper,40", "corrie-b1,FILTER_FOULED,strainer,100", "corrie-b1,VENT_SHUT,fuselage,70",
+        "brindle-a2,PUMP_DEAD,lift,60"})
+    void whatComesBeforeAFaultIsThatOfTheFlightWithoutIt(String demo, Fault.Kind kind, String item, double at) {
+        Assessment a = Assessment.of(Systems.demo(demo));
+        FlightPlan plan = UsualFlight.of(a.project());
+        String port = kind == Fault.Kind.OUTLET_CLOGGED ? "outlet" : "";
+        Flight sound = FlightRun.of(a, plan);
+        Flight failed = FlightRun.of(a, plan, new Faults(Set.of(new Fault(kind, item, port, Double.POSITIVE_INFINITY))), at, Task.QUIET);
+        List<FlightEvent> before = sound.events().stream().filter(e -> e.minutes() < at).toList();
+        List<FlightEvent> then = failed.events().stream().filter(e -> e.minutes() < at).toList();
+        assertThat(then).hasSameSizeAs(before);
+        for (int i = 0; i < before.size(); i++) {
+            assertThat(then.get(i).words()).isEqualTo(before.get(i).words());
+            assertThat(then.get(i).minutes()).isCloseTo(before.get(i).minutes(), Offset.offset(1e-5));
+        }
+        assertThat(failed.plan()).isEqualTo(plan);
+    }
+
+    /** The tank whose vent shuts on the way is left once it starves, not before; what stays in it is no reserve. */
+    @Test
+    void aPlanIsGivenUpWhenItIsSeenToFail() {
+        Assessment a = Assessment.of(Systems.corrie());
+        Flight f = FlightRun.of(a, UsualFlight.of(a.project()), new Faults(Set.of(new Fault(Fault.Kind.VENT_SHUT, "upper"))), 40, Task.QUIET);
+        FlightEvent starves = f.firstTrouble().orElseThrow();
+        assertThat(starves.minutes()).isGreaterThan(40);
+        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.switches()).filteredOn(e -> e.minutes() > starves.minutes() + 1e-6).noneMatch(e -> e.words().equals("UPPER"));
+        Flight.Sample landed = f.at(f.landing().minutes());
+        double fuselage = landed.tank("fuselage") - ((Tank) a.project().system().item("fuselage").orElseThrow()).unusable().si();
+        assertThat(f.landing().usable()).isCloseTo(fuselage, Percentage.withPercentage(1e-6));
+    }
+
+    /** Planned or by hand: what is burnt under the placard is said, and the flight never holds. */
+    @Test
+    void belowThePlacardNeverHolds() {
+        Assessment a = Assessment.of(Systems.corrie());
+        FlightPlan plan = UsualFlight.of(a.project());
+        Flight planned = FlightRun.of(a, plan);
+        assertThat(planned.belowPlacard()).as("a plan that can be flown above them is").isEmpty();
+        a.project().system().tanks().forEach(t -> assertThat(planned.samples().stream().filter(s -> s.minutes() <= planned.landing().minutes()).mapToDouble(s -> s.tank(t.id())).min()
+                .orElseThrow()).isGreaterThanOrEqualTo(t.unusable().si() - 1e-6));
+        Switching late = plan.switching().withSteps(List.of(new Switching.Step(Measured.of(60, Unit.MINUTE), Map.of("selector", "FUSELAGE"))));
+        Flight byHand = FlightRun.of(a, plan.with(late.with(Switching.Mode.HAND)));
+        assertThat(byHand.belowPlacard().orElseThrow().about()).isEqualTo("upper");
+        assertThat(byHand.firstTrouble()).isEmpty();
+        assertThat(byHand.verdict()).isEqualTo(Verdict.SHORT);
+    }
+
+    /** A rail whose regulator follows the manifold has its least pressure over that: closed throttle is no starving. */
+    @Test
+    void aRailThatFollowsTheManifoldIsFlown() {
+        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Regulator r = p.system().all(Regulator.class).findFirst().orElseThrow();
+        Project follows = p.with(p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss())));
+        Flight still = FlightRun.of(Assessment.of(p), UsualFlight.of(p));
+        Flight f = FlightRun.of(Assessment.of(follows), UsualFlight.of(follows));
+        assertThat(still.firstTrouble()).isEmpty();
+        assertThat(f.firstTrouble()).isEmpty();
+        assertThat(f.reached().endurance()).isCloseTo(still.reached().endurance(), Percentage.withPercentage(2));
     }
 
     /** What fails on the way leaves the flight before it as it was, and says when. */

@@ -45,7 +45,8 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
     }
 
     String title() {
-        return "At landing, " + FlightTable.clock(flight.landing().minutes());
+        return flight.lands() ? "At landing, " + FlightTable.clock(flight.landing().minutes()) : flight.trouble().isEmpty() ? "Engine stops, " + FlightTable.clock(flight
+                .reached().endurance()) : "Not flown to its end";
     }
 
     String usable() {
@@ -63,6 +64,7 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
     /** What goes wrong before it lands, what stopped the sum, what goes overboard. */
     List<String> wrong() {
         List<String> all = new ArrayList<>();
+        flight.belowPlacard().ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words() + ", before it lands: what it keeps back is not to be planned on."));
         flight.firstTrouble().ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before it lands."));
         if (!flight.trouble().isEmpty()) {
             all.add("Not shown: " + flight.trouble());
@@ -97,6 +99,9 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
     String why(Assessment a) {
         double total = flight.samples().get(0).condition().contents().values().stream().mapToDouble(v -> v).sum();
         double held = a.project().system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
+        if (flight.events().stream().anyMatch(e -> e.kind() == FlightEvent.Kind.FAILS) || !flight.samples().get(0).condition().faults().none()) {
+            return volume(flight.landing().usable()) + " above the placards can still be fed with what failed; what is in the other tanks is no reserve.";
+        }
         String spare = flight.events().stream().filter(e -> e.kind() == FlightEvent.Kind.LEAST).findFirst().map(e -> " The least to land with is reached at "
                 + FlightTable.clock(e.minutes()) + ".").orElse("");
         return volume(flight.landing().usable()) + " = " + volume(total) + " \u2212 " + volume(total - held - flight.landing().usable()) + " burnt \u2212 " + volume(held)
