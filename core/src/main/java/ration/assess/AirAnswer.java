@@ -53,15 +53,16 @@ public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through,
     }
 
     /**
-     * A blocked vent, half full, level, at take-off demand: the air over the fuel thins and the surface falls. How fast lies
-     * between air that keeps its warmth (n 1.0) and air that keeps its heat (n 1.4), and between the ground and the ceiling.
+     * A blocked vent at take-off demand: the air over the fuel thins and the surface falls. How fast lies between air that keeps its
+     * warmth (n 1.0) and air that keeps its heat (n 1.4), and between the ground and the ceiling.
      *
+     * @param look       the case in which it is soonest, of all attitudes and fillings: a full tank has least air
      * @param soonest    that flow is short: n 1.4 at sea level
      * @param latest     n 1.0 at the highest altitude flown
      * @param boilsFirst whether the fuel under the thinned air boils before flow is short, on the hot day at that altitude
      * @param suction    under ambient when flow is short, Pa: what the tank's shell must bear
      */
-    public record Blocked(Run soonest, Run latest, boolean boilsFirst, double suction) {
+    public record Blocked(CaseAnswer look, Run soonest, Run latest, boolean boilsFirst, double suction) {
 
         /** Whether the fuel ends before the air holds it back, however slowly it thins. */
         public boolean outlasts() {
@@ -115,7 +116,7 @@ public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through,
     }
 
     /** What happens once a plenum is shut, to all tanks that breathe through it; empty where they never feed by themselves. */
-    static Optional<Blocked> blocked(Project project, VentPlenum plenum, List<CaseAnswer> cases, List<TankAnswer> tanks) {
+    public static Optional<Blocked> blocked(Project project, VentPlenum plenum, List<CaseAnswer> cases, List<TankAnswer> tanks) {
         return blocked(project, cases, tanks.stream().filter(t -> VentPath.of(project.system(), t.tank()).through(plenum.id())).toList());
     }
 
@@ -126,38 +127,75 @@ public record AirAnswer(Tank tank, Optional<AirLine> line, List<Beyond> through,
             return Optional.empty();
         }
         PortRef in = new PortRef(inlet.get().id(), Item.IN);
-        return cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled()
-                && c.filling().is(Contents.HALF) && c.condition().attitude().name().equals("Level")
+        // the least air first; a case that still feeds when the soonest so far is short cannot be sooner
+        List<ShutIn> all = cases.stream().filter(c -> c.judged() && c.demand().usable() && !c.condition().engine().fouled() && c.filling().dry().isEmpty()
                 && !c.demand().path().isEmpty() && group.stream().anyMatch(t -> c.demand().path().get(0).item().equals(t.tank().id()))
-                && given(c, group) > 0.9 * c.need()).map(c -> blocked(project, c, group, c.demand().pressure(in).orElse(0)
-                - inlet.get().minimumPressure().si())).reduce((a, b) -> b.soonest().seconds() < a.soonest().seconds() ? b : a);
+                && given(c, group) > 0.9 * c.need()).map(c -> ShutIn.of(project, c, group, c.demand().pressure(in).orElse(0) - inlet.get().minimumPressure().si()))
+                .sorted(java.util.Comparator.comparingDouble(ShutIn::air)).toList();
+        ShutIn soonest = null;
+        Run least = null;
+        for (ShutIn s : all) {
+            if (least != null && !least.outlasts() && s.usable() > least.volume() && s.spare(least.volume()) > 0) {
+                continue;
+            }
+            Run run = s.soonest(project);
+            if (least == null || least.outlasts() && !run.outlasts() || least.outlasts() == run.outlasts() && run.volume() < least.volume()) {
+                soonest = s;
+                least = run;
+            }
+        }
+        return soonest == null ? Optional.empty() : Optional.of(soonest.blocked(project, least));
     }
 
     private static double given(CaseAnswer c, List<TankAnswer> group) {
         return group.stream().mapToDouble(t -> Math.max(0, c.demand().outflow(t.tank()))).sum();
     }
 
-    /** @param least pressure at the inlet over what it needs, Pa */
-    private static Blocked blocked(Project project, CaseAnswer c, List<TankAnswer> group, double least) {
-        TankAnswer feeding = group.stream().filter(t -> c.demand().path().get(0).item().equals(t.tank().id())).findFirst().orElseThrow();
-        double share = Math.max(0, c.demand().outflow(feeding.tank())) / given(c, group);
-        // the open vent's own drop is gone with it: it is part of what the trapped air may lose
-        double open = VentPath.of(project.system(), feeding.tank()).lines().stream().mapToDouble(v -> AirLine.of(v).drop(c.need())).sum();
-        double start = c.condition().contents().getOrDefault(feeding.tank().id(), 0.0);
-        double usable = share > 0 ? Math.max(0, start - feeding.unusable()) / share : 0;
-        Point3 up = c.condition().attitude().gravity().up();
-        double weight = c.demand().weight();
-        double stands = feeding.body().level(up, start);
-        double air = group.stream().mapToDouble(t -> t.body().capacity() - c.condition().contents().getOrDefault(t.tank().id(), 0.0)).sum();
-        double ceiling = project.heat().si(HeatFigure.CEILING);
-        // what the falling surface has lost, against what there was to lose
-        UnivariateFunction fallen = v -> least + open - weight * (stands - feeding.body().level(up, Math.max(0, start - share * v)));
-        Run soonest = run(project, fallen, usable, v -> thinned(Heat.ambient(0), air, v, ADIABATIC));
-        Run latest = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ISOTHERMAL));
-        double boils = project.heat().vapor().pascal(project.heat().si(HeatFigure.TANK_FUEL));
-        Run high = run(project, fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ADIABATIC));
-        double left = Heat.ambient(ceiling) - thinned(Heat.ambient(ceiling), air, high.volume(), ADIABATIC);
-        return new Blocked(soonest, latest, left < boils, thinned(Heat.ambient(0), air, soonest.volume(), ADIABATIC));
+    /**
+     * A case whose air is shut in.
+     *
+     * @param feeding the tank the way to the engine begins at
+     * @param share   of what is taken that comes out of it
+     * @param least   pressure at the inlet over what it needs, Pa
+     * @param start   in the tank, m3
+     * @param air     over the fuel of all that are shut in together, m3
+     * @param usable  above what stays, m3 taken
+     */
+    private record ShutIn(CaseAnswer look, TankAnswer feeding, double share, double least, double start, double air, double usable) {
+
+        static ShutIn of(Project project, CaseAnswer c, List<TankAnswer> group, double spare) {
+            TankAnswer feeding = group.stream().filter(t -> c.demand().path().get(0).item().equals(t.tank().id())).findFirst().orElseThrow();
+            double share = Math.max(0, c.demand().outflow(feeding.tank())) / given(c, group);
+            // the open vent's own drop is gone with it: it is part of what the trapped air may lose
+            double open = VentPath.of(project.system(), feeding.tank()).lines().stream().mapToDouble(v -> AirLine.of(v).drop(c.need())).sum();
+            double start = c.condition().contents().getOrDefault(feeding.tank().id(), 0.0);
+            double air = group.stream().mapToDouble(t -> t.body().capacity() - c.condition().contents().getOrDefault(t.tank().id(), 0.0)).sum();
+            return new ShutIn(c, feeding, share, spare + open, start, air, share > 0 ? Math.max(0, start - feeding.unusable()) / share : 0);
+        }
+
+        /** What the falling surface has left of the pressure there was, once so much is taken, Pa. */
+        private double fallen(double v) {
+            Point3 up = look.condition().attitude().gravity().up();
+            return least - look.demand().weight() * (feeding.body().level(up, start) - feeding.body().level(up, Math.max(0, start - share * v)));
+        }
+
+        /** What is left over at the inlet on the ground once so much is taken, Pa; falls as more is. */
+        double spare(double v) {
+            return fallen(v) - thinned(Heat.ambient(0), air, v, ADIABATIC);
+        }
+
+        Run soonest(Project project) {
+            return run(project, this::fallen, usable, v -> thinned(Heat.ambient(0), air, v, ADIABATIC));
+        }
+
+        Blocked blocked(Project project, Run soonest) {
+            double ceiling = project.heat().si(HeatFigure.CEILING);
+            Run latest = run(project, this::fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ISOTHERMAL));
+            double boils = project.heat().vapor().pascal(project.heat().si(HeatFigure.TANK_FUEL));
+            Run high = run(project, this::fallen, usable, v -> thinned(Heat.ambient(ceiling), air, v, ADIABATIC));
+            double left = Heat.ambient(ceiling) - thinned(Heat.ambient(ceiling), air, high.volume(), ADIABATIC);
+            return new Blocked(look, soonest, latest, left < boils, thinned(Heat.ambient(0), air, soonest.volume(), ADIABATIC));
+        }
     }
 
     private static final double ISOTHERMAL = 1.0;

@@ -154,9 +154,11 @@ final class AirChecks {
         }
         blocked.ifPresent(b -> findings.add(finding(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, b.outlasts()
                 ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
-                ? "Half full and level, its fuel ends before the trapped air holds it back." : "Half full and level at take-off"
-                + " demand, flow is short after " + minutes(b.soonest()) + " on the ground to " + minutes(b.latest()) + " at "
+                ? "In every attitude, full or not, its fuel ends before the trapped air holds it back." : "At take-off"
+                + " demand flow is short " + (b.soonest().seconds() < 1 ? "at once on the ground, there is hardly any air to thin, after " : "after " + minutes(b
+                .soonest()) + " on the ground to ") + minutes(b.latest()) + " at "
                 + ceiling() + ", " + u.fineVolume(b.soonest().volume()) + " to " + u.fineVolume(b.latest().volume()) + " fed. "
+                + b.look().label(system, u) + ", the soonest of all attitudes and fillings. "
                 + (b.boilsFirst() ? "On the hot day up there the fuel boils first. " : "It does not boil before that. ")
                 + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE) + " of suction: no limit of it is known here.",
                 "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source", "A second way for air: a vented cap, or a second"
@@ -169,7 +171,7 @@ final class AirChecks {
 
     private static String minutes(AirAnswer.Run run) {
         return run.outlasts() ? "more than " + UnitSystem.figure(run.seconds() / 60, 1) + " min, when the fuel ends"
-                : UnitSystem.figure(run.seconds() / 60, 1) + " min";
+                : UnitSystem.figure(run.seconds() / 60, run.seconds() < 60 ? 2 : 1) + " min";
     }
 
     private void points() {

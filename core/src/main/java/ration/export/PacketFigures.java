@@ -99,7 +99,7 @@ final class PacketFigures {
         pages.table(List.of(new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()), new Column<>("Bore, length", 0.24, x -> x.line().isEmpty() ? "not said" : x.tank().fitout()
                 .vent().map(v -> v.bore().quantity().shown() + ", " + units.text(v.length().si(), Dimension.LENGTH)).orElse("")), new Column<>("Costs feeding", 0.18, x -> x
                         .line().isEmpty() ? "not shown" : units.small(x.drop(x.feeding()))), new Column<>("Costs on the way down", 0.18, x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x
-                                .descending()))), new Column<>("Blocked, half full", 0.2, x -> x.blocked().map(b -> b.outlasts() ? "outlasts the tank" : "short after "
+                                .descending()))), new Column<>("Blocked, soonest", 0.2, x -> x.blocked().map(b -> b.outlasts() ? "outlasts the tank" : "short after "
                                         + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min").orElse("not computed"))), assessment.air());
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
         pages.section("Drains in the order of the walk round", "parked");
