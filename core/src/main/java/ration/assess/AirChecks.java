@@ -31,6 +31,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.topology.Topology;
 
 /** Vents, traps, drains, the strainer's place. */
 final class AirChecks {
@@ -108,20 +109,31 @@ final class AirChecks {
             return;
         }
         double drop = Math.max(a.inFlight(), 1e-6);
-        Optional<LineSize> rule = system.runAt(new PortRef(a.tank().id(), a.tank().outlets().isEmpty() ? "" : a.tank().outlets()
-                .get(0).name())).flatMap(r -> LineSize.usual().stream().filter(s -> s.kind() == LineSize.Kind.TUBE && s.dash()
-                == r.size().dash() - 1).findFirst());
+        Optional<Run> line = ruled(a.tank());
+        Optional<LineSize> rule = line.flatMap(r -> LineSize.usual().stream().filter(s -> s.kind() == LineSize.Kind.TUBE && s.dash() == r.size().dash() - 1).findFirst());
         double thumb = rule.map(s -> a.line().get().bore() / s.bore() + 0.002).orElse(Finding.MET);
-        double ratio = Math.min(MOST_DROP / drop, thumb);
+        boolean sized = project.brief().practice().asks().ventSize();
+        double ratio = sized ? Math.min(MOST_DROP / drop, thumb) : MOST_DROP / drop;
         Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
+        String only = thumb >= 1 || MOST_DROP / drop < 1 ? "" : sized ? " That is by rule only: what it costs would do, and Practice on the Brief can leave the rule out."
+                : " The rule is left out by Practice.";
         findings.add(finding(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
                 + u.small(a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? u.small(a.drop(a.returning())) + " while fuel comes"
                 + " back, " : "") + u.small(a.drop(a.descending()))
                 + " descending, " + u.small(drop) + " both together, against " + u.small(MOST_DROP) + "; filling "
                 + u.small(a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
-                + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under the outlet line, "
-                + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + ".", PRACTICE + "; both schools shown, the"
+                + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under " + line.get().name() + ", "
+                + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + "." + only, PRACTICE + "; both schools shown, the"
                 + " worse governs", "A wider or shorter vent, without a ball.").because(() -> WhyAir.inFlight(project, a).orElseThrow()));
+    }
+
+    /** The line a vent is sized by: into the first pump the tank feeds, else from its outlet. */
+    private Optional<Run> ruled(Tank tank) {
+        Topology topology = Topology.of(system);
+        Optional<Run> outlet = tank.outlets().stream().findFirst().flatMap(o -> system.runAt(new PortRef(tank.id(), o.name())));
+        Optional<Run> pump = topology.feedPumps().stream().filter(p -> topology.upstream(p.id(), i -> i.only(Tank.class).isPresent()).contains(tank.id())).flatMap(p -> system
+                .runAt(new PortRef(p.id(), Item.IN)).stream()).findFirst();
+        return pump.or(() -> outlet);
     }
 
     /** What its air passes after its own vent. */
@@ -178,24 +190,36 @@ final class AirChecks {
         LowPoints all = LowPoints.of(system, parked);
         List<LowPoints.Found> wet = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.UNDRAINED).toList();
         for (LowPoints.Found f : wet) {
+            boolean suction = onSuction(f.item());
             add(Check.AIR_LOW, f.item(), "Low point without a drain, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
-                    + " lies lower than what it joins with the aircraft parked: water stays there.", "14 CFR 23.999(a)" + PART,
-                    "A drain there, or a line that falls to the strainer.");
+                    + " lies lower than what it joins with the aircraft parked: water stays there.", "14 CFR 23.999(a)" + PART, suction
+                            ? "A capped port there, opened to sample: a sprung drain on suction lets air in." : "A drain there, or a line that falls to the strainer.");
         }
         if (wet.isEmpty() && !system.runs().isEmpty()) {
             add(Check.AIR_LOW, "", "Low points drained", "", Verdict.HOLDS, Finding.MET, u -> "Parked, every low point of the wet lines has a"
                     + " drain: " + SamplingCard.of(system).size() + " to sample.", "14 CFR 23.999(a)" + PART, "");
         }
+        Map<String, List<LowPoints.Found>> traps = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.VENT_TRAP).collect(Collectors.groupingBy(
+                LowPoints.Found::item, java.util.LinkedHashMap::new, Collectors.toList()));
+        // the turns of one coil are one matter
+        traps.forEach((item, spots) -> add(Check.AIR_TRAP, item, "Vent trap, " + name(spots.get(0)), item, Verdict.SHORT, Finding.MISSED, u -> at(u, spots.get(0))
+                + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots") + " in the vent: liquid that gets in stays there and closes it.",
+                "14 CFR 23.975(a)(5)" + PART, spots.size() == 1 ? "Let the vent rise all the way, or fall all the way to its tip."
+                        : "A coil with its axis upright drains by itself; with a level axis each turn holds a puddle."));
         for (LowPoints.Found f : all.points()) {
-            if (f.kind() == LowPoints.Kind.VENT_TRAP) {
-                add(Check.AIR_TRAP, f.item(), "Vent trap, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
-                        + " is a low spot in the vent: liquid sits there and closes it.", "14 CFR 23.975(a)(5)" + PART,
-                        "Let the vent rise all the way, or fall all the way to its tip.");
-            } else if (f.kind() == LowPoints.Kind.HIGH) {
+            if (f.kind() == LowPoints.Kind.HIGH) {
                 add(Check.AIR_HIGH, f.item(), "High point, " + name(f), f.item(), Verdict.THIN, ADVICE, u -> at(u, f) + " stands higher"
                         + " than what it joins: vapor gathers there.", PRACTICE, "Let the line rise or fall all the way.");
             }
         }
+    }
+
+    /** Whether a pump draws through a part that stands under the air outside in some case. */
+    private boolean onSuction(String item) {
+        boolean drawn = Topology.of(system).downstream(item).stream().map(system::item).flatMap(Optional::stream).anyMatch(i -> i.only(ration.model.Pump.class).isPresent());
+        List<PortRef> ends = system.item(item).flatMap(i -> i.only(Run.class)).map(r -> List.of(r.from(), r.to())).orElse(List.of(new PortRef(item, Item.IN), new PortRef(item,
+                Item.OUT)));
+        return drawn && cases.stream().filter(c -> c.judged() && c.demand().usable()).anyMatch(c -> ends.stream().anyMatch(p -> c.demand().pressure(p).orElse(0) < 0));
     }
 
     private String name(LowPoints.Found f) {

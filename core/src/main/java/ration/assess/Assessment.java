@@ -113,6 +113,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 new Checks.Group(Check.PROOF_CHECKED, () -> ProofChecks.of(programme.join())),
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
                 new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
+                new Checks.Group(Check.PATHS_CHECKED, () -> PathChecks.of(project.system())),
                 new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project)),

@@ -117,14 +117,23 @@ final class FlowChecks {
                 .orElse("");
     }
 
+    /** What costs the most in the case that governs, and what the next size there gives: solved over the cases, not promised. */
     private String remedy(CaseAnswer c) {
         Optional<Item> item = system.item(largestLoss(c));
         if (item.isEmpty()) {
             return "Bring fuel to the engine in this case, or placard against it.";
         }
-        String larger = item.get().only(Run.class).flatMap(r -> r.size().nextUp()).map(LineSize::shortName).orElse("one that costs less, or a larger line"
-                + " elsewhere");
-        return item.get().name() + " costs the most here. Try " + larger + ".";
+        Optional<Run> run = item.get().only(Run.class).filter(r -> r.size().nextUp().isPresent());
+        if (run.isEmpty()) {
+            return item.get().name() + " costs the most here. Try one that costs less, or a larger line elsewhere: Flow ranks what buys margin.";
+        }
+        LineSize up = run.get().size().nextUp().orElseThrow();
+        FlowBasis larger = basis.with(system.replace(run.get().resized(up)));
+        List<CaseAnswer> same = cases.stream().filter(x -> x.judged() && x.condition().positions().equals(c.condition().positions())).map(x -> new CaseAnswer(larger, project
+                .brief(), x.setting())).toList();
+        Optional<CaseAnswer> least = same.stream().allMatch(CaseAnswer::answered) ? same.stream().min(Ties.least(CaseAnswer::ratio)) : Optional.empty();
+        return item.get().name() + " costs the most here. " + least.map(l -> "With " + up.shortName() + " it is " + String.format(Locale.ROOT, "%.2f\u00d7", l.margin()) + (l.ratio() >= 1
+                ? "." : ", which is still short: a step of several. Flow ranks what buys margin.")).orElse("Try " + up.shortName() + ".");
     }
 
     /** 23.957(a): interconnected tanks must not overflow each other. */

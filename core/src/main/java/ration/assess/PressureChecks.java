@@ -1,9 +1,9 @@
 package ration.assess;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -13,6 +13,7 @@ import ration.check.Measure;
 import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Power;
+import ration.flow.DeadHead;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.FlowQuestion;
@@ -23,6 +24,7 @@ import ration.model.Measured;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Regulator;
+import ration.model.Run;
 import ration.plumbing.LineRules;
 import ration.project.Brief;
 import ration.project.Project;
@@ -118,25 +120,26 @@ final class PressureChecks {
                 Dimension.PRESSURE)));
     }
 
-    /** What a line stands when every pump pushes against a shut end, against the lowest rating among the lines. */
+    /** What each line stands when every pump pushes against a shut end, against its own rating. */
     private void deadHead() {
-        List<Pump> pumps = basis.topology().feedPumps();
-        if (pumps.isEmpty()) {
+        List<Run> rated = basis.system().runs().stream().filter(r -> LineRules.rating(r).isPresent()).toList();
+        if (basis.topology().feedPumps().isEmpty() || rated.isEmpty()) {
             return;
         }
-        double sum = pumps.stream().mapToDouble(p -> Math.min(p.curve().isEmpty() ? 0 : p.curve().get(0).pressure().si(),
-                p.build().relief().map(r -> r.si()).orElse(Double.MAX_VALUE))).sum();
-        basis.system().runs().stream().filter(r -> LineRules.rating(r).isPresent())
-                .min(Comparator.comparingDouble(r -> LineRules.rating(r).getAsDouble())).ifPresent(run -> {
-                    double limit = LineRules.rating(run).getAsDouble();
-                    Verdict verdict = Verdict.atLeast(limit, sum);
-                    findings.add(new Finding(Check.BUILD_DEAD_HEAD, "", "Dead-head pressure", run.id(), verdict,
-                            Math.min(Finding.MET, limit / sum), u -> u.text(sum, Dimension.PRESSURE)
-                            + " if every pump pushes against a shut end; the weakest line is " + run.name() + ", "
-                            + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
-                            + u.text(limit, Dimension.PRESSURE) + ".", LineRules.RATING_SOURCE,
-                            verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
-                });
+        Map<String, Double> stands = DeadHead.of(basis, allOn(Power.TAKE_OFF));
+        Optional<Run> unknown = rated.stream().filter(r -> Double.isNaN(stands.get(r.id()))).findFirst();
+        Run run = rated.stream().filter(r -> !Double.isNaN(stands.get(r.id()))).min(Ties.least(r -> LineRules.rating(r).getAsDouble() / Math.max(1, stands.get(r.id()))))
+                .orElse(rated.get(0));
+        double limit = LineRules.rating(run).getAsDouble();
+        double most = stands.get(run.id());
+        Verdict found = Double.isNaN(most) ? Verdict.NOT_SHOWN : Verdict.atLeast(limit, Math.max(1, most));
+        Verdict verdict = unknown.isPresent() ? found.worse(Verdict.NOT_SHOWN) : found;
+        findings.add(new Finding(Check.BUILD_DEAD_HEAD, "", "Dead-head pressure", run.id(), verdict, Double.isNaN(most) ? Finding.MISSED : Math.min(Finding.MET, limit
+                / Math.max(1, most)), u -> unknown.map(r -> "It has no answer in " + r.name() + ". ").orElse("") + (Double.isNaN(most) ? "" : u.text(most,
+                        Dimension.PRESSURE) + " in " + run.name() + " if every pump pushes against a shut end and nothing goes back; it is "
+                        + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", " + u.text(limit, Dimension.PRESSURE)
+                        + ". Each line is asked for what it stands itself: side by side the strongest pump, in series the sum."), LineRules.RATING_SOURCE,
+                verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
     }
 
     private static String why(FlowAnswer a) {

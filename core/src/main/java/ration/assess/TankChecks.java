@@ -15,6 +15,9 @@ import ration.geometry.Point3;
 import ration.model.FingerScreen;
 import ration.model.Header;
 import ration.model.Outlet;
+import ration.model.PortRef;
+import ration.model.Pump;
+import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -147,6 +150,10 @@ final class TankChecks {
             boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH).orElse(false);
             boolean wide = finger.map(f -> f.diameter().si() >= o.bore().si()).orElse(false);
             double clear = finger.map(FingerScreen::clearArea).orElse(0.0);
+            if (finger.isPresent() && finger.get().perInch() > MOST_MESH && sock(t.tank(), o)) {
+                sock(t, o, finger.get(), need);
+                continue;
+            }
             Verdict verdict = finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need)
                     : Verdict.SHORT;
             String which = t.tank().outlets().size() > 1 ? " " + o.name() : "";
@@ -159,6 +166,31 @@ final class TankChecks {
                     verdict == Verdict.HOLDS ? "" : finger.isEmpty() ? "Give its figures on the tank's card." : "A longer or"
                     + " wider finger of 8 to 16 mesh."));
         }
+    }
+
+    /** Whether an outlet is the sock of a pump in the tank: 8 to 16 mesh is a line's finger strainer, not a sock. */
+    private boolean sock(Tank tank, Outlet o) {
+        return project.system().runAt(new PortRef(tank.id(), o.name())).flatMap(r -> project.system().item(r.to().item())).flatMap(i -> i.only(Pump.class)).filter(p -> {
+            Point3 at = p.place().point();
+            return tank.solid().floorAt(at.x(), at.y()).stream().anyMatch(z -> at.z() >= z - SUNK) && at.z() <= tank.solid().highest(new Point3(0, 0, 1));
+        }).isPresent();
+    }
+
+    /** A pump under its tank's floor by so much still stands in its well, m. */
+    private static final double SUNK = Unit.INCH.toSi(1);
+    /** Openings of a sock, m: 70 to 100 micron are usual; common practice, no source. */
+    private static final double FINEST = 60e-6;
+    private static final double COARSEST = 150e-6;
+
+    /** A sock goes by what it lets through and by its loss, which every flow case counts. */
+    private void sock(TankAnswer t, Outlet o, FingerScreen f, double need) {
+        double opening = Unit.INCH.toSi(1) / f.perInch() - f.wire().si();
+        boolean usual = opening >= FINEST && opening <= COARSEST;
+        double clear = f.clearArea();
+        Verdict verdict = !usual ? Verdict.THIN : Verdict.HOLDS;
+        findings.add(new Finding(Check.TANK_SCREEN, t.tank().id() + "." + o.name(), "Sock of the pump, " + t.tank().name(), t.tank().id(), verdict, usual ? Finding.MET : 1.02, u ->
+                UnitSystem.figure(opening * 1e6, 0) + " micron, 70 to 100 are usual before a pump in a tank; clear area " + area(u, clear) + ", " + UnitSystem.figure(5 * clear / need, 1)
+                + " times the outlet. What it costs is in every flow case.", PRACTICE, usual ? "" : "A sock of 70 to 100 micron, or the figure of the pump's maker."));
     }
 
     /** What of an outlet was measured: its height decides what stays. */

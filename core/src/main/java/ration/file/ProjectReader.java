@@ -125,7 +125,8 @@ final class ProjectReader {
         try {
             p = new Practice(in.measured("fouledFactor", Unit.ONE), in.measured("takeOffRun", Unit.ONE), in.measured("pushOver",
                     Unit.ONE), in.measured("gust", Unit.ONE), in.measured("coldFuel", Unit.CELSIUS), new Practice.Asks(in.flag(
-                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold"), !in.has("smearPasses") || in.flag("smearPasses")));
+                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold"), !in.has("smearPasses") || in.flag("smearPasses"),
+                    !in.has("ventSizeAsked") || in.flag("ventSizeAsked")));
         } catch (IllegalArgumentException e) {
             in.problem("", e.getMessage());
         }

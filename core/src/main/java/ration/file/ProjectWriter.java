@@ -109,6 +109,9 @@ final class ProjectWriter {
             p.put("takeOffRunMustHold", practice.asks().takeOff());
             p.put("pushOverMustHold", practice.asks().light());
             p.put("gustMustHold", practice.asks().gust());
+            if (!practice.asks().ventSize()) {
+                p.put("ventSizeAsked", false);
+            }
             if (!practice.asks().smear()) {
                 p.put("smearPasses", false);
             }

@@ -18,8 +18,14 @@ import ration.quantity.Unit;
  */
 public record Practice(Measured fouled, Measured takeOff, Measured light, Measured gust, Measured coldFuel, Asks asks) {
 
-    /** Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes, with a day to look again. */
-    public record Asks(boolean takeOff, boolean light, boolean gust, boolean smear) {
+    /** Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes, with a day to look again, and whether a
+     * vent's size counts beside what it costs. */
+    public record Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize) {
+
+        /** A vent's size is asked by rule of thumb beside its drop. */
+        public Asks(boolean takeOff, boolean light, boolean gust, boolean smear) {
+            this(takeOff, light, gust, smear, true);
+        }
 
         /** A smear passes until it is looked at again. */
         public Asks(boolean takeOff, boolean light, boolean gust) {
@@ -27,7 +33,11 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
         }
 
         public Asks withSmear(boolean passes) {
-            return new Asks(takeOff, light, gust, passes);
+            return new Asks(takeOff, light, gust, passes, ventSize);
+        }
+
+        public Asks withVentSize(boolean asked) {
+            return new Asks(takeOff, light, gust, smear, asked);
         }
     }
 

@@ -6,16 +6,20 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 import ration.check.Finding.Wording;
 import ration.check.Measure;
 import ration.check.Verdict;
+import ration.condition.Attitude;
+import ration.condition.Condition;
 import ration.evidence.Form;
 import ration.evidence.Grade;
 import ration.evidence.HangarTest;
 import ration.evidence.Readout;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
+import ration.flow.DeadHead;
 import ration.flow.FlowBasis;
 import ration.model.EngineInlet;
 import ration.model.FuelSystem;
@@ -23,6 +27,7 @@ import ration.model.Item;
 import ration.model.Measured;
 import ration.model.PortRef;
 import ration.model.Pump;
+import ration.model.Run;
 import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Project;
@@ -53,6 +58,7 @@ final class Outcomes {
     private final Unsaid unsaid;
     private final Optional<FlowBasis> basis;
     private final Map<String, TankFigures> tanks;
+    private Map<String, Double> byLine;
 
     Outcomes(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks) {
         this.system = project.system();
@@ -76,8 +82,8 @@ final class Outcomes {
             case FIRST_RUN -> looked(sheet, "minutes", Unit.MINUTE.toSi(1), Unit.MINUTE, "every joint dry");
             case VENTS -> looked(sheet, "", 0, Unit.ONE, "every vent free");
             case DRAINS -> drains(sheet);
-            case TANK_PRESSURE -> underPressure(sheet, METAL, BLADDER);
-            case LINE_PRESSURE -> underPressure(sheet, PROOF * working(), PROOF * working());
+            case TANK_PRESSURE -> underPressure(sheet, METAL, BLADDER, "");
+            case LINE_PRESSURE -> underPressure(sheet, PROOF * working(), PROOF * working(), gentler());
             case SELECTOR_OFF -> drops(sheet, 10);
             case CHECK_HOLDS -> drops(sheet, 1);
             case LEVEL_SENDER -> levelSender(w, sheet);
@@ -231,13 +237,47 @@ final class Outcomes {
         return p.build().relief().map(r -> Math.min(r.si(), curve)).orElse(curve);
     }
 
-    /** The most a line sees: what the strongest pump makes against nothing, or the highest fuel over the lowest point. */
-    private double working() {
-        double pumps = Topology.of(system).feedPumps().stream().mapToDouble(Outcomes::deadHead).filter(p -> !Double.isNaN(p)).max().orElse(0);
+    /** The most a line sees by the highest fuel over the lowest point, Pa. */
+    private double standing() {
         double top = system.tanks().stream().filter(t -> t.fitout().filler().isPresent()).mapToDouble(t -> t.fitout().filler().get().waterLine().si()).max().orElseGet(() -> system
                 .tanks().stream().flatMap(t -> t.outlets().stream()).mapToDouble(o -> o.place().waterLine().si()).max().orElse(0));
         double low = system.inlet().map(i -> i.place().waterLine().si()).orElse(0.0);
-        return pumps + Math.max(0, top - low) * brief.fuel().density(brief.fuelKelvin()) * GRAVITY;
+        return Math.max(0, top - low) * brief.fuel().density(brief.fuelKelvin()) * GRAVITY;
+    }
+
+    /** The most any line sees: what the pumps make against shut ends as the network has it, or the highest fuel over the lowest point. */
+    private double working() {
+        return Math.max(standing(), byLine().values().stream().mapToDouble(p -> p).max().orElse(0));
+    }
+
+    /** What each line sees with every pump against a shut end, Pa by its id; nothing where it has no answer. */
+    private Map<String, Double> byLine() {
+        if (byLine == null) {
+            byLine = deadHeads();
+        }
+        return byLine;
+    }
+
+    private Map<String, Double> deadHeads() {
+        if (basis.isEmpty() || Topology.of(system).feedPumps().isEmpty()) {
+            return Map.of();
+        }
+        Map<String, Double> full = new java.util.HashMap<>();
+        basis.get().bodies().forEach((id, b) -> full.put(id, b.capacity()));
+        Map<String, Double> all = DeadHead.of(basis.get(), Topology.positions(system).stream().map(p -> new Condition(Attitude.ofDegrees("Level", 0, 0), full, p, Set.of(), Set.of(), brief
+                .fuelKelvin())).toList());
+        return all.values().stream().anyMatch(p -> p.isNaN()) ? Map.of("", Topology.of(system).feedPumps().stream().mapToDouble(Outcomes::deadHead).filter(p -> !Double.isNaN(p)).sum())
+                : all;
+    }
+
+    /** Which lines stand far under the rest, and so are put under less. */
+    private String gentler() {
+        Map<String, Double> by = byLine();
+        double most = by.values().stream().mapToDouble(p -> p).max().orElse(0);
+        List<String> low = system.runs().stream().filter(r -> by.containsKey(r.id()) && by.get(r.id()) < most / 2).map(Run::name).toList();
+        double there = system.runs().stream().filter(r -> low.contains(r.name())).mapToDouble(r -> by.get(r.id())).max().orElse(0);
+        return low.isEmpty() ? "" : " Part the lines for it: " + String.join(", ", low) + " see " + UnitSystem.US.text(Math.max(there, standing()), Dimension.PRESSURE)
+                + " at most and are put under " + UnitSystem.US.text(PROOF * Math.max(there, standing()), Dimension.PRESSURE) + ".";
     }
 
     /** Pieces looked at: the worst counts, and one not looked at leaves it open. */
@@ -280,12 +320,12 @@ final class Outcomes {
     }
 
     /** Gauge pressure at the end, brought to the temperature of the start, against the start. */
-    private Outcome underPressure(Work.Sheet sheet, double need, double least) {
+    private Outcome underPressure(Work.Sheet sheet, double need, double least, String how) {
         OptionalDouble start = sheet.figure("pressure");
         OptionalDouble end = sheet.figure("end");
         Wording needs = u -> u.text(need, Dimension.PRESSURE);
         if (start.isEmpty() || end.isEmpty() || sheet.figure("minutes").isEmpty()) {
-            return Outcome.open(needs, NOTHING, u -> "not run", u -> needs.in(u) + " held, no bubbles.");
+            return Outcome.open(needs, NOTHING, u -> "not run", u -> needs.in(u) + " held, no bubbles." + how);
         }
         boolean both = sheet.figure("warm").isPresent() && sheet.figure("cool").isPresent();
         double warm = both ? sheet.figure("warm").getAsDouble() : 1;

@@ -290,12 +290,12 @@ public final class BriefPage extends ScrollPane implements Arriving {
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(5);
-        asked(grid, 0, "take-off-run", "Take-off run, g forward at the parked angle", Practice::takeOff, Practice::withTakeOff,
-                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear()));
+        asked(grid, 0, "take-off-run", "Take-off run, g along the runway at the parked angle", Practice::takeOff, Practice::withTakeOff,
+                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize()));
         asked(grid, 1, "push-over", "Push-over, load factor held at the climb\u2019s angle", Practice::light, Practice::withLight,
-                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear()));
+                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize()));
         asked(grid, 2, "gust", "Gust, load factor for a moment", Practice::gust, Practice::withGust, Practice.Asks::gust,
-                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear()));
+                (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize()));
         grid.addRow(3, Ui.label("Flow on fouled filters, times take-off consumption"), practice("fouled-factor",
                 "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled), Ui.label("must hold", "soft"));
         grid.addRow(4, Ui.label("Fuel on the coldest day"), practice("cold-fuel", "Fuel on the coldest day", Practice::coldFuel,
@@ -309,6 +309,15 @@ public final class BriefPage extends ScrollPane implements Arriving {
             smear.setText(BriefWords.smear(smear.isSelected()));
         });
         grid.addRow(5, Ui.label("A joint with a smear"), Ui.label(""), smear);
+        ToggleButton size = new ToggleButton();
+        size.setId("vent-size-asked");
+        size.setAccessibleText("A vent is asked for its size by rule of thumb beside what it costs");
+        size.setOnAction(e -> changePractice("Say whether a vent's size is asked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
+        updates.add(() -> {
+            size.setSelected(brief().practice().asks().ventSize());
+            size.setText(BriefWords.must(size.isSelected()));
+        });
+        grid.addRow(6, Ui.label("A vent one size under the line it feeds"), Ui.label(""), size);
         return tile("Also asked", grid, Ui.wrapped("Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
                 + " line empties: it is computed and"
                 + " only reported unless it must hold. Usual figures are common practice, no source.", "soft"));
