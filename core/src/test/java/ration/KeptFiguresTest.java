@@ -22,7 +22,6 @@ import ration.assess.TankAnswer;
 import ration.check.Finding;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.UnitSystem;
 
 /**
@@ -40,7 +39,7 @@ class KeptFiguresTest {
         Stream<Kept> demos = Stream.of(new Kept("corrie-b1", Systems.demo("corrie-b1")), new Kept("brindle-a2",
                 Systems.demo("brindle-a2")), new Kept("tansy-l3", Systems.demo("tansy-l3")));
         return Stream.concat(demos, Arrays.stream(Pattern.values()).map(p -> new Kept("pattern-" + p.name().toLowerCase(
-                java.util.Locale.ROOT), Unsaid.said(p.project()))));
+                java.util.Locale.ROOT), Systems.said(p.project()))));
     }
 
     record Kept(String name, Project project) {

@@ -23,7 +23,6 @@ import ration.model.Tank;
 import ration.model.TankShape;
 import ration.project.ItemEdits;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 
 /** Small systems for tests; inches. The carburettor stands at the datum. */
@@ -92,7 +91,7 @@ public final class Systems {
     }
 
     public static Project project(FuelSystem system) {
-        return Unsaid.said(Project.empty().withName("Test").with(system));
+        return Systems.said(Project.empty().withName("Test").with(system));
     }
 
     /** Level, every tank holding this many gallons. */
@@ -106,5 +105,20 @@ public final class Systems {
     public static ItemEdits.Offer offer(FuelSystem system, String id, String label) {
         return ItemEdits.of(system, id).stream().filter(o -> o.label().equals(label)).findFirst().orElseThrow(() -> new AssertionError(label
                 + " is not offered on " + id + ": " + ItemEdits.of(system, id).stream().map(ItemEdits.Offer::label).toList()));
+    }
+
+    /** Everything about a layout said and measured: limits confirmed, each estimate taken as from the bench. */
+    public static Project said(Project p) {
+        Project confirmed = ration.project.Unsaid.said(p, java.time.LocalDate.of(2026, 3, 9));
+        return confirmed.with(confirmed.system().withItems(confirmed.system().items().stream().map(Systems::measured).toList()));
+    }
+
+    private static ration.model.Item measured(ration.model.Item item) {
+        ration.model.Item out = item;
+        for (ration.model.Field f : ration.model.FieldSheet.of(item)) {
+            Measured m = f.get().apply(out);
+            out = ration.model.Method.of(m).guessed() ? f.with().apply(out, new Measured(m.quantity(), "bench")) : out;
+        }
+        return out;
     }
 }

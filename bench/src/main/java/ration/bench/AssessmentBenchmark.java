@@ -172,7 +172,7 @@ public class AssessmentBenchmark {
     /** 400 samples of every measured figure. */
     @Benchmark
     public Optional<Chance> howSure() {
-        return Chance.of(largestAssessment, 1, Chance.USUAL_SAMPLES, Task.QUIET);
+        return Chance.of(largestAssessment, 1, ration.assess.Draws.USUAL_SAMPLES, Task.QUIET);
     }
 
     @Benchmark

@@ -58,11 +58,12 @@ import ration.topology.Topology;
  * @param hotFuel   the same with the tank as warm as in the hot fuel case
  * @param air       vents of every tank
  * @param programme tests it gets, and what is on record of them
+ * @param sure      how well the flow margin is known; empty where nothing governs
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, Optional<FlowBasis> basis, List<CaseAnswer> cases,
         Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
-        List<AirAnswer> air, Programme programme, List<Finding> findings) {
+        List<AirAnswer> air, Programme programme, Optional<Sureness> sure, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
@@ -82,12 +83,32 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
      * same.
      */
     public static Assessment of(Project project, Optional<Assessment> before) {
+        return ahead(project, before).sured();
+    }
+
+    /** The same before it is known how sure its flow margin is: that is not shown yet. {@link #sured} finds it out. */
+    public static Assessment ahead(Project project, Optional<Assessment> before) {
         try {
-            return assessed(project, before);
+            Assessment found = assessed(project, before);
+            return found.governing.isEmpty() ? found : found.with(Sureness.PENDING);
         } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
             return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
         }
+    }
+
+    /** With how sure its flow margin is worked out; itself where it was, or where nothing governs. */
+    public Assessment sured() {
+        if (sure.filter(s -> s == Sureness.PENDING).isEmpty()) {
+            return this;
+        }
+        Assessment bare = bare();
+        return bare.with(Sureness.of(bare));
+    }
+
+    /** Whether another answers the same questions: only how sure they are may differ. */
+    public boolean answersAs(Assessment other) {
+        return project == other.project && cases == other.cases;
     }
 
     private static Assessment assessed(Project project, Optional<Assessment> before) {
@@ -122,8 +143,44 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
+        List<String> wrong = new Assessment(project, problems, Optional.of(basis), cases, governing, List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Optional.empty(),
+                List.of()).contradicted();
+        findings.replaceAll(f -> wrong.isEmpty() || !NeedsSaid.restsOnFlow(f) ? f : f.worse(Verdict.NOT_SHOWN, "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), findings);
+        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), Optional.empty(),
+                findings);
+    }
+
+    /** With how sure its flow margin is, and what that decides in the findings. */
+    private Assessment with(Sureness sureness) {
+        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, Optional.of(sureness), findings);
+    }
+
+    /** Without it. */
+    private Assessment bare() {
+        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, Optional.empty(), findings);
+    }
+
+    /** Runs said to be shorter than the way between their ends: what flows through them is not known. */
+    private List<String> contradicted() {
+        return problems.stream().filter(Problem::contradicts).map(Problem::item).filter(id -> cases.stream().anyMatch(c -> c.judged() && (c.capacity().carries(id) || c.demand()
+                .carries(id)))).map(id -> project.system().item(id).map(i -> i.name()).orElse(id)).toList();
+    }
+
+    /** Everything checked, worst first; how sure the flow margin is decides on it too. */
+    public List<Finding> findings() {
+        if (sure.isEmpty()) {
+            return findings;
+        }
+        Sureness s = sure.get();
+        List<Finding> all = new ArrayList<>(findings);
+        // a margin on estimates is not shown on any handle position; samples speak of the case that governs
+        Optional<Finding> governs = all.stream().filter(f -> f.check() == Check.FLOW_MARGIN).min(Ties.least(Finding::ratio));
+        all.replaceAll(f -> f.check() != Check.FLOW_MARGIN ? f : s.mostlyGuessed() ? f.worse(Verdict.NOT_SHOWN, s.reason()) : governs.filter(f::equals).isPresent()
+                ? f.worse(s.verdict(), s.reason()) : f);
+        all.add(s.finding());
+        all.sort(Checks.WORST_FIRST);
+        return List.copyOf(all);
     }
 
     /** Of a layout with something in it that must be mended first: only what needs no flow is looked at. */
@@ -134,7 +191,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, null)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project))));
         return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks, Optional.empty(), Optional.empty(), List.of(),
-                ProofChecks.programme(project, Optional.empty(), tanks, before), findings.stream().sorted(Checks.WORST_FIRST).toList());
+                ProofChecks.programme(project, Optional.empty(), tanks, before), Optional.empty(), findings.stream().sorted(Checks.WORST_FIRST).toList());
     }
 
     /**
@@ -162,7 +219,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
-        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE,
+        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Optional.empty(),
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 
@@ -312,20 +369,21 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         return cases.isEmpty();
     }
 
-    /** Of the governing case; no better than Not shown while a case that had to be answered was not. */
+    /** Of the governing case; no better than Not shown while a case that had to be answered was not, nor than how sure it is. */
     public Verdict flowVerdict() {
         Verdict found = governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
-        return cases.stream().anyMatch(CaseAnswer::open) ? found.worse(Verdict.NOT_SHOWN) : found;
+        Verdict sureOf = sure.map(Sureness::verdict).orElse(Verdict.HOLDS);
+        return (cases.stream().anyMatch(CaseAnswer::open) || !contradicted().isEmpty() ? found.worse(Verdict.NOT_SHOWN) : found).worse(sureOf);
     }
 
     /** Findings that are not yet good: Short and Not shown. */
     public long open() {
-        return findings.stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+        return findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
                 .count();
     }
 
     public List<Finding> findingsOn(String item) {
-        return findings.stream().filter(f -> f.item().equals(item)).toList();
+        return findings().stream().filter(f -> f.item().equals(item)).toList();
     }
 
     /** A condition to start looking from: level, full, first position, everything on. */

@@ -191,7 +191,7 @@ final class BuildChecks {
             return;
         }
         double have = run.build().supplied().get().si();
-        double way = run.length().get().si();
+        double way = length(run);
         boolean hose = LineRules.construction(run).hose();
         double least = hose ? way : CutLength.of(system, run).length();
         double most = hose ? way * (1 + LineRules.MOST_SLACK) : Double.MAX_VALUE;

@@ -123,6 +123,11 @@ public final class CaseAnswer {
         return condition;
     }
 
+    /** What was laid out. */
+    FuelSystem system() {
+        return basis.system();
+    }
+
     /** The condition with all that was known of it beforehand. */
     public Setting setting() {
         return setting;

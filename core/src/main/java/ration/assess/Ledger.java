@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.project.Unsaid;
@@ -59,7 +60,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     public static Ledger of(Assessment a, UnitSystem units) {
         String need = !Unsaid.of(a.project()).flowSaid() ? WHICH_ENGINE : needs(a.governing().map(CaseAnswer::factor).orElse(a.project().brief().delivery().factor()));
         Entry flow = a.governing().map(c -> new Entry("Flow margin", need, UnitSystem.figure(c.margin(), 2) + "\u00d7",
-                a.flowVerdict(), c.ratio(), c.label(a.project().system(), units)).because(() -> WhyFlow.margin(a.project(), c))).orElseGet(() ->
+                a.flowVerdict(), c.ratio(), c.label(a.project().system(), units) + sure(a)).because(() -> WhyFlow.margin(a.project(), c))).orElseGet(() ->
                 notShown("Flow margin", need, a.problems().isEmpty() ? "Not computed" : a.problems().get(0).message()));
         Map<String, Verdict> checks = new LinkedHashMap<>();
         a.findings().forEach(f -> checks.merge(f.countsAs(), f.verdict(), Verdict::worse));
@@ -76,6 +77,11 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 found(t) + ", " + t.tank().name()).because(() -> WhyTanks.unusable(t))).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
         return new Ledger(flow, unusable, vapor(a, units), openEntry);
+    }
+
+    /** What of it nobody measured, or how often it would be short, where that decides. */
+    private static String sure(Assessment a) {
+        return a.sure().filter(s -> s.verdict() != Verdict.HOLDS).map(s -> "; " + (s.mostlyGuessed() ? s.words() : "short in " + s.shorts() + " of " + s.samples() + " samples")).orElse("");
     }
 
     /** By what, and in which attitude where there is one. */
@@ -96,10 +102,12 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         }
         Optional<VaporAnswer> worse = a.hotFuel().filter(h -> a.vapor().filter(v -> v.verdict().worse(h.verdict()) == v.verdict())
                 .isEmpty()).or(a::vapor);
+        Verdict restart = a.findings().stream().filter(f -> f.check() == Check.VAPOR_RESTART).map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor()).map(v -> fahrenheit(v) + " " + VaporAnswer.signed(
                 v.degrees()) + "; ").orElse("");
         return worse.map(v -> new Entry("Vapor", !v.look().unsaid().demandSaid() ? WHICH_ENGINE : v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
-                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict(), v.ratio(), beside + v.label(a.project())).because(() -> WhyVapor.gap(a.project(), v))).orElseGet(
+                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict().worse(restart), v.ratio(), beside + v.label(a.project())
+                + (v.heatSaid() ? restart == Verdict.HOLDS ? "" : "; restart at risk after shutdown" : "; nothing is said to be hot")).because(() -> WhyVapor.gap(a.project(), v))).orElseGet(
                 () -> notShown("Vapor", "", "Nothing flows yet"));
     }
 

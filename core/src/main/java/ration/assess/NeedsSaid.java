@@ -21,6 +21,11 @@ final class NeedsSaid {
     private NeedsSaid() {
     }
 
+    /** Whether a check rests on what flows: what is wrong with a line is wrong with it. */
+    static boolean restsOnFlow(Finding f) {
+        return DEMAND.contains(f.check()) || LEAST.contains(f.check()) || MOST.contains(f.check());
+    }
+
     /** The finding, or the same one as Not shown with the reason where it would be better and rests on something nobody said. */
     static Finding said(Finding f, Unsaid unsaid) {
         List<String> on = new ArrayList<>();

@@ -90,6 +90,15 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         return heat.si(wanted);
     }
 
+    /** Whether anything is said to be hot: where the firewall stands, or which zone a part lies in. */
+    public boolean heatSaid() {
+        return heatSaid(look, heat);
+    }
+
+    private static boolean heatSaid(CaseAnswer look, Heat heat) {
+        return look.system().firewall().isPresent() || !heat.zones().isEmpty();
+    }
+
     /** Whether it is said which fuel is bought: motor gasoline differs by class, season and ethanol. */
     public boolean fuelSaid() {
         return heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID;
@@ -98,6 +107,9 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
     public Verdict verdict() {
         if (!fuelSaid()) {
             return Verdict.NOT_SHOWN;
+        }
+        if (!heatSaid(look, heat)) {
+            return degrees() < needed() ? Verdict.SHORT : Verdict.NOT_SHOWN;
         }
         Verdict found = degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
         return found.shownIf(look.unsaid().demandSaid());

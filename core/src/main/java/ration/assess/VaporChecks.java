@@ -24,6 +24,7 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.topology.Topology;
 import ration.vapor.Air;
+import ration.vapor.SoakPath;
 import ration.vapor.Trapped;
 
 /** Boiling, trapped volumes, and what practice says of suction, judged by what is computed. */
@@ -68,6 +69,7 @@ final class VaporChecks {
         checks.lift();
         checks.returns();
         vapor.ifPresent(checks::warming);
+        vapor.ifPresent(checks::restart);
         checks.inTank();
         return checks.findings;
     }
@@ -87,15 +89,17 @@ final class VaporChecks {
                 + VaporAnswer.signed(v.degrees()) + " before it boils against " + VaporAnswer.signed(v.needed()) + ". "
                 + v.label(project) + ", " + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 and AC 23-8, hot fuel at 110"
                 + " \u00b0F (from memory), as a guide; the degrees wanted are a practice choice", v.verdict() == Verdict.HOLDS ? ""
-                : v.fuelSaid() ? "Lower the pump, a larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what"
+                : !v.heatSaid() ? HOT : v.fuelSaid() ? "Lower the pump, a larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what"
                 + " helps." : CHOOSE).because(() -> WhyVapor.gap(project, v)));
     }
 
     private static final String CHOOSE = "Choose class, season and ethanol on the Vapor page, as you buy it.";
 
+    private static final String HOT = "Add the firewall (a button on the Vapor page, or the engine's card), or say on its card which part lies in the engine bay.";
+
     private static String unsaid(VaporAnswer v) {
-        return v.fuelSaid() ? "" : " Which motor gasoline is bought is not said: taken is the most volatile of any season, with"
-                + " ethanol.";
+        return (v.fuelSaid() ? "" : " Which motor gasoline is bought is not said: taken is the most volatile of any season, with"
+                + " ethanol.") + (v.heatSaid() ? "" : " Nothing is said to be hot: no firewall, no zone of a part, so no heat is counted and that is not shown.");
     }
 
     private void gap(VaporAnswer v) {
@@ -107,7 +111,7 @@ final class VaporChecks {
                 + v.look().label(system, u) + "." + unsaid(v), "14 CFR 23.961 asks for freedom from vapor lock and gives no number (from"
                 + " memory); the degrees wanted are a practice choice. Boiling pressure: API 2517 as in AP-42 (from memory),"
                 + " 0 to 10 % on the safe side of an equation of state from 20 to 60 \u00b0C", v.verdict() == Verdict.HOLDS ? ""
-                : !v.fuelSaid() ? CHOOSE : "Lower the pump, a"
+                : !v.heatSaid() ? HOT : !v.fuelSaid() ? CHOOSE : "Lower the pump, a"
                 + " larger or sleeved suction line, a less volatile fuel: the Vapor page ranks what helps.").with(Measure.atLeast(
                 v.degrees(), v.needed(), Dimension.TEMPERATURE)).because(() -> WhyVapor.gap(project, v)));
     }
@@ -217,6 +221,24 @@ final class VaporChecks {
                     + VaporAnswer.signed(then.degrees()) + " are left before it boils.", PRACTICE + "; energy balance of the tank",
                     then.verdict() == Verdict.HOLDS ? "" : "Return less, or cool the line that comes back."));
         }
+    }
+
+    /** What stands in the engine bay after shutdown on the hot day boils for a time: a restart is at risk then. */
+    private void restart(VaporAnswer v) {
+        List<SoakPath> parts = SoakPath.of(system, VaporAnswer.path(project, v.look(), new Air(0, v.air().fuelKelvin())), project.heat(), v.look().condition().engine().power(), 0);
+        if (!v.heatSaid() || parts.isEmpty()) {
+            return;
+        }
+        SoakPath.Window risk = SoakPath.risk(parts);
+        boolean all = risk != null && risk.to() >= SoakPath.LENGTH - 1;
+        // a pilot waits it out or starts it hot by the book: thin, never good
+        Verdict found = risk == null ? Verdict.HOLDS : Verdict.THIN;
+        Verdict verdict = v.fuelSaid() ? found : found.worse(Verdict.NOT_SHOWN);
+        findings.add(new Finding(Check.VAPOR_RESTART, "", "Restart after shutdown", parts.get(0).item(), verdict, risk == null ? Finding.MET : ADVICE, u -> risk == null
+                ? "On the hot day nothing in the engine bay boils in the " + UnitSystem.figure(SoakPath.LENGTH / 60, 0) + " min after shutdown." : "On the hot day fuel in the engine bay boils from "
+                        + UnitSystem.figure(risk.from() / 60, 0) + " to " + (all ? "more than " : "") + UnitSystem.figure(risk.to() / 60, 0) + " min after shutdown, " + parts.get(0).name()
+                        + " first: a restart is at risk then." + unsaid(v), PRACTICE + "; soak by energy balance, temperatures of the bay are usual ones until a log is laid over them", risk == null ? ""
+                                : "Wait it out, a bleed back to the tank, or air through the bay after shutdown; show it by the hot restart test."));
     }
 
     /** Pumps that stand in a tank are cooled by the fuel around them. */

@@ -39,6 +39,13 @@ public record Finding(Check check, String of, String title, String item, Verdict
         return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, measure, Optional.of(why));
     }
 
+    /** The same, no better than this, with the reason where that is worse. */
+    public Finding worse(Verdict other, String why) {
+        Verdict then = verdict.worse(other);
+        return then == verdict ? this : new Finding(check, of, title, item, then, then == Verdict.NOT_SHOWN ? Math.min(0.99, ratio) : ratio, u -> detail.in(u) + " " + why, source, remedy,
+                measure, because);
+    }
+
     /** How its figure came about; empty where there is none to show. */
     public Optional<Why> why() {
         return because.map(Supplier::get);

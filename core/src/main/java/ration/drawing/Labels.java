@@ -179,8 +179,7 @@ final class Labels extends SchematicPart {
         if (way.size() < 2) {
             return;
         }
-        double length = run.length().map(l -> l.si()).orElseGet(() -> run.lengthM(
-                system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow()));
+        double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
         TextBlock block = place.busy() ? new TextBlock().line(TextBlock.bold(run.name()))
                 : new TextBlock().line(TextBlock.bold(run.name() + "  "), TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
                         .replace(".0 ", " ")));

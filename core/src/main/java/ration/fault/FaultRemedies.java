@@ -75,7 +75,7 @@ public final class FaultRemedies {
         if (changed.equals(assessment.project())) {
             return Optional.empty();
         }
-        Assessment then = Assessment.of(changed, Optional.of(assessment));
+        Assessment then = Assessment.ahead(changed, Optional.of(assessment));
         List<Fault> ways = Catalogue.of(changed.system());
         // a supply parted into buses is judged by the worse of them
         boolean supply = before.fault().kind() == Fault.Kind.SUPPLY_DEAD;

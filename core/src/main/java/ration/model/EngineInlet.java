@@ -2,6 +2,7 @@ package ration.model;
 
 import java.util.List;
 import java.util.Optional;
+import ration.quantity.Unit;
 
 /**
  * Where the engine takes its fuel.
@@ -22,12 +23,17 @@ public record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumP
 
     /** How an engine takes fuel. */
     public enum Style {
-        FLOAT("Float carburettor"), SERVO("Injection servo"), RAIL("Injection rail");
+        FLOAT("Float carburettor", 0.5, 8), SERVO("Injection servo", 14, 60), RAIL("Injection rail", 40, 50);
 
         private final String label;
+        /** Inlet pressures that are usual, psi; common practice, no source. */
+        private final double least;
+        private final double most;
 
-        Style(String label) {
+        Style(String label, double least, double most) {
             this.label = label;
+            this.least = least;
+            this.most = most;
         }
 
         public String label() {
@@ -63,8 +69,10 @@ public record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumP
         return new EngineInlet(tag, style, seat, least, most, returns);
     }
 
+    /** Of another kind: limits of the old kind say nothing of it, and go back to what is usual and nobody said. */
     public EngineInlet withStyle(Style other, boolean returning) {
-        return new EngineInlet(tag, other, seat, minimumPressure, maximumPressure, returning);
+        return other == style ? new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returning) : new EngineInlet(tag, other, seat, Measured.assumed(other.least, Unit.PSI),
+                Optional.of(Measured.assumed(other.most, Unit.PSI)), returning);
     }
 
     @Override

@@ -45,9 +45,9 @@ public record Measured(Quantity quantity, String by) {
         return new Measured(other, assumed() ? "" : by);
     }
 
-    /** This figure as it stands, taken as said. */
-    public Measured said() {
-        return said(quantity);
+    /** This figure as it stands, taken as the builder's own word on a day; one that somebody said already stays as it was said. */
+    public Measured confirmed(java.time.LocalDate day) {
+        return assumed() ? new Measured(quantity, Method.CONFIRMED.word() + ", " + day) : this;
     }
 
     public double si() {

@@ -14,6 +14,13 @@ public record Problem(String item, String field, String message, String remedy, 
     /** The field of problems with what is called what and joined to what. */
     static final String ENDS = "Ends";
     static final String ID = "Id";
+    /** The field of a run whose length and places contradict each other. */
+    static final String LENGTH = "Length";
+
+    /** Whether a run is said to be shorter than the way between its ends: no figure that rests on it can be right. */
+    public boolean contradicts() {
+        return !blocks && field.equals(LENGTH);
+    }
 
     /** Whether ids or joints contradict each other, so that the layout could not even be edited. */
     public boolean breaksLayout() {

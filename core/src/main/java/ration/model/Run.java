@@ -86,11 +86,27 @@ public record Run(String id, String name, PortRef from, PortRef to, LineSize siz
         return fittings.stream().filter(f -> f == fitting).count();
     }
 
-    /** Length along the line, m: as taped, else along the points between these ends. */
+    /**
+     * Length along the line, m: as taped, else along the points between these ends. One that nobody measured follows its ends: it is
+     * never shorter than the way between them.
+     */
     public double lengthM(Point3 start, Point3 end) {
         if (length.isPresent()) {
-            return length.get().si();
+            double said = length.get().si();
+            return Method.of(length.get()).guessed() ? Math.max(said, straightM(start, end)) : said;
         }
+        return straightM(start, end);
+    }
+
+    /** Whether it is measured, and shorter than the way between its ends by more than an inch: one of the two is wrong. */
+    public boolean tooShort(Point3 start, Point3 end) {
+        return length.filter(l -> !Method.of(l).guessed() && l.si() < straightM(start, end) - INCH).isPresent();
+    }
+
+    private static final double INCH = 0.026;
+
+    /** Along the points between these ends, m. */
+    private double straightM(Point3 start, Point3 end) {
         double sum = 0;
         Point3 last = start;
         for (Place p : points) {

@@ -305,15 +305,10 @@ public final class Validation {
         }
         var start = system.point(run.from());
         var end = system.point(run.to());
-        if (run.length().isPresent() && start.isPresent() && end.isPresent() && run.length().get().si() >= 0) {
-            double shortest = new Run(run.id(), run.name(), run.from(), run.to(), run.size(),
-                    java.util.Optional.empty(), run.points(), List.of()).lengthM(start.get(), end.get());
-            if (run.length().get().si() < shortest - 0.026) {
-                miss(run.id(), "Length", String.format(java.util.Locale.ROOT,
-                        "%s is shorter than the way between its ends, %.1f in.",
-                        run.length().get().quantity().text(), shortest / 0.0254),
-                        "Measure the line again, or the places of its ends.");
-            }
+        if (start.isPresent() && end.isPresent() && run.tooShort(start.get(), end.get())) {
+            miss(run.id(), Problem.LENGTH, String.format(java.util.Locale.ROOT, "%s is shorter than the way between its ends, %.1f in: what rests on %s is not shown.",
+                    run.length().orElseThrow().quantity().text(), run.withLength(java.util.Optional.empty()).lengthM(start.get(), end.get()) / 0.0254, run.name()),
+                    "Measure the line again, or the places of its ends.");
         }
     }
 

@@ -83,8 +83,7 @@ public final class ShoppingList {
     /** Supports along a run: one less than the stretches between them. */
     static int supports(FuelSystem system, Run run) {
         double span = run.build().spacing().map(m -> m.si()).orElse(LineRules.farthestSupports(run).orElse(0));
-        double length = run.length().map(l -> l.si()).orElseGet(() -> run.lengthM(system.point(run.from()).orElseThrow(),
-                system.point(run.to()).orElseThrow()));
+        double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
         return span <= 0 ? 0 : (int) Math.max(0, Math.ceil(length / span - 1e-9) - 1);
     }
 

@@ -234,9 +234,9 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
         return new Brief(engine, other, power, consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
-    /** Take-off power and specific consumption taken as said, as they stand. */
-    public Brief demandSaid() {
-        return new Brief(engine, delivery, power.said(), consumption.said(), envelope, fuel, fuelTemperature, lowFuel, choices);
+    /** Take-off power and specific consumption confirmed by the builder on a day, as they stand. */
+    public Brief demandSaid(java.time.LocalDate day) {
+        return new Brief(engine, delivery, power.confirmed(day), consumption.confirmed(day), envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
     public Brief withPower(Quantity q) {

@@ -392,17 +392,22 @@ public final class ItemEdits {
         return new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(metres) * 100) / 100.0, Unit.INCH), by);
     }
 
-    /** Four inches behind the inlet, on the side the tanks are. */
     private void firewall(EngineInlet inlet) {
         if (system.firewall().isPresent()) {
             add("Remove firewall", s -> s.with(Optional.empty()));
-            return;
+        } else {
+            add("Add firewall", ItemEdits::walled);
         }
-        Point3 p = inlet.place().point();
-        double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream())
-                .mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
+    }
+
+    /** With a firewall four inches behind the inlet, on the side the tanks are, to be measured; itself where it has one or no engine. */
+    public static FuelSystem walled(FuelSystem system) {
+        if (system.firewall().isPresent() || system.inlet().isEmpty()) {
+            return system;
+        }
+        Point3 p = system.inlet().get().place().point();
+        double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream()).mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
         double side = tanks < p.x() ? -1 : 1;
-        Firewall wall = new Firewall(inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY), inches(p.z() - 12 * INCH, BY));
-        add("Add firewall", s -> s.with(Optional.of(wall)));
+        return system.with(Optional.of(new Firewall(inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY), inches(p.z() - 12 * INCH, BY))));
     }
 }

@@ -1,5 +1,6 @@
 package ration.project;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -44,11 +45,11 @@ public record Unsaid(List<String> demand, List<String> least, List<String> most)
         return of(project.brief(), project.system());
     }
 
-    /** The same project with all of them taken as said, as they stand. */
-    public static Project said(Project project) {
+    /** The same project with all of them confirmed by the builder on a day, as they stand. */
+    public static Project said(Project project, LocalDate day) {
         FuelSystem system = project.system();
-        return project.with(project.brief().demandSaid()).with(system.inlet().map(i -> system.replace(i.withPressures(i.minimumPressure().said(),
-                i.maximumPressure().map(Measured::said)))).orElse(system));
+        return project.with(project.brief().demandSaid(day)).with(system.inlet().map(i -> system.replace(i.withPressures(i.minimumPressure().confirmed(day),
+                i.maximumPressure().map(m -> m.confirmed(day))))).orElse(system));
     }
 
     /** All of them. */

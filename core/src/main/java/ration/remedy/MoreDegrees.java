@@ -83,7 +83,7 @@ public final class MoreDegrees {
                 return List.of();
             }
             Change c = changes.get(i);
-            Assessment after = Assessment.of(c.on().apply(now.project()), Optional.of(now));
+            Assessment after = Assessment.ahead(c.on().apply(now.project()), Optional.of(now));
             Optional<VaporAnswer> then = after.vapor();
             if (then.isPresent() && then.get().degrees() > vapor.degrees() + LEAST_GAIN) {
                 double margin = after.governing().map(g -> g.margin()).orElse(0.0) - now.governing().map(g -> g.margin()).orElse(0.0);

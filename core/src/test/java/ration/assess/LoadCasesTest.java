@@ -31,7 +31,6 @@ import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Practice;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
@@ -118,7 +117,7 @@ class LoadCasesTest {
 
     @Test
     void theNeedShownIsThatOfTheCaseThatGoverns() {
-        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Filter f = p.system().all(Filter.class).findFirst().orElseThrow();
         Project dirty = p.with(p.system().replace(new Filter(f.tag(), f.points(), java.util.Optional.of(Rated.of(20, 38, "")))));
         Assessment a = Assessment.of(dirty);
@@ -177,10 +176,10 @@ class LoadCasesTest {
     /** A rail cut off from one of its tanks is Short where it was answered, and Not shown where nothing was. */
     @Test
     void aRegulatorWithoutAnAnswerIsNotLeftOut() {
-        Project p = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        Project p = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
         List<Finding> held = Assessment.of(Pattern.COLLECTOR_PER_TANK.project()).findings().stream().filter(f -> f.check().key().equals("flow.regulated")).toList();
         assertThat(held).isNotEmpty();
-        Project rail = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project rail = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Run line = rail.system().runs().stream().filter(r -> r.from().item().contains("tank")).findFirst().orElseThrow();
         FuelSystem cut = rail.system().minus(line.id());
         List<Finding> then = Assessment.of(rail.with(cut)).findings().stream().filter(f -> f.check().key().equals("flow.regulated")).toList();
@@ -190,7 +189,7 @@ class LoadCasesTest {
     /** At idle the manifold pulls the rail down to 36.0 psi; a return that cannot carry what goes back then is Short. */
     @Test
     void idleIsComputedAsIdle() {
-        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Regulator r = p.system().all(Regulator.class).findFirst().orElseThrow();
         Project manifold = p.with(p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD,
                 Measured.of(45, Unit.PSI), r.loss())));
@@ -215,7 +214,7 @@ class LoadCasesTest {
     /** What a collector sends back to the main tank leaves it too. */
     @Test
     void theReserveOfACollectorCountsAllThatLeavesIt() {
-        Project p = Unsaid.said(Pattern.COLLECTOR_PER_TANK.project());
+        Project p = Systems.said(Pattern.COLLECTOR_PER_TANK.project());
         Header header = p.system().all(Header.class).findFirst().orElseThrow();
         HeaderReserve reserve = HeaderReserve.of(p, Assessment.basis(p, java.util.Optional.empty()), header);
         double burnt = header.capacity().si() / p.brief().demand();

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import ration.Systems;
 import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
@@ -30,16 +31,15 @@ import ration.model.Tee;
 import ration.project.Brief;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** What is checked of pumps, regulators, headers and rails, each made to hold and made to fail. */
 class PressureChecksTest {
 
-    private static final Project PARALLEL = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
-    private static final Project HEADER = Unsaid.said(Pattern.HEADER_TWO_PUMPS.project());
-    private static final Project BOOST = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+    private static final Project PARALLEL = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
+    private static final Project HEADER = Systems.said(Pattern.HEADER_TWO_PUMPS.project());
+    private static final Project BOOST = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
 
     private static Optional<Finding> finding(Project p, String id) {
         return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst();
@@ -172,7 +172,7 @@ class PressureChecksTest {
     @ParameterizedTest
     @EnumSource(Pattern.class)
     void withoutALineToTheEngineNothingOfItsFeedHolds(Pattern pattern) {
-        Project p = Unsaid.said(pattern.project());
+        Project p = Systems.said(pattern.project());
         String last = p.system().inlet().flatMap(i -> p.system().runAt(new PortRef(i.id(), Item.IN))).orElseThrow().id();
         List<Finding> findings = Assessment.of(p.with(p.system().minus(last))).findings();
         assertThat(findings).filteredOn(f -> Set.of(Check.FLOW_MARGIN, Check.FLOW_HEADER, Check.FLOW_INLET_PRESSURE, Check.FLOW_INLET_PRESSURE_MOST,

@@ -99,7 +99,7 @@ class TradeChecksTest {
     /** A sock before a pump in the tank is no finger strainer: 150 mesh is 103 micron (handbook of the trade, test value). */
     @Test
     void aSockIsNotAskedForFingerMesh() {
-        Project p = ration.project.Unsaid.said(ration.project.Pattern.PUMP_MODULES.project());
+        Project p = Systems.said(ration.project.Pattern.PUMP_MODULES.project());
         var tank = p.system().tanks().get(0);
         var outlet = tank.outlets().get(0);
         ration.model.FingerScreen sock = new ration.model.FingerScreen(Measured.of(150, Unit.ONE), Measured.of(0.0026, Unit.INCH), Measured.of(1.5, Unit.INCH), Measured.of(2, Unit.INCH));

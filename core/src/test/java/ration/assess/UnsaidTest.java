@@ -59,7 +59,7 @@ class UnsaidTest {
     @EnumSource(value = Pattern.class, names = {"GRAVITY_SELECTOR", "HEADER_TWO_PUMPS"})
     void sayingItMovesVerdictsOnly(Pattern pattern) {
         Assessment assumed = Assessment.of(pattern.project());
-        Assessment said = Assessment.of(Unsaid.said(pattern.project()));
+        Assessment said = Assessment.of(Systems.said(pattern.project()));
         assertThat(good(said)).isNotEmpty();
         assertThat(said.findings().stream().map(Finding::id).toList()).containsExactlyInAnyOrderElementsOf(assumed.findings().stream().map(
                 Finding::id).toList());
@@ -75,7 +75,7 @@ class UnsaidTest {
     void aFaultThatDoesNoHarmToAnAssumedEngineIsNotShown() {
         Project p = Pattern.GRAVITY_SELECTOR.project();
         assertThat(FaultSearch.of(Assessment.of(p))).extracting(FaultAnswer::verdict).isNotEmpty().doesNotContainAnyElementsOf(GOOD);
-        assertThat(FaultSearch.of(Assessment.of(Unsaid.said(p)))).extracting(FaultAnswer::verdict).containsAnyElementsOf(GOOD);
+        assertThat(FaultSearch.of(Assessment.of(Systems.said(p)))).extracting(FaultAnswer::verdict).containsAnyElementsOf(GOOD);
     }
 
     /** A flow test that was passed shows nothing against a demand nobody said; the record stays. */
@@ -94,7 +94,7 @@ class UnsaidTest {
     /** Each figure by itself keeps back what rests on it, and typing one says it. */
     @Test
     void eachFigureKeepsBackWhatRestsOnIt() {
-        Project said = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        Project said = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
         EngineInlet servo = said.system().inlet().orElseThrow();
         Project least = said.with(said.system().replace(servo.withPressures(Measured.assumed(20, Unit.PSI), servo.maximumPressure())));
         assertThat(verdict(least, Check.FLOW_INLET_PRESSURE)).isEqualTo(Verdict.NOT_SHOWN);
@@ -118,7 +118,7 @@ class UnsaidTest {
     void theFileKeepsIt() throws ProjectFileException {
         Project p = Pattern.HEADER_TWO_PUMPS.project();
         assertThat(Unsaid.of(again(p))).isEqualTo(Unsaid.of(p)).matches(u -> u.all().size() == 4);
-        Project said = Unsaid.said(p);
+        Project said = Systems.said(p);
         assertThat(Unsaid.of(again(said)).all()).isEmpty();
     }
 

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.params.provider.CsvSource;
-import ration.project.Unsaid;
 import ration.model.Regulator;
 import org.assertj.core.data.Offset;
 import org.assertj.core.data.Percentage;
@@ -249,7 +248,7 @@ class FlightRunTest {
     /** A rail whose regulator follows the manifold has its least pressure over that: closed throttle is no starving. */
     @Test
     void aRailThatFollowsTheManifoldIsFlown() {
-        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Regulator r = p.system().all(Regulator.class).findFirst().orElseThrow();
         Project follows = p.with(p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss())));
         Flight still = FlightRun.of(Assessment.of(p), UsualFlight.of(p));

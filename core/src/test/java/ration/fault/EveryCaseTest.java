@@ -29,7 +29,6 @@ import ration.model.Measured;
 import ration.model.Tank;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 
 /** Each failure is asked where it hurts: in every judged case, every phase of the flight, on the hot day. */
@@ -40,7 +39,7 @@ class EveryCaseTest {
     }
 
     private static Project document(String name) {
-        return name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Unsaid.said(Pattern.valueOf(name).project()) : Systems.demo(name);
+        return name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Systems.said(Pattern.valueOf(name).project()) : Systems.demo(name);
     }
 
     /** The plain way: every case solved anew with what failed in it, nothing skipped, nothing kept; the least of those that use it is what is said. */

@@ -20,7 +20,6 @@ import ration.model.Measured;
 import ration.model.Pump;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.Task;
@@ -50,7 +49,7 @@ class FaultRemediesTest {
         Project p = switch (layout) {
             case "CORRIE" -> Systems.corrie();
             case "BRINDLE" -> Systems.demo("brindle-a2");
-            default -> Unsaid.said(Pattern.valueOf(layout).project());
+            default -> Systems.said(Pattern.valueOf(layout).project());
         };
         Assessment a = Assessment.of(p);
         FaultAnswer now = worst(a, kind);
@@ -69,7 +68,7 @@ class FaultRemediesTest {
     /** A supply parted into buses is judged by the one that is worse off. */
     @Test
     void aSecondBusIsJudgedByTheWorseOfTheTwo() {
-        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Assessment a = Assessment.of(p);
         FaultAnswer dead = worst(a, Kind.SUPPLY_DEAD);
         FaultRemedy bus = remedies(a, dead).stream().filter(r -> r.title().endsWith("on a second bus")).findFirst().orElseThrow();
@@ -83,7 +82,7 @@ class FaultRemediesTest {
     /** A relief is offered where the inlet says what it takes, and opens within that; without that figure there is nothing to set it to. */
     @Test
     void aReliefOpensWithinWhatTheInletTakes() {
-        Project p = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Project bounded = p.with(p.system().change(p.system().inlet().orElseThrow().id(), EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
                 Optional.of(Measured.of(60, Unit.PSI, "maker")))));
         Assessment a = Assessment.of(bounded);
@@ -113,7 +112,7 @@ class FaultRemediesTest {
     /** What cannot be is not offered, and what is stopped gives nothing. */
     @Test
     void nothingIsOfferedThatChangesNothing() {
-        Assessment a = Assessment.of(Unsaid.said(Pattern.GRAVITY_SELECTOR.project()));
+        Assessment a = Assessment.of(Systems.said(Pattern.GRAVITY_SELECTOR.project()));
         for (FaultAnswer f : FaultSearch.of(a).stream().filter(f -> f.verdict() == Verdict.SHORT).limit(4).toList()) {
             assertThat(remedies(a, f)).as(f.part() + " " + f.fault()).allSatisfy(r -> assertThat(r.edit().change().apply(a.project())).isNotEqualTo(a.project()));
             assertThat(FaultRemedies.of(a, f, UnitSystem.US, new Task(share -> { }, () -> true))).isEmpty();

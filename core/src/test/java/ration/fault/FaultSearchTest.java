@@ -30,7 +30,6 @@ import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.Task;
@@ -47,7 +46,7 @@ class FaultSearchTest {
     @ParameterizedTest
     @EnumSource(value = Pattern.class, names = {"COLLECTOR_PER_TANK", "HEADER_TWO_PUMPS"}, mode = EnumSource.Mode.EXCLUDE)
     void noWayOfAnyPartIsLeftOut(Pattern pattern) {
-        Project p = Unsaid.said(pattern.project());
+        Project p = Systems.said(pattern.project());
         List<FaultAnswer> answers = FaultSearch.of(Assessment.of(p));
         Topology topology = Topology.of(p.system());
         Set<String> asked = answers.stream().map(f -> f.fault().item() + " " + f.fault().kind()).collect(Collectors.toSet());
@@ -78,7 +77,7 @@ class FaultSearchTest {
     /** Pumps on one bus stop together; on two, the loss of either leaves the other. */
     @Test
     void aBusIsOneCause() {
-        Project one = Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project());
+        Project one = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         List<FaultAnswer> together = supplies(one);
         assertThat(together).hasSize(1);
         assertThat(together.get(0).verdict()).isEqualTo(Verdict.SHORT);
@@ -175,7 +174,7 @@ class FaultSearchTest {
     /** What changes the part itself: a second bus, a relief within what the inlet takes, a second pump; each solved, none promised. */
     @Test
     void whatHelpsIsSolvedAtThePart() {
-        Assessment one = Assessment.of(Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project()));
+        Assessment one = Assessment.of(Systems.said(Pattern.TWO_PUMPS_PARALLEL.project()));
         FaultAnswer supply = supplies(one.project()).get(0);
         List<FaultRemedy> buses = FaultRemedies.of(one, supply, UnitSystem.US, Task.QUIET);
         assertThat(buses.get(0).title()).contains("second bus");
@@ -275,7 +274,7 @@ class FaultSearchTest {
         List<FaultAnswer> all = FaultSearch.of(Assessment.of(Systems.demo("brindle-a2")));
         assertThat(find(all, Kind.NEEDLE_STUCK_OPEN, "carburettor").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(all).filteredOn(f -> f.fault().kind() == Kind.FUEL_LEAK).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
-        assertThat(FaultSearch.of(Assessment.of(Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project())))).filteredOn(f -> f.fault().kind()
+        assertThat(FaultSearch.of(Assessment.of(Systems.said(Pattern.TWO_PUMPS_PARALLEL.project())))).filteredOn(f -> f.fault().kind()
                 == Kind.REFERENCE_OFF || f.fault().kind() == Kind.SELECTOR_LEAKS).allMatch(f -> f.verdict() == Verdict.NOT_SHOWN);
     }
 

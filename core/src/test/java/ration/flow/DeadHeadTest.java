@@ -19,7 +19,6 @@ import ration.model.Rated;
 import ration.model.Run;
 import ration.network.FrictionLaw;
 import ration.project.Pattern;
-import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.assess.Assessment;
 
@@ -61,7 +60,7 @@ class DeadHeadTest {
     /** Side by side the greatest, not the sum: two pumps of 65 psi are 65, and the suction lines see the height of the fuel alone. */
     @Test
     void sideBySideTheGreatest() {
-        Assessment a = Assessment.of(Unsaid.said(Pattern.TWO_PUMPS_PARALLEL.project()));
+        Assessment a = Assessment.of(Systems.said(Pattern.TWO_PUMPS_PARALLEL.project()));
         Map<String, Double> by = DeadHead.of(a.basis().orElseThrow(), List.of(Assessment.start(a.project())));
         double most = by.values().stream().mapToDouble(p -> p).max().orElseThrow();
         assertThat(Unit.PSI.fromSi(most)).isBetween(63.0, 67.0);

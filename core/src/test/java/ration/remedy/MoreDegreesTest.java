@@ -7,6 +7,7 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
 import ration.assess.Assessment;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
@@ -17,7 +18,6 @@ import ration.model.Pump;
 import ration.model.Validation;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 
 /** What buys degrees is true once tried, and leaves whole layouts. */
 class MoreDegreesTest {
@@ -29,7 +29,7 @@ class MoreDegreesTest {
     @ParameterizedTest
     @ValueSource(strings = {"brindle-a2", "BOOST_AND_ENGINE_PUMP", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL"})
     void everySuggestionDoesWhatItSays(String layout) throws ProjectFileException {
-        Project said = layout.equals("brindle-a2") ? brindle() : Unsaid.said(Pattern.valueOf(layout).project());
+        Project said = layout.equals("brindle-a2") ? brindle() : Systems.said(Pattern.valueOf(layout).project());
         Project p = said.with(said.heat().with(Volatility.MOGAS_A));
         Assessment now = Assessment.of(p);
         List<MoreDegrees.Row> rows = MoreDegrees.of(now, Task.QUIET);
@@ -47,7 +47,7 @@ class MoreDegreesTest {
     /** Before the first pump of a suction line: what lowers the pump, or eases what it draws through, gains; each names its part. */
     @Test
     void aSuctionLineGainsByWhatStandsBeforeThePump() {
-        Project p = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        Project p = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
         List<MoreDegrees.Row> rows = MoreDegrees.of(Assessment.of(p), Task.QUIET);
         assertThat(rows).extracting(MoreDegrees.Row::title).anyMatch(t -> t.endsWith("pump 6 in lower")).anyMatch(t -> t.equals(
                 "Strainer twice as large")).anyMatch(t -> t.matches("Run R\\d+ in 1/2"));

@@ -17,13 +17,13 @@ import ration.model.FieldSheet;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Method;
 import ration.model.Pump;
 import ration.project.ItemFigures;
 import ration.project.LayoutEdits;
 import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
@@ -94,7 +94,7 @@ class RemediesTest {
     /** The pressures of a pump's curve are drawn together: a maker's curve is high or low as a whole. */
     @Test
     void aPumpsCurveIsDrawnAsAWhole() {
-        Project pumped = Unsaid.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
+        Project pumped = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
         FuelSystem s = pumped.system();
         for (Item item : pumped.system().items()) {
             for (Field f : FieldSheet.of(item)) {
@@ -151,9 +151,9 @@ class RemediesTest {
 
     @Test
     void aToleranceIsReadFromBehindHowItWasMeasured() {
-        assertThat(Tolerances.of(Measured.of(40, Unit.INCH, "tape \u00b11/8 in"))).isCloseTo(0.003175, Offset.offset(1e-9));
-        assertThat(Tolerances.of(Measured.of(40, Unit.INCH, "tape"))).isCloseTo(0.00635, Offset.offset(1e-9));
-        assertThat(Tolerances.of(Measured.of(0.1, Unit.PSI, "bench +/- 0.01 psi"))).isCloseTo(68.95, Offset.offset(0.01));
-        assertThat(Tolerances.of(Measured.of(20, Unit.CELSIUS, "gauge \u00b12 \u00b0C"))).isCloseTo(2, Offset.offset(1e-9));
+        assertThat(Method.tolerance(Measured.of(40, Unit.INCH, "tape \u00b11/8 in"))).isCloseTo(0.003175, Offset.offset(1e-9));
+        assertThat(Method.tolerance(Measured.of(40, Unit.INCH, "tape"))).isCloseTo(0.00635, Offset.offset(1e-9));
+        assertThat(Method.tolerance(Measured.of(0.1, Unit.PSI, "bench +/- 0.01 psi"))).isCloseTo(68.95, Offset.offset(0.01));
+        assertThat(Method.tolerance(Measured.of(20, Unit.CELSIUS, "gauge \u00b12 \u00b0C"))).isCloseTo(2, Offset.offset(1e-9));
     }
 }

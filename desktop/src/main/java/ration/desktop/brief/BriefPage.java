@@ -155,8 +155,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
     private Node assumed() {
         Label words = Ui.wrapped("", "bold");
         words.setId("assumed");
-        Button so = Ui.button("They are so", "assumed-so", () -> session.apply(Edit.of("Say that the engine's figures are so", Unsaid::said)));
-        so.setAccessibleText("The assumed figures of the engine are so");
+        Button so = Ui.button("I confirm them", "assumed-so", () -> session.apply(Edit.of("Confirm the engine's figures", p -> Unsaid.said(p, java.time.LocalDate.now()))));
+        so.setAccessibleText("I confirm the assumed figures of the engine, today");
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(10, words, so);
         row.setAlignment(Pos.CENTER_LEFT);

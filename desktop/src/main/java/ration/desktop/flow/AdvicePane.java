@@ -15,6 +15,7 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
+import ration.assess.Draws;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
 import ration.remedy.Remedy;
@@ -22,7 +23,6 @@ import ration.remedy.Remedy;
 /** What would buy margin, each with Try, and how sure the margin is; found in the background and stoppable. */
 final class AdvicePane extends VBox {
 
-    private static final long SEED = 20_250_704L;
 
     private final Session session;
     private final LongWork work = new LongWork("advice");
@@ -91,7 +91,7 @@ final class AdvicePane extends VBox {
         }
         work.start(task -> Remedies.of(a, task), remedies -> {
             show(remedies);
-            work.start(task -> Chance.of(a, SEED, Chance.USUAL_SAMPLES, task), c -> c.ifPresent(this::show), this::failed);
+            work.start(task -> Chance.of(a, Draws.SEED, Draws.USUAL_SAMPLES, task), c -> c.ifPresent(this::show), this::failed);
         }, this::failed);
     }
 

@@ -110,9 +110,8 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
                 .high());
     }
 
-    /** What holds is thin where it is not sure; what is not shown stays so. */
+    /** As the ledger has it: more than one sample in twenty short is never better than thin, more than one in three not shown. */
     Verdict sureVerdict(Chance c) {
-        Verdict governing = a.flowVerdict();
-        return governing == Verdict.HOLDS && c.share() > 1 - Chance.SURE ? Verdict.THIN : governing;
+        return a.flowVerdict().worse(ration.assess.Sureness.ofShare(c.share()));
     }
 }

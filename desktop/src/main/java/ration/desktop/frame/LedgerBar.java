@@ -44,7 +44,7 @@ final class LedgerBar extends HBox {
         }
         effect.setOnFinished(e -> update(false));
         session.shown().addListener((o, was, now) -> {
-            boolean edited = was != null && was.assessment() != now.assessment() && session.before().get() != null;
+            boolean edited = was != null && !was.assessment().answersAs(now.assessment()) && session.before().get() != null;
             update(edited);
             if (edited) {
                 effect.playFromStart();

@@ -39,7 +39,7 @@ final class Analyst {
     /** At once, on the calling thread: for a document that was not worked out behind the window. */
     synchronized Worked now(Project project, Condition condition) {
         newest.incrementAndGet();
-        return compute(project, condition);
+        return sured(compute(project, condition));
     }
 
     /** Goes on from a document that was. */
@@ -75,8 +75,26 @@ final class Analyst {
                         deliver.accept(result);
                     }
                 });
+                // how sure the flow margin is comes after the figures: until then that is not shown
+                if (mine == newest.get()) {
+                    Worked sure = sured(result);
+                    Platform.runLater(() -> {
+                        if (mine == newest.get() && sure != result) {
+                            deliver.accept(sure);
+                        }
+                    });
+                }
             }
         });
+    }
+
+    private synchronized Worked sured(Worked result) {
+        Assessment found = result.assessment().sured();
+        if (found == result.assessment()) {
+            return result;
+        }
+        last = found;
+        return new Worked(found, result.condition(), result.look());
     }
 
     private synchronized Optional<CaseAnswer> atOnce(Project project) {
@@ -94,7 +112,7 @@ final class Analyst {
         try {
             Assessment known = last;
             if (known == null || known.project() != project) {
-                known = after.apply(Assessment.of(project, Optional.ofNullable(known)));
+                known = after.apply(Assessment.ahead(project, Optional.ofNullable(known)));
                 last = known;
             }
             return Worked.of(known, condition);

@@ -312,7 +312,7 @@ public final class Session {
 
     private void deliver(Worked result) {
         early.set(null);
-        if (shown.get() == null || shown.get().assessment() != result.assessment()) {
+        if (shown.get() == null || !shown.get().assessment().answersAs(result.assessment())) {
             faults.set(null);
             flight.set(null);
         }

@@ -37,6 +37,7 @@ import ration.heat.Heat;
 import ration.heat.HeatFigure;
 import ration.model.Measured;
 import ration.project.Edit;
+import ration.project.ItemEdits;
 import ration.project.Project;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -59,6 +60,8 @@ public final class VaporPage extends LivePage {
     private final GridPane figures = new GridPane();
     private final ZonePane zones;
     private final StackPane left = new StackPane();
+    /** Until a firewall says what is hot, nothing is shown of vapor. */
+    private final Button wall = Ui.button("Add firewall", "vapor-firewall", this::addFirewall, "chip");
     private final Label trouble = Ui.trouble("vapor-trouble");
     private final Label caseWords = Ui.label("", "soft");
     private final QuantityField<Double> altitude;
@@ -121,10 +124,15 @@ public final class VaporPage extends LivePage {
         return session.shown().get().project();
     }
 
+    private void addFirewall() {
+        session.apply(Edit.of("Add firewall", p -> p.with(ItemEdits.walled(p.system()))));
+    }
+
     private HBox head() {
         Label title = Ui.label("Vapor", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(6, title, caseWords, Ui.spring(), grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
+        wall.managedProperty().bind(wall.visibleProperty());
+        HBox head = new HBox(6, title, caseWords, Ui.spring(), wall, grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
                 () -> look(hot(project().heat())), "chip"), Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(
                         air.altitudeM(), HOT_FUEL)), "chip"), Ui.button("Governing", "vapor-governing", this::governing, "chip"),
                 Ui.button("Hold to compare", "vapor-hold", this::hold, "chip"));
@@ -275,6 +283,7 @@ public final class VaporPage extends LivePage {
         Heat heat = project().heat();
         altitude.update(air.altitudeM());
         fuel.update(air.fuelKelvin());
+        wall.setVisible(project().system().firewall().isEmpty() && project().system().inlet().isPresent());
         grade.setText(heat.volatility().label() + " \u25be");
         grade.setAccessibleText("Fuel bought: " + heat.volatility().label());
         ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Let go" : "Hold to compare");

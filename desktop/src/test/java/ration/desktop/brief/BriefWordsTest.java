@@ -7,11 +7,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import ration.Systems;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Brief;
 import ration.project.Project;
-import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
@@ -42,7 +42,7 @@ class BriefWordsTest {
         Project fresh = Project.empty();
         String assumed = new BriefWords(fresh, UnitSystem.US).assumed().orElseThrow();
         assertThat(assumed).contains("take-off power", "specific consumption", "Not shown");
-        assertThat(new BriefWords(Unsaid.said(fresh), UnitSystem.US).assumed()).isEmpty();
+        assertThat(new BriefWords(Systems.said(fresh), UnitSystem.US).assumed()).isEmpty();
     }
 
     @Test
