@@ -195,6 +195,11 @@ final class VaporChecks {
     private void warming(VaporAnswer v) {
         CaseAnswer c = v.look();
         double density = c.demand().fluid().density();
+        c.heatPath(project.heat()).mixed(v.air()).forEach(m -> findings.add(new Finding(Check.VAPOR_WARMING, m.header().id(), "Return warms " + m.header().name(), m.header().id(), v.verdict(),
+                v.ratio(), u -> u.text(m.back(), Dimension.FLOW) + " come back " + UnitSystem.figure(m.pass(), 1) + " \u00b0C warmer to " + m.header().name() + ", where " + u.text(m.feed(),
+                        Dimension.FLOW) + " come in fresh: it stands " + UnitSystem.figure(Math.max(0, m.steady()), 1) + " \u00b0C over its feed at take-off, " + UnitSystem.figure(m.taxied(), 1)
+                        + " \u00b0C after ten minutes' taxi. That is counted: " + VaporAnswer.signed(v.degrees()) + " are left before it boils.", PRACTICE + "; energy balance of a mixed vessel",
+                v.verdict() == Verdict.HOLDS ? "" : "Return to the tank, return less, or cool the line that comes back.")));
         for (Tank tank : system.tanks()) {
             double back = 0;
             for (Tank.Entry e : tank.returns()) {

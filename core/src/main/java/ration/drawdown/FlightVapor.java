@@ -13,6 +13,8 @@ import ration.flow.FlowAnswer;
 import ration.flow.FlowQuestion;
 import ration.heat.Heat;
 import ration.heat.HeatFigure;
+import ration.model.FuelSystem;
+import ration.model.PortRef;
 import ration.project.Project;
 import ration.project.Unsaid;
 import ration.vapor.Air;
@@ -44,8 +46,9 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
      * @param kelvin  of the fuel in the tanks
      * @param degrees left before it boils, K
      * @param item    where that is least
+     * @param warms   by which what comes back warms the tank it goes to, K a minute
      */
-    public record Point(double minutes, double kelvin, double degrees, String item) {
+    public record Point(double minutes, double kelvin, double degrees, String item, double warms) {
     }
 
     public FlightVapor {
@@ -59,6 +62,7 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
         Heat heat = p.heat();
         List<Point> all = new ArrayList<>();
         double kelvin = heat.si(HeatFigure.TANK_FUEL);
+        double warmed = 0;
         double at = 0;
         Flight.Sample asked = null;
         Optional<Double> crossing = Optional.empty();
@@ -67,13 +71,14 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
                 break;
             }
             double outside = times.outside((at + s.minutes()) / 2, heat);
-            kelvin = outside + (kelvin - outside) * Math.exp(-(s.minutes() - at) / LAG);
+            kelvin = outside + (kelvin - outside) * Math.exp(-(s.minutes() - at) / LAG) + warmed * (s.minutes() - at);
             at = s.minutes();
             boolean changed = asked == null || s.phase() != asked.phase() || !s.condition().handles().equals(asked.condition().handles());
             if (!changed && s.minutes() - asked.minutes() < STEP) {
                 continue;
             }
             Optional<Point> here = at(a, f, s, kelvin, times);
+            warmed = here.map(Point::warms).orElse(0.0);
             if (here.isPresent() && here.get().degrees() < 0 && crossing.isEmpty()) {
                 crossing = Optional.of(all.isEmpty() ? s.minutes() : root(all.get(all.size() - 1), here.get()));
             }
@@ -101,9 +106,21 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
         double high = c.air().day().altitudeM();
         double rise = c.faults().all().stream().filter(x -> x.kind() == Fault.Kind.FUEL_VOLATILE).mapToDouble(Fault::severity).sum();
         Heat heat = (rise > 0 ? p.heat().risen(rise) : p.heat()).onDay(times.outside(s.minutes(), p.heat()), high);
-        Optional<Gap> least = PathHeat.of(p.system(), answer, heat, new Air(high, kelvin), c.engine().power()).least(heat.vapor());
-        return least.map(g -> new Point(s.minutes(), kelvin, g.degrees(heat.vapor()), g.item()));
+        PathHeat path = PathHeat.of(p.system(), answer, heat, new Air(high, kelvin), c.engine().power());
+        double warms = path.gaps().isEmpty() ? 0 : returned(p.system(), answer, s, path.gaps().get(path.gaps().size() - 1).kelvin() - kelvin);
+        return path.least(heat.vapor()).map(g -> new Point(s.minutes(), kelvin, g.degrees(heat.vapor()), g.item(), warms));
     }
+
+    /** Energy that comes back over what a tank holds, the most of all tanks: {@code r dT / V}, K a minute. */
+    private static double returned(FuelSystem system, FlowAnswer answer, Flight.Sample s, double rise) {
+        return system.tanks().stream().mapToDouble(t -> {
+            double back = t.returns().stream().flatMap(e -> system.runAt(new PortRef(t.id(), e.name())).stream()).mapToDouble(r -> Math.abs(answer.flow(r.id()))).sum();
+            return back * Math.max(0, rise) * 60 / Math.max(LEAST_FUEL, s.tank(t.id()));
+        }).max().orElse(0);
+    }
+
+    /** Less than this is not warmed by itself, m3: a quart. */
+    private static final double LEAST_FUEL = 1e-3;
 
     public Optional<Point> least() {
         return points.stream().min(Comparator.comparingDouble(Point::degrees));

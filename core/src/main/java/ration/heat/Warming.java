@@ -33,6 +33,35 @@ public final class Warming {
     }
 
     /**
+     * A vessel that is filled as fast as it is drawn, and that part of what is drawn comes back to, warmer: a header, a collector. It is
+     * taken as mixed. {@code T - T0 = r cp dT / (b cp + U) (1 - exp(-t / tau)), tau = m cp / (b cp + U)}, energy balance.
+     *
+     * @param feed    that comes in fresh, and is taken for good, kg/s
+     * @param back    that comes back, kg/s
+     * @param mass    it holds, kg
+     * @param rise    by which it comes back warmer than it would leave unwarmed, K
+     * @param conduct heat out of it, and out of what goes round, for each degree it is warmer, W/K
+     */
+    public record Box(double feed, double back, double mass, double rise, double conduct) {
+
+        /** How much warmer than its feed it is in the end, K; without end where nothing is taken and no heat leaves. */
+        public double steady() {
+            return rise <= 0 ? 0 : back * SPECIFIC_HEAT * rise / (feed * SPECIFIC_HEAT + conduct);
+        }
+
+        /** In which it comes two thirds of the way there, s. */
+        public double tau() {
+            return mass * SPECIFIC_HEAT / (feed * SPECIFIC_HEAT + conduct);
+        }
+
+        /** After a time, K. */
+        public double after(double seconds) {
+            double share = seconds / tau();
+            return share < 1e-9 ? back * rise * seconds / Math.max(1e-12, mass) : steady() * -Math.expm1(-share);
+        }
+    }
+
+    /**
      * A tank that hot fuel comes back to.
      *
      * @param mass      of fuel, kg

@@ -14,7 +14,10 @@ import ration.heat.Warming;
 import ration.heat.Zone;
 import ration.model.Firewall;
 import ration.model.FuelSystem;
+import ration.model.Header;
 import ration.model.Pump;
+import ration.model.Run;
+import ration.topology.Topology;
 
 /**
  * The path of one answer, ready to be warmed by any day: how much of its distance to the air round it the fuel keeps from point to
@@ -31,6 +34,38 @@ public final class HeatPath {
     private final Heat heat;
     private final Power power;
     private final List<Point> points = new ArrayList<>();
+    private final List<Mix> mixes = new ArrayList<>();
+
+    /** Taxi before take-off: ten minutes at this share of take-off consumption; common practice, no source. */
+    private static final double TAXI = 600;
+    private static final double TAXI_SHARE = 0.15;
+
+    /**
+     * Where what comes back is mixed with what comes in: a header or a collector on the way.
+     *
+     * @param point at which it leaves
+     * @param feed  that comes in fresh, m3/s
+     * @param back  that comes back, m3/s
+     */
+    private record Mix(int point, Header header, double feed, double back) {
+    }
+
+    /**
+     * A header that a return warms.
+     *
+     * @param header itself
+     * @param feed   that comes in fresh, m3/s
+     * @param back   that comes back, m3/s
+     * @param pass   by which the fuel warms from leaving it to coming back, K
+     * @param steady by which it stands over its feed as long as this goes on, K
+     * @param taxied by which it does after ten minutes' taxi, K
+     */
+    public record Mixed(Header header, double feed, double back, double pass, double steady, double taxied) {
+        /** What counts: the warmer of the two. */
+        public double over() {
+            return Math.max(0, Math.max(steady, taxied));
+        }
+    }
 
     /**
      * A point, and the way to it from the one before.
@@ -74,8 +109,71 @@ public final class HeatPath {
                 double conduct = s.run().map(run -> Math.PI * run.size().bore() * heat.through(run) * (at.along() - before.along())).orElseGet(() -> BODY * heat.si(
                         HeatFigure.BARE));
                 points.add(new Point(i, k, zone, Warming.keeps(conduct, mass), s.run().isPresent() ? 0 : spent(s, mass) / (mass * Warming.SPECIFIC_HEAT), gauge));
+                s.item().only(Header.class).ifPresent(this::mix);
             }
         }
+    }
+
+    /** Fuel that comes back to a header on the way is mixed there with what comes in. */
+    private void mix(Header header) {
+        Topology topology = Topology.of(system);
+        double feed = 0;
+        double back = 0;
+        for (Run run : system.runs()) {
+            double in = run.to().item().equals(header.id()) ? answer.flow(run.id()) : run.from().item().equals(header.id()) ? -answer.flow(run.id()) : 0;
+            if (in > FlowAnswer.NO_FLOW) {
+                back += topology.returns(run) ? in : 0;
+                feed += topology.returns(run) ? 0 : in;
+            }
+        }
+        if (back > 0 && feed > 0) {
+            mixes.add(new Mix(points.size() - 1, header, feed, back));
+        }
+    }
+
+    /** What a return does to a header that fuel this warm comes into. */
+    private Mixed mixed(Mix m, double kelvin, double[] air) {
+        // what the fuel does from here until it comes back: T' = keeps T + adds
+        double keeps = 1;
+        double adds = 0;
+        for (Point p : points.subList(m.point + 1, points.size())) {
+            double zone = p.zone == null ? 0 : air[p.zone.ordinal()];
+            keeps *= p.keeps;
+            adds = p.zone == null ? adds : zone + (adds - zone) * p.keeps + p.adds;
+        }
+        double rise = keeps * kelvin + adds - kelvin;
+        double density = answer.fluid().density();
+        double mass = density * m.header.capacity().si();
+        double steady = new Warming.Box(density * m.feed, density * m.back, mass, rise, density * m.back * Warming.SPECIFIC_HEAT * (1 - keeps)).steady();
+        double slow = TAXI_SHARE * m.feed;
+        double round = m.back + m.feed - slow;
+        double taxied = power != Power.TAKE_OFF ? 0 : new Warming.Box(density * slow, density * round, mass, rise, density * round * Warming.SPECIFIC_HEAT * (1 - keeps)).after(TAXI);
+        return new Mixed(m.header, m.feed, m.back, rise, steady, taxied);
+    }
+
+    /** Headers on the way that a return warms, on a day. */
+    public List<Mixed> mixed(Air day) {
+        double[] air = air(day);
+        List<Mixed> all = new ArrayList<>();
+        warm(day.fuelKelvin(), air, all);
+        return all;
+    }
+
+    /** Temperature at each point. */
+    private double[] warm(double start, double[] air, List<Mixed> told) {
+        double[] all = new double[points.size()];
+        double kelvin = start;
+        int next = 0;
+        for (int i = 0; i < all.length; i++) {
+            kelvin = warmed(points.get(i), kelvin, air);
+            if (next < mixes.size() && mixes.get(next).point == i) {
+                Mixed m = mixed(mixes.get(next++), kelvin, air);
+                told.add(m);
+                kelvin += m.over();
+            }
+            all[i] = kelvin;
+        }
+        return all;
     }
 
     /** Of an answer; without points where nothing flows. */
@@ -128,6 +226,14 @@ public final class HeatPath {
         double[] air = air(day);
         double ambient = Heat.ambient(day.altitudeM());
         VaporPressure.Line boils = heat.vapor().line();
+        if (!mixes.isEmpty()) {
+            double[] warm = warm(day.fuelKelvin(), air, new ArrayList<>());
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < warm.length; i++) {
+                least = Math.min(least, boils.kelvin(Math.max(1, ambient + points.get(i).gauge)) - warm[i]);
+            }
+            return least;
+        }
         double kelvin = day.fuelKelvin();
         double fewest = Double.POSITIVE_INFINITY;
         for (Point p : points) {
@@ -142,10 +248,11 @@ public final class HeatPath {
         double[] air = air(day);
         double ambient = Heat.ambient(day.altitudeM());
         VaporPressure.Line boils = heat.vapor().line();
-        double kelvin = day.fuelKelvin();
+        double[] warm = warm(day.fuelKelvin(), air, new ArrayList<>());
         List<Gap> gaps = new ArrayList<>();
-        for (Point p : points) {
-            kelvin = warmed(p, kelvin, air);
+        for (int i = 0; i < warm.length; i++) {
+            Point p = points.get(i);
+            double kelvin = warm[i];
             PathLine.Stretch s = stretches.get(p.stretch);
             gaps.add(new Gap(s.item().id(), s.way().get(p.place).along(), ambient + p.gauge, p.gauge, kelvin, boils.pascal(kelvin), what(s, p.place)));
         }

@@ -294,7 +294,20 @@ class FlightRunTest {
         assertThat(way.least().orElseThrow().degrees()).isGreaterThan(hot.least().orElseThrow().degrees() + 5);
         for (FlightVapor.Point p : way.points()) {
             double lag = 273.15 + (start - 273.15) * Math.exp(-p.minutes() / FlightVapor.LAG);
-            assertThat(p.kelvin()).as("first order, one temperature outside").isCloseTo(lag, Offset.offset(1e-6));
+            assertThat(p.kelvin()).as("first order, one temperature outside, and what comes back").isGreaterThanOrEqualTo(lag - 1e-6);
+        }
+    }
+
+    /** Without a return the fuel goes to the air outside by its lag and nothing else. */
+    @Test
+    void fuelThatDoesNotComeBackGoesByItsLagAlone() {
+        Assessment a = Assessment.of(Systems.corrie());
+        FlightPlan plan = UsualFlight.of(a.project());
+        List<Phase> cold = plan.phases().stream().map(p -> p.withOutside(java.util.Optional.of(Measured.of(0, Unit.CELSIUS)))).toList();
+        double start = a.project().heat().si(ration.heat.HeatFigure.TANK_FUEL);
+        for (FlightVapor.Point p : FlightVapor.of(a, FlightRun.of(a, plan.withPhases(cold))).points()) {
+            assertThat(p.kelvin()).isCloseTo(273.15 + (start - 273.15) * Math.exp(-p.minutes() / FlightVapor.LAG), Offset.offset(1e-6));
+            assertThat(p.warms()).isZero();
         }
     }
 
