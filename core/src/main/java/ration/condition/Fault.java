@@ -37,10 +37,11 @@ public record Fault(Kind kind, String item, String port, double severity) {
         CHECK_STUCK_SHUT("stuck shut", "", Source.PRACTICE),
         PUMP_DEAD("dead", "", Source.PUMPS),
         PUMP_WEAK("weak", "share of its pressure left", Source.PRACTICE),
-        /** Its own relief lets everything by: it brings no pressure. */
-        RELIEF_STUCK_OPEN("relief stuck open", "", Source.PRACTICE),
+        /** What it lifts runs back within it: its relief hangs open, or the hose inside its tank or module is off. */
+        RELIEF_STUCK_OPEN("runs back within itself: relief open, or its hose off inside", "", Source.PRACTICE),
         /** The electric supply is gone: every electric pump on the bus that the port names stands; every one where none is named. */
         SUPPLY_DEAD("electric supply dead", "", Source.PUMPS),
+        /** A hole stays open in it: its bore, m, as a severity; 1 is all of it. */
         REGULATOR_STUCK_OPEN("stuck open", "", Source.PRACTICE),
         REGULATOR_STUCK_SHUT("stuck shut", "", Source.PRACTICE),
         REFERENCE_OFF("reference hose off", "", Source.PRACTICE),

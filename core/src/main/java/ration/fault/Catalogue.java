@@ -100,6 +100,7 @@ public final class Catalogue {
             case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";
             case LINE_PINCHED -> "to " + figure + " of its bore";
             case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
+            case REGULATOR_STUCK_OPEN -> f.severity() < 0.5 ? "by a hole of " + ration.quantity.UnitSystem.figure(Unit.INCH.fromSi(f.severity()), 3) + " in" : "";
             case FUEL_VOLATILE -> f.severity() < 2 * CLASS ? "by a class" : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0)
                     + " classes";
             default -> "";

@@ -30,7 +30,9 @@ record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
         return switch (kind) {
             case FILTER_FOULED -> 4;
             case VENT_SHUT, PUMP_WEAK, SUPPLY_DEAD -> 2.5;
-            case PUMP_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, OUTLET_CLOGGED -> 2;
+            // new ones hang open as well, several in a row; asked in many degrees, of which one has to fit
+            case REGULATOR_STUCK_OPEN -> 10;
+            case PUMP_DEAD, REGULATOR_STUCK_SHUT, OUTLET_CLOGGED -> 2;
             case WATER -> 1.5;
             case AIR_LEAK, FUEL_VOLATILE, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, VENT_HOLDS_LIQUID -> 1;
             case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT, SELECTOR_BETWEEN, REFERENCE_OFF, CAP_LOST, FUEL_LEAK -> 0.7;
@@ -55,6 +57,8 @@ record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
             case FUEL_LEAK -> new double[] {0.00002, 0.00025, 0.0005, 0.001};
             case FUEL_VOLATILE -> new double[] {10_000, 20_000, 35_000};
             case CAP_LOST -> new double[] {0.5, 1};
+            // bores of what stays open, m, and all of it
+            case REGULATOR_STUCK_OPEN -> new double[] {0.0007, 0.0009, 0.0012, 0.0016, 0.002, 0.0025, 0.0032, 1};
             default -> new double[0];
         };
     }

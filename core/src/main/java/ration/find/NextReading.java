@@ -19,6 +19,10 @@ public record NextReading(Reading asked, String words, int minutes, String cauti
         outcomes = List.copyOf(outcomes);
     }
 
+    NextReading withCaution(String other) {
+        return new NextReading(asked, words, minutes, other.strip(), left, outcomes);
+    }
+
     /**
      * One of its results.
      *

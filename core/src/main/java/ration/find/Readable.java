@@ -7,11 +7,13 @@ import ration.assess.Assessment;
 import ration.assess.PumpSet;
 import ration.condition.Condition;
 import ration.condition.Fault;
+import ration.condition.Power;
 import ration.model.Filter;
 import ration.model.FlowSender;
 import ration.model.FuelSystem;
 import ration.model.GaugePort;
 import ration.model.Pump;
+import ration.model.Regulator;
 import ration.model.Strainer;
 import ration.model.Tank;
 import ration.quantity.Unit;
@@ -24,6 +26,8 @@ import ration.topology.Topology;
 final class Readable {
 
     private static final double PSI = Unit.PSI.toSi(0.3);
+    /** Of a column of fuel in clear tube, or a vacuum gauge, Pa. */
+    private static final double COLUMN = Unit.PSI.toSi(0.03);
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(0.5);
 
     private final FuelSystem system;
@@ -50,11 +54,20 @@ final class Readable {
             all.add(new Setting(now).with(Manoeuvre.RETURN_PINCHED));
             all.add(new Setting(now).with(Manoeuvre.RETURN_PINCHED).with(Manoeuvre.ENGINE_STOPPED));
         }
+        if (system.all(Regulator.class).anyMatch(r -> r.reference() == Regulator.Reference.MANIFOLD)) {
+            all.add(new Setting(now.with(Power.IDLE)));
+            all.add(new Setting(now.with(Power.IDLE)).with(Manoeuvre.REFERENCE_OFF));
+        }
         all.add(new Setting(now).with(Manoeuvre.CAP_LOOSENED));
         all.add(new Setting(now).with(Manoeuvre.HOT));
         all.add(new Setting(now).with(Manoeuvre.OVERNIGHT).with(Manoeuvre.ENGINE_STOPPED));
         all.add(new Setting(now).with(Manoeuvre.LINE_OPEN));
         return all;
+    }
+
+    /** Whether a pump draws through a part. */
+    private boolean drawn(String item) {
+        return Topology.of(system).downstream(item).stream().map(system::item).flatMap(java.util.Optional::stream).anyMatch(i -> i.only(Pump.class).isPresent());
     }
 
     private List<Reading> gauges(Setting s) {
@@ -66,8 +79,15 @@ final class Readable {
             return List.of(new Reading(inlet, Reading.What.MINUTES, 0, 1, s));
         }
         List<Reading> all = new ArrayList<>(List.of(new Reading(inlet, Reading.What.PRESSURE, 0, PSI, s)));
-        system.items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent())
-                .forEach(i -> all.add(new Reading(i.id() + ".out", Reading.What.PRESSURE, 0, PSI, s)));
+        system.items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()).forEach(i -> {
+            boolean screen = i.only(Pump.class).isEmpty();
+            // a column of fuel or a vacuum gauge tells on the suction side what a pressure gauge does not
+            double error = screen && drawn(i.id()) ? COLUMN : PSI;
+            all.add(new Reading(i.id() + ".out", Reading.What.PRESSURE, 0, error, s));
+            if (screen && s.manoeuvres().isEmpty()) {
+                all.add(new Reading(i.id() + ".in", Reading.What.PRESSURE, 0, error, s));
+            }
+        });
         system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE).forEach(g -> all.add(new Reading(g.id(), Reading.What.PRESSURE, 0, PSI,
                 s)));
         system.all(FlowSender.class).forEach(f -> all.add(new Reading(f.id(), Reading.What.FLOW, 0, GPH, s)));
@@ -151,7 +171,7 @@ final class Readable {
         String at = r.named(system);
         String what = switch (r.what()) {
             case MINUTES -> "Minutes until the engine falters";
-            case PRESSURE -> "Pressure at " + at;
+            case PRESSURE -> (r.error() < PSI / 2 ? "Suction at " : "Pressure at ") + at;
             case FLOW -> (r.setting().has(Manoeuvre.LINE_OPEN) ? "Flow of the open line at " : "Flow at ") + at;
             case FALLS -> "How fast " + at + " falls in ten minutes";
             case TEMPERATURE -> "Temperature at " + at;

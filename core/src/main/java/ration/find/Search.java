@@ -15,6 +15,7 @@ import ration.find.Cause.Sort;
 import ration.find.Explanation.Fit;
 import ration.model.FuelSystem;
 import ration.model.Item;
+import ration.model.Pump;
 import ration.quantity.Unit;
 import ration.reading.Reading;
 
@@ -34,8 +35,8 @@ public final class Search {
     private static final double FLOW = Unit.GALLON_PER_HOUR.toSi(0.2);
     private static final double MINUTES = 1;
     private static final double KELVIN = 4;
-    /** What is not explained may read anything within so many of its errors: ln of that over the height of a bell. */
-    private static final double ANYTHING = Math.log(40 / Math.sqrt(2 * Math.PI));
+    /** What is not explained may read anything within so many errors that are usual for such a reading. */
+    private static final double ANYTHING = 40;
 
     private final Assessment assessment;
     private final FuelSystem system;
@@ -75,9 +76,15 @@ public final class Search {
         return List.copyOf(explanations);
     }
 
+    /** What no reading here feels: a gauge that is wrong is the instrument of a reading, a handle that is stuck shows when it is turned. */
+    private static final Set<Fault.Kind> UNFELT = Set.of(Fault.Kind.INDICATION_WRONG, Fault.Kind.SELECTOR_STUCK, Fault.Kind.FLAPPER_STUCK);
+
     static List<Cause> causes(FuelSystem system, List<Reading> readings) {
         Map<String, List<Fault>> ways = new LinkedHashMap<>();
         for (Fault f : Catalogue.of(system)) {
+            if (UNFELT.contains(f.kind())) {
+                continue;
+            }
             ways.computeIfAbsent(f.kind() + " " + f.item() + " " + f.port(), k -> new ArrayList<>()).add(f);
         }
         double sum = ways.values().stream().mapToDouble(w -> Cause.common(w.get(0).kind())).sum();
@@ -158,7 +165,7 @@ public final class Search {
         for (int i = 0; i < readings.size(); i++) {
             Reading r = readings.get(i);
             if (c.sort() == Sort.UNKNOWN || c.wrong() == i) {
-                sum -= r.what().sign() ? Math.log(2) : ANYTHING;
+                sum += r.what().sign() ? -Math.log(2) : unexplained(r, mostPressure(system));
             } else if (r.what().sign()) {
                 sum += Math.log(chance(r, predictor.of(faults(c, degree), r)));
             } else {
@@ -168,6 +175,37 @@ public final class Search {
             }
         }
         return sum;
+    }
+
+    /**
+     * Log of how likely an unexplained reading is, to the constant of the others. The range it may lie in is that of such readings
+     * and not of the instrument at hand: else a worse instrument would speak against what is unknown, and so for a fault. An instrument
+     * so bad that it tells nothing leaves all as it was.
+     *
+     * @param most pressure anything here can make, Pa
+     */
+    static double unexplained(Reading r, double most) {
+        double anything = Math.max(ANYTHING * usual(r), r.what() == Reading.What.PRESSURE ? most : 0);
+        double range = Math.sqrt(anything * anything + 2 * Math.PI * r.error() * r.error());
+        return -Math.log(range / (Math.sqrt(2 * Math.PI) * r.error()));
+    }
+
+    /** What all pumps can make one after the other, Pa: a gauge may show anything up to that. */
+    static double mostPressure(FuelSystem system) {
+        return system.all(Pump.class).mapToDouble(p -> p.curve().stream().mapToDouble(c -> c.pressure().si()).max().orElse(0)).sum();
+    }
+
+    /** Error of an instrument that is usual for such a reading, SI; common practice, no source. */
+    private static double usual(Reading r) {
+        return switch (r.what()) {
+            case PRESSURE -> Unit.PSI.toSi(0.3);
+            case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
+            case FALLS -> Unit.GALLON_PER_HOUR.toSi(0.6);
+            case MINUTES -> 1;
+            case TEMPERATURE -> 1.5;
+            case VOLTS, AMPS -> 0.3;
+            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> 1;
+        };
     }
 
     /** That a sign that shows so often is, or is not, seen. */
@@ -219,7 +257,7 @@ public final class Search {
 
     /** Readings that could be taken next: few suspects left for little work come first; half an hour weighs as much as twice as many. */
     public List<NextReading> next(Condition now) {
-        return new Weighing(predictor, readable, readings, explanations).next(now);
+        return new Weighing(predictor, readable, readings, explanations, mostPressure(system)).next(now);
     }
 
     /** Minutes a reading takes, the handles first being as they are in a case; common practice, no source. */

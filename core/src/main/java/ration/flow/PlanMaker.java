@@ -56,6 +56,8 @@ final class PlanMaker implements Kinds<Void> {
     private static final double PINCH = 0.0254;
     /** Discharge coefficient of a small sharp hole; textbook, from memory. */
     private static final double HOLE = 0.62;
+    /** A hole wider than any passage here, m. */
+    private static final double ALL_OPEN = 0.5;
     private final FlowBasis basis;
     private final FuelSystem system;
     private final PlanKey key;
@@ -165,8 +167,11 @@ final class PlanMaker implements Kinds<Void> {
     }
 
     private Element regulating(Regulator r) {
-        if (faults.has(Fault.Kind.REGULATOR_STUCK_OPEN, r.id())) {
-            return new Element.Check(0, r.loss().openBore());
+        Optional<Fault> open = faults.of(Fault.Kind.REGULATOR_STUCK_OPEN, r.id());
+        if (open.isPresent()) {
+            // what stays open is a hole in its own passage
+            Element.Resistance bore = r.loss().openBore();
+            return new Element.Check(0, new Element.Resistance(bore.linear(), bore.square() + (open.get().severity() < ALL_OPEN ? resistance(open.get().severity(), HOLE).square() : 0)));
         }
         if (faults.has(Fault.Kind.REGULATOR_STUCK_SHUT, r.id())) {
             return new Element.Shut();

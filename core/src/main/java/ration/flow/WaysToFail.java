@@ -141,7 +141,7 @@ public final class WaysToFail implements Kinds<List<Kind>> {
         if (item.build().checked()) {
             all.add(Kind.CHECK_STUCK_OPEN);
         }
-        if (item.build().relief().isPresent()) {
+        if (item.build().relief().isPresent() || item.drive() == Pump.Drive.ELECTRIC) {
             all.add(Kind.RELIEF_STUCK_OPEN);
         }
         return all;

@@ -6,6 +6,7 @@ import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.model.FuelSystem;
 import ration.model.Pump;
+import ration.model.Regulator;
 import ration.model.Run;
 import ration.topology.Topology;
 
@@ -24,6 +25,10 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         LINE_OPEN("line open", 20, "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand."),
         /** The engine bay heat-soaked, the fuel as warm as the hot day makes it. */
         HOT("hot", 20, "Run until everything under the cowl is hot, then look: burns, propeller; extinguisher at hand."),
+        /** The hose of each regulator that follows the manifold is off: it holds over the air outside. */
+        REFERENCE_OFF("reference hose off", 2, "Plug the manifold's end: an engine that draws air there runs on."),
+        /** Switched off, and time given to cool: what vapor did is gone. */
+        WAITED("switched off and waited", 30, ""),
         OVERNIGHT("left overnight", 5, "White paper under it; ventilate, no ignition source.");
 
         private final String word;
@@ -83,6 +88,11 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
             Topology topology = Topology.of(system);
             for (Run r : system.runs()) {
                 c = topology.returns(r) ? c.with(new Fault(Fault.Kind.RETURN_BLOCKED, r.id())) : c;
+            }
+        }
+        if (has(Manoeuvre.REFERENCE_OFF)) {
+            for (Regulator r : system.all(Regulator.class).filter(x -> x.reference() == Regulator.Reference.MANIFOLD).toList()) {
+                c = c.with(new Fault(Fault.Kind.REFERENCE_OFF, r.id()));
             }
         }
         return c;
