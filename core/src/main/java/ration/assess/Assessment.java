@@ -108,7 +108,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Whether another answers the same questions: only how sure they are may differ. */
     public boolean answersAs(Assessment other) {
-        return project == other.project && cases == other.cases;
+        return project == other.project && cases.equals(other.cases);
     }
 
     private static Assessment assessed(Project project, Optional<Assessment> before) {
@@ -295,8 +295,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
             }
             for (PumpSet pumps : pumpSets) {
                 for (Case c : here) {
-                    if (c.filling().dry().isPresent() && feedsAlone(project, basis, c.condition(), position, pumps,
-                            filled.get(Contents.FULL))) {
+                    if (c.filling().dry().filter(dry -> feedsAlone(project, basis, c.condition(), position, pumps, dry, filled.get(
+                            Contents.FULL))).isPresent()) {
                         continue;
                     }
                     all.add(new CaseAnswer.Setting(c.condition().withPositions(position).withStopped(pumps.stopped()),
@@ -308,11 +308,10 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Whether with these pumps everything comes from the dry tank, so that nobody would run them so. */
     private static boolean feedsAlone(Project project, FlowBasis basis, Condition c, Map<String, String> position,
-            PumpSet pumps, Map<String, Double> full) {
+            PumpSet pumps, String dry, Map<String, Double> full) {
         FlowAnswer a = basis.ask(c.withContents(full).withPositions(position).withStopped(pumps.stopped()), new FlowQuestion.Demand(
                 project.brief().demand()));
-        return a.usable() && project.system().tanks().stream().noneMatch(t -> c.contents().getOrDefault(t.id(), 0.0) >= full
-                .getOrDefault(t.id(), 0.0) && a.outflow(t) > 0.05 * project.brief().demand());
+        return a.usable() && project.system().tanks().stream().noneMatch(t -> !t.id().equals(dry) && a.outflow(t) > 0.05 * project.brief().demand());
     }
 
     /** Just under what stays when an outlet uncovers. */

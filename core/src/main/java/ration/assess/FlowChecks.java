@@ -17,6 +17,7 @@ import ration.flow.PathStep;
 import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
+import ration.model.Method;
 import ration.model.Problem;
 import ration.model.Pump;
 import ration.model.Run;
@@ -181,7 +182,7 @@ final class FlowChecks {
                             : Finding.MET, u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
                             ? " Not every case has an answer." : ""),
-                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; figure from the maker",
+                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; " + Method.source(inlet.minimumPressure()),
                             verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
                             Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
                 }));

@@ -21,6 +21,7 @@ import ration.model.EngineInlet;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.Measured;
+import ration.model.Method;
 import ration.model.PortRef;
 import ration.model.Pump;
 import ration.model.Regulator;
@@ -115,7 +116,7 @@ final class PressureChecks {
                 + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
                 + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
                 + at.positions().values().stream().findFirst().map(p -> ", " + p).orElse("") + ".",
-                "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; figure from the maker",
+                "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; " + Method.source(i.maximumPressure().orElseThrow()),
                 verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : "").with(Measure.atMost(found, limit,
                 Dimension.PRESSURE)));
     }

@@ -117,6 +117,10 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
 
     /** Degrees over what is wanted, for the notch bar. */
     public double ratio() {
+        return verdict() == Verdict.NOT_SHOWN ? Math.min(0.99, met()) : met();
+    }
+
+    private double met() {
         return needed() <= 0 ? degrees() < needed() ? 0 : 1.5 : Math.max(0, Math.min(1.5, degrees() / needed()));
     }
 

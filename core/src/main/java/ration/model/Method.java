@@ -61,8 +61,13 @@ public enum Method {
         if (m.quantity().unit().dimension() != Dimension.LENGTH) {
             return share * size;
         }
-        double most = this == TAG || this == MAKER || this == PRINT ? PRINTED * size : Double.isNaN(inches) ? share * size : Unit.INCH.toSi(inches);
+        double most = this == TAG || this == MAKER || this == PRINT ? PRINTED * size : Double.isNaN(inches) ? Math.min(share * size, Unit.INCH.toSi(ESTIMATE.inches)) : Unit.INCH.toSi(inches);
         return this == CONFIRMED || guessed() ? Math.min(most, MOST * size) : most;
+    }
+
+    /** Where a figure is from, as a source is named: the maker's only where that is written. */
+    public static String source(Measured m) {
+        return of(m) == MAKER ? "figure from the maker" : m.by().isBlank() ? "nobody said from where the figure is" : "figure: " + m.by();
     }
 
     /** In words, for a list to choose from. */

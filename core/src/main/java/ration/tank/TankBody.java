@@ -115,7 +115,7 @@ public final class TankBody {
         }
         double outlet = feed.drainsTo(up, tank.outlets());
         if (bays.size() == 1) {
-            double volume = calibration.real(solid.volumeBelow(up, outlet));
+            double volume = kept(solid.volumeBelow(up, outlet));
             return new Stranded(volume, outlet, List.of(new Stranded.Bay(volume, outlet)));
         }
         double[] levels = drained(up, feed, outlet);
@@ -127,7 +127,15 @@ public final class TankBody {
             sum += volume;
             kept.add(new Stranded.Bay(volume, levels[i]));
         }
-        return new Stranded(calibration.real(sum), outlet, kept);
+        return new Stranded(kept(sum), outlet, kept);
+    }
+
+    /**
+     * What stays, of a volume by shape: a fill and mark measures how much the tank holds up to a level in the attitude it was marked in,
+     * not what lies in a corner in another. It may show that more stays, never that less does: a drain test in that attitude shows it.
+     */
+    private double kept(double byShape) {
+        return Math.max(byShape, calibration.real(byShape));
     }
 
     /** Levels the bays drain to: from the outlets outwards, over the lowest opening each way, until nothing sinks. */

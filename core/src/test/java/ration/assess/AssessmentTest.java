@@ -134,8 +134,8 @@ class AssessmentTest {
         assertThat(ledger.unusable().figure()).isEqualTo("1.32 gal");
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
         assertThat(ledger.unusable().detail()).isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
-        assertThat(ledger.vapor().verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(ledger.vapor().detail()).isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft");
+        assertThat(ledger.vapor().verdict()).as("a restart is at risk").isEqualTo(Verdict.THIN);
+        assertThat(ledger.vapor().detail()).isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft; restart at risk after shutdown");
         assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US).vapor().verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.flow().figure()).endsWith("\u00d7");
         assertThat(ledger.flow().detail()).startsWith("Take-off run 12\u00b0, +0.25 g, FUSELAGE");

@@ -80,8 +80,11 @@ class ValidationTest {
     @Test
     void aLineShorterThanItsWayIsQuestioned() {
         FuelSystem system = with(Systems.tank("tank", 0, 0, 24), Systems.inlet(),
-                Systems.run("r1", "tank.outlet", "carburettor.in", 12));
-        assertThat(Validation.of(system)).anySatisfy(p -> assertThat(p.message()).contains("shorter than the way"));
+                Systems.run("r1", "tank.outlet", "carburettor.in", 12).withLength(ration.model.Measured.of(12, ration.quantity.Unit.INCH, "tape")));
+        assertThat(Validation.of(system)).anySatisfy(p -> assertThat(p.message()).contains("shorter than the way").contains("R1"));
+        FuelSystem guessed = with(Systems.tank("tank", 0, 0, 24), Systems.inlet(), Systems.run("r1", "tank.outlet", "carburettor.in", 12));
+        assertThat(Validation.of(guessed)).as("one that nobody measured follows its ends").noneMatch(p -> p.message().contains("shorter than the way"));
+        assertThat(guessed.runs().get(0).lengthM(guessed.point(guessed.runs().get(0).from()).orElseThrow(), guessed.point(guessed.runs().get(0).to()).orElseThrow())).isGreaterThan(0.5);
     }
 
     @Test
