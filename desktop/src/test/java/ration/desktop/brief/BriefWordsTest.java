@@ -7,7 +7,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import ration.Systems;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.project.Brief;
@@ -42,7 +41,7 @@ class BriefWordsTest {
         Project fresh = Project.empty();
         String assumed = new BriefWords(fresh, UnitSystem.US).assumed().orElseThrow();
         assertThat(assumed).contains("take-off power", "specific consumption", "Not shown");
-        assertThat(new BriefWords(Systems.said(fresh), UnitSystem.US).assumed()).isEmpty();
+        assertThat(new BriefWords(ration.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)), UnitSystem.US).assumed()).isEmpty();
     }
 
     @Test
