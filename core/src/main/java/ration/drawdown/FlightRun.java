@@ -269,18 +269,12 @@ public final class FlightRun {
         return true;
     }
 
-    /** Tanks that give fuel under their placard, and full ones that run over. */
+    /** Tanks that give fuel under their placard, and full ones that run over; each is told once. */
     private void notes(Look look) {
-        for (Tank tank : basis.system().tanks()) {
-            double flow = look.answer().outflow(tank);
-            double held = holding.tank(tank.id());
-            if (t < plan.landing() - 1e-9 && flow > FlowAnswer.NO_FLOW && held < tank.unusable().si() + 2 * drawdown.tolerance() && told.add("placard " + tank.id())) {
-                event(t, FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard");
-            }
-            if (flow < -FlowAnswer.NO_FLOW && held >= basis.bodies().get(tank.id()).capacity() - 2 * drawdown.tolerance() && told.add("over " + tank.id())) {
-                event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name() + " overflows");
-            }
-        }
+        look.givingUnderPlacard(drawdown.tolerance()).stream().filter(tank -> t < plan.landing() - 1e-9 && told.add("placard " + tank.id())).forEach(tank -> event(t,
+                FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard"));
+        look.runningOver(drawdown.tolerance()).stream().filter(tank -> told.add("over " + tank.id())).forEach(tank -> event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name()
+                + " overflows"));
     }
 
     /** A phase that begins now, and what fails now. */

@@ -1,6 +1,7 @@
 package ration.drawdown;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -12,6 +13,7 @@ import ration.model.EngineInlet;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.PortRef;
+import ration.model.Tank;
 
 /** One moment of a stretch: what stands where, and what the network makes of it, worked out when first asked for. */
 public final class Look {
@@ -138,6 +140,17 @@ public final class Look {
 
     public boolean delivered() {
         return demand() <= 0 || spare() >= 0;
+    }
+
+    /** Tanks that give fuel their placard keeps back. */
+    List<Tank> givingUnderPlacard(double tolerance) {
+        return holding.tanks().stream().filter(t -> answer().outflow(t) > FlowAnswer.NO_FLOW && holding.tank(t.id()) < t.unusable().si() + 2 * tolerance).toList();
+    }
+
+    /** Full tanks that more comes into. */
+    List<Tank> runningOver(double tolerance) {
+        return holding.tanks().stream().filter(t -> answer().outflow(t) < -FlowAnswer.NO_FLOW && holding.tank(t.id()) >= drawdown.basis().bodies().get(t.id()).capacity() - 2
+                * tolerance).toList();
     }
 
     /** Why it is not, in words. */

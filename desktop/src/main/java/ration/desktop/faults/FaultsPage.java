@@ -54,7 +54,14 @@ public final class FaultsPage extends LivePage {
     private Lasting course;
     private Assessment done;
     private UnitSystem units;
+    /** What the layout fails with nothing failed: said once, and not by every row. */
+    private final Label common = Ui.wrapped("", "soft");
     private List<FaultAnswer> answers = List.of();
+
+    /** What came of a search. */
+    private record Found(List<FaultAnswer> answers, Optional<String> common) {
+    }
+
     private Optional<Group> only = Optional.empty();
     private FaultAnswer picked;
 
@@ -93,7 +100,10 @@ public final class FaultsPage extends LivePage {
         scroll.setFocusTraversable(false);
         rows.setPadding(new javafx.geometry.Insets(0, 16, 16, 16));
         BorderPane middle = new BorderPane(scroll);
-        VBox over = new VBox(result, titles, Ui.rule());
+        common.setId("faults-common");
+        common.setPadding(new javafx.geometry.Insets(0, 16, 4, 16));
+        common.managedProperty().bind(common.textProperty().isNotEmpty());
+        VBox over = new VBox(result, common, titles, Ui.rule());
         over.setMinWidth(0);
         middle.setTop(over);
         middle.setMinWidth(0);
@@ -130,6 +140,7 @@ public final class FaultsPage extends LivePage {
         session.faults().set(null);
         again.setVisible(false);
         state.setText("");
+        common.setText("");
         fill();
         if (a.blocked()) {
             work.cancel();
@@ -137,10 +148,11 @@ public final class FaultsPage extends LivePage {
             return;
         }
         words.setText("Asking the network of every part\u2026");
-        work.start(task -> FaultSearch.of(a, asked, task.progress(), task.cancelled()), found -> {
-            answers = found;
-            session.faults().set(found);
-            picked = found.isEmpty() ? null : found.get(0);
+        work.start(task -> new Found(FaultSearch.of(a, asked, task.progress(), task.cancelled()), FaultSearch.already(a, asked)), found -> {
+            answers = found.answers();
+            common.setText(found.common().orElse(""));
+            session.faults().set(answers);
+            picked = answers.isEmpty() ? null : answers.get(0);
             fill();
         }, why -> {
             words.setText("It failed: " + why);

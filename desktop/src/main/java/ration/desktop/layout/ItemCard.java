@@ -8,14 +8,9 @@ import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -42,7 +37,6 @@ import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.LineSize;
 import ration.model.Measured;
-import ration.model.Method;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.project.Edit;
@@ -209,30 +203,8 @@ final class ItemCard extends ScrollPane {
                 .onValue(b -> set(field, m -> new Measured(m.quantity(), b)));
         how.update(field.value().by());
         how.getStyleClass().addAll("card-field", "soft");
-        how.setContextMenu(methods(field));
-        how.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.DOWN) {
-                how.getContextMenu().show(how, javafx.geometry.Side.BOTTOM, 0, 0);
-                e.consume();
-            }
-        });
-        Method as = Method.of(field.value());
-        boolean unknown = as.guessed() && !field.value().by().isBlank() && !field.value().by().toLowerCase(java.util.Locale.ROOT).startsWith(as.word());
-        how.setTooltip(new Tooltip((unknown ? "\u201c" + field.value().by() + "\u201d counts as an estimate. " : "") + as.words() + ". Down lists the ways to measure; your own words go behind one: tape,"
-                + " left side."));
+        Methods.on(how, field.value(), by -> set(field, m -> new Measured(m.quantity(), by)));
         return how;
-    }
-
-    /** How a figure may have come about, each with how far it may be off then. */
-    private ContextMenu methods(ItemFigures.Figure field) {
-        ContextMenu menu = new ContextMenu();
-        java.util.Arrays.stream(Method.values()).filter(m -> m != Method.ASSUMED && m != Method.FIT).forEach(m -> {
-            MenuItem choice = new MenuItem(m.words());
-            choice.setId("method-" + m.name().toLowerCase(java.util.Locale.ROOT));
-            choice.setOnAction(e -> set(field, old -> new Measured(old.quantity(), m == Method.CONFIRMED ? m.word() + ", " + java.time.LocalDate.now() : m.word())));
-            menu.getItems().add(choice);
-        });
-        return menu;
     }
 
     /** Sets one figure of the item as it is now. */
