@@ -5,6 +5,7 @@ import java.util.Optional;
 /** What a line is made as. Fittings of one hose construction do not fit another. */
 public enum Construction {
     ALUMINIUM("Aluminium tube", false), STEEL("Stainless tube", false), PUSH_ON("Push-on rubber hose", true),
+    INJECTION("Injection hose, band clamps", true), BARBED("Barbed-socket hose", true),
     BRAIDED("Braided rubber hose", true), PTFE("PTFE hose", true);
 
     private final String label;

@@ -103,15 +103,17 @@ public final class LineRules {
     }
 
     /** Where working pressures come from. */
-    public static final String RATING_SOURCE = "MIL-H-8794 operating pressures; SAE J30 for push-on hose (from memory)";
+    public static final String RATING_SOURCE = "MIL-H-8794 operating pressures; SAE J30 for push-on and injection hose (from memory); the manufacturer's print precedes";
     /** Operating pressure of braided rubber hose, psi, by dash. */
     private static final Map<Integer, Integer> HOSE_PSI = Map.ofEntries(entry(3, 3000), entry(4, 3000), entry(5, 3000),
             entry(6, 2000), entry(8, 2000), entry(10, 1750), entry(12, 1750), entry(16, 800), entry(20, 600), entry(24, 500),
             entry(32, 350));
     /** For a size that is not in the table. */
     private static final int LEAST_PSI = 350;
-    /** SAE J30 R6 and R7; injection hose to R9 stands twice that. */
+    /** SAE J30 R6 and R7; injection hose, R9, twice that; barbed sockets by the lower end of what makers print, cold. */
     private static final double PUSH_ON_PSI = 50;
+    private static final double INJECTION_PSI = 100;
+    private static final double BARBED_PSI = 150;
 
     /** Working pressure of a hose, Pa; empty for tube, whose joints stand far more than any fuel pump gives. */
     public static OptionalDouble rating(Run run) {
@@ -119,7 +121,7 @@ public final class LineRules {
         if (!c.hose()) {
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(Unit.PSI.toSi(c == Construction.PUSH_ON ? PUSH_ON_PSI
+        return OptionalDouble.of(Unit.PSI.toSi(c == Construction.PUSH_ON ? PUSH_ON_PSI : c == Construction.INJECTION ? INJECTION_PSI : c == Construction.BARBED ? BARBED_PSI
                 : HOSE_PSI.getOrDefault(run.size().dash(), LEAST_PSI)));
     }
 

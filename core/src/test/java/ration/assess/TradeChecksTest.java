@@ -108,4 +108,27 @@ class TradeChecksTest {
         assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(f.detail().in(UnitSystem.US)).startsWith("103 micron");
     }
+
+    /** Push-on, injection and barbed-socket hose stand 50, 100 and 150 psi (SAE J30 and makers' prints, from memory): the pumps' 65 psi fails one of them. */
+    @ParameterizedTest
+    @org.junit.jupiter.params.provider.CsvSource({"PUSH_ON, SHORT", "INJECTION, HOLDS", "BARBED, HOLDS"})
+    void hoseIsRatedByItsKind(ration.model.Construction made, Verdict verdict) {
+        Project p = Systems.said(ration.project.Pattern.TWO_PUMPS_PARALLEL.project());
+        Run hose = p.system().runs().stream().filter(r -> r.from().item().equals("pump-one")).findFirst().orElseThrow();
+        assertThat(only(p.with(p.system().replace(hose.with(hose.build().with(Optional.of(made))))), Check.BUILD_DEAD_HEAD).verdict()).isEqualTo(verdict);
+    }
+
+    /** A tube slipped on against chafe counts, looked at every year; without it the gap is short. */
+    @Test
+    void aTubeSlippedOnCounts() {
+        Project p = Systems.corrie();
+        Run r = (Run) p.system().item("r1").orElseThrow();
+        var near = r.build().with(ration.model.RunBuild.Figure.CHAFE, Optional.of(Measured.of(0.2, Unit.INCH, "tape")));
+        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(false, false, false))))).isEqualTo(Verdict.SHORT);
+        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(true, false, false))))).isEqualTo(Verdict.THIN);
+    }
+
+    private static Verdict of(Project p, Run r) {
+        return Assessment.of(p.with(p.system().replace(r))).findings().stream().filter(f -> f.check() == Check.BUILD_CHAFE && f.item().equals(r.id())).findFirst().orElseThrow().verdict();
+    }
 }

@@ -58,7 +58,7 @@ class TankPicturesTest {
                 Systems.corrie().brief().envelope().corners(), Attitude.ofDegrees("Level", 0, 0), UnitSystem.US), 450, 580,
                 TextMeasure.approximate());
         assertThat(p.texts()).contains("climb", "glide", "slip", "nose up", "right wing low", "placard 1.30 gal");
-        assertThat(p.pieces()).anyMatch(x -> x.words().startsWith("Most stays, 1.17 gal, at Glide"))
+        assertThat(p.pieces()).anyMatch(x -> x.words().startsWith("Most stays, 1.24 gal, at Glide"))
                 .anyMatch(x -> x.words().startsWith("Looked at, Level, "));
     }
 
