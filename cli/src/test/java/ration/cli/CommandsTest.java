@@ -55,11 +55,11 @@ class CommandsTest {
         });
     }
 
-    /** What the demo's cards say to do: a tube, a tank three inches up, a placard, and caps that breathe too. */
+    /** What the demo's cards say to do: a tube, a tank five inches up, a placard, and caps that breathe too. */
     private static Project fixed(Project demo) {
         FuelSystem s = demo.system();
         s = s.change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")));
-        s = s.change("fuselage", Tank.class, t -> t.raised(Unit.INCH.toSi(3)));
+        s = s.change("fuselage", Tank.class, t -> t.raised(Unit.INCH.toSi(5)));
         for (String tank : List.of("upper", "fuselage")) {
             s = s.change(tank, Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)));
         }
@@ -195,7 +195,7 @@ class CommandsTest {
     void figuresAreExplained() {
         assertThat(run("check", "demo", "--explain")).isEqualTo(1);
         assertThat(out.toString()).contains("Flow margin: 1.125 = 15.46 gph \u00f7 13.75 gph", "Power 150 hp, maker",
-                "Lost in Selector", "Rated loss 0.045 psi, bench", "Unusable fuel, Upper tank: 1.323 gal = 1.172 gal");
+                "Lost in Selector", "Rated loss 0.045 psi, bench", "Unusable fuel, Upper tank: 1.318 gal = 1.235 gal");
         assertThat(run("check", "demo", "--explain=demand")).isEqualTo(1);
         assertThat(out.toString()).startsWith("Demand: 13.75 gph").doesNotContain("Flow margin");
         assertThat(run("check", "demo", "--explain=luck")).isEqualTo(2);
@@ -224,7 +224,7 @@ class CommandsTest {
         assertThat(out.toString()).contains("Unusable", "1.99 gal", "Vapor", "+7.5 \u00b0C", "Low point without a drain, Standby pump");
         assertThat(run("check", "brindle-a2", "--json")).isEqualTo(1);
         JsonNode ledger = new ObjectMapper().readTree(out.toString()).path("ledger");
-        assertThat(ledger).extracting(e -> e.path("verdict").asText()).containsExactly("Holds", "Holds", "Holds", "Short");
+        assertThat(ledger).extracting(e -> e.path("verdict").asText()).containsExactly("Holds", "Holds", "Thin", "Short");
     }
 
     @Test

@@ -81,7 +81,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
 
     /** What of it nobody measured, or how often it would be short, where that decides. */
     private static String sure(Assessment a) {
-        return a.sure().filter(s -> s.verdict() != Verdict.HOLDS).map(s -> "; " + (s.mostlyGuessed() ? s.words() : "short in " + s.shorts() + " of " + s.samples() + " samples")).orElse("");
+        return a.sure().filter(s -> s.verdict() != Verdict.HOLDS).map(s -> "; " + (s.mostlyGuessed() ? s.words() : "under that in " + s.shorts() + " of " + s.samples() + " samples")).orElse("");
     }
 
     /** By what, and in which attitude where there is one. */

@@ -153,7 +153,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
 
     /** Why a margin is no better than this, as a sentence; empty where it holds. */
     String reason() {
-        String why = this == PENDING || this == UNKNOWN ? words() : mostlyGuessed() ? "it rests mostly on estimates: " + words() : "short in " + shorts + " of " + samples
+        String why = this == PENDING || this == UNKNOWN ? words() : mostlyGuessed() ? "it rests mostly on estimates: " + words() : "under what is needed in " + shorts + " of " + samples
                 + " samples of its figures";
         return verdict() == Verdict.HOLDS ? "" : why.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + why.substring(1) + ".";
     }
@@ -161,7 +161,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
     /** What the checks say of it: the part whose figure is to be measured first is the finding's own. */
     Finding finding() {
         List<Deciding> open = open();
-        String sampled = samples == 0 ? "" : " Short in " + shorts + " of " + samples + " samples with every figure off by what its method allows.";
+        String sampled = samples == 0 ? "" : " Under what is needed in " + shorts + " of " + samples + " samples with every figure off by what its method allows.";
         String first = open.isEmpty() ? "" : ": " + open.stream().limit(3).map(Deciding::words).collect(Collectors.joining(", ")) + (open.size() > 3 ? " and " + (open.size() - 3)
                 + " more" : "");
         return new Finding(Check.FLOW_SURE, "", "How sure the flow margin is", open.stream().findFirst().or(() -> deciding.stream().findFirst()).map(d -> d.item().id()).orElse(""),

@@ -60,16 +60,16 @@ class TanksWindowTest extends WindowHarness {
         control(KeyCode.DIGIT2);
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
         until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
-        until(() -> label("#stranded-here").equals("1.17 gal"));
+        until(() -> label("#stranded-here").equals("1.24 gal"));
         assertThat(label("#ledger-unusable-case")).isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
-        assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.17 gal");
+        assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.24 gal");
         assertThat(label("#placard-says")).startsWith("Placard must read");
     }
 
     @Test
     void holdTheTankInAnotherAttitudeByKeysAndByDragging() {
         control(KeyCode.DIGIT2);
-        until(() -> label("#stranded-here").equals("1.17 gal"));
+        until(() -> label("#stranded-here").equals("1.24 gal"));
         robot.interact(() -> node("#stranded-map").requestFocus());
         keys(KeyCode.UP, KeyCode.UP, KeyCode.RIGHT);
         until(() -> ((TextField) node("#pitch")).getText().equals("\u22124.0\u00b0"));
