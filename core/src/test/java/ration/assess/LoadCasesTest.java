@@ -111,7 +111,7 @@ class LoadCasesTest {
             assertThat(f.id()).isEqualTo("flow.air");
             assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
             assertThat(f.source()).contains("23.951(b)").contains("from memory");
-            assertThat(f.detail().in(UnitSystem.US)).contains("dry, the rest full");
+            assertThat(f.detail().in(UnitSystem.US)).contains("left dry, the rest low");
         });
     }
 
