@@ -75,7 +75,8 @@ class FaultsWindowTest extends WindowHarness {
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
         String before = label("#faults-sum");
-        int row = session.faults().get().indexOf(session.faults().get().stream().filter(f -> f.fault().kind() == Fault.Kind.VENT_SHUT).findFirst()
+        Fault vent = new Fault(Fault.Kind.VENT_SHUT, "hull");
+        int row = session.faults().get().indexOf(session.faults().get().stream().filter(f -> f.fault().equals(vent)).findFirst()
                 .orElseThrow());
         robot.interact(() -> node("#fault-" + row).requestFocus());
         until(() -> label("#fault-part").equals("Hull tank") && robot.lookup("#fault-remedies").tryQuery().isPresent());
@@ -86,7 +87,7 @@ class FaultsWindowTest extends WindowHarness {
         robot.interact(() -> node("#fault-try-0").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
-        assertThat(session.faults().get().stream().filter(f -> f.fault().kind() == Fault.Kind.VENT_SHUT).map(ration.fault.FaultAnswer::verdict)).containsOnly(
+        assertThat(session.faults().get().stream().filter(f -> f.fault().equals(vent)).map(ration.fault.FaultAnswer::verdict)).containsOnly(
                 Verdict.HOLDS);
     }
 }

@@ -567,7 +567,7 @@ class WindowTest extends WindowHarness {
         until(() -> robot.lookup("#must-take-off-run").tryQuery().isPresent());
         robot.interact(() -> node("#must-take-off-run").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> figure().equals("1.21\u00d7"));
+        until(() -> figure().equals("1.18\u00d7"));
         assertThat(label("#ledger-flow-case")).startsWith("Push-over 17\u00b0, 0.8 g");
         robot.interact(() -> node("#must-push-over").requestFocus());
         keys(KeyCode.SPACE);
@@ -575,7 +575,7 @@ class WindowTest extends WindowHarness {
         assertThat(label("#ledger-flow-case")).startsWith("Climb 17\u00b0");
         robot.interact(() -> node("#must-gust").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> figure().equals("0.85\u00d7"));
+        until(() -> figure().equals("0.55\u00d7"));
         control(KeyCode.Z);
         control(KeyCode.Z);
         control(KeyCode.Z);

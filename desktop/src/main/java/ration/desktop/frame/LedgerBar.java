@@ -2,6 +2,7 @@ package ration.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -44,8 +45,10 @@ final class LedgerBar extends HBox {
         }
         effect.setOnFinished(e -> update(false));
         session.shown().addListener((o, was, now) -> {
-            boolean edited = was != null && !was.assessment().answersAs(now.assessment()) && session.before().get() != null;
-            update(edited);
+            boolean more = was != null && was.assessment().answersAs(now.assessment());
+            boolean edited = was != null && !more && session.before().get() != null;
+            // what comes later of the same answer takes nothing away: what was stays until its time is over
+            update(edited || more && effect.getStatus() == Animation.Status.RUNNING);
             if (edited) {
                 effect.playFromStart();
             }
