@@ -215,7 +215,7 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.startsWith("flow") || name.equals("faults") || name.equals("flight") || name.equals("find") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(name.equals("faults") || name.equals("find") ? 15000 : name.startsWith("flow") || name.equals("flight") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
                 Arrays.stream(new String[] {"#keys-close", "#why-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())
