@@ -90,11 +90,16 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     public static Assessment ahead(Project project, Optional<Assessment> before) {
         try {
             Assessment found = assessed(project, before);
-            return found.governing.isEmpty() ? found : found.with(Sureness.PENDING);
+            return found.governing.isEmpty() ? found : found.with(before.filter(b -> sameForFlow(b.project, project)).flatMap(b -> b.sure).orElse(Sureness.PENDING));
         } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
             return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
         }
+    }
+
+    /** Whether an edit left alone all that a margin and how sure it is rest on: a reading or a note does. */
+    private static boolean sameForFlow(Project a, Project b) {
+        return a.system() == b.system() && a.brief() == b.brief() && a.tests() == b.tests() && a.asBuilt().equals(b.asBuilt());
     }
 
     /** With how sure its flow margin is worked out; itself where it was, or where nothing governs. */

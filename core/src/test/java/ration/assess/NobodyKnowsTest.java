@@ -194,4 +194,18 @@ class NobodyKnowsTest {
         assertThat(low).isLessThan(full);
         assertThat(dry).allMatch(c -> c.label(both.project().system(), UnitSystem.US).contains("dry, the rest "));
     }
+
+    /** A note or a reading changes no figure: how sure the margin is stays known. What the flow rests on makes it not shown until it is worked out anew. */
+    @Test
+    void onlyWhatTheFlowRestsOnIsAskedAnew() {
+        Assessment was = Assessment.of(Systems.corrie());
+        Assessment noted = Assessment.ahead(was.project().withNote("Looked at the strainer."), Optional.of(was));
+        assertThat(noted.sure()).isEqualTo(was.sure());
+        assertThat(noted.sured()).isSameAs(noted);
+        Run run = was.project().system().runs().get(0);
+        Assessment longer = Assessment.ahead(was.project().with(was.project().system().replace(run.withLength(Measured.of(80, Unit.INCH, "tape")))), Optional.of(was));
+        assertThat(longer.sured()).isNotSameAs(longer);
+        assertThat(longer.sured().findings()).extracting(f -> f.id() + " " + f.verdict()).containsExactlyElementsOf(Assessment.of(longer.project()).findings().stream().map(f -> f.id() + " " + f
+                .verdict()).toList());
+    }
 }
