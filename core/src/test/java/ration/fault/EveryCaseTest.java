@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,16 +31,21 @@ import ration.model.Tank;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 
 /** Each failure is asked where it hurts: in every judged case, every phase of the flight, on the hot day. */
 class EveryCaseTest {
 
     static List<String> documents() {
-        return List.of("corrie-b1", "tansy-l3", "brindle-a2", "GRAVITY_SELECTOR", "HULL_AND_PYLON", "BOOST_AND_ENGINE_PUMP", "TWO_PUMPS_PARALLEL", "collector-sump", "jet-siphon");
+        return List.of("corrie-b1", "tansy-l3", "brindle-a2", "GRAVITY_SELECTOR", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL", "jet-siphon");
     }
 
     private static Project document(String name) {
         return name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Systems.said(Pattern.valueOf(name).project()) : Systems.demo(name);
+    }
+
+    private static List<FaultAnswer> searched(Assessment a, List<Fault> some) {
+        return FaultSearch.of(a, some, UnitSystem.US, done -> { }, () -> false);
     }
 
     /** The plain way: every case solved anew with what failed in it, nothing skipped, nothing kept; the least of those that use it is what is said. */
@@ -50,9 +56,9 @@ class EveryCaseTest {
         List<Asked> all = FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream().filter(c -> FaultCases.holds(a, c)).toList();
         List<Fault> faults = Catalogue.of(a.project().system());
         int asked = 0;
-        for (int i = name.hashCode() & 3; i < faults.size(); i += 4) {
-            Fault f = faults.get(i);
-            FaultAnswer said = FaultSearch.of(a, f);
+        List<Fault> some = IntStream.range(0, faults.size()).filter(i -> (i + name.hashCode()) % 12 == 0).mapToObj(faults::get).toList();
+        for (FaultAnswer said : searched(a, some)) {
+            Fault f = said.fault();
             if (Double.isNaN(said.share()) || f.kind() == Kind.FUEL_VOLATILE) {
                 continue;
             }
@@ -116,7 +122,7 @@ class EveryCaseTest {
     @Test
     void airComesInThroughALegThatStands() {
         Assessment a = Assessment.of(Systems.demo("jet-siphon"));
-        List<FaultAnswer> leaks = Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.AIR_LEAK).map(f -> FaultSearch.of(a, f)).toList();
+        List<FaultAnswer> leaks = searched(a, Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.AIR_LEAK).toList());
         assertThat(leaks).isNotEmpty().allMatch(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.SHORT);
     }
 
@@ -145,8 +151,9 @@ class EveryCaseTest {
         FaultAnswer knocked = FaultSearch.of(brindle, new Fault(Kind.VALVE_SHUT, "shut-off"));
         assertThat(knocked.share()).isZero();
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
-            assertThat(FaultSearch.of(Assessment.of(Systems.demo(demo)))).filteredOn(f -> EnumSet.of(Kind.CAP_LOST, Kind.SELECTOR_STUCK, Kind.INDICATION_WRONG, Kind.FUEL_LEAK)
-                    .contains(f.fault().kind())).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
+            Assessment a = Assessment.of(Systems.demo(demo));
+            assertThat(searched(a, Catalogue.of(a.project().system()).stream().filter(f -> EnumSet.of(Kind.CAP_LOST, Kind.SELECTOR_STUCK, Kind.INDICATION_WRONG, Kind.FUEL_LEAK)
+                    .contains(f.kind())).toList())).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
         }
     }
 
