@@ -185,7 +185,7 @@ public final class Search {
      * @param most pressure anything here can make, Pa
      */
     static double unexplained(Reading r, double most) {
-        double anything = Math.max(ANYTHING * usual(r), r.what() == Reading.What.PRESSURE ? most : 0);
+        double anything = Math.max(ANYTHING * r.what().usualError(), r.what() == Reading.What.PRESSURE ? most : 0);
         double range = Math.sqrt(anything * anything + 2 * Math.PI * r.error() * r.error());
         return -Math.log(range / (Math.sqrt(2 * Math.PI) * r.error()));
     }
@@ -193,19 +193,6 @@ public final class Search {
     /** What all pumps can make one after the other, Pa: a gauge may show anything up to that. */
     static double mostPressure(FuelSystem system) {
         return system.all(Pump.class).mapToDouble(p -> p.curve().stream().mapToDouble(c -> c.pressure().si()).max().orElse(0)).sum();
-    }
-
-    /** Error of an instrument that is usual for such a reading, SI; common practice, no source. */
-    private static double usual(Reading r) {
-        return switch (r.what()) {
-            case PRESSURE -> Unit.PSI.toSi(0.3);
-            case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
-            case FALLS -> Unit.GALLON_PER_HOUR.toSi(0.6);
-            case MINUTES -> 1;
-            case TEMPERATURE -> 1.5;
-            case VOLTS, AMPS -> 0.3;
-            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> 1;
-        };
     }
 
     /** That a sign that shows so often is, or is not, seen. */

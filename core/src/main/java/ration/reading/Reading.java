@@ -8,6 +8,7 @@ import ration.model.Item;
 import ration.model.PortRef;
 import ration.model.Run;
 import ration.quantity.Dimension;
+import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
@@ -52,6 +53,19 @@ public record Reading(String place, What what, double value, double error, Setti
 
         public Dimension dimension() {
             return dimension;
+        }
+
+        /** What a usual instrument may be off by, SI, minutes for a time; of a sign, nothing that counts. Common practice, no source. */
+        public double usualError() {
+            return switch (this) {
+                case PRESSURE -> Unit.PSI.toSi(0.3);
+                case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
+                case FALLS -> Unit.GALLON_PER_HOUR.toSi(0.6);
+                case MINUTES -> 1;
+                case TEMPERATURE -> 1.5;
+                case VOLTS, AMPS -> 0.3;
+                case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> 0.1;
+            };
         }
 
         /** Something that is so or not: 1 where it is, 0 where one looked and it is not. */

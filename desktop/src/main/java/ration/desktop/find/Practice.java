@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.function.Consumer;
 import ration.desktop.session.LongWork;
 import ration.find.Rig;
-import ration.quantity.Unit;
 import ration.reading.Reading;
 
 /** A search in an aircraft that the program plays: what was asked of it so far. Nothing of it goes into the document. */
@@ -41,18 +40,5 @@ final class Practice {
             taken.add(read);
             changed.run();
         }, failed);
-    }
-
-    /** What a usual instrument may be off by, SI; minutes for a time. */
-    static double error(Reading.What what) {
-        return switch (what) {
-            case PRESSURE -> Unit.PSI.toSi(0.3);
-            case FLOW -> Unit.GALLON_PER_HOUR.toSi(0.5);
-            case FALLS -> Unit.GALLON_PER_HOUR.toSi(0.6);
-            case MINUTES -> 1;
-            case TEMPERATURE -> 1.5;
-            case VOLTS, AMPS -> 0.3;
-            case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> 0.1;
-        };
     }
 }

@@ -97,7 +97,7 @@ record ReadingEntry(UnitSystem units) {
     /** What a rig that hides a fault is asked for: it reads its instruments itself. */
     static Reading asked(String place, Reading.What what, Setting how) {
         chosen(place);
-        return new Reading(place, what, 0, Practice.error(what), how);
+        return new Reading(place, what, 0, what.usualError(), how);
     }
 
     private static void chosen(String place) {
