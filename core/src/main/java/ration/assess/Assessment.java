@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ForkJoinTask;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.breathing.Vents;
@@ -58,12 +59,12 @@ import ration.topology.Topology;
  * @param hotFuel   the same with the tank as warm as in the hot fuel case
  * @param air       vents of every tank
  * @param programme tests it gets, and what is on record of them
- * @param sure      how well the flow margin is known; empty where nothing governs
+ * @param howSure   how well the flow margin is known
  * @param findings  everything checked, worst first
  */
 public record Assessment(Project project, List<Problem> problems, Optional<FlowBasis> basis, List<CaseAnswer> cases,
         Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
-        List<AirAnswer> air, Programme programme, Optional<Sureness> sure, List<Finding> findings) {
+        List<AirAnswer> air, Programme programme, HowSure howSure, List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
@@ -83,14 +84,20 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
      * same.
      */
     public static Assessment of(Project project, Optional<Assessment> before) {
-        return ahead(project, before).sured();
+        Assessment found = ahead(project, before);
+        if (!found.howSure.pending()) {
+            return found;
+        }
+        Assessment bare = found.with(HowSure.NOT_ASKED);
+        return found.with(HowSure.whenAsked(() -> Sureness.of(bare, () -> false)));
     }
 
     /** The same before it is known how sure its flow margin is: that is not shown yet. {@link #sured} finds it out. */
     public static Assessment ahead(Project project, Optional<Assessment> before) {
         try {
             Assessment found = assessed(project, before);
-            return found.governing.isEmpty() ? found : found.with(before.filter(b -> sameForFlow(b.project, project)).flatMap(b -> b.sure).orElse(Sureness.PENDING));
+            return found.governing.isEmpty() ? found : found.with(before.filter(b -> sameForFlow(b.project, project)).map(b -> b.howSure).filter(h -> h != HowSure.NOT_ASKED)
+                    .orElse(HowSure.PENDING));
         } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
             return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
@@ -104,11 +111,25 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** With how sure its flow margin is worked out; itself where it was, or where nothing governs. */
     public Assessment sured() {
-        if (sure.filter(s -> s == Sureness.PENDING).isEmpty()) {
+        return sured(() -> false);
+    }
+
+    /**
+     * The same, given up when asked to.
+     *
+     * @return itself, how sure it is still not shown, where it was given up
+     */
+    public Assessment sured(BooleanSupplier stop) {
+        if (!howSure.pending()) {
             return this;
         }
-        Assessment bare = bare();
-        return bare.with(Sureness.of(bare));
+        Sureness found = Sureness.of(with(HowSure.NOT_ASKED), stop);
+        return stop.getAsBoolean() ? this : with(HowSure.known(found));
+    }
+
+    /** How well the flow margin is known; empty where nothing governs. */
+    public Optional<Sureness> sure() {
+        return howSure.get();
     }
 
     /** Whether another answers the same questions: only how sure they are may differ. */
@@ -148,22 +169,16 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
-        List<String> wrong = new Assessment(project, problems, Optional.of(basis), cases, governing, List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Optional.empty(),
+        List<String> wrong = new Assessment(project, problems, Optional.of(basis), cases, governing, List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, HowSure.NOT_ASKED,
                 List.of()).contradicted();
         findings.replaceAll(f -> wrong.isEmpty() || !NeedsSaid.restsOnFlow(f) ? f : f.worse(Verdict.NOT_SHOWN, "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), Optional.empty(),
+        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), HowSure.NOT_ASKED,
                 findings);
     }
 
-    /** With how sure its flow margin is, and what that decides in the findings. */
-    private Assessment with(Sureness sureness) {
-        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, Optional.of(sureness), findings);
-    }
-
-    /** Without it. */
-    private Assessment bare() {
-        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, Optional.empty(), findings);
+    private Assessment with(HowSure other) {
+        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, other, findings);
     }
 
     /** Runs said to be shorter than the way between their ends: what flows through them is not known. */
@@ -174,6 +189,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Everything checked, worst first; how sure the flow margin is decides on it too. */
     public List<Finding> findings() {
+        Optional<Sureness> sure = sure();
         if (sure.isEmpty()) {
             return findings;
         }
@@ -196,7 +212,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, null)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project))));
         return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks, Optional.empty(), Optional.empty(), List.of(),
-                ProofChecks.programme(project, Optional.empty(), tanks, before), Optional.empty(), findings.stream().sorted(Checks.WORST_FIRST).toList());
+                ProofChecks.programme(project, Optional.empty(), tanks, before), HowSure.NOT_ASKED, findings.stream().sorted(Checks.WORST_FIRST).toList());
     }
 
     /**
@@ -224,7 +240,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
-        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, Optional.empty(),
+        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, HowSure.NOT_ASKED,
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 
@@ -376,7 +392,7 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     /** Of the governing case; no better than Not shown while a case that had to be answered was not, nor than how sure it is. */
     public Verdict flowVerdict() {
         Verdict found = governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
-        Verdict sureOf = sure.map(Sureness::verdict).orElse(Verdict.HOLDS);
+        Verdict sureOf = sure().map(Sureness::verdict).orElse(Verdict.HOLDS);
         return (cases.stream().anyMatch(CaseAnswer::open) || !contradicted().isEmpty() ? found.worse(Verdict.NOT_SHOWN) : found).worse(sureOf);
     }
 

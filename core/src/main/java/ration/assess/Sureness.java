@@ -3,6 +3,7 @@ package ration.assess;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.check.Check;
@@ -63,16 +64,16 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
     /** Where nothing flows there is nothing to be sure of. */
     private static final Sureness NOTHING = new Sureness(List.of(), 0, 0, 0);
 
-    /** Of the case that governs. */
-    static Sureness of(Assessment a) {
+    /** Of the case that governs; when asked to stop, what stands for nothing known. */
+    static Sureness of(Assessment a, BooleanSupplier stop) {
         try {
-            return found(a).orElse(NOTHING);
+            return found(a, stop).orElse(NOTHING);
         } catch (RuntimeException e) {
             return UNKNOWN;
         }
     }
 
-    private static Optional<Sureness> found(Assessment a) {
+    private static Optional<Sureness> found(Assessment a, BooleanSupplier stop) {
         if (a.governing().isEmpty() || a.governing().get().verdict() == Verdict.SHORT && !a.governing().get().capacity().usable()) {
             return Optional.empty();
         }
@@ -85,7 +86,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         List<Draws.Figure> figures = Draws.figures(project.system().items().stream().filter(i -> rests(c.capacity(), i)).toList());
         record Moved(Draws.Figure figure, double square) {
         }
-        List<Moved> moved = figures.parallelStream().map(f -> new Moved(f, square(a, project, c, f, stands.get().ratio()))).toList();
+        List<Moved> moved = figures.parallelStream().map(f -> new Moved(f, stop.getAsBoolean() ? 0 : square(a, project, c, f, stands.get().ratio()))).toList();
         double variance = moved.stream().mapToDouble(Moved::square).sum();
         double guessed = variance <= 0 ? 0 : moved.stream().filter(m -> Method.of(m.figure.as()).guessed()).mapToDouble(Moved::square).sum() / variance;
         List<Moved> ranked = moved.stream().sorted(Comparator.comparingDouble(Moved::square).reversed()).toList();
@@ -103,8 +104,8 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         if (c.verdict() == Verdict.SHORT || c.verdict() == Verdict.NOT_SHOWN || off > FAR) {
             return Optional.of(new Sureness(deciding, guessed, 0, 0));
         }
-        Draws.Samples s = Draws.sample(a.project(), a.nearest(Draws.NEAREST_CASES), Optional.of(a), Draws.SEED, Draws.USUAL_SAMPLES, done -> { }, () -> false).orElseThrow();
-        return Optional.of(new Sureness(deciding, guessed, s.shorts(), Draws.USUAL_SAMPLES));
+        Draws.Samples s = Draws.sample(a.project(), a.nearest(Draws.NEAREST_CASES), Optional.of(a), Draws.SEED, Draws.USUAL_SAMPLES, done -> { }, stop).orElse(null);
+        return s == null ? Optional.of(UNKNOWN) : Optional.of(new Sureness(deciding, guessed, s.shorts(), Draws.USUAL_SAMPLES));
     }
 
     /** Whether the flow of a case can rest on a part: fuel goes through it, or comes out of it. */

@@ -10,7 +10,9 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import ration.drawing.Mark.Spot;
 import ration.drawing.Picture.Kind;
 import ration.drawing.Picture.Piece;
@@ -26,14 +28,24 @@ final class Collisions {
     private static final double LONG = 14;
     private static final double STEP = 2;
 
+    private static final Map<Said, Double> WIDTHS = new ConcurrentHashMap<>();
     /** Widths of the typeface the window and paper use. */
-    static final TextMeasure MEASURE = (text, size, bold) -> (bold ? BOLD : REGULAR).deriveFont((float) size).getStringBounds(text, PLAIN)
-            .getWidth();
+    static final TextMeasure MEASURE = (text, size, bold) -> WIDTHS.computeIfAbsent(new Said(text, size, bold), s -> (bold ? BOLD : REGULAR).deriveFont((float) size)
+            .getStringBounds(text, PLAIN).getWidth());
+
+    private record Said(String text, double size, boolean bold) {
+    }
 
     private record Text(String words, String item, Rectangle2D box) {
     }
 
-    private record Way(String item, double width, List<Spot> spots) {
+    private record Way(String item, double width, List<Spot> spots, Rectangle2D bounds) {
+
+        static Way of(String item, double width, List<Spot> spots) {
+            Rectangle2D all = new Rectangle2D.Double(spots.get(0).x(), spots.get(0).y(), 0, 0);
+            spots.forEach(s -> all.add(s.x(), s.y()));
+            return new Way(item, width, spots, all);
+        }
     }
 
     private record Body(String item, Rectangle2D box) {
@@ -63,7 +75,7 @@ final class Collisions {
                     texts.add(new Text(l.text(), piece.item(), box(l)));
                 } else if ((piece.kind() == Kind.RUN || piece.kind() == Kind.VENT) && mark instanceof Mark.Path p && p.fill() == Ink.NONE && p.pen().ink() != Ink.GROUND
                         && p.pen().width() >= 3) {
-                    ways.add(new Way(piece.item(), p.pen().width(), dense(p.spots())));
+                    ways.add(Way.of(piece.item(), p.pen().width(), dense(p.spots())));
                 } else if (piece.kind() == Kind.SYMBOL && !piece.words().isEmpty() && extent(mark) != null) {
                     symbol = symbol == null ? extent(mark) : symbol.createUnion(extent(mark));
                 }
@@ -101,7 +113,10 @@ final class Collisions {
             }
             for (Way b : ways.subList(i + 1, ways.size())) {
                 double near = (a.width + b.width) / 2 * NEAR;
-                double along = a.item.equals(b.item) ? 0 : STEP * a.spots.stream().filter(s -> b.spots.stream().anyMatch(t -> Math.abs(s.x()
+                if (a.item.equals(b.item) || !grown(a.bounds, near + 1).intersects(grown(b.bounds, 1))) {
+                    continue;
+                }
+                double along = STEP * a.spots.stream().filter(s -> b.spots.stream().anyMatch(t -> Math.abs(s.x()
                         - t.x()) < near && Math.abs(s.y() - t.y()) < near)).count();
                 if (along > LONG + 2 * near) {
                     found.add("lines " + a.item + " and " + b.item + " in one place for " + Math.round(along) + " px");

@@ -56,8 +56,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
         EachPulse pulse = new EachPulse(this::update);
-        session.shown().addListener((o, was, now) -> pulse.ask());
-        session.units().addListener((o, was, now) -> pulse.ask());
+        session.whileOpen().follow(session.shown(), pulse::ask);
+        session.whileOpen().follow(session.units(), pulse::ask);
         update();
     }
 

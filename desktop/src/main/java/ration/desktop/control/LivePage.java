@@ -23,8 +23,8 @@ public abstract class LivePage extends BorderPane implements Arriving {
         setId(id);
         setFocusTraversable(true);
         setAccessibleText(words);
-        session.shown().addListener((o, was, now) -> pulse.ask());
-        session.units().addListener((o, was, now) -> pulse.ask());
+        session.whileOpen().follow(session.shown(), pulse::ask);
+        session.whileOpen().follow(session.units(), pulse::ask);
         sceneProperty().addListener((o, was, now) -> {
             if (now != null && stale) {
                 now();

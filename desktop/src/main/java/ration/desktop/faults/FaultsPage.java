@@ -41,7 +41,7 @@ public final class FaultsPage extends LivePage {
 
     private final Session session;
     private final Consumer<FaultAnswer> set;
-    private final LongWork work = new LongWork("faults");
+    private final LongWork work;
     private final VBox rows = new VBox();
     private final VBox card = new VBox(8);
     private final HBox chips = new HBox(4);
@@ -49,8 +49,8 @@ public final class FaultsPage extends LivePage {
     private final Label words = Ui.label("");
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Work it out", "faults-again", this::restart, "chip");
-    private final LongWork minutes = new LongWork("minutes");
-    private final LongWork search = new LongWork("fault remedies");
+    private final LongWork minutes;
+    private final LongWork search;
     private Lasting course;
     private Assessment done;
     private UnitSystem units;
@@ -69,6 +69,9 @@ public final class FaultsPage extends LivePage {
     public FaultsPage(Session session, Consumer<FaultAnswer> set) {
         super(session, "faults-page", "Faults page");
         this.session = session;
+        work = session.whileOpen().work("faults");
+        minutes = session.whileOpen().work("minutes");
+        search = session.whileOpen().work("fault remedies");
         this.set = set;
         ProgressBar progress = new ProgressBar();
         progress.setId("faults-progress");

@@ -42,10 +42,10 @@ public final class FindPage extends LivePage {
 
     private final Session session;
     private final Consumer<Condition> set;
-    private final LongWork drawing = new LongWork("find-drawing");
+    private final LongWork drawing;
     private Picture drawn;
     private FuelSystem drawnOf;
-    private final LongWork work = new LongWork("find");
+    private final LongWork work;
     private final CauseTable table = new CauseTable(this::chosen);
     private final ReadingLog log;
     private final NextCard card;
@@ -70,6 +70,8 @@ public final class FindPage extends LivePage {
     public FindPage(Session session, Consumer<Condition> set) {
         super(session, "find-page", "Find page");
         this.session = session;
+        drawing = session.whileOpen().work("find-drawing");
+        work = session.whileOpen().work("find");
         this.set = set;
         log = new ReadingLog(session);
         card = new NextCard(log);
@@ -180,7 +182,7 @@ public final class FindPage extends LivePage {
         }
         words.setText("Hiding a fault\u2026");
         work.start(task -> maker.apply(a), rig -> {
-            practice = new Practice(rig, () -> start(done), words::setText);
+            practice = new Practice(rig, session.whileOpen().work("rig"), () -> start(done), words::setText);
             log.practise(practice);
             needles.show(rig);
             ready.setVisible(false);

@@ -14,14 +14,16 @@ final class Practice {
     private final Runnable changed;
     private final Consumer<String> failed;
     private final List<Reading> taken = new ArrayList<>();
-    private final LongWork work = new LongWork("rig");
+    private final LongWork work;
 
     /**
+     * @param work    done beside the window
      * @param changed told after each reading
      * @param failed  told why there is none
      */
-    Practice(Rig rig, Runnable changed, Consumer<String> failed) {
+    Practice(Rig rig, LongWork work, Runnable changed, Consumer<String> failed) {
         this.rig = rig;
+        this.work = work;
         this.changed = changed;
         this.failed = failed;
     }

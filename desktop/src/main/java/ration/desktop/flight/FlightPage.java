@@ -43,7 +43,7 @@ public final class FlightPage extends LivePage {
     private static final double STEP = 5;
 
     private final Session session;
-    private final LongWork work = new LongWork("flight");
+    private final LongWork work;
     private final HBox modes = new HBox(4);
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Fly it", "flight-again", this::restart, "chip");
@@ -67,6 +67,7 @@ public final class FlightPage extends LivePage {
     public FlightPage(Session session, Consumer<Flight> print) {
         super(session, "flight-page", "Flight page");
         this.session = session;
+        work = session.whileOpen().work("flight");
         card = new FlightCard(session, print);
         ProgressBar progress = new ProgressBar();
         progress.setId("flight-progress");

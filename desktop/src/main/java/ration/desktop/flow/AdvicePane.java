@@ -25,7 +25,7 @@ final class AdvicePane extends VBox {
 
 
     private final Session session;
-    private final LongWork work = new LongWork("advice");
+    private final LongWork work;
     private final VBox rows = new VBox();
     private final Label state = Ui.label("", "soft");
     private final Label chance = Ui.wrapped("");
@@ -38,6 +38,7 @@ final class AdvicePane extends VBox {
     AdvicePane(Session session) {
         super(6);
         this.session = session;
+        work = session.whileOpen().work("advice");
         setId("advice");
         HBox head = new HBox(8, Ui.whole(Ui.label("What would buy margin", "page-title")), Ui.spring(), state, progress, stop, again);
         head.setAlignment(Pos.CENTER_LEFT);

@@ -29,7 +29,7 @@ final class AskPane extends StackPane {
     }
 
     private final Session session;
-    private final LongWork work = new LongWork("questions");
+    private final LongWork work;
     private final PicturePane steepPicture;
     private final VBox table = new VBox(6);
     private final Label state = Ui.wrapped("", "soft");
@@ -38,6 +38,7 @@ final class AskPane extends StackPane {
 
     AskPane(Session session) {
         this.session = session;
+        work = session.whileOpen().work("questions");
         setId("ask");
         state.setId("ask-state");
         steepPicture = new PicturePane("how-steep", (w, h) -> steep.map(s -> SteepPicture.draw(s, brief(), now(s), session.units().get(), w, h)).orElse(

@@ -79,8 +79,8 @@ final class ConditionsBar extends HBox {
         HBox.setHgrow(groups, Priority.ALWAYS);
         getChildren().addAll(groups, fault);
         EachPulse pulse = new EachPulse(this::update);
-        session.shown().addListener((o, was, now) -> pulse.ask());
-        session.units().addListener((o, was, now) -> pulse.ask());
+        session.whileOpen().follow(session.shown(), pulse::ask);
+        session.whileOpen().follow(session.units(), pulse::ask);
         for (QuantityField<Double> field : List.of(pitch, bank, temperature)) {
             field.setPrefWidth(62);
             field.onTrouble(m -> {

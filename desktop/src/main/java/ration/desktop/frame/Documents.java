@@ -19,20 +19,17 @@ final class Documents {
     private final MessageBar messages;
     private final OpeningCard openingCard;
     private final Node rest;
-    private final Runnable opened;
     private QuantityField<?> leftWrong;
 
     /**
      * @param rest   takes the keys when what was written is taken into the document
-     * @param opened run when a document was opened
      */
-    Documents(Session session, FileDialogs dialogs, MessageBar messages, OpeningCard openingCard, Node rest, Runnable opened) {
+    Documents(Session session, FileDialogs dialogs, MessageBar messages, OpeningCard openingCard, Node rest) {
         this.session = session;
         this.dialogs = dialogs;
         this.messages = messages;
         this.openingCard = openingCard;
         this.rest = rest;
-        this.opened = opened;
     }
 
     /** A field that was left with what cannot be taken as it stands. */
@@ -103,7 +100,7 @@ final class Documents {
 
     void open(Path path) {
         openingCard.name(path.getFileName() == null ? path.toString() : path.getFileName().toString());
-        session.open(path, opened);
+        session.open(path);
     }
 
     void save() {

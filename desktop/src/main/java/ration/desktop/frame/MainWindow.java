@@ -1,9 +1,6 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
-import java.util.EnumMap;
-import java.util.Map;
-import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -19,26 +16,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
-import ration.desktop.air.AirPage;
-import ration.desktop.brief.BriefPage;
+import ration.condition.Condition;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
-import ration.desktop.faults.FaultsPage;
-import ration.desktop.find.FindPage;
-import ration.desktop.flight.FlightPage;
-import ration.desktop.flow.FlowPage;
-import ration.desktop.hangar.HangarPage;
-import ration.desktop.layout.LayoutPage;
-import ration.desktop.runs.RunsPage;
 import ration.desktop.session.Session;
-import ration.desktop.signoff.SignOffPage;
 import ration.desktop.style.Tokens;
-import ration.desktop.tanks.TanksPage;
-import ration.desktop.upkeep.UpkeepPage;
-import ration.desktop.vapor.VaporPage;
 import ration.fault.FaultAnswer;
 
 /** The window: strip, rail, page, conditions; the document's commands and the keys that work everywhere. */
@@ -56,12 +41,9 @@ public final class MainWindow {
     private final MessageBar messages = new MessageBar();
     private final Rail rail;
     private final LedgerBar ledger;
-    private final ConditionsBar conditions;
-    private final LayoutPage layout;
-    private final Supplier<TanksPage> tanks;
-    private final Supplier<VaporPage> vapor;
-    /** Pages but the first are made when they are first wanted: the window stands sooner. */
-    private final Map<Page, Supplier<? extends Arriving>> pages = new EnumMap<>(Page.class);
+    /** Under the page: the conditions it is looked at in. */
+    private final BorderPane middle = new BorderPane();
+    private Pages pages;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
     private final WhyCard why;
@@ -76,27 +58,10 @@ public final class MainWindow {
         Tokens.loadFonts();
         this.stage = stage;
         this.session = session;
-        conditions = new ConditionsBar(session);
         why = new WhyCard(session);
-        layout = new LayoutPage(session, conditions::operate);
         exports = new Exports(session, dialogs);
         openingCard = new OpeningCard(session.opening());
-        documents = new Documents(session, dialogs, messages, openingCard, root, () -> go(Page.LAYOUT));
-        tanks = once(() -> new TanksPage(session, exports::gaugeCard));
-        vapor = once(() -> new VaporPage(session, this::showItem, exports));
-        pages.put(Page.BRIEF, once(() -> new BriefPage(session)));
-        pages.put(Page.LAYOUT, () -> layout);
-        pages.put(Page.RUNS, once(() -> new RunsPage(session, exports)));
-        pages.put(Page.FLOW, once(() -> new FlowPage(session, this::showItem)));
-        pages.put(Page.TANKS, tanks);
-        pages.put(Page.VAPOR, vapor);
-        pages.put(Page.AIR, once(() -> new AirPage(session, this::showItem, exports::samplingCard)));
-        pages.put(Page.FAULTS, once(() -> new FaultsPage(session, this::showFault)));
-        pages.put(Page.FLIGHT, once(() -> new FlightPage(session, exports::switchingCard)));
-        pages.put(Page.HANGAR, once(() -> new HangarPage(session, exports, java.time.LocalDate::now, this::layOver)));
-        pages.put(Page.FIND, once(() -> new FindPage(session, this::showCase)));
-        pages.put(Page.UPKEEP, once(() -> new UpkeepPage(session, java.time.LocalDate::now, exports::upkeep)));
-        pages.put(Page.SIGN_OFF, once(() -> new SignOffPage(session, exports, java.time.LocalDate::now)));
+        documents = new Documents(session, dialogs, messages, openingCard, root);
         rail = new Rail(session, to -> documents.settled(() -> go(to)));
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         TitleCell title = new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys);
@@ -106,9 +71,7 @@ public final class MainWindow {
         strip.setPrefHeight(64);
         strip.setMinHeight(64);
         HBox.setHgrow(ledger, Priority.ALWAYS);
-        BorderPane middle = new BorderPane();
         middle.setCenter(content);
-        middle.setBottom(conditions);
         BorderPane frame = new BorderPane();
         frame.setTop(new VBox(strip, messages));
         frame.setLeft(rail);
@@ -146,21 +109,36 @@ public final class MainWindow {
                 messages.tell(now, session::hush);
             }
         });
-        go(Page.LAYOUT);
+        session.lifetime().addListener((o, was, now) -> begin());
+        begin();
     }
 
-    private static <T> Supplier<T> once(Supplier<T> make) {
-        return new Supplier<>() {
-            private T made;
+    /** With each document: its pages, at the pages.layout(). */
+    private void begin() {
+        why.hide();
+        pages = new Pages(session, exports, new Pages.Asked() {
+            @Override
+            public void fault(FaultAnswer f) {
+                showFault(f);
+            }
 
             @Override
-            public T get() {
-                if (made == null) {
-                    made = make.get();
-                }
-                return made;
+            public void look(Condition c) {
+                showCase(c);
             }
-        };
+
+            @Override
+            public void item(String id) {
+                showItem(id);
+            }
+
+            @Override
+            public void layOver(Path log) {
+                MainWindow.this.layOver(log);
+            }
+        });
+        middle.setBottom(pages.conditions());
+        go(Page.LAYOUT);
     }
 
     public void show() {
@@ -172,7 +150,7 @@ public final class MainWindow {
         stage.setMinHeight(LEAST_HEIGHT);
         stage.setWidth(width);
         stage.setHeight(height);
-        layout.focusDrawing();
+        pages.layout().focusDrawing();
     }
 
     public void open(Path path) {
@@ -185,16 +163,16 @@ public final class MainWindow {
     }
 
     /** Lays the table of a run log over the Vapor page. */
-    private void layOver(java.nio.file.Path log) {
+    private void layOver(Path log) {
         go(Page.VAPOR);
-        vapor.get().lay(log);
+        pages.vapor().lay(log);
     }
 
     // pages
 
     private void go(Page to) {
         page = to;
-        Arriving view = pages.get(to).get();
+        Arriving view = pages.page(to);
         content.setCenter(view.node());
         rail.current(to);
         ledger.current(to);
@@ -208,7 +186,7 @@ public final class MainWindow {
         go(Page.LAYOUT);
     }
 
-    private void showCase(ration.condition.Condition c) {
+    private void showCase(Condition c) {
         session.look(c);
         go(Page.LAYOUT);
     }
@@ -228,14 +206,14 @@ public final class MainWindow {
     private void showUnusable() {
         session.shown().get().assessment().governingTank().ifPresent(t -> {
             session.look(t.predicted().attitude());
-            tanks.get().choose(t.tank().id());
+            pages.tanks().choose(t.tank().id());
         });
         go(Page.TANKS);
     }
 
     private void showVapor() {
         go(Page.VAPOR);
-        vapor.get().governing();
+        pages.vapor().governing();
     }
 
     private void lookAtGoverning() {
@@ -245,7 +223,7 @@ public final class MainWindow {
     private void showFindings() {
         session.picked().set("");
         go(Page.LAYOUT);
-        layout.focusFindings();
+        pages.layout().focusFindings();
     }
 
     // keys
@@ -257,7 +235,7 @@ public final class MainWindow {
 
     private void hideKeys() {
         keys.setVisible(false);
-        layout.focusDrawing();
+        pages.layout().focusDrawing();
     }
 
     private boolean writing() {
@@ -301,7 +279,7 @@ public final class MainWindow {
         if (e.isShortcutDown()) {
             command(e);
         } else if (!writing() && page == Page.LAYOUT) {
-            layout.key(e);
+            pages.layout().key(e);
         }
     }
 
@@ -359,14 +337,14 @@ public final class MainWindow {
 
     private void keyTyped(KeyEvent e) {
         boolean sheet = stage.getScene().getFocusOwner() instanceof Sheet<?>;
-        if (writing() || sheet || layout.choosing() || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
+        if (writing() || sheet || pages.layout().choosing() || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
             return;
         }
         switch (e.getCharacter()) {
-            case "[" -> conditions.nudge(-1, 0);
-            case "]" -> conditions.nudge(1, 0);
-            case "," -> conditions.nudge(0, -1);
-            case "." -> conditions.nudge(0, 1);
+            case "[" -> pages.conditions().nudge(-1, 0);
+            case "]" -> pages.conditions().nudge(1, 0);
+            case "," -> pages.conditions().nudge(0, -1);
+            case "." -> pages.conditions().nudge(0, 1);
             case "g", "G" -> lookAtGoverning();
             case "w", "W" -> ledger.ask(page);
             case "?" -> showKeys();

@@ -57,8 +57,8 @@ public final class HangarPage extends LivePage {
     private final BesidePane beside;
     private final LivePane live;
     private final Label sum = Ui.label("", "soft");
-    private final LongWork fitting = new LongWork("fit");
-    private final LongWork proving = new LongWork("tests");
+    private final LongWork fitting;
+    private final LongWork proving;
     private Bench bench = Bench.EMPTY;
 
     /**
@@ -68,6 +68,8 @@ public final class HangarPage extends LivePage {
     public HangarPage(Session session, Files files, Supplier<LocalDate> today, Consumer<Path> layOver) {
         super(session, "hangar-page", "Hangar tests page");
         this.session = session;
+        fitting = session.whileOpen().work("fit");
+        proving = session.whileOpen().work("tests");
         this.files = files;
         this.today = today;
         runner = new TestRunner(session, this::leave, this::attach);

@@ -77,14 +77,14 @@ final class ItemCard extends ScrollPane {
         now.setId("card-now");
         findings.setId("card-findings");
         setContent(body);
-        session.shown().addListener((o, was, n) -> update.ask());
-        session.picked().addListener((o, was, n) -> {
+        session.whileOpen().follow(session.shown(), update::ask);
+        session.whileOpen().follow(session.picked(), (o, was, n) -> {
             settle();
             setVvalue(0);
             update();
         });
-        session.units().addListener((o, was, n) -> update.ask());
-        session.chosenRegime().addListener((o, was, n) -> update.ask());
+        session.whileOpen().follow(session.units(), update::ask);
+        session.whileOpen().follow(session.chosenRegime(), update::ask);
         update();
     }
 

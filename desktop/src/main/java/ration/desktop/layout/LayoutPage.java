@@ -66,10 +66,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
         setCenter(left);
         small.addListener((o, was, now) -> placeCard());
         cardShown.selectedProperty().addListener((o, was, now) -> placeCard());
-        session.picked().addListener((o, was, now) -> placeCard());
+        session.whileOpen().follow(session.picked(), this::placeCard);
         placeCard();
-        session.picked().addListener((o, was, now) -> chooser.close());
-        session.shown().addListener((o, was, now) -> {
+        session.whileOpen().follow(session.picked(), chooser::close);
+        session.whileOpen().follow(session.shown(), (o, was, now) -> {
             if (was.project() != now.project()) {
                 chooser.close();
                 begin(Optional.empty());
@@ -128,8 +128,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
         }
         Runnable mark = () -> buttons.forEach((r, b) -> b.setSelected(r == session.regime()));
         marked = mark;
-        session.chosenRegime().addListener((o, was, now) -> mark.run());
-        session.shown().addListener((o, was, now) -> mark.run());
+        session.whileOpen().follow(session.chosenRegime(), mark);
+        session.whileOpen().follow(session.shown(), mark);
         mark.run();
         return box;
     }

@@ -73,10 +73,10 @@ final class SchematicPane extends Pane {
                 redraw();
             }
         });
-        session.shown().addListener((o, was, now) -> pulse.ask());
-        session.picked().addListener((o, was, now) -> pulse.ask());
-        session.units().addListener((o, was, now) -> pulse.ask());
-        session.chosenRegime().addListener((o, was, now) -> pulse.ask());
+        session.whileOpen().follow(session.shown(), pulse::ask);
+        session.whileOpen().follow(session.picked(), pulse::ask);
+        session.whileOpen().follow(session.units(), pulse::ask);
+        session.whileOpen().follow(session.chosenRegime(), pulse::ask);
         sceneProperty().addListener((o, was, now) -> pulse.ask());
         setOnMousePressed(e -> {
             requestFocus();

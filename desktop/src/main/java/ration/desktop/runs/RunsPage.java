@@ -100,8 +100,8 @@ public final class RunsPage extends BorderPane implements Arriving {
         Ui.wide(scroll, 288, 240);
         scroll.setFocusTraversable(false);
         setRight(scroll);
-        session.shown().addListener((o, was, now) -> pulse.ask());
-        session.units().addListener((o, was, now) -> pulse.ask());
+        session.whileOpen().follow(session.shown(), pulse::ask);
+        session.whileOpen().follow(session.units(), pulse::ask);
         sceneProperty().addListener((o, was, now) -> pulse.ask());
         joints.onMove(this::aside);
         update();

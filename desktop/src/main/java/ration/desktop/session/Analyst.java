@@ -5,6 +5,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -39,7 +40,7 @@ final class Analyst {
     /** At once, on the calling thread: for a document that was not worked out behind the window. */
     synchronized Worked now(Project project, Condition condition) {
         newest.incrementAndGet();
-        return sured(compute(project, condition));
+        return sured(compute(project, condition), () -> false);
     }
 
     /** Goes on from a document that was. */
@@ -77,7 +78,7 @@ final class Analyst {
                 });
                 // how sure the flow margin is comes after the figures: until then that is not shown
                 if (mine == newest.get()) {
-                    Worked sure = sured(result);
+                    Worked sure = sured(result, () -> mine != newest.get());
                     Platform.runLater(() -> {
                         if (mine == newest.get() && sure != result) {
                             deliver.accept(sure);
@@ -88,8 +89,8 @@ final class Analyst {
         });
     }
 
-    private synchronized Worked sured(Worked result) {
-        Assessment found = result.assessment().sured();
+    private synchronized Worked sured(Worked result, BooleanSupplier stop) {
+        Assessment found = result.assessment().sured(stop);
         if (found == result.assessment()) {
             return result;
         }

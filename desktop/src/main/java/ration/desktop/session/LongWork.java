@@ -45,6 +45,9 @@ public final class LongWork {
      * @param failed told in a sentence should the work itself fail: nothing is delivered then, and nothing runs on
      */
     public <T> void start(Function<Task, T> work, Consumer<T> deliver, Consumer<String> failed) {
+        if (worker.isShutdown()) {
+            return;
+        }
         long mine = newest.incrementAndGet();
         running.set(true);
         progress.set(0);
@@ -85,5 +88,11 @@ public final class LongWork {
     public void cancel() {
         newest.incrementAndGet();
         running.set(false);
+    }
+
+    /** For good: what runs is stopped, and its thread ends. */
+    void close() {
+        cancel();
+        worker.shutdown();
     }
 }

@@ -48,6 +48,7 @@ public final class Session {
     private final Home home;
     private final Analyst analyst = new Analyst();
     private final History history = new History();
+    private final ReadOnlyObjectWrapper<Lifetime> lifetime = new ReadOnlyObjectWrapper<>(new Lifetime());
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Assessment> before = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<CaseAnswer> early = new ReadOnlyObjectWrapper<>();
@@ -84,6 +85,16 @@ public final class Session {
     /** What the views show now. */
     public ReadOnlyObjectProperty<Shown> shown() {
         return shown.getReadOnlyProperty();
+    }
+
+    /** Of the document in the window; another one with each document that is opened or begun, once what it shows is there. */
+    public ReadOnlyObjectProperty<Lifetime> lifetime() {
+        return lifetime.getReadOnlyProperty();
+    }
+
+    /** Of the document in the window now. */
+    public Lifetime whileOpen() {
+        return lifetime.get();
     }
 
     /** The assessment before the last edit, for showing its effect; null when there was none. */
@@ -191,7 +202,11 @@ public final class Session {
     }
 
     private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Worked> known) {
+        lifetime.get().end();
+        opening.cancel();
+        Lifetime next = new Lifetime();
         keep(home::forget);
+        hush();
         project = opened;
         saved = opened;
         stamp = on;
@@ -203,7 +218,10 @@ public final class Session {
         before.set(null);
         condition = known.map(Worked::condition).orElseGet(() -> Assessment.start(opened));
         known.ifPresent(analyst::take);
+        faults.set(null);
+        flight.set(null);
         deliver(known.orElseGet(() -> analyst.now(opened, condition)));
+        lifetime.set(next);
     }
 
     /** One after the other in the background; of several waiting only the newest counts. */
@@ -323,12 +341,8 @@ public final class Session {
     private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {
     }
 
-    /**
-     * Opens a file behind the window; says what is wrong and keeps the present document if it cannot be used.
-     *
-     * @param then told on the interface thread once the document is in the window
-     */
-    public void open(Path path, Runnable then) {
+    /** Opens a file behind the window; says what is wrong and keeps the present document if it cannot be used. */
+    public void open(Path path) {
         opening.start(task -> {
             try {
                 ProjectFile.Opened opened = ProjectFile.load(path);
@@ -344,8 +358,6 @@ public final class Session {
             }
             show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.worked());
             keeper.execute(() -> home.remember(path));
-            hush();
-            then.run();
         }, this::say);
     }
 
@@ -355,7 +367,7 @@ public final class Session {
         UnitSystem in = units.get();
         opening.start(task -> {
             try {
-                return Comparison.of(Assessment.of(ProjectFile.open(earlier)), now, in).sentence();
+                return Comparison.of(Assessment.ahead(ProjectFile.open(earlier), Optional.empty()).sured(), now, in).sentence();
             } catch (ProjectFileException e) {
                 return e.getMessage();
             }
@@ -368,7 +380,7 @@ public final class Session {
         UnitSystem in = units.get();
         opening.start(task -> {
             try {
-                return Optional.of(Comparison.of(Assessment.of(ProjectFile.open(earlier)), now, in));
+                return Optional.of(Comparison.of(Assessment.ahead(ProjectFile.open(earlier), Optional.empty()).sured(), now, in));
             } catch (ProjectFileException e) {
                 Platform.runLater(() -> say(e.getMessage()));
                 return Optional.<Comparison>empty();

@@ -17,7 +17,7 @@ public record Worked(Assessment assessment, Condition condition, Optional<CaseAn
     /** A document just opened, in the case one starts from; never fails: what cannot be worked out shows nothing and says so. */
     public static Worked of(Project project) {
         try {
-            return of(Assessment.of(project), Assessment.start(project));
+            return of(Assessment.ahead(project, Optional.empty()).sured(), Assessment.start(project));
         } catch (RuntimeException | Error e) {
             return failed(project, Assessment.start(Project.empty()), e);
         }

@@ -53,7 +53,7 @@ public final class SignOffPage extends LivePage {
     private final PointCard card;
     private final PacketCard packet;
     private final ScrollPane scroll = new ScrollPane();
-    private final LongWork proving = new LongWork("requirements");
+    private final LongWork proving;
     private Optional<Comparison> compared = Optional.empty();
     private String picked = "";
 
@@ -61,6 +61,7 @@ public final class SignOffPage extends LivePage {
     public SignOffPage(Session session, Papers papers, Supplier<LocalDate> today) {
         super(session, "signoff-page", "Sign-off page");
         this.session = session;
+        proving = session.whileOpen().work("requirements");
         card = new PointCard(session, today);
         packet = new PacketCard(session, papers, c -> {
             compared = Optional.of(c);

@@ -42,8 +42,8 @@ final class StayView extends HBox {
 
     private final Session session;
     private final TextMeasure measure = Tokens.measure();
-    private final LongWork mapping = new LongWork("stranded map");
-    private final LongWork helping = new LongWork("what leaves less");
+    private final LongWork mapping;
+    private final LongWork helping;
     private final PicturePane side;
     private final PicturePane behind;
     private final PicturePane map;
@@ -63,6 +63,8 @@ final class StayView extends HBox {
 
     StayView(Session session, Consumer<String> print) {
         this.session = session;
+        mapping = session.whileOpen().work("stranded map");
+        helping = session.whileOpen().work("what leaves less");
         side = new PicturePane("tank-side", (w, h) -> section(TankSection.From.SIDE, w, h), id -> { });
         behind = new PicturePane("tank-behind", (w, h) -> section(TankSection.From.BEHIND, w, h), id -> { });
         map = new PicturePane("stranded-map", this::mapPicture, id -> { });

@@ -54,7 +54,7 @@ public final class SoakPane extends VBox {
     private final Logs logs;
     private final Supplier<PathHeat> path;
     private final Supplier<Air> air;
-    private final LongWork reading = new LongWork("log");
+    private final LongWork reading;
     private final PicturePane picture;
     private final StackPane body = new StackPane();
     private final Label name = Ui.label("", "soft");
@@ -66,6 +66,7 @@ public final class SoakPane extends VBox {
     SoakPane(Session session, Logs logs, Supplier<PathHeat> path, Supplier<Air> air) {
         super(6);
         this.session = session;
+        reading = session.whileOpen().work("log");
         this.logs = logs;
         this.path = path;
         this.air = air;

@@ -55,7 +55,7 @@ public final class VaporPage extends LivePage {
     private final PicturePane along;
     private final PicturePane map;
     private final SoakPane soak;
-    private final LongWork helping = new LongWork("what buys degrees");
+    private final LongWork helping;
     private final VBox buys = new VBox();
     private final GridPane figures = new GridPane();
     private final ZonePane zones;
@@ -67,7 +67,7 @@ public final class VaporPage extends LivePage {
     private final QuantityField<Double> altitude;
     private final QuantityField<Double> fuel;
     private final Button grade;
-    private final LongWork heating = new LongWork("warmth along the path");
+    private final LongWork heating;
     private Air air;
     private Optional<PathHeat> path = Optional.empty();
     private Asked asked;
@@ -82,6 +82,8 @@ public final class VaporPage extends LivePage {
     public VaporPage(Session session, java.util.function.Consumer<String> pick, SoakPane.Logs logs) {
         super(session, "vapor-page", "Vapor page");
         this.session = session;
+        helping = session.whileOpen().work("what buys degrees");
+        heating = session.whileOpen().work("warmth along the path");
         zones = new ZonePane(session);
         seen = session.project();
         air = hot(seen.heat());
