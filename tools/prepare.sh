@@ -1,5 +1,13 @@
 # Sourced by ./ration and ./verify: what a fresh Debian machine needs, and building only when something changed.
 
+utf8_names() { # Java reads names of files as the locale says: a bare one would lose all but ASCII
+  case "${LC_ALL:-${LC_CTYPE:-${LANG:-}}}" in
+    *[Uu][Tt][Ff]8* | *[Uu][Tt][Ff]-8*) ;;
+    *) export LC_ALL=C.UTF-8 ;;
+  esac
+}
+utf8_names
+
 need_packages() { # need_packages PACKAGE...: installs by apt as root or with sudo, else names what is missing
   local missing=("$@")
   [ ${#missing[@]} -eq 0 ] && return 0
@@ -82,12 +90,23 @@ archive_command_line() { # archive_command_line TOP
   make_archive "$jar" "$list"
 }
 
-build_if_needed() { # build_if_needed TOP
+built() { # built TOP: whether the last build is of these sources
+  [ -f "$1/target/built" ] && [ -z "$(sources_newer_than "$1" "$1/target/built")" ]
+}
+
+build_if_needed() { # build_if_needed TOP: of two that start at once one builds, and the other waits for it
+  if built "$1"; then return 0; fi
+  mkdir -p "$1/target"
+  (
+    flock 9
+    built "$1" || build "$1"
+  ) 9>"$1/target/building"
+}
+
+build() { # build TOP
   local top="$1" stamp="$1/target/built"
-  if [ -f "$stamp" ] && [ -z "$(sources_newer_than "$top" "$stamp")" ]; then return 0; fi
   prepare_build
   echo "ration: building, once" >&2
-  mkdir -p "$top/target"
   local begun="$top/target/begun"
   touch "$begun"
   (cd "$top" && mvn -q -B -pl core,cli,desktop -DskipTests package) >&2

@@ -62,7 +62,7 @@ final class CheckCommand implements Callable<Integer> {
                         + ".");
                 return 2;
             }
-            lines.forEach(out::println);
+            out.print(json ? explainedJson(assessment, explain) : String.join("\n", lines) + "\n");
         } else {
             out.print(json ? asJson(assessment) : asText(assessment));
         }
@@ -85,6 +85,17 @@ final class CheckCommand implements Callable<Integer> {
         return figures(a).stream().flatMap(w -> words.isEmpty() ? Stream.of(w) : w.all().stream().filter(x -> x.figure().toLowerCase(
                 Locale.ROOT).contains(wanted)).limit(1)).map(w -> w.lines(UnitSystem.US)).distinct().flatMap(l -> Stream.concat(
                 l.stream(), Stream.of(""))).toList();
+    }
+
+    /** The same, a figure an object: its name, and the lines of how it came about. */
+    private static String explainedJson(Assessment a, String words) {
+        ArrayNode all = Json.MAPPER.createArrayNode();
+        String wanted = words.toLowerCase(Locale.ROOT);
+        figures(a).stream().flatMap(w -> words.isEmpty() ? Stream.of(w) : w.all().stream().filter(x -> x.figure().toLowerCase(Locale.ROOT).contains(wanted)).limit(1)).forEach(w -> {
+            ArrayNode lines = all.addObject().put("figure", w.figure()).putArray("lines");
+            w.lines(UnitSystem.US).forEach(lines::add);
+        });
+        return Json.text(Json.MAPPER.createObjectNode().set("figures", all));
     }
 
     private static String asText(Assessment a) {

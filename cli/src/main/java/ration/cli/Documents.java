@@ -1,13 +1,20 @@
 package ration.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import ration.assess.Assessment;
+import ration.file.FileTrouble;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.SafeWrite;
 import ration.model.Problem;
 import ration.project.Project;
 
@@ -24,10 +31,33 @@ final class Documents {
                     .demos().stream(), ProjectFile.systems().stream()).anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
             return Optional.of(!demo ? ProjectFile.open(Path.of(file))
                     : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
+        } catch (InvalidPathException e) {
+            err.println("ration: no file can be called " + file + ".");
+            return Optional.empty();
         } catch (ProjectFileException e) {
             err.println("ration: " + e.fullText());
             return Optional.empty();
         }
+    }
+
+    /**
+     * Writes what was made of documents: whole, or what was there stays; never over a document.
+     *
+     * @param inputs what it was made of, as the command was given them
+     * @return whether it is there; if not, the reason is printed
+     */
+    static boolean write(Path target, byte[] bytes, PrintWriter err, String... inputs) {
+        try {
+            SafeWrite.derived(target, bytes, Arrays.stream(inputs).filter(Objects::nonNull).map(Path::of).toArray(Path[]::new));
+            return true;
+        } catch (IOException e) {
+            err.println("ration: " + target + " cannot be written: " + FileTrouble.why(target, e) + ".");
+            return false;
+        }
+    }
+
+    static boolean write(Path target, String text, PrintWriter err, String... inputs) {
+        return write(target, text.getBytes(StandardCharsets.UTF_8), err, inputs);
     }
 
     /** The assessment; empty, with what to mend printed, if the layout cannot be computed. */

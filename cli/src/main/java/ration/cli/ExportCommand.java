@@ -3,7 +3,6 @@ package ration.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -56,47 +55,55 @@ final class ExportCommand implements Callable<Integer> {
             return 2;
         }
         Assessment a = found.get();
-        UnitSystem units = metric ? UnitSystem.METRIC : UnitSystem.US;
-        String name = target.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        String name = target.getFileName() == null ? "" : target.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        Optional<byte[]> made;
         try {
             CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
             if (look == null && !name.startsWith("runs.")) {
                 err.println("ration: nothing can be computed yet: there is no tank or no demand.");
                 return 2;
             }
-            if (name.equals("runs.pdf")) {
-                Files.write(target, PrintedSheets.runsPdf(a.project()));
-            } else if (name.equals("runs.csv")) {
-                write(RunSheet.csv(a.project().system()));
-            } else if (name.endsWith(".csv")) {
-                write(MatrixCsv.of(a, units));
-            } else if (name.endsWith(".inp")) {
-                if (!look.capacity().usable()) {
-                    err.println("ration: this case has no answer to export: " + look.capacity().reason());
-                    return 1;
-                }
-                write(EpanetInp.of(look.capacity(), a.project().name() + ", " + look.label(a.project().system(), units)));
-            } else if (name.endsWith(".svg")) {
-                write(PictureSvg.of(PrintedSheets.drawing(a, look, units, TextMeasure.approximate()), a.project().name()
-                        + ", " + look.label(a.project().system(), units)));
-            } else if (name.endsWith(".pdf")) {
-                Files.write(target, PrintedSheets.drawingPdf(a, look, units));
-            } else {
-                err.println("ration: " + target + ": name a target that ends in .inp, .svg, .pdf or .csv.");
-                return 2;
+            if (name.endsWith(".inp") && !look.capacity().usable()) {
+                err.println("ration: this case has no answer to export: " + look.capacity().reason());
+                return 1;
             }
+            made = made(a, look, name, metric ? UnitSystem.METRIC : UnitSystem.US);
         } catch (IllegalArgumentException e) {
             err.println("ration: " + e.getMessage());
             return 2;
         } catch (IOException e) {
-            err.println("ration: " + target + " cannot be written: " + FileTrouble.why(target, e) + ".");
+            err.println("ration: " + target + " could not be made: " + FileTrouble.why(target, e) + ".");
+            return 2;
+        }
+        if (made.isEmpty()) {
+            err.println("ration: " + target + ": name a target that ends in .inp, .svg, .pdf or .csv.");
+            return 2;
+        }
+        if (!Documents.write(target, made.get(), err, file)) {
             return 2;
         }
         spec.commandLine().getOut().println("Written: " + target);
         return 0;
     }
 
-    private void write(String text) throws IOException {
-        Files.writeString(target, text, StandardCharsets.UTF_8);
+    /** What the target's name asks for; empty where it names nothing known. */
+    private static Optional<byte[]> made(Assessment a, CaseAnswer look, String name, UnitSystem units) throws IOException {
+        String of = look == null ? "" : a.project().name() + ", " + look.label(a.project().system(), units);
+        if (name.equals("runs.pdf")) {
+            return Optional.of(PrintedSheets.runsPdf(a.project()));
+        } else if (name.equals("runs.csv")) {
+            return text(RunSheet.csv(a.project().system()));
+        } else if (name.endsWith(".csv")) {
+            return text(MatrixCsv.of(a, units));
+        } else if (name.endsWith(".inp")) {
+            return text(EpanetInp.of(look.capacity(), of));
+        } else if (name.endsWith(".svg")) {
+            return text(PictureSvg.of(PrintedSheets.drawing(a, look, units, TextMeasure.approximate()), of));
+        }
+        return name.endsWith(".pdf") ? Optional.of(PrintedSheets.drawingPdf(a, look, units)) : Optional.empty();
+    }
+
+    private static Optional<byte[]> text(String text) {
+        return Optional.of(text.getBytes(StandardCharsets.UTF_8));
     }
 }

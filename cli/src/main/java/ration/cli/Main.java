@@ -2,6 +2,8 @@ package ration.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -48,10 +50,22 @@ public final class Main {
             err.println("ration: " + e.getMessage());
             return 2;
         });
+        commands.registerConverter(LocalDate.class, Main::day);
         int code = args.length == 0 ? usage(commands) : commands.execute(args);
-        out.flush();
+        if (out.checkError()) {
+            err.println("ration: not all of the answer could be written out: the disk may be full, or who reads it is gone.");
+            code = 2;
+        }
         err.flush();
         return code;
+    }
+
+    private static LocalDate day(String written) {
+        try {
+            return LocalDate.parse(written.strip());
+        } catch (DateTimeParseException e) {
+            throw new CommandLine.TypeConversionException("\u201c" + written + "\u201d is no day; write it as 2026-03-09");
+        }
     }
 
     private static int usage(CommandLine commands) {

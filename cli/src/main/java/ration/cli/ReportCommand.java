@@ -2,7 +2,6 @@ package ration.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -14,6 +13,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import ration.assess.Assessment;
 import ration.export.Packet;
+import ration.file.FileTrouble;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
 import ration.remedy.Task;
@@ -55,12 +55,15 @@ final class ReportCommand implements Callable<Integer> {
         if (since != null && earlier.isEmpty()) {
             return 2;
         }
+        byte[] pdf;
         try {
-            byte[] pdf = Packet.of(Assessment.of(found.get()), a4 ? Packet.Paper.A4 : Packet.Paper.LETTER, metric ? UnitSystem.METRIC : UnitSystem.US, on == null ? LocalDate.now()
+            pdf = Packet.of(Assessment.of(found.get()), a4 ? Packet.Paper.A4 : Packet.Paper.LETTER, metric ? UnitSystem.METRIC : UnitSystem.US, on == null ? LocalDate.now()
                     : on, Task.QUIET, earlier.map(Assessment::of)).orElseThrow();
-            Files.write(out, pdf);
         } catch (IOException e) {
-            err.println("ration: " + out + " cannot be written: " + e.getMessage());
+            err.println("ration: the packet could not be made: " + FileTrouble.why(out, e) + ".");
+            return 2;
+        }
+        if (!Documents.write(out, pdf, err, file, since)) {
             return 2;
         }
         spec.commandLine().getOut().println("Written: " + out + ", mark " + Packet.mark(found.get()));

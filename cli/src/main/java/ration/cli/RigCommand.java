@@ -7,6 +7,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -22,6 +23,8 @@ import ration.assess.Assessment;
 import ration.assess.CaseWords;
 import ration.assess.FaultWords;
 import ration.condition.Condition;
+import ration.file.FileTrouble;
+import ration.file.SafeWrite;
 import ration.find.Rig;
 
 /** {@code ration rig FILE}: the program plays the aircraft and writes readings lines. */
@@ -83,8 +86,13 @@ final class RigCommand implements Callable<Integer> {
             if (where.port != null) {
                 serve(rig, set, err);
             } else if (where.out != null) {
+                // read while it grows, so not written beside and renamed: but never over a document
+                SafeWrite.refuseDocuments(where.out, Path.of(file));
                 try (PrintWriter to = new PrintWriter(Files.newBufferedWriter(where.out, StandardCharsets.UTF_8))) {
                     write(rig, set, to);
+                    if (to.checkError()) {
+                        throw new FileSystemException(where.out.toString(), null, "not all of it could be written; the disk may be full");
+                    }
                 }
             } else {
                 write(rig, set, spec.commandLine().getOut());
@@ -94,7 +102,8 @@ final class RigCommand implements Callable<Integer> {
             err.println("ration: " + e.getMessage());
             return 2;
         } catch (IOException | UncheckedIOException e) {
-            err.println("ration: it cannot be written: " + e.getMessage());
+            IOException why = e instanceof UncheckedIOException u ? u.getCause() : (IOException) e;
+            err.println("ration: " + (where.out == null ? "it" : where.out) + " cannot be written: " + (where.out == null ? why.getMessage() : FileTrouble.why(where.out, why)) + ".");
             return 2;
         }
     }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,6 +15,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import ration.assess.Assessment;
 import ration.export.TestCards;
+import ration.file.FileTrouble;
 import ration.project.Project;
 import ration.proof.Programme;
 import ration.proof.Touched;
@@ -60,10 +60,14 @@ final class TestsCommand implements Callable<Integer> {
         }
         Assessment a = Assessment.of(p);
         if (cards != null) {
+            byte[] pdf;
             try {
-                Files.write(cards, TestCards.of(a, UnitSystem.US));
+                pdf = TestCards.of(a, UnitSystem.US);
             } catch (IOException e) {
-                err.println("ration: " + cards + " cannot be written: " + e.getMessage());
+                err.println("ration: the cards could not be made: " + FileTrouble.why(cards, e) + ".");
+                return 2;
+            }
+            if (!Documents.write(cards, pdf, err, file)) {
                 return 2;
             }
         }

@@ -16,7 +16,9 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import ration.model.Problem;
 import ration.model.Validation;
@@ -137,7 +139,7 @@ public final class ProjectFile {
             String where = e.getLocation() == null ? ""
                     : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
             throw new ProjectFileException(name + " is damaged or not a Ration document" + where + ": "
-                    + firstLine(e.getOriginalMessage()) + ". It was not changed.");
+                    + inWords(e.getOriginalMessage()) + ". It was not changed.");
         } catch (IOException e) {
             throw new ProjectFileException(name + " cannot be read: " + e.getMessage() + ".");
         }
@@ -203,11 +205,28 @@ public final class ProjectFile {
         return sum;
     }
 
-    /** The parser's sentence without the names of its classes. */
-    private static String firstLine(String message) {
-        String line = (message == null ? "" : message.lines().findFirst().orElse("")).replaceAll(",? ?from `[^`]*`", "")
-                .replaceAll("`[^`]*`", "the reader").replaceAll("\\bSTRICT_\\w+|\\b(?:com|org|java)\\.[\\w.$]+", "the reader");
-        return line.endsWith(".") ? line.substring(0, line.length() - 1) : line;
+    /** Parts of the parser's sentences, and what each means to who has the file open in a text editor. */
+    private static final Map<String, String> MEANT = meant();
+
+    private static Map<String, String> meant() {
+        Map<String, String> m = new LinkedHashMap<>();
+        m.put("Duplicate field", "a field stands twice");
+        m.put("end-of-input", "it ends too soon");
+        m.put("Illegal unquoted character", "a text runs on over the end of its line, or holds a control character");
+        m.put("trailing token", "something stands after its end");
+        m.put("nesting depth", "it is nested deeper than any document");
+        m.put("value length", "a text or a number in it is longer than any in a document");
+        m.put("UTF-8", "it is not UTF-8 text");
+        m.put("UTF-32", "it is not UTF-8 text");
+        m.put("Unrecognized token", "a word stands there without quotation marks");
+        m.put("escape", "a backslash in a text is followed by what it may not be");
+        return m;
+    }
+
+    /** What the parser found wrong, in words of this program. */
+    private static String inWords(String message) {
+        String said = message == null ? "" : message;
+        return MEANT.entrySet().stream().filter(e -> said.contains(e.getKey())).map(Map.Entry::getValue).findFirst().orElse("something stands there that may not");
     }
 
     /** The document as text, the same for the same project. */

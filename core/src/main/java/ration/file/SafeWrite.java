@@ -1,6 +1,8 @@
 package ration.file;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -13,9 +15,14 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * Writes a file so that at every moment either the old or the new one is there whole: beside it under a name nobody can
@@ -28,6 +35,15 @@ public final class SafeWrite {
     private static final int LONGEST_NAME = 255;
     private static final Set<PosixFilePermission> OWNER_ONLY = EnumSet.of(PosixFilePermission.OWNER_READ,
             PosixFilePermission.OWNER_WRITE);
+
+    private static final String SAVING = ".saving";
+    private static final String PREVIOUS = ".previous";
+    private static final Pattern LEFTOVER = Pattern.compile("\\.ration-[0-9a-f-]{36}\\.saving");
+    /** No write takes longer. */
+    private static final Duration LEFT_BEHIND = Duration.ofMinutes(10);
+    private static final Pattern DOCUMENT = Pattern.compile("\"format\"\\s*:\\s*\"" + ProjectFile.FORMAT + "\"");
+    /** A document says what it is within so many bytes. */
+    private static final int MARKED = 4096;
 
     private SafeWrite() {
     }
@@ -51,8 +67,76 @@ public final class SafeWrite {
         write(file.toAbsolutePath(), bytes, OWNER_ONLY, false);
     }
 
+    /**
+     * Writes what was made of documents: a drawing, a sheet, a table. Never in place of a document.
+     *
+     * @param inputs what it was made of
+     * @throws FileSystemException with the reason, nothing written, where it would stand in place of one
+     */
+    public static void derived(Path file, byte[] bytes, Path... inputs) throws IOException {
+        refuseDocuments(file, inputs);
+        Path target = through(file.toAbsolutePath());
+        if (Files.exists(target) && !Files.isRegularFile(target) && !Files.isDirectory(target)) {
+            // a pipe or a device: there is nothing to keep whole, and a file in its place would take it away
+            Files.write(target, bytes, StandardOpenOption.WRITE);
+            return;
+        }
+        if (Files.exists(target) && !mayBeWritten(target)) {
+            throw new FileSystemException(target.toString(), null, "it is marked read-only, allow writing or name another file");
+        }
+        write(target, bytes, Files.exists(target) ? permissions(target) : null, false);
+    }
+
+    /** The same for text, in UTF-8. */
+    public static void derived(Path file, String text, Path... inputs) throws IOException {
+        derived(file, text.getBytes(StandardCharsets.UTF_8), inputs);
+    }
+
+    /** Refuses a target that is one of the inputs, is named as a document is, or holds one. */
+    public static void refuseDocuments(Path file, Path... inputs) throws IOException {
+        Path target = through(file.toAbsolutePath());
+        for (Path input : inputs) {
+            if (Files.exists(target) && Files.exists(input) && Files.isSameFile(target, input)) {
+                throw new FileSystemException(file.toString(), null, "it is what is read, name another file");
+            }
+        }
+        String name = target.getFileName() == null ? "" : target.getFileName().toString().toLowerCase(Locale.ROOT);
+        if (name.endsWith(ProjectFile.ENDING) || name.endsWith(ProjectFile.ENDING + PREVIOUS) || holdsDocument(target)) {
+            throw new FileSystemException(file.toString(), null, "it is a Ration document or named like one, name another file");
+        }
+    }
+
+    /** A document says so in its first lines. */
+    private static boolean holdsDocument(Path target) throws IOException {
+        if (!Files.isRegularFile(target) || !Files.isReadable(target)) {
+            return false;
+        }
+        try (InputStream in = Files.newInputStream(target)) {
+            return DOCUMENT.matcher(new String(in.readNBytes(MARKED), StandardCharsets.ISO_8859_1)).find();
+        }
+    }
+
+    /**
+     * Takes away what writes left behind that were cut off: files only this class makes, no longer being written.
+     *
+     * @param folder where documents stand
+     */
+    public static void clearLeftovers(Path folder) {
+        try (Stream<Path> files = Files.list(folder)) {
+            Instant old = Instant.now().minus(LEFT_BEHIND);
+            for (Path f : files.filter(f -> LEFTOVER.matcher(f.getFileName().toString()).matches()).toList()) {
+                if (Files.getLastModifiedTime(f, LinkOption.NOFOLLOW_LINKS).toInstant().isBefore(old)) {
+                    Files.deleteIfExists(f);
+                }
+            }
+        } catch (IOException | UncheckedIOException e) {
+            // they lie there and harm nothing; the next start tries again
+            return;
+        }
+    }
+
     private static void write(Path target, byte[] bytes, Set<PosixFilePermission> permissions, boolean keep) throws IOException {
-        Path beside = target.resolveSibling(".ration-" + UUID.randomUUID() + ".saving");
+        Path beside = target.resolveSibling(".ration-" + UUID.randomUUID() + SAVING);
         try {
             try (FileChannel channel = FileChannel.open(beside, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE,
                     LinkOption.NOFOLLOW_LINKS), permissions == OWNER_ONLY && posix(target)
@@ -68,15 +152,35 @@ public final class SafeWrite {
                 Files.setPosixFilePermissions(beside, permissions);
             }
             if (keep) {
-                Files.copy(target, previous(target), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.COPY_ATTRIBUTES);
+                keepPrevious(target);
             }
-            try {
-                Files.move(beside, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-            } catch (AtomicMoveNotSupportedException e) {
-                Files.move(beside, target, StandardCopyOption.REPLACE_EXISTING);
-            }
+            renamed(beside, target);
         } finally {
             Files.deleteIfExists(beside);
+        }
+    }
+
+    /** The file as it is gets a second name, at once or not at all; its bytes are not touched. */
+    private static void keepPrevious(Path target) throws IOException {
+        Path second = target.resolveSibling(".ration-" + UUID.randomUUID() + SAVING);
+        try {
+            try {
+                Files.createLink(second, target);
+            } catch (IOException | UnsupportedOperationException e) {
+                // a file system without second names: copied beside, then renamed
+                Files.copy(target, second, StandardCopyOption.COPY_ATTRIBUTES);
+            }
+            renamed(second, previous(target));
+        } finally {
+            Files.deleteIfExists(second);
+        }
+    }
+
+    private static void renamed(Path from, Path to) throws IOException {
+        try {
+            Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 
@@ -109,10 +213,9 @@ public final class SafeWrite {
     /** The copy kept; a name too long for one more ending is cut. */
     static Path previous(Path target) {
         String name = target.getFileName().toString();
-        String ending = ".previous";
-        while ((name + ending).getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME) {
+        while ((name + PREVIOUS).getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME) {
             name = name.substring(0, name.length() - 1);
         }
-        return target.resolveSibling(name + ending);
+        return target.resolveSibling(name + PREVIOUS);
     }
 }

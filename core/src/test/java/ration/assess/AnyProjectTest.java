@@ -112,7 +112,7 @@ class AnyProjectTest {
         return p.with(heat);
     }
 
-    @Property(tries = 60)
+    @Property(tries = 16)
     void isAssessedInWordsAndInOrder(@ForAll long seed) {
         Assessment a = Assessment.of(any(seed));
         for (Finding f : a.findings()) {
@@ -132,7 +132,7 @@ class AnyProjectTest {
     }
 
     /** What is in a tank is what can be used and what stays, in every attitude flown. */
-    @Property(tries = 40)
+    @Property(tries = 10)
     void tanksAddUp(@ForAll long seed) {
         Project p = any(seed);
         for (TankAnswer t : Assessment.of(p).tanks()) {
@@ -147,7 +147,7 @@ class AnyProjectTest {
         }
     }
 
-    @Property(tries = 40)
+    @Property(tries = 10)
     void isDrawnWithoutHoles(@ForAll long seed) {
         Project p = any(seed);
         Assessment a = Assessment.of(p);
@@ -181,14 +181,14 @@ class AnyProjectTest {
         }
     }
 
-    @Property(tries = 80)
+    @Property(tries = 20)
     void comesBackFromItsFile(@ForAll long seed) throws ProjectFileException {
         Project p = any(seed);
         assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x")).isEqualTo(p);
     }
 
     /** The same question twice has the same answer, whatever ran beside it. */
-    @Property(tries = 15)
+    @Property(tries = 5)
     void isRepeatable(@ForAll long seed) {
         Assessment a = Assessment.of(any(seed));
         Assessment b = Assessment.of(any(seed));

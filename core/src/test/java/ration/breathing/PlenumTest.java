@@ -70,7 +70,7 @@ class PlenumTest {
     }
 
     /** The whole demand passes the shared line, its share each tank's own, wherever tanks and plenum stand. */
-    @Property(tries = 40)
+    @Property(tries = 15)
     void pressureOverTheFuelIsTheSumOfTheLines(@ForAll @DoubleRange(min = 20, max = 40) double left,
             @ForAll @DoubleRange(min = 20, max = 40) double right, @ForAll @DoubleRange(min = -10, max = 12) double pitch,
             @ForAll @DoubleRange(min = -8, max = 8) double tilt) {

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import ration.Samples;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.Regime;
@@ -35,8 +36,13 @@ class CollisionsTest {
     private static final SchematicView WIDE = SchematicView.of(860, 612);
     private static final SchematicView NARROW = SchematicView.of(892, 500);
 
-    /** Random layouts drawn; more on demand. */
-    static final int RANDOM = Integer.getInteger("ration.layouts", 60);
+    /** Random layouts drawn. */
+    static final int RANDOM = Samples.of(24, 500);
+
+    /** The windows one of several documents is drawn in: each in one, and in both in the long build. */
+    private static List<SchematicView> windows(int which) {
+        return Samples.some(which % 2 == 0 ? List.of(WIDE, NARROW) : List.of(NARROW, WIDE), 1);
+    }
 
     private static List<Set<String>> drawn(Project p, SchematicView view, boolean solved) {
         List<Set<String>> all = new ArrayList<>();
@@ -69,8 +75,9 @@ class CollisionsTest {
     @ParameterizedTest
     @EnumSource(Pattern.class)
     void startingLayoutsHaveNoneInEitherWindow(Pattern pattern) {
-        assertThat(drawn(pattern.project(), WIDE, true)).allSatisfy(found -> assertThat(found).isEmpty());
-        assertThat(drawn(pattern.project(), NARROW, true)).allSatisfy(found -> assertThat(found).isEmpty());
+        for (SchematicView view : windows(pattern.ordinal())) {
+            assertThat(drawn(pattern.project(), view, true)).allSatisfy(found -> assertThat(found).isEmpty());
+        }
     }
 
     /** Whole systems as people build them. */
@@ -80,8 +87,9 @@ class CollisionsTest {
     void wholeSystemsHaveNone(String name) {
         Project p = Systems.demo(name);
         assertThat(Assessment.of(p).problems()).isEmpty();
-        assertThat(drawn(p, WIDE, true)).allSatisfy(found -> assertThat(found).isEmpty());
-        assertThat(drawn(p, NARROW, true)).allSatisfy(found -> assertThat(found).isEmpty());
+        for (SchematicView view : windows(name.length())) {
+            assertThat(drawn(p, view, true)).allSatisfy(found -> assertThat(found).isEmpty());
+        }
     }
 
     /** What the program offers, put in at random: at most one picture in a hundred has a collision at all. */

@@ -3,16 +3,21 @@ package ration.fault;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import ration.RandomEdits;
+import ration.Samples;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -22,6 +27,7 @@ import ration.check.Verdict;
 import ration.condition.Fault;
 import ration.condition.Fault.Kind;
 import ration.drawdown.UsualFlight;
+import ration.file.ProjectFile;
 import ration.flow.FlowAnswer;
 import ration.flow.WaysToFail;
 import ration.model.EveryKind;
@@ -36,12 +42,31 @@ import ration.quantity.UnitSystem;
 /** Each failure is asked where it hurts: in every judged case, every phase of the flight, on the hot day. */
 class EveryCaseTest {
 
+    /** The demos, whole systems, starting layouts, and layouts as some random edits leave them. */
     static List<String> documents() {
-        return List.of("corrie-b1", "tansy-l3", "brindle-a2", "GRAVITY_SELECTOR", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL", "jet-siphon");
+        List<String> some = new ArrayList<>(List.of("corrie-b1", "tansy-l3", "brindle-a2", "GRAVITY_SELECTOR", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL", "jet-siphon"));
+        Stream<String> rest = Stream.concat(Arrays.stream(Pattern.values()).map(Pattern::name), ProjectFile.systems().stream());
+        some.addAll(Samples.of(0, 1) == 0 ? List.of() : rest.filter(n -> !some.contains(n)).toList());
+        IntStream.range(0, Samples.of(3, 60)).mapToObj(i -> RANDOM + i).forEach(some::add);
+        return some;
     }
 
+    private static final String RANDOM = "random ";
+
     private static Project document(String name) {
-        return name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Systems.said(Pattern.valueOf(name).project()) : Systems.demo(name);
+        return name.startsWith(RANDOM) ? random(new Random(Long.parseLong(name.substring(RANDOM.length())))) : name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Systems
+                .said(Pattern.valueOf(name).project()) : Systems.demo(name);
+    }
+
+    /** A demo after some edits, those taken back that leave a layout which cannot be computed or holds in no case. */
+    private static Project random(Random random) {
+        Project p = Systems.demo(List.of("corrie-b1", "brindle-a2", "tansy-l3").get(random.nextInt(3)));
+        for (int i = 0; i < 4; i++) {
+            Project next = RandomEdits.edited(p, random);
+            Assessment a = Assessment.ahead(next, Optional.empty());
+            p = !a.blocked() && FaultCases.all(a, UsualFlight.meant(next).phases()).stream().anyMatch(c -> !c.flown() && FaultCases.holds(a, c)) ? next : p;
+        }
+        return p;
     }
 
     private static List<FaultAnswer> searched(Assessment a, List<Fault> some) {
@@ -56,7 +81,8 @@ class EveryCaseTest {
         List<Asked> all = FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream().filter(c -> FaultCases.holds(a, c)).toList();
         List<Fault> faults = Catalogue.of(a.project().system());
         int asked = 0;
-        List<Fault> some = IntStream.range(0, faults.size()).filter(i -> (i + name.hashCode()) % 12 == 0).mapToObj(faults::get).toList();
+        int every = Samples.of(12, 1);
+        List<Fault> some = IntStream.range(0, faults.size()).filter(i -> (i + name.hashCode()) % every == 0).mapToObj(faults::get).toList();
         for (FaultAnswer said : searched(a, some)) {
             Fault f = said.fault();
             if (Double.isNaN(said.share()) || f.kind() == Kind.FUEL_VOLATILE) {

@@ -28,8 +28,13 @@ import ration.remedy.Task;
 class FaultRemediesTest {
 
     private static FaultAnswer worst(Assessment a, Kind kind) {
-        return FaultSearch.of(a).stream().filter(f -> f.fault().kind() == kind).max(Comparator.comparing(FaultAnswer::verdict)
+        return of(a, kind).stream().max(Comparator.comparing(FaultAnswer::verdict)
                 .thenComparing(Comparator.comparingDouble(FaultAnswer::minutes).reversed())).orElseThrow();
+    }
+
+    /** Of one kind; no other is asked, since none bears on what is said of these. */
+    private static List<FaultAnswer> of(Assessment a, Kind kind) {
+        return FaultSearch.of(a, Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == kind).toList(), UnitSystem.US, done -> { }, () -> false);
     }
 
     private static List<FaultRemedy> remedies(Assessment a, FaultAnswer f) {
@@ -38,7 +43,8 @@ class FaultRemediesTest {
 
     /** The answer on the same fault once a remedy is taken up. */
     private static Optional<FaultAnswer> after(Project p, FaultRemedy r, Fault fault) {
-        return FaultSearch.of(Assessment.of(r.edit().change().apply(p))).stream().filter(f -> f.fault().equals(fault)).findFirst();
+        Project then = r.edit().change().apply(p);
+        return Catalogue.of(then.system()).stream().filter(fault::equals).findFirst().map(f -> FaultSearch.of(Assessment.of(then), f));
     }
 
     /** Kinds that change something at their own part, in layouts where it helps. */
@@ -74,7 +80,7 @@ class FaultRemediesTest {
         FaultRemedy bus = remedies(a, dead).stream().filter(r -> r.title().endsWith("on a second bus")).findFirst().orElseThrow();
         Project parted = bus.edit().change().apply(p);
         assertThat(parted.system().all(Pump.class).map(Pump::bus).distinct()).hasSize(2);
-        List<FaultAnswer> supplies = FaultSearch.of(Assessment.of(parted)).stream().filter(f -> f.fault().kind() == Kind.SUPPLY_DEAD).toList();
+        List<FaultAnswer> supplies = of(Assessment.of(parted), Kind.SUPPLY_DEAD);
         assertThat(supplies).hasSize(2);
         assertThat(bus.after().verdict()).isEqualTo(supplies.stream().map(FaultAnswer::verdict).max(Comparator.naturalOrder()).orElseThrow());
     }

@@ -104,7 +104,7 @@ class ProjectFileTest {
         assertThat(read(ProjectFile.text(project))).isEqualTo(project);
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void anyEditedProjectComesBackTheSame(@ForAll long seed) throws ProjectFileException {
         Random random = new Random(seed);
         Project project = Systems.corrie();
@@ -261,7 +261,7 @@ class ProjectFileTest {
     }
 
     /** A document with one value put wrong is read or refused; it never brings the assessment down. */
-    @Property(tries = 200)
+    @Property(tries = 60)
     void anySpoiltDocumentIsReadOrRefused(@ForAll long seed) {
         Random random = new Random(seed);
         ObjectNode doc = demo();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import ration.Samples;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.condition.Condition;
@@ -138,7 +139,7 @@ class CalibrationTest {
         int called = 0;
         int right = 0;
         for (String demo : DEMOS) {
-            Score s = run(demo, 16, 2026);
+            Score s = run(demo, Samples.of(6, 60), 2026);
             assertThat(100 * s.found / s.all).as(demo + ": " + s).isGreaterThanOrEqualTo(80);
             called += s.called;
             right += s.right;

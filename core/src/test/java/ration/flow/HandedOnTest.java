@@ -20,7 +20,7 @@ import ration.project.Project;
 class HandedOnTest {
 
     /** A layout edited in any way: its answers by a basis that came of the one before are those of a basis made anew. */
-    @Property(tries = 6)
+    @Property(tries = 3)
     void a_basis_that_came_of_another_answers_as_one_made_anew(@ForAll long seed) throws ProjectFileException {
         Random random = new Random(seed);
         Project project = RandomEdits.start(random);

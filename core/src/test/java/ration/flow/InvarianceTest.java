@@ -85,7 +85,7 @@ class InvarianceTest {
         }
     }
 
-    @Property(tries = 25)
+    @Property(tries = 8)
     void theDatumDoesNotMatter(@ForAll @DoubleRange(min = -300, max = 300) double x,
             @ForAll @DoubleRange(min = -50, max = 50) double y, @ForAll @DoubleRange(min = -200, max = 200) double z) {
         Project demo = Systems.corrie();

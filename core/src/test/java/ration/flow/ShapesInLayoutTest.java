@@ -59,7 +59,7 @@ class ShapesInLayoutTest {
         return still.pressure(INLET).orElseThrow() / still.weight();
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void halfFullStandsAtTheMiddle(@ForAll @DoubleRange(min = -15, max = 20) double pitch,
             @ForAll @DoubleRange(min = -10, max = 10) double bank) {
         Map<ShapePattern, Point3> middles = Map.of(ShapePattern.BOX, Place.inches(50, 0, 64).point(), ShapePattern.DRUM_ACROSS,
@@ -75,7 +75,7 @@ class ShapesInLayoutTest {
     }
 
     /** More fuel presses more, whatever holds it. */
-    @Property(tries = 30)
+    @Property(tries = 10)
     void moreFuelPressesMore(@ForAll @DoubleRange(min = -12, max = 15) double pitch, @ForAll @DoubleRange(min = 0.3, max = 0.8)
             double share) {
         for (ShapePattern pattern : ShapePattern.values()) {

@@ -23,6 +23,8 @@ import org.hipparchus.geometry.partitioning.Region;
 import org.hipparchus.geometry.partitioning.RegionFactory;
 import org.junit.jupiter.api.Test;
 
+import ration.Samples;
+
 /** Lofts, cylinders and bays against closed forms, numerical integrals and a general-purpose geometry library. */
 class ShapesTest {
 
@@ -92,7 +94,7 @@ class ShapesTest {
 
     /** Lying level: circular segment r2 acos((r-h)/r) - (r-h) sqrt(2rh-h2), times its length; textbook. */
     /** Rings of any numbers of points, flat panels and twisted ones: every edge is walked as often each way. */
-    @Property(tries = 200)
+    @Property(tries = 60)
     void aLoftLeavesNoGap(@ForAll @Size(min = 2, max = 5) List<@IntRange(min = 3, max = 9) Integer> points, @ForAll @DoubleRange(min = 0, max = 0.4) double twist) {
         List<List<Point3>> rings = new ArrayList<>();
         for (int r = 0; r < points.size(); r++) {
@@ -108,7 +110,7 @@ class ShapesTest {
     }
 
     /** Along an axis of the aircraft and along any other direction. */
-    @Property(tries = 100)
+    @Property(tries = 40)
     void aSolidReachesAsFarAsItsCorners(@ForAll @DoubleRange(min = -80, max = 80) double pitch, @ForAll @DoubleRange(min = -80, max = 80) double tilt) {
         Solid wing = wing();
         List<Point3> corners = wing.faces().stream().flatMap(List::stream).toList();
@@ -118,7 +120,7 @@ class ShapesTest {
         }
     }
 
-    @Property(tries = 200)
+    @Property(tries = 60)
     void aLyingDrumHoldsASegment(@ForAll @DoubleRange(min = 0.01, max = 0.99) double share) {
         double r = 0.25;
         double h = 2 * r * share;
@@ -128,7 +130,7 @@ class ShapesTest {
     }
 
     /** Any tilt: slices across the axis, each a circular segment, added up. */
-    @Property(tries = 200)
+    @Property(tries = 60)
     void aTiltedDrumAgreesWithItsSlices(@ForAll @DoubleRange(min = -59, max = 59) double pitch,
             @ForAll @DoubleRange(min = -59, max = 59) double tilt, @ForAll @DoubleRange(min = 0.02, max = 0.98) double share) {
         Point3 from = p(0.4, -0.2, 1);
@@ -167,7 +169,7 @@ class ShapesTest {
                 new Point2(0.6, 0.4), new Point2(0, 1)), -0.3, 0.8))) {
             PolyhedronsSet whole = library(solid);
             assertThat(whole.getSize()).isCloseTo(solid.volume(), Percentage.withPercentage(1e-7));
-            for (int i = 0; i < 150; i++) {
+            for (int i = 0; i < Samples.of(30, 1500); i++) {
                 Point3 up = up(random.nextDouble() * 100 - 50, random.nextDouble() * 100 - 50);
                 double share = 0.02 + 0.96 * random.nextDouble();
                 double level = solid.lowest(up) + share * (solid.highest(up) - solid.lowest(up));
@@ -198,7 +200,7 @@ class ShapesTest {
         return new PolyhedronsSet(corners, facets, TOLERANCE);
     }
 
-    @Property(tries = 200)
+    @Property(tries = 60)
     void baysMakeTheWhole(@ForAll @DoubleRange(min = -55, max = 55) double pitch,
             @ForAll @DoubleRange(min = -55, max = 55) double tilt, @ForAll @DoubleRange(min = 0.02, max = 0.98) double share) {
         Solid wing = wing();
@@ -212,7 +214,7 @@ class ShapesTest {
     }
 
     /** Turned and moved together with gravity, a tank holds the same. */
-    @Property(tries = 100)
+    @Property(tries = 40)
     void mirroredTankInAMirroredSlipHoldsTheSame(@ForAll @DoubleRange(min = -40, max = 40) double pitch,
             @ForAll @DoubleRange(min = -40, max = 40) double tilt, @ForAll @DoubleRange(min = 0.05, max = 0.95) double share) {
         Solid right = wing();

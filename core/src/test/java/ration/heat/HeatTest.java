@@ -22,7 +22,7 @@ import ration.quantity.Unit;
 class HeatTest {
 
     /** The exponential of the textbook against the balance of many short pieces. */
-    @Property(tries = 60)
+    @Property(tries = 20)
     void aLineFollowsTheExponential(@ForAll @DoubleRange(min = 280, max = 340) double in,
             @ForAll @DoubleRange(min = 250, max = 400) double zone, @ForAll @DoubleRange(min = 0.01, max = 0.3) double tenth) {
         double mass = tenth / 10;
@@ -76,7 +76,7 @@ class HeatTest {
         assertThat(soak.every(600, 1)[1]).isCloseTo(310 + 40 / Math.E, Offset.offset(1e-6));
     }
 
-    @Property(tries = 60)
+    @Property(tries = 20)
     void theClosedFormIsTheIntegratedOne(@ForAll @DoubleRange(min = 30, max = 3000) double lag,
             @ForAll @DoubleRange(min = 200, max = 6000) double fade, @ForAll @DoubleRange(min = 0, max = 90) double over) {
         Soak soak = new Soak(300, 30, over, fade, lag, 315);

@@ -18,7 +18,7 @@ import ration.network.NetworkSolution.Status;
 /** What must be true of every answer, checked from the outside on thousands of random networks. */
 class NetworkPropertyTest {
 
-    @Property(tries = 6000)
+    @Property(tries = 2000)
     void everyValidNetworkIsAnsweredOrRefusedWithAReason(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         NetworkSolution solution = Network.of(problem).solve();
@@ -36,7 +36,7 @@ class NetworkPropertyTest {
     }
 
     /** Regulators and jets depend on pressures elsewhere: an answer that fits them too, or a reason with a name. */
-    @Property(tries = 4000)
+    @Property(tries = 1300)
     void regulatedNetworksAreAnsweredOrSayWhyNot(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed, true).next();
         NetworkSolution solution = Network.of(problem).solve();
@@ -117,7 +117,7 @@ class NetworkPropertyTest {
     }
 
     /** The same network in another pose, begun at an answer that lies near, comes to the answer it comes to from nothing. */
-    @Property(tries = 5000)
+    @Property(tries = 1600)
     void anAnswerNearbyLeadsToTheSameAnswer(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         Network network = Network.of(problem);
@@ -157,7 +157,7 @@ class NetworkPropertyTest {
         return OptionalDouble.of(Math.abs(sum));
     }
 
-    @Property(tries = 300)
+    @Property(tries = 100)
     void theSameProblemGivesTheSameAnswer(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         Network network = Network.of(problem);

@@ -105,7 +105,7 @@ class SensitivityTest {
     }
 
     /** On random networks: a held pressure raised a little does to every flow what its slope says. */
-    @Property(tries = 2000, maxDiscardRatio = 100)
+    @Property(tries = 600, maxDiscardRatio = 100)
     void slopesToHeldPressuresHoldOnAnyNetwork(@ForAll long seed) {
         NetworkProblem p = new RandomNetworks(seed).next();
         NetworkSolution answer = Network.of(p).solve();

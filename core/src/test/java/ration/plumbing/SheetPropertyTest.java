@@ -32,7 +32,7 @@ class SheetPropertyTest {
         return WORDS[random.nextInt(WORDS.length)];
     }
 
-    @Property(tries = 400)
+    @Property(tries = 100)
     void anyCellIsTakenOrRefusedWithASentence(@ForAll long seed) {
         Random random = new Random(seed);
         FuelSystem s = Systems.corrie().system();
@@ -52,7 +52,7 @@ class SheetPropertyTest {
         assertThat(ShoppingList.of(s)).isNotEmpty();
     }
 
-    @Property(tries = 300)
+    @Property(tries = 60)
     void anyTableIsPastedOrRefusedAndTheLayoutStaysWhole(@ForAll long seed) {
         Random random = new Random(seed);
         StringBuilder text = new StringBuilder();

@@ -110,7 +110,7 @@ class ItemEditsTest {
     }
 
     /** An offer read off one state of a layout changes the next one, and only in what it is called. */
-    @Property(tries = 60)
+    @Property(tries = 20)
     void anOfferTakesNothingBackThatWasDoneSince(@ForAll long seed) {
         java.util.Random random = new java.util.Random(seed);
         FuelSystem seen = random.nextBoolean() ? Systems.corrie().system() : Systems.twoTanks(24, 24);
@@ -154,7 +154,7 @@ class ItemEditsTest {
     }
 
     /** Every offer on every item leaves a layout that can be saved, read and computed. */
-    @Property(tries = 40)
+    @Property(tries = 12)
     void everyOfferLeavesASoundLayout(@ForAll long seed) throws ProjectFileException {
         java.util.Random random = new java.util.Random(seed);
         FuelSystem system = random.nextBoolean() ? Systems.corrie().system() : Systems.twoTanks(24, 24);

@@ -97,7 +97,7 @@ class LayoutEditsTest {
     }
 
     /** Whatever is added and removed in whatever order, the layout never contradicts itself and always computes. */
-    @Property(tries = 150)
+    @Property(tries = 50)
     void anyOrderOfEditsLeavesASoundLayout(@ForAll long seed) {
         Random random = new Random(seed);
         FuelSystem system = random.nextBoolean() ? DEMO : Project.empty().system();

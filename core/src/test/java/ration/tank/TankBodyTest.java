@@ -135,7 +135,7 @@ class TankBodyTest {
     }
 
     /** Any tank: between nothing and everything; at least what lies under the outlet's plane; no more with an outlet more. */
-    @Property(tries = 150)
+    @Property(tries = 50)
     void strandedFuelOfAnyTankIsBounded(@ForAll long seed, @ForAll @DoubleRange(min = -30, max = 30) double pitch,
             @ForAll @DoubleRange(min = -30, max = 30) double tilt) {
         Tank tank = random(seed);
@@ -156,7 +156,7 @@ class TankBodyTest {
     }
 
     /** A higher outlet never leaves less; a level turn changes nothing. */
-    @Property(tries = 80)
+    @Property(tries = 30)
     void higherOutletsLeaveMoreAndTurnsLeaveNoMore(@ForAll long seed, @ForAll @DoubleRange(min = -20, max = 20) double pitch,
             @ForAll @DoubleRange(min = 0.01, max = 1) double inches) {
         Tank tank = random(seed);
@@ -168,7 +168,7 @@ class TankBodyTest {
                 .volume(), Offset.offset(1e-12));
     }
 
-    @Property(tries = 100)
+    @Property(tries = 40)
     void gaugeReadingsRiseWithTheFuel(@ForAll long seed, @ForAll @DoubleRange(min = 0, max = 0.9) double share) {
         TankBody body = TankBody.of(random(seed));
         GaugeCurve gauge = GaugeCurve.of(body, up(6, 0));

@@ -52,7 +52,7 @@ class HeatPathTest {
     }
 
     /** Warmer fuel has fewer degrees left everywhere, and so have thinner air and more power; any day. */
-    @Property(tries = 60)
+    @Property(tries = 15)
     void warmer_fuel_and_thinner_air_have_fewer_degrees(@ForAll @DoubleRange(min = 270, max = 330) double kelvin, @ForAll @DoubleRange(min = 0, max = 5000) double high)
             throws ProjectFileException {
         String demo = DEMOS.get((int) (kelvin * 10) % DEMOS.size());

@@ -43,7 +43,7 @@ class ReturnedHeatTest {
     }
 
     /** Nothing is lost: what the box gains is what came back less what it gave over its feed, stepped by hand. */
-    @Property(tries = 50)
+    @Property(tries = 15)
     void energyIsConserved(@ForAll @DoubleRange(min = 1, max = 20) double feed, @ForAll @DoubleRange(min = 1, max = 80) double back, @ForAll @DoubleRange(min = 0, max = 10) double conduct) {
         Warming.Box b = new Warming.Box(feed * 1e-3, back * 1e-3, 1.5, 0.8, conduct);
         double over = 0;
