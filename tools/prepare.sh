@@ -99,7 +99,8 @@ build_if_needed() { # build_if_needed TOP: of two that start at once one builds,
   mkdir -p "$1/target"
   (
     flock 9
-    built "$1" || build "$1"
+    if built "$1"; then exit 0; fi
+    build "$1"
   ) 9>"$1/target/building"
 }
 

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -42,6 +43,81 @@ class CommandsTest {
         Path file = folder.resolve("test.ration");
         ProjectFile.save(project, file);
         return file;
+    }
+
+    /** What a command makes never stands in place of a document, whatever the document is called. */
+    @Test
+    void nothingIsWrittenOverADocument() throws Exception {
+        Path d = saved(ProjectFile.demo("corrie-b1"));
+        byte[] before = Files.readAllBytes(d);
+        Path disguised = Files.write(folder.resolve("drawing.pdf"), before);
+        Path fresh = folder.resolve("new.ration");
+        for (Path target : List.of(d, disguised, fresh)) {
+            for (List<String> command : List.of(List.of("report", d.toString(), target.toString()), List.of("rig", d.toString(), "--out", target.toString()), List.of("tests", d.toString(),
+                    "--cards", target.toString()))) {
+                assertThat(run(command.toArray(String[]::new))).as(command.toString()).isEqualTo(2);
+                assertThat(err.toString()).contains(target.toString(), "cannot be written", "name another file").doesNotContain("Exception");
+            }
+        }
+        assertThat(run("export", d.toString(), disguised.toString())).isEqualTo(2);
+        assertThat(Files.readAllBytes(d)).isEqualTo(before);
+        assertThat(Files.readAllBytes(disguised)).isEqualTo(before);
+        assertThat(fresh).doesNotExist();
+    }
+
+    /** A writer that takes so many characters, and then no more: a disk that is full. */
+    private static Writer full(int takes) {
+        return new Writer() {
+            private int left = takes;
+
+            @Override
+            public void write(char[] some, int from, int many) throws IOException {
+                left -= many;
+                if (left < 0) {
+                    throw new IOException("No space left on device");
+                }
+            }
+
+            @Override
+            public void flush() {
+            }
+
+            @Override
+            public void close() {
+            }
+        };
+    }
+
+    @Test
+    void lostOutputIsTold() {
+        for (List<String> command : List.of(List.of("check", "demo"), List.of("solve", "demo"), List.of("diff", "corrie-b1", "tansy-l3"), List.of("upkeep", "demo"), List.of("rig",
+                "demo", "--seconds", "5"), List.of("--help"))) {
+            StringWriter said = new StringWriter();
+            assertThat(Main.run(new PrintWriter(full(40)), new PrintWriter(said), command.toArray(String[]::new))).as(command.toString()).isEqualTo(2);
+            assertThat(said.toString()).contains("not all of the answer could be written out");
+        }
+    }
+
+    @Test
+    void whatTheParsersFindIsSaidInOurWords() throws IOException {
+        assertThat(run("upkeep", "demo", "--on", "3/9/26")).isEqualTo(2);
+        assertThat(err.toString()).contains("is no day; write it as 2026-03-09").doesNotContain("Exception");
+        assertThat(run("export", "demo", "/")).isEqualTo(2);
+        assertThat(err.toString()).contains("name a target that ends in").doesNotContain("because");
+        String text = ProjectFile.text(ration.project.Project.empty());
+        for (String spoilt : List.of(text.replace("Ration", "Ra\ntion").replaceFirst("\"name\"", "\"na\nme\""), text.substring(0, text.length() / 2), text + "x", text.replaceFirst(
+                "1", "one"), text.replaceFirst("\"version\"", "\"format\""))) {
+            Path file = Files.writeString(folder.resolve("spoilt.ration"), spoilt);
+            assertThat(run("check", file.toString())).isEqualTo(2);
+            assertThat(err.toString()).contains("spoilt.ration is damaged").doesNotContainPattern("(?i)unquoted|token|json|duplicate|jackson|exception|parser|reader");
+        }
+    }
+
+    @Test
+    void explainedIsJsonWhereThatIsAskedFor() throws IOException {
+        run("check", "corrie-b1", "--json", "--explain=Flow margin");
+        JsonNode figures = new ObjectMapper().readTree(out.toString()).get("figures");
+        assertThat(figures).hasSizeGreaterThan(0).allMatch(f -> !f.get("figure").asText().isEmpty() && f.get("lines").size() > 1);
     }
 
     /** The script that starts the program hands on every command there is, and tells of it. */

@@ -49,7 +49,7 @@ public final class Attachments {
                 target = folder.resolve(numbered(chosen.getFileName().toString(), n));
             }
             if (!Files.exists(target)) {
-                Files.copy(chosen, target);
+                SafeWrite.copy(chosen, target);
             }
             return new HangarTest.Photo(target.getFileName().toString(), digest);
         } catch (IOException e) {

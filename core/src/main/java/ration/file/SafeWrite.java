@@ -92,6 +92,19 @@ public final class SafeWrite {
         derived(file, text.getBytes(StandardCharsets.UTF_8), inputs);
     }
 
+    /** Copies a file of any size; the copy is there whole or not at all. */
+    static void copy(Path from, Path file) throws IOException {
+        Path target = through(file.toAbsolutePath());
+        write(target, channel -> {
+            try (FileChannel in = FileChannel.open(from, StandardOpenOption.READ)) {
+                ByteBuffer some = ByteBuffer.allocate(1 << 16);
+                while (in.read(some.clear()) >= 0) {
+                    whole(channel, some.flip());
+                }
+            }
+        }, null, false);
+    }
+
     /** Refuses a target that is one of the inputs, is named as a document is, or holds one. */
     public static void refuseDocuments(Path file, Path... inputs) throws IOException {
         Path target = through(file.toAbsolutePath());
@@ -135,17 +148,30 @@ public final class SafeWrite {
         }
     }
 
+    /** Fills a file that is being written. */
+    @FunctionalInterface
+    private interface Filling {
+        void into(FileChannel channel) throws IOException;
+    }
+
+    private static void whole(FileChannel channel, ByteBuffer bytes) throws IOException {
+        while (bytes.hasRemaining()) {
+            channel.write(bytes);
+        }
+    }
+
     private static void write(Path target, byte[] bytes, Set<PosixFilePermission> permissions, boolean keep) throws IOException {
+        write(target, channel -> whole(channel, ByteBuffer.wrap(bytes)), permissions, keep);
+    }
+
+    private static void write(Path target, Filling filling, Set<PosixFilePermission> permissions, boolean keep) throws IOException {
         Path beside = target.resolveSibling(".ration-" + UUID.randomUUID() + SAVING);
         try {
             try (FileChannel channel = FileChannel.open(beside, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE,
                     LinkOption.NOFOLLOW_LINKS), permissions == OWNER_ONLY && posix(target)
                     ? new java.nio.file.attribute.FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(OWNER_ONLY)}
                     : new java.nio.file.attribute.FileAttribute<?>[0])) {
-                ByteBuffer buffer = ByteBuffer.wrap(bytes);
-                while (buffer.hasRemaining()) {
-                    channel.write(buffer);
-                }
+                filling.into(channel);
                 channel.force(true);
             }
             if (permissions != null && posix(target)) {

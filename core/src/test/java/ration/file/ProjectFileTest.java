@@ -240,13 +240,13 @@ class ProjectFileTest {
         assertThat(refusal(twice.toString())).contains("Two items are called strainer");
         String key = ProjectFile.text(Systems.corrie()).replaceFirst("\"version\" : 1,",
                 "\"version\" : 1, \"version\" : 1,");
-        assertThat(refusal(key)).contains("uplicate");
+        assertThat(refusal(key)).contains("a field stands twice");
     }
 
     @Test
     void hostileFilesAreRefusedQuickly() throws IOException {
         String deep = "{\"format\":\"ration\",\"version\":1,\"x\":" + "[".repeat(5000) + "]".repeat(5000) + "}";
-        assertThat(refusal(deep)).contains("damaged").contains("depth");
+        assertThat(refusal(deep)).contains("damaged").contains("nested deeper");
         assertThat(refusal("{\"format\":\"ration\",\"version\":1" + "0".repeat(5000) + "}")).contains("damaged");
         assertThat(refusal("{\"format\":\"ration\",\"version\":NaN}")).contains("damaged");
         Path huge = folder.resolve("huge.ration");

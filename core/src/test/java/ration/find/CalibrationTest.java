@@ -139,7 +139,7 @@ class CalibrationTest {
         int called = 0;
         int right = 0;
         for (String demo : DEMOS) {
-            Score s = run(demo, Samples.of(6, 60), 2026);
+            Score s = run(demo, Samples.of(4, 60), 2026);
             assertThat(100 * s.found / s.all).as(demo + ": " + s).isGreaterThanOrEqualTo(80);
             called += s.called;
             right += s.right;

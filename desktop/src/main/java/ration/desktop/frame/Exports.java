@@ -5,7 +5,6 @@ import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
@@ -33,6 +32,7 @@ import ration.export.UpkeepFiles;
 import ration.file.FileTrouble;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.SafeWrite;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
@@ -63,7 +63,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                     session.say(path.getFileName() + " is larger than any runs sheet and was not read.");
                     return;
                 }
-                text.accept(Files.readString(path, StandardCharsets.UTF_8));
+                text.accept(Files.readString(path));
             } catch (MalformedInputException e) {
                 session.say(path.getFileName() + " is not UTF-8 text. Save it as CSV, UTF-8.");
             } catch (IOException e) {
@@ -102,7 +102,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     @Override
     public void writeTable(String suggested, String text) {
-        write(suggested, FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, text, StandardCharsets.UTF_8));
+        write(suggested, FileDialogs.Kind.TABLE, now -> utf8(text));
     }
 
     @Override
@@ -117,28 +117,27 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             session.say("No test is still to run, so there is no card to print.");
             return;
         }
-        write(named("cards"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.TestCards.of(a, now.units())));
+        write(named("cards"), FileDialogs.Kind.PDF, now -> ration.export.TestCards.of(a, now.units()));
     }
 
     @Override
     public void print() {
-        write(named("runs"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, PrintedSheets.runsPdf(now.project())));
+        write(named("runs"), FileDialogs.Kind.PDF, now -> PrintedSheets.runsPdf(now.project()));
     }
 
     /** Gauge card and dipstick strip of a tank. */
     void gaugeCard(String tank) {
-        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, (path, now) -> Files.write(path,
-                ration.export.GaugeCard.pdf(now.project(), t, now.units()))));
+        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, now -> ration.export.GaugeCard.pdf(now.project(), t, now.units())));
     }
 
     /** Every drain in walk-round order, to tick off. */
     void samplingCard() {
-        write(named("sampling"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.SamplingPdf.of(now.project())));
+        write(named("sampling"), FileDialogs.Kind.PDF, now -> ration.export.SamplingPdf.of(now.project()));
     }
 
     /** When to switch to what. */
     void switchingCard(ration.drawdown.Flight flight) {
-        write(named("switching"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.SwitchingPdf.of(now.project(), flight, now.units())));
+        write(named("switching"), FileDialogs.Kind.PDF, now -> ration.export.SwitchingPdf.of(now.project(), flight, now.units()));
     }
 
     /** The packet for the inspector; made beside the window, which can stop it. */
@@ -168,7 +167,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         String mark = Packet.mark(made);
         Path then = asIssued(path, mark);
         try {
-            Files.write(path, bytes);
+            SafeWrite.derived(path, bytes);
             ProjectFile.save(made, then);
             lastIssued = then;
             SignOff.Issued packet = new SignOff.Issued(java.time.LocalDate.now(), mark, path.getFileName().toString());
@@ -217,39 +216,38 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
         Project p = session.project();
         if (paper == UpkeepPage.Paper.PREFLIGHT) {
-            write(named("preflight"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, ration.export.PreflightPdf.of(now.assessment(), now.units())));
+            write(named("preflight"), FileDialogs.Kind.PDF, now -> ration.export.PreflightPdf.of(now.assessment(), now.units()));
             return;
         }
-        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, switch (paper) {
+        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, now -> utf8(switch (paper) {
             case CALENDAR -> UpkeepFiles.calendar(p, today);
             case PARTS -> UpkeepFiles.parts(p, today);
             case LOG, PREFLIGHT -> UpkeepFiles.log(p);
-        }, StandardCharsets.UTF_8));
+        }));
     }
 
     void drawingPdf() {
-        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, (path, now) -> Files.write(path, PrintedSheets.drawingPdf(
-                now.assessment(), l, now.units()))));
+        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, now -> PrintedSheets.drawingPdf(now.assessment(), l, now.units())));
     }
 
     void drawingSvg() {
         look(l -> {
             String said = label(l);
-            write(named("drawing"), FileDialogs.Kind.SVG, (path, now) -> Files.writeString(path, PictureSvg.of(PrintedSheets.drawing(
-                    now.assessment(), l, now.units(), Tokens.measure()), said), StandardCharsets.UTF_8));
+            write(named("drawing"), FileDialogs.Kind.SVG, now -> utf8(PictureSvg.of(PrintedSheets.drawing(
+                    now.assessment(), l, now.units(), Tokens.measure()), said)));
         });
     }
 
     void matrix() {
-        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, (path, now) -> Files.writeString(path, MatrixCsv.of(now.assessment(),
-                now.units()), StandardCharsets.UTF_8)));
+        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, now -> utf8(MatrixCsv.of(now.assessment(),
+                now.units()))));
     }
 
     void network() {
         look(l -> {
             try {
                 String text = EpanetInp.of(l.capacity(), label(l));
-                write(named("case"), FileDialogs.Kind.NETWORK, (path, now) -> Files.writeString(path, text, StandardCharsets.UTF_8));
+                write(named("case"), FileDialogs.Kind.NETWORK, now -> utf8(text));
             } catch (IllegalArgumentException e) {
                 session.say(e.getMessage());
             }
@@ -274,37 +272,39 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         return session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-" + what;
     }
 
-    /** Writes what cannot fail but for the disk. */
+    /** Makes what is written. */
     @FunctionalInterface
-    interface Writing {
-        void to(Path path, Now now) throws IOException;
+    interface Making {
+        byte[] of(Now now) throws IOException;
+    }
+
+    private static byte[] utf8(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
     }
 
     /** The document as it was when it was asked for: what is written behind the window knows no later edit. */
     record Now(Project project, Assessment assessment, UnitSystem units) {
     }
 
-    void write(String suggested, FileDialogs.Kind kind, Writing writing) {
+    void write(String suggested, FileDialogs.Kind kind, Making making) {
         dialogs.toSave(suggested, kind).ifPresent(chosen -> {
             Now now = new Now(session.project(), assessment(), session.units().get());
-            written(chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending()), writing, now);
+            written(chosen.toString().endsWith(kind.ending()) ? chosen : Path.of(chosen + kind.ending()), making, now);
         });
     }
 
-    /** Behind the window, one after the other; a window that closes waits for the last. A file is there whole or not at all. */
-    private void written(Path path, Writing writing, Now now) {
+    /** Behind the window, one after the other; a window that closes waits for the last. A file is there whole or as it was. */
+    private void written(Path path, Making making, Now now) {
+        Path[] open = session.file().get() == null ? new Path[0] : new Path[] {session.file().get()};
         writer.execute(() -> {
             String said = "Written: " + path.getFileName();
-            Path part = path.resolveSibling("." + path.getFileName() + ".part");
             try {
-                writing.to(part, now);
-                Files.move(part, path, StandardCopyOption.REPLACE_EXISTING);
+                SafeWrite.derived(path, making.of(now), open);
             } catch (IOException e) {
                 said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.";
             } catch (RuntimeException e) {
                 said = path.getFileName() + " was not written: " + e.getMessage();
             }
-            part.toFile().delete();
             String words = said;
             Platform.runLater(() -> session.say(words));
         });
