@@ -124,6 +124,16 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
      * @param sha256 of its bytes, 64 hexadecimal letters
      */
     public record Photo(String file, String sha256) {
+
+        /** Longest name file systems take, bytes. */
+        private static final int LONGEST = 255;
+
+        /** What is wrong with a name; empty where it can be one. */
+        public static String wrong(String file) {
+            return file.isBlank() || file.equals(".") || file.equals("..") || file.chars().anyMatch(c -> c == '/' || c == '\\' || Character.isISOControl(c)) || file.getBytes(
+                    java.nio.charset.StandardCharsets.UTF_8).length > LONGEST
+                            ? "a file beside the document is called by its name alone: no folder, no control character, " + LONGEST + " bytes at most" : "";
+        }
     }
 
     /**

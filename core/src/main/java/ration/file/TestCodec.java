@@ -118,6 +118,9 @@ final class TestCodec {
     private static HangarTest.Beside beside(JsonObjectReader in) {
         return new HangarTest.Beside(in.text("witness", ""), in.text("calibration", ""), in.has("standIn") && in.flag("standIn"), in.list("photos", p -> {
             HangarTest.Photo photo = new HangarTest.Photo(p.text("file"), p.text("sha256"));
+            if (!HangarTest.Photo.wrong(photo.file()).isEmpty()) {
+                p.problem("file", HangarTest.Photo.wrong(photo.file()));
+            }
             p.keepUnknown();
             return photo;
         }));

@@ -287,6 +287,9 @@ public final class TestsCsv {
         List<HangarTest.Photo> photos = new ArrayList<>();
         for (String part : cells.getOrDefault("photos", "").split(";")) {
             int at = part.lastIndexOf('=');
+            if (at > 0 && !HangarTest.Photo.wrong(part.substring(0, at).strip()).isEmpty()) {
+                throw new IllegalArgumentException("photos: " + HangarTest.Photo.wrong(part.substring(0, at).strip()) + ".");
+            }
             if (at > 0) {
                 photos.add(new HangarTest.Photo(part.substring(0, at).strip(), part.substring(at + 1).strip()));
             }

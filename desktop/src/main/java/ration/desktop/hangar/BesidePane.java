@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.check.Verdict;
 import ration.desktop.control.Ui;
+import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.evidence.HangarTest;
@@ -26,6 +27,7 @@ import ration.proof.Programme;
 final class BesidePane extends VBox {
 
     private final Session session;
+    private final LongWork comparing;
     private final Consumer<HangarTest> open;
     private final Consumer<HangarTest> fit;
     private final Consumer<Path> over;
@@ -39,12 +41,26 @@ final class BesidePane extends VBox {
         this.over = over;
         this.session = session;
         this.open = open;
+        comparing = session.whileOpen().work("comparing");
         this.fit = fit;
         setSpacing(8);
         setId("beside");
     }
 
     void show(Optional<Programme.Proof> picked, Optional<HangarTest> test, Assessment a) {
+        List<HangarTest.Photo> unread = shown(picked, test, a);
+        Path document = session.file().get();
+        if (!unread.isEmpty()) {
+            // once: what somebody is writing on just now stays as being compared
+            comparing.start(task -> {
+                unread.forEach(p -> Attachments.state(document, p));
+                return unread;
+            }, read -> shown(picked, test, a), session::say);
+        }
+    }
+
+    /** Shows it; files that have to be gone through first are given back. */
+    private List<HangarTest.Photo> shown(Optional<Programme.Proof> picked, Optional<HangarTest> test, Assessment a) {
         getChildren().clear();
         BesideWords words = new BesideWords(session.project(), a, session.units().get());
         test.ifPresent(t -> runs(t, words));
@@ -54,6 +70,8 @@ final class BesidePane extends VBox {
             getChildren().addAll(Ui.rule(), Ui.label(picked.isPresent() ? "On record" : "On record, of what is no longer laid out", "group-title"));
             mine.forEach(t -> getChildren().add(record(t, words.record(t), test.filter(t::equals).isPresent())));
         }
+        Path document = session.file().get();
+        return document == null ? List.of() : mine.stream().flatMap(t -> t.by().beside().photos().stream()).filter(p -> Attachments.known(document, p).isEmpty()).toList();
     }
 
     private void asked(Programme.Proof p, BesideWords words) {
@@ -90,13 +108,19 @@ final class BesidePane extends VBox {
     /** A file beside the document: whether it is what was recorded; a logger's table can be laid over the Vapor page. */
     private HBox beside(HangarTest t, HangarTest.Photo p) {
         Path document = session.file().get();
-        Attachments.State state = document == null ? Attachments.State.MISSING : Attachments.state(document, p);
-        HBox row = new HBox(6, Ui.label(p.file() + ", " + state.words(), state == Attachments.State.AS_RECORDED ? "soft" : "wrong-text"));
+        Optional<Attachments.State> known = document == null ? Optional.of(Attachments.State.MISSING) : Attachments.known(document, p);
+        HBox row = new HBox(6);
+        row.setAlignment(Pos.CENTER_LEFT);
+        known.ifPresentOrElse(state -> beside(row, t, p, state), () -> row.getChildren().setAll(Ui.label(p.file() + ", being compared with the record", "soft")));
+        return row;
+    }
+
+    private void beside(HBox row, HangarTest t, HangarTest.Photo p, Attachments.State state) {
+        Path document = session.file().get();
+        row.getChildren().setAll(Ui.label(p.file() + ", " + state.words(), state == Attachments.State.AS_RECORDED ? "soft" : "wrong-text"));
         if (t.work().kind() == TestKind.RUN_LOG && state == Attachments.State.AS_RECORDED) {
             row.getChildren().add(Ui.button("Over Vapor", "lay-over-" + t.id(), () -> over.accept(document.resolveSibling(p.file())), "chip"));
         }
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
     }
 
     private VBox record(HangarTest t, BesideWords.Record said, boolean shown) {

@@ -59,6 +59,7 @@ public final class HangarPage extends LivePage {
     private final Label sum = Ui.label("", "soft");
     private final LongWork fitting;
     private final LongWork proving;
+    private final LongWork attaching;
     private Bench bench = Bench.EMPTY;
 
     /**
@@ -70,6 +71,7 @@ public final class HangarPage extends LivePage {
         this.session = session;
         fitting = session.whileOpen().work("fit");
         proving = session.whileOpen().work("tests");
+        attaching = session.whileOpen().work("attaching");
         this.files = files;
         this.today = today;
         runner = new TestRunner(session, this::leave, this::attach);
@@ -173,19 +175,24 @@ public final class HangarPage extends LivePage {
                 .project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));
     }
 
+    /** A file brought beside the document, or why it was not. */
+    private record Brought(Optional<HangarTest.Photo> photo, String trouble) {
+    }
+
     private void attach(HangarTest t) {
         Path document = session.file().get();
         if (document == null) {
             session.say("Save the document first: what belongs to a record stands beside it, in the same folder.");
             return;
         }
-        files.choose(chosen -> {
+        // a film takes seconds: behind the window
+        files.choose(chosen -> attaching.start(task -> {
             try {
-                session.apply(Bench.attached(t, Attachments.attach(document, chosen)));
+                return new Brought(Optional.of(Attachments.attach(document, chosen)), "");
             } catch (ProjectFileException e) {
-                session.say(e.getMessage() + " Nothing was changed.");
+                return new Brought(Optional.empty(), e.getMessage() + " Nothing was changed.");
             }
-        });
+        }, b -> b.photo().ifPresentOrElse(p -> session.apply(Bench.attached(t, p)), () -> session.say(b.trouble())), session::say));
     }
 
     /** Offers each part whose loss could explain what was poured. */
