@@ -41,6 +41,7 @@ import ration.project.Practice;
 import ration.project.Project;
 import ration.project.Unsaid;
 import ration.proof.Programme;
+import ration.quantity.UnitSystem;
 import ration.tank.Feed;
 import ration.tank.TankBody;
 import ration.topology.Passing;
@@ -172,6 +173,9 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<String> wrong = new Assessment(project, problems, Optional.of(basis), cases, governing, List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, HowSure.NOT_ASKED,
                 List.of()).contradicted();
         findings.replaceAll(f -> wrong.isEmpty() || !NeedsSaid.restsOnFlow(f) ? f : f.worse(Verdict.NOT_SHOWN, "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
+        Optional<CaseAnswer> open = cases.stream().filter(CaseAnswer::open).findFirst();
+        findings.replaceAll(f -> open.isEmpty() || f.check() != Check.VAPOR_GAP && f.check() != Check.VAPOR_HOT_FUEL ? f : f.worse(Verdict.NOT_SHOWN, "It has no answer in every case: "
+                + open.get().label(project.system(), UnitSystem.US) + "."));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), HowSure.NOT_ASKED,
                 findings);
@@ -372,6 +376,11 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     public Optional<TankAnswer> governingTank() {
         return tanks.stream().filter(t -> !t.tank().outlets().isEmpty()).min(Ties.least(TankAnswer::ratio)
                 .thenComparing(Ties.least(t -> -t.unusable())));
+    }
+
+    /** Tanks that feed something and have no answer: the least over the others is not the least. */
+    public List<Tank> unansweredTanks() {
+        return project.system().tanks().stream().filter(t -> !t.outlets().isEmpty() && tank(t.id()).isEmpty()).toList();
     }
 
     public Optional<TankAnswer> tank(String id) {

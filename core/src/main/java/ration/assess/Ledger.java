@@ -73,8 +73,8 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
                 shortOnes + " short, " + (open - shortOnes) + " not shown");
         Entry unusable = a.governingTank().map(t -> new Entry("Unusable", "placard " + units.figure(t.placard(),
-                Dimension.VOLUME), units.fineVolume(t.unusable()), t.verdict(), Math.min(Finding.MET, t.ratio()),
-                found(t) + ", " + t.tank().name()).because(() -> WhyTanks.unusable(t))).orElseGet(() -> notShown("Unusable", "",
+                Dimension.VOLUME), units.fineVolume(t.unusable()), t.verdict().shownIf(a.unansweredTanks().isEmpty()),
+                a.unansweredTanks().isEmpty() ? Math.min(Finding.MET, t.ratio()) : Math.min(Finding.MISSED, t.ratio()), noAnswer(a) + found(t) + ", " + t.tank().name()).because(() -> WhyTanks.unusable(t))).orElseGet(() -> notShown("Unusable", "",
                 a.project().system().tanks().isEmpty() ? "There is no tank yet" : "No tank with a shape and an outlet"));
         return new Ledger(flow, unusable, vapor(a, units), openEntry);
     }
@@ -82,6 +82,11 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
     /** What of it nobody measured, or how often it would be short, where that decides. */
     private static String sure(Assessment a) {
         return a.sure().filter(s -> s.verdict() != Verdict.HOLDS).map(s -> "; " + (s.mostlyGuessed() ? s.words() : "under that in " + s.shorts() + " of " + s.samples() + " samples")).orElse("");
+    }
+
+    /** What a least over the tanks leaves out. */
+    private static String noAnswer(Assessment a) {
+        return a.unansweredTanks().stream().findFirst().map(t -> "no answer of " + t.name() + "; ").orElse("");
     }
 
     /** By what, and in which attitude where there is one. */
@@ -106,7 +111,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         String beside = (a.vapor().equals(worse) ? a.hotFuel() : a.vapor()).map(v -> fahrenheit(v) + " " + VaporAnswer.signed(
                 v.degrees()) + "; ").orElse("");
         return worse.map(v -> new Entry("Vapor", !v.look().unsaid().demandSaid() ? WHICH_ENGINE : v.fuelSaid() ? "needs " + VaporAnswer.signed(v.needed()).replace(".0 ", " ")
-                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict().worse(restart), v.ratio(), beside + v.label(a.project())
+                : "which fuel?", VaporAnswer.signed(v.degrees()), v.verdict().worse(restart).shownIf(a.cases().stream().noneMatch(CaseAnswer::open)), v.ratio(), beside + v.label(a.project())
                 + (v.heatSaid() ? restart == Verdict.HOLDS ? "" : "; restart at risk after shutdown" : "; nothing is said to be hot")).because(() -> WhyVapor.gap(a.project(), v))).orElseGet(
                 () -> notShown("Vapor", "", "Nothing flows yet"));
     }

@@ -60,8 +60,15 @@ final class TankChecks {
             checks.expansion(t);
             checks.stale(t);
         }
+        project.system().tanks().stream().filter(t -> !t.outlets().isEmpty() && tanks.stream().noneMatch(a -> a.tank().id().equals(t.id()))).forEach(checks::noAnswer);
         project.system().all(Header.class).forEach(checks::reserve);
         return checks.findings;
+    }
+
+    /** A tank whose shape does not close: what stays in it is not known, however little stays in the others. */
+    private void noAnswer(Tank t) {
+        findings.add(new Finding(Check.TANK_UNUSABLE, t.id(), Check.TANK_UNUSABLE.title() + ", " + t.name(), t.id(), Verdict.NOT_SHOWN, Finding.MISSED,
+                u -> "Its shape does not close, so nothing is known of what stays in it.", "Computed from its shape", "Mend its corners on its card."));
     }
 
     private void add(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,

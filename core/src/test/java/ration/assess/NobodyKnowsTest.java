@@ -20,6 +20,7 @@ import ration.model.Measured;
 import ration.model.Method;
 import ration.model.Run;
 import ration.model.Tank;
+import ration.model.TankShape;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.project.Unsaid;
@@ -207,5 +208,25 @@ class NobodyKnowsTest {
         assertThat(longer.sured()).isNotSameAs(longer);
         assertThat(longer.sured().findings()).extracting(f -> f.id() + " " + f.verdict()).containsExactlyElementsOf(Assessment.of(longer.project()).findings().stream().map(f -> f.id() + " " + f
                 .verdict()).toList());
+    }
+
+    /** A tank whose shape does not close has no answer: the least over the others is Not shown, on the ledger and among the findings, in any document. */
+    @ParameterizedTest
+    @ValueSource(strings = {"corrie-b1", "tansy-l3", "brindle-a2"})
+    void aTankWithoutAnAnswerNeverDropsOut(String demo) {
+        Project p = Systems.demo(demo);
+        for (Tank t : p.system().tanks()) {
+            Project spoilt = p.with(p.system().replace(unclosed(t)));
+            Assessment a = Assessment.of(spoilt);
+            assertThat(a.unansweredTanks()).extracting(Tank::id).containsExactly(t.id());
+            Ledger.Entry entry = Ledger.of(a, UnitSystem.US).entries().get(1);
+            assertThat(entry.verdict()).as(t.name() + ": " + entry).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+            assertThat(entry.detail() + entry.figure()).containsAnyOf(t.name(), "\u2013");
+            assertThat(a.findings()).anyMatch(f -> f.check() == Check.TANK_UNUSABLE && f.item().equals(t.id()) && f.verdict() == Verdict.NOT_SHOWN);
+        }
+    }
+
+    private static Tank unclosed(Tank t) {
+        return t.withShape(new TankShape.Box(t.outlets().get(0).place(), Measured.of(0, Unit.INCH, "tape"), Measured.of(1, Unit.INCH, "tape"), Measured.of(1, Unit.INCH, "tape")));
     }
 }
