@@ -12,7 +12,7 @@ import ration.quantity.UnitSystem;
 /**
  * What is drawn.
  *
- * @param system    the layout
+ * @param system    the layout; a tank whose shape does not close has another drawn for it
  * @param presets   attitudes the range of heights must cover, so that tilting never changes the scale
  * @param condition the case looked at
  * @param answer    its answer; empty while nothing can be computed
@@ -25,6 +25,7 @@ public record SchematicSubject(FuelSystem system, List<Attitude> presets, Condit
 
     public SchematicSubject {
         presets = List.copyOf(presets);
+        system = Drawable.of(system);
     }
 
     /** With the most that can pass. */
