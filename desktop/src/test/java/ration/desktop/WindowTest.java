@@ -453,6 +453,29 @@ class WindowTest extends WindowHarness {
                 .quantity().value() == 17);
     }
 
+    /** What was typed over one cell is not offered in the next that is opened; keys of a quick hand are kept in order. */
+    @Test
+    void aCellOpensWithWhatItHoldsAndKeepsEveryKey() {
+        robot.clickOn("#rail-runs");
+        robot.interact(() -> sheet("#runs-sheet").choose(2, 6));
+        robot.interact(() -> sheet("#runs-sheet").requestFocus());
+        inOneGo(List.of(KeyCode.DIGIT4, KeyCode.DIGIT7, KeyCode.ENTER));
+        until(() -> length("r3") == 47);
+        double before = length("r2");
+        javafx.scene.Node cell = robot.lookup((javafx.scene.control.TableCell<?, ?> c) -> c.getTableRow() != null && c.getTableRow().getIndex() == 1 && c.getTableView().getColumns()
+                .indexOf(c.getTableColumn()) == 6).query();
+        robot.doubleClickOn(cell);
+        until(() -> sheet("#runs-sheet").getEditingCell() != null);
+        assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText()).startsWith(ration.quantity.UnitSystem.figure(before, 0));
+        keys(KeyCode.ENTER);
+        until(() -> sheet("#runs-sheet").getEditingCell() == null);
+        assertThat(length("r2")).isEqualTo(before);
+    }
+
+    private double length(String run) {
+        return ((Run) session.project().system().item(run).orElseThrow()).length().orElseThrow().quantity().value();
+    }
+
     /** Each job has its columns; the run chosen stays chosen, and what is written in one is there in the file's sheet. */
     @Test
     void eachJobShowsItsColumns() {

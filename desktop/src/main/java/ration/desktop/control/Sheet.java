@@ -58,7 +58,10 @@ public final class Sheet<R> extends TableView<R> {
     private final ObservableList<R> rows = FXCollections.observableArrayList();
     private Writer<R> writer = (r, c, t) -> false;
     private BiConsumer<Integer, Integer> onPaste = (r, c) -> { };
-    private String firstKey = "";
+    /** Typed before there is a field to take it; given to the next one that opens, and to no other. */
+    private String typed = "";
+    /** What is open; null where nothing is. */
+    private TextField open;
     private int tabStart = -1;
 
     public Sheet(String id, List<Column<R>> columns) {
@@ -169,16 +172,23 @@ public final class Sheet<R> extends TableView<R> {
 
     private void typed(KeyEvent e) {
         String text = e.getCharacter();
-        if (!editing() && row() >= 0 && !e.isShortcutDown() && !e.isAltDown() && text.length() == 1
-                && text.charAt(0) >= ' ' && text.charAt(0) != 127) {
-            start(text);
-            e.consume();
+        if (row() < 0 || e.isShortcutDown() || e.isAltDown() || text.length() != 1 || text.charAt(0) < ' ' || text.charAt(0) == 127 || open != null && e.getTarget() == open && open.getSkin() != null) {
+            return;
         }
+        if (!editing()) {
+            start(text);
+        } else if (open == null) {
+            typed += text;
+        } else {
+            // a quick hand: the field is there, but not drawn yet, and takes no keys itself
+            open.appendText(text);
+        }
+        e.consume();
     }
 
     private void start(String text) {
         if (columns.get(column()).mayEdit().test(rows.get(row()))) {
-            firstKey = text;
+            typed = text;
             edit(row(), getColumns().get(column()));
         }
     }
@@ -230,13 +240,16 @@ public final class Sheet<R> extends TableView<R> {
             }
             super.startEdit();
             String before = columns.get(at).text().apply(getItem());
-            field = new TextField(firstKey.isEmpty() ? before : firstKey);
+            String first = typed;
+            typed = "";
+            field = new TextField(first.isEmpty() ? before : first);
+            open = field;
             field.getStyleClass().add("sheet-field");
             field.setAccessibleText(columns.get(at).label());
             setText(null);
             setGraphic(field);
             field.requestFocus();
-            if (firstKey.isEmpty()) {
+            if (first.isEmpty()) {
                 field.selectAll();
             } else {
                 field.positionCaret(field.getLength());
@@ -281,6 +294,7 @@ public final class Sheet<R> extends TableView<R> {
         @Override
         public void cancelEdit() {
             super.cancelEdit();
+            open = open == field ? null : open;
             field = null;
             updateItem(getItem(), isEmpty());
         }
