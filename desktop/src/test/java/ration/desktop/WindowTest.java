@@ -453,6 +453,23 @@ class WindowTest extends WindowHarness {
                 .quantity().value() == 17);
     }
 
+    /** Escape in a field of the card brings back what it held; one more goes back to the drawing, where letters are commands again. */
+    @Test
+    void escapeLeavesAFieldInTwoSteps() {
+        robot.interact(() -> session.picked().set("r3"));
+        until(() -> robot.lookup("#item-name").tryQuery().isPresent());
+        robot.clickOn("#item-name");
+        robot.write("x");
+        keys(KeyCode.ESCAPE);
+        assertThat(((javafx.scene.control.TextField) node("#item-name")).getText()).isEqualTo("R3");
+        assertThat(node("#item-name").isFocused()).isTrue();
+        keys(KeyCode.ESCAPE);
+        until(() -> node("#schematic").isFocused());
+        assertThat(session.changed().get()).isFalse();
+        keys(KeyCode.F);
+        assertThat(((javafx.scene.control.TextField) node("#item-name")).getText()).isEqualTo("R3");
+    }
+
     /** What was typed over one cell is not offered in the next that is opened; keys of a quick hand are kept in order. */
     @Test
     void aCellOpensWithWhatItHoldsAndKeepsEveryKey() {

@@ -94,6 +94,13 @@ public final class MainWindow {
         });
         scene.addEventFilter(MouseEvent.MOUSE_PRESSED, e -> byKey = false);
         scene.addEventFilter(KeyEvent.KEY_TYPED, this::keyTyped);
+        // a field takes the first to bring back what it held; one more leaves it
+        root.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE && writing()) {
+                pages.page(page).arrive();
+                e.consume();
+            }
+        });
         stage.setScene(scene);
         stage.setOnCloseRequest(e -> {
             e.consume();
