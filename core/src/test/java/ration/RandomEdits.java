@@ -11,6 +11,7 @@ import ration.model.Item;
 import ration.model.Run;
 import ration.model.Tank;
 import ration.project.ItemEdits;
+import ration.project.LayoutEdits;
 import ration.project.Pattern;
 import ration.project.Project;
 
@@ -39,7 +40,7 @@ public final class RandomEdits {
         return switch (random.nextInt(7)) {
             case 0, 1 -> system.runs().isEmpty() ? p : p.with(rerun(system, random));
             case 2 -> system.tanks().isEmpty() ? p : p.with(raised(system, random));
-            case 3 -> p.with(system.minus(any(system.items(), random).id()));
+            case 3 -> p.with(LayoutEdits.remove(system, any(system.items(), random).id()).map(LayoutEdits.Outcome::system).orElse(system));
             case 4 -> p.with(p.brief().withEngine("another " + random.nextInt(9)));
             default -> p.with(offered(system, random));
         };

@@ -247,12 +247,19 @@ public final class ProjectFile {
      * {@link SafeWrite}.
      *
      * @return what is on disk then
+     * @throws ProjectFileException also where it could not be opened again; nothing is written then
      */
     public static DocumentStamp save(Project project, Path file) throws ProjectFileException {
         byte[] bytes = text(project).getBytes(StandardCharsets.UTF_8);
         if (bytes.length > LARGEST) {
             throw new ProjectFileException(String.format(java.util.Locale.ROOT, "The document is %d MB; it could not be opened"
                     + " again above %d MB and was not saved. Take tests out as a table first.", bytes.length >> 20, LARGEST >> 20));
+        }
+        try {
+            read(bytes, file.getFileName() == null ? "" : file.getFileName().toString());
+        } catch (ProjectFileException e) {
+            throw new ProjectFileException("The document was not saved, because it could not be opened again. Undo, or mend this:", e.details().isEmpty() ? List.of(e.getMessage())
+                    : e.details());
         }
         try {
             SafeWrite.document(file, bytes, true);

@@ -237,4 +237,29 @@ public final class FuelSystem {
         }
         return candidate;
     }
+
+    /** A name no item bears: this one, or with a number behind it. Findings, faults and lists tell items apart by name. */
+    public String freeName(String name) {
+        String candidate = name;
+        for (int n = 2; bearing(candidate).isPresent(); n++) {
+            candidate = name + " " + n;
+        }
+        return candidate;
+    }
+
+    /**
+     * A name for an item, if it is its own.
+     *
+     * @throws IllegalArgumentException with the name that is free, where another item bears it
+     */
+    public String ownName(Item item, String name) {
+        bearing(name).filter(other -> !other.id().equals(item.id())).ifPresent(other -> {
+            throw new IllegalArgumentException("Another part is called " + other.name() + ". Call this one " + freeName(name) + ", or otherwise.");
+        });
+        return name;
+    }
+
+    private Optional<Item> bearing(String name) {
+        return items.stream().filter(i -> i.name().equalsIgnoreCase(name)).findFirst();
+    }
 }

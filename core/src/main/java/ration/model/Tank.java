@@ -3,6 +3,7 @@ package ration.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import ration.geometry.Point3;
 import ration.geometry.Solid;
 
 /**
@@ -46,6 +47,15 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
     /** The shell without its wells; throws IllegalArgumentException with the reason where it does not close. */
     public Solid shell() {
         return SHELLS.of(shape);
+    }
+
+    /** Its highest point in the level, m; of the section as it was entered where it does not close. */
+    public double top() {
+        try {
+            return solid().highest(new Point3(0, 0, 1));
+        } catch (IllegalArgumentException e) {
+            return shape.section().stream().mapToDouble(p -> p.z()).max().orElse(0);
+        }
     }
 
     @Override

@@ -39,6 +39,7 @@ public final class Validation {
 
     private void ids() {
         Set<String> seen = new HashSet<>();
+        Set<String> names = new HashSet<>();
         for (Item item : system.items()) {
             if (!seen.add(item.id())) {
                 block(item.id(), Problem.ID, "Two items are called " + item.id() + ".", "Give one of them another id.");
@@ -48,6 +49,8 @@ public final class Validation {
             }
             if (item.name().isBlank()) {
                 miss(item.id(), "Name", "It has no name.", "Name it as you would in the hangar.");
+            } else if (!names.add(item.name())) {
+                miss(item.id(), "Name", "Another part is called " + item.name() + " too: findings and lists cannot tell them apart.", "Give one of them another name.");
             }
         }
     }

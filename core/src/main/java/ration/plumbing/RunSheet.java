@@ -48,6 +48,12 @@ public final class RunSheet {
         PortRef to = Portname.parse(system, cells.getOrDefault(SheetColumn.TO, ""), List.of(Item.IN));
         String name = cells.getOrDefault(SheetColumn.RUN, "").isBlank() ? freeName(system)
                 : cells.get(SheetColumn.RUN).strip();
+        if (from.equals(to)) {
+            throw new IllegalArgumentException("A run goes from one port to another: From and To are the same.");
+        }
+        if (!system.freeName(name).equals(name)) {
+            throw new IllegalArgumentException("Another part is called " + name + ". Call the run " + system.freeName(name) + ", or otherwise.");
+        }
         Run bare = new Run(system.freeId(name), name, from, from, USUAL, Optional.empty(), List.of(), List.of());
         FuelSystem with = system.plus(bare);
         with = SheetColumn.TO.set(with, bare, Portname.text(system, to));
@@ -66,7 +72,7 @@ public final class RunSheet {
     public static String freeName(FuelSystem system) {
         for (int n = 1; ; n++) {
             String name = "R" + n;
-            if (system.runs().stream().noneMatch(r -> r.name().equalsIgnoreCase(name))) {
+            if (system.freeName(name).equals(name)) {
                 return name;
             }
         }

@@ -31,7 +31,7 @@ public enum SheetColumn {
         if (t.isBlank() || t.length() > 60) {
             throw new IllegalArgumentException("Give the run a name of 1 to 60 letters.");
         }
-        return r.renamed(t.strip());
+        return r.renamed(s.ownName(r, t.strip()));
     }),
     FROM("From", (s, r) -> Portname.text(s, r.from()),
             (s, r, t) -> r.between(Portname.parse(s, t, List.of(Item.OUT)), r.to())),

@@ -277,8 +277,7 @@ public final class LayoutEdits {
     public static Optional<Outcome> addVent(FuelSystem system, String picked) {
         return system.item(picked).filter(Tank.class::isInstance).map(Tank.class::cast)
                 .filter(t -> t.vent().isEmpty()).map(t -> {
-                    Point3 up = new Point3(0, 0, 1);
-                    double top = t.solid().highest(up) + 6 * INCH;
+                    double top = t.top() + 6 * INCH;
                     double x = t.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
                     Point3 tip = new Point3(x, (t.shape().left() + t.shape().right()) / 2, top);
                     return new Outcome(system.replace(t.withVent(Optional.of(Place.estimated(tip)))), picked);
@@ -370,7 +369,7 @@ public final class LayoutEdits {
         for (int n = 2; tank.ports().contains(name); n++) {
             name = "return-" + n;
         }
-        double top = tank.solid().highest(new Point3(0, 0, 1));
+        double top = tank.top();
         double x = tank.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
         List<Tank.Entry> entries = new ArrayList<>(tank.returns());
         entries.add(new Tank.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,
@@ -404,7 +403,7 @@ public final class LayoutEdits {
     static String freeRunName(FuelSystem system) {
         for (int n = 1; ; n++) {
             String name = "R" + n;
-            if (system.runs().stream().noneMatch(r -> r.name().equals(name))) {
+            if (system.freeName(name).equals(name)) {
                 return name;
             }
         }

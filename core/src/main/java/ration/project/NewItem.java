@@ -77,7 +77,7 @@ public enum NewItem {
     /** A new item of this kind near a point. */
     Item make(FuelSystem system, Point3 near) {
         String id = system.freeId(label);
-        String name = id.matches(".*-\\d+") ? label + " " + id.substring(id.lastIndexOf('-') + 1) : label;
+        String name = system.freeName(label);
         Tag tag = new Tag(id, name, Place.estimated(near));
         return switch (this) {
             case STRAINER -> new Strainer(tag, Rated.of(20, 0.06, BY), true);

@@ -151,9 +151,17 @@ final class TankEdits {
         double last = f.ribs().isEmpty() ? tank.shape().left() : ItemEdits.last(f.ribs()).at().si();
         double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x() : tank.outlets().get(0).place().point().x();
         double bl = (last + tank.shape().right()) / 2;
-        double floor = tank.shell().floorAt(x, bl).orElse(0);
+        double floor = floor(tank, x, bl);
         return new Fitout.Rib(ItemEdits.inches(bl, ItemEdits.BY), List.of(new Fitout.Opening(ItemEdits.inches(x, ItemEdits.BY),
                 ItemEdits.inches(floor, ItemEdits.BY), Fitout.Passes.BOTH_WAYS)));
+    }
+
+    private static double floor(Tank tank, double x, double bl) {
+        try {
+            return tank.shell().floorAt(x, bl).orElse(0);
+        } catch (IllegalArgumentException e) {
+            return tank.shape().section().stream().mapToDouble(p -> p.z()).min().orElse(0);
+        }
     }
 
     private void outlets(Tank tank) {

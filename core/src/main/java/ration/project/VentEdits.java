@@ -50,7 +50,7 @@ final class VentEdits {
         Point3 sum = tanks.stream().map(t -> t.vent().orElseThrow().point()).reduce(new Point3(0, 0, 0), Point3::plus);
         Point3 middle = sum.times(1.0 / tanks.size());
         String id = system.freeId("vent-plenum");
-        VentPlenum plenum = new VentPlenum(new Tag(id, "Vent plenum", Place.estimated(middle)), usual(), Place.estimated(middle.plus(
+        VentPlenum plenum = new VentPlenum(new Tag(id, system.freeName("Vent plenum"), Place.estimated(middle)), usual(), Place.estimated(middle.plus(
                 new Point3(0, 0, 4 * INCH))));
         FuelSystem now = system.plus(plenum);
         for (Tank t : tanks) {

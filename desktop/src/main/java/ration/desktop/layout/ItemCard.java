@@ -156,7 +156,7 @@ final class ItemCard extends ScrollPane {
     }
 
     private Node header(Item item) {
-        TextField name = new QuantityField<String>("item-name", "Name", ItemEntry::name, t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
+        TextField name = new QuantityField<String>("item-name", "Name", t -> session.project().system().ownName(item, ItemEntry.name(t)), t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
         name.getStyleClass().addAll("card-field", "name-field");
         HBox.setHgrow(name, Priority.ALWAYS);
         VBox words = new VBox(name, Ui.label(item.kind(), "soft"));
