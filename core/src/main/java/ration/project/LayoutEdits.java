@@ -113,11 +113,17 @@ public final class LayoutEdits {
             return Optional.empty();
         }
         return switch (spot) {
-            case IN_RUN -> item.filter(Run.class::isInstance).flatMap(r -> insert(system, (Run) r, kind));
+            case IN_RUN -> item.flatMap(i -> i.only(Run.class)).flatMap(r -> kind == NewItem.BYPASS_REGULATOR && feeds(system, r) ? branch(system, r, kind) : insert(system, r, kind));
             case BRANCH -> item.filter(Run.class::isInstance).flatMap(r -> branch(system, (Run) r, kind));
             case DOWNSTREAM -> follow(system, item.get(), kind);
             case UPSTREAM -> feed(system, item.get(), kind);
         };
+    }
+
+    /** Whether a run leads to the engine: a bypass regulator put in it would spill into the rail, so it goes on a tee. */
+    private static boolean feeds(FuelSystem system, Run run) {
+        Topology topology = Topology.of(system);
+        return !topology.returns(run) && system.inlet().filter(i -> topology.downstream(run.to().item()).contains(i.id())).isPresent();
     }
 
     private static Optional<Outcome> follow(FuelSystem system, Item item, NewItem kind) {
@@ -294,8 +300,7 @@ public final class LayoutEdits {
         if (item.isEmpty()) {
             return Optional.empty();
         }
-        FuelSystem with = item.get().only(EngineInlet.class).filter(i -> !i.returns() && i.style() != EngineInlet.Style.FLOAT).map(i -> system.replace(i
-                .withStyle(i.style(), true))).orElse(system);
+        FuelSystem with = givingBack(system, picked);
         Optional<PortRef> from = givesBack(with, with.item(picked).orElseThrow());
         if (from.isEmpty()) {
             return Optional.empty();
@@ -314,7 +319,13 @@ public final class LayoutEdits {
         });
     }
 
-    private static Outcome returned(FuelSystem system, PortRef from, PortRef to) {
+    /** With a return at the engine, where that is what is picked and it had none. */
+    static FuelSystem givingBack(FuelSystem system, String picked) {
+        return system.item(picked).flatMap(i -> i.only(EngineInlet.class)).filter(i -> !i.returns() && i.style() != EngineInlet.Style.FLOAT).map(i -> system.replace(i.withStyle(i
+                .style(), true))).orElse(system);
+    }
+
+    static Outcome returned(FuelSystem system, PortRef from, PortRef to) {
         Run run = new Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
                 List.of());
         return new Outcome(system.plus(run), run.id());
@@ -348,7 +359,8 @@ public final class LayoutEdits {
         }
     };
 
-    private static Optional<PortRef> givesBack(FuelSystem system, Item item) {
+    /** The free port an item gives back by. */
+    static Optional<PortRef> givesBack(FuelSystem system, Item item) {
         return item.as(GIVES_BACK).stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
                 .filter(p -> system.runAt(p).isEmpty()).findFirst();
     }

@@ -47,6 +47,10 @@ final class VentEdits {
     /** A plenum between the tips of all tanks that led outside, which now lead to it; its own tip four inches over it. */
     static FuelSystem joined(FuelSystem system) {
         List<Tank> tanks = system.tanks().stream().filter(VentEdits::ownWay).toList();
+        if (tanks.isEmpty()) {
+            // they lead there already, or went since it was offered
+            return system;
+        }
         Point3 sum = tanks.stream().map(t -> t.vent().orElseThrow().point()).reduce(new Point3(0, 0, 0), Point3::plus);
         Point3 middle = sum.times(1.0 / tanks.size());
         String id = system.freeId("vent-plenum");

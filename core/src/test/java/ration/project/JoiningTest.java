@@ -11,12 +11,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import ration.Systems;
 import ration.geometry.Point3;
+import ration.model.EngineInlet;
 import ration.model.FuelSystem;
 import ration.model.Header;
 import ration.model.Item;
 import ration.model.Place;
 import ration.model.PortRef;
 import ration.model.Problem;
+import ration.model.Regulator;
 import ration.model.Run;
 import ration.model.Selector;
 import ration.model.Tag;
@@ -128,5 +130,37 @@ class JoiningTest {
         FuelSystem both = with.plus(header);
         assertThat(Joining.between(both, leg, new PortRef(header.id(), Item.OUT)).orElseThrow().to()).isEqualTo(leg);
         assertThat(Joining.between(both, leg, new PortRef(header.id(), header.inlets().get(0))).orElseThrow().from()).isEqualTo(leg);
+    }
+
+    /** Where a return may go is asked, nearest first, a header's free inlet among it; each way is the one that is then laid. */
+    @Test
+    void whereAReturnGoesIsAsked() {
+        FuelSystem s = Systems.said(Pattern.HEADER_TWO_PUMPS.project()).system();
+        EngineInlet rail = s.inlet().orElseThrow();
+        FuelSystem open = s.runAt(new PortRef(rail.id(), EngineInlet.RETURN)).map(r -> s.minus(r.id())).orElse(s);
+        Header header = open.all(Header.class).findFirst().orElseThrow();
+        FuelSystem free = open.replace(header.withInlets(java.util.stream.Stream.concat(header.inlets().stream(), java.util.stream.Stream.of("spare")).toList()));
+        List<Returns.To> ways = Returns.of(free, rail.id());
+        assertThat(ways).extracting(Returns.To::port).contains(new PortRef(header.id(), "spare")).anyMatch(p -> free.item(p.item()).orElseThrow() instanceof Tank);
+        for (Returns.To to : ways) {
+            LayoutEdits.Outcome led = Returns.lead(free, rail.id(), to).orElseThrow();
+            assertThat(led.system().runAt(to.port()).orElseThrow().from()).isEqualTo(new PortRef(rail.id(), EngineInlet.RETURN));
+            assertThat(Returns.lead(led.system(), rail.id(), to)).as("once").isEmpty();
+        }
+        assertThat(Returns.of(free, "nothing")).isEmpty();
+    }
+
+    /** A bypass regulator put in the line to the rail goes on a tee, its spill free to be led back; in the return it goes in line. */
+    @Test
+    void aBypassRegulatorNeverSpillsIntoTheRail() {
+        FuelSystem s = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project()).system();
+        EngineInlet rail = s.inlet().orElseThrow();
+        Run feed = s.runAt(new PortRef(rail.id(), Item.IN)).orElseThrow();
+        LayoutEdits.Outcome added = LayoutEdits.add(s, feed.id(), LayoutEdits.Spot.IN_RUN, NewItem.BYPASS_REGULATOR).orElseThrow();
+        FuelSystem with = added.system();
+        Regulator regulator = with.item(added.picked()).flatMap(i -> i.only(Regulator.class)).orElseThrow();
+        assertThat(with.runAt(new PortRef(regulator.id(), Item.OUT))).as("its spill is free").isEmpty();
+        assertThat(Topology.of(with).upstream(rail.id(), i -> false)).as("nothing reaches the rail through it").doesNotContain(regulator.id());
+        assertThat(Returns.of(with, regulator.id())).isNotEmpty();
     }
 }

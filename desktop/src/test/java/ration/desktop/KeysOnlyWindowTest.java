@@ -144,6 +144,8 @@ class KeysOnlyWindowTest extends WindowHarness {
         go("carb", system().inlet().orElseThrow());
         int runs = system().runs().size();
         press(KeyCode.R);
+        until(() -> node("#chooser").isVisible());
+        press(KeyCode.ENTER);
         until(() -> system().runs().size() == runs + 1);
         goTo(system().runs().stream().filter(r -> r.from().item().equals(system().inlet().orElseThrow().id())).findFirst().orElseThrow());
         choose(KeyCode.I, "bypass", () -> all(Regulator.class).size() == 1);

@@ -578,6 +578,8 @@ class WindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("rail"));
         focusDrawing();
         keys(KeyCode.R);
+        until(() -> node("#chooser").isVisible() && robot.lookup("#chooser .offer").queryAll().size() > 1);
+        keys(KeyCode.ENTER);
         until(() -> session.project().system().tanks().stream().anyMatch(t -> !t.returns().isEmpty()));
         control(KeyCode.Z);
         control(KeyCode.Z);

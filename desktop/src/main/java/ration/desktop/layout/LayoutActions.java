@@ -1,6 +1,8 @@
 package ration.desktop.layout;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import ration.desktop.session.Session;
 import ration.model.FuelSystem;
@@ -17,6 +19,7 @@ import ration.project.LayoutEdits.Spot;
 import ration.project.NewItem;
 import ration.project.Pattern;
 import ration.project.Project;
+import ration.project.Returns;
 import ration.proof.Touched;
 
 /** Layout edits on the picked item, each one step to undo, then picks what comes next. */
@@ -83,9 +86,18 @@ final class LayoutActions {
         }
     }
 
-    static void giveBack(Session session) {
+    /** Leads a return from the picked item; asks where to, where there is a choice. */
+    static void giveBack(Session session, Consumer<List<Chooser.Option>> ask) {
         String picked = session.picked().get();
-        if (!take(session, "Add return", s -> LayoutEdits.addReturn(s, picked))) {
+        FuelSystem system = session.project().system();
+        List<Chooser.Option> ways = Returns.of(system, picked).stream().map(to -> new Chooser.Option("return-" + to.port().item() + "-" + to.port().port(), "to " + (to.fresh() ? system.item(
+                to.port().item()).map(Item::name).orElse("") : Joining.words(system, to.port())), to.fresh() ? "new port at its top" : "open port", () -> take(session, "Add return",
+                        s -> Returns.lead(s, picked, to)))).toList();
+        if (ways.size() == 1) {
+            ways.get(0).chosen().run();
+        } else if (!ways.isEmpty()) {
+            ask.accept(ways);
+        } else {
             session.say("A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
         }
     }

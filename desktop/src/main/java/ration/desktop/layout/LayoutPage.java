@@ -234,7 +234,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case F -> this::find;
             case V -> () -> LayoutActions.vent(session);
             case D -> () -> LayoutActions.drain(session);
-            case R -> () -> LayoutActions.giveBack(session);
+            case R -> () -> LayoutActions.giveBack(session, ways -> chooser.joins("Lead it back to what?", ways, this::focusDrawing));
             case P -> this::patterns;
             case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
             case C -> () -> cardShown.setSelected(!cardShown.isSelected());
