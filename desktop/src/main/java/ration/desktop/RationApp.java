@@ -51,7 +51,7 @@ public final class RationApp extends Application {
         window.show();
         List<String> args = getParameters().getRaw();
         if (!document.trouble().isEmpty()) {
-            session.say(document.trouble());
+            session.trouble(document.trouble());
         }
         if (!args.isEmpty() && !args.get(0).equals("demo")) {
             window.open(Path.of(args.get(0)));

@@ -36,6 +36,9 @@ class FlowQuestionsWindowTest extends WindowHarness {
         press("#flow-which-tank");
         until(() -> label("#ask-state").contains("no two tanks are open to the engine at once"));
         robot.interact(() -> session.show(Pattern.GRAVITY_TEED.project(), null));
+        robot.clickOn("#rail-flow");
+        until(() -> robot.lookup("#flow-which-tank").tryQuery().isPresent());
+        press("#flow-which-tank");
         until(() -> label("#ask-state").contains("by its line") && label("#ask-state").contains("both give alike"));
         assertThat(everyText()).contains("lost to Tee", "its vent adds");
         press("#flow-along-the-path");

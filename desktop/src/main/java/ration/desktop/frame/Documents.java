@@ -132,7 +132,7 @@ final class Documents {
     /** Offers all work that crashes left behind, and names every copy that cannot be read. */
     void offerRecovery() {
         LongWork looking = new LongWork("recovery");
-        looking.start(task -> session.home().left(), this::offer, session::say);
+        looking.start(task -> session.home().left(), this::offer, session::trouble);
     }
 
     private void offer(Home.Left left) {

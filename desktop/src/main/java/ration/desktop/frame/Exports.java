@@ -60,14 +60,14 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         dialogs.toOpen(FileDialogs.Kind.TABLE).ifPresent(path -> {
             try {
                 if (Files.size(path) > MOST_BYTES) {
-                    session.say(path.getFileName() + " is larger than any runs sheet and was not read.");
+                    session.trouble(path.getFileName() + " is larger than any runs sheet and was not read.");
                     return;
                 }
                 text.accept(Files.readString(path));
             } catch (MalformedInputException e) {
-                session.say(path.getFileName() + " is not UTF-8 text. Save it as CSV, UTF-8.");
+                session.trouble(path.getFileName() + " is not UTF-8 text. Save it as CSV, UTF-8.");
             } catch (IOException e) {
-                session.say(path.getFileName() + " cannot be read: " + e.getMessage());
+                session.trouble(path.getFileName() + " cannot be read: " + e.getMessage());
             }
         });
     }
@@ -81,13 +81,13 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     public void read(Path path, Consumer<SoakPane.Text> then) {
         try {
             if (Files.size(path) > MOST_LOG) {
-                session.say(path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
+                session.trouble(path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
                 return;
             }
             byte[] bytes = Files.readAllBytes(path);
             then.accept(new SoakPane.Text(path.getFileName().toString(), text(bytes)));
         } catch (IOException e) {
-            session.say(path.getFileName() + " cannot be read: " + FileTrouble.why(path, e) + ".");
+            session.trouble(path.getFileName() + " cannot be read: " + FileTrouble.why(path, e) + ".");
         }
     }
 
@@ -153,7 +153,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
                 } catch (IOException e) {
                     throw new java.io.UncheckedIOException(e);
                 }
-            }, made -> made.ifPresent(bytes -> issued(path, bytes, a.project())), session::say);
+            }, made -> made.ifPresent(bytes -> issued(path, bytes, a.project())), session::trouble);
         });
     }
 
@@ -172,11 +172,11 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             lastIssued = then;
             SignOff.Issued packet = new SignOff.Issued(java.time.LocalDate.now(), mark, path.getFileName().toString());
             session.apply(Edit.of("Note a packet", p -> p.with(p.signOff().with(packet))));
-            session.say("Written: " + path.getFileName() + ", and beside it " + then.getFileName() + ", the document as it is now, to compare with later.");
+            session.done("Written: " + path.getFileName() + ", and beside it " + then.getFileName() + ", the document as it is now, to compare with later.");
         } catch (IOException e) {
-            session.say(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.");
+            session.trouble(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.");
         } catch (ProjectFileException e) {
-            session.say(e.fullText());
+            session.trouble(e.fullText());
         }
     }
 
@@ -297,7 +297,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     private void written(Path path, Making making, Now now) {
         Path[] open = session.file().get() == null ? new Path[0] : new Path[] {session.file().get()};
         writer.execute(() -> {
-            String said = "Written: " + path.getFileName();
+            String said = "";
             try {
                 SafeWrite.derived(path, making.of(now), open);
             } catch (IOException e) {
@@ -305,8 +305,14 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             } catch (RuntimeException e) {
                 said = path.getFileName() + " was not written: " + e.getMessage();
             }
-            String words = said;
-            Platform.runLater(() -> session.say(words));
+            String trouble = said;
+            Platform.runLater(() -> {
+                if (trouble.isEmpty()) {
+                    session.done("Written: " + path.getFileName());
+                } else {
+                    session.trouble(trouble);
+                }
+            });
         });
     }
 

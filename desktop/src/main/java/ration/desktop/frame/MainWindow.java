@@ -1,7 +1,10 @@
 package ration.desktop.frame;
 
 import java.nio.file.Path;
+import java.util.List;
 import javafx.application.Platform;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -14,7 +17,6 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import ration.condition.Condition;
 import ration.desktop.control.Arriving;
@@ -22,6 +24,7 @@ import ration.desktop.control.QuantityField;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
+import ration.desktop.session.Message;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
 import ration.fault.FaultAnswer;
@@ -71,9 +74,11 @@ public final class MainWindow {
         strip.setPrefHeight(64);
         strip.setMinHeight(64);
         HBox.setHgrow(ledger, Priority.ALWAYS);
-        middle.setCenter(content);
+        StackPane over = new StackPane(content, messages);
+        StackPane.setAlignment(messages, Pos.BOTTOM_CENTER);
+        middle.setCenter(over);
         BorderPane frame = new BorderPane();
-        frame.setTop(new VBox(strip, messages));
+        frame.setTop(strip);
         frame.setLeft(rail);
         frame.setCenter(middle);
         root.getChildren().addAll(frame, keys, why, openingCard);
@@ -109,13 +114,7 @@ public final class MainWindow {
                 stage.hide();
             }));
         });
-        session.message().addListener((o, was, now) -> {
-            if (now.isEmpty()) {
-                messages.hush();
-            } else {
-                messages.tell(now, session::hush);
-            }
-        });
+        session.messages().addListener((ListChangeListener<Message>) c -> messages.told(List.copyOf(session.messages()), session::dismiss));
         session.lifetime().addListener((o, was, now) -> begin());
         begin();
     }

@@ -1,21 +1,25 @@
 package ration.desktop.frame;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.desktop.control.Ui;
+import ration.desktop.session.Message;
 
 /**
- * Lines over the page for what must be read or answered; never a window of its own. The newest stands first; what was not
- * closed or answered yet stays under it.
+ * Lines over the foot of the page for what must be read or answered; never a window of its own, and nothing moves for them. The newest
+ * stands first; what was not closed or answered yet stays under it.
  */
 final class MessageBar extends VBox {
-
-    /** Told messages kept at once; questions are never dropped. */
-    private static final int MOST_TOLD = 3;
 
     /** An answer. */
     record Choice(String text, String id, Runnable action) {
@@ -23,6 +27,8 @@ final class MessageBar extends VBox {
 
     MessageBar() {
         setId("messages");
+        setMaxHeight(Region.USE_PREF_SIZE);
+        setPickOnBounds(false);
         managedProperty().bind(visibleProperty());
         changed();
     }
@@ -31,58 +37,63 @@ final class MessageBar extends VBox {
         setVisible(!getChildren().isEmpty());
     }
 
-    /** Takes away what was only told; questions stay. */
-    void hush() {
+    /** Shows what is said now, and no more of what was; questions stay over it. */
+    void told(List<Message> now, Consumer<Message> closed) {
         getChildren().removeIf(n -> !((Line) n).asks);
+        now.forEach(m -> getChildren().add(new Line(m.text(), Optional.of(m.tone()), new Choice("Close", "message-close", () -> closed.accept(m)))));
         changed();
-    }
-
-    void tell(String message, Runnable closed) {
-        getChildren().removeIf(n -> !((Line) n).asks && ((Line) n).text.getText().equals(message));
-        show(new Line(message, false, new Choice("Close", "message-close", closed)));
-        List<Line> told = getChildren().stream().map(Line.class::cast).filter(l -> !l.asks).toList();
-        if (told.size() > MOST_TOLD) {
-            getChildren().removeAll(told.subList(MOST_TOLD, told.size()));
-        }
     }
 
     void ask(String question, Choice... choices) {
         getChildren().removeIf(n -> ((Line) n).asks && ((Line) n).text.getText().equals(question));
-        show(new Line(question, true, choices));
-    }
-
-    private void show(Line line) {
+        Line line = new Line(question, Optional.empty(), choices);
         getChildren().add(0, line);
         changed();
-        line.getChildren().get(2).requestFocus();
+        line.answer();
     }
 
-    /** One message with its buttons. */
-    private final class Line extends HBox {
+    /** One message with its buttons. What is only told lets the pointer through to what it lies over, but for its button. */
+    private final class Line extends StackPane {
 
         private final Label text = Ui.wrapped("");
+        private final HBox row = new HBox(10);
         private final boolean asks;
 
-        Line(String message, boolean asks, Choice... choices) {
-            super(10);
-            this.asks = asks;
-            getStyleClass().add("message");
-            if (asks) {
-                getStyleClass().add("calm");
-            }
-            setAlignment(Pos.CENTER_LEFT);
+        /** @param tone of what is told; empty where it asks */
+        Line(String message, Optional<Message.Tone> tone, Choice... choices) {
+            this.asks = tone.isEmpty();
+            Region ground = new Region();
+            ground.getStyleClass().addAll("message", tone.map(t -> "message-" + t.name().toLowerCase(Locale.ROOT)).orElse("calm"));
+            ground.setMouseTransparent(!asks);
+            row.getStyleClass().add("message-row");
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.setPickOnBounds(asks);
+            setPickOnBounds(asks);
             text.setId("message");
             text.setText(message);
-            getChildren().setAll(text, Ui.spring());
+            text.setMouseTransparent(!asks);
+            text.setAccessibleText(tone.map(t -> t.word() + ": ").orElse("") + message);
+            Label word = Ui.label(tone.filter(t -> t == Message.Tone.TROUBLE).map(Message.Tone::word).orElse(""), "bold");
+            word.setManaged(!word.getText().isEmpty());
+            word.setMouseTransparent(true);
+            Region gap = Ui.spring();
+            gap.setMouseTransparent(true);
+            row.getChildren().setAll(word, text, gap);
             for (Choice c : choices) {
-                var button = Ui.button(c.text(), c.id(), () -> {
+                Button button = Ui.button(c.text(), c.id(), () -> {
                     MessageBar.this.getChildren().remove(this);
                     changed();
                     c.action().run();
                 });
                 button.setMinWidth(Region.USE_PREF_SIZE);
-                getChildren().add(button);
+                row.getChildren().add(button);
             }
+            getChildren().setAll(ground, row);
+        }
+
+        /** The first thing that can be answered. */
+        void answer() {
+            row.getChildren().stream().filter(Button.class::isInstance).findFirst().ifPresent(Node::requestFocus);
         }
     }
 }

@@ -55,7 +55,7 @@ final class BesidePane extends VBox {
             comparing.start(task -> {
                 unread.forEach(p -> Attachments.state(document, p));
                 return unread;
-            }, read -> shown(picked, test, a), session::say);
+            }, read -> shown(picked, test, a), session::trouble);
         }
     }
 

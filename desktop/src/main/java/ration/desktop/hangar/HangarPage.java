@@ -126,7 +126,7 @@ public final class HangarPage extends LivePage {
             proving.start(task -> {
                 a.programme().work();
                 return a;
-            }, worked -> update(), session::say);
+            }, worked -> update(), session::trouble);
             return;
         }
         Project project = session.project();
@@ -192,7 +192,7 @@ public final class HangarPage extends LivePage {
             } catch (ProjectFileException e) {
                 return new Brought(Optional.empty(), e.getMessage() + " Nothing was changed.");
             }
-        }, b -> b.photo().ifPresentOrElse(p -> session.apply(Bench.attached(t, p)), () -> session.say(b.trouble())), session::say));
+        }, b -> b.photo().ifPresentOrElse(p -> session.apply(Bench.attached(t, p)), () -> session.trouble(b.trouble())), session::trouble));
     }
 
     /** Offers each part whose loss could explain what was poured. */
@@ -201,7 +201,7 @@ public final class HangarPage extends LivePage {
         if (a.basis().isEmpty()) {
             return;
         }
-        fitting.start(task -> Fit.of(a.project(), a.basis().get(), t), this::offer, session::say);
+        fitting.start(task -> Fit.of(a.project(), a.basis().get(), t), this::offer, session::trouble);
     }
 
     private void offer(List<Fit> fits) {
@@ -226,7 +226,7 @@ public final class HangarPage extends LivePage {
             List<HangarTest> read = TestsCsv.read(text);
             TestsCsv.Import into = TestsCsv.into(session.project().tests(), read);
             session.apply(Edit.of("Read tests from a table", p -> p.withTests(TestsCsv.into(p.tests(), read).all())));
-            session.say(into.words() + (into.added() > 0 ? " Ctrl+Z takes them back." : ""));
+            session.done(into.words() + (into.added() > 0 ? " Ctrl+Z takes them back." : ""));
         } catch (IllegalArgumentException e) {
             session.say(e.getMessage() + " Nothing was changed.");
         }

@@ -18,6 +18,8 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Comparison;
@@ -30,6 +32,7 @@ import ration.fault.FaultAnswer;
 import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
+import ration.file.SafeWrite;
 import ration.project.Difference;
 import ration.project.Edit;
 import ration.project.Project;
@@ -40,6 +43,8 @@ public final class Session {
 
     /** Differences told at most. */
     private static final int MOST_DIFFERENCES = 8;
+    /** Said at once; older ones are dropped. */
+    private static final int MOST_MESSAGES = 3;
 
     /** What the views show, changed all at once so that no view mixes two moments. */
     public record Shown(Project project, Condition condition, Assessment assessment, Optional<CaseAnswer> look) {
@@ -57,6 +62,7 @@ public final class Session {
     private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
     private final ObjectProperty<Regime> chosenRegime = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
+    private final ObservableList<Message> messages = FXCollections.observableArrayList();
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Boolean> changed = new ReadOnlyObjectWrapper<>(false);
@@ -74,7 +80,7 @@ public final class Session {
 
     public Session(Home home) {
         this.home = home;
-        home.onTrouble(m -> Platform.runLater(() -> say(m)));
+        home.onTrouble(m -> Platform.runLater(() -> trouble(m)));
         show(Project.empty(), null);
     }
 
@@ -136,7 +142,7 @@ public final class Session {
         return picked;
     }
 
-    /** Something the user must read, or empty. */
+    /** The newest of what is said, or empty. */
     public ReadOnlyStringProperty message() {
         return message.getReadOnlyProperty();
     }
@@ -166,13 +172,54 @@ public final class Session {
         return condition;
     }
 
-    public void say(String text) {
-        message.set("");
-        message.set(text);
+    /** What is said now, the newest first. */
+    public ObservableList<Message> messages() {
+        return messages;
     }
 
-    public void hush() {
-        message.set("");
+    /** A word about what was asked for just now. */
+    public void say(String text) {
+        tell(new Message(text, Message.Tone.NOTE));
+    }
+
+    /** It was done. */
+    public void done(String text) {
+        tell(new Message(text, Message.Tone.DONE));
+    }
+
+    /** Something failed. */
+    public void trouble(String text) {
+        tell(new Message(text, Message.Tone.TROUBLE));
+    }
+
+    private void tell(Message m) {
+        messages.removeIf(x -> x.text().equals(m.text()));
+        messages.add(0, m);
+        if (messages.size() > MOST_MESSAGES) {
+            messages.remove(MOST_MESSAGES, messages.size());
+        }
+        newest();
+    }
+
+    /** It was read and closed. */
+    public void dismiss(Message m) {
+        messages.remove(m);
+        newest();
+    }
+
+    private void newest() {
+        message.set(messages.isEmpty() ? "" : messages.get(0).text());
+    }
+
+    /** What was said of the document as it was. */
+    private void pass() {
+        messages.removeIf(m -> m.tone() != Message.Tone.TROUBLE);
+        newest();
+    }
+
+    private void hush() {
+        messages.clear();
+        newest();
     }
 
     /** Work that brings a document into the window, to be watched and stopped. */
@@ -198,7 +245,7 @@ public final class Session {
             } catch (ProjectFileException e) {
                 return new Read(Optional.empty(), Optional.empty(), e.fullText());
             }
-        }, read -> read.worked().ifPresentOrElse(this::begin, () -> say(read.trouble())), this::say);
+        }, read -> read.worked().ifPresentOrElse(this::begin, () -> trouble(read.trouble())), this::trouble);
     }
 
     private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Worked> known) {
@@ -238,7 +285,7 @@ public final class Session {
 
     /** Takes up unsaved work of an earlier session, worked out behind the window; it stays unsaved. */
     public void resume(Home.Recovered work) {
-        opening.start(task -> Worked.of(work.project()), a -> resumed(work, a), this::say);
+        opening.start(task -> Worked.of(work.project()), a -> resumed(work, a), this::trouble);
     }
 
     private void resumed(Home.Recovered work, Worked known) {
@@ -282,6 +329,7 @@ public final class Session {
     private static final int MOST_ENDED = 3;
 
     private void become(Project next) {
+        pass();
         before.set(shown.get().assessment());
         project = next;
         condition = Assessment.adapt(condition, next);
@@ -353,7 +401,7 @@ public final class Session {
             }
         }, read -> {
             if (read.opened().isEmpty()) {
-                say(read.trouble());
+                trouble(read.trouble());
                 return;
             }
             show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.worked());
@@ -371,7 +419,7 @@ public final class Session {
             } catch (ProjectFileException e) {
                 return e.getMessage();
             }
-        }, this::say, this::say);
+        }, this::say, this::trouble);
     }
 
     /** The same, given to who shows it. */
@@ -382,10 +430,10 @@ public final class Session {
             try {
                 return Optional.of(Comparison.of(Assessment.ahead(ProjectFile.open(earlier), Optional.empty()).sured(), now, in));
             } catch (ProjectFileException e) {
-                Platform.runLater(() -> say(e.getMessage()));
+                Platform.runLater(() -> trouble(e.getMessage()));
                 return Optional.<Comparison>empty();
             }
-        }, c -> c.ifPresent(then), this::say);
+        }, c -> c.ifPresent(then), this::trouble);
     }
 
     /** Whether somebody else wrote the document's file since it was opened or saved here. */
@@ -411,7 +459,7 @@ public final class Session {
         try {
             stamp = Optional.of(ProjectFile.save(project, path));
         } catch (ProjectFileException e) {
-            say(e.fullText());
+            trouble(e.fullText());
             return false;
         }
         saved = project;

@@ -117,7 +117,7 @@ public final class SignOffPage extends LivePage {
             proving.start(task -> {
                 programme.work();
                 return programme;
-            }, worked -> update(), session::say);
+            }, worked -> update(), session::trouble);
             return;
         }
         Optional<Verdict> only = chips.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey).findFirst();

@@ -196,6 +196,6 @@ final class PartCard extends VBox {
         ClipboardContent content = new ClipboardContent();
         content.putString(Upkeep.logbook(e));
         Clipboard.getSystemClipboard().setContent(content);
-        session.say("Copied for the logbook: " + Upkeep.logbook(e));
+        session.done("Copied for the logbook: " + Upkeep.logbook(e));
     }
 }

@@ -19,7 +19,8 @@ class LongWorkTest {
 
     @Start
     void start(Stage stage) {
-        stage.setTitle("long work");
+        // the toolkit runs; the stage, which other classes use too, is left as it is
+        assertThat(stage).isNotNull();
     }
 
     @Test
