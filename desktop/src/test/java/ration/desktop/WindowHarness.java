@@ -106,8 +106,8 @@ abstract class WindowHarness {
     }
 
     @BeforeEach
-    void openTheDemo(FxRobot given) {
-        robot = given;
+    void openTheDemo() {
+        robot = new Hand();
         Worked demo = demo();
         robot.interact(() -> session.begin(demo));
         until(() -> figure().equals("1.12\u00d7"));
@@ -131,10 +131,10 @@ abstract class WindowHarness {
     void menu(String what) {
         for (int i = 0; i < 5 && robot.lookup("#menu-" + what).tryQuery().isEmpty(); i++) {
             robot.clickOn("#document-menu");
-            WaitForAsyncUtils.waitForFxEvents();
+            Hand.settle();
         }
         robot.clickOn("#menu-" + what);
-        WaitForAsyncUtils.waitForFxEvents();
+        Hand.settle();
         if (what.startsWith("demo")) {
             until(() -> !session.opening().running().get());
         }
@@ -147,7 +147,8 @@ abstract class WindowHarness {
     void until(BooleanSupplier condition) {
         try {
             WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> {
-                WaitForAsyncUtils.waitForFxEvents();
+                // whoever asks again at once keeps the window from getting there
+                Hand.settle();
                 return WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get();
             });
         } catch (TimeoutException e) {
@@ -183,14 +184,12 @@ abstract class WindowHarness {
     void keys(KeyCode... codes) {
         for (KeyCode code : codes) {
             robot.interact(() -> new Robot().keyType(code));
-            WaitForAsyncUtils.waitForFxEvents();
         }
     }
 
     /** As fast as a hand types a word: the window answers after the last key. */
     void inOneGo(java.util.List<KeyCode> codes) {
         robot.interact(() -> codes.forEach(code -> new Robot().keyType(code)));
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     void control(KeyCode... codes) {
@@ -209,7 +208,6 @@ abstract class WindowHarness {
             }
             hand.keyRelease(held);
         });
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     void fill(String id, String text) {

@@ -1,0 +1,59 @@
+package ration.desktop;
+
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import org.testfx.api.FxRobot;
+import org.testfx.robot.Motion;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * A hand at mouse and keys that goes on as soon as the window has taken what it did. Its library waits 50 ms and more after each
+ * movement, several times a click, which was most of the time of these tests; whoever needs more than what was done at once waits for
+ * what is to be seen.
+ */
+final class Hand extends FxRobot {
+
+    /** Rounds of the interface thread: events come in, what they asked for is done, the page is laid out. */
+    private static final int ROUNDS = 3;
+
+    static void settle() {
+        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
+    }
+
+    @Override
+    public FxRobot interact(Runnable action) {
+        interactNoWait(action);
+        settle();
+        return this;
+    }
+
+    @Override
+    public FxRobot clickOn(String query, Motion motion, MouseButton... buttons) {
+        return click(point(query).query(), 1);
+    }
+
+    @Override
+    public FxRobot clickOn(Node node, Motion motion, MouseButton... buttons) {
+        return click(point(node).query(), 1);
+    }
+
+    @Override
+    public FxRobot doubleClickOn(Node node, Motion motion, MouseButton... buttons) {
+        return click(point(node).query(), 2);
+    }
+
+    private FxRobot click(Point2D at, int times) {
+        interactNoWait(() -> {
+            Robot mouse = new Robot();
+            mouse.mouseMove(at);
+            for (int i = 0; i < times; i++) {
+                mouse.mousePress(MouseButton.PRIMARY);
+                mouse.mouseRelease(MouseButton.PRIMARY);
+            }
+        });
+        settle();
+        return this;
+    }
+}
