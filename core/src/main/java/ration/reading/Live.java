@@ -19,10 +19,14 @@ public final class Live {
     /** What is kept of a channel, s. */
     private static final double KEPT = 600;
     private static final int MOST_CHANNELS = 64;
+    /** Of one channel: twenty a second over all that is kept. */
+    private static final int MOST_SAMPLES = 12_000;
 
     private final Map<String, Deque<Sample>> channels = new LinkedHashMap<>();
     private final Map<String, Unit> units = new LinkedHashMap<>();
     private int bad;
+    private int tooLong;
+    private long letGo;
     private String trouble = "";
 
     /**
@@ -101,11 +105,30 @@ public final class Live {
         while (all.peekFirst().seconds() < sample.seconds() - KEPT) {
             all.removeFirst();
         }
+        if (all.size() > MOST_SAMPLES) {
+            all.removeFirst();
+            letGo++;
+        }
     }
 
-    /** Lines that could not be read, and the first of them; empty where there was none. */
+    /** A line was longer than any reading, and dropped. */
+    public synchronized void tooLong() {
+        tooLong++;
+    }
+
+    /** What was dropped and why: lines that could not be read, with the first of them, lines too long, readings too many; empty where nothing was. */
     public synchronized String trouble() {
-        return bad == 0 ? "" : bad + (bad == 1 ? " line" : " lines") + " could not be read, the first " + trouble + ".";
+        List<String> all = new ArrayList<>();
+        if (bad > 0) {
+            all.add(bad + (bad == 1 ? " line" : " lines") + " could not be read, the first " + trouble);
+        }
+        if (tooLong > 0) {
+            all.add(tooLong + (tooLong == 1 ? " line was" : " lines were") + " longer than " + LineCutter.LONGEST + " letters and dropped");
+        }
+        if (letGo > 0) {
+            all.add(letGo + (letGo == 1 ? " older reading was" : " older readings were") + " let go: more than " + MOST_SAMPLES + " a channel come in ten minutes");
+        }
+        return all.isEmpty() ? "" : String.join("; ", all) + ".";
     }
 
     /** Every channel with its newest value. */

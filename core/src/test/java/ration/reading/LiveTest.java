@@ -59,4 +59,50 @@ class LiveTest {
         assertThat(live.shown(1)).hasSize(64);
         assertThat(live.trouble()).contains("too many channels");
     }
+
+    /** A unit cut off in the middle would be another unit: psi is not ps, inHg is not in. Letters cut between two reads stay letters. */
+    @Test
+    void onlyAWholeLineIsALine() {
+        java.util.List<String> lines = new java.util.ArrayList<>();
+        int[] dropped = new int[1];
+        LineCutter cutter = new LineCutter(lines::add, () -> dropped[0]++);
+        byte[] bytes = "1,rail \u00b0,30,psi\r\n2,rail,31,inH".getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        for (byte b : bytes) {
+            cutter.take(new byte[] {b}, 1);
+        }
+        assertThat(lines).containsExactly("1,rail \u00b0,30,psi");
+        cutter.take("g\n".getBytes(java.nio.charset.StandardCharsets.UTF_8), 2);
+        assertThat(lines).last().isEqualTo("2,rail,31,inHg");
+        cutter.take("3,rail,3".getBytes(java.nio.charset.StandardCharsets.UTF_8), 8);
+        cutter.begin();
+        cutter.take("4,rail,4,psi\n".getBytes(java.nio.charset.StandardCharsets.UTF_8), 13);
+        assertThat(lines).last().isEqualTo("4,rail,4,psi");
+        assertThat(dropped[0]).isZero();
+    }
+
+    /** A line without an end takes no memory: a gigabyte of it is dropped, told once, and what follows is read. */
+    @Test
+    void aLineWithoutAnEndIsDroppedAndTold() {
+        Live live = new Live();
+        LineCutter cutter = new LineCutter(l -> live.line(l, 0), live::tooLong);
+        byte[] some = new byte[1 << 20];
+        java.util.Arrays.fill(some, (byte) 'x');
+        for (int n = 0; n < ration.Samples.of(64, 1024); n++) {
+            cutter.take(some, some.length);
+        }
+        cutter.take("\n1,rail,30,psi\n".getBytes(java.nio.charset.StandardCharsets.UTF_8), 15);
+        assertThat(live.samples("rail")).hasSize(1);
+        assertThat(live.trouble()).isEqualTo("1 line was longer than 4096 letters and dropped.");
+    }
+
+    /** A sender that never lets its clock go on, or sends as fast as it can, is bounded by count. */
+    @Test
+    void samplesAreBoundedByCount() {
+        Live live = new Live();
+        for (int n = 0; n < 15_000; n++) {
+            live.line("1,rail,30,psi", 1);
+        }
+        assertThat(live.samples("rail")).hasSize(12_000);
+        assertThat(live.trouble()).contains("3000 older readings were let go");
+    }
 }

@@ -1,19 +1,20 @@
 package ration.desktop.hangar;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
+import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.util.function.Consumer;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.util.function.Supplier;
+import ration.file.FileTrouble;
 import ration.proof.StandIn;
+import ration.reading.LineCutter;
 import ration.reading.Live;
 
 /** Where live readings come from: read by a thread of its own until it is closed. */
@@ -21,18 +22,21 @@ final class Source implements AutoCloseable {
 
     private static final int PAUSE_MS = 200;
     private static final int CONNECT_MS = 3000;
-    private static final int LONGEST = 4096;
+    /** A file that is gone longer does not come back, s. */
+    private static final double WAITED_FOR = 30;
 
     private final Live live = new Live();
     private final String name;
     private final boolean standIn;
     private volatile boolean closed;
     private volatile String trouble = "";
+    private volatile Socket socket;
+    private Thread thread;
 
     /** What a source does until it is closed. */
     @FunctionalInterface
     private interface Work {
-        void run(Consumer<String> line) throws IOException, InterruptedException;
+        void run(LineCutter lines) throws IOException, InterruptedException;
     }
 
     private Source(String name, boolean standIn) {
@@ -41,11 +45,12 @@ final class Source implements AutoCloseable {
     }
 
     private Source started(Work work) {
-        Thread thread = new Thread(() -> {
+        thread = new Thread(() -> {
             try {
-                work.run(l -> live.line(l, now()));
+                work.run(new LineCutter(l -> live.line(l, now()), live::tooLong));
             } catch (IOException | RuntimeException e) {
-                trouble = name + ": " + e.getMessage();
+                // a source that was stopped ends by what stopped it
+                trouble = closed ? "" : name + ": " + (e instanceof IOException io ? FileTrouble.why(Path.of(name), io) : e.getMessage()) + ".";
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
@@ -58,51 +63,54 @@ final class Source implements AutoCloseable {
     /** A table that something else writes on to: from its beginning, then what is added. */
     static Source growing(Path file) {
         Source s = new Source(file.getFileName().toString(), false);
-        return s.started(line -> s.follow(file, line));
+        return s.started(lines -> s.follow(file, lines));
     }
 
-    private void follow(Path file, Consumer<String> line) throws IOException, InterruptedException {
-        StringBuilder part = new StringBuilder();
+    /** Goes on through a file that is written anew, put in another's place, or gone for a moment while that is done. */
+    private void follow(Path file, LineCutter lines) throws IOException, InterruptedException {
         long at = 0;
+        Object key = null;
+        double gone = Double.NaN;
+        ByteBuffer some = ByteBuffer.allocate(1 << 16);
         while (!closed) {
             try (SeekableByteChannel in = Files.newByteChannel(file)) {
-                if (in.size() < at) {
-                    // written anew
+                Object now = Files.readAttributes(file, BasicFileAttributes.class).fileKey();
+                if (in.size() < at || key != null && !key.equals(now)) {
                     at = 0;
-                    part.setLength(0);
+                    lines.begin();
                 }
+                key = now;
+                gone = Double.NaN;
+                trouble = "";
                 in.position(at);
-                ByteBuffer some = ByteBuffer.allocate(1 << 16);
-                for (int n = in.read(some); n > 0; n = in.read(some.clear())) {
+                for (int n = in.read(some.clear()); n > 0 && !closed; n = in.read(some.clear())) {
                     at += n;
-                    lines(part.append(new String(some.array(), 0, n, StandardCharsets.UTF_8)), line);
+                    lines.take(some.array(), n);
+                }
+            } catch (NoSuchFileException e) {
+                gone = Double.isNaN(gone) ? now() : gone;
+                trouble = name + " is not there now; it is waited for.";
+                if (now() - gone > WAITED_FOR) {
+                    throw e;
                 }
             }
             Thread.sleep(PAUSE_MS);
         }
     }
 
-    private static void lines(StringBuilder part, Consumer<String> line) {
-        for (int end = part.indexOf("\n"); end >= 0; end = part.indexOf("\n")) {
-            line.accept(part.substring(0, end).strip());
-            part.delete(0, end + 1);
-        }
-        if (part.length() > LONGEST) {
-            part.setLength(0);
-        }
-    }
-
     /** A port of this machine, and of no other. */
     static Source port(int port) {
         Source s = new Source("port " + port, false);
-        return s.started(line -> {
+        return s.started(lines -> {
             try (Socket socket = new Socket()) {
+                s.socket = socket;
                 socket.connect(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), CONNECT_MS);
-                BufferedReader in = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
-                for (String l = in.readLine(); l != null && !s.closed; l = in.readLine()) {
-                    line.accept(l);
+                InputStream in = socket.getInputStream();
+                byte[] some = new byte[1 << 13];
+                for (int n = in.read(some); n > 0 && !s.closed; n = in.read(some)) {
+                    lines.take(some, n);
                 }
-                s.trouble = s.name + ": it ended.";
+                s.trouble = s.closed ? "" : s.name + ": it ended.";
             }
         });
     }
@@ -110,13 +118,13 @@ final class Source implements AutoCloseable {
     /** The aircraft played. */
     static Source standIn(Supplier<StandIn> made) {
         Source s = new Source("stand-in", true);
-        return s.started(line -> {
+        return s.started(lines -> {
             StandIn plays = made.get();
             double began = now();
             double last = began;
             while (!s.closed) {
                 double now = now();
-                plays.at(now - began, now - last).forEach(line);
+                plays.at(now - began, now - last).forEach(l -> s.live.line(l, now()));
                 last = now;
                 Thread.sleep(PAUSE_MS);
             }
@@ -145,8 +153,24 @@ final class Source implements AutoCloseable {
         return trouble.isEmpty() ? live.trouble() : trouble;
     }
 
+    /** Ends it at once, also where nothing comes: a silent sender would keep its thread and its line for ever. */
     @Override
     public void close() {
         closed = true;
+        thread.interrupt();
+        Socket open = socket;
+        if (open != null) {
+            try {
+                open.close();
+            } catch (IOException e) {
+                // closed is all it has to be
+                return;
+            }
+        }
+    }
+
+    /** Whether it still reads. */
+    boolean running() {
+        return thread.isAlive();
     }
 }
