@@ -38,7 +38,7 @@ import ration.quantity.UnitSystem;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
 import ration.remedy.Remedy;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** What an edit costs: the whole assessment of the demo, one case, its network alone, the drawing. */
 @State(Scope.Benchmark)

@@ -29,7 +29,7 @@ import ration.flight.FlightPlan;
 import ration.flight.Switching;
 import ration.model.Tank;
 import ration.quantity.Unit;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
 @Command(name = "fly", mixinStandardHelpOptions = true,

@@ -16,7 +16,7 @@ import ration.export.Packet;
 import ration.file.FileTrouble;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** {@code ration report FILE OUT.pdf}: the packet for the inspector. */
 @Command(name = "report", mixinStandardHelpOptions = true, description = "Writes the packet for the inspector as PDF/A: open points first, drawing, what was measured, flow"

@@ -14,7 +14,8 @@ import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.flow.FlowAnswer;
 import ration.model.Tank;
-import ration.remedy.Task;
+import ration.task.Steps;
+import ration.task.Task;
 
 /**
  * How steep one can climb and descend on what is left, with the handles, pumps, filters and power of a case and wings level: for
@@ -73,7 +74,7 @@ public record HowSteep(List<String> feeding, List<Point> points) {
             return Optional.empty();
         }
         Point[] points = new Point[POINTS];
-        int[] done = {0};
+        Steps steps = new Steps(task.progress(), POINTS);
         IntStream.range(0, POINTS).parallel().forEach(i -> {
             if (task.cancelled().getAsBoolean()) {
                 return;
@@ -83,9 +84,7 @@ public record HowSteep(List<String> feeding, List<Point> points) {
             feeding.forEach(t -> contents.put(t, full.get(t) * share));
             Condition c = condition.withContents(contents);
             points[i] = new Point(feeding.stream().mapToDouble(contents::get).sum(), limit(assessment, c, MOST_UP), limit(assessment, c, -MOST_DOWN));
-            synchronized (done) {
-                task.progress().accept((double) ++done[0] / POINTS);
-            }
+            steps.done();
         });
         return task.cancelled().getAsBoolean() ? Optional.empty() : Optional.of(new HowSteep(feeding, List.of(points)));
     }

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.UnaryOperator;
@@ -21,6 +20,7 @@ import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Quantity;
+import ration.task.Steps;
 
 /**
  * A layout whose figures are off by as much as they may be. Every length, height, bore and loss is drawn from a normal law cut at three
@@ -154,7 +154,7 @@ public final class Draws {
         Draws draws = new Draws(project.system());
         double[] margins = new double[samples];
         boolean[] isShort = new boolean[samples];
-        AtomicInteger done = new AtomicInteger();
+        Steps steps = new Steps(progress, samples);
         IntStream.range(0, samples).parallel().forEach(i -> {
             if (stop.getAsBoolean()) {
                 return;
@@ -163,7 +163,7 @@ public final class Draws {
             Optional<LeastMargin> m = LeastMargin.of(project.with(draws.possible(random)), nearest, known);
             margins[i] = m.map(LeastMargin::margin).orElse(0.0);
             isShort[i] = m.map(l -> l.ratio() < 1).orElse(true);
-            progress.accept((double) done.incrementAndGet() / samples);
+            steps.done();
         });
         if (stop.getAsBoolean()) {
             return Optional.empty();

@@ -30,7 +30,7 @@ import ration.project.Brief;
 import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
-import ration.remedy.Task;
+import ration.task.Task;
 import ration.tank.Feed;
 import ration.tank.FuelCentroid;
 

@@ -41,7 +41,7 @@ import ration.plumbing.SheetColumn;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 import ration.signoff.Requirement;
 import ration.upkeep.Due;
 

@@ -26,7 +26,7 @@ import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 import ration.tank.StrandedMap;
 
 /** The computed half of a packet: where the head goes, what stays in each tank, where it would boil, vents and low points, gauges at true scale. */

@@ -29,7 +29,7 @@ import ration.project.NewItem;
 import ration.project.Project;
 import ration.quantity.Quantity;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 import ration.topology.Topology;
 
 /**

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import ration.assess.Assessment;
@@ -35,6 +34,7 @@ import ration.project.Project;
 import ration.project.Unsaid;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
+import ration.task.Steps;
 
 /**
  * Asks what each fault does, in every case it can be met in ({@link FaultCases}): the worst counts and names its case. May run beside
@@ -86,10 +86,10 @@ public final class FaultSearch {
     /** Of some of them. */
     static List<FaultAnswer> of(Assessment a, List<Fault> some, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
         FaultSearch search = new FaultSearch(a, units);
-        AtomicInteger done = new AtomicInteger();
+        Steps steps = new Steps(progress, some.size());
         return some.parallelStream().map(f -> {
             FaultAnswer answer = stop.getAsBoolean() ? search.unknown(f, "Not asked: the search was stopped.") : search.guarded(f);
-            progress.accept(done.incrementAndGet() / (double) some.size());
+            steps.done();
             return answer;
         }).sorted(WORST_FIRST).toList();
     }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.Draws;
+import ration.task.Task;
 
 /**
  * How often the margin would be short if the measured figures are off by as much as they may be: {@link Draws} over the cases that come

@@ -24,6 +24,7 @@ import ration.model.Tee;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.task.Task;
 
 /** What would leave less in a tank: its outlet moved, a second outlet, a sump well; each worked out over all attitudes. */
 public final class LessLeft {

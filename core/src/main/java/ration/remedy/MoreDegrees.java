@@ -44,6 +44,7 @@ import ration.model.VentPlenum;
 import ration.project.Edit;
 import ration.project.Project;
 import ration.quantity.Unit;
+import ration.task.Task;
 import ration.vapor.PathHeat;
 
 /** What buys degrees before the fuel boils: single changes along the path that governs, each assessed whole. */

@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -51,6 +50,8 @@ import ration.project.Project;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
+import ration.task.Steps;
+import ration.task.Task;
 
 /** Single changes along the path that governs, each solved over every case and ranked. */
 public final class Remedies {
@@ -323,18 +324,18 @@ public final class Remedies {
      * are solved over every case in the order of that bound, and only until no other can come among the first.
      */
     private List<Remedy> solve(double now, Task task) {
-        AtomicInteger tried = new AtomicInteger();
+        Steps tried = new Steps(task.progress(), 0, 0.5, changes.size() + 1);
         List<Solved> bounds = new ArrayList<>(changes.parallelStream().flatMap(change -> {
             if (task.cancelled().getAsBoolean()) {
                 return Stream.empty();
             }
             Optional<LeastMargin> gained = over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN);
-            task.progress().accept(0.5 * tried.incrementAndGet() / (changes.size() + 1.0));
+            tried.done();
             return gained.map(m -> new Solved(change, m)).stream();
         }).toList());
         bounds.sort(BEST_FIRST);
         List<Solved> solved = new ArrayList<>();
-        int done = 0;
+        Steps done = new Steps(task.progress(), 0.5, 1, bounds.size() + 1);
         for (Solved bound : bounds) {
             if (task.cancelled().getAsBoolean()) {
                 return List.of();
@@ -345,7 +346,7 @@ public final class Remedies {
             LeastMargin.of(project.with(bound.change().on().apply(system)), known).filter(m -> m.ratio() > now + LEAST_GAIN)
                     .ifPresent(m -> solved.add(new Solved(bound.change(), m)));
             solved.sort(BEST_FIRST);
-            task.progress().accept(0.5 + 0.5 * ++done / (bounds.size() + 1.0));
+            done.done();
         }
         List<Remedy> ranked = new ArrayList<>();
         for (Solved s : solved.subList(0, Math.min(MOST, solved.size()))) {

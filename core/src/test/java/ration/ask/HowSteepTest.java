@@ -16,7 +16,7 @@ import ration.condition.Condition;
 import ration.drawing.SteepPicture;
 import ration.project.Project;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 
 class HowSteepTest {
 

@@ -123,7 +123,7 @@ class LoadCasesTest {
         Assessment a = Assessment.of(dirty);
         assertThat(a.governing().orElseThrow().condition().engine().fouled()).isTrue();
         assertThat(Ledger.of(a, UnitSystem.US).flow().need()).isEqualTo("needs 1.00\u00d7");
-        assertThat(ration.remedy.Remedies.of(a, ration.remedy.Task.QUIET)).isNotEmpty().allMatch(r -> r.after().ratio() > a.governing()
+        assertThat(ration.remedy.Remedies.of(a, ration.task.Task.QUIET)).isNotEmpty().allMatch(r -> r.after().ratio() > a.governing()
                 .orElseThrow().ratio());
         Practice asks = p.brief().practice().withFouled(Measured.of(1.1, Unit.ONE));
         Assessment more = Assessment.of(dirty.with(p.brief().withChoices(p.brief().choices().with(asks))));

@@ -27,7 +27,7 @@ import ration.project.Unsaid;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.Chance;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** No Holds over what nobody knows: estimates, words that are no method, figures of another kind, lengths that contradict, heat nobody said. */
 class NobodyKnowsTest {

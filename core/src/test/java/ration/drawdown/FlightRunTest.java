@@ -33,7 +33,7 @@ import ration.model.VentLine;
 import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** Plans flown: what the rules for the handles do, and what is left. */
 class FlightRunTest {

@@ -31,7 +31,7 @@ import ration.model.Tank;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** The packet, read back: an independent validator for PDF/A-2b (ISO 19005-2), its text, its pages, its marks. */
 class PacketTest {

@@ -22,7 +22,7 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** What is offered against a fault has been flown with it: taken up, the search finds what the row promised, and nothing got worse. */
 class FaultRemediesTest {

@@ -36,7 +36,7 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.remedy.Task;
+import ration.task.Task;
 import ration.topology.Topology;
 
 /** One part fails: nothing left out, nothing called good that was not computed, and the figures those of the network's own cases. */

@@ -14,6 +14,7 @@ import ration.model.Problem;
 import ration.model.Tee;
 import ration.model.Validation;
 import ration.project.Project;
+import ration.task.Task;
 
 /** What would leave less: ranked, true once tried, and whole layouts after it. */
 class LessLeftTest {

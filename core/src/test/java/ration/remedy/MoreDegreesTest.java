@@ -18,6 +18,7 @@ import ration.model.Pump;
 import ration.model.Validation;
 import ration.project.Pattern;
 import ration.project.Project;
+import ration.task.Task;
 
 /** What buys degrees is true once tried, and leaves whole layouts. */
 class MoreDegreesTest {

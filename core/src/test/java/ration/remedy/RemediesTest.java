@@ -26,6 +26,7 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
+import ration.task.Task;
 
 class RemediesTest {
 

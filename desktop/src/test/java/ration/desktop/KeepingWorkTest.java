@@ -98,7 +98,7 @@ class KeepingWorkTest extends WindowHarness {
         until(() -> robot.lookup("#try-0").tryQuery().isPresent());
         robot.interact(() -> session.apply(ration.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed(
                 "R3 renamed"))));
-        var edit = ration.remedy.Remedies.of(session.shown().get().assessment(), new ration.remedy.Task(p -> { }, () -> false))
+        var edit = ration.remedy.Remedies.of(session.shown().get().assessment(), new ration.task.Task(p -> { }, () -> false))
                 .get(0).edit();
         robot.interact(() -> session.apply(ration.project.Edit.onItem("length", "r3", Run.class, r -> r.withLength(
                 ration.model.Measured.of(17, ration.quantity.Unit.INCH)))));

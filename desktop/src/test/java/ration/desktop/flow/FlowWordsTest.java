@@ -27,7 +27,7 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** What the flow page says of cases, changes and questions, without a display. */
 class FlowWordsTest {

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import ration.remedy.Task;
+import ration.task.Task;
 
 @ExtendWith(ApplicationExtension.class)
 class LongWorkTest {

@@ -23,7 +23,7 @@ import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.LessLeft;
-import ration.remedy.Task;
+import ration.task.Task;
 
 /** What the Tanks page says of a tank, without a display. */
 class TankFiguresTest {

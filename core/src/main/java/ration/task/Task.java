@@ -1,4 +1,4 @@
-package ration.remedy;
+package ration.task;
 
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
