@@ -1,5 +1,7 @@
 package ration.cli;
 
+import java.io.FilterWriter;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -7,6 +9,7 @@ import java.time.format.DateTimeParseException;
 import java.util.Set;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import ration.quantity.Plain;
 
 /** Entry of the command line. */
 @Command(name = "ration", mixinStandardHelpOptions = true, version = "Ration 0.1.0",
@@ -44,7 +47,9 @@ public final class Main {
     }
 
     /** Runs one command; returns its exit code: 0 good, 1 short or disproved, 2 cannot be used. */
-    static int run(PrintWriter out, PrintWriter err, String... args) {
+    static int run(PrintWriter given, PrintWriter errors, String... args) {
+        PrintWriter out = plain(given);
+        PrintWriter err = plain(errors);
         CommandLine commands = new CommandLine(new Main()).setOut(out).setErr(err);
         commands.setExecutionExceptionHandler((e, line, parsed) -> {
             err.println("ration: " + e.getMessage());
@@ -52,12 +57,41 @@ public final class Main {
         });
         commands.registerConverter(LocalDate.class, Main::day);
         int code = args.length == 0 ? usage(commands) : commands.execute(args);
-        if (out.checkError()) {
+        out.flush();
+        if (given.checkError()) {
             err.println("ration: not all of the answer could be written out: the disk may be full, or who reads it is gone.");
             code = 2;
         }
         err.flush();
         return code;
+    }
+
+    /** Names in a document may hold what a terminal takes as a command: none of that is written to it. */
+    private static PrintWriter plain(PrintWriter to) {
+        return new PrintWriter(new FilterWriter(to) {
+            @Override
+            public void write(char[] some, int from, int many) throws IOException {
+                write(new String(some, from, many));
+            }
+
+            @Override
+            public void write(String some, int from, int many) throws IOException {
+                write(some.substring(from, from + many));
+            }
+
+            @Override
+            public void write(int c) throws IOException {
+                write(String.valueOf((char) c));
+            }
+
+            @Override
+            public void write(String some) throws IOException {
+                out.write(Plain.lines(some));
+                if (to.checkError()) {
+                    throw new IOException("not all of it was taken");
+                }
+            }
+        }, false);
     }
 
     private static LocalDate day(String written) {

@@ -10,6 +10,7 @@ import ration.drawing.Mark.Pen;
 import ration.drawing.Mark.Spot;
 import ration.drawing.NotchMarks;
 import ration.drawing.Picture;
+import ration.quantity.Plain;
 
 /** A picture as SVG 1.1; text stays text, in B612 or what the reader has in its place. */
 public final class PictureSvg {
@@ -100,7 +101,7 @@ public final class PictureSvg {
     }
 
     private static String escaped(String text) {
-        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;").replace("\"", "&quot;");
+        return Plain.line(text).replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;").replace("\"", "&quot;");
     }
 
     private void add(String format, Object... parts) {

@@ -14,7 +14,9 @@ import java.util.Date;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import ration.plumbing.CsvCell;
 import ration.project.Project;
+import ration.quantity.Plain;
 import ration.upkeep.Due;
 import ration.upkeep.Entry;
 
@@ -32,7 +34,7 @@ public final class UpkeepFiles {
             d.on().ifPresent(on -> {
                 VEvent event = new VEvent();
                 event.setUid(p.name().replaceAll("[^A-Za-z0-9]+", "-") + "-" + d.part().id() + "@ration");
-                event.setSummary(p.name() + ": " + d.part().name() + ", " + d.part().life().ends().word());
+                event.setSummary(Plain.line(p.name()) + ": " + Plain.line(d.part().name()) + ", " + d.part().life().ends().word());
                 event.setDescription(d.part().life().words() + (Double.isNaN(d.atHours()) ? "" : "; or at " + ration.quantity.UnitSystem.figure(d.atHours(), 1)
                         + " h") + ". The maker's instructions come first.");
                 event.setDateStart(new DateStart(day(on)));
@@ -72,7 +74,7 @@ public final class UpkeepFiles {
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
             csv.printRecord(head);
             for (List<Object> row : rows) {
-                csv.printRecord(row);
+                csv.printRecord(row.stream().map(o -> o instanceof String s ? CsvCell.out(Plain.lines(s)) : o).toList());
             }
         } catch (IOException e) {
             throw new IllegalStateException("Writing to memory failed", e);

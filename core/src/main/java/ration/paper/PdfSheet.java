@@ -6,7 +6,9 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javax.xml.transform.TransformerException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -44,6 +46,8 @@ public final class PdfSheet implements Closeable {
     private final boolean grey;
     private final PDFont regular;
     private final PDFont bold;
+    private PDFont other;
+    private final Map<Stretch, Boolean> known = new HashMap<>();
     private PDPageContentStream page;
 
     /** A sheet of US letter, lying, in colour. */
@@ -150,35 +154,65 @@ public final class PdfSheet implements Closeable {
         document.close();
     }
 
-    /** Characters the typeface lacks, in words it has. */
-    private String printable(String text) {
-        StringBuilder out = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            String one = new String(Character.toChars(c));
-            if (c == 0x2192) {
-                out.append("to");
-            } else if (has(one)) {
-                out.append(one);
-            } else {
-                out.append(c == 0x2212 ? "-" : "?");
-            }
-        });
-        return out.toString();
+    /** A stretch of a text that one font draws. */
+    private record Stretch(PDFont font, String text) {
     }
 
-    private boolean has(String one) {
-        try {
-            regular.encode(one);
-            return true;
-        } catch (IOException | IllegalArgumentException e) {
-            return false;
+    /**
+     * A text as it is drawn: what the typeface lacks by another that has it, and what neither has by its number, so that two names never
+     * come out alike. Control characters are left out.
+     */
+    private List<Stretch> stretches(String text, boolean strong) throws IOException {
+        List<Stretch> all = new ArrayList<>();
+        StringBuilder some = new StringBuilder();
+        PDFont now = null;
+        for (int c : text.codePoints().toArray()) {
+            String one = c == 0x2192 ? "to" : Character.isISOControl(c) ? "" : new String(Character.toChars(c));
+            PDFont font = strong ? bold : regular;
+            if (!has(font, one)) {
+                font = c == 0x2212 ? font : other();
+                one = c == 0x2212 ? "-" : has(font, one) ? one : String.format(java.util.Locale.ROOT, "[U+%04X]", c);
+            }
+            if (font != now && !some.isEmpty()) {
+                all.add(new Stretch(now, some.toString()));
+                some.setLength(0);
+            }
+            now = font;
+            some.append(one);
         }
+        if (!some.isEmpty()) {
+            all.add(new Stretch(now, some.toString()));
+        }
+        return all;
+    }
+
+    /** The font for scripts that the typeface lacks; it is in the document only where it is used. */
+    private PDFont other() throws IOException {
+        if (other == null) {
+            other = font("DejaVuSans.ttf");
+        }
+        return other;
+    }
+
+    private boolean has(PDFont font, String one) {
+        return one.isEmpty() || known.computeIfAbsent(new Stretch(font, one), s -> {
+            try {
+                s.font().encode(s.text());
+                return true;
+            } catch (IOException | IllegalArgumentException e) {
+                return false;
+            }
+        });
     }
 
     /** Width of a text, points. */
     public double width(String text, double size, boolean strong) {
         try {
-            return (strong ? bold : regular).getStringWidth(printable(text)) / 1000 * size;
+            double sum = 0;
+            for (Stretch s : stretches(text, strong)) {
+                sum += s.font().getStringWidth(s.text());
+            }
+            return sum / 1000 * size;
         } catch (IOException e) {
             return TextMeasure.approximate().width(text, size, strong);
         }
@@ -209,11 +243,13 @@ public final class PdfSheet implements Closeable {
     /** One line of text standing on y, points. */
     public void text(double x, double y, String text, double size, boolean strong, Ink ink) throws IOException {
         page.beginText();
-        page.setFont(strong ? bold : regular, (float) size);
         fillWith(ink);
         page.setRenderingMode(RenderingMode.FILL);
         page.newLineAtOffset((float) x, (float) (height - y));
-        page.showText(printable(text));
+        for (Stretch s : stretches(text, strong)) {
+            page.setFont(s.font(), (float) size);
+            page.showText(s.text());
+        }
         page.endText();
     }
 

@@ -153,4 +153,39 @@ class ExportTest {
         assertThatThrownBy(() -> CaseWords.parse(a, "climb, sideways")).hasMessageContaining("sideways")
                 .hasMessageContaining("boost pump alone").hasMessageContaining("RIGHT");
     }
+
+    /** A name with what a terminal, a drawing or a spreadsheet takes as a command: none of it leaves the program. */
+    @Test
+    void namesAreTextWhereverTheyGo() throws Exception {
+        ration.project.Project p = ration.Systems.corrie();
+        String bad = "\u001b[2J\u0007=cmd\u202e <b>&\u0000";
+        ration.project.Project named = p.with(p.system().change("upper", ration.model.Tank.class, t -> t.renamed(bad)));
+        Assessment a = Assessment.of(named);
+        String svg = PictureSvg.of(PrintedSheets.drawing(a, a.look(Assessment.start(named)).orElseThrow(), UnitSystem.US, ration.drawing.TextMeasure.approximate()), bad);
+        assertThat(svg).doesNotContainPattern("[\\x00-\\x08\\x0b-\\x1f\u202e]").contains("&lt;b&gt;&amp;");
+        javax.xml.parsers.DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new java.io.ByteArrayInputStream(svg.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+        ration.upkeep.Upkeep kept = p.upkeep();
+        ration.upkeep.Part part = kept.parts().get(0);
+        ration.project.Project due = p.with(kept.with(new ration.upkeep.Part(part.id(), "=HYPERLINK(1)\u0007", part.item(), part.kind(), part.life(), part.fitted(), part.paper())));
+        java.time.LocalDate day = java.time.LocalDate.of(2026, 11, 30);
+        assertThat(UpkeepFiles.parts(due, day)).contains("'=HYPERLINK(1)").doesNotContain("\u0007");
+        assertThat(UpkeepFiles.calendar(due, day)).doesNotContain("\u0007");
+    }
+
+    /** Names in scripts the typeface lacks are drawn by another, or by the numbers of their letters: two never come out alike. */
+    @Test
+    void otherScriptsAreDrawnAndNeverAlike() throws IOException {
+        try (ration.paper.PdfSheet sheet = new ration.paper.PdfSheet("scripts")) {
+            sheet.newPage();
+            List<String> names = List.of("\u0411\u0430\u043a", "\u0394\u03b5\u03be", "\u6c34\u7bb1", "\u6cb9\u7bb1", "a\u0007b");
+            for (int n = 0; n < names.size(); n++) {
+                sheet.text(40, 40 + 20 * n, names.get(n), 12, n % 2 == 0, ration.drawing.Ink.INK);
+                assertThat(sheet.width(names.get(n), 12, false)).isPositive();
+            }
+            try (org.apache.pdfbox.pdmodel.PDDocument read = org.apache.pdfbox.Loader.loadPDF(sheet.bytes())) {
+                String text = new org.apache.pdfbox.text.PDFTextStripper().getText(read);
+                assertThat(text).contains("\u0411\u0430\u043a", "\u0394\u03b5\u03be", "[U+6C34]", "[U+6CB9]", "ab").doesNotContain("?");
+            }
+        }
+    }
 }
