@@ -51,7 +51,8 @@ final class Labels extends SchematicPart {
             double x = place.firewallX();
             List<Mark> marks = new ArrayList<>();
             marks.add(new Box(x - 4, top, 8, foot - top, 0, Ink.PANEL, Pen.of(Ink.SOFT, 1)));
-            for (double y = top + 1; y + 7 <= foot; y += 6) {
+            // only what is seen of it: a figure typed wrong may make it reach to the moon
+            for (double y = Math.max(top + 1, -7); y + 7 <= Math.min(foot, view.height() + 7); y += 6) {
                 marks.add(line(x - 4, y + 7, x + 4, y, Pen.of(Ink.SOFT, 1)));
             }
             piece("", Kind.GROUND, "", marks);

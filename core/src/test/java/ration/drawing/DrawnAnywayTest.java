@@ -17,6 +17,8 @@ import ration.assess.Regime;
 import ration.condition.Condition;
 import ration.model.Field;
 import ration.model.FieldSheet;
+import ration.model.Firewall;
+import ration.model.FuelSystem;
 import ration.model.Item;
 import ration.model.Measured;
 import ration.model.Tank;
@@ -67,6 +69,21 @@ class DrawnAnywayTest {
                 continue;
             }
             drawn(p.with(p.system().replace(changed)), t.item.name() + " " + t.field.label() + " " + t.si);
+        }
+    }
+
+    /** A firewall that was typed to stand, or to reach, as far as the moon is drawn as quickly as any. */
+    @ParameterizedTest
+    @ValueSource(doubles = {-99_999_999, 99_999_999, 1e300})
+    void aFirewallAnywhereIsDrawn(double inches) {
+        Project p = Systems.corrie();
+        Firewall f = p.system().firewall().orElseThrow();
+        Measured far = Measured.of(inches, Unit.INCH, "tape");
+        for (Firewall odd : List.of(new Firewall(far, f.top(), f.foot()), new Firewall(f.station(), far, f.foot()), new Firewall(f.station(), f.top(), far))) {
+            FuelSystem s = p.system().with(Optional.of(odd));
+            Picture picture = Schematic.draw(new SchematicSubject(s, p.brief().envelope().attitudes(), Assessment.start(p), Optional.empty(), "", UnitSystem.US), SchematicView.of(860, 612),
+                    Collisions.MEASURE);
+            assertThat(picture.pieces().stream().mapToInt(x -> x.marks().size()).sum()).isLessThan(1000);
         }
     }
 
