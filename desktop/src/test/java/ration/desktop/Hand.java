@@ -1,5 +1,6 @@
 package ration.desktop;
 
+import java.util.function.Supplier;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.input.MouseButton;
@@ -17,6 +18,8 @@ final class Hand extends FxRobot {
 
     /** Rounds of the interface thread: events come in, what they asked for is done, the page is laid out. */
     private static final int ROUNDS = 3;
+    /** Longer nothing moves that is to be clicked. */
+    private static final int MOST_ROUNDS = 100;
 
     static void settle() {
         WaitForAsyncUtils.waitForFxEvents(ROUNDS);
@@ -31,17 +34,31 @@ final class Hand extends FxRobot {
 
     @Override
     public FxRobot clickOn(String query, Motion motion, MouseButton... buttons) {
-        return click(point(query).query(), 1);
+        return click(still(() -> point(query).query()), 1);
     }
 
     @Override
     public FxRobot clickOn(Node node, Motion motion, MouseButton... buttons) {
-        return click(point(node).query(), 1);
+        return click(still(() -> point(node).query()), 1);
     }
 
     @Override
     public FxRobot doubleClickOn(Node node, Motion motion, MouseButton... buttons) {
-        return click(point(node).query(), 2);
+        return click(still(() -> point(node).query()), 2);
+    }
+
+    /** Where a thing stands once it stands still: what arrives meanwhile may move it. */
+    private static Point2D still(Supplier<Point2D> where) {
+        Point2D last = where.get();
+        for (int n = 0; n < MOST_ROUNDS; n++) {
+            WaitForAsyncUtils.waitForFxEvents(1);
+            Point2D now = where.get();
+            if (now.equals(last)) {
+                return now;
+            }
+            last = now;
+        }
+        return last;
     }
 
     private FxRobot click(Point2D at, int times) {

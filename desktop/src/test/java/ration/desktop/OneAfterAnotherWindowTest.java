@@ -39,7 +39,7 @@ class OneAfterAnotherWindowTest extends WindowHarness {
     }
 
     /** How often in a row a page must say the same before it is taken as what it goes on saying. */
-    private static final int STEADY = 12;
+    private static final int STEADY = 5;
 
     /** Whether nothing is under way, and the page says what it will go on saying. */
     private boolean settled() {
@@ -107,7 +107,7 @@ class OneAfterAnotherWindowTest extends WindowHarness {
     /** Everything on a page of the document that goes: typed in, ticked, chosen, pressed. */
     private void useAll(Page page) {
         go(page);
-        settle();
+        Hand.settle();
         robot.interact(() -> {
             for (Node n : robot.lookup((Node x) -> visible(x)).queryAll()) {
                 if (n.getScene() == null || n.getId() == null || n.getId().startsWith("rail-") || n.getId().startsWith("units-") || n.isDisabled()) {

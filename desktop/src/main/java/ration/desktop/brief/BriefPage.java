@@ -23,6 +23,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
 import ration.desktop.control.Silhouette;
@@ -55,7 +56,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         VBox body = new VBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
-        EachPulse pulse = new EachPulse(this::update);
+        Cover cover = new Cover(body);
+        EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
         session.whileOpen().follow(session.shown(), pulse::ask);
         session.whileOpen().follow(session.units(), pulse::ask);
         update();

@@ -10,6 +10,7 @@ import ration.desktop.session.Session;
  */
 public abstract class LivePage extends BorderPane implements Arriving {
 
+    private final Cover cover = new Cover(this);
     private boolean stale = true;
     private final EachPulse pulse = new EachPulse(this::now);
 
@@ -45,7 +46,7 @@ public abstract class LivePage extends BorderPane implements Arriving {
     private void now() {
         stale = getScene() == null;
         if (!stale) {
-            refresh();
+            cover.guard(this::refresh);
         }
     }
 

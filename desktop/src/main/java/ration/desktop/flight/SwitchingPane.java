@@ -34,7 +34,10 @@ final class SwitchingPane extends VBox {
     private final Session session;
     private final BiConsumer<String, UnaryOperator<FlightPlan>> edit;
     private final Consumer<String> trouble;
+    private final VBox entries = new VBox(6);
+    private final VBox times = new VBox(6);
     private Object shown = "";
+    private Object flown = "";
 
     /**
      * @param edit    changes the plan, under a name for undo
@@ -45,6 +48,7 @@ final class SwitchingPane extends VBox {
         this.session = session;
         this.edit = edit;
         this.trouble = trouble;
+        getChildren().setAll(entries, times);
     }
 
     private <T> QuantityField<T> told(QuantityField<T> field) {
@@ -56,30 +60,43 @@ final class SwitchingPane extends VBox {
         return session.units().get().unit(Dimension.VOLUME).symbol();
     }
 
-    /** @param f as it was flown; null where nothing is known of it */
+    /**
+     * Shows the plan, and when it was switched. What can be entered is made anew only with the plan: a flight that is flown to its end while
+     * somebody writes takes nothing away.
+     *
+     * @param f as it was flown; null where nothing is known of it
+     */
     void show(Project project, Flight f) {
         FlightPlan plan = UsualFlight.meant(project);
-        Object now = List.of(plan.switching(), plan.limit(), session.units().get(), f == null ? "" : f, project.system().selectors());
-        if (now.equals(shown)) {
-            return;
+        Object now = List.of(plan.switching(), plan.limit(), session.units().get(), project.system().selectors());
+        if (!now.equals(shown)) {
+            shown = now;
+            enter(project, plan);
         }
-        shown = now;
+        Object then = List.of(plan.switching().mode(), f == null ? "" : f);
+        if (!then.equals(flown)) {
+            flown = then;
+            tell(plan.switching(), f);
+        }
+    }
+
+    private void enter(Project project, FlightPlan plan) {
         boolean any = !project.system().selectors().isEmpty();
         setVisible(any);
         setManaged(any);
-        getChildren().clear();
+        entries.getChildren().clear();
         if (!any) {
             return;
         }
         Switching s = plan.switching();
-        getChildren().add(Ui.label("Switching", "group-title"));
+        entries.getChildren().add(Ui.label("Switching", "group-title"));
         switch (s.mode()) {
-            case CLOCK -> getChildren().add(asked("every", quantity("flight-every", "Minutes from switch to switch", Unit.MINUTE, s
+            case CLOCK -> entries.getChildren().add(asked("every", quantity("flight-every", "Minutes from switch to switch", Unit.MINUTE, s
                     .every(), m -> edit.accept("Set time between switches", p -> p.with(p.switching().withEvery(p.switching().every().with(m))))), "min"));
-            case QUANTITY -> getChildren().add(asked("after", quantity("flight-portion", "What a tank gives before the next", session.units().get()
+            case QUANTITY -> entries.getChildren().add(asked("after", quantity("flight-portion", "What a tank gives before the next", session.units().get()
                     .unit(Dimension.VOLUME), s.portion(), m -> edit.accept("Set portion of a tank", p -> p.with(p.switching().withPortion(p.switching()
                             .portion().with(m))))), symbol() + " from a tank"));
-            case BALANCE -> getChildren().add(asked("apart at most", quantity("flight-limit", "Most that left and right may differ",
+            case BALANCE -> entries.getChildren().add(asked("apart at most", quantity("flight-limit", "Most that left and right may differ",
                     session.units().get().unit(Dimension.VOLUME), plan.limit(), m -> edit.accept("Set limit of left and right", p -> p.withLimit(p.limit()
                             .with(m)))), symbol() + ", left and right"));
             case HAND -> hand(project, s);
@@ -87,15 +104,19 @@ final class SwitchingPane extends VBox {
                 // one setting, nothing to say
             }
         }
+    }
+
+    private void tell(Switching s, Flight f) {
+        times.getChildren().clear();
         if (f != null) {
             FlowPane cells = new FlowPane(4, 4);
             cells.setId("flight-timetable");
             f.switches().stream().filter(e -> e.minutes() <= f.landing().minutes()).forEach(e -> cells.getChildren().add(Ui.label(FlightTable
                     .clock(e.minutes()) + "  " + e.words(), "time-cell")));
             cells.getChildren().add(Ui.label(FlightTable.clock(f.landing().minutes()) + "  land", "time-cell"));
-            getChildren().add(cells);
+            times.getChildren().add(cells);
             if (s.mode() != Switching.Mode.HAND && f.switches().size() > 1) {
-                getChildren().add(Ui.button("Take over by hand", "flight-take", () -> take(f), "chip"));
+                times.getChildren().add(Ui.button("Take over by hand", "flight-take", () -> take(f), "chip"));
             }
         }
     }
@@ -134,9 +155,9 @@ final class SwitchingPane extends VBox {
             row.getChildren().add(Ui.button("\u2715", "step-remove-" + n, () -> edit.accept("Remove a switch", p -> steps(p, n, was -> null)), "chip"));
             row.getChildren().get(row.getChildren().size() - 1).setAccessibleText("Remove switch " + (n + 1));
             row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            getChildren().add(row);
+            entries.getChildren().add(row);
         }
-        getChildren().add(Ui.button("Add a switch", "step-add", () -> edit.accept("Add a switch", p -> {
+        entries.getChildren().add(Ui.button("Add a switch", "step-add", () -> edit.accept("Add a switch", p -> {
             List<Switching.Step> all = new ArrayList<>(p.switching().steps());
             double last = all.isEmpty() ? -30 : all.get(all.size() - 1).minutes();
             Map<String, String> first = new HashMap<>();

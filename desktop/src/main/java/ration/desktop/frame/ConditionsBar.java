@@ -20,6 +20,7 @@ import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Faults;
 import ration.condition.Power;
+import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FoldingGroups;
 import ration.desktop.control.QuantityField;
@@ -78,7 +79,8 @@ final class ConditionsBar extends HBox {
         fault.managedProperty().bind(fault.visibleProperty());
         HBox.setHgrow(groups, Priority.ALWAYS);
         getChildren().addAll(groups, fault);
-        EachPulse pulse = new EachPulse(this::update);
+        Cover cover = new Cover(this);
+        EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
         session.whileOpen().follow(session.shown(), pulse::ask);
         session.whileOpen().follow(session.units(), pulse::ask);
         for (QuantityField<Double> field : List.of(pitch, bank, temperature)) {

@@ -8,6 +8,7 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
@@ -30,6 +31,7 @@ final class SchematicPane extends Pane {
     private final Session session;
     private final TextMeasure measure = Tokens.measure();
     private final Group drawing = new Group();
+    private final Cover cover = new Cover(this);
     private final Consumer<String> onPick;
     private final Consumer<PortRef> onPort;
     /** The port a run is begun at. */
@@ -183,9 +185,12 @@ final class SchematicPane extends Pane {
     }
 
     private void redraw() {
-        if (getWidth() < 50 || getHeight() < 50) {
-            return;
+        if (getWidth() >= 50 && getHeight() >= 50) {
+            cover.guard(this::drawn);
         }
+    }
+
+    private void drawn() {
         Session.Shown shown = session.shown().get();
         picture = Schematic.draw(new SchematicSubject(shown.project().system(),
                 shown.project().brief().envelope().attitudes(), shown.condition(), shown.look(),

@@ -20,6 +20,7 @@ import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.Sheet;
@@ -72,7 +73,8 @@ public final class RunsPage extends BorderPane implements Arriving {
     /** The sheet of the job in hand. */
     private RunsOf hand;
     private String sheetFor = "";
-    private final EachPulse pulse = new EachPulse(this::update);
+    private final Cover cover = new Cover(this);
+    private final EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
 
     public RunsPage(Session session, Files files) {
         this.session = session;
