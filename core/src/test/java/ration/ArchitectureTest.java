@@ -9,6 +9,13 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import ration.model.Item;
 
@@ -39,6 +46,23 @@ class ArchitectureTest {
     void theSolverKnowsNothingOfAircraft() {
         classes().that().resideInAPackage("ration.network..").should().onlyDependOnClassesThat()
                 .resideInAnyPackage("ration.network..", "ration.fluid..", "org.ejml..", "java..").check(CORE);
+    }
+
+    /** Files are written in one place, whole or as they were; a rig's lines alone are read while they are written. */
+    @Test
+    void filesAreWrittenInOnePlace() throws IOException {
+        Pattern writes = Pattern.compile("Files\\s*\\.(write|writeString|newBufferedWriter|newOutputStream|copy|move)\\(|new (FileOutputStream|FileWriter|RandomAccessFile)\\(");
+        List<String> found = new ArrayList<>();
+        for (String module : List.of("core", "cli", "desktop")) {
+            try (Stream<Path> sources = Files.walk(Path.of("..", module, "src", "main", "java"))) {
+                for (Path source : sources.filter(p -> p.toString().endsWith(".java")).toList()) {
+                    if (writes.matcher(Files.readString(source)).find()) {
+                        found.add(source.getFileName().toString());
+                    }
+                }
+            }
+        }
+        assertThat(found).containsExactlyInAnyOrder("SafeWrite.java", "RigCommand.java");
     }
 
     @Test

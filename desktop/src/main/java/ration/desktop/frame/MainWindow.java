@@ -7,6 +7,7 @@ import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -36,6 +37,8 @@ public final class MainWindow {
     private static final double HEIGHT = 800;
     private static final double LEAST_WIDTH = 1000;
     private static final double LEAST_HEIGHT = 640;
+    /** A tenth of what a document may hold in one text. */
+    private static final int MOST_TEXT = 20_000;
 
     private final Stage stage;
     private final Session session;
@@ -92,6 +95,9 @@ public final class MainWindow {
         scene.focusOwnerProperty().addListener((o, was, now) -> {
             if (was instanceof QuantityField<?> field && field.dirty()) {
                 documents.leftWrong(field);
+            }
+            if (now instanceof TextInputControl text && text.getTextFormatter() == null) {
+                bounded(text);
             }
             if (now != null && byKey) {
                 Platform.runLater(() -> Ui.reveal(now));
@@ -242,6 +248,17 @@ public final class MainWindow {
     private void hideKeys() {
         keys.setVisible(false);
         pages.layout().focusDrawing();
+    }
+
+    /** No text is longer than a document may hold: what is pasted beyond that is refused as it comes, and said. */
+    private void bounded(TextInputControl text) {
+        text.setTextFormatter(new TextFormatter<>(change -> {
+            if (change.getControlNewText().length() <= MOST_TEXT) {
+                return change;
+            }
+            session.say("That text is longer than " + MOST_TEXT + " letters and was not taken. Attach it as a file instead.");
+            return null;
+        }));
     }
 
     private boolean writing() {

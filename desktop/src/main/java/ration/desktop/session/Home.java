@@ -131,7 +131,7 @@ public final class Home {
         } catch (IOException e) {
             if (!told) {
                 told = true;
-                onTrouble.accept("No copy of unsaved work can be kept in " + folder + ": " + FileTrouble.why(folder, e)
+                onTrouble.accept("No copy of unsaved work can be kept in " + folder + ": " + FileTrouble.why(folder.resolve(own), e)
                         + ". Save often: after a crash nothing could be brought back.");
             }
         }
