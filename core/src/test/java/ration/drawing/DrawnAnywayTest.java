@@ -59,7 +59,7 @@ class DrawnAnywayTest {
                 all.add(new Typed(item, f, 1000 * is));
             }
         }
-        for (Typed t : Samples.some(all, 25)) {
+        for (Typed t : Samples.some(all, 12)) {
             Item changed;
             try {
                 Measured was = t.field.get().apply(t.item);

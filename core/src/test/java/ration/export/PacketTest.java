@@ -17,12 +17,13 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
 import org.verapdf.pdfa.Foundries;
 import org.verapdf.pdfa.PDFAParser;
 import org.verapdf.pdfa.flavours.PDFAFlavour;
 import org.verapdf.pdfa.results.ValidationResult;
+import ration.Samples;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.check.Finding;
@@ -60,8 +61,12 @@ class PacketTest {
         }
     }
 
+    static List<String> packets() {
+        return Samples.some(List.of("tansy-l3", "corrie-b1", "brindle-a2"), 1);
+    }
+
     @ParameterizedTest
-    @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
+    @MethodSource("packets")
     void itLastsAndCanBeReadBack(String demo) throws Exception {
         Project p = Systems.demo(demo);
         byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
