@@ -17,6 +17,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
+import ration.check.Verdict;
 import ration.condition.Condition;
 import ration.condition.Fault;
 import ration.drawing.Picture;
@@ -92,6 +93,17 @@ public class AssessmentBenchmark {
     @Benchmark
     public Assessment wholeAssessmentWithAHeader() {
         return Assessment.of(header);
+    }
+
+    /** The same with how sure its margin is, which the window shows a moment later. */
+    @Benchmark
+    public Verdict wholeAssessmentOfTheLargestDemoAndHowSure() {
+        return Assessment.of(largest).flowVerdict();
+    }
+
+    @Benchmark
+    public Verdict wholeAssessmentAndHowSure() {
+        return Assessment.of(demo).flowVerdict();
     }
 
     /** The demo after its first tube became a size larger, and back. */
