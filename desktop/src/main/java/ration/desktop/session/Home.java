@@ -187,6 +187,7 @@ public final class Home {
 
     /** Unsaved work left by sessions that no longer run: every sound copy, and each that is damaged with the reason. */
     public Left left() {
+        SafeWrite.clearLeftovers(folder);
         List<Recovered> sound = new ArrayList<>();
         List<Damaged> damaged = new ArrayList<>();
         List<Path> copies;
