@@ -1,10 +1,16 @@
 package ration.desktop;
 
+import java.util.List;
 import java.util.function.Supplier;
+import javafx.event.Event;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
+import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
@@ -18,6 +24,7 @@ final class Hand extends FxRobot {
 
     /** Rounds of the interface thread: events come in, what they asked for is done, the page is laid out. */
     private static final int ROUNDS = 3;
+    private static final long MOST_MS = 30_000;
     /** Longer nothing moves that is to be clicked. */
     private static final int MOST_ROUNDS = 100;
 
@@ -72,5 +79,19 @@ final class Hand extends FxRobot {
         });
         settle();
         return this;
+    }
+
+    /** Letters and a key after them, each as soon as the window has taken the one before, with no time between. */
+    static void type(String text, KeyCode last) {
+        text.chars().forEach(c -> WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> fire((char) c, KeyCode.UNDEFINED)));
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> fire('\t', last));
+    }
+
+    private static void fire(char c, KeyCode code) {
+        Scene scene = Window.getWindows().get(0).getScene();
+        for (KeyEvent e : List.of(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false), new KeyEvent(KeyEvent.KEY_TYPED, String.valueOf(c), "",
+                KeyCode.UNDEFINED, false, false, false, false), new KeyEvent(KeyEvent.KEY_RELEASED, "", "", code, false, false, false, false))) {
+            Event.fireEvent(scene.getFocusOwner() == null ? scene : scene.getFocusOwner(), e);
+        }
     }
 }

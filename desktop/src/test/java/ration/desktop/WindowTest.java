@@ -489,6 +489,24 @@ class WindowTest extends WindowHarness {
         assertThat(length("r2")).isEqualTo(before);
     }
 
+    /** As fast as events come: a row after the other, Enter on to a row that the one before has just made; nothing lands in another run. */
+    @Test
+    void rowsAreWrittenAsFastAsAHandCan() {
+        robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
+        robot.interact(() -> session.apply(ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3", "r4", "r5")))));
+        robot.clickOn("#rail-runs");
+        until(() -> sheet("#runs-sheet").getItems().size() == 1);
+        robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
+        robot.interact(() -> sheet("#runs-sheet").requestFocus());
+        for (List<String> row : List.of(List.of("Left tank", "Tee in"), List.of("Right tank", "Tee branch"), List.of("Tee out", "Shut-off"))) {
+            Hand.type(row.get(0), KeyCode.TAB);
+            Hand.type(row.get(1), KeyCode.ENTER);
+        }
+        until(() -> session.project().system().runs().size() == 3);
+        assertThat(session.project().system().runs()).extracting(r -> r.from() + " " + r.to()).containsExactly("left-tank.outlet tee.in", "right-tank.outlet tee.branch",
+                "tee.out shut-off.in");
+    }
+
     private double length(String run) {
         return ((Run) session.project().system().item(run).orElseThrow()).length().orElseThrow().quantity().value();
     }

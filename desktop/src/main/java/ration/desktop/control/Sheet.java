@@ -60,6 +60,8 @@ public final class Sheet<R> extends TableView<R> {
     private BiConsumer<Integer, Integer> onPaste = (r, c) -> { };
     /** Typed before there is a field to take it; given to the next one that opens, and to no other. */
     private String typed = "";
+    /** Rows to show once the open cell is shut; null where none wait. */
+    private List<R> later;
     /** What is open; null where nothing is. */
     private TextField open;
     private int tabStart = -1;
@@ -105,8 +107,13 @@ public final class Sheet<R> extends TableView<R> {
         getFocusModel().focusedCellProperty().addListener(moved);
     }
 
-    /** Shows these rows; the chosen cell stays chosen. */
+    /** Shows these rows; the chosen cell stays chosen. While a cell is open they wait until it is shut: it would be lost with its text. */
     public void show(List<R> now) {
+        if (editing()) {
+            later = List.copyOf(now);
+            return;
+        }
+        later = null;
         TablePosition<?, ?> at = getFocusModel().getFocusedCell();
         if (rows.equals(now)) {
             refresh();
@@ -137,6 +144,13 @@ public final class Sheet<R> extends TableView<R> {
     /** The column chosen, or -1. */
     public int column() {
         return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getColumn();
+    }
+
+    /** A cell was shut: what came meanwhile is shown, before anybody goes on to a row that is not there yet. */
+    private void shut() {
+        if (later != null && !editing()) {
+            show(later);
+        }
     }
 
     private boolean editing() {
@@ -261,6 +275,7 @@ public final class Sheet<R> extends TableView<R> {
                 } else if (e.getCode() == KeyCode.ESCAPE) {
                     e.consume();
                     cancelEdit();
+                    shut();
                     Sheet.this.requestFocus();
                 }
             });
@@ -276,6 +291,7 @@ public final class Sheet<R> extends TableView<R> {
             int row = getIndex();
             if (write()) {
                 cancelEdit();
+                shut();
                 goOn(row, at, e);
             }
         }
@@ -284,6 +300,7 @@ public final class Sheet<R> extends TableView<R> {
         private void leave() {
             write();
             cancelEdit();
+            shut();
         }
 
         private boolean write() {

@@ -239,7 +239,8 @@ public final class RunsPage extends BorderPane implements Arriving {
         o.edit().ifPresent(session::apply);
         say(o.says());
         if (o.taken()) {
-            pulse.ask();
+            // at once: who goes on with Enter goes to a row that this made
+            refresh();
         }
         return o.taken();
     }
@@ -310,11 +311,11 @@ public final class RunsPage extends BorderPane implements Arriving {
         system().runs().forEach(r -> rows.add(new Row(Optional.of(r.id()))));
         rows.add(new Row(Optional.empty()));
         Sheet<Row> runs = hand.sheet();
-        if (getCenter() == runs && runs.getEditingCell() == null) {
+        if (getCenter() == runs) {
             runs.show(rows);
-        } else if (getCenter() == joints && joints.getEditingCell() == null) {
+        } else if (getCenter() == joints) {
             joints.show(Joints.of(system()));
-        } else if (getCenter() != runs && getCenter() != joints) {
+        } else {
             fillLists();
         }
         aside();
