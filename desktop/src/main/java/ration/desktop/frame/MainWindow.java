@@ -7,7 +7,6 @@ import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.TextFormatter;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -96,7 +95,7 @@ public final class MainWindow {
             if (was instanceof QuantityField<?> field && field.dirty()) {
                 documents.leftWrong(field);
             }
-            if (now instanceof TextInputControl text && text.getTextFormatter() == null) {
+            if (now instanceof TextInputControl text) {
                 bounded(text);
             }
             if (now != null && byKey) {
@@ -250,15 +249,19 @@ public final class MainWindow {
         pages.layout().focusDrawing();
     }
 
-    /** No text is longer than a document may hold: what is pasted beyond that is refused as it comes, and said. */
+    /**
+     * No text is longer than a document may hold: what is pasted beyond that is refused as it comes, and said. Not by a formatter: a field
+     * that has one keeps Escape to itself.
+     */
     private void bounded(TextInputControl text) {
-        text.setTextFormatter(new TextFormatter<>(change -> {
-            if (change.getControlNewText().length() <= MOST_TEXT) {
-                return change;
-            }
-            session.say("That text is longer than " + MOST_TEXT + " letters and was not taken. Attach it as a file instead.");
-            return null;
-        }));
+        if (text.getProperties().putIfAbsent(MOST_TEXT, true) == null) {
+            text.textProperty().addListener((o, was, now) -> {
+                if (now != null && now.length() > MOST_TEXT) {
+                    text.setText(was);
+                    session.say("That text is longer than " + MOST_TEXT + " letters and was not taken. Attach it as a file instead.");
+                }
+            });
+        }
     }
 
     private boolean writing() {

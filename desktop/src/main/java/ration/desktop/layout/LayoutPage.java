@@ -242,6 +242,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
             case ESCAPE -> () -> {
                 begin(Optional.empty());
                 session.picked().set("");
+                // wherever the keys were: from here letters are commands
+                focusDrawing();
             };
             case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
             case MINUS, SUBTRACT -> () -> drawing.zoomBy(false);
