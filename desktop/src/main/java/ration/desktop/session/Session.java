@@ -14,11 +14,9 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -43,8 +41,6 @@ public final class Session {
 
     /** Differences told at most. */
     private static final int MOST_DIFFERENCES = 8;
-    /** Said at once; older ones are dropped. */
-    private static final int MOST_MESSAGES = 3;
 
     /** What the views show, changed all at once so that no view mixes two moments. */
     public record Shown(Project project, Condition condition, Assessment assessment, Optional<CaseAnswer> look) {
@@ -62,8 +58,7 @@ public final class Session {
     private final ObjectProperty<Flight> flight = new SimpleObjectProperty<>();
     private final ObjectProperty<Regime> chosenRegime = new SimpleObjectProperty<>();
     private final StringProperty picked = new SimpleStringProperty("");
-    private final ObservableList<Message> messages = FXCollections.observableArrayList();
-    private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+    private final Messages messages = new Messages();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Boolean> changed = new ReadOnlyObjectWrapper<>(false);
     private final ExecutorService keeper = Executors.newSingleThreadExecutor(r -> {
@@ -144,7 +139,7 @@ public final class Session {
 
     /** The newest of what is said, or empty. */
     public ReadOnlyStringProperty message() {
-        return message.getReadOnlyProperty();
+        return messages.newest();
     }
 
     /** Where the document was opened from or saved to; null if nowhere yet. */
@@ -174,52 +169,27 @@ public final class Session {
 
     /** What is said now, the newest first. */
     public ObservableList<Message> messages() {
-        return messages;
+        return messages.all();
     }
 
     /** A word about what was asked for just now. */
     public void say(String text) {
-        tell(new Message(text, Message.Tone.NOTE));
+        messages.tell(text, Message.Tone.NOTE);
     }
 
     /** It was done. */
     public void done(String text) {
-        tell(new Message(text, Message.Tone.DONE));
+        messages.tell(text, Message.Tone.DONE);
     }
 
     /** Something failed. */
     public void trouble(String text) {
-        tell(new Message(text, Message.Tone.TROUBLE));
-    }
-
-    private void tell(Message m) {
-        messages.removeIf(x -> x.text().equals(m.text()));
-        messages.add(0, m);
-        if (messages.size() > MOST_MESSAGES) {
-            messages.remove(MOST_MESSAGES, messages.size());
-        }
-        newest();
+        messages.tell(text, Message.Tone.TROUBLE);
     }
 
     /** It was read and closed. */
     public void dismiss(Message m) {
-        messages.remove(m);
-        newest();
-    }
-
-    private void newest() {
-        message.set(messages.isEmpty() ? "" : messages.get(0).text());
-    }
-
-    /** What was said of the document as it was. */
-    private void pass() {
-        messages.removeIf(m -> m.tone() != Message.Tone.TROUBLE);
-        newest();
-    }
-
-    private void hush() {
-        messages.clear();
-        newest();
+        messages.dismiss(m);
     }
 
     /** Work that brings a document into the window, to be watched and stopped. */
@@ -253,7 +223,7 @@ public final class Session {
         opening.cancel();
         Lifetime next = new Lifetime();
         keep(home::forget);
-        hush();
+        messages.hush();
         project = opened;
         saved = opened;
         stamp = on;
@@ -329,7 +299,7 @@ public final class Session {
     private static final int MOST_ENDED = 3;
 
     private void become(Project next) {
-        pass();
+        messages.pass();
         before.set(shown.get().assessment());
         project = next;
         condition = Assessment.adapt(condition, next);
