@@ -53,7 +53,8 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         /** Throws with a sentence where a figure cannot be. */
         public void check(double si) {
             if (!(si >= least - 1e-12 && si <= most + 1e-12)) {
-                throw new IllegalArgumentException(label + " lies between " + figure(least) + " and " + figure(most) + ".");
+                String range = least > 0 && figure(least).equals(figure(0)) ? " is more than nothing and at most " : " lies between " + figure(least) + " and ";
+                throw new IllegalArgumentException(label + range + figure(most) + ".");
             }
         }
 

@@ -127,7 +127,8 @@ class LifeWindowTest extends WindowHarness {
         robot.clickOn("#rail-hangar");
         flowUpToTheCan();
         robot.interact(() -> ((Button) node("#live-stand-in")).fire());
-        until(() -> robot.lookup("#live-use-can").tryQuery().isPresent());
+        // the can is empty when it begins, and may read just that
+        until(() -> robot.lookup("#live-use-can").tryQuery().isPresent() && !label(".live-value").startsWith("0.000"));
         enter("#sheet-time", "20");
         robot.interact(() -> ((Button) node("#live-use-can")).fire());
         next();

@@ -203,6 +203,8 @@ public final class Sheet<R> extends TableView<R> {
     private void start(String text) {
         if (columns.get(column()).mayEdit().test(rows.get(row()))) {
             typed = text;
+            // rows that were just shown get their cells when they are laid out: one opened before that would go, with the keys that come meanwhile
+            layout();
             edit(row(), getColumns().get(column()));
         }
     }

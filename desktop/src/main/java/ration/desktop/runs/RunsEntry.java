@@ -28,11 +28,6 @@ final class RunsEntry {
     record Outcome(Optional<Edit> edit, boolean taken, String says) {
     }
 
-    /** Another document: what was begun belongs to the last. */
-    void clear() {
-        draft.clear();
-    }
-
     /** What stands in a cell of a run, or of the row that is none yet. */
     String text(FuelSystem system, Optional<Run> run, SheetColumn column) {
         return run.map(r -> column.text(system, r)).orElseGet(() -> draft.getOrDefault(column, ""));

@@ -72,7 +72,6 @@ public final class RunsPage extends BorderPane implements Arriving {
     private final VBox side = new VBox(8);
     /** The sheet of the job in hand. */
     private RunsOf hand;
-    private String sheetFor = "";
     private final Cover cover = new Cover(this);
     private final EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
 
@@ -298,10 +297,6 @@ public final class RunsPage extends BorderPane implements Arriving {
     private void update() {
         if (getScene() == null) {
             return;
-        }
-        if (!sheetFor.equals(session.shown().get().project().name())) {
-            sheetFor = session.shown().get().project().name();
-            entry.clear();
         }
         refresh();
     }
