@@ -1,7 +1,11 @@
 package ration.desktop;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
+import javafx.collections.ListChangeListener;
 import javafx.event.Event;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -9,6 +13,7 @@ import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Window;
 import org.testfx.api.FxRobot;
@@ -16,20 +21,100 @@ import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * A hand at mouse and keys that goes on as soon as the window has taken what it did. Its library waits 50 ms and more after each
- * movement, several times a click, which was most of the time of these tests; whoever needs more than what was done at once waits for
- * what is to be seen.
+ * A hand at mouse and keys that goes on as soon as the window has taken what it did. Its library waits a fixed time after each movement:
+ * too long where nothing else goes on, which was most of the time of these tests, and too short on a busy machine, where a letter then
+ * overtook the key before it. So what comes through the display is waited for until it has come.
  */
 final class Hand extends FxRobot {
 
-    /** Rounds of the interface thread: events come in, what they asked for is done, the page is laid out. */
+    /** Rounds of the interface thread: what an event asked for is done, and what that asked for. */
     private static final int ROUNDS = 3;
     private static final long MOST_MS = 30_000;
+    /** Something pressed may go with its window, and its release with it. */
+    private static final long RELEASE_MS = 3_000;
     /** Longer nothing moves that is to be clicked. */
     private static final int MOST_ROUNDS = 100;
 
+    /** What has come through the display; on the interface thread. */
+    private static final Map<KeyCode, Integer> KEYS = new EnumMap<>(KeyCode.class);
+    private static int clicks;
+    private static boolean watched;
+
+    Hand() {
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> watchAll());
+    }
+
+    private static void watchAll() {
+        if (watched) {
+            return;
+        }
+        watched = true;
+        Window.getWindows().forEach(Hand::watch);
+        Window.getWindows().addListener((ListChangeListener<Window>) c -> {
+            while (c.next()) {
+                c.getAddedSubList().forEach(Hand::watch);
+            }
+        });
+    }
+
+    private static void watch(Window window) {
+        window.addEventFilter(KeyEvent.KEY_RELEASED, e -> KEYS.merge(e.getCode(), 1, Integer::sum));
+        window.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> clicks++);
+    }
+
+    private static int keys(KeyCode code) {
+        return KEYS.getOrDefault(code, 0);
+    }
+
+    /** All events so far are done, and the page is laid out. */
     static void settle() {
-        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
+        for (int n = 0; n < ROUNDS; n++) {
+            round();
+        }
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> Window.getWindows().stream().map(Window::getScene).filter(s -> s != null && s.getRoot() != null).forEach(s -> {
+            s.getRoot().applyCss();
+            s.getRoot().layout();
+        }));
+        round();
+    }
+
+    private static void round() {
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> { });
+    }
+
+    /** Does something on the interface thread that makes the display send events, and waits for those. */
+    private static void awaiting(Runnable action, BooleanSupplier come) {
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, action);
+        long until = System.nanoTime() + RELEASE_MS * 1_000_000;
+        while (!WaitForAsyncUtils.waitForAsyncFx(MOST_MS, come::getAsBoolean) && System.nanoTime() < until) {
+            WaitForAsyncUtils.sleep(2, java.util.concurrent.TimeUnit.MILLISECONDS);
+        }
+        settle();
+    }
+
+    /** Keys through the display, one after the other at once; the last of them has come when this returns. */
+    static void key(KeyCode... codes) {
+        KeyCode last = codes[codes.length - 1];
+        int[] before = new int[1];
+        long same = List.of(codes).stream().filter(c -> c == last).count();
+        awaiting(() -> {
+            before[0] = keys(last);
+            Robot hand = new Robot();
+            List.of(codes).forEach(hand::keyType);
+        }, () -> keys(last) >= before[0] + same);
+    }
+
+    /** Keys with another held. */
+    static void keysWith(KeyCode held, KeyCode... codes) {
+        int[] before = new int[1];
+        awaiting(() -> {
+            before[0] = keys(held);
+            Robot hand = new Robot();
+            hand.keyPress(held);
+            List.of(codes).forEach(hand::keyPress);
+            List.of(codes).forEach(hand::keyRelease);
+            hand.keyRelease(held);
+        }, () -> keys(held) > before[0]);
     }
 
     @Override
@@ -58,7 +143,7 @@ final class Hand extends FxRobot {
     private static Point2D still(Supplier<Point2D> where) {
         Point2D last = where.get();
         for (int n = 0; n < MOST_ROUNDS; n++) {
-            WaitForAsyncUtils.waitForFxEvents(1);
+            settle();
             Point2D now = where.get();
             if (now.equals(last)) {
                 return now;
@@ -69,26 +154,39 @@ final class Hand extends FxRobot {
     }
 
     private FxRobot click(Point2D at, int times) {
-        interactNoWait(() -> {
+        int[] before = new int[1];
+        awaiting(() -> {
+            before[0] = clicks;
             Robot mouse = new Robot();
             mouse.mouseMove(at);
             for (int i = 0; i < times; i++) {
                 mouse.mousePress(MouseButton.PRIMARY);
                 mouse.mouseRelease(MouseButton.PRIMARY);
             }
-        });
+        }, () -> clicks >= before[0] + times);
+        return this;
+    }
+
+    /** Letters, each as soon as the window has taken the one before. */
+    @Override
+    public FxRobot write(String text) {
+        letters(text);
         settle();
         return this;
     }
 
     /** Letters and a key after them, each as soon as the window has taken the one before, with no time between. */
     static void type(String text, KeyCode last) {
-        text.chars().forEach(c -> WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> fire((char) c, KeyCode.UNDEFINED)));
+        letters(text);
         WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> fire('\t', last));
     }
 
+    private static void letters(String text) {
+        text.chars().forEach(c -> WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> fire((char) c, KeyCode.UNDEFINED)));
+    }
+
     private static void fire(char c, KeyCode code) {
-        Scene scene = Window.getWindows().get(0).getScene();
+        Scene scene = Window.getWindows().stream().filter(w -> w.isFocused() && w.getScene() != null).findFirst().orElse(Window.getWindows().get(0)).getScene();
         for (KeyEvent e : List.of(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false), new KeyEvent(KeyEvent.KEY_TYPED, String.valueOf(c), "",
                 KeyCode.UNDEFINED, false, false, false, false), new KeyEvent(KeyEvent.KEY_RELEASED, "", "", code, false, false, false, false))) {
             Event.fireEvent(scene.getFocusOwner() == null ? scene : scene.getFocusOwner(), e);

@@ -18,7 +18,6 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -183,13 +182,13 @@ abstract class WindowHarness {
     /** Presses and releases in one go: a window too busy to answer must not look like a key held down. */
     void keys(KeyCode... codes) {
         for (KeyCode code : codes) {
-            robot.interact(() -> new Robot().keyType(code));
+            Hand.key(code);
         }
     }
 
     /** As fast as a hand types a word: the window answers after the last key. */
     void inOneGo(java.util.List<KeyCode> codes) {
-        robot.interact(() -> codes.forEach(code -> new Robot().keyType(code)));
+        Hand.key(codes.toArray(KeyCode[]::new));
     }
 
     void control(KeyCode... codes) {
@@ -197,17 +196,7 @@ abstract class WindowHarness {
     }
 
     void with(KeyCode held, KeyCode... codes) {
-        robot.interact(() -> {
-            Robot hand = new Robot();
-            hand.keyPress(held);
-            for (KeyCode code : codes) {
-                hand.keyPress(code);
-            }
-            for (KeyCode code : codes) {
-                hand.keyRelease(code);
-            }
-            hand.keyRelease(held);
-        });
+        Hand.keysWith(held, codes);
     }
 
     void fill(String id, String text) {

@@ -17,8 +17,10 @@ import javafx.scene.layout.VBox;
 import ration.assess.AirMoves;
 import ration.assess.Assessment;
 import ration.breathing.SamplingCard;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PicturePane;
@@ -32,7 +34,7 @@ public final class AirPage extends LivePage {
 
     private final Session session;
     private final PicturePane picture;
-    private final VBox card = new VBox(10);
+    private final VBox card = new ColumnBox(10);
     private final ScrollPane side;
     private final StackPane stack = new StackPane();
     private final BooleanBinding small;
@@ -65,7 +67,7 @@ public final class AirPage extends LivePage {
 
     private HBox head(Runnable print) {
         Label title = Ui.whole(Ui.label("Air & water", "page-title"));
-        HBox kinds = new HBox(4);
+        HBox kinds = new RowBox(4);
         kinds.setAlignment(Pos.CENTER_LEFT);
         ToggleGroup group = new ToggleGroup();
         for (AirMoves.Kind kind : AirMoves.Kind.values()) {
@@ -89,7 +91,7 @@ public final class AirPage extends LivePage {
         Ui.whole(cardShown);
         cardShown.visibleProperty().bind(Ui.inSmallWindow(this));
         cardShown.managedProperty().bind(cardShown.visibleProperty());
-        HBox head = new HBox(8, title, kinds, words, Ui.spring(), cardShown, Ui.whole(Ui.button("Sampling card, PDF\u2026", "sampling-print", print)));
+        HBox head = new RowBox(8, title, kinds, words, Ui.spring(), cardShown, Ui.whole(Ui.button("Sampling card, PDF\u2026", "sampling-print", print)));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         return head;
@@ -142,7 +144,7 @@ public final class AirPage extends LivePage {
     }
 
     private VBox vent(AirWords.Vent v) {
-        VBox box = new VBox(4, head(v.item()));
+        VBox box = new ColumnBox(4, head(v.item()));
         if (!v.said()) {
             box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft"));
         }
@@ -179,7 +181,7 @@ public final class AirPage extends LivePage {
             update();
             lookup("#block-" + item.id()).requestFocus();
         });
-        HBox head = new HBox(8, Ui.label(item.name(), "bold"), Ui.spring(), block);
+        HBox head = new RowBox(8, Ui.label(item.name(), "bold"), Ui.spring(), block);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }

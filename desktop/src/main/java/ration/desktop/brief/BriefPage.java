@@ -23,9 +23,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.transform.Rotate;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -49,11 +51,11 @@ public final class BriefPage extends ScrollPane implements Arriving {
         this.session = session;
         setId("brief");
         setFitToWidth(true);
-        HBox first = new HBox(12, engineTile(), demandTile());
-        HBox second = new HBox(12, envelopeTile());
-        HBox third = new HBox(12, fuelTile(), basisTile());
-        HBox fourth = new HBox(12, practiceTile());
-        VBox body = new VBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
+        HBox first = new RowBox(12, engineTile(), demandTile());
+        HBox second = new RowBox(12, envelopeTile());
+        HBox third = new RowBox(12, fuelTile(), basisTile());
+        HBox fourth = new RowBox(12, practiceTile());
+        VBox body = new ColumnBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
         Cover cover = new Cover(body);
@@ -80,7 +82,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     private static VBox tile(String title, Node... content) {
-        VBox tile = new VBox(10, Ui.label(title, "group-title"));
+        VBox tile = new ColumnBox(10, Ui.label(title, "group-title"));
         tile.getChildren().addAll(content);
         tile.getStyleClass().add("tile");
         HBox.setHgrow(tile, Priority.ALWAYS);
@@ -114,7 +116,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     private static HBox row(String label, Node node) {
         Label words = Ui.label(label);
         words.setMinWidth(72);
-        HBox box = new HBox(8, words, node);
+        HBox box = new RowBox(8, words, node);
         box.setAlignment(Pos.CENTER_LEFT);
         if (node instanceof TextField field) {
             field.getStyleClass().add("left-field");
@@ -136,7 +138,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         demand.setId("demand");
         Label needed = Ui.label("", "name");
         needed.setId("needed");
-        HBox sum = new HBox(8, column(power, "take-off power"), sign("\u00d7"),
+        HBox sum = new RowBox(8, column(power, "take-off power"), sign("\u00d7"),
                 column(consumption, "specific consumption"), sign("\u00f7"), column(weight, "fuel weight at 15 \u00b0C"),
                 sign("="), column(demand, "take-off demand"));
         sum.setAlignment(Pos.CENTER_LEFT);
@@ -147,7 +149,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
             times.setText(words().times());
             needed.setText(words().needed());
         });
-        HBox need = new HBox(8, times, needed);
+        HBox need = new RowBox(8, times, needed);
         need.setAlignment(Pos.CENTER_LEFT);
         return tile("Demand", sum, need, assumed(), Ui.wrapped("0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
                 + "engine maker's figure where there is one.", "soft"));
@@ -160,7 +162,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Button so = Ui.button("I confirm them", "assumed-so", () -> session.apply(Edit.of("Confirm the engine's figures", p -> Unsaid.said(p, java.time.LocalDate.now()))));
         so.setAccessibleText("I confirm the assumed figures of the engine, today");
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox row = new HBox(10, words, so);
+        HBox row = new RowBox(10, words, so);
         row.setAlignment(Pos.CENTER_LEFT);
         updates.add(() -> {
             Optional<String> assumed = words().assumed();
@@ -175,7 +177,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
         if (node instanceof TextField) {
             node.getStyleClass().add("sum-field");
         }
-        VBox box = new VBox(2, node, Ui.label(under, "soft"));
+        VBox box = new ColumnBox(2, node, Ui.label(under, "soft"));
         box.setAlignment(Pos.CENTER);
         return box;
     }
@@ -206,7 +208,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     // envelope
 
     private Node envelopeTile() {
-        HBox tiles = new HBox(28,
+        HBox tiles = new RowBox(28,
                 attitude("climb", "Climb", "highest deck angle, nose up", false, e -> e.climb(),
                         Brief.Envelope::withClimb),
                 attitude("glide", "Glide", "steepest, nose down is below zero", false, e -> e.glide(),
@@ -215,7 +217,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                         Brief.Envelope::withSlip),
                 attitude("parked", "Parked", "on its wheels, nose up", false, e -> e.parked(),
                         Brief.Envelope::withParked));
-        HBox slips = new HBox(10, Ui.label("Slip in the climb"), angle("climb-slip", "Slip in the climb", e -> e.climbSlip(),
+        HBox slips = new RowBox(10, Ui.label("Slip in the climb"), angle("climb-slip", "Slip in the climb", e -> e.climbSlip(),
                 Brief.Envelope::withClimbSlip), Ui.label("in the glide"), angle("glide-slip", "Slip in the glide",
                 e -> e.glideSlip(), Brief.Envelope::withGlideSlip), Ui.label("corners of the region in which unusable fuel is"
                 + " searched", "soft"));
@@ -240,8 +242,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         plane.setLayoutY(8);
         QuantityField<Quantity> field = angle(id, name + " angle", get, set);
         updates.add(() -> tilt.setAngle((behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
-        VBox words = new VBox(3, Ui.label(name, "bold"), field, Ui.wrapped(hint, "soft"));
-        HBox box = new HBox(10, stand, words);
+        VBox words = new ColumnBox(3, Ui.label(name, "bold"), field, Ui.wrapped(hint, "soft"));
+        HBox box = new RowBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -275,7 +277,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
                 (b, v) -> b.withChoices(b.choices().with(v)));
         HBox friction = choices("friction", List.of(Brief.Friction.values()), Brief.Friction::label,
                 b -> b.choices().friction(), (b, v) -> b.withChoices(b.choices().with(v)));
-        VBox stacked = new VBox(4);
+        VBox stacked = new ColumnBox(4);
         stacked.getChildren().addAll(new ArrayList<>(basis.getChildren()));
         return tile("Judged by", row("Basis", stacked), Ui.wrapped("No standard binds an amateur-built aircraft; these "
                 + "are good practice, cited from memory. Open the paragraph before you rely on it.", "soft"),
@@ -357,7 +359,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
 
     private <T extends Enum<T>> HBox choices(String id, List<T> values, Function<T, String> label,
             Function<Brief, T> get, ChoiceSetter<T> set) {
-        HBox box = new HBox(3);
+        HBox box = new RowBox(3);
         ToggleGroup group = new ToggleGroup();
         for (T value : values) {
             ToggleButton button = new ToggleButton(label.apply(value));
@@ -375,7 +377,7 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     private static Node cautions() {
-        VBox box = new VBox(2, Ui.label("Before any test with fuel", "bold"),
+        VBox box = new ColumnBox(2, Ui.label("Before any test with fuel", "bold"),
                 Ui.wrapped("Ventilate. No ignition source near. Extinguisher at hand. Bond aircraft, can and funnel. "
                         + "Approved containers; drained fuel is hazardous waste. Chocks, brakes and a rig that holds "
                         + "before the nose goes up."),

@@ -5,13 +5,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import ration.check.Finding;
 import ration.desktop.style.NotchBar;
 import ration.quantity.UnitSystem;
 
 /** One finding in words: title and verdict, what was found, what to do, where the requirement comes from. */
-public final class FindingBox extends VBox {
+public final class FindingBox extends ColumnBox {
 
     public FindingBox(Finding f, UnitSystem units) {
         this(f.title(), f, units);
@@ -22,7 +21,7 @@ public final class FindingBox extends VBox {
         super(2);
         NotchBar bar = new NotchBar(24, 6);
         bar.show(f.ratio(), f.verdict());
-        HBox middle = new HBox(bar);
+        HBox middle = new RowBox(bar);
         middle.setAlignment(Pos.CENTER);
         middle.setMinHeight(18);
         middle.setMaxHeight(18);
@@ -32,14 +31,14 @@ public final class FindingBox extends VBox {
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
         verdict.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(new HBox(6, middle, name, verdict), Ui.wrapped(f.detail().in(units)));
+        getChildren().addAll(new RowBox(6, middle, name, verdict), Ui.wrapped(f.detail().in(units)));
         if (!f.remedy().isEmpty()) {
             getChildren().add(Ui.wrapped(f.remedy(), "soft"));
         }
         Label source = Ui.wrapped(f.source(), "soft");
         HBox.setHgrow(source, Priority.ALWAYS);
         source.setMaxWidth(Double.MAX_VALUE);
-        HBox foot = new HBox(8, source);
+        HBox foot = new RowBox(8, source);
         if (f.because().isPresent()) {
             Figure why = new Figure("why-" + f.id().replace('.', '-'), "small").show("Why", f.because());
             why.setMinWidth(Region.USE_PREF_SIZE);

@@ -9,14 +9,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /**
  * Titled groups side by side. Where they find no room, the last ones fold to a button that says what they are set to; it opens its
  * group, and others fold for it.
  */
-public final class FoldingGroups extends HBox {
+public final class FoldingGroups extends RowBox {
 
     private static final double APART = 14;
 
@@ -34,11 +33,11 @@ public final class FoldingGroups extends HBox {
         Group(Label title, Node content, Supplier<String> set, Node rule) {
             this.set = set;
             this.rule = rule;
-            open = new VBox(3, title, content);
+            open = new ColumnBox(3, title, content);
             Label name = Ui.label("", "soft");
             name.textProperty().bind(title.textProperty());
             folded = Ui.button("", "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""), () -> { }, "chip");
-            folded.setGraphic(new VBox(2, name, says));
+            folded.setGraphic(new ColumnBox(2, name, says));
         }
 
         void fold(boolean away) {

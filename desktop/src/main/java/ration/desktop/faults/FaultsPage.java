@@ -17,7 +17,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -42,9 +44,9 @@ public final class FaultsPage extends LivePage {
     private final Session session;
     private final Consumer<FaultAnswer> set;
     private final LongWork work;
-    private final VBox rows = new VBox();
-    private final VBox card = new VBox(8);
-    private final HBox chips = new HBox(4);
+    private final VBox rows = new ColumnBox();
+    private final VBox card = new ColumnBox(8);
+    private final HBox chips = new RowBox(4);
     private final Label sum = Ui.label("", "main-result");
     private final Label words = Ui.label("");
     private final Label state = Ui.label("", "soft");
@@ -85,13 +87,13 @@ public final class FaultsPage extends LivePage {
         again.setVisible(false);
         again.managedProperty().bind(again.visibleProperty());
         chips.setAlignment(Pos.CENTER_LEFT);
-        HBox head = new HBox(8, Ui.label("Faults", "page-title"), chips, Ui.spring(), state, progress, stop, again);
+        HBox head = new RowBox(8, Ui.label("Faults", "page-title"), chips, Ui.spring(), state, progress, stop, again);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
         sum.setId("faults-sum");
         words.setId("faults-words");
-        HBox result = new HBox(12, sum, words);
+        HBox result = new RowBox(12, sum, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new javafx.geometry.Insets(8, 16, 4, 16));
         HBox titles = cells("One part fails", "Flow", "", "Short in", "What shows it", "Way out", "");
@@ -106,7 +108,7 @@ public final class FaultsPage extends LivePage {
         common.setId("faults-common");
         common.setPadding(new javafx.geometry.Insets(0, 16, 4, 16));
         common.managedProperty().bind(common.textProperty().isNotEmpty());
-        VBox over = new VBox(result, common, titles, Ui.rule());
+        VBox over = new ColumnBox(result, common, titles, Ui.rule());
         over.setMinWidth(0);
         middle.setTop(over);
         middle.setMinWidth(0);
@@ -190,7 +192,7 @@ public final class FaultsPage extends LivePage {
         words.setText(table.words());
         int n = 0;
         for (FaultTable.Section in : table.sections()) {
-            HBox title = new HBox(8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
+            HBox title = new RowBox(8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
             title.setAlignment(Pos.BASELINE_LEFT);
             title.getStyleClass().add("fault-group");
             rows.getChildren().add(title);
@@ -215,7 +217,7 @@ public final class FaultsPage extends LivePage {
     }
 
     private static HBox cells(Object... content) {
-        HBox box = new HBox(6);
+        HBox box = new RowBox(6);
         box.setAlignment(Pos.CENTER_LEFT);
         for (int i = 0; i < content.length; i++) {
             Region cell = content[i] instanceof Region r ? r : Ui.label((String) content[i]);
@@ -228,12 +230,12 @@ public final class FaultsPage extends LivePage {
     private Button row(FaultAnswer f, int n) {
         NotchBar left = new NotchBar(44, 8);
         left.show(FaultTable.bar(f), FaultTable.barVerdict(f));
-        HBox bar = new HBox(left);
+        HBox bar = new RowBox(left);
         bar.setAlignment(Pos.CENTER_LEFT);
         FaultTable.Cells said = FaultTable.cells(f);
         Label part = Ui.label(said.part(), "bold");
         part.setMinWidth(Region.USE_PREF_SIZE);
-        HBox name = new HBox(6, part, Ui.label(said.way()));
+        HBox name = new RowBox(6, part, Ui.label(said.way()));
         name.setAlignment(Pos.CENTER_LEFT);
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
@@ -282,7 +284,7 @@ public final class FaultsPage extends LivePage {
         HBox.setHgrow(name, Priority.ALWAYS);
         Label big = Ui.label(FaultTable.minutes(f), "main-result");
         big.setId("fault-minutes");
-        card.getChildren().addAll(new HBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(FaultTable.until(f), "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
+        card.getChildren().addAll(new RowBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(FaultTable.until(f), "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
                 f.where()), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
             card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
@@ -304,11 +306,11 @@ public final class FaultsPage extends LivePage {
 
     /** What would take the harm from it: each change asks every fault again, so it is worked out on demand. */
     private void remedies(FaultAnswer f) {
-        VBox box = new VBox(4);
+        VBox box = new ColumnBox(4);
         ProgressBar progress = new ProgressBar();
         progress.progressProperty().bind(search.progress());
         Button stop = Ui.button("Stop", "remedies-stop", search::cancel, "chip");
-        HBox bar = new HBox(6, progress, stop);
+        HBox bar = new RowBox(6, progress, stop);
         bar.visibleProperty().bind(search.running());
         bar.managedProperty().bind(bar.visibleProperty());
         Label said = Ui.wrapped("", "soft");
@@ -334,9 +336,9 @@ public final class FaultsPage extends LivePage {
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "fault-try-" + n, () -> session.apply(r.edit()), "chip");
         take.setAccessibleText("Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
-        HBox top = new HBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
+        HBox top = new RowBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
         top.setAlignment(Pos.CENTER_LEFT);
-        return new VBox(1, top, Ui.wrapped(r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
+        return new ColumnBox(1, top, Ui.wrapped(r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
     }
 
     /** Its minutes, drawn down behind the page. */

@@ -9,12 +9,14 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.drawing.Ink;
 import ration.find.Explanation;
 
 /** What explains the readings, the likeliest first: share of belief, and how each reading fits. */
-final class CauseTable extends VBox {
+final class CauseTable extends ColumnBox {
 
     private static final int SHOWN = 14;
     private static final double[] WIDE = {196, 46, 76};
@@ -42,21 +44,21 @@ final class CauseTable extends VBox {
         }
         List<Explanation> rest = ranked.stream().filter(Explanation::ruledOut).limit(SHOWN).toList();
         if (!rest.isEmpty()) {
-            HBox title = new HBox(8, Ui.label("Ruled out", "group-title"), Ui.label("a reading speaks against each by more than three errors", "soft"));
+            HBox title = new RowBox(8, Ui.label("Ruled out", "group-title"), Ui.label("a reading speaks against each by more than three errors", "soft"));
             title.getStyleClass().add("fault-group");
             getChildren().add(title);
         }
         for (Explanation e : rest) {
             getChildren().add(row(e, n++));
         }
-        HBox key = new HBox(12, Ui.label("\u25cf fits within one error", "soft"), Ui.label("\u25cb strained", "soft"), Ui.label(
+        HBox key = new RowBox(12, Ui.label("\u25cf fits within one error", "soft"), Ui.label("\u25cb strained", "soft"), Ui.label(
                 "\u25c0 \u25b6 against", "soft"));
         key.setPadding(new Insets(4, 8, 4, 8));
         getChildren().add(key);
     }
 
     private static HBox heads(int readings) {
-        HBox box = new HBox(6, Ui.wide(Ui.label("Cause", "soft"), WIDE[0]), Ui.wide(Ui.label("Belief", "soft"), WIDE[1]), Ui.wide(Ui.label("", "soft"), WIDE[2]));
+        HBox box = new RowBox(6, Ui.wide(Ui.label("Cause", "soft"), WIDE[0]), Ui.wide(Ui.label("Belief", "soft"), WIDE[1]), Ui.wide(Ui.label("", "soft"), WIDE[2]));
         for (int i = 1; i <= readings; i++) {
             box.getChildren().add(Ui.wide(Ui.label(String.valueOf(i), "soft"), FIT));
         }
@@ -65,14 +67,14 @@ final class CauseTable extends VBox {
     }
 
     private Button row(Explanation e, int n) {
-        VBox cause = new VBox(Ui.label(e.name(), "bold"), Ui.label(e.how(), "soft"));
+        VBox cause = new ColumnBox(Ui.label(e.name(), "bold"), Ui.label(e.how(), "soft"));
         Region bar = new Region();
         bar.setStyle("-fx-background-color: " + (e.belief() >= 0.1 ? Ink.INK : Ink.EDGE).hex() + ";");
         bar.setMaxSize(Math.max(1, BAR * e.belief()), 7);
         bar.setMinSize(Math.max(1, BAR * e.belief()), 7);
-        VBox share = new VBox(2, Ui.label(e.word(), "soft"), bar);
+        VBox share = new ColumnBox(2, Ui.label(e.word(), "soft"), bar);
         share.setAlignment(Pos.CENTER_LEFT);
-        HBox box = new HBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(FindWords.percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
+        HBox box = new RowBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(FindWords.percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
         box.setAlignment(Pos.CENTER_LEFT);
         for (Explanation.Fit f : e.fits()) {
             box.getChildren().add(Ui.wide(Ui.label(FindWords.sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));

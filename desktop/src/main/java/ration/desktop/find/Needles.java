@@ -8,9 +8,10 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.condition.Condition;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.find.Rig;
@@ -18,7 +19,7 @@ import ration.model.Item;
 import ration.quantity.UnitSystem;
 
 /** The rig runs: what its needles show, a second after the other, as the conditions bar is set. Nothing of it is evidence. */
-final class Needles extends VBox {
+final class Needles extends ColumnBox {
 
     private static final double COLUMN = 108;
 
@@ -43,7 +44,7 @@ final class Needles extends VBox {
         speed.setValue(10);
         speed.setId("rig-speed");
         speed.setAccessibleText("Times real time");
-        HBox bar = new HBox(6, run, Ui.label("\u00d7", "soft"), speed, time);
+        HBox bar = new RowBox(6, run, Ui.label("\u00d7", "soft"), speed, time);
         bar.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().addAll(Ui.label("What the needles show", "group-title"), bar, lines);
         managedProperty().bind(visibleProperty());

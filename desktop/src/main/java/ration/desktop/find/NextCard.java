@@ -4,15 +4,16 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.find.NextReading;
 import ration.quantity.UnitSystem;
 import ration.reading.Reading;
 
 /** What to read next: what it may read, what that would leave, the work and the caution. */
-final class NextCard extends VBox {
+final class NextCard extends ColumnBox {
 
     private final ReadingLog log;
 
@@ -53,10 +54,10 @@ final class NextCard extends VBox {
     private void best(NextReading best) {
         Label asked = Ui.wrapped(best.words(), "page-title");
         asked.setId("find-next");
-        getChildren().addAll(new HBox(8, Ui.label("Read next", "group-title"), Ui.spring(), Ui.label(best.minutes() + " min", "soft")), asked, Ui.wrapped(
+        getChildren().addAll(new RowBox(8, Ui.label("Read next", "group-title"), Ui.spring(), Ui.label(best.minutes() + " min", "soft")), asked, Ui.wrapped(
                 "Leaves " + UnitSystem.figure(best.left(), 1) + " suspects on average."));
         for (NextReading.Outcome o : best.outcomes().stream().limit(4).toList()) {
-            VBox box = new VBox(1, Ui.label(FindWords.reads(best.asked(), o, log.entry()), "bold"), Ui.label(UnitSystem.figure(100 * o.chance(), 0) + " in 100", "soft"), Ui.wrapped(
+            VBox box = new ColumnBox(1, Ui.label(FindWords.reads(best.asked(), o, log.entry()), "bold"), Ui.label(UnitSystem.figure(100 * o.chance(), 0) + " in 100", "soft"), Ui.wrapped(
                     FindWords.leaves(o)));
             box.getStyleClass().add("outcome");
             getChildren().add(box);

@@ -18,6 +18,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.condition.Condition;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.find.Explanation;
@@ -26,10 +28,10 @@ import ration.reading.Reading;
 import ration.reading.Setting;
 
 /** The readings so far, and the line on which the next is entered: as the conditions bar is set. */
-final class ReadingLog extends VBox {
+final class ReadingLog extends ColumnBox {
 
     private final Session session;
-    private final VBox rows = new VBox(2);
+    private final VBox rows = new ColumnBox(2);
     private final ChoiceBox<String> place = new ChoiceBox<>();
     private final ChoiceBox<Reading.What> what = new ChoiceBox<>();
     private final TextField value = field("find-value", "Read");
@@ -80,7 +82,7 @@ final class ReadingLog extends VBox {
             }
         });
         error.setOnKeyPressed(value.getOnKeyPressed());
-        HBox line = new HBox(6, place, what, value, Ui.label("\u00b1", "soft"), error, add);
+        HBox line = new RowBox(6, place, what, value, Ui.label("\u00b1", "soft"), error, add);
         line.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
@@ -162,7 +164,7 @@ final class ReadingLog extends VBox {
     private HBox row(Reading r, int n, FuelSystem system) {
         ReadingEntry.Row words = entry().row(r, system);
         ReadingEntry.Beside beside = entry().beside(r, n < fits.size() ? Optional.of(fits.get(n)) : Optional.empty());
-        HBox row = new HBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(words.what()), Ui.label(words.figure(), "figure"), Ui.label(words.error(), "soft"), Ui.label(beside.words(),
+        HBox row = new RowBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(words.what()), Ui.label(words.figure(), "figure"), Ui.label(words.error(), "soft"), Ui.label(beside.words(),
                 beside.off() ? "wrong-text" : "soft"), Ui.label(words.how(), "soft"), Ui.spring());
         if (practice == null) {
             String id = "reading-remove-" + n;

@@ -17,7 +17,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -37,17 +39,17 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** Beside the flight: how it ends, its phases to be changed, when to switch. */
-final class FlightCard extends VBox {
+final class FlightCard extends ColumnBox {
 
     private static final double[] WIDE = {60, 36, 34, 38, 38, 48};
 
     private final Session session;
     private final Consumer<Flight> print;
-    private final VBox result = new VBox(6);
-    private final VBox start = new VBox(3);
-    private final VBox phases = new VBox(2);
+    private final VBox result = new ColumnBox(6);
+    private final VBox start = new ColumnBox(3);
+    private final VBox phases = new ColumnBox(2);
     private final SwitchingPane switching;
-    private final VBox rest = new VBox(6);
+    private final VBox rest = new ColumnBox(6);
     private final Label trouble = Ui.trouble("flight-trouble");
     private Optional<FlightVapor> vapor = Optional.empty();
     private Optional<OnBoth> both = Optional.empty();
@@ -108,13 +110,13 @@ final class FlightCard extends VBox {
         big.setId("flight-usable");
         NotchBar bar = new NotchBar(252, 10);
         bar.show(said.ratio(), f.landingVerdict());
-        HBox figure = new HBox(6, big, Ui.label(said.symbol() + " usable"), Ui.spring(), Ui.label(said.needs(), "soft"));
+        HBox figure = new RowBox(6, big, Ui.label(said.symbol() + " usable"), Ui.spring(), Ui.label(said.needs(), "soft"));
         figure.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
         Label title = Ui.label(said.title(), "page-title");
         title.setId("flight-landing");
         Label verdict = word(f.landingVerdict());
         verdict.setId("flight-verdict");
-        result.getChildren().setAll(new HBox(8, title, Ui.spring(), verdict), figure, bar);
+        result.getChildren().setAll(new RowBox(8, title, Ui.spring(), verdict), figure, bar);
         said.wrong().forEach(w -> result.getChildren().add(Ui.wrapped(w, "wrong-text")));
         if (!said.unsaid().isEmpty()) {
             result.getChildren().add(Ui.wrapped(said.unsaid(), "soft"));
@@ -154,7 +156,7 @@ final class FlightCard extends VBox {
                 filled.put(t.id(), new Measured(q, "planned"));
                 return p.withStart(filled);
             }));
-            HBox row = new HBox(6, Ui.label(t.name()), Ui.spring(), field);
+            HBox row = new RowBox(6, Ui.label(t.name()), Ui.spring(), field);
             row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
             start.getChildren().add(row);
         });
@@ -170,7 +172,7 @@ final class FlightCard extends VBox {
         }
         shownPhases = now;
         boolean feet = session.units().get() == UnitSystem.US;
-        phases.getChildren().setAll(new HBox(8, Ui.label("Phases", "group-title"), Ui.spring(), Ui.label(project.flight().isPresent() ? ""
+        phases.getChildren().setAll(new RowBox(8, Ui.label("Phases", "group-title"), Ui.spring(), Ui.label(project.flight().isPresent() ? ""
                 : "usual", "soft")), cells(soft("", "min", "%", session.units().get().unit(Dimension.FLOW).symbol(), "pitch",
                         feet ? "ft" : "m")));
         for (int i = 0; i < plan.phases().size(); i++) {
@@ -190,7 +192,7 @@ final class FlightCard extends VBox {
     }
 
     private static HBox cells(Node... content) {
-        HBox box = new HBox(2);
+        HBox box = new RowBox(2);
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         for (int i = 0; i < content.length; i++) {
             javafx.scene.layout.Region cell = (javafx.scene.layout.Region) content[i];
@@ -251,7 +253,7 @@ final class FlightCard extends VBox {
         banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         Label outer = Ui.label("out", "soft");
         outer.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox more = new HBox(5, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
+        HBox more = new RowBox(5, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
                 Phase::withBank), outer, outside(p, n), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
                     picked = -1;
                     edit("Remove a phase", plan -> {
@@ -264,7 +266,7 @@ final class FlightCard extends VBox {
                 }, "chip"));
         more.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         more.getChildren().get(2).setStyle("-fx-pref-width: 38px;");
-        VBox box = new VBox(3, fields, more);
+        VBox box = new ColumnBox(3, fields, more);
         box.getStyleClass().add("phase-open");
         return box;
     }

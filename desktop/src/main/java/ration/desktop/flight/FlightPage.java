@@ -18,6 +18,7 @@ import ration.assess.Assessment;
 import ration.condition.Fault;
 import ration.condition.Faults;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -44,7 +45,7 @@ public final class FlightPage extends LivePage {
 
     private final Session session;
     private final LongWork work;
-    private final HBox modes = new HBox(4);
+    private final HBox modes = new RowBox(4);
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Fly it", "flight-again", this::restart, "chip");
     private final PicturePane picture = new PicturePane("flight-picture", this::draw, id -> { });
@@ -86,7 +87,7 @@ public final class FlightPage extends LivePage {
         fault.setAccessibleText("What fails at the moment under the cursor");
         fault.setPrefWidth(190);
         fault.setOnAction(e -> plan(fault.getValue()));
-        HBox head = new HBox(8, Ui.label("Flight", "page-title"), fault, Ui.spring(), state, progress, stop, again, modes);
+        HBox head = new RowBox(8, Ui.label("Flight", "page-title"), fault, Ui.spring(), state, progress, stop, again, modes);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);

@@ -12,7 +12,9 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.drawdown.Flight;
@@ -29,13 +31,13 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** When to switch to what: the figures of the rule, the timetable that came of it, steps by hand. */
-final class SwitchingPane extends VBox {
+final class SwitchingPane extends ColumnBox {
 
     private final Session session;
     private final BiConsumer<String, UnaryOperator<FlightPlan>> edit;
     private final Consumer<String> trouble;
-    private final VBox entries = new VBox(6);
-    private final VBox times = new VBox(6);
+    private final VBox entries = new ColumnBox(6);
+    private final VBox times = new ColumnBox(6);
     private Object shown = "";
     private Object flown = "";
 
@@ -122,7 +124,7 @@ final class SwitchingPane extends VBox {
     }
 
     private HBox asked(String before, Node field, String after) {
-        HBox box = new HBox(6, Ui.label(before, "soft"), field, Ui.label(after, "soft"));
+        HBox box = new RowBox(6, Ui.label(before, "soft"), field, Ui.label(after, "soft"));
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return box;
     }
@@ -150,7 +152,7 @@ final class SwitchingPane extends VBox {
         for (int i = 0; i < s.steps().size(); i++) {
             int n = i;
             Switching.Step step = s.steps().get(i);
-            HBox row = new HBox(6, quantityOf(step, n));
+            HBox row = new RowBox(6, quantityOf(step, n));
             project.system().selectors().forEach(sel -> row.getChildren().add(position(sel, step, n)));
             row.getChildren().add(Ui.button("\u2715", "step-remove-" + n, () -> edit.accept("Remove a switch", p -> steps(p, n, was -> null)), "chip"));
             row.getChildren().get(row.getChildren().size() - 1).setAccessibleText("Remove switch " + (n + 1));

@@ -16,17 +16,19 @@ import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.assess.Draws;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
 import ration.remedy.Remedy;
 
 /** What would buy margin, each with Try, and how sure the margin is; found in the background and stoppable. */
-final class AdvicePane extends VBox {
+final class AdvicePane extends ColumnBox {
 
 
     private final Session session;
     private final LongWork work;
-    private final VBox rows = new VBox();
+    private final VBox rows = new ColumnBox();
     private final Label state = Ui.label("", "soft");
     private final Label chance = Ui.wrapped("");
     private final Label chanceVerdict = Ui.label("", "verdict");
@@ -40,7 +42,7 @@ final class AdvicePane extends VBox {
         this.session = session;
         work = session.whileOpen().work("advice");
         setId("advice");
-        HBox head = new HBox(8, Ui.whole(Ui.label("What would buy margin", "page-title")), Ui.spring(), state, progress, stop, again);
+        HBox head = new RowBox(8, Ui.whole(Ui.label("What would buy margin", "page-title")), Ui.spring(), state, progress, stop, again);
         head.setAlignment(Pos.CENTER_LEFT);
         progress.setPrefWidth(70);
         progress.setId("advice-progress");
@@ -61,7 +63,7 @@ final class AdvicePane extends VBox {
         Label title = Ui.label("How sure", "bold");
         title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         chanceVerdict.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox sure = new HBox(8, title, chance, chanceVerdict);
+        HBox sure = new RowBox(8, title, chance, chanceVerdict);
         HBox.setHgrow(chance, Priority.ALWAYS);
         getChildren().addAll(head, scroll, Ui.rule(), sure);
     }
@@ -127,10 +129,10 @@ final class AdvicePane extends VBox {
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "try-" + n, () -> session.apply(r.edit()), "chip");
         take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
-        VBox words = new VBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(words().then(r), "soft"));
+        VBox words = new ColumnBox(0, Ui.wrapped(r.title(), "bold"), Ui.wrapped(words().then(r), "soft"));
         HBox.setHgrow(words, Priority.ALWAYS);
-        VBox result = new VBox(-1, figure, verdict);
-        HBox row = new HBox(10, words, bar, result, take);
+        VBox result = new ColumnBox(-1, figure, verdict);
+        HBox row = new RowBox(10, words, bar, result, take);
         row.setId("remedy-" + n);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("remedy");

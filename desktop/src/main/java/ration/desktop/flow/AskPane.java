@@ -11,6 +11,7 @@ import ration.ask.HowSteep;
 import ration.ask.WhichTank;
 import ration.assess.Assessment;
 import ration.condition.Condition;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -31,7 +32,7 @@ final class AskPane extends StackPane {
     private final Session session;
     private final LongWork work;
     private final PicturePane steepPicture;
-    private final VBox table = new VBox(6);
+    private final VBox table = new ColumnBox(6);
     private final Label state = Ui.wrapped("", "soft");
     private Optional<HowSteep> steep = Optional.empty();
     private Asked asked;
@@ -45,7 +46,7 @@ final class AskPane extends StackPane {
                 new Picture(w, h, List.of())), id -> { });
         table.setId("which-tank");
         VBox.setVgrow(steepPicture, Priority.ALWAYS);
-        VBox all = new VBox(6, state, steepPicture, table);
+        VBox all = new ColumnBox(6, state, steepPicture, table);
         all.getStyleClass().add("ask");
         getChildren().add(all);
     }

@@ -21,6 +21,7 @@ import ration.assess.CaseAnswer;
 import ration.check.Verdict;
 import ration.condition.Attitude;
 import ration.condition.Condition;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -29,7 +30,7 @@ import ration.desktop.style.NotchBar;
  * Margin by attitude, handle position and contents. Pump sets and dirty filters are chosen above it; at first each cell
  * shows the worst of them. A press on a cell looks at its case.
  */
-final class FlowMatrix extends VBox {
+final class FlowMatrix extends ColumnBox {
 
     private final Session session;
     private final FlowPane sets = new FlowPane(3, 3);
@@ -178,7 +179,7 @@ final class FlowMatrix extends VBox {
             setMaxWidth(Double.MAX_VALUE);
             getStyleClass().setAll("matrix-cell");
             figure.getStyleClass().add("matrix-figure");
-            VBox box = new VBox(-2, figure, bar);
+            VBox box = new ColumnBox(-2, figure, bar);
             box.setAlignment(Pos.CENTER);
             setGraphic(box);
             setOnAction(e -> shown.ifPresent(c -> session.look(c.condition())));

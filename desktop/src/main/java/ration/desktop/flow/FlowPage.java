@@ -17,7 +17,9 @@ import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.check.Finding;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -37,7 +39,7 @@ public final class FlowPage extends LivePage {
     private final TextMeasure measure = Tokens.measure();
     private final Label subtitle = Ui.label("", "soft");
     private final FlowMatrix matrix;
-    private final VBox remarks = new VBox(4);
+    private final VBox remarks = new ColumnBox(4);
     private final Label low = Ui.label("", "soft");
     private final Label profileTitle = Ui.label("", "soft");
     private final Label budgetTitle = Ui.label("", "page-title");
@@ -70,27 +72,27 @@ public final class FlowPage extends LivePage {
     }
 
     private VBox left() {
-        HBox head = new HBox(12, Ui.whole(Ui.label("Flow", "page-title")), subtitle);
+        HBox head = new RowBox(12, Ui.whole(Ui.label("Flow", "page-title")), subtitle);
         head.setAlignment(Pos.BASELINE_LEFT);
         ScrollPane scroll = new ScrollPane(matrix);
         scroll.setFitToHeight(true);
         scroll.setMinHeight(150);
         scroll.setFocusTraversable(false);
-        VBox cases = new VBox(8, head, scroll, legend(), remarks);
+        VBox cases = new ColumnBox(8, head, scroll, legend(), remarks);
         cases.getStyleClass().add("flow-cases");
-        HBox title = new HBox(12, lower, profileTitle, Ui.spring(), choose("Along the path", Optional.empty()), choose("How steep", Optional.of(
+        HBox title = new RowBox(12, lower, profileTitle, Ui.spring(), choose("Along the path", Optional.empty()), choose("How steep", Optional.of(
                 AskPane.Question.HOW_STEEP)), choose("Which tank", Optional.of(AskPane.Question.WHICH_TANK)));
         title.setAlignment(Pos.BASELINE_LEFT);
         title.getStyleClass().add("flow-title");
         StackPane stack = new StackPane(profile, ask);
         ask.setVisible(false);
         VBox.setVgrow(stack, Priority.ALWAYS);
-        VBox path = new VBox(title, stack);
+        VBox path = new ColumnBox(title, stack);
         path.getStyleClass().add("flow-path");
         VBox.setVgrow(path, Priority.ALWAYS);
         path.setMinHeight(150);
         path.setPrefHeight(150);
-        VBox left = new VBox(cases, Ui.rule(), path);
+        VBox left = new ColumnBox(cases, Ui.rule(), path);
         left.setMinWidth(0);
         return left;
     }
@@ -118,7 +120,7 @@ public final class FlowPage extends LivePage {
         box.getStyleClass().add("governs-key");
         box.setMinSize(18, 13);
         box.setMaxSize(18, 13);
-        HBox legend = new HBox(8, box, Ui.label("governs", "soft"));
+        HBox legend = new RowBox(8, box, Ui.label("governs", "soft"));
         for (Verdict v : List.of(Verdict.HOLDS, Verdict.THIN, Verdict.SHORT, Verdict.NOT_SHOWN)) {
             NotchBar bar = new NotchBar(32, 6);
             bar.show(v == Verdict.HOLDS ? 1.4 : v == Verdict.THIN ? 1.03 : 0.8, v);
@@ -132,18 +134,18 @@ public final class FlowPage extends LivePage {
     }
 
     private VBox right() {
-        HBox head = new HBox(8, Ui.whole(budgetTitle), Ui.spring(), budgetCase);
+        HBox head = new RowBox(8, Ui.whole(budgetTitle), Ui.spring(), budgetCase);
         head.setAlignment(Pos.BASELINE_LEFT);
         VBox.setVgrow(budget, Priority.ALWAYS);
         budget.setPrefHeight(260);
-        VBox top = new VBox(6, head, budget, sentence);
+        VBox top = new ColumnBox(6, head, budget, sentence);
         top.getStyleClass().add("flow-side");
         top.setPrefHeight(330);
         top.setMinHeight(240);
         advice.getStyleClass().add("flow-side");
         VBox.setVgrow(advice, Priority.ALWAYS);
         VBox.setVgrow(top, Priority.ALWAYS);
-        VBox right = new VBox(top, Ui.rule(), advice);
+        VBox right = new ColumnBox(top, Ui.rule(), advice);
         right.getStyleClass().add("card");
         Ui.wide(right, 460, 350);
         return right;
@@ -189,7 +191,7 @@ public final class FlowPage extends LivePage {
             bar.show(f.ratio(), f.verdict());
             Label words = Ui.label(f.title() + ": " + f.detail().in(units()));
             words.setTooltip(new javafx.scene.control.Tooltip(f.detail().in(units()) + "\n" + f.remedy()));
-            HBox row = new HBox(8, bar, verdictWord(f), words);
+            HBox row = new RowBox(8, bar, verdictWord(f), words);
             row.setAlignment(Pos.CENTER_LEFT);
             row.getStyleClass().add("remark");
             remarks.getChildren().add(row);

@@ -20,10 +20,12 @@ import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Faults;
 import ration.condition.Power;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FoldingGroups;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Silhouette;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -37,7 +39,7 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** The case looked at. Groups stand here only if the aircraft has the part. Nothing here changes the project. */
-final class ConditionsBar extends HBox {
+final class ConditionsBar extends RowBox {
 
     private final Session session;
     private final FoldingGroups groups = new FoldingGroups();
@@ -63,7 +65,7 @@ final class ConditionsBar extends HBox {
     private final ToggleButton fouled = toggle("Fouled", "filters-fouled");
     private final Rotate tilt = new Rotate();
     private final Label failed = Ui.wrapped("", "bold");
-    private final VBox fault = new VBox(3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
+    private final VBox fault = new ColumnBox(3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
     private Object structure = "";
 
     ConditionsBar(Session session) {
@@ -193,7 +195,7 @@ final class ConditionsBar extends HBox {
 
     /** Power, filters and fuel temperature. */
     private Node engine(Project project) {
-        VBox powers = new VBox(1);
+        VBox powers = new ColumnBox(1);
         for (Power p : Power.values()) {
             ToggleButton button = toggle(p.label(), "power-" + p.name().toLowerCase().replace('_', '-'));
             button.getStyleClass().add("tiny");
@@ -207,11 +209,11 @@ final class ConditionsBar extends HBox {
         fouled.setAccessibleText("Filters fouled");
         fouled.getStyleClass().setAll("toggle-button", "tiny");
         fouled.setMaxWidth(Double.MAX_VALUE);
-        VBox rest = new VBox(4, temperature);
+        VBox rest = new ColumnBox(4, temperature);
         if (project.system().hasFilter()) {
             rest.getChildren().add(fouled);
         }
-        return new HBox(6, powers, rest);
+        return new RowBox(6, powers, rest);
     }
 
     private Node attitudes(Project project) {
@@ -244,13 +246,13 @@ final class ConditionsBar extends HBox {
         Pane stand = new Pane(plane);
         stand.setPrefSize(Silhouette.WIDTH, 50);
         plane.setLayoutY(6);
-        HBox box = hands().switchable().isEmpty() ? new HBox(8, grid, fields, stand) : new HBox(8, grid, fields);
+        HBox box = hands().switchable().isEmpty() ? new RowBox(8, grid, fields, stand) : new RowBox(8, grid, fields);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
 
     private Node steps(String what, double p, double t) {
-        VBox box = new VBox(
+        VBox box = new ColumnBox(
                 Ui.named(Ui.button("\u25b2", what + "-up", () -> nudge(p, t), "step"), what + "-up", what + " up"),
                 Ui.named(Ui.button("\u25bc", what + "-down", () -> nudge(-p, -t), "step"), what + "-down",
                         what + " down"));
@@ -259,8 +261,8 @@ final class ConditionsBar extends HBox {
     }
 
     private Node contents(Project project) {
-        HBox box = new HBox(10);
-        VBox states = new VBox(1);
+        HBox box = new RowBox(10);
+        VBox states = new ColumnBox(1);
         for (Contents c : Contents.values()) {
             ToggleButton button = toggle(c.label(), "contents-" + c.label().toLowerCase());
             button.getStyleClass().add("tiny");
@@ -281,9 +283,9 @@ final class ConditionsBar extends HBox {
             volumes.put(tank.id(), volume);
             Label name = Ui.label(tank.name().replace(" tank", ""), "soft");
             name.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-            VBox words = new VBox(name, volume);
+            VBox words = new ColumnBox(name, volume);
             words.setAlignment(Pos.CENTER_LEFT);
-            HBox one = new HBox(6, gauge, words);
+            HBox one = new RowBox(6, gauge, words);
             one.setAlignment(Pos.CENTER_LEFT);
             box.getChildren().add(one);
         }

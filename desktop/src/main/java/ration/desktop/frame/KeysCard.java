@@ -5,6 +5,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 
 /** Every key, on one card. */
@@ -49,7 +50,7 @@ final class KeysCard extends StackPane {
         for (int i = 0; i < KEYS.length; i++) {
             grid.addRow(i, Ui.label(KEYS[i][0], "bold"), Ui.label(KEYS[i][1]));
         }
-        VBox card = new VBox(12, Ui.label("Keys", "page-title"), grid, Ui.button("Close", "keys-close", close));
+        VBox card = new ColumnBox(12, Ui.label("Keys", "page-title"), grid, Ui.button("Close", "keys-close", close));
         card.getStyleClass().add("overlay-card");
         card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getChildren().add(card);

@@ -13,7 +13,9 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.assess.Ledger;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Figure;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -21,7 +23,7 @@ import ration.fault.FaultSum;
 import ration.upkeep.Due;
 
 /** The four figures that are always in view. */
-final class LedgerBar extends HBox {
+final class LedgerBar extends RowBox {
 
     private static final Duration EFFECT = Duration.seconds(4);
     private static final List<String> IDS = List.of("ledger-flow", "ledger-unusable", "ledger-vapor", "ledger-open");
@@ -132,14 +134,14 @@ final class LedgerBar extends HBox {
                 getStyleClass().add("link");
                 setOnAction(e -> action.run());
             }
-            HBox top = new HBox(6, title, need, Ui.spring(), verdict);
+            HBox top = new RowBox(6, title, need, Ui.spring(), verdict);
             top.setAlignment(Pos.BASELINE_LEFT);
-            HBox middle = new HBox(6, figure, was, Ui.spring(), bar);
+            HBox middle = new RowBox(6, figure, was, Ui.spring(), bar);
             middle.setAlignment(Pos.CENTER_LEFT);
             for (javafx.scene.layout.Region uncut : List.of(title, verdict, figure)) {
                 uncut.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             }
-            VBox box = new VBox(-1, top, middle, detail);
+            VBox box = new ColumnBox(-1, top, middle, detail);
             box.setMaxWidth(Double.MAX_VALUE);
             box.prefWidthProperty().bind(widthProperty().subtract(26));
             setGraphic(box);

@@ -21,6 +21,7 @@ import javafx.stage.Stage;
 import ration.condition.Condition;
 import ration.desktop.control.Arriving;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.control.WhyEvent;
@@ -71,7 +72,7 @@ public final class MainWindow {
         ledger = new LedgerBar(session, this::showGoverning, this::showUnusable, this::showVapor, this::showFindings);
         TitleCell title = new TitleCell(session, dialogs, documents, exports, openingCard, this::showKeys);
         stage.titleProperty().bind(title.windowTitle());
-        HBox strip = new HBox(title, ledger);
+        HBox strip = new RowBox(title, ledger);
         strip.getStyleClass().add("strip");
         strip.setPrefHeight(64);
         strip.setMinHeight(64);

@@ -11,7 +11,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Message;
 
@@ -19,7 +20,7 @@ import ration.desktop.session.Message;
  * Lines over the foot of the page for what must be read or answered; never a window of its own, and nothing moves for them. The newest
  * stands first; what was not closed or answered yet stays under it.
  */
-final class MessageBar extends VBox {
+final class MessageBar extends ColumnBox {
 
     /** An answer. */
     record Choice(String text, String id, Runnable action) {
@@ -56,7 +57,7 @@ final class MessageBar extends VBox {
     private final class Line extends StackPane {
 
         private final Label text = Ui.wrapped("");
-        private final HBox row = new HBox(10);
+        private final HBox row = new RowBox(10);
         private final boolean asks;
 
         /** @param tone of what is told; empty where it asks */

@@ -3,13 +3,13 @@ package ration.desktop.frame;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 
 /** Says that a document is being opened, or a packet written, how far it is, and stops it. */
-final class OpeningCard extends HBox {
+final class OpeningCard extends RowBox {
 
     private final Label words = Ui.label("", "bold");
 

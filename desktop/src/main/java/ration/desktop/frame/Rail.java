@@ -14,13 +14,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
 import ration.quantity.UnitSystem;
 
 /** The job in the order people work, and the unit switch. */
-final class Rail extends VBox {
+final class Rail extends ColumnBox {
 
     private final Session session;
     private final Map<Page, Button> rows = new LinkedHashMap<>();
@@ -35,7 +37,7 @@ final class Rail extends VBox {
             NotchBar bar = new NotchBar(24, 6);
             bars.put(page, bar);
             Button row = Ui.button("", "rail-" + page.name().toLowerCase(java.util.Locale.ROOT), () -> go.accept(page));
-            HBox content = new HBox(Ui.label(page.label()), Ui.spring(), bar);
+            HBox content = new RowBox(Ui.label(page.label()), Ui.spring(), bar);
             content.setAlignment(Pos.CENTER_LEFT);
             content.setPrefWidth(100);
             row.setGraphic(content);
@@ -62,7 +64,7 @@ final class Rail extends VBox {
     }
 
     private HBox unitSwitch() {
-        HBox box = new HBox();
+        HBox box = new RowBox();
         ToggleGroup group = new ToggleGroup();
         for (UnitSystem system : UnitSystem.values()) {
             ToggleButton button = new ToggleButton(system.label());

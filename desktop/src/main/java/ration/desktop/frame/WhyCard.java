@@ -13,6 +13,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.quantity.UnitSystem;
@@ -25,7 +27,7 @@ final class WhyCard extends StackPane {
     private static final double MOST_HEIGHT = 560;
 
     private final Session session;
-    private final VBox body = new VBox(8);
+    private final VBox body = new ColumnBox(8);
     private final Deque<Why> trail = new ArrayDeque<>();
     private final Button back = Ui.button("Back", "why-back", this::back);
     private Node from;
@@ -34,14 +36,14 @@ final class WhyCard extends StackPane {
         this.session = session;
         setId("why-card");
         Button close = Ui.button("Close", "why-close", this::hide);
-        HBox foot = new HBox(6, back, Ui.spring(), close);
+        HBox foot = new RowBox(6, back, Ui.spring(), close);
         ScrollPane scroll = new ScrollPane(body);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("plain-scroll");
         scroll.setPrefWidth(WIDTH);
         scroll.setMaxHeight(MOST_HEIGHT);
-        VBox card = new VBox(12, scroll, foot);
+        VBox card = new ColumnBox(12, scroll, foot);
         card.getStyleClass().add("overlay-card");
         card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         card.setOnMouseClicked(javafx.event.Event::consume);
@@ -116,7 +118,7 @@ final class WhyCard extends StackPane {
         Label name = Ui.label(part.figure());
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
-        HBox row = new HBox(8, name, Ui.label(part.value().in(units), "bold"), Ui.label("\u203a", "soft"));
+        HBox row = new RowBox(8, name, Ui.label(part.value().in(units), "bold"), Ui.label("\u203a", "soft"));
         row.setAlignment(Pos.CENTER_LEFT);
         Button button = Ui.button("", "why-part-" + n, () -> {
             trail.push(part);

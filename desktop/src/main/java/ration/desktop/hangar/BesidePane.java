@@ -13,6 +13,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -24,7 +26,7 @@ import ration.file.Attachments;
 import ration.proof.Programme;
 
 /** Beside the test in hand: what is asked and predicted, its runs, what is on record, what it closes. */
-final class BesidePane extends VBox {
+final class BesidePane extends ColumnBox {
 
     private final Session session;
     private final LongWork comparing;
@@ -86,7 +88,7 @@ final class BesidePane extends VBox {
         if (runs.isEmpty()) {
             return;
         }
-        getChildren().addAll(Ui.rule(), new HBox(6, Ui.label("Runs", "group-title"), Ui.spring(), Ui.label(BesideWords.smallest((Work.Sheet) t.work()) ? "the smallest counts" : "",
+        getChildren().addAll(Ui.rule(), new RowBox(6, Ui.label("Runs", "group-title"), Ui.spring(), Ui.label(BesideWords.smallest((Work.Sheet) t.work()) ? "the smallest counts" : "",
                 "soft")));
         for (BesideWords.Run r : runs) {
             NotchBar bar = new NotchBar(24, 7);
@@ -95,7 +97,7 @@ final class BesidePane extends VBox {
                 bar.show(r.ratio().orElseThrow(), v);
                 Ui.verdict(verdict, v);
             });
-            HBox line = r.done() ? new HBox(8, bar, new VBox(Ui.label(r.name(), "bold"), Ui.label(r.under(), "soft")), Ui.spring(), Ui.label(r.flow(), "bold"), verdict) : new HBox(8, bar,
+            HBox line = r.done() ? new RowBox(8, bar, new ColumnBox(Ui.label(r.name(), "bold"), Ui.label(r.under(), "soft")), Ui.spring(), Ui.label(r.flow(), "bold"), verdict) : new RowBox(8, bar,
                     Ui.label(r.name(), "soft"), Ui.spring(), Ui.label("to do", "soft"));
             line.setAlignment(Pos.CENTER_LEFT);
             getChildren().add(line);
@@ -109,7 +111,7 @@ final class BesidePane extends VBox {
     private HBox beside(HangarTest t, HangarTest.Photo p) {
         Path document = session.file().get();
         Optional<Attachments.State> known = document == null ? Optional.of(Attachments.State.MISSING) : Attachments.known(document, p);
-        HBox row = new HBox(6);
+        HBox row = new RowBox(6);
         row.setAlignment(Pos.CENTER_LEFT);
         known.ifPresentOrElse(state -> beside(row, t, p, state), () -> row.getChildren().setAll(Ui.label(p.file() + ", being compared with the record", "soft")));
         return row;
@@ -131,12 +133,12 @@ final class BesidePane extends VBox {
         go.setMinWidth(0);
         Label figure = Ui.label(said.result(), "bold");
         figure.setMinWidth(Region.USE_PREF_SIZE);
-        HBox first = new HBox(4, go, figure);
+        HBox first = new RowBox(4, go, figure);
         HBox.setHgrow(go, Priority.ALWAYS);
         first.setAlignment(Pos.CENTER_LEFT);
         Label words = Ui.wrapped(said.words(), said.good() ? "soft" : "wrong-text");
         words.setPadding(new javafx.geometry.Insets(0, 0, 2, 6));
-        VBox box = new VBox(0, first, words);
+        VBox box = new ColumnBox(0, first, words);
         t.by().beside().photos().forEach(p -> box.getChildren().add(beside(t, p)));
         box.getStyleClass().addAll("remedy", shown ? "test-open" : "test-shut");
         return box;

@@ -15,7 +15,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -80,7 +82,7 @@ public final class HangarPage extends LivePage {
         Label title = Ui.label("Hangar tests", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
         sum.setId("tests-sum");
-        HBox head = new HBox(8, title, sum, Ui.spring(), Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"), Ui.button("Read CSV\u2026", "tests-read",
+        HBox head = new RowBox(8, title, sum, Ui.spring(), Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"), Ui.button("Read CSV\u2026", "tests-read",
                 () -> this.files.readTable(this::read), "chip"), Ui.button("Write CSV\u2026", "tests-write", () -> this.files.writeTable("tests.csv", TestsCsv.write(session.project()
                         .tests())), "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
@@ -100,7 +102,7 @@ public final class HangarPage extends LivePage {
         middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         middle.setMinWidth(0);
         setCenter(middle);
-        VBox right = new VBox(8, live, beside);
+        VBox right = new ColumnBox(8, live, beside);
         right.getStyleClass().add("card-body");
         setRight(Ui.side(right, 272, 218));
     }

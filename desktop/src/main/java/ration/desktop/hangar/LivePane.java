@@ -16,6 +16,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
@@ -23,7 +25,7 @@ import ration.quantity.UnitSystem;
 import ration.reading.Live;
 
 /** Readings as they come, with their age: from a growing file, a port of this machine, or the stand-in; a steady mean goes into the step in hand. */
-final class LivePane extends VBox {
+final class LivePane extends ColumnBox {
 
     /** A mean is taken over so long, s. */
     private static final double STEADY = 10;
@@ -40,7 +42,7 @@ final class LivePane extends VBox {
 
     private final Taker taker;
     private final Label from = Ui.label("", "soft");
-    private final VBox channels = new VBox(2);
+    private final VBox channels = new ColumnBox(2);
     private final Label trouble = Ui.trouble("live-trouble");
     private final Map<String, Label[]> rows = new HashMap<>();
     private final Timeline clock = new Timeline(new KeyFrame(Duration.millis(500), e -> tick()));
@@ -69,13 +71,13 @@ final class LivePane extends VBox {
                 say.accept("A port of this machine is a number from 1 to 65535.");
             }
         });
-        HBox chips = new HBox(4, Ui.button("File\u2026", "live-file", () -> chooseFile.accept(p -> listen(Source.growing(p))), "chip"), port, Ui.button("Stand-in", "live-stand-in",
+        HBox chips = new RowBox(4, Ui.button("File\u2026", "live-file", () -> chooseFile.accept(p -> listen(Source.growing(p))), "chip"), port, Ui.button("Stand-in", "live-stand-in",
                 () -> standIn.get().ifPresentOrElse(this::listen, () -> say.accept("Open a test first, and enter what it is done at: the stand-in plays that.")), "chip"), Ui.button("Stop",
                         "live-stop", this::stop, "chip"));
         chips.setAlignment(Pos.CENTER_LEFT);
         from.setId("live-from");
         channels.setId("live-channels");
-        getChildren().addAll(new HBox(6, Ui.label("Readings", "group-title"), Ui.spring(), from), chips, channels, trouble);
+        getChildren().addAll(new RowBox(6, Ui.label("Readings", "group-title"), Ui.spring(), from), chips, channels, trouble);
         clock.setCycleCount(Animation.INDEFINITE);
         sceneProperty().addListener((o, was, now) -> {
             if (now == null) {
@@ -131,8 +133,8 @@ final class LivePane extends VBox {
         Label age = Ui.label("", "soft");
         Button use = Ui.button("Use", "live-use-" + c.name().replaceAll("[^A-Za-z0-9]+", "-"), () -> use(s, c), "chip");
         use.setAccessibleText("Use the steady mean of " + c.name());
-        VBox name = new VBox(Ui.label(c.name() + (s.isStandIn() ? ", stand-in" : "")), age);
-        HBox row = new HBox(8, name, Ui.spring(), value, use);
+        VBox name = new ColumnBox(Ui.label(c.name() + (s.isStandIn() ? ", stand-in" : "")), age);
+        HBox row = new RowBox(8, name, Ui.spring(), value, use);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add(s.isStandIn() ? "live-stand-in" : "live-row");
         channels.getChildren().add(row);

@@ -10,13 +10,14 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
 import ration.proof.Programme;
 
 /** Every test the aircraft gets, by what it is about: how each stands, what it closes, which is next. */
-final class ProgrammeList extends VBox {
+final class ProgrammeList extends ColumnBox {
 
     private static final double[] WIDE = {72, 166, 124, 70};
 
@@ -46,7 +47,7 @@ final class ProgrammeList extends VBox {
         Label test = Ui.label("Test", "soft");
         Label state = Ui.label("State", "soft");
         Label closes = Ui.label("Closes", "soft");
-        HBox box = new HBox(5, Ui.wide(new Region(), WIDE[0]), Ui.wide(new Region(), 24), Ui.wide(test, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(closes, WIDE[3]));
+        HBox box = new RowBox(5, Ui.wide(new Region(), WIDE[0]), Ui.wide(new Region(), 24), Ui.wide(test, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(closes, WIDE[3]));
         box.setPadding(new Insets(4, 8, 3, 8));
         return box;
     }
@@ -61,7 +62,7 @@ final class ProgrammeList extends VBox {
             name.getStyleClass().add("bold");
             state.getStyleClass().add("bold");
         }
-        HBox box = new HBox(5, Ui.wide(Ui.label(r.group(), "group-title"), WIDE[0]), bar, Ui.wide(name, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(Ui.label(r.closes(), "soft"), WIDE[3]));
+        HBox box = new RowBox(5, Ui.wide(Ui.label(r.group(), "group-title"), WIDE[0]), bar, Ui.wide(name, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(Ui.label(r.closes(), "soft"), WIDE[3]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", r.id(), () -> pick.accept(p));
         row.setGraphic(box);

@@ -16,6 +16,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.style.NotchBar;
 import ration.evidence.Form;
@@ -131,7 +133,7 @@ final class SheetEntry {
                 button.setText("Stop the clock");
             }
         });
-        runner.entry().getChildren().add(0, new HBox(12, button));
+        runner.entry().getChildren().add(0, new RowBox(12, button));
         runner.tickText();
     }
 
@@ -145,7 +147,7 @@ final class SheetEntry {
 
     private void pieces(HangarTest t, Work.Sheet sheet) {
         Map<String, String> pieces = sheet.form().pieces(runner.system());
-        VBox rows = new VBox(6);
+        VBox rows = new ColumnBox(6);
         rows.setId("sheet-pieces");
         for (Map.Entry<String, String> piece : pieces.entrySet()) {
             rows.getChildren().add(piece(t, sheet, piece.getKey(), piece.getValue()));
@@ -162,9 +164,9 @@ final class SheetEntry {
 
     private VBox piece(HangarTest t, Work.Sheet sheet, String id, String name) {
         Optional<Work.Row> seen = sheet.row(id);
-        HBox label = new HBox(8, Ui.label(name, "bold"), Ui.label(runner.head(id).map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel over it").orElse(""), "soft"));
+        HBox label = new RowBox(8, Ui.label(name, "bold"), Ui.label(runner.head(id).map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel over it").orElse(""), "soft"));
         ToggleGroup group = new ToggleGroup();
-        HBox grades = new HBox(2);
+        HBox grades = new RowBox(2);
         for (Grade g : sheet.form().grades()) {
             ToggleButton b = new ToggleButton(g.word());
             b.setId("grade-" + id.replace('.', '-') + "-" + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
@@ -179,7 +181,7 @@ final class SheetEntry {
         if (seen.flatMap(Work.Row::grade).filter(g -> g == Grade.SMEAR).isPresent()) {
             grades.getChildren().add(again(t, seen.get(), name));
         }
-        return new VBox(1, label, grades);
+        return new ColumnBox(1, label, grades);
     }
 
     /** The day a smear is looked at again. */
@@ -222,7 +224,7 @@ final class SheetEntry {
             Label word = Ui.label("", "verdict");
             word.setId("sheet-verdict");
             Ui.verdict(word, verdict);
-            HBox line = new HBox(10, bar, word);
+            HBox line = new RowBox(10, bar, word);
             line.setAlignment(Pos.CENTER_LEFT);
             runner.entry().getChildren().add(line);
         });

@@ -14,6 +14,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.evidence.HangarTest;
 import ration.evidence.Procedure;
@@ -74,7 +75,7 @@ final class TankEntry {
     }
 
     private static HBox labelled(String text, TextField field) {
-        HBox box = new HBox(12, Ui.label(text, "step-words"), field);
+        HBox box = new RowBox(12, Ui.label(text, "step-words"), field);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -130,7 +131,7 @@ final class TankEntry {
         }
         Selector selector = runner.system().selectors().get(0);
         ToggleGroup group = new ToggleGroup();
-        HBox row = new HBox(4);
+        HBox row = new RowBox(4);
         Consumer<String> chosen = name -> {
             runner.entry().getChildren().setAll(row);
             warn(tank, on(selector, name), "On " + name);

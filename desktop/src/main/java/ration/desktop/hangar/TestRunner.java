@@ -18,6 +18,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import ration.assess.Assessment;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.evidence.HangarTest;
@@ -34,7 +36,7 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /** One test, a step at a time: what to do, the caution, one entry, Enter. */
-final class TestRunner extends VBox {
+final class TestRunner extends ColumnBox {
 
     /** Property of a field: what it takes, so that a live reading of that kind can be dropped in. */
     static final String TAKES = "ration.takes";
@@ -52,13 +54,13 @@ final class TestRunner extends VBox {
     private final Label where = Ui.label("", "soft");
     private final Label title = Ui.wrapped("", "step-title");
     private final Label words = Ui.wrapped("", "step-words");
-    private final VBox caution = new VBox();
-    private final VBox entry = new VBox(8);
+    private final VBox caution = new ColumnBox();
+    private final VBox entry = new ColumnBox(8);
     private final Label big = Ui.label("", "big-figure");
     private final Label under = Ui.wrapped("", "step-words");
     private final Label trouble = Ui.trouble("test-trouble");
     private final FlowPane buttons = new FlowPane(6, 6);
-    private final VBox soFar = new VBox(4);
+    private final VBox soFar = new ColumnBox(4);
     private final Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> tick()));
     private Optional<HangarTest> shown = Optional.empty();
     private Assessment assessment;
@@ -383,6 +385,6 @@ final class TestRunner extends VBox {
         Label value = Ui.wrapped(text);
         value.setMinWidth(0);
         HBox.setHgrow(value, Priority.ALWAYS);
-        soFar.getChildren().add(new HBox(8, label, value));
+        soFar.getChildren().add(new RowBox(8, label, value));
     }
 }

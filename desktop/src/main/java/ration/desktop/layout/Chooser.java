@@ -7,13 +7,14 @@ import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.project.NewItem;
 import ration.project.Pattern;
 
 /** What can follow, named in trade terms, over the drawing. */
-final class Chooser extends VBox {
+final class Chooser extends ColumnBox {
 
     private Runnable onClose = () -> { };
     private String asked = "";
@@ -124,7 +125,7 @@ final class Chooser extends VBox {
             option.chosen().run();
         });
         button.getStyleClass().setAll("offer");
-        HBox words = new HBox(10, Ui.label(option.label(), "bold"), Ui.spring(), Ui.label(option.detail(), "soft"));
+        HBox words = new RowBox(10, Ui.label(option.label(), "bold"), Ui.spring(), Ui.label(option.detail(), "soft"));
         words.setPrefWidth(wide);
         button.setGraphic(words);
         button.setAccessibleText(option.label() + ", " + option.detail());

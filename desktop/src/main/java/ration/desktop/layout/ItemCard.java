@@ -23,10 +23,12 @@ import ration.assess.WhyFlow;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.Chips;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.PictureNodes;
@@ -53,13 +55,13 @@ import ration.why.Why;
 final class ItemCard extends ScrollPane {
 
     private final Session session;
-    private final VBox body = new VBox(8);
+    private final VBox body = new ColumnBox(8);
     private final Map<String, QuantityField<Quantity>> figures = new LinkedHashMap<>();
     private final Label trouble = Ui.trouble("card-trouble");
-    private final VBox now = new VBox(4);
+    private final VBox now = new ColumnBox(4);
     /** How the figures of what is shown now came about. */
     private Map<String, Supplier<Why>> whys = Map.of();
-    private final VBox findings = new VBox(8);
+    private final VBox findings = new ColumnBox(8);
     private QuantityField<LineSize> size;
     private final Chips more = new Chips("do-");
     private final EachPulse update = new EachPulse(this::update);
@@ -147,7 +149,7 @@ final class ItemCard extends ScrollPane {
         run.ifPresent(r -> body.getChildren().addAll(sizes(), fittings()));
         item.only(Selector.class).ifPresent(selector -> body.getChildren().add(positions(selector)));
         body.getChildren().add(more);
-        HBox actions = new HBox(8);
+        HBox actions = new RowBox(8);
         if (item.only(EngineInlet.class).isEmpty()) {
             actions.getChildren().addAll(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)), Ui.button("What to test again?", "test-again-asked",
                     () -> LayoutActions.testAgain(session)));
@@ -159,16 +161,16 @@ final class ItemCard extends ScrollPane {
         TextField name = new QuantityField<String>("item-name", "Name", t -> session.project().system().ownName(item, ItemEntry.name(t)), t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
         name.getStyleClass().addAll("card-field", "name-field");
         HBox.setHgrow(name, Priority.ALWAYS);
-        VBox words = new VBox(name, Ui.label(item.kind(), "soft"));
+        VBox words = new ColumnBox(name, Ui.label(item.kind(), "soft"));
         words.getChildren().get(1).setTranslateX(5);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox box = new HBox(8, PictureNodes.picture(Schematic.icon(item)), words);
+        HBox box = new RowBox(8, PictureNodes.picture(Schematic.icon(item)), words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
 
     private static Node heading(String title, String right) {
-        HBox box = new HBox(Ui.label(title, "group-title"), Ui.spring(), Ui.label(right, "soft"));
+        HBox box = new RowBox(Ui.label(title, "group-title"), Ui.spring(), Ui.label(right, "soft"));
         box.setAlignment(Pos.BASELINE_LEFT);
         return box;
     }
@@ -337,7 +339,7 @@ final class ItemCard extends ScrollPane {
     private void row(String label, String figure) {
         Figure value = new Figure("now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), "figure").show(figure,
                 Optional.ofNullable(whys.get(label)));
-        now.getChildren().add(new HBox(Ui.label(label), Ui.spring(), value));
+        now.getChildren().add(new RowBox(Ui.label(label), Ui.spring(), value));
     }
 
     private void showFindings(List<Finding> list, boolean links) {
@@ -347,7 +349,7 @@ final class ItemCard extends ScrollPane {
         }
         for (Finding f : list) {
             FindingBox words = new FindingBox(f, session.units().get());
-            HBox steps = new HBox(4);
+            HBox steps = new RowBox(4);
             session.project().system().item(f.item()).ifPresent(i -> {
                 if (links) {
                     steps.getChildren().add(Ui.button("Go to " + i.name(), "go-to-" + i.id(),
@@ -408,7 +410,7 @@ final class ItemCard extends ScrollPane {
         double width = Math.max(1, Math.min(96, 96 * share));
         bar.setMinSize(width, 9);
         bar.setMaxSize(width, 9);
-        HBox track = new HBox(bar);
+        HBox track = new RowBox(bar);
         track.setMinWidth(100);
         track.setAlignment(Pos.CENTER_LEFT);
         Label label = Ui.label(name);
@@ -416,7 +418,7 @@ final class ItemCard extends ScrollPane {
         label.setMaxWidth(96);
         Figure value = new Figure("", "figure").show(figure, Optional.of(why));
         value.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox box = new HBox(6, label, track, Ui.spring(), value);
+        HBox box = new RowBox(6, label, track, Ui.spring(), value);
         box.setAlignment(Pos.CENTER_LEFT);
         now.getChildren().add(box);
     }

@@ -22,6 +22,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
 import ration.assess.Regime;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.Tokens;
@@ -91,7 +92,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         lines.setAlignment(Pos.CENTER_LEFT);
         lines.setMinWidth(200);
         HBox.setHgrow(lines, Priority.ALWAYS);
-        HBox head = new HBox(3, title, lines,
+        HBox head = new RowBox(3, title, lines,
                 start, insert, branch,
                 Ui.button("+ Add item", "add-item", this::add), cardShown);
         cardShown.setId("layout-card");
@@ -111,7 +112,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     /** The case as it runs beside the most that can pass. */
     private HBox regimes() {
-        HBox box = new HBox(3);
+        HBox box = new RowBox(3);
         box.setId("regimes");
         box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         box.setTranslateX(54);
@@ -145,7 +146,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
         if (ink == Ink.FUEL_STANDING) {
             line.setEffect(new javafx.scene.effect.InnerShadow(1.2, Tokens.color(Ink.FUEL)));
         }
-        HBox box = new HBox(6, line, Ui.label(text, "small"));
+        HBox box = new RowBox(6, line, Ui.label(text, "small"));
         box.getStyleClass().add("legend");
         box.setMinWidth(Region.USE_PREF_SIZE);
         box.setMaxHeight(23);

@@ -20,9 +20,11 @@ import ration.check.Check;
 import ration.check.Finding;
 import ration.check.Verdict;
 import ration.desktop.control.Arriving;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Cover;
 import ration.desktop.control.EachPulse;
 import ration.desktop.control.FindingBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Sheet.Column;
 import ration.desktop.control.Ui;
@@ -66,10 +68,10 @@ public final class RunsPage extends BorderPane implements Arriving {
     private final RunsEntry entry = new RunsEntry();
     private final Map<SheetJob, RunsOf> jobs = new EnumMap<>(SheetJob.class);
     private final Sheet<Joints.Joint> joints;
-    private final VBox lists = new VBox(4);
+    private final VBox lists = new ColumnBox(4);
     private final ToggleGroup views = new ToggleGroup();
     private final Label said = Ui.wrapped("", "soft");
-    private final VBox side = new VBox(8);
+    private final VBox side = new ColumnBox(8);
     /** The sheet of the job in hand. */
     private RunsOf hand;
     private final Cover cover = new Cover(this);
@@ -89,7 +91,7 @@ public final class RunsPage extends BorderPane implements Arriving {
         said.setId("runs-said");
         setTop(head());
         setCenter(hand.sheet());
-        HBox foot = new HBox(said);
+        HBox foot = new RowBox(said);
         foot.getStyleClass().add("sheet-foot");
         setBottom(foot);
         side.getStyleClass().add("card-body");
@@ -110,7 +112,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     private HBox head() {
-        HBox head = new HBox(3, Ui.label("Runs", "page-title"));
+        HBox head = new RowBox(3, Ui.label("Runs", "page-title"));
         ((Label) head.getChildren().get(0)).setMinWidth(70);
         jobs.forEach((job, of) -> view(head, job.label(), "view-" + job.name().toLowerCase(Locale.ROOT).replace('_', '-'), of.sheet(), RUNS_HINT)
                 .setSelected(of == hand));

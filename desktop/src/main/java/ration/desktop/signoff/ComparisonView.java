@@ -2,13 +2,13 @@ package ration.desktop.signoff;
 
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import ration.assess.Comparison;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 
 /** Two states side by side: what was changed in words, the ledger then and now, what turned, which tests ended. */
-final class ComparisonView extends VBox {
+final class ComparisonView extends ColumnBox {
 
     private static final double[] WIDE = {150, 150, 150};
 
@@ -16,7 +16,7 @@ final class ComparisonView extends VBox {
         super(6);
         setId("comparison");
         setPadding(new Insets(10, 4, 8, 4));
-        getChildren().add(new HBox(10, Ui.label("Since the last packet", "page-title"), Ui.spring(), Ui.button("Back to the requirements", "comparison-close", close, "chip")));
+        getChildren().add(new RowBox(10, Ui.label("Since the last packet", "page-title"), Ui.spring(), Ui.button("Back to the requirements", "comparison-close", close, "chip")));
         part("What was changed");
         if (c.changes().isEmpty()) {
             getChildren().add(Ui.wrapped("Nothing.", "soft"));
@@ -25,7 +25,7 @@ final class ComparisonView extends VBox {
         part("Ledger, then and now");
         for (Comparison.Figure f : c.ledger()) {
             Label now = Ui.label(f.after() + " " + f.is().word(), f.changed() ? "bold" : "soft");
-            getChildren().add(new HBox(8, Ui.wide(Ui.label(f.title()), WIDE[0]), Ui.wide(Ui.label(f.before() + " " + f.was().word(), "soft"), WIDE[1]), Ui.wide(now, WIDE[2])));
+            getChildren().add(new RowBox(8, Ui.wide(Ui.label(f.title()), WIDE[0]), Ui.wide(Ui.label(f.before() + " " + f.was().word(), "soft"), WIDE[1]), Ui.wide(now, WIDE[2])));
         }
         part("What turned");
         if (c.findings().isEmpty()) {

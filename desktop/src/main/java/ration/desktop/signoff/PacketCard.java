@@ -6,13 +6,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import ration.assess.Comparison;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.export.Packet;
 import ration.signoff.Requirement;
 
 /** The packet: what it is, its mark, the last one given out, what changed since. */
-final class PacketCard extends VBox {
+final class PacketCard extends ColumnBox {
 
     private final Session session;
     private final Label open = Ui.wrapped("");
@@ -33,7 +34,7 @@ final class PacketCard extends VBox {
         cards.setMaxWidth(Double.MAX_VALUE);
         since = Ui.button("What changed since the last packet", "packet-since", () -> papers.sinceLastPacket(compared));
         since.setMaxWidth(Double.MAX_VALUE);
-        VBox caution = new VBox(Ui.wrapped("The packet holds what the builder measured and what follows from it. It approves nothing. Prove flow and unusable fuel on this aircraft,"
+        VBox caution = new ColumnBox(Ui.wrapped("The packet holds what the builder measured and what follows from it. It approves nothing. Prove flow and unusable fuel on this aircraft,"
                 + " on the ground, before flight. Any change to the layout ends the standing of the tests it touches.", "soft"));
         caution.getStyleClass().add("caution");
         getChildren().addAll(Ui.label("Packet", "page-title"), open, Ui.label("Document mark", "soft"), mark, last, write, cards, since, caution);

@@ -6,12 +6,13 @@ import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.signoff.Requirement;
 
 /** The requirement picked: its words, whose hand it is in, and an inspector's acceptance of it as it is. */
-final class PointCard extends VBox {
+final class PointCard extends ColumnBox {
 
     private final Session session;
     private final Supplier<LocalDate> today;
@@ -25,7 +26,7 @@ final class PointCard extends VBox {
     private final TextField reason = field("accept-reason", "Reason");
     private final Label accepted = Ui.wrapped("", "soft");
     private final Label trouble = Ui.trouble("accept-trouble");
-    private final VBox open = new VBox(5);
+    private final VBox open = new ColumnBox(5);
     private PointWords shown = new PointWords(Optional.empty());
 
     PointCard(Session session, Supplier<LocalDate> today) {

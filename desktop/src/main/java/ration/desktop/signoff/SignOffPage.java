@@ -19,7 +19,9 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Comparison;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -45,7 +47,7 @@ public final class SignOffPage extends LivePage {
     private static final double[] WIDE = {238, 84, 76, 76, 76, 122, 76};
 
     private final Session session;
-    private final VBox rows = new VBox();
+    private final VBox rows = new ColumnBox();
     private final ToggleGroup filter = new ToggleGroup();
     private final Map<Verdict, ToggleButton> chips = new EnumMap<>(Verdict.class);
     private final ToggleButton allChip = new ToggleButton("All");
@@ -67,7 +69,7 @@ public final class SignOffPage extends LivePage {
             compared = Optional.of(c);
             refresh();
         });
-        HBox head = new HBox(6, Ui.label("Sign-off", "page-title"), allChip);
+        HBox head = new RowBox(6, Ui.label("Sign-off", "page-title"), allChip);
         allChip.setId("filter-all");
         chip(allChip);
         for (Verdict v : RequirementTable.ORDER) {
@@ -91,7 +93,7 @@ public final class SignOffPage extends LivePage {
         scroll.setFocusTraversable(false);
         scroll.setMinWidth(0);
         setCenter(scroll);
-        setRight(Ui.side(new VBox(card, packet), 286));
+        setRight(Ui.side(new ColumnBox(card, packet), 286));
     }
 
     private void chip(ToggleButton b) {
@@ -145,7 +147,7 @@ public final class SignOffPage extends LivePage {
     }
 
     private static HBox head() {
-        HBox box = new HBox(6);
+        HBox box = new RowBox(6);
         String[] heads = {"Requirement", "Basis", "Needs", "Predicted", "Measured", "State", "Stands since"};
         for (int i = 0; i < heads.length; i++) {
             Label l = Ui.label(heads[i], "soft");
@@ -162,13 +164,13 @@ public final class SignOffPage extends LivePage {
         bar.show(r.ratio(), r.verdict());
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, r.verdict());
-        VBox state = new VBox(new HBox(6, bar, verdict));
+        VBox state = new ColumnBox(new RowBox(6, bar, verdict));
         state.setAlignment(Pos.CENTER_LEFT);
         if (!cells.hand().isEmpty()) {
             state.getChildren().add(Ui.label(cells.hand(), "soft"));
         }
-        VBox name = new VBox(Ui.label(cells.title(), "bold"), label(cells.words()));
-        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]), right(cells.needs(), WIDE[2]), right(cells.predicted(), WIDE[3]), right(cells
+        VBox name = new ColumnBox(Ui.label(cells.title(), "bold"), label(cells.words()));
+        HBox box = new RowBox(6, Ui.wide(name, WIDE[0]), Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]), right(cells.needs(), WIDE[2]), right(cells.predicted(), WIDE[3]), right(cells
                 .measured(), WIDE[4]), Ui.wide(state, WIDE[5]), Ui.wide(label(cells.since()), WIDE[6]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", cells.id(), () -> {

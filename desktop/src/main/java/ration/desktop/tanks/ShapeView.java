@@ -17,7 +17,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.desktop.control.Chips;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Sheet;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
@@ -41,7 +43,7 @@ import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
 /** The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from. */
-final class ShapeView extends HBox {
+final class ShapeView extends RowBox {
 
     private static final String SECTIONS = "Give sections";
 
@@ -49,11 +51,11 @@ final class ShapeView extends HBox {
     private final PicturePane views;
     private final Label trouble = Ui.trouble("shape-trouble");
     private final Label size = Ui.label("", "soft");
-    private final VBox right = new VBox(8);
+    private final VBox right = new ColumnBox(8);
     private final Sheet<SectionTable.Row> sheet;
     private final GridPane figures = new GridPane();
     private final Chips offers = new Chips("shape-offer-");
-    private final VBox patternBox = new VBox(6);
+    private final VBox patternBox = new ColumnBox(6);
     private final List<QuantityField<Quantity>> fields = new ArrayList<>();
     private List<String> structure = List.of();
     private Tank tank;
@@ -83,7 +85,7 @@ final class ShapeView extends HBox {
         scroll.getStyleClass().add("card");
         Ui.wide(scroll, 380, 320);
         VBox.setVgrow(views, Priority.ALWAYS);
-        VBox left = new VBox(6, size, trouble, views);
+        VBox left = new ColumnBox(6, size, trouble, views);
         left.getStyleClass().add("tank-map");
         HBox.setHgrow(left, Priority.ALWAYS);
         getChildren().addAll(left, scroll);
@@ -142,12 +144,12 @@ final class ShapeView extends HBox {
 
     private void build(List<ItemFigures.Figure> all) {
         right.getChildren().clear();
-        HBox patterns = new HBox(6, Ui.label("Shape", "page-title"), Ui.spring(), Ui.button("Start from a pattern\u2026",
+        HBox patterns = new RowBox(6, Ui.label("Shape", "page-title"), Ui.spring(), Ui.button("Start from a pattern\u2026",
                 "shape-patterns", this::patterns, "chip"));
         patterns.setAlignment(Pos.CENTER_LEFT);
         right.getChildren().addAll(patterns, patternBox);
         if (sections().isPresent()) {
-            HBox tools = new HBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point",
+            HBox tools = new RowBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point",
                     SectionTable::withPointAfter), "chip"), Ui.button("Remove point",
                     "section-remove-point", () -> table("Remove point", SectionTable::without), "chip"),
                     Ui.button("Add section", "section-add", () -> table("Add section", (s, r) ->
@@ -269,7 +271,7 @@ final class ShapeView extends HBox {
                 trouble.setText(e.getMessage());
             }
         });
-        patternBox.getChildren().setAll(Ui.label(pattern.label(), "bold"), grid, new HBox(6, make, Ui.button("Leave it",
+        patternBox.getChildren().setAll(Ui.label(pattern.label(), "bold"), grid, new RowBox(6, make, Ui.button("Leave it",
                 "pattern-leave", patternBox.getChildren()::clear, "plain")), Ui.rule());
         asked.get(0).requestFocus();
     }

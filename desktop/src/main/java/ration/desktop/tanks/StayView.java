@@ -17,6 +17,8 @@ import javafx.scene.layout.VBox;
 import ration.assess.TankAnswer;
 import ration.condition.Attitude;
 import ration.condition.Condition;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -36,7 +38,7 @@ import ration.tank.Stranded;
 import ration.tank.StrandedMap;
 
 /** A tank in the attitude looked at, and the map of what stays in it over all attitudes. */
-final class StayView extends HBox {
+final class StayView extends RowBox {
 
     private static final double SNAP = 2;
 
@@ -55,7 +57,7 @@ final class StayView extends HBox {
     private final Label contents = Ui.label("", "bold");
     private final Label mapTitle = Ui.label("", "soft");
     private final Label lessNow = Ui.label("", "soft");
-    private final VBox less = new VBox();
+    private final VBox less = new ColumnBox();
     private TankAnswer answer;
     private StrandedMap drawn;
     private Project helped;
@@ -95,9 +97,9 @@ final class StayView extends HBox {
         row(rows, 0, "usable-key", "can be used here", usable);
         row(rows, 1, "stranded-key", "stranded below the outlet", stranded);
         row(rows, 2, "empty-key", "contents set", contents);
-        HBox head = new HBox(6, Ui.label("What would leave less", "group-title"), Ui.spring(), lessNow);
+        HBox head = new RowBox(6, Ui.label("What would leave less", "group-title"), Ui.spring(), lessNow);
         less.setId("less-left");
-        VBox box = new VBox(5, title("From the side", sideAngle), side, title("From behind, at the outlet", behindAngle), behind,
+        VBox box = new ColumnBox(5, title("From the side", sideAngle), side, title("From behind, at the outlet", behindAngle), behind,
                 Ui.rule(), rows, Ui.rule(), head, less);
         box.getStyleClass().add("tank-side");
         Ui.wide(box, 336, 290);
@@ -105,7 +107,7 @@ final class StayView extends HBox {
     }
 
     private static HBox title(String text, Label angle) {
-        HBox box = new HBox(8, Ui.label(text, "bold"), Ui.spring(), angle);
+        HBox box = new RowBox(8, Ui.label(text, "bold"), Ui.spring(), angle);
         box.setAlignment(Pos.BASELINE_LEFT);
         return box;
     }
@@ -120,11 +122,11 @@ final class StayView extends HBox {
     }
 
     private VBox middle() {
-        HBox head = new HBox(8, Ui.label("Stranded fuel", "page-title"), Ui.spring(), mapTitle,
+        HBox head = new RowBox(8, Ui.label("Stranded fuel", "page-title"), Ui.spring(), mapTitle,
                 Ui.button("Governing", "map-governing", () -> session.look(answer.predicted().attitude()), "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(map, Priority.ALWAYS);
-        VBox box = new VBox(6, head, map, Ui.wrapped("Drag the ring, or use the arrow keys, to hold the tank in another attitude."
+        VBox box = new ColumnBox(6, head, map, Ui.wrapped("Drag the ring, or use the arrow keys, to hold the tank in another attitude."
                 + " A coordinated turn presses fuel down and strands none; a slip or skid tilts it: bank here is tilt as the fuel"
                 + " feels it.", "soft"));
         box.getStyleClass().add("tank-map");
@@ -180,10 +182,10 @@ final class StayView extends HBox {
             Button take = Ui.button("Try", "less-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", leaves " + figure.getText());
             figure.setMinWidth(Region.USE_PREF_SIZE);
-            VBox words = new VBox(Ui.wrapped(r.title()), Ui.wrapped("then " + r.after().predicted().attitude().label()
+            VBox words = new ColumnBox(Ui.wrapped(r.title()), Ui.wrapped("then " + r.after().predicted().attitude().label()
                     + " governs", "soft"));
             HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = new HBox(8, words, bar, figure, take);
+            HBox row = new RowBox(8, words, bar, figure, take);
             row.setAlignment(Pos.CENTER_LEFT);
             row.getStyleClass().add("remedy");
             less.getChildren().add(row);

@@ -17,8 +17,10 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.assess.TankAnswer;
 import ration.condition.Attitude;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Figure;
 import ration.desktop.control.FindingBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -29,16 +31,16 @@ import ration.project.Brief;
 import ration.quantity.UnitSystem;
 
 /** Capacity, what the placard must read, the gauge, and what is asked of the tank. */
-final class TankCards extends VBox {
+final class TankCards extends ColumnBox {
 
     private final Session session;
     private final GridPane capacity = new GridPane();
     private final Label placard = Ui.wrapped("", "sentence");
-    private final HBox set = new HBox();
+    private final HBox set = new RowBox();
     private final NotchBar bar = new NotchBar(104, 10);
     private final Label verdict = Ui.label("", "verdict");
     private final PicturePane gauge;
-    private final VBox asked = new VBox(8);
+    private final VBox asked = new ColumnBox(8);
     private final StackPane lower = new StackPane();
     private TankAnswer answer;
 
@@ -56,19 +58,19 @@ final class TankCards extends VBox {
         second.setHgrow(Priority.ALWAYS);
         capacity.getColumnConstraints().addAll(first, second);
         set.setAlignment(Pos.CENTER_LEFT);
-        VBox top = new VBox(8, capacity, placard, set);
+        VBox top = new ColumnBox(8, capacity, placard, set);
         top.getStyleClass().add("card-body");
         ScrollPane scroll = new ScrollPane(asked);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         asked.setId("asked-of-tank");
         ToggleGroup group = new ToggleGroup();
-        HBox head = new HBox(3, chip("Gauge", "cards-gauge", gauge, group), chip("Asked of it", "cards-asked", scroll, group),
+        HBox head = new RowBox(3, chip("Gauge", "cards-gauge", gauge, group), chip("Asked of it", "cards-asked", scroll, group),
                 Ui.spring(), Ui.button("Gauge card, PDF\u2026", "gauge-print", () -> print.accept(answer.tank().id()), "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         lower.getChildren().setAll(gauge);
         VBox.setVgrow(lower, Priority.ALWAYS);
-        VBox foot = new VBox(8, head, lower);
+        VBox foot = new ColumnBox(8, head, lower);
         foot.getStyleClass().add("card-body");
         VBox.setVgrow(foot, Priority.ALWAYS);
         getChildren().addAll(top, Ui.rule(), foot);
@@ -109,7 +111,7 @@ final class TankCards extends VBox {
         capacity.getChildren().clear();
         bar.show(figures.ratio(), answer.verdict());
         Ui.verdict(verdict, answer.verdict());
-        VBox state = new VBox(4, bar, verdict);
+        VBox state = new ColumnBox(4, bar, verdict);
         capacity.add(Ui.label("Capacity", "page-title"), 0, 0);
         int row = 1;
         for (TankFigures.Line l : figures.capacity()) {

@@ -12,6 +12,7 @@ import javafx.scene.layout.Region;
 import ration.assess.Assessment;
 import ration.assess.TankAnswer;
 import ration.desktop.control.LivePage;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.model.Tank;
@@ -20,7 +21,7 @@ import ration.model.Tank;
 public final class TanksPage extends LivePage {
 
     private final Session session;
-    private final HBox tanks = new HBox(3);
+    private final HBox tanks = new RowBox(3);
     private final ToggleGroup tankGroup = new ToggleGroup();
     private final ToggleGroup viewGroup = new ToggleGroup();
     private final StayView stay;
@@ -37,7 +38,7 @@ public final class TanksPage extends LivePage {
         stay = new StayView(session, print);
         shape = new ShapeView(session);
         nothing.setPadding(new javafx.geometry.Insets(16));
-        HBox head = new HBox(10, Ui.label("Tanks", "page-title"), tanks, Ui.spring(), view("What stays", "view-stays", stay),
+        HBox head = new RowBox(10, Ui.label("Tanks", "page-title"), tanks, Ui.spring(), view("What stays", "view-stays", stay),
                 view("Shape", "view-shape", shape));
         ((Label) head.getChildren().get(0)).setMinWidth(Region.USE_PREF_SIZE);
         head.setAlignment(Pos.CENTER_LEFT);

@@ -13,9 +13,10 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import ration.assess.Comparison;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.quantity.UnitSystem;
@@ -27,7 +28,7 @@ import ration.upkeep.Part;
 import ration.upkeep.Upkeep;
 
 /** One part: its life, its history, what is done to it, what to test again after. */
-final class PartCard extends VBox {
+final class PartCard extends ColumnBox {
 
     private static final int SHOWN = 6;
 
@@ -74,7 +75,7 @@ final class PartCard extends VBox {
         }
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, d.verdict());
-        getChildren().addAll(new HBox(8, Ui.label(p.name(), "page-title"), Ui.spring(), verdict), Ui.wrapped(p.kind().label() + ", " + p.life().words() + ": " + d.left()
+        getChildren().addAll(new RowBox(8, Ui.label(p.name(), "page-title"), Ui.spring(), verdict), Ui.wrapped(p.kind().label() + ", " + p.life().words() + ": " + d.left()
                 + d.on().map(x -> ", due " + x).orElse("") + (Double.isNaN(d.atHours()) ? "" : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"), d.verdict()
                         == Verdict.SHORT ? "wrong-text" : "soft"), Ui.rule(), Ui.label("As done", "group-title"));
         GridPane grid = new GridPane();
@@ -101,8 +102,8 @@ final class PartCard extends VBox {
                     .number(), "Correct entry " + e.number() + ": how it should read stands in the field above");
             Button copy = Ui.named(Ui.button("Copy", "entry-copy-" + e.number(), () -> copy(e), "chip"), "entry-copy-" + e.number(), "Copy entry " + e.number()
                     + " for the logbook");
-            getChildren().addAll(Ui.wrapped(e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""), wrong ? "soft" : "figure"), wrong ? new HBox(6, copy)
-                    : new HBox(6, copy, right));
+            getChildren().addAll(Ui.wrapped(e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""), wrong ? "soft" : "figure"), wrong ? new RowBox(6, copy)
+                    : new RowBox(6, copy, right));
         }
         getChildren().add(Ui.wrapped("The maker's instructions and the inspector come first.", "soft"));
     }
@@ -118,7 +119,7 @@ final class PartCard extends VBox {
                 act(a -> u -> u.replaced(p.id(), a));
             }
         });
-        HBox box = new HBox(6, replace);
+        HBox box = new RowBox(6, replace);
         if (!temporary) {
             box.getChildren().addAll(Ui.button("Looked at", "part-looked", () -> act(a -> u -> u.looked(p.id(), a, found.getText())), "chip"), Ui.button("Removed",
                     "part-removed", () -> {
@@ -139,7 +140,7 @@ final class PartCard extends VBox {
         flown.setText(UnitSystem.figure(p.life().hours(), 0).replace("\u2009", "").replace(" ", ""));
         months.setPrefWidth(54);
         flown.setPrefWidth(54);
-        HBox box = new HBox(6, Ui.label("life", "soft"), months, Ui.label("months", "soft"), flown, Ui.label("h", "soft"), Ui.button("Set", "life-set", () -> {
+        HBox box = new RowBox(6, Ui.label("life", "soft"), months, Ui.label("months", "soft"), flown, Ui.label("h", "soft"), Ui.button("Set", "life-set", () -> {
             try {
                 Life said = Life.of(whole(months.getText()), Fields.readHours(flown.getText()), p.life().ends());
                 trouble.setText("");

@@ -11,8 +11,8 @@ import java.util.function.UnaryOperator;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.model.FuelSystem;
@@ -20,7 +20,7 @@ import ration.upkeep.Part;
 import ration.upkeep.Upkeep;
 
 /** Enters a part with a life. */
-final class PartForm extends VBox {
+final class PartForm extends ColumnBox {
 
     private static final String NONE = "belongs to no item";
 

@@ -16,8 +16,10 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
@@ -38,7 +40,7 @@ public final class UpkeepPage extends LivePage {
 
     private final Session session;
     private final Supplier<LocalDate> today;
-    private final VBox rows = new VBox();
+    private final VBox rows = new ColumnBox();
     private final Label sum = Ui.label("", "main-result");
     private final Label words = Ui.label("", "soft");
     private final PartCard card;
@@ -60,7 +62,7 @@ public final class UpkeepPage extends LivePage {
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""));
         form = new PartForm(session, today, this::edit, id -> pick(id));
-        HBox head = new HBox(8, Ui.label("Upkeep", "page-title"), words, Ui.spring(), Ui.label("Airframe hours", "soft"), hours, Ui.button("+ Part", "part-new",
+        HBox head = new RowBox(8, Ui.label("Upkeep", "page-title"), words, Ui.spring(), Ui.label("Airframe hours", "soft"), hours, Ui.button("+ Part", "part-new",
                 this::begin, "chip"), Ui.button("Pre-flight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"), Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"), Ui.button("Parts, CSV",
                         "upkeep-parts", () -> write.accept(Paper.PARTS, now()), "chip"), Ui.button("Log, CSV", "upkeep-log", () -> write.accept(Paper.LOG, now()), "chip"));
         head.getStyleClass().add("page-head");
@@ -81,7 +83,7 @@ public final class UpkeepPage extends LivePage {
         middle.setTop(line);
         middle.setMinWidth(0);
         setCenter(middle);
-        setRight(Ui.side(new VBox(card, form), 300));
+        setRight(Ui.side(new ColumnBox(card, form), 300));
         hours.onTrouble(why -> {
             if (!why.isEmpty()) {
                 words.setText(why);
@@ -146,7 +148,7 @@ public final class UpkeepPage extends LivePage {
     }
 
     private static HBox cells(boolean bold, String... texts) {
-        HBox box = new HBox(6);
+        HBox box = new RowBox(6);
         for (int i = 0; i < texts.length; i++) {
             box.getChildren().add(Ui.wide(Ui.label(texts[i], bold ? "bold" : "soft"), WIDE[i]));
         }
@@ -155,17 +157,17 @@ public final class UpkeepPage extends LivePage {
     }
 
     private Button row(Due d, DueWords.Row said) {
-        VBox name = new VBox(Ui.label(said.name(), "bold"), Ui.label(said.where(), "soft"));
-        VBox fitted = new VBox(Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"), Ui.label(said.hours(), "soft"));
+        VBox name = new ColumnBox(Ui.label(said.name(), "bold"), Ui.label(said.where(), "soft"));
+        VBox fitted = new ColumnBox(Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"), Ui.label(said.hours(), "soft"));
         NotchBar bar = new NotchBar(70, 8);
         bar.show(DueWords.bar(d), d.verdict());
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, d.verdict());
-        HBox state = new HBox(6, bar, verdict);
+        HBox state = new RowBox(6, bar, verdict);
         state.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new VBox(state, Ui.label(said.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
-        VBox paper = new VBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
-        HBox box = new HBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(said.life()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
+        VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
+        VBox paper = new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
+        HBox box = new RowBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(said.life()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
         row.setGraphic(box);

@@ -21,6 +21,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import ration.condition.Power;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -35,7 +37,7 @@ import ration.vapor.PathHeat;
 import ration.vapor.SoakPath;
 
 /** The soak after shutdown, and a log laid over it: dropped or opened, its columns chosen once, fitted on request. */
-public final class SoakPane extends VBox {
+public final class SoakPane extends ColumnBox {
 
     /** Reads a log from a file. */
     public interface Logs {
@@ -59,7 +61,7 @@ public final class SoakPane extends VBox {
     private final StackPane body = new StackPane();
     private final Label name = Ui.label("", "soft");
     private final Label said = Ui.wrapped("", "soft");
-    private final HBox tools = new HBox(4);
+    private final HBox tools = new RowBox(4);
     private final Map<String, List<SoakLog.Meaning>> remembered = new HashMap<>();
     private SoakLog log = SoakLog.NONE;
 
@@ -82,7 +84,7 @@ public final class SoakPane extends VBox {
         }
         said.setId("log-said");
         said.managedProperty().bind(said.textProperty().isNotEmpty());
-        HBox head = new HBox(6, Ui.label("Heat soak after shutdown", "bold"), Ui.spring(), name, progress, stop, tools);
+        HBox head = new RowBox(6, Ui.label("Heat soak after shutdown", "bold"), Ui.spring(), name, progress, stop, tools);
         head.setAlignment(Pos.CENTER_LEFT);
         body.getChildren().setAll(picture);
         VBox.setVgrow(body, Priority.ALWAYS);
@@ -186,10 +188,10 @@ public final class SoakPane extends VBox {
         stopped.setAccessibleText("Minutes into the log at which the engine was stopped");
         stopped.setPrefWidth(70);
         Button lay = Ui.button("Lay it over", "log-lay", () -> lay(file, table, what, units, stopped.getText()));
-        HBox foot = new HBox(8, Ui.label("Engine stopped after"), stopped, Ui.label("min of the log"), lay, Ui.button("Leave it",
+        HBox foot = new RowBox(8, Ui.label("Engine stopped after"), stopped, Ui.label("min of the log"), lay, Ui.button("Leave it",
                 "log-leave", () -> body.getChildren().setAll(picture), "plain"));
         foot.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(new VBox(8, Ui.wrapped(file + ", " + table.rows() + " readings. Say once what its columns"
+        ScrollPane scroll = new ScrollPane(new ColumnBox(8, Ui.wrapped(file + ", " + table.rows() + " readings. Say once what its columns"
                 + " are.", "soft"), grid, foot));
         scroll.setFitToWidth(true);
         body.getChildren().setAll(scroll);

@@ -21,8 +21,10 @@ import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
 import ration.assess.VaporAnswer;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.LivePage;
 import ration.desktop.control.QuantityField;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
@@ -56,7 +58,7 @@ public final class VaporPage extends LivePage {
     private final PicturePane map;
     private final SoakPane soak;
     private final LongWork helping;
-    private final VBox buys = new VBox();
+    private final VBox buys = new ColumnBox();
     private final GridPane figures = new GridPane();
     private final ZonePane zones;
     private final StackPane left = new StackPane();
@@ -106,7 +108,7 @@ public final class VaporPage extends LivePage {
         along.setMinHeight(220);
         HBox below = below();
         VBox.setVgrow(below, Priority.ALWAYS);
-        VBox body = new VBox(trouble, along, Ui.rule(), below);
+        VBox body = new ColumnBox(trouble, along, Ui.rule(), below);
         body.getStyleClass().add("vapor-body");
         setCenter(body);
     }
@@ -134,7 +136,7 @@ public final class VaporPage extends LivePage {
         Label title = Ui.label("Vapor", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
         wall.managedProperty().bind(wall.visibleProperty());
-        HBox head = new HBox(6, title, caseWords, Ui.spring(), wall, grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
+        HBox head = new RowBox(6, title, caseWords, Ui.spring(), wall, grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
                 () -> look(hot(project().heat())), "chip"), Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(
                         air.altitudeM(), HOT_FUEL)), "chip"), Ui.button("Governing", "vapor-governing", this::governing, "chip"),
                 Ui.button("Hold to compare", "vapor-hold", this::hold, "chip"));
@@ -148,7 +150,7 @@ public final class VaporPage extends LivePage {
         figures.setVgap(3);
         ScrollPane buysScroll = new ScrollPane(buys);
         buysScroll.setFitToWidth(true);
-        ScrollPane figureScroll = new ScrollPane(new VBox(10, figures, zones));
+        ScrollPane figureScroll = new ScrollPane(new ColumnBox(10, figures, zones));
         figureScroll.setFitToWidth(true);
         for (ScrollPane s : List.of(buysScroll, figureScroll)) {
             s.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -157,18 +159,18 @@ public final class VaporPage extends LivePage {
         }
         buys.setId("more-degrees");
         ToggleGroup group = new ToggleGroup();
-        HBox heads = new HBox(3, chip("Altitude and fuel temperature", "vapor-map", map, group), chip("What buys degrees",
+        HBox heads = new RowBox(3, chip("Altitude and fuel temperature", "vapor-map", map, group), chip("What buys degrees",
                 "vapor-buys", buysScroll, group), chip("Heat figures", "vapor-figures", figureScroll, group));
         left.getChildren().setAll(map);
         VBox.setVgrow(left, Priority.ALWAYS);
-        VBox one = new VBox(6, heads, left);
+        VBox one = new ColumnBox(6, heads, left);
         one.getStyleClass().add("vapor-half");
         soak.getStyleClass().add("vapor-half");
         HBox.setHgrow(one, Priority.ALWAYS);
         HBox.setHgrow(soak, Priority.ALWAYS);
         one.setPrefWidth(560);
         soak.setPrefWidth(560);
-        return new HBox(one, Ui.tallRule(), soak);
+        return new RowBox(one, Ui.tallRule(), soak);
     }
 
     private ToggleButton chip(String text, String id, Node shown, ToggleGroup group) {
@@ -317,10 +319,10 @@ public final class VaporPage extends LivePage {
             figure.setMinWidth(62);
             Button take = Ui.button("Try", "degrees-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
-            VBox words = new VBox(Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.costs() + "; then " + r.after().label(project()),
+            VBox words = new ColumnBox(Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.costs() + "; then " + r.after().label(project()),
                     "soft"));
             HBox.setHgrow(words, Priority.ALWAYS);
-            HBox row = new HBox(8, words, bar, figure, take);
+            HBox row = new RowBox(8, words, bar, figure, take);
             row.setAlignment(Pos.CENTER_LEFT);
             row.getStyleClass().add("remedy");
             buys.getChildren().add(row);
@@ -338,7 +340,7 @@ public final class VaporPage extends LivePage {
                 field.onTrouble(trouble::setText).onValue(q -> session.apply(Edit.of("Set " + f.label().toLowerCase(
                         java.util.Locale.ROOT), p -> p.with(p.heat().with(f, new Measured(q, "own"))))));
                 field.setUserData(f);
-                VBox words = new VBox(Ui.wrapped(f.label()), Ui.wrapped(f.source(), "soft"));
+                VBox words = new ColumnBox(Ui.wrapped(f.label()), Ui.wrapped(f.source(), "soft"));
                 GridPane.setHgrow(words, Priority.ALWAYS);
                 figures.addRow(f.ordinal(), words, field);
             }

@@ -8,7 +8,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
+import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
 import ration.heat.Zone;
@@ -19,7 +19,7 @@ import ration.project.Edit;
 import ration.project.Project;
 
 /** What air each part stands in, where that is not what its place says. */
-final class ZonePane extends VBox {
+final class ZonePane extends ColumnBox {
 
     private static final String BY_PLACE = "By its place";
 
