@@ -81,7 +81,7 @@ class EveryCaseTest {
         List<Asked> all = FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream().filter(c -> FaultCases.holds(a, c)).toList();
         List<Fault> faults = Catalogue.of(a.project().system());
         int asked = 0;
-        int every = Samples.of(12, 1);
+        int every = Samples.of(24, 1);
         List<Fault> some = IntStream.range(0, faults.size()).filter(i -> (i + name.hashCode()) % every == 0).mapToObj(faults::get).toList();
         for (FaultAnswer said : searched(a, some)) {
             Fault f = said.fault();

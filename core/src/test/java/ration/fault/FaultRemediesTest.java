@@ -63,6 +63,9 @@ class FaultRemediesTest {
         assertThat(offered).as("against " + now.part() + " " + kind).extracting(FaultRemedy::title).anyMatch(t -> t.contains(title));
         for (FaultRemedy r : offered) {
             assertThat(r.after().verdict().compareTo(now.verdict()) < 0 || r.after().minutes() > now.minutes() + 1).as(r.title()).isTrue();
+            if (layout.equals("CORRIE")) {
+                assertThat(r.shorts()).as(r.title()).isEqualTo(FaultSearch.of(Assessment.of(r.edit().change().apply(p))).stream().filter(f -> f.verdict() == Verdict.SHORT).count());
+            }
             if (kind != Kind.SUPPLY_DEAD) {
                 FaultAnswer then = after(p, r, now.fault()).orElseThrow();
                 assertThat(then.verdict()).as(r.title()).isEqualTo(r.after().verdict());

@@ -322,7 +322,7 @@ class FaultSearchTest {
         assertThat(all).allSatisfy(f -> assertThat(f.why() + f.seen()).doesNotContain(" gph", " psi", " gal"));
     }
 
-    /** A second way for the air cures a shut vent; a flow sender shows what has a way out in time; each answer is the search's own. */
+    /** A second way for the air cures a shut vent; what a remedy gives is asked in FaultRemediesTest. */
     @Test
     void remediesAreSolvedAndRanked() {
         Assessment a = Assessment.of(Systems.demo("brindle-a2"));
@@ -337,10 +337,6 @@ class FaultSearchTest {
         // nothing the pilot sets stops the air: only more in the header gives time
         FaultRemedy larger = air.stream().filter(r -> r.title().startsWith("Header twice as large")).findFirst().orElseThrow();
         assertThat(larger.after().minutes()).isCloseTo(2 * find(all, Kind.AIR_LEAK, "strainer").minutes(), Percentage.withPercentage(1e-6));
-        Assessment then = Assessment.of(larger.edit().change().apply(a.project()));
-        List<FaultAnswer> again = FaultSearch.of(then);
-        assertThat(find(again, Kind.AIR_LEAK, "strainer").verdict()).isEqualTo(larger.after().verdict());
-        assertThat(again.stream().filter(f -> f.verdict() == Verdict.SHORT).count()).isEqualTo(larger.shorts());
         assertThat(FaultRemedies.of(a, find(all, Kind.VENT_SHUT, "hull"), UnitSystem.US, new Task(p -> { }, () -> true))).isEmpty();
     }
 }

@@ -3,8 +3,12 @@ package ration.desktop;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.event.Event;
 import javafx.geometry.Point2D;
@@ -66,15 +70,25 @@ final class Hand extends FxRobot {
         return KEYS.getOrDefault(code, 0);
     }
 
-    /** All events so far are done, and the page is laid out. */
+    /** All events so far are done, and the pulse after them: what asked for one has had it, and the page is laid out. */
     static void settle() {
         for (int n = 0; n < ROUNDS; n++) {
             round();
         }
-        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> Window.getWindows().stream().map(Window::getScene).filter(s -> s != null && s.getRoot() != null).forEach(s -> {
-            s.getRoot().applyCss();
-            s.getRoot().layout();
-        }));
+        CountDownLatch pulse = new CountDownLatch(1);
+        AnimationTimer timer = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                pulse.countDown();
+            }
+        };
+        Platform.runLater(timer::start);
+        try {
+            pulse.await(MOST_MS, TimeUnit.MILLISECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        Platform.runLater(timer::stop);
         round();
     }
 
@@ -87,7 +101,7 @@ final class Hand extends FxRobot {
         WaitForAsyncUtils.waitForAsyncFx(MOST_MS, action);
         long until = System.nanoTime() + RELEASE_MS * 1_000_000;
         while (!WaitForAsyncUtils.waitForAsyncFx(MOST_MS, come::getAsBoolean) && System.nanoTime() < until) {
-            WaitForAsyncUtils.sleep(2, java.util.concurrent.TimeUnit.MILLISECONDS);
+            WaitForAsyncUtils.sleep(2, TimeUnit.MILLISECONDS);
         }
         settle();
     }
