@@ -3,9 +3,11 @@ package ration.desktop;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -153,18 +155,40 @@ final class Hand extends FxRobot {
         return click(still(() -> point(node).query()), 2);
     }
 
+    /** Clicks on what is found so, in a picture that may be drawn anew at any moment. */
+    void clickOnDrawn(Predicate<Node> which) {
+        click(still(() -> middle(which)), 1);
+    }
+
+    void doubleClickOnDrawn(Predicate<Node> which) {
+        click(still(() -> middle(which)), 2);
+    }
+
+    /** Takes hold of what is found so. */
+    FxRobot dragDrawn(Predicate<Node> which) {
+        drag(still(() -> middle(which)));
+        return this;
+    }
+
+    /** Found and measured in one go on the interface thread; null where it is not there now. */
+    private Point2D middle(Predicate<Node> which) {
+        return WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> lookup(which::test).queryAll().stream().filter(n -> n.getScene() != null)
+                .map(n -> n.localToScreen(n.getBoundsInLocal())).filter(Objects::nonNull).findFirst().map(b -> new Point2D(b.getCenterX(), b.getCenterY()))
+                .orElse(null));
+    }
+
     /** Where a thing stands once it stands still: what arrives meanwhile may move it. */
     private static Point2D still(Supplier<Point2D> where) {
         Point2D last = where.get();
         for (int n = 0; n < MOST_ROUNDS; n++) {
             settle();
             Point2D now = where.get();
-            if (now.equals(last)) {
+            if (now != null && now.equals(last)) {
                 return now;
             }
             last = now;
         }
-        return last;
+        return Objects.requireNonNull(last, "it is not shown");
     }
 
     private FxRobot click(Point2D at, int times) {

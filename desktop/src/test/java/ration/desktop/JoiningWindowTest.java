@@ -76,7 +76,7 @@ class JoiningWindowTest extends WindowHarness {
                 "fuselage"));
         until(() -> robot.lookup("#port-selector-fuselage").tryQuery().isEmpty());
         robot.clickOn("#port-upper-outlet-2");
-        robot.clickOn(robot.lookup(n -> "r1".equals(n.getUserData()) && n instanceof javafx.scene.Group).<javafx.scene.Node>queryAll().iterator().next());
+        robot.clickOnDrawn(n -> "r1".equals(n.getUserData()) && n instanceof javafx.scene.Group);
         until(() -> session.project().system().runAt(new PortRef("upper", "outlet-2")).isPresent());
         assertThat(session.project().system().all(ration.model.Tee.class)).hasSize(1);
         control(KeyCode.Z);
@@ -117,8 +117,7 @@ class JoiningWindowTest extends WindowHarness {
         with(KeyCode.ALT, KeyCode.RIGHT);
         with(KeyCode.ALT, KeyCode.RIGHT);
         until(() -> Math.abs(session.project().system().shifts().getOrDefault("strainer", 0.0) - 0.02) < 1e-9);
-        robot.drag(robot.lookup(n -> "strainer".equals(n.getUserData()) && n instanceof javafx.scene.Group).<javafx.scene.Node>queryAll().iterator()
-                .next()).dropBy(-60, 40);
+        robot.dragDrawn(n -> "strainer".equals(n.getUserData()) && n instanceof javafx.scene.Group).dropBy(-60, 40);
         until(() -> session.project().system().shifts().getOrDefault("strainer", 0.0) < -0.02);
         assertThat(session.project().system().item("strainer")).contains(place);
         until(() -> robot.lookup("#do-draw-it-where-it-would-stand").tryQuery().isPresent());

@@ -23,7 +23,6 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 import ration.desktop.frame.FileDialogs;
@@ -59,7 +58,7 @@ abstract class WindowHarness {
     Session session;
     MainWindow window;
     Path folder;
-    FxRobot robot;
+    Hand robot;
 
     /** Where networks are still solved on the interface thread: a document put in the window as it is, which only a recovered one still is. */
     private static final Set<String> STILL = Set.of("Session.show");

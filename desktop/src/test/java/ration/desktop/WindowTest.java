@@ -295,8 +295,7 @@ class WindowTest extends WindowHarness {
         robot.moveTo("#schematic").scroll(2, javafx.geometry.VerticalDirection.UP);
         keys(KeyCode.EQUALS, KeyCode.MINUS);
         keys(KeyCode.DIGIT0);
-        robot.clickOn(node("#schematic").lookupAll("Text").stream().filter(n -> n instanceof Text t
-                && t.getText().equals("Selector")).findFirst().orElseThrow());
+        robot.clickOnDrawn(n -> n instanceof Text t && t.getText().equals("Selector") && within(t, node("#schematic")));
         until(() -> session.picked().get().equals("selector"));
         keys(KeyCode.LEFT);
         until(() -> session.picked().get().equals("r1"));
@@ -480,9 +479,8 @@ class WindowTest extends WindowHarness {
         inOneGo(List.of(KeyCode.DIGIT4, KeyCode.DIGIT7, KeyCode.ENTER));
         until(() -> length("r3") == 47);
         double before = length("r2");
-        javafx.scene.Node cell = robot.lookup((javafx.scene.control.TableCell<?, ?> c) -> c.getTableRow() != null && c.getTableRow().getIndex() == 1 && c.getTableView().getColumns()
-                .indexOf(c.getTableColumn()) == 6).query();
-        robot.doubleClickOn(cell);
+        robot.doubleClickOnDrawn(n -> n instanceof javafx.scene.control.TableCell<?, ?> c && c.getTableRow() != null && c.getTableRow().getIndex() == 1
+                && c.getTableView().getColumns().indexOf(c.getTableColumn()) == 6);
         until(() -> sheet("#runs-sheet").getEditingCell() != null);
         assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText()).startsWith(ration.quantity.UnitSystem.figure(before, 0));
         keys(KeyCode.ENTER);
@@ -506,6 +504,10 @@ class WindowTest extends WindowHarness {
         until(() -> session.project().system().runs().size() == 3);
         assertThat(session.project().system().runs()).extracting(r -> r.from() + " " + r.to()).containsExactly("left-tank.outlet tee.in", "right-tank.outlet tee.branch",
                 "tee.out shut-off.in");
+    }
+
+    private static boolean within(javafx.scene.Node node, javafx.scene.Node ancestor) {
+        return node == ancestor || node.getParent() != null && within(node.getParent(), ancestor);
     }
 
     private double length(String run) {
