@@ -23,7 +23,8 @@ import ration.model.Item;
 class ArchitectureTest {
 
     private static final JavaClasses CORE = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("ration");
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("ration");
 
     @Test
     void packagesFormNoCycle() {
@@ -32,30 +33,63 @@ class ArchitectureTest {
 
     @Test
     void noInterfaceCodeInTheCore() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "java.awt..", "javax.swing..")
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..")
                 .check(CORE);
     }
 
     @Test
     void onlyFilesAndReferencesKnowJson() {
-        noClasses().that().resideOutsideOfPackages("ration.file..", "ration.reference..")
-                .should().dependOnClassesThat().resideInAPackage("com.fasterxml..").check(CORE);
+        noClasses()
+                .that()
+                .resideOutsideOfPackages("ration.file..", "ration.reference..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("com.fasterxml..")
+                .check(CORE);
     }
 
     @Test
     void theSolverKnowsNothingOfAircraft() {
-        classes().that().resideInAPackage("ration.network..").should().onlyDependOnClassesThat()
-                .resideInAnyPackage("ration.network..", "ration.fluid..", "org.ejml..", "java..").check(CORE);
+        classes()
+                .that()
+                .resideInAPackage("ration.network..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("ration.network..", "ration.fluid..", "org.ejml..", "java..")
+                .check(CORE);
+    }
+
+    /** tools/format lays the code out; what it cannot break, a text too long for its line, is broken by hand. */
+    @Test
+    void noLineIsTooLong() throws IOException {
+        List<String> found = new ArrayList<>();
+        for (String module : List.of("core", "cli", "desktop", "bench")) {
+            try (Stream<Path> sources = Files.walk(Path.of("..", module, "src"))) {
+                for (Path source :
+                        sources.filter(p -> p.toString().endsWith(".java")).toList()) {
+                    Files.readAllLines(source).stream()
+                            .filter(l -> l.length() > 120)
+                            .forEach(l -> found.add(source.getFileName() + ": " + l.strip()));
+                }
+            }
+        }
+        assertThat(found).isEmpty();
     }
 
     /** Files are written in one place, whole or as they were; a rig's lines alone are read while they are written. */
     @Test
     void filesAreWrittenInOnePlace() throws IOException {
-        Pattern writes = Pattern.compile("Files\\s*\\.(write|writeString|newBufferedWriter|newOutputStream|copy|move)\\(|new (FileOutputStream|FileWriter|RandomAccessFile)\\(");
+        Pattern writes =
+                Pattern.compile("Files\\s*\\.(write|writeString|newBufferedWriter|newOutputStream|copy|move)\\(|new"
+                        + " (FileOutputStream|FileWriter|RandomAccessFile)\\(");
         List<String> found = new ArrayList<>();
         for (String module : List.of("core", "cli", "desktop")) {
             try (Stream<Path> sources = Files.walk(Path.of("..", module, "src", "main", "java"))) {
-                for (Path source : sources.filter(p -> p.toString().endsWith(".java")).toList()) {
+                for (Path source :
+                        sources.filter(p -> p.toString().endsWith(".java")).toList()) {
                     if (writes.matcher(Files.readString(source)).find()) {
                         found.add(source.getFileName().toString());
                     }
@@ -67,13 +101,25 @@ class ArchitectureTest {
 
     @Test
     void nothingPrints() {
-        noClasses().should().accessField(System.class, "out").orShould().accessField(System.class, "err").check(CORE);
+        noClasses()
+                .should()
+                .accessField(System.class, "out")
+                .orShould()
+                .accessField(System.class, "err")
+                .check(CORE);
     }
 
-    /** Who answers by kind does so by a visit, or asks one item whether it is of one kind: a ladder of questions forgets a new kind without a word. */
+    /**
+     * Who answers by kind does so by a visit, or asks one item whether it is of one kind: a ladder of questions forgets
+     * a new kind without a word.
+     */
     @Test
     void kindsAreAskedByVisit() {
-        assertThat(CORE.stream().filter(c -> !c.getPackageName().equals("ration.model")).filter(c -> c.getInstanceofChecks().stream().anyMatch(i -> i
-                .getRawType().isAssignableTo(Item.class))).map(JavaClass::getName)).isEmpty();
+        assertThat(CORE.stream()
+                        .filter(c -> !c.getPackageName().equals("ration.model"))
+                        .filter(c -> c.getInstanceofChecks().stream()
+                                .anyMatch(i -> i.getRawType().isAssignableTo(Item.class)))
+                        .map(JavaClass::getName))
+                .isEmpty();
     }
 }

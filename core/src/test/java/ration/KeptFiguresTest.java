@@ -25,21 +25,31 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /**
- * Every figure of the demos and of the starting layouts as it was before the computation was last rebuilt, kept beside the
- * tests. They prove nothing by themselves: they say that a change which should change no figure changed none. A change
- * that should is made with {@code -Dration.keep=FOLDER}, which writes them anew, and says in its commit which and why.
+ * Every figure of the demos and of the starting layouts as it was before the computation was last rebuilt, kept beside
+ * the tests. They prove nothing by themselves: they say that a change which should change no figure changed none. A
+ * change that should is made with {@code -Dration.keep=FOLDER}, which writes them anew, and says in its commit which
+ * and why.
  */
 class KeptFiguresTest {
 
     /** Relative; and, beside it, what pressures and sums of them may differ by absolutely, Pa. */
     private static final double RELATIVE = 1e-9;
+
     private static final double LEAST = 1e-9;
 
     static Stream<Kept> kept() {
-        Stream<Kept> demos = Stream.of(new Kept("corrie-b1", Systems.demo("corrie-b1")), new Kept("brindle-a2",
-                Systems.demo("brindle-a2")), new Kept("tansy-l3", Systems.demo("tansy-l3")));
-        return Stream.concat(demos, Samples.some(Arrays.asList(Pattern.values()), System.getProperty("ration.keep") == null ? 6 : Pattern.values().length).stream().map(p -> new Kept("pattern-" + p.name().toLowerCase(
-                java.util.Locale.ROOT), Systems.said(p.project()))));
+        Stream<Kept> demos = Stream.of(
+                new Kept("corrie-b1", Systems.demo("corrie-b1")),
+                new Kept("brindle-a2", Systems.demo("brindle-a2")),
+                new Kept("tansy-l3", Systems.demo("tansy-l3")));
+        return Stream.concat(
+                demos,
+                Samples.some(
+                                Arrays.asList(Pattern.values()),
+                                System.getProperty("ration.keep") == null ? 6 : Pattern.values().length)
+                        .stream()
+                        .map(p -> new Kept(
+                                "pattern-" + p.name().toLowerCase(java.util.Locale.ROOT), Systems.said(p.project()))));
     }
 
     record Kept(String name, Project project) {
@@ -56,8 +66,12 @@ class KeptFiguresTest {
         String folder = System.getProperty("ration.keep");
         if (folder != null) {
             Files.createDirectories(Path.of(folder));
-            Files.write(Path.of(folder, kept.name() + ".txt"), now.entrySet().stream().map(e -> e.getKey() + "\t" + e.getValue())
-                    .toList(), StandardCharsets.UTF_8);
+            Files.write(
+                    Path.of(folder, kept.name() + ".txt"),
+                    now.entrySet().stream()
+                            .map(e -> e.getKey() + "\t" + e.getValue())
+                            .toList(),
+                    StandardCharsets.UTF_8);
         }
         Map<String, String> before = read(kept.name());
         List<String> differ = new ArrayList<>();
@@ -91,23 +105,38 @@ class KeptFiguresTest {
         int n = 0;
         for (CaseAnswer c : a.cases()) {
             String key = ++n + " " + c.label(a.project().system(), UnitSystem.US);
-            all.put(key + " | capacity", String.valueOf(c.capacity().usable() ? c.capacity().inletFlow() : c.capacity().reason()));
+            all.put(
+                    key + " | capacity",
+                    String.valueOf(
+                            c.capacity().usable()
+                                    ? c.capacity().inletFlow()
+                                    : c.capacity().reason()));
             OptionalDouble left = c.inletPressureAtDemand(a.project().system());
-            all.put(key + " | inlet pressure", c.demand().usable() ? left.isPresent() ? String.valueOf(left.getAsDouble()) : "none"
-                    : c.demand().reason());
+            all.put(
+                    key + " | inlet pressure",
+                    c.demand().usable()
+                            ? left.isPresent() ? String.valueOf(left.getAsDouble()) : "none"
+                            : c.demand().reason());
             all.put(key + " | verdict", c.verdict() + (c.judged() ? "" : ", not judged"));
-            all.put(key + " | path", String.valueOf(c.demand().path().stream().mapToDouble(p -> p.loss()).sum()));
+            all.put(
+                    key + " | path",
+                    String.valueOf(c.demand().path().stream()
+                            .mapToDouble(p -> p.loss())
+                            .sum()));
         }
         for (TankAnswer t : a.tanks()) {
             all.put(t.tank().id() + " | unusable", String.valueOf(t.unusable()));
             all.put(t.tank().id() + " | full", String.valueOf(t.full()));
-            all.put(t.tank().id() + " | source", t.source() + " " + t.attitude().map(x -> x.label()).orElse(""));
+            all.put(
+                    t.tank().id() + " | source",
+                    t.source() + " " + t.attitude().map(x -> x.label()).orElse(""));
         }
         a.vapor().ifPresent(v -> all.put("vapor", String.valueOf(v.degrees())));
         a.hotFuel().ifPresent(v -> all.put("hot fuel", String.valueOf(v.degrees())));
         for (Finding f : a.findings()) {
-            all.put("finding " + ++n + " " + f.item() + " " + f.title(), f.verdict() + "; " + f.detail().in(UnitSystem.US) + "; "
-                    + f.remedy() + "; " + f.source());
+            all.put(
+                    "finding " + ++n + " " + f.item() + " " + f.title(),
+                    f.verdict() + "; " + f.detail().in(UnitSystem.US) + "; " + f.remedy() + "; " + f.source());
         }
         return all;
     }

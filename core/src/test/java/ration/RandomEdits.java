@@ -18,12 +18,12 @@ import ration.project.Project;
 /** Documents to begin with, and what a builder might do to them next. */
 public final class RandomEdits {
 
-    private RandomEdits() {
-    }
+    private RandomEdits() {}
 
     /** A demo, a whole system or a starting layout. */
     public static Project start(Random random) throws ProjectFileException {
-        List<Project> all = new ArrayList<>(List.of(ProjectFile.demo("corrie-b1"), ProjectFile.demo("tansy-l3"), ProjectFile.demo("brindle-a2")));
+        List<Project> all = new ArrayList<>(
+                List.of(ProjectFile.demo("corrie-b1"), ProjectFile.demo("tansy-l3"), ProjectFile.demo("brindle-a2")));
         for (String s : ProjectFile.systems()) {
             all.add(ProjectFile.demo(s));
         }
@@ -40,7 +40,10 @@ public final class RandomEdits {
         return switch (random.nextInt(7)) {
             case 0, 1 -> system.runs().isEmpty() ? p : p.with(rerun(system, random));
             case 2 -> system.tanks().isEmpty() ? p : p.with(raised(system, random));
-            case 3 -> p.with(LayoutEdits.remove(system, any(system.items(), random).id()).map(LayoutEdits.Outcome::system).orElse(system));
+            case 3 ->
+                p.with(LayoutEdits.remove(system, any(system.items(), random).id())
+                        .map(LayoutEdits.Outcome::system)
+                        .orElse(system));
             case 4 -> p.with(p.brief().withEngine("another " + random.nextInt(9)));
             default -> p.with(offered(system, random));
         };
@@ -52,7 +55,8 @@ public final class RandomEdits {
 
     private static FuelSystem rerun(FuelSystem system, Random random) {
         Run run = any(system.runs(), random);
-        return system.replace(random.nextBoolean() ? run.resized(run.size().nextUp().orElse(run.size())) : run.withPoints(List.of()));
+        return system.replace(
+                random.nextBoolean() ? run.resized(run.size().nextUp().orElse(run.size())) : run.withPoints(List.of()));
     }
 
     private static FuelSystem raised(FuelSystem system, Random random) {

@@ -9,8 +9,7 @@ public final class Samples {
     /** Whether this is the long one. */
     static final boolean DEEP = Boolean.getBoolean("ration.deep");
 
-    private Samples() {
-    }
+    private Samples() {}
 
     /** How many are tried. */
     public static int of(int few, int all) {
@@ -20,6 +19,9 @@ public final class Samples {
     /** Some of them, evenly over the whole, the first always among them. */
     public static <T> List<T> some(List<T> all, int few) {
         int step = DEEP ? 1 : Math.max(1, all.size() / few);
-        return IntStream.range(0, all.size()).filter(i -> i % step == 0).mapToObj(all::get).toList();
+        return IntStream.range(0, all.size())
+                .filter(i -> i % step == 0)
+                .mapToObj(all::get)
+                .toList();
     }
 }

@@ -28,8 +28,7 @@ import ration.quantity.Unit;
 /** Small systems for tests; inches. The carburettor stands at the datum. */
 public final class Systems {
 
-    private Systems() {
-    }
+    private Systems() {}
 
     public static Project corrie() {
         return demo(ProjectFile.DEMO);
@@ -51,19 +50,31 @@ public final class Systems {
     /** A box tank 20 x 10 x 10 in whose floor is at a height, its outlet in the middle of the floor. */
     public static Tank tank(String id, double station, double buttLine, double floor) {
         TankShape box = new TankShape.Box(Place.inches(station - 10, buttLine - 5, floor), in(20), in(10), in(10));
-        return new Tank(id, id, box, List.of(new Outlet("outlet", Place.inches(station, buttLine, floor),
-                in(0.305), Optional.empty())), Optional.of(Place.inches(station, buttLine, floor + 14)),
-                Optional.empty(), Measured.of(0.3, Unit.GALLON));
+        return new Tank(
+                id,
+                id,
+                box,
+                List.of(new Outlet("outlet", Place.inches(station, buttLine, floor), in(0.305), Optional.empty())),
+                Optional.of(Place.inches(station, buttLine, floor + 14)),
+                Optional.empty(),
+                Measured.of(0.3, Unit.GALLON));
     }
 
     public static EngineInlet inlet() {
-        return new EngineInlet(new Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3),
-                Measured.of(0.05, Unit.PSI));
+        return new EngineInlet(
+                new Tag("carburettor", "Carburettor", Place.inches(0, 0, 0)), in(0.3), Measured.of(0.05, Unit.PSI));
     }
 
     public static Run run(String id, String from, String to, double lengthIn) {
-        return new Run(id, id.toUpperCase(java.util.Locale.ROOT), port(from), port(to),
-                LineSize.parse("0.305 in bore"), Optional.of(in(lengthIn)), List.of(), List.of());
+        return new Run(
+                id,
+                id.toUpperCase(java.util.Locale.ROOT),
+                port(from),
+                port(to),
+                LineSize.parse("0.305 in bore"),
+                Optional.of(in(lengthIn)),
+                List.of(),
+                List.of());
     }
 
     public static PortRef port(String text) {
@@ -73,21 +84,32 @@ public final class Systems {
 
     /** One tank 24 in over the carburettor, one line. */
     public static FuelSystem oneLine() {
-        return new FuelSystem(List.of(tank("tank", 10, 0, 24), inlet(), run("r1", "tank.outlet", "carburettor.in", 40)),
+        return new FuelSystem(
+                List.of(tank("tank", 10, 0, 24), inlet(), run("r1", "tank.outlet", "carburettor.in", 40)),
                 Optional.empty());
     }
 
     /** Two tanks at heights on a selector with LEFT, RIGHT, BOTH and OFF. */
     public static FuelSystem twoTanks(double leftFloor, double rightFloor) {
-        Selector selector = new Selector(new Tag("selector", "Selector", Place.inches(8, 0, -4)),
-                List.of("left", "right"), List.of(
-                new Selector.Position("LEFT", List.of(List.of("left", "out"))),
-                new Selector.Position("RIGHT", List.of(List.of("right", "out"))),
-                new Selector.Position("BOTH", List.of(List.of("left", "right", "out"))),
-                new Selector.Position("OFF", List.of())), Rated.of(20, 0.03, "bench"));
-        return new FuelSystem(List.of(tank("left", 10, -40, leftFloor), tank("right", 10, 40, rightFloor), selector,
-                inlet(), run("r1", "left.outlet", "selector.left", 60), run("r2", "right.outlet", "selector.right", 60),
-                run("r3", "selector.out", "carburettor.in", 12)), Optional.empty());
+        Selector selector = new Selector(
+                new Tag("selector", "Selector", Place.inches(8, 0, -4)),
+                List.of("left", "right"),
+                List.of(
+                        new Selector.Position("LEFT", List.of(List.of("left", "out"))),
+                        new Selector.Position("RIGHT", List.of(List.of("right", "out"))),
+                        new Selector.Position("BOTH", List.of(List.of("left", "right", "out"))),
+                        new Selector.Position("OFF", List.of())),
+                Rated.of(20, 0.03, "bench"));
+        return new FuelSystem(
+                List.of(
+                        tank("left", 10, -40, leftFloor),
+                        tank("right", 10, 40, rightFloor),
+                        selector,
+                        inlet(),
+                        run("r1", "left.outlet", "selector.left", 60),
+                        run("r2", "right.outlet", "selector.right", 60),
+                        run("r3", "selector.out", "carburettor.in", 12)),
+                Optional.empty());
     }
 
     public static Project project(FuelSystem system) {
@@ -103,14 +125,23 @@ public final class Systems {
 
     /** What an item's card offers under these words. */
     public static ItemEdits.Offer offer(FuelSystem system, String id, String label) {
-        return ItemEdits.of(system, id).stream().filter(o -> o.label().equals(label)).findFirst().orElseThrow(() -> new AssertionError(label
-                + " is not offered on " + id + ": " + ItemEdits.of(system, id).stream().map(ItemEdits.Offer::label).toList()));
+        return ItemEdits.of(system, id).stream()
+                .filter(o -> o.label().equals(label))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(label + " is not offered on " + id + ": "
+                        + ItemEdits.of(system, id).stream()
+                                .map(ItemEdits.Offer::label)
+                                .toList()));
     }
 
     /** Everything about a layout said and measured: limits confirmed, each estimate taken as from the bench. */
     public static Project said(Project p) {
         Project confirmed = ration.project.Unsaid.said(p, java.time.LocalDate.of(2026, 3, 9));
-        return confirmed.with(confirmed.system().withItems(confirmed.system().items().stream().map(Systems::measured).toList()));
+        return confirmed.with(confirmed
+                .system()
+                .withItems(confirmed.system().items().stream()
+                        .map(Systems::measured)
+                        .toList()));
     }
 
     private static ration.model.Item measured(ration.model.Item item) {

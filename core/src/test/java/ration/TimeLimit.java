@@ -13,7 +13,9 @@ import net.jqwik.api.lifecycle.PropertyExecutionResult;
 import net.jqwik.api.lifecycle.PropertyExecutor;
 import net.jqwik.api.lifecycle.PropertyLifecycleContext;
 
-/** Every property ends: after this long it fails with the stacks of all threads, and if it hears nothing the tests stop. */
+/**
+ * Every property ends: after this long it fails with the stacks of all threads, and if it hears nothing the tests stop.
+ */
 public final class TimeLimit implements AroundPropertyHook {
 
     private static final long SECONDS = 180;
@@ -33,21 +35,27 @@ public final class TimeLimit implements AroundPropertyHook {
     public PropertyExecutionResult aroundProperty(PropertyLifecycleContext context, PropertyExecutor property) {
         Thread running = Thread.currentThread();
         AtomicBoolean late = new AtomicBoolean();
-        ScheduledFuture<?> limit = WATCH.schedule(() -> {
-            late.set(true);
-            System.err.println(context.label() + " did not end within " + SECONDS + " s:\n" + stacks());
-            running.interrupt();
-        }, SECONDS, TimeUnit.SECONDS);
+        ScheduledFuture<?> limit = WATCH.schedule(
+                () -> {
+                    late.set(true);
+                    System.err.println(context.label() + " did not end within " + SECONDS + " s:\n" + stacks());
+                    running.interrupt();
+                },
+                SECONDS,
+                TimeUnit.SECONDS);
         ScheduledFuture<?> end = WATCH.schedule(() -> Runtime.getRuntime().halt(70), SECONDS + GRACE, TimeUnit.SECONDS);
         PropertyExecutionResult result = property.execute();
         limit.cancel(false);
         end.cancel(false);
-        return late.get() ? result.mapToFailed(new TimeoutException(context.label() + " took more than " + SECONDS + " s")) : result;
+        return late.get()
+                ? result.mapToFailed(new TimeoutException(context.label() + " took more than " + SECONDS + " s"))
+                : result;
     }
 
     private static String stacks() {
         StringBuilder all = new StringBuilder();
-        for (Map.Entry<Thread, StackTraceElement[]> e : Thread.getAllStackTraces().entrySet()) {
+        for (Map.Entry<Thread, StackTraceElement[]> e :
+                Thread.getAllStackTraces().entrySet()) {
             all.append(e.getKey()).append('\n');
             for (StackTraceElement at : e.getValue()) {
                 all.append("    at ").append(at).append('\n');

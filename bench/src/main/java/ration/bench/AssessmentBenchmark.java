@@ -115,8 +115,8 @@ public class AssessmentBenchmark {
 
     @Benchmark
     public Assessment afterATubeEditOfTheLargestDemo() {
-        largestAssessment = Assessment.of(largestAssessment.project() == largest ? largestEdited : largest, Optional.of(
-                largestAssessment));
+        largestAssessment = Assessment.of(
+                largestAssessment.project() == largest ? largestEdited : largest, Optional.of(largestAssessment));
         return largestAssessment;
     }
 
@@ -127,15 +127,20 @@ public class AssessmentBenchmark {
     }
 
     /**
-     * Every part of the largest demo failed in each way in turn, a thousand of them, in the case that governs; each time a
-     * little otherwise, so that no network made before serves again.
+     * Every part of the largest demo failed in each way in turn, a thousand of them, in the case that governs; each
+     * time a little otherwise, so that no network made before serves again.
      */
     @Benchmark
     public int aThousandFaults() {
         Condition c = largestAssessment.governing().orElseThrow().condition();
         round++;
-        List<Fault> anew = faults.stream().map(f -> new Fault(f.kind(), f.item(), f.port(), f.severity() * (1 + 1e-9 * round))).toList();
-        return (int) anew.parallelStream().map(f -> largestAssessment.look(c.with(f))).filter(Optional::isPresent).count();
+        List<Fault> anew = faults.stream()
+                .map(f -> new Fault(f.kind(), f.item(), f.port(), f.severity() * (1 + 1e-9 * round)))
+                .toList();
+        return (int) anew.parallelStream()
+                .map(f -> largestAssessment.look(c.with(f)))
+                .filter(Optional::isPresent)
+                .count();
     }
 
     private static List<Fault> faults(Project project) {
@@ -144,7 +149,8 @@ public class AssessmentBenchmark {
             for (Item item : project.system().items()) {
                 for (Fault.Kind kind : WaysToFail.of(item)) {
                     if (all.size() < 1000) {
-                        all.add(new Fault(kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5 + all.size() * 1e-4));
+                        all.add(new Fault(
+                                kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5 + all.size() * 1e-4));
                     }
                 }
             }
@@ -154,7 +160,8 @@ public class AssessmentBenchmark {
 
     private static Project edited(Project project) {
         Run run = project.system().runs().get(0);
-        return project.with(project.system().replace(run.resized(run.size().nextUp().orElse(run.size()))));
+        return project.with(
+                project.system().replace(run.resized(run.size().nextUp().orElse(run.size()))));
     }
 
     /** Every single change along the path that governs, each over every case. */
@@ -199,7 +206,10 @@ public class AssessmentBenchmark {
 
     @Benchmark
     public Picture drawing() {
-        return Schematic.draw(new SchematicSubject(demo.system(), demo.brief().envelope().attitudes(), condition, look,
-                "r3", UnitSystem.US), SchematicView.of(860, 612), TextMeasure.approximate());
+        return Schematic.draw(
+                new SchematicSubject(
+                        demo.system(), demo.brief().envelope().attitudes(), condition, look, "r3", UnitSystem.US),
+                SchematicView.of(860, 612),
+                TextMeasure.approximate());
     }
 }

@@ -50,8 +50,12 @@ public class FlightBenchmark {
         assessment = Assessment.of(ProjectFile.demo(demo));
         planned = UsualFlight.of(assessment.project());
         clock = planned.with(Switching.Mode.CLOCK);
-        reading = List.of(new Reading(assessment.project().system().inlet().orElseThrow().id(), Reading.What.PRESSURE, 0, Unit.PSI.toSi(0.3), new Setting(
-                Assessment.start(assessment.project()))));
+        reading = List.of(new Reading(
+                assessment.project().system().inlet().orElseThrow().id(),
+                Reading.What.PRESSURE,
+                0,
+                Unit.PSI.toSi(0.3),
+                new Setting(Assessment.start(assessment.project()))));
     }
 
     /** From full tanks to the last fuel: Corrie 3, Brindle 6, Tansy 4.5 hours, a sample a minute. */

@@ -44,7 +44,10 @@ public class NetworkBenchmark {
 
     @Setup
     public void prepare() throws IOException {
-        prepared = Network.of(network.equals("grid2000") ? grid(32) : ReferenceLibrary.own(network).problem());
+        prepared = Network.of(
+                network.equals("grid2000")
+                        ? grid(32)
+                        : ReferenceLibrary.own(network).problem());
     }
 
     @Benchmark
@@ -72,7 +75,10 @@ public class NetworkBenchmark {
     }
 
     private static Link pipe(String id, String from, String to, int mix) {
-        return new Link(id, from, to, new Element.Pipe(0.006 + 0.001 * (mix % 7), 0.4 + 0.1 * (mix % 5), 1.5e-6,
-                Minor.k(mix % 3), false));
+        return new Link(
+                id,
+                from,
+                to,
+                new Element.Pipe(0.006 + 0.001 * (mix % 7), 0.4 + 0.1 * (mix % 5), 1.5e-6, Minor.k(mix % 3), false));
     }
 }

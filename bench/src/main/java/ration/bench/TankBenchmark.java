@@ -17,7 +17,9 @@ import ration.file.ProjectFileException;
 import ration.project.Project;
 import ration.tank.StrandedMap;
 
-/** Stranded fuel: the map of 41 x 41 attitudes of a prism with a well, and of a lofted tank with two bays and a well. */
+/**
+ * Stranded fuel: the map of 41 x 41 attitudes of a prism with a well, and of a lofted tank with two bays and a well.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)

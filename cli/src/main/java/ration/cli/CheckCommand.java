@@ -28,7 +28,9 @@ import ration.quantity.UnitSystem;
 import ration.why.Why;
 
 /** {@code ration check FILE [--json | --explain[=FIGURE]]}. */
-@Command(name = "check", mixinStandardHelpOptions = true,
+@Command(
+        name = "check",
+        mixinStandardHelpOptions = true,
         description = "Prints ledger, findings and the case matrix of a document. Exit code 0: nothing Short; "
                 + "1: something Short; 2: the file cannot be used.")
 final class CheckCommand implements Callable<Integer> {
@@ -42,8 +44,14 @@ final class CheckCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print as JSON, SI units.")
     private boolean json;
 
-    @Option(names = "--explain", arity = "0..1", fallbackValue = "", paramLabel = "FIGURE", description = "How figures came about:"
-            + " those of the ledger and of all findings, or those whose name holds these words, with everything they were made of.")
+    @Option(
+            names = "--explain",
+            arity = "0..1",
+            fallbackValue = "",
+            paramLabel = "FIGURE",
+            description = "How figures came about:"
+                    + " those of the ledger and of all findings, or those whose name holds these words,"
+                    + " with everything they were made of.")
     private String explain;
 
     @Override
@@ -58,8 +66,8 @@ final class CheckCommand implements Callable<Integer> {
         if (explain != null) {
             List<String> lines = explained(assessment, explain);
             if (lines.isEmpty()) {
-                err.println("ration: no figure is called \u201c" + explain + "\u201d. Figures: " + String.join(", ", names(assessment))
-                        + ".");
+                err.println("ration: no figure is called \u201c" + explain + "\u201d. Figures: "
+                        + String.join(", ", names(assessment)) + ".");
                 return 2;
             }
             out.print(json ? explainedJson(assessment, explain) : String.join("\n", lines) + "\n");
@@ -72,8 +80,11 @@ final class CheckCommand implements Callable<Integer> {
 
     /** Of the ledger, then of the findings. */
     private static List<Why> figures(Assessment a) {
-        return Stream.concat(Ledger.of(a, UnitSystem.US).entries().stream().flatMap(e -> e.because().stream()), a.findings().stream()
-                .flatMap(f -> f.because().stream())).map(Supplier::get).toList();
+        return Stream.concat(
+                        Ledger.of(a, UnitSystem.US).entries().stream().flatMap(e -> e.because().stream()),
+                        a.findings().stream().flatMap(f -> f.because().stream()))
+                .map(Supplier::get)
+                .toList();
     }
 
     private static List<String> names(Assessment a) {
@@ -82,31 +93,54 @@ final class CheckCommand implements Callable<Integer> {
 
     private static List<String> explained(Assessment a, String words) {
         String wanted = words.toLowerCase(Locale.ROOT);
-        return figures(a).stream().flatMap(w -> words.isEmpty() ? Stream.of(w) : w.all().stream().filter(x -> x.figure().toLowerCase(
-                Locale.ROOT).contains(wanted)).limit(1)).map(w -> w.lines(UnitSystem.US)).distinct().flatMap(l -> Stream.concat(
-                l.stream(), Stream.of(""))).toList();
+        return figures(a).stream()
+                .flatMap(w -> words.isEmpty()
+                        ? Stream.of(w)
+                        : w.all().stream()
+                                .filter(x -> x.figure().toLowerCase(Locale.ROOT).contains(wanted))
+                                .limit(1))
+                .map(w -> w.lines(UnitSystem.US))
+                .distinct()
+                .flatMap(l -> Stream.concat(l.stream(), Stream.of("")))
+                .toList();
     }
 
     /** The same, a figure an object: its name, and the lines of how it came about. */
     private static String explainedJson(Assessment a, String words) {
         ArrayNode all = Json.MAPPER.createArrayNode();
         String wanted = words.toLowerCase(Locale.ROOT);
-        figures(a).stream().flatMap(w -> words.isEmpty() ? Stream.of(w) : w.all().stream().filter(x -> x.figure().toLowerCase(Locale.ROOT).contains(wanted)).limit(1)).forEach(w -> {
-            ArrayNode lines = all.addObject().put("figure", w.figure()).putArray("lines");
-            w.lines(UnitSystem.US).forEach(lines::add);
-        });
+        figures(a).stream()
+                .flatMap(w -> words.isEmpty()
+                        ? Stream.of(w)
+                        : w.all().stream()
+                                .filter(x -> x.figure().toLowerCase(Locale.ROOT).contains(wanted))
+                                .limit(1))
+                .forEach(w -> {
+                    ArrayNode lines = all.addObject().put("figure", w.figure()).putArray("lines");
+                    w.lines(UnitSystem.US).forEach(lines::add);
+                });
         return Json.text(Json.MAPPER.createObjectNode().set("figures", all));
     }
 
     private static String asText(Assessment a) {
         StringBuilder out = new StringBuilder(a.project().name()).append("\n\nLedger\n");
         for (Ledger.Entry e : Ledger.of(a, UnitSystem.US).entries()) {
-            out.append(String.format(Locale.ROOT, "  %-12s %8s  %-12s %-10s %s%n", e.title(), e.figure(), e.need(),
-                    e.verdict().word(), e.detail()));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %-12s %8s  %-12s %-10s %s%n",
+                    e.title(),
+                    e.figure(),
+                    e.need(),
+                    e.verdict().word(),
+                    e.detail()));
         }
         out.append("\nFindings\n");
         for (Finding f : a.findings()) {
-            out.append(String.format(Locale.ROOT, "  %-10s %s%n             %s%n", f.verdict().word(), f.title(),
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %-10s %s%n             %s%n",
+                    f.verdict().word(),
+                    f.title(),
                     f.detail().in(UnitSystem.US)));
             if (!f.remedy().isEmpty()) {
                 out.append("             ").append(f.remedy()).append('\n');
@@ -115,9 +149,14 @@ final class CheckCommand implements Callable<Integer> {
         }
         out.append("\nCases, gph: at the minimum inlet pressure, with the line open, margin over take-off demand\n");
         for (CaseAnswer c : a.cases()) {
-            out.append(String.format(Locale.ROOT, "  %-42s %6.1f %6.1f  %5.2f\u00d7 %s%n",
-                    c.label(a.project().system(), UnitSystem.US), gph(c.capacity().inletFlow()),
-                    gph(c.openLine().inletFlow()), c.margin(), c.verdict().word()));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %-42s %6.1f %6.1f  %5.2f\u00d7 %s%n",
+                    c.label(a.project().system(), UnitSystem.US),
+                    gph(c.capacity().inletFlow()),
+                    gph(c.openLine().inletFlow()),
+                    c.margin(),
+                    c.verdict().word()));
         }
         out.append("\nA computed pass is no permission to fly. Prove flow on the aircraft; the inspector decides.\n");
         return out.toString();
@@ -135,29 +174,45 @@ final class CheckCommand implements Callable<Integer> {
         root.put("factor", a.project().brief().delivery().factor());
         ArrayNode ledger = root.putArray("ledger");
         for (Ledger.Entry e : Ledger.of(a, UnitSystem.US).entries()) {
-            ledger.addObject().put("title", e.title()).put("figure", e.figure()).put("need", e.need())
-                    .put("verdict", e.verdict().word()).put("ratio", e.ratio()).put("detail", e.detail());
+            ledger.addObject()
+                    .put("title", e.title())
+                    .put("figure", e.figure())
+                    .put("need", e.need())
+                    .put("verdict", e.verdict().word())
+                    .put("ratio", e.ratio())
+                    .put("detail", e.detail());
         }
         ArrayNode findings = root.putArray("findings");
         for (Finding f : a.findings()) {
-            ObjectNode finding = findings.addObject().put("id", f.id()).put("title", f.title()).put("item", f.item())
-                    .put("verdict", f.verdict().word()).put("detail", f.detail().in(UnitSystem.US)).put("source", f.source())
+            ObjectNode finding = findings.addObject()
+                    .put("id", f.id())
+                    .put("title", f.title())
+                    .put("item", f.item())
+                    .put("verdict", f.verdict().word())
+                    .put("detail", f.detail().in(UnitSystem.US))
+                    .put("source", f.source())
                     .put("remedy", f.remedy());
-            f.measure().ifPresent(m -> finding.putObject("measure").put("value_si", m.value()).put("limit_si", m.limit()).put("sense",
-                    m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most").put("dimension", m.dimension().name().toLowerCase(
-                    java.util.Locale.ROOT)));
+            f.measure().ifPresent(m -> finding.putObject("measure")
+                    .put("value_si", m.value())
+                    .put("limit_si", m.limit())
+                    .put("sense", m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most")
+                    .put("dimension", m.dimension().name().toLowerCase(java.util.Locale.ROOT)));
         }
         ArrayNode cases = root.putArray("cases");
         for (CaseAnswer c : a.cases()) {
-            ObjectNode node = cases.addObject().put("attitude", c.condition().attitude().name())
+            ObjectNode node = cases.addObject()
+                    .put("attitude", c.condition().attitude().name())
                     .put("pitch_deg", c.condition().attitude().pitchDegrees())
-                    .put("tilt_deg", c.condition().attitude().tiltDegrees()).put("contents", c.filling().label(a.project().system()));
+                    .put("tilt_deg", c.condition().attitude().tiltDegrees())
+                    .put("contents", c.filling().label(a.project().system()));
             ObjectNode positions = node.putObject("positions");
             c.condition().positions().forEach(positions::put);
             ObjectNode volumes = node.putObject("contents_m3");
             c.condition().contents().forEach(volumes::put);
-            node.put("capacity_m3_s", c.capacity().inletFlow()).put("open_line_m3_s", c.openLine().inletFlow())
-                    .put("margin", c.margin()).put("verdict", c.verdict().word())
+            node.put("capacity_m3_s", c.capacity().inletFlow())
+                    .put("open_line_m3_s", c.openLine().inletFlow())
+                    .put("margin", c.margin())
+                    .put("verdict", c.verdict().word())
                     .put("obstacle", c.obstacle(a.project().system()));
             OptionalDouble left = c.inletPressureAtDemand(a.project().system());
             if (left.isPresent()) {
@@ -165,8 +220,12 @@ final class CheckCommand implements Callable<Integer> {
             }
             if (c.capacity().usable()) {
                 node.put("iterations", c.capacity().solution().evidence().iterations())
-                        .put("mass_residual_m3_s", c.capacity().solution().evidence().massResidual())
-                        .put("pressure_residual_Pa", c.capacity().solution().evidence().pressureResidual());
+                        .put(
+                                "mass_residual_m3_s",
+                                c.capacity().solution().evidence().massResidual())
+                        .put(
+                                "pressure_residual_Pa",
+                                c.capacity().solution().evidence().pressureResidual());
             }
         }
         try {

@@ -19,8 +19,12 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /** {@code ration diff A B [--json]}: what was changed, what that did, which tests it ended. */
-@Command(name = "diff", mixinStandardHelpOptions = true, description = "Compares two documents: changes in words, the ledger before and after, findings that"
-        + " turned, tests that count no more. Exit code 0: no finding got worse and no test ended; 1: one did; 2: a file cannot be used.")
+@Command(
+        name = "diff",
+        mixinStandardHelpOptions = true,
+        description = "Compares two documents: changes in words, the ledger before and after, findings that"
+                + " turned, tests that count no more. Exit code 0: no finding got worse and no test"
+                + " ended; 1: one did; 2: a file cannot be used.")
 final class DiffCommand implements Callable<Integer> {
 
     @Spec
@@ -44,14 +48,19 @@ final class DiffCommand implements Callable<Integer> {
             return 2;
         }
         Comparison c = Comparison.of(a.get(), b.get(), UnitSystem.US);
-        spec.commandLine().getOut().print(json ? asJson(c) : asText(a.get().project(), b.get().project(), c));
-        boolean worse = c.findings().stream().anyMatch(t -> t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0);
+        spec.commandLine()
+                .getOut()
+                .print(json ? asJson(c) : asText(a.get().project(), b.get().project(), c));
+        boolean worse = c.findings().stream()
+                .anyMatch(t ->
+                        t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0);
         return worse || !c.ended().isEmpty() ? 1 : 0;
     }
 
     private static void lines(StringBuilder out, String title, List<String> lines, String none) {
         out.append('\n').append(title).append('\n');
-        (lines.isEmpty() ? List.of(none) : lines).forEach(l -> out.append("  ").append(l).append('\n'));
+        (lines.isEmpty() ? List.of(none) : lines)
+                .forEach(l -> out.append("  ").append(l).append('\n'));
     }
 
     private static String word(Optional<Verdict> v, String none) {
@@ -62,11 +71,31 @@ final class DiffCommand implements Callable<Integer> {
         StringBuilder out = new StringBuilder(a.name() + " against " + b.name() + "\n");
         lines(out, "Changed", c.changes(), "nothing");
         out.append("\nLedger\n");
-        c.ledger().forEach(f -> out.append(String.format(Locale.ROOT, "  %-12s %9s %-9s %s %9s %-9s%s%n", f.title(), f.before(), f.was().word(), "\u2192", f.after(), f
-                .is().word(), f.changed() ? "" : "  same")));
-        lines(out, "Findings that turned", c.findings().stream().map(t -> word(t.was(), "new") + " \u2192 " + word(t.is(), "gone") + "  " + t.title()).toList(),
+        c.ledger()
+                .forEach(f -> out.append(String.format(
+                        Locale.ROOT,
+                        "  %-12s %9s %-9s %s %9s %-9s%s%n",
+                        f.title(),
+                        f.before(),
+                        f.was().word(),
+                        "\u2192",
+                        f.after(),
+                        f.is().word(),
+                        f.changed() ? "" : "  same")));
+        lines(
+                out,
+                "Findings that turned",
+                c.findings().stream()
+                        .map(t -> word(t.was(), "new") + " \u2192 " + word(t.is(), "gone") + "  " + t.title())
+                        .toList(),
                 "none");
-        lines(out, "Tests that count no more", c.ended().stream().map(e -> e.title() + ", " + e.test() + ": " + String.join("; ", e.causes())).toList(), "none");
+        lines(
+                out,
+                "Tests that count no more",
+                c.ended().stream()
+                        .map(e -> e.title() + ", " + e.test() + ": " + String.join("; ", e.causes()))
+                        .toList(),
+                "none");
         return out.toString();
     }
 
@@ -75,7 +104,11 @@ final class DiffCommand implements Callable<Integer> {
         ArrayNode changes = root.putArray("changes");
         c.changes().forEach(changes::add);
         ArrayNode ledger = root.putArray("ledger");
-        c.ledger().forEach(f -> ledger.addObject().put("title", f.title()).put("before", f.before()).put("verdictBefore", f.was().word()).put("after", f.after())
+        c.ledger().forEach(f -> ledger.addObject()
+                .put("title", f.title())
+                .put("before", f.before())
+                .put("verdictBefore", f.was().word())
+                .put("after", f.after())
                 .put("verdictAfter", f.is().word()));
         ArrayNode findings = root.putArray("findings");
         for (Comparison.Turn t : c.findings()) {
@@ -85,7 +118,10 @@ final class DiffCommand implements Callable<Integer> {
         }
         ArrayNode ended = root.putArray("ended");
         for (Comparison.Ended e : c.ended()) {
-            ArrayNode causes = ended.addObject().put("test", e.test()).put("title", e.title()).putArray("causes");
+            ArrayNode causes = ended.addObject()
+                    .put("test", e.test())
+                    .put("title", e.title())
+                    .putArray("causes");
             e.causes().forEach(causes::add);
         }
         return Json.text(root);

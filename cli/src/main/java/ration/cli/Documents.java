@@ -21,16 +21,19 @@ import ration.project.Project;
 /** Opens what a command is given: a document, or a demo by name. */
 final class Documents {
 
-    private Documents() {
-    }
+    private Documents() {}
 
     /** The document; empty, with the reason printed, if it cannot be used. */
     static Optional<Project> open(String file, PrintWriter err) {
         try {
-            boolean demo = !Files.exists(Path.of(file)) && (file.equals("demo") || Stream.concat(ProjectFile
-                    .demos().stream(), ProjectFile.systems().stream()).anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
-            return Optional.of(!demo ? ProjectFile.open(Path.of(file))
-                    : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
+            boolean demo = !Files.exists(Path.of(file))
+                    && (file.equals("demo")
+                            || Stream.concat(ProjectFile.demos().stream(), ProjectFile.systems().stream())
+                                    .anyMatch(d -> d.startsWith(file.toLowerCase(java.util.Locale.ROOT))));
+            return Optional.of(
+                    !demo
+                            ? ProjectFile.open(Path.of(file))
+                            : ProjectFile.demoNamed(file.equals("demo") ? ProjectFile.DEMO : file));
         } catch (InvalidPathException e) {
             err.println("ration: no file can be called " + file + ".");
             return Optional.empty();
@@ -48,7 +51,10 @@ final class Documents {
      */
     static boolean write(Path target, byte[] bytes, PrintWriter err, String... inputs) {
         try {
-            SafeWrite.derived(target, bytes, Arrays.stream(inputs).filter(Objects::nonNull).map(Path::of).toArray(Path[]::new));
+            SafeWrite.derived(
+                    target,
+                    bytes,
+                    Arrays.stream(inputs).filter(Objects::nonNull).map(Path::of).toArray(Path[]::new));
             return true;
         } catch (IOException e) {
             err.println("ration: " + target + " cannot be written: " + FileTrouble.why(target, e) + ".");

@@ -24,11 +24,16 @@ import ration.plumbing.RunSheet;
 import ration.quantity.UnitSystem;
 
 /** {@code ration export FILE TARGET}: by the target's ending, a network, a drawing, the runs sheet or a table. */
-@Command(name = "export", mixinStandardHelpOptions = true,
-        description = "Writes one case or the runs sheet for paper and other programs. What is written follows from the "
-                + "target's name: .inp the case as an EPANET network, .svg or .pdf the drawing of the case, runs.pdf and "
-                + "runs.csv the runs sheet, .csv the case matrix. Exit code 0: written; 1: the case has no answer; 2: "
-                + "something cannot be used.")
+@Command(
+        name = "export",
+        mixinStandardHelpOptions = true,
+        description =
+                "Writes one case or the runs sheet for paper and other programs. What is written follows from the "
+                        + "target's name: .inp the case as an EPANET network, .svg or .pdf the drawing of the"
+                        + " case, runs.pdf and "
+                        + "runs.csv the runs sheet, .csv the case matrix. Exit code 0: written; 1: the case has"
+                        + " no answer; 2: "
+                        + "something cannot be used.")
 final class ExportCommand implements Callable<Integer> {
 
     @Spec
@@ -40,7 +45,10 @@ final class ExportCommand implements Callable<Integer> {
     @Parameters(index = "1", paramLabel = "TARGET", description = "The file to write.")
     private Path target;
 
-    @Option(names = "--case", paramLabel = "WORDS", defaultValue = CaseWords.GOVERNING,
+    @Option(
+            names = "--case",
+            paramLabel = "WORDS",
+            defaultValue = CaseWords.GOVERNING,
             description = "The case, as in 'climb, fuselage, low'; the governing one if not given.")
     private String words;
 
@@ -55,7 +63,9 @@ final class ExportCommand implements Callable<Integer> {
             return 2;
         }
         Assessment a = found.get();
-        String name = target.getFileName() == null ? "" : target.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        String name = target.getFileName() == null
+                ? ""
+                : target.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
         Optional<byte[]> made;
         try {
             CaseAnswer look = a.look(CaseWords.parse(a, words)).orElse(null);
@@ -64,7 +74,8 @@ final class ExportCommand implements Callable<Integer> {
                 return 2;
             }
             if (name.endsWith(".inp") && !look.capacity().usable()) {
-                err.println("ration: this case has no answer to export: " + look.capacity().reason());
+                err.println("ration: this case has no answer to export: "
+                        + look.capacity().reason());
                 return 1;
             }
             made = made(a, look, name, metric ? UnitSystem.METRIC : UnitSystem.US);
@@ -87,8 +98,11 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     /** What the target's name asks for; empty where it names nothing known. */
-    private static Optional<byte[]> made(Assessment a, CaseAnswer look, String name, UnitSystem units) throws IOException {
-        String of = look == null ? "" : a.project().name() + ", " + look.label(a.project().system(), units);
+    private static Optional<byte[]> made(Assessment a, CaseAnswer look, String name, UnitSystem units)
+            throws IOException {
+        String of = look == null
+                ? ""
+                : a.project().name() + ", " + look.label(a.project().system(), units);
         if (name.equals("runs.pdf")) {
             return Optional.of(PrintedSheets.runsPdf(a.project()));
         } else if (name.equals("runs.csv")) {

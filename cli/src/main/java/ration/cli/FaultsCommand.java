@@ -21,8 +21,11 @@ import ration.fault.FaultSearch;
 import ration.quantity.UnitSystem;
 
 /** {@code ration faults FILE [--json]}: one part fails, each in each of its ways. */
-@Command(name = "faults", mixinStandardHelpOptions = true,
-        description = "One part fails: flow left at once, minutes until Short, what shows it, the way out. Exit code 0: none is Short;"
+@Command(
+        name = "faults",
+        mixinStandardHelpOptions = true,
+        description = "One part fails: flow left at once, minutes until Short, what shows it, the way out. Exit code"
+                + " 0: none is Short;"
                 + " 1: some are; 2: the file cannot be used.")
 final class FaultsCommand implements Callable<Integer> {
 
@@ -53,42 +56,71 @@ final class FaultsCommand implements Callable<Integer> {
         StringBuilder out = new StringBuilder(a.project().name()).append(", one part fails\n");
         FaultSearch.already(a, UnitSystem.US).ifPresent(w -> out.append(w).append('\n'));
         for (FaultAnswer.Group group : FaultAnswer.Group.values()) {
-            List<FaultAnswer> in = answers.stream().filter(f -> f.group() == group).toList();
+            List<FaultAnswer> in =
+                    answers.stream().filter(f -> f.group() == group).toList();
             if (in.isEmpty()) {
                 continue;
             }
             out.append(String.format(Locale.ROOT, "%n%s %d: %s%n", group.label(), in.size(), group.words()));
             for (FaultAnswer f : in) {
-                out.append(String.format(Locale.ROOT, "  %-44s %6s %-10s %s%n", f.part() + " " + Catalogue.words(f.fault()), Double.isNaN(f.share()) ? "-"
-                        : String.format(Locale.ROOT, "%.2f\u00d7", f.share()), minutes(f), f.wayOut().map(w -> w.does() + " "
-                        + String.format(Locale.ROOT, "%.2f\u00d7", w.share())).orElse("")));
+                out.append(String.format(
+                        Locale.ROOT,
+                        "  %-44s %6s %-10s %s%n",
+                        f.part() + " " + Catalogue.words(f.fault()),
+                        Double.isNaN(f.share()) ? "-" : String.format(Locale.ROOT, "%.2f\u00d7", f.share()),
+                        minutes(f),
+                        f.wayOut()
+                                .map(w -> w.does() + " " + String.format(Locale.ROOT, "%.2f\u00d7", w.share()))
+                                .orElse("")));
                 if (f.verdict() != Verdict.HOLDS) {
-                    out.append("      ").append(f.why()).append(f.harm() == FaultAnswer.Harm.BEYOND ? "" : " " + f.where() + ".").append('\n');
+                    out.append("      ")
+                            .append(f.why())
+                            .append(f.harm() == FaultAnswer.Harm.BEYOND ? "" : " " + f.where() + ".")
+                            .append('\n');
                 }
             }
         }
-        return out.append("\nTwo things that fail at once are not asked. A computed pass is no permission to fly.\n").toString();
+        return out.append("\nTwo things that fail at once are not asked. A computed pass is no permission to fly.\n")
+                .toString();
     }
 
     private static String minutes(FaultAnswer f) {
-        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once"
-                : UnitSystem.figure(f.minutes(), 1) + " min";
+        return Double.isNaN(f.minutes())
+                ? "not known"
+                : Double.isInfinite(f.minutes())
+                        ? "no end"
+                        : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1) + " min";
     }
 
     private static String asJson(Assessment a, List<FaultAnswer> answers) {
         ArrayNode root = Json.MAPPER.createArrayNode();
         for (FaultAnswer f : answers) {
-            ObjectNode node = root.addObject().put("fault", FaultWords.word(f.fault().kind()) + ":" + f.fault().item() + (f.fault().port()
-                    .isEmpty() ? "" : "." + f.fault().port()) + (f.fault().kind().severity().isEmpty() ? "" : "=" + (Double.isInfinite(
-                    f.fault().severity()) ? "shut" : f.fault().severity()))).put("item", f.fault().item()).put("kind", FaultWords.word(
-                    f.fault().kind())).put("case", f.where());
+            ObjectNode node = root.addObject()
+                    .put(
+                            "fault",
+                            FaultWords.word(f.fault().kind()) + ":" + f.fault().item()
+                                    + (f.fault().port().isEmpty()
+                                            ? ""
+                                            : "." + f.fault().port())
+                                    + (f.fault().kind().severity().isEmpty()
+                                            ? ""
+                                            : "="
+                                                    + (Double.isInfinite(
+                                                                    f.fault().severity())
+                                                            ? "shut"
+                                                            : f.fault().severity())))
+                    .put("item", f.fault().item())
+                    .put("kind", FaultWords.word(f.fault().kind()))
+                    .put("case", f.where());
             Json.figure(node, "flowShare", f.share());
             Json.figure(node, "minutesToShort", f.minutes());
             ArrayNode seen = node.putArray("seen");
             f.seen().forEach(s -> seen.addObject().put("what", s.what()).put("minutes", s.minutes()));
             Json.figure(node, "leadMinutes", f.lead());
-            f.wayOut().ifPresentOrElse(w -> node.putObject("wayOut").put("does", w.does()).put("flowShare", w.share()), () -> node.putNull(
-                    "wayOut"));
+            f.wayOut()
+                    .ifPresentOrElse(
+                            w -> node.putObject("wayOut").put("does", w.does()).put("flowShare", w.share()),
+                            () -> node.putNull("wayOut"));
             node.put("verdict", f.verdict().word()).put("why", f.why());
         }
         return Json.text(root);

@@ -20,17 +20,23 @@ import ration.assess.Assessment;
 import ration.assess.FaultWords;
 import ration.find.Explanation;
 import ration.find.NextReading;
-import ration.reading.Reading;
 import ration.find.ReadingsCsv;
 import ration.find.Search;
 import ration.quantity.UnitSystem;
+import ration.reading.Reading;
 
 /** {@code ration find FILE READINGS.csv [--json]}: readings in, cause out. */
-@Command(name = "find", mixinStandardHelpOptions = true,
-        description = "Ranks what may explain readings taken on the aircraft, and what to read next. Columns: place, quantity (pressure, flow,"
-                + " minutes, falls, temperature, volts, amps, or a sign: pressure flutters, makes no sound, does not move, will not fill,"
-                + " streams overboard, drips or smells, water in the sample), value (yes or no for a sign), unit, error, state (words of"
-                + " solve --case; engine stopped, return pinched, cap loosened, line open, hot, left overnight)."
+@Command(
+        name = "find",
+        mixinStandardHelpOptions = true,
+        description = "Ranks what may explain readings taken on the aircraft, and what to read next. Columns: place,"
+                + " quantity (pressure, flow,"
+                + " minutes, falls, temperature, volts, amps, or a sign: pressure flutters, makes no"
+                + " sound, does not move, will not fill,"
+                + " streams overboard, drips or smells, water in the sample), value (yes or no for a"
+                + " sign), unit, error, state (words of"
+                + " solve --case; engine stopped, return pinched, cap loosened, line open, hot, left"
+                + " overnight)."
                 + " Exit code 0: ranked; 2: a file cannot be used.")
 final class FindCommand implements Callable<Integer> {
 
@@ -72,7 +78,8 @@ final class FindCommand implements Callable<Integer> {
             return 2;
         }
         Search search = Search.of(found.get(), readings);
-        List<NextReading> next = search.next(readings.get(readings.size() - 1).setting().condition());
+        List<NextReading> next =
+                search.next(readings.get(readings.size() - 1).setting().condition());
         spec.commandLine().getOut().print(json ? asJson(search, next) : asText(found.get(), search, next));
         return 0;
     }
@@ -84,33 +91,58 @@ final class FindCommand implements Callable<Integer> {
     private static String asText(Assessment a, Search search, List<NextReading> next) {
         StringBuilder out = new StringBuilder(a.project().name()).append(", what explains the readings\n\n");
         for (Explanation e : search.explanations().stream().limit(SHOWN).toList()) {
-            out.append(String.format(Locale.ROOT, "  %5.1f %%  %-9s %-40s %s%n", 100 * e.belief(), e.word(), e.name() + " " + e.how(), String.join(
-                    " ", e.fits().stream().map(Explanation.Fit::word).toList())));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %5.1f %%  %-9s %-40s %s%n",
+                    100 * e.belief(),
+                    e.word(),
+                    e.name() + " " + e.how(),
+                    String.join(
+                            " ", e.fits().stream().map(Explanation.Fit::word).toList())));
         }
         out.append(String.format(Locale.ROOT, "%n  %.1f suspects%n", search.suspects()));
         if (!next.isEmpty()) {
             out.append("\nRead next\n");
         }
         for (NextReading n : next.stream().limit(4).toList()) {
-            out.append(String.format(Locale.ROOT, "  %s, %d min, leaves %.1f suspects%n", n.words(), n.minutes(), n.left()));
+            out.append(String.format(
+                    Locale.ROOT, "  %s, %d min, leaves %.1f suspects%n", n.words(), n.minutes(), n.left()));
             for (NextReading.Outcome o : n.outcomes().stream().limit(4).toList()) {
-                out.append(String.format(Locale.ROOT, "    %3.0f in 100: %s%s  %s%n", 100 * o.chance(), figure(n.asked().what(), o.from()), o.to() > o
-                        .from() ? " to " + figure(n.asked().what(), o.to()) : "", String.join("; ", o.leaves().stream().limit(3).toList())));
+                out.append(String.format(
+                        Locale.ROOT,
+                        "    %3.0f in 100: %s%s  %s%n",
+                        100 * o.chance(),
+                        figure(n.asked().what(), o.from()),
+                        o.to() > o.from() ? " to " + figure(n.asked().what(), o.to()) : "",
+                        String.join("; ", o.leaves().stream().limit(3).toList())));
             }
             if (!n.caution().isEmpty()) {
                 out.append("    ").append(n.caution()).append('\n');
             }
         }
-        return out.append("\nHow common faults are is common practice, no source. Two faults at once are not looked for.\n").toString();
+        return out.append("\nHow common faults are is common practice, no source. Two faults at once are not"
+                        + " looked for.\n")
+                .toString();
     }
 
     private static String asJson(Search search, List<NextReading> next) {
         ObjectNode root = Json.MAPPER.createObjectNode().put("suspects", search.suspects());
         ArrayNode ranked = root.putArray("explanations");
         for (Explanation e : search.explanations()) {
-            ObjectNode node = ranked.addObject().put("name", e.name()).put("how", e.how()).put("belief", e.belief()).put("word", e.word());
-            e.fault().ifPresentOrElse(f -> node.put("item", f.item()).put("kind", FaultWords.word(f.kind())).put("port", f.port()).put("severity",
-                    Double.isInfinite(f.severity()) ? "shut" : String.valueOf(f.severity())), () -> node.putNull("item"));
+            ObjectNode node = ranked.addObject()
+                    .put("name", e.name())
+                    .put("how", e.how())
+                    .put("belief", e.belief())
+                    .put("word", e.word());
+            e.fault()
+                    .ifPresentOrElse(
+                            f -> node.put("item", f.item())
+                                    .put("kind", FaultWords.word(f.kind()))
+                                    .put("port", f.port())
+                                    .put(
+                                            "severity",
+                                            Double.isInfinite(f.severity()) ? "shut" : String.valueOf(f.severity())),
+                            () -> node.putNull("item"));
             ArrayNode fits = node.putArray("fits");
             e.fits().forEach(f -> {
                 ObjectNode fit = fits.addObject().put("fit", f.word());
@@ -123,11 +155,19 @@ final class FindCommand implements Callable<Integer> {
         }
         ArrayNode then = root.putArray("next");
         for (NextReading n : next.stream().limit(8).toList()) {
-            ObjectNode node = then.addObject().put("words", n.words()).put("place", n.asked().place()).put("quantity", n.asked().what().word()).put(
-                    "minutes", n.minutes()).put("caution", n.caution()).put("suspectsLeft", n.left());
+            ObjectNode node = then.addObject()
+                    .put("words", n.words())
+                    .put("place", n.asked().place())
+                    .put("quantity", n.asked().what().word())
+                    .put("minutes", n.minutes())
+                    .put("caution", n.caution())
+                    .put("suspectsLeft", n.left());
             ArrayNode outcomes = node.putArray("outcomes");
             n.outcomes().forEach(o -> {
-                ObjectNode one = outcomes.addObject().put("from", o.from()).put("to", o.to()).put("chance", o.chance());
+                ObjectNode one = outcomes.addObject()
+                        .put("from", o.from())
+                        .put("to", o.to())
+                        .put("chance", o.chance());
                 o.leaves().forEach(one.withArray("leaves")::add);
             });
         }

@@ -32,8 +32,11 @@ import ration.quantity.Unit;
 import ration.task.Task;
 
 /** {@code ration fly FILE [--plan hand|clock|quantity|both|balance] [--json|--csv]}: a flight drawn down. */
-@Command(name = "fly", mixinStandardHelpOptions = true,
-        description = "What is left in each tank over a flight, and what happens on the way. Flies the document's flight, or the usual"
+@Command(
+        name = "fly",
+        mixinStandardHelpOptions = true,
+        description = "What is left in each tank over a flight, and what happens on the way. Flies the document's"
+                + " flight, or the usual"
                 + " one. Exit code 0: it lands with its reserve; 1: short; 2: the file cannot be used.")
 final class FlyCommand implements Callable<Integer> {
 
@@ -45,14 +48,18 @@ final class FlyCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
     private String file;
 
-    @Option(names = "--plan", paramLabel = "RULE", description = "When the pilot switches: hand, clock, quantity, both, balance; the document's"
-            + " own if left out.")
+    @Option(
+            names = "--plan",
+            paramLabel = "RULE",
+            description = "When the pilot switches: hand, clock, quantity, both, balance; the document's"
+                    + " own if left out.")
     private String plan;
 
     /** One or the other. */
     static final class Form {
         @Option(names = "--json", description = "Print as JSON: time series and events; SI units, minutes.")
         private boolean json;
+
         @Option(names = "--csv", description = "Print the time series as CSV.")
         private boolean csv;
     }
@@ -60,10 +67,17 @@ final class FlyCommand implements Callable<Integer> {
     @ArgGroup
     private final Form form = new Form();
 
-    @Option(names = "--fault", paramLabel = "FAULT", description = "Something that fails on the way, in the words of solve --fault.")
+    @Option(
+            names = "--fault",
+            paramLabel = "FAULT",
+            description = "Something that fails on the way, in the words of solve --fault.")
     private String fault;
 
-    @Option(names = "--at", paramLabel = "MIN", defaultValue = "0", description = "When it fails, minutes after the start; at the start if left out.")
+    @Option(
+            names = "--at",
+            paramLabel = "MIN",
+            defaultValue = "0",
+            description = "When it fails, minutes after the start; at the start if left out.")
     private double at;
 
     @Override
@@ -77,7 +91,8 @@ final class FlyCommand implements Callable<Integer> {
         Assessment a = found.get();
         FlightPlan meant = UsualFlight.meant(a.project());
         if (plan != null) {
-            Optional<Switching.Mode> mode = java.util.Arrays.stream(Switching.Mode.values()).filter(m -> m.name().equalsIgnoreCase(plan))
+            Optional<Switching.Mode> mode = java.util.Arrays.stream(Switching.Mode.values())
+                    .filter(m -> m.name().equalsIgnoreCase(plan))
                     .findFirst();
             if (mode.isEmpty()) {
                 err.println("ration: --plan takes hand, clock, quantity, both or balance, not " + plan + ".");
@@ -87,12 +102,21 @@ final class FlyCommand implements Callable<Integer> {
         }
         Flight f;
         try {
-            f = FlightRun.of(a, meant, fault == null ? Faults.NONE : Faults.of(FaultWords.parse(a.project().system(), fault)), at, Task.QUIET);
+            f = FlightRun.of(
+                    a,
+                    meant,
+                    fault == null
+                            ? Faults.NONE
+                            : Faults.of(FaultWords.parse(a.project().system(), fault)),
+                    at,
+                    Task.QUIET);
         } catch (IllegalArgumentException e) {
             err.println("ration: " + e.getMessage());
             return 2;
         }
-        spec.commandLine().getOut().print(form.json ? asJson(a, f) : form.csv ? FlightTable.csv(a.project(), f) : asText(a, f));
+        spec.commandLine()
+                .getOut()
+                .print(form.json ? asJson(a, f) : form.csv ? FlightTable.csv(a.project(), f) : asText(a, f));
         return f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN ? 1 : 0;
     }
 
@@ -101,21 +125,46 @@ final class FlyCommand implements Callable<Integer> {
     }
 
     private static String asText(Assessment a, Flight f) {
-        StringBuilder out = new StringBuilder(a.project().name()).append(", flight: ").append(f.verdict().word()).append('\n');
-        out.append(String.format(Locale.ROOT, "%n  " + (f.lands() ? "lands" : "does not land at") + " %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n", clock(f.landing()
-                .minutes()), f.landing().usable() / GALLON, f.landing().needs() / GALLON, f.landing().reserve(), f.landingVerdict().word()));
-        out.append(String.format(Locale.ROOT, "  gave %.1f gal until %s, placards promise %.1f gal  %s%n", f.reached().burnt() / GALLON, clock(f
-                .reached().endurance()), f.reached().placards() / GALLON, f.reachedVerdict().word()));
+        StringBuilder out = new StringBuilder(a.project().name())
+                .append(", flight: ")
+                .append(f.verdict().word())
+                .append('\n');
+        out.append(String.format(
+                Locale.ROOT,
+                "%n  " + (f.lands() ? "lands" : "does not land at")
+                        + " %s with %.1f gal usable, needs %.1f gal: reserve %.0f min  %s%n",
+                clock(f.landing().minutes()),
+                f.landing().usable() / GALLON,
+                f.landing().needs() / GALLON,
+                f.landing().reserve(),
+                f.landingVerdict().word()));
+        out.append(String.format(
+                Locale.ROOT,
+                "  gave %.1f gal until %s, placards promise %.1f gal  %s%n",
+                f.reached().burnt() / GALLON,
+                clock(f.reached().endurance()),
+                f.reached().placards() / GALLON,
+                f.reachedVerdict().word()));
         if (f.reached().spilt() > 0.05 * GALLON) {
-            out.append(String.format(Locale.ROOT, "  %.1f gal went overboard%n", f.reached().spilt() / GALLON));
+            out.append(String.format(
+                    Locale.ROOT, "  %.1f gal went overboard%n", f.reached().spilt() / GALLON));
         }
         if (f.balance().sides()) {
-            out.append(String.format(Locale.ROOT, "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n", f.balance().most() / GALLON,
-                    clock(f.balance().at()), f.balance().limit() / GALLON, f.balanceVerdict().word()));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  left and right differ by %.1f gal at %s, limit %.1f gal  %s%n",
+                    f.balance().most() / GALLON,
+                    clock(f.balance().at()),
+                    f.balance().limit() / GALLON,
+                    f.balanceVerdict().word()));
         }
         FlightVapor vapor = FlightVapor.of(a, f);
-        out.append("  before it boils ").append(vapor.words(a.project())).append(vapor.crossing().map(t -> "; boils at " + clock(t)).orElse("")).append("  ").append(
-                vapor.verdict().word()).append('\n');
+        out.append("  before it boils ")
+                .append(vapor.words(a.project()))
+                .append(vapor.crossing().map(t -> "; boils at " + clock(t)).orElse(""))
+                .append("  ")
+                .append(vapor.verdict().word())
+                .append('\n');
         if (!f.trouble().isEmpty()) {
             out.append("  ").append(f.trouble()).append('\n');
         }
@@ -126,15 +175,29 @@ final class FlyCommand implements Callable<Integer> {
             for (Tank t : a.project().system().tanks()) {
                 left.add(t.name() + " " + String.format(Locale.ROOT, "%.1f", s.tank(t.id()) / GALLON));
             }
-            out.append(String.format(Locale.ROOT, "  %5s  %-26s %s%n", clock(e.minutes()), e.kind() == FlightEvent.Kind.PHASE || e.kind()
-                    == FlightEvent.Kind.SWITCH ? e.kind().word() + " " + e.words() : e.words(), String.join(", ", left) + " gal"));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %5s  %-26s %s%n",
+                    clock(e.minutes()),
+                    e.kind() == FlightEvent.Kind.PHASE || e.kind() == FlightEvent.Kind.SWITCH
+                            ? e.kind().word() + " " + e.words()
+                            : e.words(),
+                    String.join(", ", left) + " gal"));
         }
         OnBoth.of(a, f.plan()).ifPresent(b -> {
-            out.append(String.format(Locale.ROOT, "%n  On BOTH %s empties first, at %s with %.1f gal in the others%s:%n", name(a, b.first()), clock(b
-                    .minutes()), b.left() / GALLON, b.stops() ? "; then the engine starves" : ""));
-            b.causes().forEach(c -> out.append(String.format(Locale.ROOT, "    %3.0f %% %s%n", 100 * b.share(c), c.words())));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "%n  On BOTH %s empties first, at %s with %.1f gal in the others%s:%n",
+                    name(a, b.first()),
+                    clock(b.minutes()),
+                    b.left() / GALLON,
+                    b.stops() ? "; then the engine starves" : ""));
+            b.causes()
+                    .forEach(c ->
+                            out.append(String.format(Locale.ROOT, "    %3.0f %% %s%n", 100 * b.share(c), c.words())));
         });
-        return out.append("\nA computed flight is no permission to fly: dip the tanks, watch the clock.\n").toString();
+        return out.append("\nA computed flight is no permission to fly: dip the tanks, watch the clock.\n")
+                .toString();
     }
 
     private static String name(Assessment a, String tank) {
@@ -143,30 +206,56 @@ final class FlyCommand implements Callable<Integer> {
 
     private static String asJson(Assessment a, Flight f) {
         ObjectNode root = Json.MAPPER.createObjectNode();
-        root.put("aircraft", a.project().name()).put("rule", f.plan().switching().mode().name().toLowerCase(Locale.ROOT)).put("verdict", f
-                .verdict().word()).put("trouble", f.trouble());
-        ObjectNode landing = root.putObject("landing").put("minutes", f.landing().minutes()).put("usable", f.landing().usable()).put("needs", f
-                .landing().needs()).put("verdict", f.landingVerdict().word());
+        root.put("aircraft", a.project().name())
+                .put("rule", f.plan().switching().mode().name().toLowerCase(Locale.ROOT))
+                .put("verdict", f.verdict().word())
+                .put("trouble", f.trouble());
+        ObjectNode landing = root.putObject("landing")
+                .put("minutes", f.landing().minutes())
+                .put("usable", f.landing().usable())
+                .put("needs", f.landing().needs())
+                .put("verdict", f.landingVerdict().word());
         Json.figure(landing, "reserveMinutes", f.landing().reserve());
-        root.putObject("reached").put("burnt", f.reached().burnt()).put("placards", f.reached().placards()).put("spilt", f.reached().spilt()).put("enduranceMinutes", f.reached()
-                .endurance()).put("verdict", f.reachedVerdict().word());
-        ObjectNode balance = root.putObject("balance").put("sides", f.balance().sides()).put("most", f.balance().most()).put("minutes", f
-                .balance().at()).put("limit", f.balance().limit());
+        root.putObject("reached")
+                .put("burnt", f.reached().burnt())
+                .put("placards", f.reached().placards())
+                .put("spilt", f.reached().spilt())
+                .put("enduranceMinutes", f.reached().endurance())
+                .put("verdict", f.reachedVerdict().word());
+        ObjectNode balance = root.putObject("balance")
+                .put("sides", f.balance().sides())
+                .put("most", f.balance().most())
+                .put("minutes", f.balance().at())
+                .put("limit", f.balance().limit());
         balance.put("verdict", f.balanceVerdict().word());
         FlightVapor vapor = FlightVapor.of(a, f);
-        ObjectNode boiling = root.putObject("vapor").put("verdict", vapor.verdict().word()).put("wanted", vapor.wanted());
+        ObjectNode boiling =
+                root.putObject("vapor").put("verdict", vapor.verdict().word()).put("wanted", vapor.wanted());
         vapor.crossing().ifPresent(t -> boiling.put("boilsAt", t));
         ArrayNode gaps = boiling.putArray("points");
-        vapor.points().forEach(v -> gaps.addObject().put("minutes", v.minutes()).put("fuelKelvin", v.kelvin()).put("degrees", v.degrees()).put("item", v.item()));
+        vapor.points().forEach(v -> gaps.addObject()
+                .put("minutes", v.minutes())
+                .put("fuelKelvin", v.kelvin())
+                .put("degrees", v.degrees())
+                .put("item", v.item()));
         ArrayNode events = root.putArray("events");
-        f.events().forEach(e -> events.addObject().put("minutes", e.minutes()).put("kind", e.kind().word()).put("about", e.about()).put("words",
-                e.words()));
+        f.events().forEach(e -> events.addObject()
+                .put("minutes", e.minutes())
+                .put("kind", e.kind().word())
+                .put("about", e.about())
+                .put("words", e.words()));
         ArrayNode series = root.putArray("series");
         for (Flight.Sample s : f.samples()) {
-            ObjectNode node = series.addObject().put("minutes", s.minutes()).put("phase", f.phase(s).kind().label()).put("burnt", s.burnt()).put(
-                    "headers", s.headers()).put("altitude", s.condition().air().day().altitudeM()).put("mass", s.moments().massKg());
+            ObjectNode node = series.addObject()
+                    .put("minutes", s.minutes())
+                    .put("phase", f.phase(s).kind().label())
+                    .put("burnt", s.burnt())
+                    .put("headers", s.headers())
+                    .put("altitude", s.condition().air().day().altitudeM())
+                    .put("mass", s.moments().massKg());
             Json.figure(node, "station", s.moments().stationM());
-            node.put("lateralMoment", s.moments().lateralKgM()).put("leftLessRight", s.moments().leftLessRight());
+            node.put("lateralMoment", s.moments().lateralKgM())
+                    .put("leftLessRight", s.moments().leftLessRight());
             ObjectNode tanks = node.putObject("tanks");
             a.project().system().tanks().forEach(t -> tanks.put(t.id(), s.tank(t.id())));
             ObjectNode handles = node.putObject("handles");
@@ -174,12 +263,21 @@ final class FlyCommand implements Callable<Integer> {
             ArrayNode standing = node.putArray("stopped");
             s.stopped().stream().sorted().forEach(standing::add);
         }
-        OnBoth.of(a, f.plan()).ifPresentOrElse(b -> {
-            ObjectNode both = root.putObject("onBoth").put("first", b.first()).put("minutes", b.minutes()).put("left", b.left()).put("starves", b
-                    .stops());
-            ArrayNode causes = both.putArray("causes");
-            b.causes().forEach(c -> causes.addObject().put("cause", c.words()).put("share", b.share(c)).put("flow", c.flow()));
-        }, () -> root.putNull("onBoth"));
+        OnBoth.of(a, f.plan())
+                .ifPresentOrElse(
+                        b -> {
+                            ObjectNode both = root.putObject("onBoth")
+                                    .put("first", b.first())
+                                    .put("minutes", b.minutes())
+                                    .put("left", b.left())
+                                    .put("starves", b.stops());
+                            ArrayNode causes = both.putArray("causes");
+                            b.causes().forEach(c -> causes.addObject()
+                                    .put("cause", c.words())
+                                    .put("share", b.share(c))
+                                    .put("flow", c.flow()));
+                        },
+                        () -> root.putNull("onBoth"));
         return Json.text(root);
     }
 }

@@ -11,8 +11,7 @@ final class Json {
 
     static final ObjectMapper MAPPER = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
-    private Json() {
-    }
+    private Json() {}
 
     static String text(JsonNode root) {
         try {

@@ -12,9 +12,13 @@ import picocli.CommandLine.Command;
 import ration.quantity.Plain;
 
 /** Entry of the command line. */
-@Command(name = "ration", mixinStandardHelpOptions = true, version = "Ration 0.1.0",
+@Command(
+        name = "ration",
+        mixinStandardHelpOptions = true,
+        version = "Ration 0.1.0",
         header = "Fuel systems of experimental aircraft: flow margin, unusable fuel, vapor.",
-        customSynopsis = {"ration demo               open the window with the demo aircraft",
+        customSynopsis = {
+            "ration demo               open the window with the demo aircraft",
             "       ration FILE               open the window with a document",
             "       ration check FILE         ledger, findings and case matrix on the command line",
             "       ration solve FILE         every pressure and flow of one case",
@@ -26,14 +30,30 @@ import ration.quantity.Plain;
             "       ration upkeep FILE        parts with a life, the most urgent first",
             "       ration report FILE OUT.pdf the packet for the inspector",
             "       ration export FILE TARGET drawing, runs sheet, matrix or EPANET network",
-            "       ration prove [DIR]        solve networks with known answers and compare"},
-        footer = {"", "A computed pass is no permission to fly: the inspector, the authority and the makers'",
-            "instructions decide. Prove flow on the aircraft, on the ground, before flight."},
-        subcommands = {CheckCommand.class, SolveCommand.class, FaultsCommand.class, FlyCommand.class, FindCommand.class, RigCommand.class, DiffCommand.class, UpkeepCommand.class, TestsCommand.class, ReportCommand.class, ExportCommand.class, ProveCommand.class})
+            "       ration prove [DIR]        solve networks with known answers and compare"
+        },
+        footer = {
+            "",
+            "A computed pass is no permission to fly: the inspector, the authority and the makers'",
+            "instructions decide. Prove flow on the aircraft, on the ground, before flight."
+        },
+        subcommands = {
+            CheckCommand.class,
+            SolveCommand.class,
+            FaultsCommand.class,
+            FlyCommand.class,
+            FindCommand.class,
+            RigCommand.class,
+            DiffCommand.class,
+            UpkeepCommand.class,
+            TestsCommand.class,
+            ReportCommand.class,
+            ExportCommand.class,
+            ProveCommand.class
+        })
 public final class Main {
 
-    private Main() {
-    }
+    private Main() {}
 
     public static void main(String[] args) {
         PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
@@ -59,7 +79,8 @@ public final class Main {
         int code = args.length == 0 ? usage(commands) : commands.execute(args);
         out.flush();
         if (given.checkError()) {
-            err.println("ration: not all of the answer could be written out: the disk may be full, or who reads it is gone.");
+            err.println("ration: not all of the answer could be written out: the disk may be full, or who reads"
+                    + " it is gone.");
             code = 2;
         }
         err.flush();
@@ -68,37 +89,40 @@ public final class Main {
 
     /** Names in a document may hold what a terminal takes as a command: none of that is written to it. */
     private static PrintWriter plain(PrintWriter to) {
-        return new PrintWriter(new FilterWriter(to) {
-            @Override
-            public void write(char[] some, int from, int many) throws IOException {
-                write(new String(some, from, many));
-            }
+        return new PrintWriter(
+                new FilterWriter(to) {
+                    @Override
+                    public void write(char[] some, int from, int many) throws IOException {
+                        write(new String(some, from, many));
+                    }
 
-            @Override
-            public void write(String some, int from, int many) throws IOException {
-                write(some.substring(from, from + many));
-            }
+                    @Override
+                    public void write(String some, int from, int many) throws IOException {
+                        write(some.substring(from, from + many));
+                    }
 
-            @Override
-            public void write(int c) throws IOException {
-                write(String.valueOf((char) c));
-            }
+                    @Override
+                    public void write(int c) throws IOException {
+                        write(String.valueOf((char) c));
+                    }
 
-            @Override
-            public void write(String some) throws IOException {
-                out.write(Plain.lines(some));
-                if (to.checkError()) {
-                    throw new IOException("not all of it was taken");
-                }
-            }
-        }, false);
+                    @Override
+                    public void write(String some) throws IOException {
+                        out.write(Plain.lines(some));
+                        if (to.checkError()) {
+                            throw new IOException("not all of it was taken");
+                        }
+                    }
+                },
+                false);
     }
 
     private static LocalDate day(String written) {
         try {
             return LocalDate.parse(written.strip());
         } catch (DateTimeParseException e) {
-            throw new CommandLine.TypeConversionException("\u201c" + written + "\u201d is no day; write it as 2026-03-09");
+            throw new CommandLine.TypeConversionException(
+                    "\u201c" + written + "\u201d is no day; write it as 2026-03-09");
         }
     }
 

@@ -22,7 +22,9 @@ import ration.reference.ReferenceCase;
 import ration.reference.ReferenceLibrary;
 
 /** {@code ration prove [DIR] [--json]}. */
-@Command(name = "prove", mixinStandardHelpOptions = true,
+@Command(
+        name = "prove",
+        mixinStandardHelpOptions = true,
         description = "Solves every reference network, once with the reference's friction law and once with Ration's"
                 + " own, and compares the flows. Exit code 1 if the first differ by more than 1e-4 anywhere; 2 if a"
                 + " file cannot be used.")
@@ -31,7 +33,9 @@ final class ProveCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "DIR", arity = "0..1",
+    @Parameters(
+            paramLabel = "DIR",
+            arity = "0..1",
             description = "A folder of reference cases, *.json; the project's own copies by default.")
     private Path folder;
 
@@ -77,7 +81,9 @@ final class ProveCommand implements Callable<Integer> {
         ObjectMapper mapper = new ObjectMapper();
         List<Path> files = new ArrayList<>();
         try (Stream<Path> all = Files.list(folder)) {
-            for (Path p : all.filter(f -> f.getFileName().toString().endsWith(".json")).sorted().toList()) {
+            for (Path p : all.filter(f -> f.getFileName().toString().endsWith(".json"))
+                    .sorted()
+                    .toList()) {
                 boolean other = false;
                 try {
                     var root = mapper.readTree(p.toFile());
@@ -99,18 +105,31 @@ final class ProveCommand implements Callable<Integer> {
             ObjectNode root = mapper.createObjectNode();
             root.put("tolerance", Proof.TOLERANCE);
             for (Proof p : proofs) {
-                root.withArray("cases").addObject().put("id", p.reference().id()).put("title", p.reference().title())
-                        .put("reference_law_difference", p.same()).put("own_law_difference", p.own())
-                        .put("reynolds_least", p.slowest()).put("reynolds_most", p.fastest())
-                        .put("passes", p.passes()).put("explanation", p.explanation()).put("failure", p.failure());
+                root.withArray("cases")
+                        .addObject()
+                        .put("id", p.reference().id())
+                        .put("title", p.reference().title())
+                        .put("reference_law_difference", p.same())
+                        .put("own_law_difference", p.own())
+                        .put("reynolds_least", p.slowest())
+                        .put("reynolds_most", p.fastest())
+                        .put("passes", p.passes())
+                        .put("explanation", p.explanation())
+                        .put("failure", p.failure());
             }
             out.println(root.toPrettyString());
             return;
         }
         out.println("Largest relative flow difference, under the reference's friction law and under Ration's own");
         for (Proof p : proofs) {
-            out.printf(Locale.ROOT, "%-6s %-6s %8.1e  %8.1e  %s; %s%n", p.passes() ? "ok" : "FAILS",
-                    p.reference().id(), p.same(), p.own(), p.reference().title(),
+            out.printf(
+                    Locale.ROOT,
+                    "%-6s %-6s %8.1e  %8.1e  %s; %s%n",
+                    p.passes() ? "ok" : "FAILS",
+                    p.reference().id(),
+                    p.same(),
+                    p.own(),
+                    p.reference().title(),
                     p.failure().isEmpty() ? p.explanation() : p.failure());
         }
         long passed = proofs.stream().filter(Proof::passes).count();

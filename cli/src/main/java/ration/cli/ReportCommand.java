@@ -19,8 +19,13 @@ import ration.quantity.UnitSystem;
 import ration.task.Task;
 
 /** {@code ration report FILE OUT.pdf}: the packet for the inspector. */
-@Command(name = "report", mixinStandardHelpOptions = true, description = "Writes the packet for the inspector as PDF/A: open points first, drawing, what was measured, flow"
-        + " cases, compliance table, tests, faults, flight, upkeep. Exit code 0: written; 2: a file cannot be used.")
+@Command(
+        name = "report",
+        mixinStandardHelpOptions = true,
+        description =
+                "Writes the packet for the inspector as PDF/A: open points first, drawing, what was measured, flow"
+                        + " cases, compliance table, tests, faults, flight, upkeep. Exit code 0: written; 2: a"
+                        + " file cannot be used.")
 final class ReportCommand implements Callable<Integer> {
 
     @Spec
@@ -38,10 +43,16 @@ final class ReportCommand implements Callable<Integer> {
     @Option(names = "--metric", description = "In mm and litres; inches and gallons if left out.")
     private boolean metric;
 
-    @Option(names = "--on", paramLabel = "DATE", description = "The day printed on it, as 2026-03-09; today if left out.")
+    @Option(
+            names = "--on",
+            paramLabel = "DATE",
+            description = "The day printed on it, as 2026-03-09; today if left out.")
     private LocalDate on;
 
-    @Option(names = "--since", paramLabel = "EARLIER", description = "A document as it was when the last packet was given out: what changed since is told.")
+    @Option(
+            names = "--since",
+            paramLabel = "EARLIER",
+            description = "A document as it was when the last packet was given out: what changed since is told.")
     private String since;
 
     @Override
@@ -57,8 +68,14 @@ final class ReportCommand implements Callable<Integer> {
         }
         byte[] pdf;
         try {
-            pdf = Packet.of(Assessment.of(found.get()), a4 ? Packet.Paper.A4 : Packet.Paper.LETTER, metric ? UnitSystem.METRIC : UnitSystem.US, on == null ? LocalDate.now()
-                    : on, Task.QUIET, earlier.map(Assessment::of)).orElseThrow();
+            pdf = Packet.of(
+                            Assessment.of(found.get()),
+                            a4 ? Packet.Paper.A4 : Packet.Paper.LETTER,
+                            metric ? UnitSystem.METRIC : UnitSystem.US,
+                            on == null ? LocalDate.now() : on,
+                            Task.QUIET,
+                            earlier.map(Assessment::of))
+                    .orElseThrow();
         } catch (IOException e) {
             err.println("ration: the packet could not be made: " + FileTrouble.why(out, e) + ".");
             return 2;

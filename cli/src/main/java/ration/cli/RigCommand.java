@@ -28,8 +28,11 @@ import ration.file.SafeWrite;
 import ration.find.Rig;
 
 /** {@code ration rig FILE}: the program plays the aircraft and writes readings lines. */
-@Command(name = "rig", mixinStandardHelpOptions = true,
-        description = "Plays the aircraft on the hangar floor and writes lines seconds,channel,value,unit after the head \"# ration readings 1\"."
+@Command(
+        name = "rig",
+        mixinStandardHelpOptions = true,
+        description = "Plays the aircraft on the hangar floor and writes lines seconds,channel,value,unit after the"
+                + " head \"# ration readings 1\"."
                 + " What it says is never evidence. Exit code 0: written; 2: something cannot be used.")
 final class RigCommand implements Callable<Integer> {
 
@@ -39,27 +42,49 @@ final class RigCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "A .ration document, or a demo by name.")
     private String file;
 
-    @Option(names = "--fault", paramLabel = "ID|hidden", description = "What has failed, as faults --json names it; or hidden: something it does not"
-            + " tell.")
+    @Option(
+            names = "--fault",
+            paramLabel = "ID|hidden",
+            description = "What has failed, as faults --json names it; or hidden: something it does not" + " tell.")
     private String fault;
 
-    @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "Of instrument errors and of what is hidden; 1 if left out.")
+    @Option(
+            names = "--seed",
+            paramLabel = "N",
+            defaultValue = "1",
+            description = "Of instrument errors and of what is hidden; 1 if left out.")
     private long seed;
 
-    @Option(names = "--speed", paramLabel = "X", defaultValue = "0", description = "Times real time; as fast as it can if left out.")
+    @Option(
+            names = "--speed",
+            paramLabel = "X",
+            defaultValue = "0",
+            description = "Times real time; as fast as it can if left out.")
     private double speed;
 
-    @Option(names = "--seconds", paramLabel = "S", defaultValue = "600", description = "How long it runs, a line a channel each second; 600 if left out.")
+    @Option(
+            names = "--seconds",
+            paramLabel = "S",
+            defaultValue = "600",
+            description = "How long it runs, a line a channel each second; 600 if left out.")
     private int seconds;
 
-    @Option(names = "--case", paramLabel = "WORDS", defaultValue = "level", description = "How it is set, words of solve --case; level if left out.")
+    @Option(
+            names = "--case",
+            paramLabel = "WORDS",
+            defaultValue = "level",
+            description = "How it is set, words of solve --case; level if left out.")
     private String words;
 
     /** One or the other. */
     static final class Where {
         @Option(names = "--out", paramLabel = "FILE", description = "Write to a file, line by line.")
         private Path out;
-        @Option(names = "--port", paramLabel = "N", description = "Wait for a reader on this port of this machine, 127.0.0.1 only; 0 takes a free one.")
+
+        @Option(
+                names = "--port",
+                paramLabel = "N",
+                description = "Wait for a reader on this port of this machine, 127.0.0.1 only; 0 takes a free one.")
         private Integer port;
     }
 
@@ -81,8 +106,11 @@ final class RigCommand implements Callable<Integer> {
         try {
             Assessment a = found.get();
             Condition set = CaseWords.parse(a, words);
-            Rig rig = fault == null ? Rig.with(a, Set.of(), seed) : fault.equals("hidden") ? Rig.hiding(a, seed) : Rig.with(a, Set.of(FaultWords.parse(a
-                    .project().system(), fault)), seed);
+            Rig rig = fault == null
+                    ? Rig.with(a, Set.of(), seed)
+                    : fault.equals("hidden")
+                            ? Rig.hiding(a, seed)
+                            : Rig.with(a, Set.of(FaultWords.parse(a.project().system(), fault)), seed);
             if (where.port != null) {
                 serve(rig, set, err);
             } else if (where.out != null) {
@@ -91,7 +119,8 @@ final class RigCommand implements Callable<Integer> {
                 try (PrintWriter to = new PrintWriter(Files.newBufferedWriter(where.out, StandardCharsets.UTF_8))) {
                     write(rig, set, to);
                     if (to.checkError()) {
-                        throw new FileSystemException(where.out.toString(), null, "not all of it could be written; the disk may be full");
+                        throw new FileSystemException(
+                                where.out.toString(), null, "not all of it could be written; the disk may be full");
                     }
                 }
             } else {
@@ -103,7 +132,8 @@ final class RigCommand implements Callable<Integer> {
             return 2;
         } catch (IOException | UncheckedIOException e) {
             IOException why = e instanceof UncheckedIOException u ? u.getCause() : (IOException) e;
-            err.println("ration: " + (where.out == null ? "it" : where.out) + " cannot be written: " + (where.out == null ? why.getMessage() : FileTrouble.why(where.out, why)) + ".");
+            err.println("ration: " + (where.out == null ? "it" : where.out) + " cannot be written: "
+                    + (where.out == null ? why.getMessage() : FileTrouble.why(where.out, why)) + ".");
             return 2;
         }
     }
@@ -112,7 +142,8 @@ final class RigCommand implements Callable<Integer> {
         try (ServerSocket server = new ServerSocket(where.port, 1, InetAddress.getLoopbackAddress())) {
             err.println("ration: waiting on 127.0.0.1:" + server.getLocalPort());
             err.flush();
-            try (Socket reader = server.accept(); PrintWriter to = new PrintWriter(reader.getOutputStream(), false, StandardCharsets.UTF_8)) {
+            try (Socket reader = server.accept();
+                    PrintWriter to = new PrintWriter(reader.getOutputStream(), false, StandardCharsets.UTF_8)) {
                 write(rig, set, to);
             }
         }

@@ -22,8 +22,12 @@ import ration.proof.Touched;
 import ration.quantity.UnitSystem;
 
 /** {@code ration tests FILE}: the tests an aircraft gets, how each stands, which is next. */
-@Command(name = "tests", mixinStandardHelpOptions = true, description = "Lists the tests this aircraft gets: how each stands, what it needs and what is computed for it. Exit code 0: every"
-        + " one asked for counts; 1: one does not; 2: the file cannot be used.")
+@Command(
+        name = "tests",
+        mixinStandardHelpOptions = true,
+        description = "Lists the tests this aircraft gets: how each stands, what it needs and what is computed for"
+                + " it. Exit code 0: every"
+                + " one asked for counts; 1: one does not; 2: the file cannot be used.")
 final class TestsCommand implements Callable<Integer> {
 
     @Spec
@@ -38,7 +42,10 @@ final class TestsCommand implements Callable<Integer> {
     @Option(names = "--cards", paramLabel = "OUT.pdf", description = "Writes blank cards of what is still to run.")
     private Path cards;
 
-    @Option(names = "--touch", paramLabel = "ITEM", description = "Says which tests a change of this part would end, and what would be shown again.")
+    @Option(
+            names = "--touch",
+            paramLabel = "ITEM",
+            description = "Says which tests a change of this part would end, and what would be shown again.")
     private String touch;
 
     @Override
@@ -50,13 +57,21 @@ final class TestsCommand implements Callable<Integer> {
         }
         Project p = found.get();
         if (touch != null) {
-            return p.system().item(touch).map(i -> {
-                spec.commandLine().getOut().println(Touched.by(p, touch).words(i.name()));
-                return 0;
-            }).orElseGet(() -> {
-                err.println("ration: no part has the id \u201c" + touch + "\u201d. There are: " + String.join(", ", p.system().items().stream().map(i -> i.id()).toList()));
-                return 2;
-            });
+            return p.system()
+                    .item(touch)
+                    .map(i -> {
+                        spec.commandLine().getOut().println(Touched.by(p, touch).words(i.name()));
+                        return 0;
+                    })
+                    .orElseGet(() -> {
+                        err.println("ration: no part has the id \u201c" + touch + "\u201d. There are: "
+                                + String.join(
+                                        ", ",
+                                        p.system().items().stream()
+                                                .map(i -> i.id())
+                                                .toList()));
+                        return 2;
+                    });
         }
         Assessment a = Assessment.of(p);
         if (cards != null) {
@@ -76,7 +91,8 @@ final class TestsCommand implements Callable<Integer> {
     }
 
     private static String asText(Project p, Programme programme) {
-        StringBuilder out = new StringBuilder(p.name() + ", hangar tests: " + programme.counting() + " of " + programme.asked() + " count\n");
+        StringBuilder out = new StringBuilder(
+                p.name() + ", hangar tests: " + programme.counting() + " of " + programme.asked() + " count\n");
         String group = "";
         for (Programme.Proof t : programme.tests()) {
             String now = t.wanted().kind().group().label();
@@ -86,21 +102,45 @@ final class TestsCommand implements Callable<Integer> {
             }
             String needs = t.outcome().needs().in(UnitSystem.US);
             String predicted = t.outcome().predicted().in(UnitSystem.US);
-            out.append(String.format(Locale.ROOT, "  %-10s %-36s %-34s %s%n", t.verdict().word(), t.wanted().name(), t.state(), (needs.isEmpty() ? "" : "needs " + needs) + (predicted
-                    .isEmpty() ? "" : (needs.isEmpty() ? "" : ", ") + "computed " + predicted)));
+            out.append(String.format(
+                    Locale.ROOT,
+                    "  %-10s %-36s %-34s %s%n",
+                    t.verdict().word(),
+                    t.wanted().name(),
+                    t.state(),
+                    (needs.isEmpty() ? "" : "needs " + needs)
+                            + (predicted.isEmpty() ? "" : (needs.isEmpty() ? "" : ", ") + "computed " + predicted)));
         }
-        programme.next().ifPresent(n -> out.append("\nNext: ").append(n.wanted().name()).append(", ").append(n.wanted().asks()).append(".\n"));
-        return out.append("\nA figure that is only computed shows nothing. The inspector decides.\n").toString();
+        programme.next().ifPresent(n -> out.append("\nNext: ")
+                .append(n.wanted().name())
+                .append(", ")
+                .append(n.wanted().asks())
+                .append(".\n"));
+        return out.append("\nA figure that is only computed shows nothing. The inspector decides.\n")
+                .toString();
     }
 
     private static String asJson(Project p, Programme programme) {
-        ObjectNode root = Json.MAPPER.createObjectNode().put("aircraft", p.name()).put("counting", programme.counting()).put("asked", programme.asked());
+        ObjectNode root = Json.MAPPER
+                .createObjectNode()
+                .put("aircraft", p.name())
+                .put("counting", programme.counting())
+                .put("asked", programme.asked());
         ArrayNode tests = root.putArray("tests");
         for (Programme.Proof t : programme.tests()) {
-            tests.addObject().put("test", t.wanted().key()).put("name", t.wanted().name()).put("group", t.wanted().kind().group().label()).put("asked", t.wanted().asked()).put("verdict",
-                    t.verdict().word()).put("state", t.state()).put("needs", t.outcome().needs().in(UnitSystem.US)).put("computed", t.outcome().predicted().in(UnitSystem.US)).put(
-                            "measured", t.outcome().measured().in(UnitSystem.US)).put("words", t.outcome().words().in(UnitSystem.US)).put("source", t.wanted().source()).put("record", t
-                                    .record().map(r -> r.id()).orElse(null));
+            tests.addObject()
+                    .put("test", t.wanted().key())
+                    .put("name", t.wanted().name())
+                    .put("group", t.wanted().kind().group().label())
+                    .put("asked", t.wanted().asked())
+                    .put("verdict", t.verdict().word())
+                    .put("state", t.state())
+                    .put("needs", t.outcome().needs().in(UnitSystem.US))
+                    .put("computed", t.outcome().predicted().in(UnitSystem.US))
+                    .put("measured", t.outcome().measured().in(UnitSystem.US))
+                    .put("words", t.outcome().words().in(UnitSystem.US))
+                    .put("source", t.wanted().source())
+                    .put("record", t.record().map(r -> r.id()).orElse(null));
         }
         return Json.text(root);
     }

@@ -53,10 +53,16 @@ class CommandsTest {
         Path disguised = Files.write(folder.resolve("drawing.pdf"), before);
         Path fresh = folder.resolve("new.ration");
         for (Path target : List.of(d, disguised, fresh)) {
-            for (List<String> command : List.of(List.of("report", d.toString(), target.toString()), List.of("rig", d.toString(), "--out", target.toString()), List.of("tests", d.toString(),
-                    "--cards", target.toString()))) {
-                assertThat(run(command.toArray(String[]::new))).as(command.toString()).isEqualTo(2);
-                assertThat(err.toString()).contains(target.toString(), "cannot be written", "name another file").doesNotContain("Exception");
+            for (List<String> command : List.of(
+                    List.of("report", d.toString(), target.toString()),
+                    List.of("rig", d.toString(), "--out", target.toString()),
+                    List.of("tests", d.toString(), "--cards", target.toString()))) {
+                assertThat(run(command.toArray(String[]::new)))
+                        .as(command.toString())
+                        .isEqualTo(2);
+                assertThat(err.toString())
+                        .contains(target.toString(), "cannot be written", "name another file")
+                        .doesNotContain("Exception");
             }
         }
         assertThat(run("export", d.toString(), disguised.toString())).isEqualTo(2);
@@ -79,21 +85,26 @@ class CommandsTest {
             }
 
             @Override
-            public void flush() {
-            }
+            public void flush() {}
 
             @Override
-            public void close() {
-            }
+            public void close() {}
         };
     }
 
     @Test
     void lostOutputIsTold() {
-        for (List<String> command : List.of(List.of("check", "demo"), List.of("solve", "demo"), List.of("diff", "corrie-b1", "tansy-l3"), List.of("upkeep", "demo"), List.of("rig",
-                "demo", "--seconds", "5"), List.of("--help"))) {
+        for (List<String> command : List.of(
+                List.of("check", "demo"),
+                List.of("solve", "demo"),
+                List.of("diff", "corrie-b1", "tansy-l3"),
+                List.of("upkeep", "demo"),
+                List.of("rig", "demo", "--seconds", "5"),
+                List.of("--help"))) {
             StringWriter said = new StringWriter();
-            assertThat(Main.run(new PrintWriter(full(40)), new PrintWriter(said), command.toArray(String[]::new))).as(command.toString()).isEqualTo(2);
+            assertThat(Main.run(new PrintWriter(full(40)), new PrintWriter(said), command.toArray(String[]::new)))
+                    .as(command.toString())
+                    .isEqualTo(2);
             assertThat(said.toString()).contains("not all of the answer could be written out");
         }
     }
@@ -105,11 +116,17 @@ class CommandsTest {
         assertThat(run("export", "demo", "/")).isEqualTo(2);
         assertThat(err.toString()).contains("name a target that ends in").doesNotContain("because");
         String text = ProjectFile.text(ration.project.Project.empty());
-        for (String spoilt : List.of(text.replace("Ration", "Ra\ntion").replaceFirst("\"name\"", "\"na\nme\""), text.substring(0, text.length() / 2), text + "x", text.replaceFirst(
-                "1", "one"), text.replaceFirst("\"version\"", "\"format\""))) {
+        for (String spoilt : List.of(
+                text.replace("Ration", "Ra\ntion").replaceFirst("\"name\"", "\"na\nme\""),
+                text.substring(0, text.length() / 2),
+                text + "x",
+                text.replaceFirst("1", "one"),
+                text.replaceFirst("\"version\"", "\"format\""))) {
             Path file = Files.writeString(folder.resolve("spoilt.ration"), spoilt);
             assertThat(run("check", file.toString())).isEqualTo(2);
-            assertThat(err.toString()).contains("spoilt.ration is damaged").doesNotContainPattern("(?i)unquoted|token|json|duplicate|jackson|exception|parser|reader");
+            assertThat(err.toString())
+                    .contains("spoilt.ration is damaged")
+                    .doesNotContainPattern("(?i)unquoted|token|json|duplicate|jackson|exception|parser|reader");
         }
     }
 
@@ -117,14 +134,20 @@ class CommandsTest {
     void explainedIsJsonWhereThatIsAskedFor() throws IOException {
         run("check", "corrie-b1", "--json", "--explain=Flow margin");
         JsonNode figures = new ObjectMapper().readTree(out.toString()).get("figures");
-        assertThat(figures).hasSizeGreaterThan(0).allMatch(f -> !f.get("figure").asText().isEmpty() && f.get("lines").size() > 1);
+        assertThat(figures)
+                .hasSizeGreaterThan(0)
+                .allMatch(f ->
+                        !f.get("figure").asText().isEmpty() && f.get("lines").size() > 1);
     }
 
     /** The script that starts the program hands on every command there is, and tells of it. */
     @Test
     void everyCommandIsHandedOnByTheScript() throws IOException {
         String script = Files.readString(Path.of("..", "ration"));
-        String handed = script.lines().filter(l -> l.strip().startsWith("check|")).findFirst().orElseThrow();
+        String handed = script.lines()
+                .filter(l -> l.strip().startsWith("check|"))
+                .findFirst()
+                .orElseThrow();
         assertThat(Main.commands()).isNotEmpty().allSatisfy(c -> {
             assertThat(List.of(handed.strip().split("[|)]"))).contains(c);
             assertThat(script).contains("./ration " + c + " ");
@@ -139,19 +162,30 @@ class CommandsTest {
         for (String tank : List.of("upper", "fuselage")) {
             s = s.change(tank, Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)));
         }
-        return demo.with(s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
+        return demo.with(
+                s.change("upper", Tank.class, t -> t.withUnusable(Measured.of(1.4, Unit.GALLON, "drain test"))));
     }
 
-    /** The programme as text and JSON, cards on paper, and what a change would end; a test that was not run leaves the exit code at 1. */
+    /**
+     * The programme as text and JSON, cards on paper, and what a change would end; a test that was not run leaves the
+     * exit code at 1.
+     */
     @Test
     void testsSayWhatIsAskedAndHowItStands() throws IOException {
         assertThat(run("tests", "corrie-b1")).isEqualTo(1);
-        assertThat(out.toString()).contains("Nose-up flow, FUSELAGE", "needs 22.8 gph, computed 19.0 gph", "Next: Drain test of Upper tank");
+        assertThat(out.toString())
+                .contains(
+                        "Nose-up flow, FUSELAGE",
+                        "needs 22.8 gph, computed 19.0 gph",
+                        "Next: Drain test of Upper tank");
         Path cards = folder.resolve("cards.pdf");
-        assertThat(run("tests", "tansy-l3", "--json", "--cards", cards.toString())).isEqualTo(1);
+        assertThat(run("tests", "tansy-l3", "--json", "--cards", cards.toString()))
+                .isEqualTo(1);
         JsonNode tests = new ObjectMapper().readTree(out.toString()).get("tests");
-        assertThat(tests).anyMatch(t -> t.get("test").asText().equals("pump-flow.boost.LEFT") && t.get("verdict").asText().equals("Not shown") && t.get("computed").asText().endsWith(
-                "gph"));
+        assertThat(tests)
+                .anyMatch(t -> t.get("test").asText().equals("pump-flow.boost.LEFT")
+                        && t.get("verdict").asText().equals("Not shown")
+                        && t.get("computed").asText().endsWith("gph"));
         assertThat(Files.size(cards)).isGreaterThan(10_000);
         assertThat(run("tests", "corrie-b1", "--touch", "upper")).isZero();
         assertThat(out.toString()).contains(" ends ", "Drain test of Upper tank", "Nose-up flow, UPPER");
@@ -159,7 +193,10 @@ class CommandsTest {
         assertThat(err.toString()).contains("There are: ");
     }
 
-    /** Compared with what its cards say to do: changes in words, fewer findings Short; the other way round some got worse. */
+    /**
+     * Compared with what its cards say to do: changes in words, fewer findings Short; the other way round some got
+     * worse.
+     */
     @Test
     void diffSaysWhatChangedAndWhatItDid() throws Exception {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
@@ -168,20 +205,34 @@ class CommandsTest {
         ProjectFile.save(bare, before);
         Path better = saved(fixed(bare));
         assertThat(run("diff", before.toString(), better.toString())).isZero();
-        assertThat(out.toString()).contains("R3: size was 5/16, now 3/8", "Ledger", "Short \u2192 Holds", "Tests that count no more\n  none");
+        assertThat(out.toString())
+                .contains(
+                        "R3: size was 5/16, now 3/8",
+                        "Ledger",
+                        "Short \u2192 Holds",
+                        "Tests that count no more\n  none");
         assertThat(run("diff", better.toString(), before.toString(), "--json")).isEqualTo(1);
         JsonNode json = new ObjectMapper().readTree(out.toString());
         assertThat(json.get("ledger")).hasSize(4);
         assertThat(json.get("findings").findValuesAsText("after")).contains("Short");
-        assertThat(run("diff", "demo", folder.resolve("none.ration").toString())).isEqualTo(2);
+        assertThat(run("diff", "demo", folder.resolve("none.ration").toString()))
+                .isEqualTo(2);
     }
 
     @Test
     void checkSaysShortByExitCodeAndWords() throws ProjectFileException {
         Project demo = ProjectFile.demo(ProjectFile.DEMO);
         assertThat(run("check", "demo")).isEqualTo(1);
-        assertThat(out.toString()).contains("Ledger", "Flow margin", "Short", "Take-off run 12\u00b0, +0.25 g, FUSELAGE", "Climb 17\u00b0, FUSELAGE", "Not shown",
-                "no permission to fly", "from memory");
+        assertThat(out.toString())
+                .contains(
+                        "Ledger",
+                        "Flow margin",
+                        "Short",
+                        "Take-off run 12\u00b0, +0.25 g, FUSELAGE",
+                        "Climb 17\u00b0, FUSELAGE",
+                        "Not shown",
+                        "no permission to fly",
+                        "from memory");
         int code = run("check", saved(fixed(demo)).toString());
         assertThat(code).as(out.toString()).isZero();
         assertThat(out.toString()).contains("Holds").doesNotContain("Short ");
@@ -191,11 +242,24 @@ class CommandsTest {
     @Test
     void faultsAreTold() throws IOException {
         assertThat(run("faults", "tansy-l3")).isEqualTo(1);
-        assertThat(out.toString()).contains("No way out", "Strainer fouled shut", "No harm", "Engine pump dead", "no permission to fly");
+        assertThat(out.toString())
+                .contains("No way out", "Strainer fouled shut", "No harm", "Engine pump dead", "no permission to fly");
         assertThat(run("faults", "tansy-l3", "--json")).isEqualTo(1);
         JsonNode faults = new ObjectMapper().readTree(out.toString());
-        assertThat(faults).allSatisfy(f -> assertThat(f.fieldNames()).toIterable().containsExactly("fault", "item", "kind", "case",
-                "flowShare", "minutesToShort", "seen", "leadMinutes", "wayOut", "verdict", "why"));
+        assertThat(faults).allSatisfy(f -> assertThat(f.fieldNames())
+                .toIterable()
+                .containsExactly(
+                        "fault",
+                        "item",
+                        "kind",
+                        "case",
+                        "flowShare",
+                        "minutesToShort",
+                        "seen",
+                        "leadMinutes",
+                        "wayOut",
+                        "verdict",
+                        "why"));
         JsonNode clogged = null;
         for (JsonNode f : faults) {
             clogged = f.path("fault").asText().equals("outlet-clogged:left.outlet=shut") ? f : clogged;
@@ -203,22 +267,31 @@ class CommandsTest {
         assertThat(clogged).isNotNull();
         assertThat(clogged.path("wayOut").path("does").asText()).isEqualTo("RIGHT");
         assertThat(clogged.path("minutesToShort").asDouble(-1)).isZero();
-        assertThat(run("solve", "tansy-l3", "--case", "level, left", "--fault", "outlet-clogged:left.outlet=shut")).isIn(0, 1);
+        assertThat(run("solve", "tansy-l3", "--case", "level, left", "--fault", "outlet-clogged:left.outlet=shut"))
+                .isIn(0, 1);
     }
 
     /** A flight drawn down: words, time series and events, a rule that is none or cannot be followed. */
     @Test
     void aFlightIsFlown() throws IOException {
         assertThat(run("fly", "tansy-l3")).isZero();
-        assertThat(out.toString()).contains("Tansy L3, flight: Holds", "lands 3:45 with 6.6 gal usable", "switch RIGHT", "no permission to fly");
+        assertThat(out.toString())
+                .contains(
+                        "Tansy L3, flight: Holds",
+                        "lands 3:45 with 6.6 gal usable",
+                        "switch RIGHT",
+                        "no permission to fly");
         assertThat(run("fly", "tansy-l3", "--plan", "hand")).isEqualTo(1);
         assertThat(out.toString()).contains("engine starves on LEFT");
         assertThat(run("fly", "tansy-l3", "--plan", "clock", "--json")).isZero();
         JsonNode flight = new ObjectMapper().readTree(out.toString());
         assertThat(flight.path("rule").asText()).isEqualTo("clock");
         assertThat(flight.path("onBoth").isNull()).isTrue();
-        assertThat(flight.path("series")).hasSizeGreaterThan(225).allSatisfy(s -> assertThat(s.path("tanks").size()).isEqualTo(2));
-        assertThat(flight.path("events")).anySatisfy(e -> assertThat(e.path("kind").asText()).isEqualTo("lands"));
+        assertThat(flight.path("series"))
+                .hasSizeGreaterThan(225)
+                .allSatisfy(s -> assertThat(s.path("tanks").size()).isEqualTo(2));
+        assertThat(flight.path("events"))
+                .anySatisfy(e -> assertThat(e.path("kind").asText()).isEqualTo("lands"));
         assertThat(run("fly", "tansy-l3", "--csv")).isZero();
         assertThat(out.toString()).startsWith("minutes,phase,selector");
         assertThat(run("fly", "tansy-l3", "--plan", "luck")).isEqualTo(2);
@@ -231,9 +304,17 @@ class CommandsTest {
     @Test
     void readingsAreExplained() throws IOException {
         Path table = Files.createTempFile("readings", ".csv");
-        Files.writeString(table, "place,quantity,value,unit,error,state\nservo,pressure,0,psi,1,\"level, left, engine pump alone\"\n");
+        Files.writeString(
+                table,
+                "place,quantity,value,unit,error,state\nservo,pressure,0,psi,1,\"level, left, engine pump alone\"\n");
         assertThat(run("find", "tansy-l3", table.toString())).isZero();
-        assertThat(out.toString()).contains("what explains the readings", "Engine pump dead", "suspects", "Read next", "common practice, no source");
+        assertThat(out.toString())
+                .contains(
+                        "what explains the readings",
+                        "Engine pump dead",
+                        "suspects",
+                        "Read next",
+                        "common practice, no source");
         assertThat(run("find", "tansy-l3", table.toString(), "--json")).isZero();
         JsonNode found = new ObjectMapper().readTree(out.toString());
         double sum = 0;
@@ -241,7 +322,8 @@ class CommandsTest {
             sum += e.path("belief").asDouble();
         }
         assertThat(sum).isBetween(0.999999, 1.000001);
-        assertThat(found.path("next").get(0).path("suspectsLeft").asDouble()).isLessThan(found.path("suspects").asDouble());
+        assertThat(found.path("next").get(0).path("suspectsLeft").asDouble())
+                .isLessThan(found.path("suspects").asDouble());
         Files.writeString(table, "place,quantity,value,unit,error,state\nrudder,pressure,0,psi,1,\n");
         assertThat(run("find", "tansy-l3", table.toString())).isEqualTo(2);
         assertThat(err.toString()).contains("Row 1", "no part");
@@ -257,21 +339,30 @@ class CommandsTest {
         assertThat(first.lines().toList().get(0)).isEqualTo("# ration readings 1");
         assertThat(first).contains("carburettor.pressure", "hull.contents");
         Path file = Files.createTempFile("rig", ".txt");
-        assertThat(run("rig", "brindle-a2", "--seconds", "2", "--seed", "5", "--out", file.toString())).isZero();
+        assertThat(run("rig", "brindle-a2", "--seconds", "2", "--seed", "5", "--out", file.toString()))
+                .isZero();
         assertThat(Files.readString(file)).isEqualToNormalizingNewlines(first);
-        assertThat(run("rig", "brindle-a2", "--seconds", "1", "--fault", "hidden", "--seed", "2")).isZero();
+        assertThat(run("rig", "brindle-a2", "--seconds", "1", "--fault", "hidden", "--seed", "2"))
+                .isZero();
         assertThat(run("rig", "brindle-a2", "--fault", "luck:hull")).isEqualTo(2);
         assertThat(err.toString()).contains("is no way to fail");
         assertThat(run("rig", "brindle-a2", "--seconds", "0")).isEqualTo(2);
         Files.delete(file);
     }
 
-    /** From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told. */
+    /**
+     * From a figure down to the inputs and how they were measured; one figure by its name; a name that is none is told.
+     */
     @Test
     void figuresAreExplained() {
         assertThat(run("check", "demo", "--explain")).isEqualTo(1);
-        assertThat(out.toString()).contains("Flow margin: 1.125 = 15.46 gph \u00f7 13.75 gph", "Power 150 hp, maker",
-                "Lost in Selector", "Rated loss 0.045 psi, bench", "Unusable fuel, Upper tank: 1.318 gal = 1.235 gal");
+        assertThat(out.toString())
+                .contains(
+                        "Flow margin: 1.125 = 15.46 gph \u00f7 13.75 gph",
+                        "Power 150 hp, maker",
+                        "Lost in Selector",
+                        "Rated loss 0.045 psi, bench",
+                        "Unusable fuel, Upper tank: 1.318 gal = 1.235 gal");
         assertThat(run("check", "demo", "--explain=demand")).isEqualTo(1);
         assertThat(out.toString()).startsWith("Demand: 13.75 gph").doesNotContain("Flow margin");
         assertThat(run("check", "demo", "--explain=luck")).isEqualTo(2);
@@ -287,7 +378,8 @@ class CommandsTest {
         for (int i = 0; i < assessment.cases().size(); i++) {
             assertThat(root.path("cases").path(i).path("margin").asDouble())
                     .isCloseTo(assessment.cases().get(i).margin(), Offset.offset(1e-12));
-            assertThat(root.path("cases").path(i).path("mass_residual_m3_s").asDouble()).isLessThan(1e-9);
+            assertThat(root.path("cases").path(i).path("mass_residual_m3_s").asDouble())
+                    .isLessThan(1e-9);
         }
         assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("Short");
         assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Short");
@@ -297,10 +389,13 @@ class CommandsTest {
     @Test
     void theWholeLedgerIsPrinted() throws IOException {
         run("check", "brindle-a2");
-        assertThat(out.toString()).contains("Unusable", "1.99 gal", "Vapor", "+7.5 \u00b0C", "Low point without a drain, Standby pump");
+        assertThat(out.toString())
+                .contains("Unusable", "1.99 gal", "Vapor", "+7.5 \u00b0C", "Low point without a drain, Standby pump");
         assertThat(run("check", "brindle-a2", "--json")).isEqualTo(1);
         JsonNode ledger = new ObjectMapper().readTree(out.toString()).path("ledger");
-        assertThat(ledger).extracting(e -> e.path("verdict").asText()).containsExactly("Holds", "Holds", "Thin", "Short");
+        assertThat(ledger)
+                .extracting(e -> e.path("verdict").asText())
+                .containsExactly("Holds", "Holds", "Thin", "Short");
     }
 
     @Test
@@ -324,12 +419,14 @@ class CommandsTest {
         assertThat(run("prove", "--json")).isZero();
         JsonNode cases = new ObjectMapper().readTree(out.toString()).path("cases");
         assertThat(cases.size()).isEqualTo(10);
-        cases.forEach(c -> assertThat(c.path("reference_law_difference").asDouble()).isLessThan(1e-4));
+        cases.forEach(
+                c -> assertThat(c.path("reference_law_difference").asDouble()).isLessThan(1e-4));
     }
 
     @Test
     void proveReadsAnyFolderAndFailsOnADifference() throws IOException {
-        String c01 = new String(getClass().getResourceAsStream("/reference/network/c01.json").readAllBytes(),
+        String c01 = new String(
+                getClass().getResourceAsStream("/reference/network/c01.json").readAllBytes(),
                 java.nio.charset.StandardCharsets.UTF_8);
         Files.writeString(folder.resolve("good.json"), c01);
         Files.writeString(folder.resolve("timing.json"), "{\"rows\":[]}");
@@ -346,19 +443,31 @@ class CommandsTest {
 
     @Test
     void solveGivesEveryPressureAndFlowOfACase() throws IOException, ProjectFileException {
-        assertThat(run("solve", "corrie", "--case", "take-off run, fuselage, low", "--json")).isZero();
+        assertThat(run("solve", "corrie", "--case", "take-off run, fuselage, low", "--json"))
+                .isZero();
         JsonNode root = new ObjectMapper().readTree(out.toString());
         assertThat(root.path("status").asText()).isEqualTo("CONVERGED");
-        assertThat(root.path("evidence").path("pressure_residual_Pa").asDouble()).isLessThan(1);
+        assertThat(root.path("evidence").path("pressure_residual_Pa").asDouble())
+                .isLessThan(1);
         double flow = root.path("inlet_m3_s").asDouble();
-        assertThat(flow).isCloseTo(Assessment.of(ProjectFile.demo(ProjectFile.DEMO)).governing().orElseThrow().capacity()
-                .inletFlow(), Offset.offset(1e-12));
+        assertThat(flow)
+                .isCloseTo(
+                        Assessment.of(ProjectFile.demo(ProjectFile.DEMO))
+                                .governing()
+                                .orElseThrow()
+                                .capacity()
+                                .inletFlow(),
+                        Offset.offset(1e-12));
         assertThat(root.path("links").path("r3").path("flow_m3_s").asDouble()).isCloseTo(flow, Offset.offset(1e-9));
-        assertThat(root.path("links").path("selector.upper").isMissingNode()).as("the port not chosen").isTrue();
-        assertThat(root.path("nodes").path("strainer.in").path("gauge_Pa").isNumber()).isTrue();
+        assertThat(root.path("links").path("selector.upper").isMissingNode())
+                .as("the port not chosen")
+                .isTrue();
+        assertThat(root.path("nodes").path("strainer.in").path("gauge_Pa").isNumber())
+                .isTrue();
         assertThat(run("solve", "tansy", "--ask", "18 gph")).isZero();
         assertThat(out.toString()).contains("Into the engine: 18.000 gph", "Pressures, psi gauge");
-        assertThat(run("solve", "corrie", "--case", "off, level", "--ask", "demand")).isEqualTo(1);
+        assertThat(run("solve", "corrie", "--case", "off, level", "--ask", "demand"))
+                .isEqualTo(1);
         assertThat(out.toString()).contains("no supply");
         assertThat(run("solve", "corrie", "--case", "upside down")).isEqualTo(2);
         assertThat(err.toString()).contains("upside down").contains("FUSELAGE");
@@ -371,9 +480,11 @@ class CommandsTest {
             assertThat(run("export", "tansy", target.toString())).as(name + err).isZero();
             assertThat(Files.size(target)).isGreaterThan(1000);
         }
-        assertThat(run("export", "tansy", folder.resolve("case.dwg").toString())).isEqualTo(2);
+        assertThat(run("export", "tansy", folder.resolve("case.dwg").toString()))
+                .isEqualTo(2);
         assertThat(err.toString()).contains("case.dwg").contains(".inp, .svg, .pdf or .csv");
-        assertThat(run("export", "tansy", folder.resolve("none/case.svg").toString())).isEqualTo(2);
+        assertThat(run("export", "tansy", folder.resolve("none/case.svg").toString()))
+                .isEqualTo(2);
         assertThat(err.toString()).contains("cannot be written: its folder does not exist");
         Path taken = Files.createDirectory(folder.resolve("taken.svg"));
         assertThat(run("export", "tansy", taken.toString())).isEqualTo(2);

@@ -8,9 +8,9 @@ import java.util.Optional;
 /**
  * What was said of open points and packets.
  *
- * @param points   who has what in hand
+ * @param points who has what in hand
  * @param accepted by an inspector, as it was found
- * @param packets  given out, in order
+ * @param packets given out, in order
  */
 public record SignOff(List<Point> points, List<Accepted> accepted, List<Issued> packets) {
 
@@ -27,20 +27,19 @@ public record SignOff(List<Point> points, List<Accepted> accepted, List<Issued> 
      * An open point in somebody's hand.
      *
      * @param finding id of the finding
-     * @param owner   who has it
-     * @param note    in their own words
+     * @param owner who has it
+     * @param note in their own words
      */
-    public record Point(String finding, String owner, String note) {
-    }
+    public record Point(String finding, String owner, String note) {}
 
     /**
      * A finding an inspector accepts as it is. It stays what it is.
      *
      * @param finding id of the finding
-     * @param name    of the inspector
-     * @param reason  in their own words
-     * @param on      day
-     * @param as      what was found then: Short; 1.20 x ...
+     * @param name of the inspector
+     * @param reason in their own words
+     * @param on day
+     * @param as what was found then: Short; 1.20 x ...
      */
     public record Accepted(String finding, String name, String reason, LocalDate on, String as) {
         public Accepted {
@@ -53,12 +52,11 @@ public record SignOff(List<Point> points, List<Accepted> accepted, List<Issued> 
     /**
      * A packet given out.
      *
-     * @param on   day
+     * @param on day
      * @param mark of the document it was made of
      * @param file its name
      */
-    public record Issued(LocalDate on, String mark, String file) {
-    }
+    public record Issued(LocalDate on, String mark, String file) {}
 
     public boolean none() {
         return points.isEmpty() && accepted.isEmpty() && packets.isEmpty();

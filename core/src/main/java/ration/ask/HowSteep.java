@@ -18,20 +18,22 @@ import ration.task.Steps;
 import ration.task.Task;
 
 /**
- * How steep one can climb and descend on what is left, with the handles, pumps, filters and power of a case and wings level: for
- * amounts in the tanks that feed, all filled alike, the pitch at which the flow is first short.
+ * How steep one can climb and descend on what is left, with the handles, pumps, filters and power of a case and wings
+ * level: for amounts in the tanks that feed, all filled alike, the pitch at which the flow is first short.
  *
  * @param feeding ids of the tanks that feed with the handles so
- * @param points  from little to full
+ * @param points from little to full
  */
 public record HowSteep(List<String> feeding, List<Point> points) {
 
     /** As far as is asked, degrees. */
     public static final int MOST_UP = 30;
+
     public static final int MOST_DOWN = 20;
     private static final int POINTS = 14;
     /** Amounts lie closer where little is left. */
     private static final double CLOSER = 1.7;
+
     private static final double STEP = 2;
     private static final double EXACT = 0.05;
 
@@ -44,21 +46,19 @@ public record HowSteep(List<String> feeding, List<Point> points) {
      * One amount.
      *
      * @param volume in the feeding tanks together, m3
-     * @param up     nose up
-     * @param down   nose down, degrees at or under zero
+     * @param up nose up
+     * @param down nose down, degrees at or under zero
      */
-    public record Point(double volume, Limit up, Limit down) {
-    }
+    public record Point(double volume, Limit up, Limit down) {}
 
     /**
      * Where the flow falls short.
      *
      * @param degrees of pitch to which it holds, nose up above zero
-     * @param open    whether it still holds there, and no steeper was asked
-     * @param air     whether an outlet that stands clear ends it
+     * @param open whether it still holds there, and no steeper was asked
+     * @param air whether an outlet that stands clear ends it
      */
-    public record Limit(double degrees, boolean open, boolean air) {
-    }
+    public record Limit(double degrees, boolean open, boolean air) {}
 
     /** Of a case; empty if nothing is computed, nothing feeds, or the task is cancelled. */
     public static Optional<HowSteep> of(Assessment assessment, Condition condition, Task task) {
@@ -68,8 +68,10 @@ public record HowSteep(List<String> feeding, List<Point> points) {
         if (look.isEmpty()) {
             return Optional.empty();
         }
-        List<String> feeding = assessment.project().system().tanks().stream().filter(t -> look.get().capacity().outflow(t) > FlowAnswer.NO_FLOW)
-                .map(Tank::id).toList();
+        List<String> feeding = assessment.project().system().tanks().stream()
+                .filter(t -> look.get().capacity().outflow(t) > FlowAnswer.NO_FLOW)
+                .map(Tank::id)
+                .toList();
         if (feeding.isEmpty()) {
             return Optional.empty();
         }
@@ -83,7 +85,10 @@ public record HowSteep(List<String> feeding, List<Point> points) {
             Map<String, Double> contents = new HashMap<>(condition.contents());
             feeding.forEach(t -> contents.put(t, full.get(t) * share));
             Condition c = condition.withContents(contents);
-            points[i] = new Point(feeding.stream().mapToDouble(contents::get).sum(), limit(assessment, c, MOST_UP), limit(assessment, c, -MOST_DOWN));
+            points[i] = new Point(
+                    feeding.stream().mapToDouble(contents::get).sum(),
+                    limit(assessment, c, MOST_UP),
+                    limit(assessment, c, -MOST_DOWN));
             steps.done();
         });
         return task.cancelled().getAsBoolean() ? Optional.empty() : Optional.of(new HowSteep(feeding, List.of(points)));
@@ -133,7 +138,9 @@ public record HowSteep(List<String> feeding, List<Point> points) {
     }
 
     private static boolean air(Optional<CaseAnswer> look) {
-        return look.filter(l -> l.capacity().levels().values().stream().anyMatch(v -> !v.uncovered().isEmpty())).isPresent();
+        return look.filter(l -> l.capacity().levels().values().stream()
+                        .anyMatch(v -> !v.uncovered().isEmpty()))
+                .isPresent();
     }
 
     /** The least amount on which the flow holds at this pitch and at every greater amount, m3; empty if on none. */
@@ -146,7 +153,9 @@ public record HowSteep(List<String> feeding, List<Point> points) {
     }
 
     private static boolean reaches(Point p, double degrees) {
-        return degrees >= 0 ? p.up().degrees() >= degrees && holdsLevel(p) : p.down().degrees() <= degrees && holdsLevel(p);
+        return degrees >= 0
+                ? p.up().degrees() >= degrees && holdsLevel(p)
+                : p.down().degrees() <= degrees && holdsLevel(p);
     }
 
     private static boolean holdsLevel(Point p) {
@@ -157,8 +166,10 @@ public record HowSteep(List<String> feeding, List<Point> points) {
     public Optional<Point> on(double volume) {
         List<Point> beside = new ArrayList<>();
         for (int i = 0; i < points.size(); i++) {
-            boolean under = points.get(i).volume() <= volume + 1e-12 && (i + 1 == points.size() || points.get(i + 1).volume() > volume);
-            boolean over = points.get(i).volume() >= volume && (i == 0 || points.get(i - 1).volume() < volume);
+            boolean under = points.get(i).volume() <= volume + 1e-12
+                    && (i + 1 == points.size() || points.get(i + 1).volume() > volume);
+            boolean over = points.get(i).volume() >= volume
+                    && (i == 0 || points.get(i - 1).volume() < volume);
             if (under || over) {
                 beside.add(points.get(i));
             }
@@ -166,8 +177,14 @@ public record HowSteep(List<String> feeding, List<Point> points) {
         if (beside.isEmpty() || volume < points.get(0).volume()) {
             return Optional.empty();
         }
-        Limit up = beside.stream().map(Point::up).min((a, b) -> Double.compare(a.degrees(), b.degrees())).orElseThrow();
-        Limit down = beside.stream().map(Point::down).max((a, b) -> Double.compare(a.degrees(), b.degrees())).orElseThrow();
+        Limit up = beside.stream()
+                .map(Point::up)
+                .min((a, b) -> Double.compare(a.degrees(), b.degrees()))
+                .orElseThrow();
+        Limit down = beside.stream()
+                .map(Point::down)
+                .max((a, b) -> Double.compare(a.degrees(), b.degrees()))
+                .orElseThrow();
         return Optional.of(new Point(volume, up, down));
     }
 }

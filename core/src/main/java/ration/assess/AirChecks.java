@@ -40,6 +40,7 @@ final class AirChecks {
     private static final String PART = " before 2017 (from memory, confidence high), as a guide";
     /** Drop in a vent in flight, Pa: an inch and a half of fuel; common practice, no source. */
     private static final double MOST_DROP = 250;
+
     private static final double ADVICE = 1.02;
     /** Flows closer than this share are alike: the layout is not known better. */
     private static final double TIE = 0.02;
@@ -63,10 +64,12 @@ final class AirChecks {
         this.parked = project.brief().envelope().attitudes().get(0).gravity().up();
     }
 
-    static List<Finding> of(Project project, List<CaseAnswer> cases, List<TankAnswer> tanks, List<AirAnswer> air, FlowBasis basis) {
+    static List<Finding> of(
+            Project project, List<CaseAnswer> cases, List<TankAnswer> tanks, List<AirAnswer> air, FlowBasis basis) {
         AirChecks checks = new AirChecks(project, cases, air, basis);
         air.forEach(checks::vent);
-        air.forEach(a -> checks.blocked(a.tank().id(), a.tank().name(), a.tank().fitout().secondAir(), a.blocked()));
+        air.forEach(a ->
+                checks.blocked(a.tank().id(), a.tank().name(), a.tank().fitout().secondAir(), a.blocked()));
         checks.plenums(tanks);
         checks.points();
         checks.strainer();
@@ -76,15 +79,39 @@ final class AirChecks {
         return checks.findings;
     }
 
-    private void add(Check check, String of, String title, String item, Verdict verdict, double ratio, Finding.Wording detail, String source,
+    private void add(
+            Check check,
+            String of,
+            String title,
+            String item,
+            Verdict verdict,
+            double ratio,
+            Finding.Wording detail,
+            String source,
             String remedy) {
         findings.add(finding(check, of, title, item, verdict, ratio, detail, source, remedy));
     }
 
-    private static Finding finding(Check check, String of, String title, String item, Verdict verdict, double ratio,
-            Finding.Wording detail, String source, String remedy) {
-        return new Finding(check, of, title, item, verdict, Math.min(Finding.MET, ratio), detail, source, verdict == Verdict.HOLDS ? ""
-                : remedy);
+    private static Finding finding(
+            Check check,
+            String of,
+            String title,
+            String item,
+            Verdict verdict,
+            double ratio,
+            Finding.Wording detail,
+            String source,
+            String remedy) {
+        return new Finding(
+                check,
+                of,
+                title,
+                item,
+                verdict,
+                Math.min(Finding.MET, ratio),
+                detail,
+                source,
+                verdict == Verdict.HOLDS ? "" : remedy);
     }
 
     /** Computed drop and rule of thumb; the worse governs. */
@@ -93,88 +120,182 @@ final class AirChecks {
             return;
         }
         if (a.ends() == VentPath.Ends.NOWHERE) {
-            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It"
-                    + " leads to a tank or plenum that is not laid out.", "14 CFR 23.975(a)" + PART, "Say where it leads on the tank's card.");
+            add(
+                    Check.AIR_VENT,
+                    a.tank().id(),
+                    "Vent of " + a.tank().name(),
+                    a.tank().id(),
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "It" + " leads to a tank or plenum that is not laid out.",
+                    "14 CFR 23.975(a)" + PART,
+                    "Say where it leads on the tank's card.");
             return;
         }
         if (a.shut()) {
-            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.SHORT, Finding.MISSED, u -> "It leads"
-                    + " round and never outside: no air comes in.", "14 CFR 23.975(a)" + PART, "Lead one of them to a tip.");
+            add(
+                    Check.AIR_VENT,
+                    a.tank().id(),
+                    "Vent of " + a.tank().name(),
+                    a.tank().id(),
+                    Verdict.SHORT,
+                    Finding.MISSED,
+                    u -> "It leads" + " round and never outside: no air comes in.",
+                    "14 CFR 23.975(a)" + PART,
+                    "Lead one of them to a tip.");
             return;
         }
         if (a.line().isEmpty()) {
-            add(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), Verdict.NOT_SHOWN, Finding.MISSED, u ->
-                    "Its bore and length are not said, so what it costs is not known.", PRACTICE, "Give the vent line on the tank's"
-                    + " card.");
+            add(
+                    Check.AIR_VENT,
+                    a.tank().id(),
+                    "Vent of " + a.tank().name(),
+                    a.tank().id(),
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "Its bore and length are not said, so what it costs is not known.",
+                    PRACTICE,
+                    "Give the vent line on the tank's" + " card.");
             return;
         }
         double drop = Math.max(a.inFlight(), 1e-6);
         Optional<Run> line = ruled(a.tank());
-        Optional<LineSize> rule = line.flatMap(r -> LineSize.usual().stream().filter(s -> s.kind() == LineSize.Kind.TUBE && s.dash() == r.size().dash() - 1).findFirst());
+        Optional<LineSize> rule = line.flatMap(r -> LineSize.usual().stream()
+                .filter(s ->
+                        s.kind() == LineSize.Kind.TUBE && s.dash() == r.size().dash() - 1)
+                .findFirst());
         double thumb = rule.map(s -> a.line().get().bore() / s.bore() + 0.002).orElse(Finding.MET);
         boolean sized = project.brief().practice().asks().ventSize();
         double ratio = sized ? Math.min(MOST_DROP / drop, thumb) : MOST_DROP / drop;
-        Verdict verdict = ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
-        String only = thumb >= 1 || MOST_DROP / drop < 1 ? "" : sized ? " That is by rule only: what it costs would do, and Practice on the Brief can leave the rule out."
-                : " The rule is left out by Practice.";
-        findings.add(finding(Check.AIR_VENT, a.tank().id(), "Vent of " + a.tank().name(), a.tank().id(), verdict, ratio, u -> "It costs "
-                + u.small(a.drop(a.feeding())) + " feeding, " + (a.returning() > 0 ? u.small(a.drop(a.returning())) + " while fuel comes"
-                + " back, " : "") + u.small(a.drop(a.descending()))
-                + " descending, " + u.small(drop) + " both together, against " + u.small(MOST_DROP) + "; filling "
-                + u.small(a.drop(a.filling())) + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a)) + ". By rule of thumb its bore is "
-                + (thumb >= 1 ? "wide enough" : "too narrow") + rule.map(s -> ": one size under " + line.get().name() + ", "
-                + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in").orElse("") + "." + only, PRACTICE + "; both schools shown, the"
-                + " worse governs", "A wider or shorter vent, without a ball.").because(() -> WhyAir.inFlight(project, a).orElseThrow()));
+        Verdict verdict =
+                ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
+        String only = thumb >= 1 || MOST_DROP / drop < 1
+                ? ""
+                : sized
+                        ? " That is by rule only: what it costs would do, and Practice on the Brief can leave"
+                                + " the rule out."
+                        : " The rule is left out by Practice.";
+        findings.add(finding(
+                        Check.AIR_VENT,
+                        a.tank().id(),
+                        "Vent of " + a.tank().name(),
+                        a.tank().id(),
+                        verdict,
+                        ratio,
+                        u -> "It costs "
+                                + u.small(a.drop(a.feeding())) + " feeding, "
+                                + (a.returning() > 0
+                                        ? u.small(a.drop(a.returning())) + " while fuel comes" + " back, "
+                                        : "")
+                                + u.small(a.drop(a.descending()))
+                                + " descending, " + u.small(drop) + " both together, against " + u.small(MOST_DROP)
+                                + "; filling "
+                                + u.small(a.drop(a.filling()))
+                                + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a))
+                                + ". By rule of thumb its bore is "
+                                + (thumb >= 1 ? "wide enough" : "too narrow")
+                                + rule.map(s -> ": one size under " + line.get().name() + ", "
+                                                + UnitSystem.figure(Unit.INCH.fromSi(s.bore()), 3) + " in")
+                                        .orElse("")
+                                + "." + only,
+                        PRACTICE + "; both schools shown, the" + " worse governs",
+                        "A wider or shorter vent, without a ball.")
+                .because(() -> WhyAir.inFlight(project, a).orElseThrow()));
     }
 
     /** The line a vent is sized by: into the first pump the tank feeds, else from its outlet. */
     private Optional<Run> ruled(Tank tank) {
         Topology topology = Topology.of(system);
-        Optional<Run> outlet = tank.outlets().stream().findFirst().flatMap(o -> system.runAt(new PortRef(tank.id(), o.name())));
-        Optional<Run> pump = topology.feedPumps().stream().filter(p -> topology.upstream(p.id(), i -> i.only(Tank.class).isPresent()).contains(tank.id())).flatMap(p -> system
-                .runAt(new PortRef(p.id(), Item.IN)).stream()).findFirst();
+        Optional<Run> outlet =
+                tank.outlets().stream().findFirst().flatMap(o -> system.runAt(new PortRef(tank.id(), o.name())));
+        Optional<Run> pump = topology.feedPumps().stream()
+                .filter(p -> topology.upstream(p.id(), i -> i.only(Tank.class).isPresent())
+                        .contains(tank.id()))
+                .flatMap(p -> system.runAt(new PortRef(p.id(), Item.IN)).stream())
+                .findFirst();
         return pump.or(() -> outlet);
     }
 
     /** What its air passes after its own vent. */
     private String beyond(AirAnswer a) {
-        return VentPath.of(system, a.tank()).legs().stream().skip(1).map(l -> l.item().name()).collect(Collectors.joining(", then "));
+        return VentPath.of(system, a.tank()).legs().stream()
+                .skip(1)
+                .map(l -> l.item().name())
+                .collect(Collectors.joining(", then "));
     }
 
     /** One tip shut starves every tank under it, unless each has a second way for air. */
     private void plenums(List<TankAnswer> tanks) {
         system.all(VentPlenum.class).forEach(p -> {
-            List<AirAnswer> under = air.stream().filter(a -> VentPath.of(system, a.tank()).through(p.id())).toList();
+            List<AirAnswer> under = air.stream()
+                    .filter(a -> VentPath.of(system, a.tank()).through(p.id()))
+                    .toList();
             if (!under.isEmpty()) {
-                blocked(p.id(), p.name(), under.stream().allMatch(a -> a.tank().fitout().secondAir()), AirAnswer.blocked(project, p, cases,
-                        tanks));
+                blocked(
+                        p.id(),
+                        p.name(),
+                        under.stream().allMatch(a -> a.tank().fitout().secondAir()),
+                        AirAnswer.blocked(project, p, cases, tanks));
             }
         });
     }
 
     private void blocked(String item, String name, boolean secondAir, Optional<AirAnswer.Blocked> blocked) {
         if (secondAir) {
-            add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, Verdict.HOLDS, Finding.MET,
+            add(
+                    Check.AIR_BLOCKED,
+                    item,
+                    "Blocked vent of " + name,
+                    item,
+                    Verdict.HOLDS,
+                    Finding.MET,
                     u -> "Air also comes in by a second way, a vented cap or another tip: so it is said here.",
-                    PRACTICE, "");
+                    PRACTICE,
+                    "");
             return;
         }
         if (blocked.isEmpty()) {
-            add(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, Verdict.NOT_SHOWN, Finding.MISSED,
-                    u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel in it stays. What the other"
-                    + " tanks give then is not computed.", PRACTICE, "A second way for air: a vented cap, or a second tip.");
+            add(
+                    Check.AIR_BLOCKED,
+                    item,
+                    "Blocked vent of " + name,
+                    item,
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "This tank does not feed the engine on its own, so nothing stops at once; the fuel"
+                            + " in it stays. What the other"
+                            + " tanks give then is not computed.",
+                    PRACTICE,
+                    "A second way for air: a vented cap, or a second tip.");
         }
-        blocked.ifPresent(b -> findings.add(finding(Check.AIR_BLOCKED, item, "Blocked vent of " + name, item, b.outlasts()
-                ? Verdict.HOLDS : Verdict.SHORT, b.outlasts() ? Finding.MET : Finding.MISSED, u -> b.outlasts()
-                ? "In every attitude, full or not, its fuel ends before the trapped air holds it back." : "At take-off"
-                + " demand flow is short " + (b.soonest().seconds() < 1 ? "at once on the ground, there is hardly any air to thin, after " : "after " + minutes(b
-                .soonest()) + " on the ground to ") + minutes(b.latest()) + " at "
-                + ceiling() + ", " + u.fineVolume(b.soonest().volume()) + " to " + u.fineVolume(b.latest().volume()) + " fed. "
-                + b.look().label(system, u) + ", the soonest of all attitudes and fillings. "
-                + (b.boilsFirst() ? "On the hot day up there the fuel boils first. " : "It does not boil before that. ")
-                + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE) + " of suction: no limit of it is known here.",
-                "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source", "A second way for air: a vented cap, or a second"
-                + " tip that ice or an insect does not close with the first.").because(() -> WhyAir.blocked(project, b))));
+        blocked.ifPresent(b -> findings.add(finding(
+                        Check.AIR_BLOCKED,
+                        item,
+                        "Blocked vent of " + name,
+                        item,
+                        b.outlasts() ? Verdict.HOLDS : Verdict.SHORT,
+                        b.outlasts() ? Finding.MET : Finding.MISSED,
+                        u -> b.outlasts()
+                                ? "In every attitude, full or not, its fuel ends before the trapped air holds it back."
+                                : "At take-off"
+                                        + " demand flow is short "
+                                        + (b.soonest().seconds() < 1
+                                                ? "at once on the ground, there is hardly any air to thin, after "
+                                                : "after " + minutes(b.soonest()) + " on the ground to ")
+                                        + minutes(b.latest()) + " at "
+                                        + ceiling() + ", "
+                                        + u.fineVolume(b.soonest().volume()) + " to "
+                                        + u.fineVolume(b.latest().volume()) + " fed. "
+                                        + b.look().label(system, u) + ", the soonest of all attitudes and fillings. "
+                                        + (b.boilsFirst()
+                                                ? "On the hot day up there the fuel boils first. "
+                                                : "It does not boil before that. ")
+                                        + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE)
+                                        + " of suction: no limit of it is known here.",
+                        "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source",
+                        "A second way for air: a vented cap, or a second"
+                                + " tip that ice or an insect does not close with the first.")
+                .because(() -> WhyAir.blocked(project, b))));
     }
 
     private String ceiling() {
@@ -182,44 +303,93 @@ final class AirChecks {
     }
 
     private static String minutes(AirAnswer.Run run) {
-        return run.outlasts() ? "more than " + UnitSystem.figure(run.seconds() / 60, 1) + " min, when the fuel ends"
+        return run.outlasts()
+                ? "more than " + UnitSystem.figure(run.seconds() / 60, 1) + " min, when the fuel ends"
                 : UnitSystem.figure(run.seconds() / 60, run.seconds() < 60 ? 2 : 1) + " min";
     }
 
     private void points() {
         LowPoints all = LowPoints.of(system, parked);
-        List<LowPoints.Found> wet = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.UNDRAINED).toList();
+        List<LowPoints.Found> wet = all.points().stream()
+                .filter(f -> f.kind() == LowPoints.Kind.UNDRAINED)
+                .toList();
         for (LowPoints.Found f : wet) {
             boolean suction = onSuction(f.item());
-            add(Check.AIR_LOW, f.item(), "Low point without a drain, " + name(f), f.item(), Verdict.SHORT, Finding.MISSED, u -> at(u, f)
-                    + " lies lower than what it joins with the aircraft parked: water stays there.", "14 CFR 23.999(a)" + PART, suction
-                            ? "A capped port there, opened to sample: a sprung drain on suction lets air in." : "A drain there, or a line that falls to the strainer.");
+            add(
+                    Check.AIR_LOW,
+                    f.item(),
+                    "Low point without a drain, " + name(f),
+                    f.item(),
+                    Verdict.SHORT,
+                    Finding.MISSED,
+                    u -> at(u, f) + " lies lower than what it joins with the aircraft parked: water stays there.",
+                    "14 CFR 23.999(a)" + PART,
+                    suction
+                            ? "A capped port there, opened to sample: a sprung drain on suction lets air in."
+                            : "A drain there, or a line that falls to the strainer.");
         }
         if (wet.isEmpty() && !system.runs().isEmpty()) {
-            add(Check.AIR_LOW, "", "Low points drained", "", Verdict.HOLDS, Finding.MET, u -> "Parked, every low point of the wet lines has a"
-                    + " drain: " + SamplingCard.of(system).size() + " to sample.", "14 CFR 23.999(a)" + PART, "");
+            add(
+                    Check.AIR_LOW,
+                    "",
+                    "Low points drained",
+                    "",
+                    Verdict.HOLDS,
+                    Finding.MET,
+                    u -> "Parked, every low point of the wet lines has a" + " drain: "
+                            + SamplingCard.of(system).size() + " to sample.",
+                    "14 CFR 23.999(a)" + PART,
+                    "");
         }
-        Map<String, List<LowPoints.Found>> traps = all.points().stream().filter(f -> f.kind() == LowPoints.Kind.VENT_TRAP).collect(Collectors.groupingBy(
-                LowPoints.Found::item, java.util.LinkedHashMap::new, Collectors.toList()));
+        Map<String, List<LowPoints.Found>> traps = all.points().stream()
+                .filter(f -> f.kind() == LowPoints.Kind.VENT_TRAP)
+                .collect(Collectors.groupingBy(
+                        LowPoints.Found::item, java.util.LinkedHashMap::new, Collectors.toList()));
         // the turns of one coil are one matter
-        traps.forEach((item, spots) -> add(Check.AIR_TRAP, item, "Vent trap, " + name(spots.get(0)), item, Verdict.SHORT, Finding.MISSED, u -> at(u, spots.get(0))
-                + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots") + " in the vent: liquid that gets in stays there and closes it.",
-                "14 CFR 23.975(a)(5)" + PART, spots.size() == 1 ? "Let the vent rise all the way, or fall all the way to its tip."
-                        : "A coil with its axis upright drains by itself; with a level axis each turn holds a puddle."));
+        traps.forEach((item, spots) -> add(
+                Check.AIR_TRAP,
+                item,
+                "Vent trap, " + name(spots.get(0)),
+                item,
+                Verdict.SHORT,
+                Finding.MISSED,
+                u -> at(u, spots.get(0))
+                        + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots")
+                        + " in the vent: liquid that gets in stays there and closes it.",
+                "14 CFR 23.975(a)(5)" + PART,
+                spots.size() == 1
+                        ? "Let the vent rise all the way, or fall all the way to its tip."
+                        : "A coil with its axis upright drains by itself; with a level axis each turn"
+                                + " holds a puddle."));
         for (LowPoints.Found f : all.points()) {
             if (f.kind() == LowPoints.Kind.HIGH) {
-                add(Check.AIR_HIGH, f.item(), "High point, " + name(f), f.item(), Verdict.THIN, ADVICE, u -> at(u, f) + " stands higher"
-                        + " than what it joins: vapor gathers there.", PRACTICE, "Let the line rise or fall all the way.");
+                add(
+                        Check.AIR_HIGH,
+                        f.item(),
+                        "High point, " + name(f),
+                        f.item(),
+                        Verdict.THIN,
+                        ADVICE,
+                        u -> at(u, f) + " stands higher" + " than what it joins: vapor gathers there.",
+                        PRACTICE,
+                        "Let the line rise or fall all the way.");
             }
         }
     }
 
     /** Whether a pump draws through a part that stands under the air outside in some case. */
     private boolean onSuction(String item) {
-        boolean drawn = Topology.of(system).downstream(item).stream().map(system::item).flatMap(Optional::stream).anyMatch(i -> i.only(ration.model.Pump.class).isPresent());
-        List<PortRef> ends = system.item(item).flatMap(i -> i.only(Run.class)).map(r -> List.of(r.from(), r.to())).orElse(List.of(new PortRef(item, Item.IN), new PortRef(item,
-                Item.OUT)));
-        return drawn && cases.stream().filter(c -> c.judged() && c.demand().usable()).anyMatch(c -> ends.stream().anyMatch(p -> c.demand().pressure(p).orElse(0) < 0));
+        boolean drawn = Topology.of(system).downstream(item).stream()
+                .map(system::item)
+                .flatMap(Optional::stream)
+                .anyMatch(i -> i.only(ration.model.Pump.class).isPresent());
+        List<PortRef> ends = system.item(item)
+                .flatMap(i -> i.only(Run.class))
+                .map(r -> List.of(r.from(), r.to()))
+                .orElse(List.of(new PortRef(item, Item.IN), new PortRef(item, Item.OUT)));
+        return drawn
+                && cases.stream().filter(c -> c.judged() && c.demand().usable()).anyMatch(c -> ends.stream()
+                        .anyMatch(p -> c.demand().pressure(p).orElse(0) < 0));
     }
 
     private String name(LowPoints.Found f) {
@@ -227,7 +397,8 @@ final class AirChecks {
     }
 
     private static String at(UnitSystem u, LowPoints.Found f) {
-        return "Station " + u.text(f.place().x(), Dimension.LENGTH) + ", water line " + u.text(f.place().z(), Dimension.LENGTH);
+        return "Station " + u.text(f.place().x(), Dimension.LENGTH) + ", water line "
+                + u.text(f.place().z(), Dimension.LENGTH);
     }
 
     /** The strainer bowl lies lowest of all. */
@@ -236,11 +407,15 @@ final class AirChecks {
         if (strainers.isEmpty()) {
             return;
         }
-        double bowl = strainers.stream().mapToDouble(s -> parked.dot(s.place().point())).min().orElse(0);
+        double bowl = strainers.stream()
+                .mapToDouble(s -> parked.dot(s.place().point()))
+                .min()
+                .orElse(0);
         String lowest = "";
         double least = bowl;
         for (Run r : system.runs()) {
-            List<Point3> way = new ArrayList<>(r.points().stream().map(p -> p.point()).toList());
+            List<Point3> way =
+                    new ArrayList<>(r.points().stream().map(p -> p.point()).toList());
             system.point(r.from()).ifPresent(way::add);
             system.point(r.to()).ifPresent(way::add);
             for (Point3 p : way) {
@@ -252,46 +427,104 @@ final class AirChecks {
         }
         double under = bowl - least;
         String where = lowest;
-        add(Check.AIR_STRAINER, "", "Strainer lowest", strainers.get(0).id(), where.isEmpty() ? Verdict.HOLDS : Verdict.THIN, where.isEmpty()
-                ? Finding.MET : ADVICE, u -> where.isEmpty() ? "Parked, no line lies under the strainer." : where + " lies "
-                + u.text(under, Dimension.LENGTH) + " under the strainer with the aircraft parked: water goes there first.", PRACTICE,
+        add(
+                Check.AIR_STRAINER,
+                "",
+                "Strainer lowest",
+                strainers.get(0).id(),
+                where.isEmpty() ? Verdict.HOLDS : Verdict.THIN,
+                where.isEmpty() ? Finding.MET : ADVICE,
+                u -> where.isEmpty()
+                        ? "Parked, no line lies under the strainer."
+                        : where + " lies " + u.text(under, Dimension.LENGTH)
+                                + " under the strainer with the aircraft parked: water goes there first.",
+                PRACTICE,
                 "Put the strainer at the lowest point, or drain that one too.");
     }
 
     /** 23.971(c): an ounce of bowl for twenty gallons of tank. */
     private void bowl() {
         system.all(Strainer.class).filter(s -> s.bowl().isPresent()).forEach(s -> {
-            double need = OUNCE * Unit.GALLON.fromSi(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum()) / 20;
+            double need = OUNCE
+                    * Unit.GALLON.fromSi(air.stream()
+                            .mapToDouble(a -> a.tank().solid().volume())
+                            .sum())
+                    / 20;
             double has = s.bowl().get().si();
-            findings.add(finding(Check.AIR_BOWL, s.id(), "Sediment bowl of " + s.name(), s.id(), Verdict.atLeast(Math.max(has, 1e-12), need), has / need,
-                    u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against " + UnitSystem.figure(need / OUNCE, 1)
-                    + ", one for each 20 gal of tank.", "14 CFR 23.971(c)" + PART, "A larger bowl.").because(() -> WhyTanks.bowl(air.stream().mapToDouble(a -> a.tank().solid().volume()).sum(),
-                    need)));
+            findings.add(finding(
+                            Check.AIR_BOWL,
+                            s.id(),
+                            "Sediment bowl of " + s.name(),
+                            s.id(),
+                            Verdict.atLeast(Math.max(has, 1e-12), need),
+                            has / need,
+                            u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against "
+                                    + UnitSystem.figure(need / OUNCE, 1) + ", one for each 20 gal of tank.",
+                            "14 CFR 23.971(c)" + PART,
+                            "A larger bowl.")
+                    .because(() -> WhyTanks.bowl(
+                            air.stream()
+                                    .mapToDouble(a -> a.tank().solid().volume())
+                                    .sum(),
+                            need)));
         });
     }
 
     /** Positions that feed from several tanks: which gives more, and so empties first. */
     private void both() {
-        cases.stream().filter(c -> c.judged() && c.demand().usable() && c.filling().is(Contents.HALF)
-                && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled()).filter(c -> system.tanks()
-                .stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst().ifPresent(c -> {
-                    List<Tank> order = system.tanks().stream().sorted(Ties.least(t -> -c.demand().outflow(t)))
+        cases.stream()
+                .filter(c -> c.judged()
+                        && c.demand().usable()
+                        && c.filling().is(Contents.HALF)
+                        && c.condition().attitude().name().equals("Level")
+                        && !c.condition().engine().fouled())
+                .filter(c -> system.tanks().stream()
+                                .filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8)
+                                .count()
+                        > 1)
+                .findFirst()
+                .ifPresent(c -> {
+                    List<Tank> order = system.tanks().stream()
+                            .sorted(Ties.least(t -> -c.demand().outflow(t)))
                             .toList();
                     Tank first = order.get(0);
                     Tank last = order.get(order.size() - 1);
-                    String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
-                    if (c.demand().outflow(first) - c.demand().outflow(last) <= TIE * c.demand().outflow(first)) {
-                        add(Check.AIR_BOTH, "", "Which tank empties first", "", Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? "" : "On "
-                                + position + ", ") + "half full and level, they give alike: "
-                                + u.text(c.demand().outflow(first), Dimension.FLOW) + " each. What is not laid out decides: how the"
-                                + " aircraft is trimmed, its vents in flight.", PRACTICE + "; for information", "");
+                    String position = String.join(
+                            ", ",
+                            new java.util.TreeSet<>(c.condition().positions().values()));
+                    if (c.demand().outflow(first) - c.demand().outflow(last)
+                            <= TIE * c.demand().outflow(first)) {
+                        add(
+                                Check.AIR_BOTH,
+                                "",
+                                "Which tank empties first",
+                                "",
+                                Verdict.HOLDS,
+                                Finding.MET,
+                                u -> (position.isEmpty() ? "" : "On " + position + ", ")
+                                        + "half full and level, they give alike: "
+                                        + u.text(c.demand().outflow(first), Dimension.FLOW)
+                                        + " each. What is not laid out decides: how the"
+                                        + " aircraft is trimmed, its vents in flight.",
+                                PRACTICE + "; for information",
+                                "");
                         return;
                     }
-                    add(Check.AIR_BOTH, "", "Which tank empties first", first.id(), Verdict.HOLDS, Finding.MET, u -> (position.isEmpty() ? ""
-                            : "On " + position + ", ") + "half full and level, " + first.name() + " gives "
-                            + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name() + (c.demand().outflow(last) < 0
-                            ? " takes " : " gives ") + u.text(Math.abs(c.demand().outflow(last)), Dimension.FLOW) + ": " + first.name()
-                            + " empties first, its fuel stands higher or its line costs less.", PRACTICE + "; for information", "");
+                    add(
+                            Check.AIR_BOTH,
+                            "",
+                            "Which tank empties first",
+                            first.id(),
+                            Verdict.HOLDS,
+                            Finding.MET,
+                            u -> (position.isEmpty() ? "" : "On " + position + ", ") + "half full and level, "
+                                    + first.name() + " gives "
+                                    + u.text(c.demand().outflow(first), Dimension.FLOW) + " and " + last.name()
+                                    + (c.demand().outflow(last) < 0 ? " takes " : " gives ")
+                                    + u.text(Math.abs(c.demand().outflow(last)), Dimension.FLOW) + ": " + first.name()
+                                    + " empties first, its fuel stands higher or its line costs less.",
+                            PRACTICE + "; for information",
+                            "");
                 });
     }
 
@@ -299,10 +532,19 @@ final class AirChecks {
     private void tips() {
         double q = Vents.dynamic(project.heat().si(HeatFigure.SPEED));
         Map<String, Double> over = new TreeMap<>();
-        air.forEach(a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), a.tip() * q)));
-        Optional<CaseAnswer> joined = cases.stream().filter(c -> c.judged() && c.filling().is(Contents.HALF)
-                && c.condition().attitude().name().equals("Level") && !c.condition().engine().fouled() && c.demand().usable()
-                && system.tanks().stream().filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8).count() > 1).findFirst();
+        air.forEach(
+                a -> a.tank().fitout().vent().ifPresent(v -> over.put(a.tank().id(), a.tip() * q)));
+        Optional<CaseAnswer> joined = cases.stream()
+                .filter(c -> c.judged()
+                        && c.filling().is(Contents.HALF)
+                        && c.condition().attitude().name().equals("Level")
+                        && !c.condition().engine().fouled()
+                        && c.demand().usable()
+                        && system.tanks().stream()
+                                        .filter(t -> Math.abs(c.demand().outflow(t)) > 1e-8)
+                                        .count()
+                                > 1)
+                .findFirst();
         if (over.size() < 2 || joined.isEmpty()) {
             return;
         }
@@ -311,18 +553,39 @@ final class AirChecks {
         double level = (most - least) / (project.brief().demandDensity() * ration.geometry.ApparentGravity.STANDARD);
         FlowAnswer still = basis.ask(joined.get().condition().withAirspace(over), new FlowQuestion.Demand(0));
         if (!still.usable()) {
-            add(Check.AIR_TIPS, "", "Joined tanks in flight", "", Verdict.NOT_SHOWN, Finding.MISSED, u -> "The tips differ by "
-                    + u.small(most - least) + "; what moves between the tanks with the engine taking nothing has no answer: "
-                    + still.reason(), PRACTICE, "");
+            add(
+                    Check.AIR_TIPS,
+                    "",
+                    "Joined tanks in flight",
+                    "",
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "The tips differ by "
+                            + u.small(most - least)
+                            + "; what moves between the tanks with the engine taking nothing has no answer: "
+                            + still.reason(),
+                    PRACTICE,
+                    "");
             return;
         }
         Optional<Tank> gains = system.tanks().stream().min(Ties.least(still::outflow));
         double rate = gains.map(t -> -still.outflow(t)).orElse(0.0);
         boolean apart = level > Unit.INCH.toSi(0.5);
-        add(Check.AIR_TIPS, "", "Joined tanks in flight", gains.map(Tank::id).orElse(""), apart ? Verdict.THIN : Verdict.HOLDS, apart ? ADVICE
-                : Finding.MET, u -> "The vent tips differ by " + u.small(most - least) + ", as much as " + u.text(level,
-                Dimension.LENGTH) + " of level" + (rate > 1e-9 ? "; with the engine taking nothing " + gains.map(Tank::name)
-                .orElse("") + " fills at " + u.text(rate, Dimension.FLOW) + ", half full and level." : "; nothing moves between them,"
-                + " half full and level."), PRACTICE, "Tips alike, in alike places.");
+        add(
+                Check.AIR_TIPS,
+                "",
+                "Joined tanks in flight",
+                gains.map(Tank::id).orElse(""),
+                apart ? Verdict.THIN : Verdict.HOLDS,
+                apart ? ADVICE : Finding.MET,
+                u -> "The vent tips differ by " + u.small(most - least) + ", as much as "
+                        + u.text(level, Dimension.LENGTH) + " of level"
+                        + (rate > 1e-9
+                                ? "; with the engine taking nothing "
+                                        + gains.map(Tank::name).orElse("") + " fills at " + u.text(rate, Dimension.FLOW)
+                                        + ", half full and level."
+                                : "; nothing moves between them," + " half full and level."),
+                PRACTICE,
+                "Tips alike, in alike places.");
     }
 }

@@ -15,8 +15,9 @@ import ration.model.VentLine;
 /**
  * The air that moves through every vent at once, and what it makes of the airspaces.
  *
- * @param through  air that comes in through the vent of a tank or plenum, m3/s, out where negative, by its id
- * @param airspace pressure over the fuel of a tank, Pa over ambient, by its id; a tank one of whose vents is not known is absent
+ * @param through air that comes in through the vent of a tank or plenum, m3/s, out where negative, by its id
+ * @param airspace pressure over the fuel of a tank, Pa over ambient, by its id; a tank one of whose vents is not known
+ *     is absent
  */
 public record AirMoves(Map<String, Double> through, Map<String, Double> airspace) {
 
@@ -54,32 +55,42 @@ public record AirMoves(Map<String, Double> through, Map<String, Double> airspace
     /**
      * Of a document.
      *
-     * @param look    the case looked at; without one nothing feeds
-     * @param blocked ids of tanks and plenums whose vent is shut: nothing passes there, and what the air behind it comes to is not
-     *                said
+     * @param look the case looked at; without one nothing feeds
+     * @param blocked ids of tanks and plenums whose vent is shut: nothing passes there, and what the air behind it
+     *     comes to is not said
      */
     public static AirMoves of(Assessment a, Optional<CaseAnswer> look, Kind kind, Set<String> blocked) {
         Map<String, Double> taken = new HashMap<>();
-        List<AirAnswer> open = a.air().stream().filter(t -> blocked.stream().noneMatch(VentPath.of(a.project().system(), t.tank())::through)).toList();
+        List<AirAnswer> open = a.air().stream()
+                .filter(t -> blocked.stream().noneMatch(VentPath.of(a.project().system(), t.tank())::through))
+                .toList();
         for (AirAnswer tank : open) {
-            taken.put(tank.tank().id(), switch (kind) {
-                case FEEDING -> look.map(Regime.AS_IT_RUNS::of).filter(f -> f.usable()).map(f -> f.outflow(tank.tank())).orElse(0.0);
-                case FILLING -> -tank.filling();
-                case DESCENDING -> tank.descending();
-            });
+            taken.put(
+                    tank.tank().id(),
+                    switch (kind) {
+                        case FEEDING ->
+                            look.map(Regime.AS_IT_RUNS::of)
+                                    .filter(f -> f.usable())
+                                    .map(f -> f.outflow(tank.tank()))
+                                    .orElse(0.0);
+                        case FILLING -> -tank.filling();
+                        case DESCENDING -> tank.descending();
+                    });
         }
         boolean alone = kind == Kind.FILLING;
         Map<String, Double> through = new HashMap<>();
         for (AirAnswer tank : open) {
             double flow = taken.get(tank.tank().id());
-            for (VentPath.Leg leg : VentPath.of(a.project().system(), tank.tank()).legs()) {
+            for (VentPath.Leg leg :
+                    VentPath.of(a.project().system(), tank.tank()).legs()) {
                 through.merge(leg.item().id(), flow, (x, y) -> alone ? Math.min(x, y) : x + y);
             }
         }
         Map<String, Double> airspace = new HashMap<>();
         double wind = alone ? 0 : Vents.dynamic(a.project().heat().si(HeatFigure.SPEED));
         for (AirAnswer tank : open) {
-            pressure(a, tank, through, wind).ifPresent(p -> airspace.put(tank.tank().id(), p));
+            pressure(a, tank, through, wind)
+                    .ifPresent(p -> airspace.put(tank.tank().id(), p));
         }
         return new AirMoves(through, airspace);
     }

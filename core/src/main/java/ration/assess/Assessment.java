@@ -50,22 +50,32 @@ import ration.topology.Topology;
 /**
  * Everything computed from one project.
  *
- * @param project   what was assessed
- * @param problems  what is wrong or missing in the layout
- * @param basis     answers any further question of this project; empty while a problem blocks
- * @param cases     every case of the matrix; empty while a problem blocks
+ * @param project what was assessed
+ * @param problems what is wrong or missing in the layout
+ * @param basis answers any further question of this project; empty while a problem blocks
+ * @param cases every case of the matrix; empty while a problem blocks
  * @param governing the case with the least margin
- * @param tanks     unusable fuel of every tank whose shape closes, in the order of the layout
- * @param vapor     the least gap to boiling over the hot day; empty while nothing flows
- * @param hotFuel   the same with the tank as warm as in the hot fuel case
- * @param air       vents of every tank
+ * @param tanks unusable fuel of every tank whose shape closes, in the order of the layout
+ * @param vapor the least gap to boiling over the hot day; empty while nothing flows
+ * @param hotFuel the same with the tank as warm as in the hot fuel case
+ * @param air vents of every tank
  * @param programme tests it gets, and what is on record of them
- * @param howSure   how well the flow margin is known
- * @param findings  everything checked, worst first
+ * @param howSure how well the flow margin is known
+ * @param findings everything checked, worst first
  */
-public record Assessment(Project project, List<Problem> problems, Optional<FlowBasis> basis, List<CaseAnswer> cases,
-        Optional<CaseAnswer> governing, List<TankAnswer> tanks, Optional<VaporAnswer> vapor, Optional<VaporAnswer> hotFuel,
-        List<AirAnswer> air, Programme programme, HowSure howSure, List<Finding> findings) {
+public record Assessment(
+        Project project,
+        List<Problem> problems,
+        Optional<FlowBasis> basis,
+        List<CaseAnswer> cases,
+        Optional<CaseAnswer> governing,
+        List<TankAnswer> tanks,
+        Optional<VaporAnswer> vapor,
+        Optional<VaporAnswer> hotFuel,
+        List<AirAnswer> air,
+        Programme programme,
+        HowSure howSure,
+        List<Finding> findings) {
 
     public Assessment {
         problems = List.copyOf(problems);
@@ -81,8 +91,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     }
 
     /**
-     * Assesses a project that came of another by an edit: tanks that it did not touch are taken from there. The answer is the
-     * same.
+     * Assesses a project that came of another by an edit: tanks that it did not touch are taken from there. The answer
+     * is the same.
      */
     public static Assessment of(Project project, Optional<Assessment> before) {
         Assessment found = ahead(project, before);
@@ -97,17 +107,28 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     public static Assessment ahead(Project project, Optional<Assessment> before) {
         try {
             Assessment found = assessed(project, before);
-            return found.governing.isEmpty() ? found : found.with(before.filter(b -> sameForFlow(b.project, project)).map(b -> b.howSure).filter(h -> h != HowSure.NOT_ASKED)
-                    .orElse(HowSure.PENDING));
-        } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | org.hipparchus.exception.MathRuntimeException
+            return found.governing.isEmpty()
+                    ? found
+                    : found.with(before.filter(b -> sameForFlow(b.project, project))
+                            .map(b -> b.howSure)
+                            .filter(h -> h != HowSure.NOT_ASKED)
+                            .orElse(HowSure.PENDING));
+        } catch (IllegalArgumentException
+                | IllegalStateException
+                | ArithmeticException
+                | org.hipparchus.exception.MathRuntimeException
                 | java.util.NoSuchElementException e) {
-            return failed(project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
+            return failed(
+                    project, "It could not be worked out: a figure of the layout leads nowhere. Undo the last change.");
         }
     }
 
     /** Whether an edit left alone all that a margin and how sure it is rest on: a reading or a note does. */
     private static boolean sameForFlow(Project a, Project b) {
-        return a.system() == b.system() && a.brief() == b.brief() && a.tests() == b.tests() && a.asBuilt().equals(b.asBuilt());
+        return a.system() == b.system()
+                && a.brief() == b.brief()
+                && a.tests() == b.tests()
+                && a.asBuilt().equals(b.asBuilt());
     }
 
     /** With how sure its flow margin is worked out; itself where it was, or where nothing governs. */
@@ -142,15 +163,17 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         List<Problem> problems = Validation.of(project.system());
         Map<String, TankAnswer> byId = TankAnswer.of(project, before);
         List<TankAnswer> tanks = TankAnswer.inOrder(project, byId);
-        if (problems.stream().anyMatch(Problem::blocks) || project.brief().demand() <= 0
+        if (problems.stream().anyMatch(Problem::blocks)
+                || project.brief().demand() <= 0
                 || project.system().tanks().isEmpty()) {
             return blocked(project, problems, tanks, before);
         }
         FlowBasis basis = basis(project, tanks.stream().map(TankAnswer::body), before);
         List<CaseAnswer> cases = conditions(project, basis).parallelStream()
-                .map(c -> new CaseAnswer(basis, project.brief(), c)).toList();
-        Optional<CaseAnswer> governing = cases.stream().filter(c -> c.judged() && c.answered())
-                .min(Ties.least(CaseAnswer::ratio));
+                .map(c -> new CaseAnswer(basis, project.brief(), c))
+                .toList();
+        Optional<CaseAnswer> governing =
+                cases.stream().filter(c -> c.judged() && c.answered()).min(Ties.least(CaseAnswer::ratio));
         // four answers that rest on the cases and not on each other
         var vapor = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED));
         var hot = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED));
@@ -170,25 +193,62 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
-        List<String> wrong = new Assessment(project, problems, Optional.of(basis), cases, governing, List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, HowSure.NOT_ASKED,
-                List.of()).contradicted();
-        findings.replaceAll(f -> wrong.isEmpty() || !NeedsSaid.restsOnFlow(f) ? f : f.worse(Verdict.NOT_SHOWN, "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
+        List<String> wrong = new Assessment(
+                        project,
+                        problems,
+                        Optional.of(basis),
+                        cases,
+                        governing,
+                        List.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of(),
+                        Programme.NONE,
+                        HowSure.NOT_ASKED,
+                        List.of())
+                .contradicted();
+        findings.replaceAll(f -> wrong.isEmpty() || !NeedsSaid.restsOnFlow(f)
+                ? f
+                : f.worse(
+                        Verdict.NOT_SHOWN,
+                        "Measured shorter than the way between its ends: " + String.join(", ", wrong) + "."));
         Optional<CaseAnswer> open = cases.stream().filter(CaseAnswer::open).findFirst();
-        findings.replaceAll(f -> open.isEmpty() || f.check() != Check.VAPOR_GAP && f.check() != Check.VAPOR_HOT_FUEL ? f : f.worse(Verdict.NOT_SHOWN, "It has no answer in every case: "
-                + open.get().label(project.system(), UnitSystem.US) + "."));
+        findings.replaceAll(f -> open.isEmpty() || f.check() != Check.VAPOR_GAP && f.check() != Check.VAPOR_HOT_FUEL
+                ? f
+                : f.worse(
+                        Verdict.NOT_SHOWN,
+                        "It has no answer in every case: " + open.get().label(project.system(), UnitSystem.US) + "."));
         findings.sort(Checks.WORST_FIRST);
-        return new Assessment(project, problems, Optional.of(basis), cases, governing, tanks, vapor.join(), hot.join(), air.join(), programme.join(), HowSure.NOT_ASKED,
+        return new Assessment(
+                project,
+                problems,
+                Optional.of(basis),
+                cases,
+                governing,
+                tanks,
+                vapor.join(),
+                hot.join(),
+                air.join(),
+                programme.join(),
+                HowSure.NOT_ASKED,
                 findings);
     }
 
     private Assessment with(HowSure other) {
-        return new Assessment(project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, other, findings);
+        return new Assessment(
+                project, problems, basis, cases, governing, tanks, vapor, hotFuel, air, programme, other, findings);
     }
 
     /** Runs said to be shorter than the way between their ends: what flows through them is not known. */
     private List<String> contradicted() {
-        return problems.stream().filter(Problem::contradicts).map(Problem::item).filter(id -> cases.stream().anyMatch(c -> c.judged() && (c.capacity().carries(id) || c.demand()
-                .carries(id)))).map(id -> project.system().item(id).map(i -> i.name()).orElse(id)).toList();
+        return problems.stream()
+                .filter(Problem::contradicts)
+                .map(Problem::item)
+                .filter(id -> cases.stream()
+                        .anyMatch(c -> c.judged()
+                                && (c.capacity().carries(id) || c.demand().carries(id))))
+                .map(id -> project.system().item(id).map(i -> i.name()).orElse(id))
+                .toList();
     }
 
     /** Everything checked, worst first; how sure the flow margin is decides on it too. */
@@ -200,33 +260,51 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Sureness s = sure.get();
         List<Finding> all = new ArrayList<>(findings);
         // a margin on estimates is not shown on any handle position; samples speak of the case that governs
-        Optional<Finding> governs = all.stream().filter(f -> f.check() == Check.FLOW_MARGIN).min(Ties.least(Finding::ratio));
-        all.replaceAll(f -> f.check() != Check.FLOW_MARGIN ? f : s.mostlyGuessed() ? f.worse(Verdict.NOT_SHOWN, s.reason()) : governs.filter(f::equals).isPresent()
-                ? f.worse(s.verdict(), s.reason()) : f);
+        Optional<Finding> governs =
+                all.stream().filter(f -> f.check() == Check.FLOW_MARGIN).min(Ties.least(Finding::ratio));
+        all.replaceAll(f -> f.check() != Check.FLOW_MARGIN
+                ? f
+                : s.mostlyGuessed()
+                        ? f.worse(Verdict.NOT_SHOWN, s.reason())
+                        : governs.filter(f::equals).isPresent() ? f.worse(s.verdict(), s.reason()) : f);
         all.add(s.finding());
         all.sort(Checks.WORST_FIRST);
         return List.copyOf(all);
     }
 
     /** Of a layout with something in it that must be mended first: only what needs no flow is looked at. */
-    private static Assessment blocked(Project project, List<Problem> problems, List<TankAnswer> tanks, Optional<Assessment> before) {
+    private static Assessment blocked(
+            Project project, List<Problem> problems, List<TankAnswer> tanks, Optional<Assessment> before) {
         List<Finding> findings = Checks.of(List.of(
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.blocked(project, problems)),
                 new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, null)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project))));
-        return new Assessment(project, problems, Optional.empty(), List.of(), Optional.empty(), tanks, Optional.empty(), Optional.empty(), List.of(),
-                ProofChecks.programme(project, Optional.empty(), tanks, before), HowSure.NOT_ASKED, findings.stream().sorted(Checks.WORST_FIRST).toList());
+        return new Assessment(
+                project,
+                problems,
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                tanks,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                ProofChecks.programme(project, Optional.empty(), tanks, before),
+                HowSure.NOT_ASKED,
+                findings.stream().sorted(Checks.WORST_FIRST).toList());
     }
 
     /**
-     * The flow margin of an edited project, before the rest is known: the cases that came nearest to short before the edit, one
-     * of each handle position at least, solved anew. The edit may have made another case govern: the whole assessment says so.
+     * The flow margin of an edited project, before the rest is known: the cases that came nearest to short before the
+     * edit, one of each handle position at least, solved anew. The edit may have made another case govern: the whole
+     * assessment says so.
      *
      * @return the worst of them; empty while a problem blocks or nothing governed
      */
     public static Optional<CaseAnswer> flowAtOnce(Project project, Assessment before) {
-        if (before.governing.isEmpty() || Validation.of(project.system()).stream().anyMatch(Problem::blocks)
+        if (before.governing.isEmpty()
+                || Validation.of(project.system()).stream().anyMatch(Problem::blocks)
                 || project.brief().demand() <= 0) {
             return Optional.empty();
         }
@@ -234,9 +312,22 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Map<Map<String, String>, CaseAnswer.Setting> first = new LinkedHashMap<>();
         List<CaseAnswer.Setting> near = before.nearest(Integer.MAX_VALUE);
         near.forEach(s -> first.putIfAbsent(s.condition().positions(), s));
-        List<CaseAnswer.Setting> some = Stream.concat(near.stream().limit(AT_ONCE), first.values().stream()).distinct().toList();
-        return some.parallelStream().map(s -> new CaseAnswer(basis, project.brief(), new CaseAnswer.Setting(s.condition(), s.filling(),
-                s.pumps(), basis.levels(s.condition()), s.asked(), s.share()))).filter(CaseAnswer::answered).min(Ties.least(CaseAnswer::ratio));
+        List<CaseAnswer.Setting> some = Stream.concat(near.stream().limit(AT_ONCE), first.values().stream())
+                .distinct()
+                .toList();
+        return some.parallelStream()
+                .map(s -> new CaseAnswer(
+                        basis,
+                        project.brief(),
+                        new CaseAnswer.Setting(
+                                s.condition(),
+                                s.filling(),
+                                s.pumps(),
+                                basis.levels(s.condition()),
+                                s.asked(),
+                                s.share())))
+                .filter(CaseAnswer::answered)
+                .min(Ties.least(CaseAnswer::ratio));
     }
 
     /** Cases solved before all others. */
@@ -244,7 +335,18 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Of a project that could not be assessed: nothing is shown, and the one finding says why. */
     public static Assessment failed(Project project, String why) {
-        return new Assessment(project, List.of(), Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), Programme.NONE, HowSure.NOT_ASKED,
+        return new Assessment(
+                project,
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Programme.NONE,
+                HowSure.NOT_ASKED,
                 List.of(Checks.notShown(Check.FLOW_ASSESSED, "", "Everything computed", why)));
     }
 
@@ -255,22 +357,35 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         for (Contents contents : Contents.values()) {
             filled.put(contents, fill(project, contents, basis.bodies()));
         }
-        record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {
-        }
-        List<Level> levels = project.brief().envelope().flown().stream().flatMap(attitude -> Arrays.stream(Contents.values())
-                .map(contents -> Map.entry(attitude, contents))).toList().parallelStream().map(e -> {
-                    Condition c = new Condition(e.getKey(), filled.get(e.getValue()), Map.of(), Set.of(), Set.of(),
+        record Level(Condition condition, Contents contents, Map<String, TankLevel> levels) {}
+        List<Level> levels = project.brief().envelope().flown().stream()
+                .flatMap(attitude -> Arrays.stream(Contents.values()).map(contents -> Map.entry(attitude, contents)))
+                .toList()
+                .parallelStream()
+                .map(e -> {
+                    Condition c = new Condition(
+                            e.getKey(),
+                            filled.get(e.getValue()),
+                            Map.of(),
+                            Set.of(),
+                            Set.of(),
                             project.brief().fuelKelvin());
                     return new Level(c, e.getValue(), basis.levels(c));
-                }).toList();
+                })
+                .toList();
         List<Boolean> states = project.system().hasFilter() ? List.of(false, true) : List.of(false);
         List<PumpSet> pumpSets = PumpSet.of(project.system());
         for (Map<String, String> position : positions(project.system())) {
             for (PumpSet pumps : pumpSets) {
                 for (boolean fouled : states) {
                     for (Level level : levels) {
-                        all.add(new CaseAnswer.Setting(level.condition().withPositions(position)
-                                .withStopped(pumps.stopped()).withFouled(fouled), Filling.of(level.contents()), pumps,
+                        all.add(new CaseAnswer.Setting(
+                                level.condition()
+                                        .withPositions(position)
+                                        .withStopped(pumps.stopped())
+                                        .withFouled(fouled),
+                                Filling.of(level.contents()),
+                                pumps,
                                 level.levels()));
                     }
                 }
@@ -283,15 +398,21 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         return all;
     }
 
-    /** Beside steady flight, on clean filters: what the fuel feels on the run and in a gust, cold fuel, one joined tank dry. */
-    private static void extra(Project project, FlowBasis basis, List<PumpSet> pumpSets,
-            Map<Contents, Map<String, Double>> filled, List<CaseAnswer.Setting> all) {
+    /**
+     * Beside steady flight, on clean filters: what the fuel feels on the run and in a gust, cold fuel, one joined tank
+     * dry.
+     */
+    private static void extra(
+            Project project,
+            FlowBasis basis,
+            List<PumpSet> pumpSets,
+            Map<Contents, Map<String, Double>> filled,
+            List<CaseAnswer.Setting> all) {
         Map<String, Double> low = filled.get(Contents.LAST_USABLE);
         Brief brief = project.brief();
         Attitude level = Attitude.ofDegrees("Level", 0, 0);
         Condition usual = new Condition(level, low, Map.of(), Set.of(), Set.of(), brief.fuelKelvin());
-        record Case(Condition condition, Filling filling, Map<String, TankLevel> levels, boolean asked) {
-        }
+        record Case(Condition condition, Filling filling, Map<String, TankLevel> levels, boolean asked) {}
         List<Case> everywhere = new ArrayList<>();
         for (Practice.Load load : brief.practice().loads(brief.envelope())) {
             Condition c = usual.with(load.attitude());
@@ -299,7 +420,8 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         }
         if (brief.practice().coldFuel().si() < brief.fuelKelvin()) {
             for (Attitude attitude : brief.envelope().flown()) {
-                Condition c = usual.with(attitude).withFuelKelvin(brief.practice().coldFuel().si());
+                Condition c = usual.with(attitude)
+                        .withFuelKelvin(brief.practice().coldFuel().si());
                 everywhere.add(new Case(c, Filling.of(Contents.LAST_USABLE), basis.levels(c), true));
             }
         }
@@ -309,34 +431,56 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
                 for (Attitude attitude : brief.envelope().flown()) {
                     TankBody body = basis.bodies().get(dry.id());
                     // as its outlet just stands clear: 23.951(b) asks for the tank that runs dry first
-                    double left = Math.min(dry.unusable().si(), DRY * body.stranded(attitude.gravity().up(), Feed.GRAVITY)
-                            .volume());
+                    double left = Math.min(
+                            dry.unusable().si(),
+                            DRY
+                                    * body.stranded(attitude.gravity().up(), Feed.GRAVITY)
+                                            .volume());
                     // the other full, and as low as it may be: then what holds the line behind the dry outlet is least
                     for (Contents rest : List.of(Contents.FULL, Contents.LAST_USABLE)) {
-                        Condition c = usual.with(attitude).withContents(filled.get(rest)).withContents(dry.id(), left);
+                        Condition c = usual.with(attitude)
+                                .withContents(filled.get(rest))
+                                .withContents(dry.id(), left);
                         here.add(new Case(c, Filling.dry(dry.id(), rest), basis.levels(c), true));
                     }
                 }
             }
             for (PumpSet pumps : pumpSets) {
                 for (Case c : here) {
-                    if (c.filling().dry().filter(dry -> feedsAlone(project, basis, c.condition(), position, pumps, dry, filled.get(
-                            Contents.FULL))).isPresent()) {
+                    if (c.filling()
+                            .dry()
+                            .filter(dry -> feedsAlone(
+                                    project, basis, c.condition(), position, pumps, dry, filled.get(Contents.FULL)))
+                            .isPresent()) {
                         continue;
                     }
-                    all.add(new CaseAnswer.Setting(c.condition().withPositions(position).withStopped(pumps.stopped()),
-                            c.filling(), pumps, c.levels(), c.asked()));
+                    all.add(new CaseAnswer.Setting(
+                            c.condition().withPositions(position).withStopped(pumps.stopped()),
+                            c.filling(),
+                            pumps,
+                            c.levels(),
+                            c.asked()));
                 }
             }
         }
     }
 
     /** Whether with these pumps everything comes from the dry tank, so that nobody would run them so. */
-    private static boolean feedsAlone(Project project, FlowBasis basis, Condition c, Map<String, String> position,
-            PumpSet pumps, String dry, Map<String, Double> full) {
-        FlowAnswer a = basis.ask(c.withContents(full).withPositions(position).withStopped(pumps.stopped()), new FlowQuestion.Demand(
-                project.brief().demand()));
-        return a.usable() && project.system().tanks().stream().noneMatch(t -> !t.id().equals(dry) && a.outflow(t) > 0.05 * project.brief().demand());
+    private static boolean feedsAlone(
+            Project project,
+            FlowBasis basis,
+            Condition c,
+            Map<String, String> position,
+            PumpSet pumps,
+            String dry,
+            Map<String, Double> full) {
+        FlowAnswer a = basis.ask(
+                c.withContents(full).withPositions(position).withStopped(pumps.stopped()),
+                new FlowQuestion.Demand(project.brief().demand()));
+        return a.usable()
+                && project.system().tanks().stream()
+                        .noneMatch(t -> !t.id().equals(dry)
+                                && a.outflow(t) > 0.05 * project.brief().demand());
     }
 
     /** Just under what stays when an outlet uncovers. */
@@ -345,26 +489,47 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     /** Tanks whose outlets are joined to another's with the handles so, and so may run dry while that one feeds. */
     private static List<Tank> joined(FuelSystem system, Map<String, String> position) {
         Topology topology = Topology.of(system);
-        return system.tanks().stream().filter(t -> !t.outlets().isEmpty() && !topology.joined(t, Passing.untrusted(position, Set.of()))
-                .isEmpty()).toList();
+        return system.tanks().stream()
+                .filter(t -> !t.outlets().isEmpty()
+                        && !topology.joined(t, Passing.untrusted(position, Set.of()))
+                                .isEmpty())
+                .toList();
     }
 
-    /** With tanks as their tests say, those known already taken as they are; the project must have no blocking problem. */
+    /**
+     * With tanks as their tests say, those known already taken as they are; the project must have no blocking problem.
+     */
     static FlowBasis basis(Project project, Optional<Assessment> known) {
         Optional<Assessment> same = known.filter(k -> TankAnswer.sameForTanks(k.project(), project));
-        return basis(project, project.system().tanks().stream().map(t -> same.flatMap(k -> k.tanks().stream().map(TankAnswer::body)
-                .filter(b -> b.tank() == t).findFirst()).orElseGet(() -> body(project, t))), known);
+        return basis(
+                project,
+                project.system().tanks().stream().map(t -> same.flatMap(k -> k.tanks().stream()
+                                .map(TankAnswer::body)
+                                .filter(b -> b.tank() == t)
+                                .findFirst())
+                        .orElseGet(() -> body(project, t))),
+                known);
     }
 
     private static FlowBasis basis(Project project, Stream<TankBody> bodies, Optional<Assessment> before) {
         Heat heat = project.heat();
-        return new FlowBasis(project.system(), project.brief().fuel(), project.brief().choices().friction().law(),
-                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)), new Surroundings(
-                        Vents.dynamic(heat.si(HeatFigure.SPEED)), Optional.of(heat.vapor()), -heat.si(HeatFigure.IDLE_VACUUM)), before.flatMap(Assessment::basis));
+        return new FlowBasis(
+                project.system(),
+                project.brief().fuel(),
+                project.brief().choices().friction().law(),
+                bodies.collect(Collectors.toMap(b -> b.tank().id(), b -> b, (a, b) -> a)),
+                new Surroundings(
+                        Vents.dynamic(heat.si(HeatFigure.SPEED)),
+                        Optional.of(heat.vapor()),
+                        -heat.si(HeatFigure.IDLE_VACUUM)),
+                before.flatMap(Assessment::basis));
     }
 
     private static TankBody body(Project project, Tank tank) {
-        return TankBody.of(tank, TankEvidence.of(tank, project.tests(), project.asBuilt()).calibration(tank, project.brief().envelope().parked().si()));
+        return TankBody.of(
+                tank,
+                TankEvidence.of(tank, project.tests(), project.asBuilt())
+                        .calibration(tank, project.brief().envelope().parked().si()));
     }
 
     /** Answers any condition of this project; empty while a problem blocks. */
@@ -374,13 +539,16 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** The tank whose placard is furthest short of what stays, or nearest to it. */
     public Optional<TankAnswer> governingTank() {
-        return tanks.stream().filter(t -> !t.tank().outlets().isEmpty()).min(Ties.least(TankAnswer::ratio)
-                .thenComparing(Ties.least(t -> -t.unusable())));
+        return tanks.stream()
+                .filter(t -> !t.tank().outlets().isEmpty())
+                .min(Ties.least(TankAnswer::ratio).thenComparing(Ties.least(t -> -t.unusable())));
     }
 
     /** Tanks that feed something and have no answer: the least over the others is not the least. */
     public List<Tank> unansweredTanks() {
-        return project.system().tanks().stream().filter(t -> !t.outlets().isEmpty() && tank(t.id()).isEmpty()).toList();
+        return project.system().tanks().stream()
+                .filter(t -> !t.outlets().isEmpty() && tank(t.id()).isEmpty())
+                .toList();
     }
 
     public Optional<TankAnswer> tank(String id) {
@@ -389,8 +557,12 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** The judged cases with least margin, the least first. */
     public List<CaseAnswer.Setting> nearest(int howMany) {
-        return cases.stream().filter(c -> c.judged() && c.answered()).sorted(Ties.least(CaseAnswer::ratio)).limit(howMany).map(
-                CaseAnswer::setting).toList();
+        return cases.stream()
+                .filter(c -> c.judged() && c.answered())
+                .sorted(Ties.least(CaseAnswer::ratio))
+                .limit(howMany)
+                .map(CaseAnswer::setting)
+                .toList();
     }
 
     /** Whether anything can be computed. */
@@ -398,16 +570,23 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         return cases.isEmpty();
     }
 
-    /** Of the governing case; no better than Not shown while a case that had to be answered was not, nor than how sure it is. */
+    /**
+     * Of the governing case; no better than Not shown while a case that had to be answered was not, nor than how sure
+     * it is.
+     */
     public Verdict flowVerdict() {
         Verdict found = governing.map(CaseAnswer::verdict).orElse(Verdict.NOT_SHOWN);
         Verdict sureOf = sure().map(Sureness::verdict).orElse(Verdict.HOLDS);
-        return (cases.stream().anyMatch(CaseAnswer::open) || !contradicted().isEmpty() ? found.worse(Verdict.NOT_SHOWN) : found).worse(sureOf);
+        return (cases.stream().anyMatch(CaseAnswer::open) || !contradicted().isEmpty()
+                        ? found.worse(Verdict.NOT_SHOWN)
+                        : found)
+                .worse(sureOf);
     }
 
     /** Findings that are not yet good: Short and Not shown. */
     public long open() {
-        return findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+        return findings().stream()
+                .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
                 .count();
     }
 
@@ -418,8 +597,13 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
     /** A condition to start looking from: level, full, first position, everything on. */
     public static Condition start(Project project) {
         Brief brief = project.brief();
-        return new Condition(Attitude.ofDegrees("Level", 0, 0), fill(project, Contents.FULL),
-                positions(project.system()).get(0), Set.of(), Set.of(), brief.fuelKelvin());
+        return new Condition(
+                Attitude.ofDegrees("Level", 0, 0),
+                fill(project, Contents.FULL),
+                positions(project.system()).get(0),
+                Set.of(),
+                Set.of(),
+                brief.fuelKelvin());
     }
 
     /**
@@ -431,16 +615,21 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Map<String, Double> contents = new HashMap<>(fresh.contents());
         before.contents().forEach((tank, volume) -> contents.computeIfPresent(tank, (k, v) -> volume));
         Map<String, String> positions = new HashMap<>(fresh.positions());
-        before.positions().forEach((id, name) -> project.system().item(id)
-                .flatMap(i -> i.only(Selector.class)).filter(s -> s.position(name).isPresent())
+        before.positions().forEach((id, name) -> project.system()
+                .item(id)
+                .flatMap(i -> i.only(Selector.class))
+                .filter(s -> s.position(name).isPresent())
                 .ifPresent(i -> positions.put(id, name)));
-        return before.withContents(contents).with(new Handles(positions, known(before.shutValves(), project),
-                known(before.stopped(), project))).with(new Faults(Set.copyOf(before.faults().all().stream().filter(f -> project.system().item(
-                        f.item()).isPresent()).toList())));
+        return before.withContents(contents)
+                .with(new Handles(positions, known(before.shutValves(), project), known(before.stopped(), project)))
+                .with(new Faults(Set.copyOf(before.faults().all().stream()
+                        .filter(f -> project.system().item(f.item()).isPresent())
+                        .toList())));
     }
 
     private static Set<String> known(Set<String> ids, Project project) {
-        return Set.copyOf(ids.stream().filter(id -> project.system().item(id).isPresent()).toList());
+        return Set.copyOf(
+                ids.stream().filter(id -> project.system().item(id).isPresent()).toList());
     }
 
     /** Every tank filled alike, m3 by tank id; tanks whose shape does not close are left out. */
@@ -458,7 +647,10 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
 
     /** Every tank of this project filled alike, m3 by tank id; without building a tank again. */
     public Map<String, Double> fill(Contents contents) {
-        return fill(project, contents, tanks.stream().collect(Collectors.toMap(t -> t.tank().id(), TankAnswer::body, (a, b) -> a)));
+        return fill(
+                project,
+                contents,
+                tanks.stream().collect(Collectors.toMap(t -> t.tank().id(), TankAnswer::body, (a, b) -> a)));
     }
 
     private static Map<String, Double> fill(Project project, Contents contents, Map<String, TankBody> bodies) {
@@ -466,8 +658,14 @@ public record Assessment(Project project, List<Problem> problems, Optional<FlowB
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
         for (Tank tank : project.system().tanks()) {
             TankBody body = bodies.get(tank.id());
-            volumes.put(tank.id(), body == null ? 0 : contents.volume(body.full(parked), tank.unusable().si(), project.brief().lowFuel()
-                    .si()));
+            volumes.put(
+                    tank.id(),
+                    body == null
+                            ? 0
+                            : contents.volume(
+                                    body.full(parked),
+                                    tank.unusable().si(),
+                                    project.brief().lowFuel().si()));
         }
         return volumes;
     }

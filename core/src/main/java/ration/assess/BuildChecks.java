@@ -13,7 +13,6 @@ import ration.model.Construction;
 import ration.model.FuelSystem;
 import ration.model.LineSize;
 import ration.model.Measured;
-import ration.quantity.Quantity;
 import ration.model.Run;
 import ration.model.RunBuild;
 import ration.plumbing.CutLength;
@@ -21,6 +20,7 @@ import ration.plumbing.Joints;
 import ration.plumbing.LineRules;
 import ration.project.Project;
 import ration.quantity.Dimension;
+import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
@@ -51,14 +51,29 @@ final class BuildChecks {
         long good = joints.stream().filter(j -> j.state() == Joints.State.GOOD).count();
         for (Joints.Joint j : joints) {
             if (j.state() == Joints.State.WRONG) {
-                add(Check.BUILD_JOINT, j.id(), "Joint of " + j.run().name() + " at " + j.at(), j.run(), Verdict.SHORT,
-                        Finding.MISSED, u -> j.message(), "37\u00b0 flares, pipe threads and hose families: AC 43.13-1B"
-                        + " (from memory)", j.remedy());
+                add(
+                        Check.BUILD_JOINT,
+                        j.id(),
+                        "Joint of " + j.run().name() + " at " + j.at(),
+                        j.run(),
+                        Verdict.SHORT,
+                        Finding.MISSED,
+                        u -> j.message(),
+                        "37\u00b0 flares, pipe threads and hose families: AC 43.13-1B" + " (from memory)",
+                        j.remedy());
             }
         }
         if (good == joints.size()) {
-            findings.add(new Finding(Check.BUILD_JOINTS, "", "Every joint goes together", "", Verdict.HOLDS, Finding.MET,
-                    u -> good + " joints: size, thread, half and sealant agree.", Checks.PRACTICE, ""));
+            findings.add(new Finding(
+                    Check.BUILD_JOINTS,
+                    "",
+                    "Every joint goes together",
+                    "",
+                    Verdict.HOLDS,
+                    Finding.MET,
+                    u -> good + " joints: size, thread, half and sealant agree.",
+                    Checks.PRACTICE,
+                    ""));
         }
     }
 
@@ -67,52 +82,105 @@ final class BuildChecks {
         List<String> open = new ArrayList<>();
         for (Run run : system.runs()) {
             RunBuild b = run.build();
-            boolean ends = b.start().fitting().isPresent() && b.start().port().isPresent()
-                    && b.end().fitting().isPresent() && b.end().port().isPresent();
-            boolean held = b.spacing().isPresent() || length(run) <= LineRules.farthestSupports(run).orElse(0);
+            boolean ends = b.start().fitting().isPresent()
+                    && b.start().port().isPresent()
+                    && b.end().fitting().isPresent()
+                    && b.end().port().isPresent();
+            boolean held = b.spacing().isPresent()
+                    || length(run) <= LineRules.farthestSupports(run).orElse(0);
             if (b.construction().isEmpty() || !held || !ends) {
                 open.add(run.name());
             }
         }
         if (!open.isEmpty()) {
-            findings.add(new Finding(Check.BUILD_SHEET, "", "Runs sheet filled in", "", Verdict.NOT_SHOWN,
-                    (system.runs().size() - open.size()) / (double) system.runs().size(), u -> open.size() + " of "
-                    + system.runs().size() + " runs lack construction, supports or an end: " + String.join(", ", open) + ".",
-                    Checks.PRACTICE, "Fill them in on the Runs page."));
+            findings.add(new Finding(
+                    Check.BUILD_SHEET,
+                    "",
+                    "Runs sheet filled in",
+                    "",
+                    Verdict.NOT_SHOWN,
+                    (system.runs().size() - open.size())
+                            / (double) system.runs().size(),
+                    u -> open.size() + " of " + system.runs().size() + " runs lack construction, supports or an end: "
+                            + String.join(", ", open) + ".",
+                    Checks.PRACTICE,
+                    "Fill them in on the Runs page."));
         }
     }
 
     private double length(Run run) {
-        return run.lengthM(system.point(run.from()).orElse(ORIGIN), system.point(run.to()).orElse(ORIGIN));
+        return run.lengthM(
+                system.point(run.from()).orElse(ORIGIN), system.point(run.to()).orElse(ORIGIN));
     }
 
     private void run(Run run) {
         RunBuild b = run.build();
         boolean hose = LineRules.construction(run).hose();
-        String source = hose ? (LineRules.construction(run) == Construction.PTFE
-                ? LineRules.PTFE_SOURCE : LineRules.HOSE_SOURCE) : LineRules.TUBE_SOURCE;
-        atLeast(Check.BUILD_BEND, run.id(), "Tightest bend of " + run.name(), run, b.tightest(),
-                LineRules.leastRadius(run), source, "A wider bend, or an elbow fitting.");
+        String source = hose
+                ? (LineRules.construction(run) == Construction.PTFE ? LineRules.PTFE_SOURCE : LineRules.HOSE_SOURCE)
+                : LineRules.TUBE_SOURCE;
+        atLeast(
+                Check.BUILD_BEND,
+                run.id(),
+                "Tightest bend of " + run.name(),
+                run,
+                b.tightest(),
+                LineRules.leastRadius(run),
+                source,
+                "A wider bend, or an elbow fitting.");
         b.spacing().ifPresent(s -> {
             OptionalDouble most = LineRules.farthestSupports(run);
             if (most.isPresent() && s.si() > 0) {
-                limit(Check.BUILD_SUPPORTS, run.id(), "Supports of " + run.name(), run, s.si(), most.getAsDouble(), source,
+                limit(
+                        Check.BUILD_SUPPORTS,
+                        run.id(),
+                        "Supports of " + run.name(),
+                        run,
+                        s.si(),
+                        most.getAsDouble(),
+                        source,
                         "Another clamp between.");
             }
         });
         b.torque().ifPresent(t -> torque(run, t));
         b.heat().ifPresent(h -> {
             if (!b.marks().sleeved()) {
-                atLeast(Check.BUILD_HEAT, run.id(), "Heat beside " + run.name(), run, b.heat(),
-                        OptionalDouble.of(Unit.INCH.toSi(LineRules.HEAT)), "Practice, low confidence",
+                atLeast(
+                        Check.BUILD_HEAT,
+                        run.id(),
+                        "Heat beside " + run.name(),
+                        run,
+                        b.heat(),
+                        OptionalDouble.of(Unit.INCH.toSi(LineRules.HEAT)),
+                        "Practice, low confidence",
                         "Sleeve or shield it, or lead it elsewhere.");
             }
         });
-        if (b.marks().sleeved() && b.chafe().filter(c -> c.si() < Unit.INCH.toSi(LineRules.CHAFE)).isPresent()) {
-            add(Check.BUILD_CHAFE, run.id(), "Clearance of " + run.name(), run, Verdict.THIN, 1.02, u -> close(u, b.chafe().get().si()) + " clear, with a tube slipped"
-                    + " over it: by one school that counts, looked at every year; by the other only the gap does.", Checks.PRACTICE, "Look at it every year, or make the gap.");
+        if (b.marks().sleeved()
+                && b.chafe()
+                        .filter(c -> c.si() < Unit.INCH.toSi(LineRules.CHAFE))
+                        .isPresent()) {
+            add(
+                    Check.BUILD_CHAFE,
+                    run.id(),
+                    "Clearance of " + run.name(),
+                    run,
+                    Verdict.THIN,
+                    1.02,
+                    u -> close(u, b.chafe().get().si()) + " clear, with a tube slipped"
+                            + " over it: by one school that counts, looked at every year; by the other only the"
+                            + " gap does.",
+                    Checks.PRACTICE,
+                    "Look at it every year, or make the gap.");
         } else {
-            atLeast(Check.BUILD_CHAFE, run.id(), "Clearance of " + run.name(), run, b.chafe(), OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)), Checks.PRACTICE,
+            atLeast(
+                    Check.BUILD_CHAFE,
+                    run.id(),
+                    "Clearance of " + run.name(),
+                    run,
+                    b.chafe(),
+                    OptionalDouble.of(Unit.INCH.toSi(LineRules.CHAFE)),
+                    Checks.PRACTICE,
                     "A clamp, a grommet or another way.");
         }
         clamp(run);
@@ -120,7 +188,10 @@ final class BuildChecks {
         kinds(run);
     }
 
-    /** A clamp larger than the tube it holds lets it chafe, a smaller one dents it; the size is the last word said of it. */
+    /**
+     * A clamp larger than the tube it holds lets it chafe, a smaller one dents it; the size is the last word said of
+     * it.
+     */
     private void clamp(Run run) {
         String said = run.build().papers().clamp();
         String size = said.substring(said.lastIndexOf(' ') + 1);
@@ -131,53 +202,104 @@ final class BuildChecks {
             double holds = Quantity.parse(size, Unit.INCH).si();
             double outer = run.size().outer();
             boolean fits = Math.abs(holds - outer) <= Unit.INCH.toSi(1.0 / 32);
-            add(Check.BUILD_CLAMP, run.id(), "Clamps of " + run.name(), run, fits ? Verdict.HOLDS : Verdict.SHORT, fits ? Finding.MET : Finding.MISSED, u -> "A clamp for " + close(u, holds)
-                    + " on a tube of " + close(u, outer) + ".", Checks.PRACTICE, fits ? "" : "A clamp of the size of the tube.");
+            add(
+                    Check.BUILD_CLAMP,
+                    run.id(),
+                    "Clamps of " + run.name(),
+                    run,
+                    fits ? Verdict.HOLDS : Verdict.SHORT,
+                    fits ? Finding.MET : Finding.MISSED,
+                    u -> "A clamp for " + close(u, holds) + " on a tube of " + close(u, outer) + ".",
+                    Checks.PRACTICE,
+                    fits ? "" : "A clamp of the size of the tube.");
         } catch (IllegalArgumentException e) {
             // no size: its kind alone is kept
         }
     }
 
-    private void atLeast(Check check, String of, String title, Run run, Optional<Measured> have, OptionalDouble least,
-            String source, String remedy) {
+    private void atLeast(
+            Check check,
+            String of,
+            String title,
+            Run run,
+            Optional<Measured> have,
+            OptionalDouble least,
+            String source,
+            String remedy) {
         if (have.isPresent() && least.isPresent()) {
             double is = have.get().si();
             double wanted = least.getAsDouble();
             Verdict verdict = Verdict.atLeast(is, wanted);
-            add(check, of, title, run, verdict, is / wanted, u -> close(u, is) + " against at least "
-                    + close(u, wanted) + ".", source, verdict == Verdict.SHORT ? remedy : "");
+            add(
+                    check,
+                    of,
+                    title,
+                    run,
+                    verdict,
+                    is / wanted,
+                    u -> close(u, is) + " against at least " + close(u, wanted) + ".",
+                    source,
+                    verdict == Verdict.SHORT ? remedy : "");
         }
     }
 
-    private void limit(Check check, String of, String title, Run run, double is, double most, String source, String remedy) {
+    private void limit(
+            Check check, String of, String title, Run run, double is, double most, String source, String remedy) {
         Verdict verdict = is > most * (1 + 1e-9) ? Verdict.SHORT : Verdict.HOLDS;
-        add(check, of, title, run, verdict, Math.min(Finding.MET, most / is), u -> "Every " + u.text(is, Dimension.LENGTH)
-                + ", at most " + u.text(most, Dimension.LENGTH) + ".", source, verdict == Verdict.SHORT ? remedy : "");
+        add(
+                check,
+                of,
+                title,
+                run,
+                verdict,
+                Math.min(Finding.MET, most / is),
+                u -> "Every " + u.text(is, Dimension.LENGTH) + ", at most " + u.text(most, Dimension.LENGTH) + ".",
+                source,
+                verdict == Verdict.SHORT ? remedy : "");
     }
 
     /** Wrong only outside both recalled series; the overlap is the target. */
     private void torque(Run run, Measured torque) {
         LineRules.Torque table = LineRules.torque(run);
         if (table == null) {
-            add(Check.BUILD_TORQUE, run.id(), "Torque of " + run.name(), run, Verdict.NOT_SHOWN, Finding.MISSED, u ->
-                    torque.quantity().shown() + "; no table here has this size.", LineRules.TUBE_SOURCE, "Take the maker's figure.");
+            add(
+                    Check.BUILD_TORQUE,
+                    run.id(),
+                    "Torque of " + run.name(),
+                    run,
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> torque.quantity().shown() + "; no table here has this size.",
+                    LineRules.TUBE_SOURCE,
+                    "Take the maker's figure.");
             return;
         }
         double is = Unit.POUND_INCH.fromSi(torque.si());
         boolean outside = is < table.lowest() || is > table.highest();
         boolean off = is < table.low() || is > table.high();
-        Wording words = u -> torque.quantity().shown() + "; target " + figure(table.low()) + " to " + figure(table.high())
-                + " in\u00b7lb, which both published series allow.";
-        add(Check.BUILD_TORQUE, run.id(), "Torque of " + run.name(), run, outside ? Verdict.SHORT : off ? Verdict.THIN
-                : Verdict.HOLDS, outside ? Finding.MISSED : off ? 1.02 : Finding.MET, words, LineRules.TUBE_SOURCE
-                + "; two series recalled", outside ? is > table.highest() ? "Remake the joint: a flare is not cured by"
-                + " force." : "Do it up to the target and mark it." : "");
+        Wording words = u -> torque.quantity().shown() + "; target " + figure(table.low()) + " to "
+                + figure(table.high()) + " in\u00b7lb, which both published series allow.";
+        add(
+                Check.BUILD_TORQUE,
+                run.id(),
+                "Torque of " + run.name(),
+                run,
+                outside ? Verdict.SHORT : off ? Verdict.THIN : Verdict.HOLDS,
+                outside ? Finding.MISSED : off ? 1.02 : Finding.MET,
+                words,
+                LineRules.TUBE_SOURCE + "; two series recalled",
+                outside
+                        ? is > table.highest()
+                                ? "Remake the joint: a flare is not cured by" + " force."
+                                : "Do it up to the target and mark it."
+                        : "");
     }
 
     /** Short lengths to a hundredth of an inch. */
     private static String close(UnitSystem u, double metres) {
         Unit unit = u.unit(Dimension.LENGTH);
-        return u == UnitSystem.US && metres < 0.25 ? UnitSystem.figure(unit.fromSi(metres), 2) + " " + unit.symbol()
+        return u == UnitSystem.US && metres < 0.25
+                ? UnitSystem.figure(unit.fromSi(metres), 2) + " " + unit.symbol()
                 : u.text(metres, Dimension.LENGTH);
     }
 
@@ -197,33 +319,69 @@ final class BuildChecks {
         double most = hose ? way * (1 + LineRules.MOST_SLACK) : Double.MAX_VALUE;
         boolean tooShort = have < least - 1e-6;
         boolean tooLong = have > most + 1e-6;
-        add(Check.BUILD_LENGTH, run.id(), "Length supplied for " + run.name(), run, tooShort || tooLong ? Verdict.SHORT
-                : Verdict.HOLDS, tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
-                u -> u.text(have, Dimension.LENGTH) + " supplied, " + (hose ? u.text(least, Dimension.LENGTH) + " to "
-                + u.text(most, Dimension.LENGTH) : "at least " + u.text(least, Dimension.LENGTH)) + " needed"
-                + (tooLong ? ": it will kink." : tooShort ? ": it will pull." : "."),
-                hose ? LineRules.HOSE_SOURCE : Checks.PRACTICE, tooShort || tooLong ? "Have one made to "
-                + CutLength.of(system, run).text() + " cut length." : "");
+        add(
+                Check.BUILD_LENGTH,
+                run.id(),
+                "Length supplied for " + run.name(),
+                run,
+                tooShort || tooLong ? Verdict.SHORT : Verdict.HOLDS,
+                tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
+                u -> u.text(have, Dimension.LENGTH) + " supplied, "
+                        + (hose
+                                ? u.text(least, Dimension.LENGTH) + " to " + u.text(most, Dimension.LENGTH)
+                                : "at least " + u.text(least, Dimension.LENGTH))
+                        + " needed"
+                        + (tooLong ? ": it will kink." : tooShort ? ": it will pull." : "."),
+                hose ? LineRules.HOSE_SOURCE : Checks.PRACTICE,
+                tooShort || tooLong
+                        ? "Have one made to " + CutLength.of(system, run).text() + " cut length."
+                        : "");
     }
 
-    /** Rigid where ends are fixed, hose where they move; hose forward of the firewall sleeved or PTFE; nothing temporary. */
+    /**
+     * Rigid where ends are fixed, hose where they move; hose forward of the firewall sleeved or PTFE; nothing
+     * temporary.
+     */
     private void kinds(Run run) {
         RunBuild b = run.build();
         Construction made = LineRules.construction(run);
         if (b.marks().moving() && !made.hose()) {
-            add(Check.BUILD_MOVING, run.id(), "Movement of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
-                    u -> "Its ends move against each other, and it is " + made.label().toLowerCase(Locale.ROOT) + ".",
-                    "14 CFR 23.993 before 2017 (from memory), as a guide", "Use a hose assembly.");
+            add(
+                    Check.BUILD_MOVING,
+                    run.id(),
+                    "Movement of " + run.name(),
+                    run,
+                    Verdict.SHORT,
+                    Finding.MISSED,
+                    u -> "Its ends move against each other, and it is "
+                            + made.label().toLowerCase(Locale.ROOT) + ".",
+                    "14 CFR 23.993 before 2017 (from memory), as a guide",
+                    "Use a hose assembly.");
         }
         if (b.marks().temporary()) {
-            add(Check.BUILD_TEMPORARY, run.id(), "Nothing temporary flies", run, Verdict.SHORT, Finding.MISSED,
-                    u -> run.name() + " is marked as fitted for ground runs only.", Checks.PRACTICE,
+            add(
+                    Check.BUILD_TEMPORARY,
+                    run.id(),
+                    "Nothing temporary flies",
+                    run,
+                    Verdict.SHORT,
+                    Finding.MISSED,
+                    u -> run.name() + " is marked as fitted for ground runs only.",
+                    Checks.PRACTICE,
                     "Replace it before flight and take the mark off.");
         }
-        if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE) && run.size().kind() != LineSize.Kind.BORE
+        if (made.hose() != (run.size().kind() == LineSize.Kind.HOSE)
+                && run.size().kind() != LineSize.Kind.BORE
                 && b.construction().isPresent()) {
-            add(Check.BUILD_KIND, run.id(), "Size and construction of " + run.name(), run, Verdict.SHORT, Finding.MISSED,
-                    u -> made.label() + " with the size " + run.size().label() + ".", Checks.PRACTICE,
+            add(
+                    Check.BUILD_KIND,
+                    run.id(),
+                    "Size and construction of " + run.name(),
+                    run,
+                    Verdict.SHORT,
+                    Finding.MISSED,
+                    u -> made.label() + " with the size " + run.size().label() + ".",
+                    Checks.PRACTICE,
                     "Give a tube size for tube and a dash for hose.");
         }
         forward(run, made);
@@ -231,24 +389,44 @@ final class BuildChecks {
 
     /** 23.1183: lines on the engine's side of the firewall are fire resistant. */
     private void forward(Run run, Construction made) {
-        if (run.build().construction().isEmpty() || system.firewall().isEmpty() || system.inlet().isEmpty()) {
+        if (run.build().construction().isEmpty()
+                || system.firewall().isEmpty()
+                || system.inlet().isEmpty()) {
             return;
         }
         double wall = system.firewall().get().station().si();
         double engine = Math.signum(system.inlet().get().place().point().x() - wall);
-        boolean inBay = java.util.stream.Stream.of(run.from(), run.to()).flatMap(p -> system.point(p).stream())
+        boolean inBay = java.util.stream.Stream.of(run.from(), run.to())
+                .flatMap(p -> system.point(p).stream())
                 .anyMatch(p -> (p.x() - wall) * engine > 1e-6);
         if (!inBay) {
             return;
         }
         boolean holds = made == Construction.STEEL || run.build().marks().sleeved();
-        add(Check.BUILD_FIRE, run.id(), "Fire resistance of " + run.name(), run, holds ? Verdict.HOLDS : Verdict.SHORT,
-                holds ? Finding.MET : Finding.MISSED, u -> made.label() + (run.build().marks().sleeved()
-                ? " in fire sleeve." : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
-                "14 CFR 23.1183 before 2017 (from memory), as a guide", holds ? "" : "Sleeve it, or use stainless tube.");
+        add(
+                Check.BUILD_FIRE,
+                run.id(),
+                "Fire resistance of " + run.name(),
+                run,
+                holds ? Verdict.HOLDS : Verdict.SHORT,
+                holds ? Finding.MET : Finding.MISSED,
+                u -> made.label()
+                        + (run.build().marks().sleeved()
+                                ? " in fire sleeve."
+                                : holds ? "." : " without fire sleeve on the engine's side of the firewall."),
+                "14 CFR 23.1183 before 2017 (from memory), as a guide",
+                holds ? "" : "Sleeve it, or use stainless tube.");
     }
 
-    private void add(Check check, String of, String title, Run run, Verdict verdict, double ratio, Wording detail, String source,
+    private void add(
+            Check check,
+            String of,
+            String title,
+            Run run,
+            Verdict verdict,
+            double ratio,
+            Wording detail,
+            String source,
             String remedy) {
         findings.add(new Finding(check, of, title, run.id(), verdict, ratio, detail, source, remedy));
     }

@@ -50,8 +50,11 @@ public final class CaseAnswer {
 
     /** Answers one condition of a system without blocking problems. */
     CaseAnswer(FlowBasis basis, Brief brief, Condition condition, Filling filling) {
-        this(basis, brief, new Setting(condition, filling, PumpSet.of(basis.system(), condition.stopped()),
-                basis.levels(condition)));
+        this(
+                basis,
+                brief,
+                new Setting(
+                        condition, filling, PumpSet.of(basis.system(), condition.stopped()), basis.levels(condition)));
     }
 
     /**
@@ -60,14 +63,27 @@ public final class CaseAnswer {
      * @param asked whether it must hold; otherwise it is only reported
      * @param share of take-off demand that the engine takes, above 0
      */
-    public record Setting(Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels, boolean asked, double share) {
+    public record Setting(
+            Condition condition,
+            Filling filling,
+            PumpSet pumps,
+            Map<String, TankLevel> levels,
+            boolean asked,
+            double share) {
         public Setting {
             levels = java.util.Collections.unmodifiableMap(levels);
         }
 
         /** The engine takes what its power takes. */
-        public Setting(Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
-            this(condition, filling, pumps, levels, asked, condition.engine().power().demandShare());
+        public Setting(
+                Condition condition, Filling filling, PumpSet pumps, Map<String, TankLevel> levels, boolean asked) {
+            this(
+                    condition,
+                    filling,
+                    pumps,
+                    levels,
+                    asked,
+                    condition.engine().power().demandShare());
         }
 
         /** One that must hold. */
@@ -93,12 +109,15 @@ public final class CaseAnswer {
 
     /** Flow wanted over demand in a condition. */
     static double factor(Brief brief, Condition condition) {
-        return condition.engine().fouled() ? brief.practice().fouled().si() : brief.delivery().factor();
+        return condition.engine().fouled()
+                ? brief.practice().fouled().si()
+                : brief.delivery().factor();
     }
 
     /** Whether anything is asked of a case: a pump-fed engine is not expected to run with no pump. */
     static boolean judged(Brief brief, Setting setting) {
-        return setting.asked() && (brief.delivery() != Brief.Delivery.PUMP || setting.pumps().running() > 0);
+        return setting.asked()
+                && (brief.delivery() != Brief.Delivery.PUMP || setting.pumps().running() > 0);
     }
 
     /** Answers one condition whose levels and pump set are known. */
@@ -177,20 +196,23 @@ public final class CaseAnswer {
     }
 
     /**
-     * With the engine taking its demand of fuel this warm, as much of it by weight; pressures under which it boils are told, not
-     * refused.
+     * With the engine taking its demand of fuel this warm, as much of it by weight; pressures under which it boils are
+     * told, not refused.
      */
     public FlowAnswer demandAt(double kelvin) {
         double held = Math.max(COLDEST, Math.min(HOTTEST, kelvin));
         if (Math.abs(held - condition.fuelKelvin()) < 0.05) {
             return demand;
         }
-        double swelling = basis.fuel().density(condition.fuelKelvin()) / basis.fuel().density(held);
-        return basis.withoutBoiling().ask(condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
+        double swelling =
+                basis.fuel().density(condition.fuelKelvin()) / basis.fuel().density(held);
+        return basis.withoutBoiling()
+                .ask(condition.withFuelKelvin(held), setting.levels(), new FlowQuestion.Demand(need * swelling));
     }
 
     /** Fuel properties are known between these, K. */
     private static final double COLDEST = 220;
+
     private static final double HOTTEST = 350;
 
     /** With the engine taking all that is wanted, found when first asked for. */
@@ -227,7 +249,8 @@ public final class CaseAnswer {
     }
 
     public Verdict verdict() {
-        Verdict found = !judged || !answered() ? Verdict.NOT_SHOWN
+        Verdict found = !judged || !answered()
+                ? Verdict.NOT_SHOWN
                 : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
         return found.shownIf(unsaid.flowSaid());
     }
@@ -244,7 +267,9 @@ public final class CaseAnswer {
 
     /** Whether the solver came to an end: an answer, or the certainty that nothing arrives. */
     public boolean answered() {
-        return capacity.usable() || capacity.undelivered() || capacity.solution().status() == NetworkSolution.Status.NO_SUPPLY;
+        return capacity.usable()
+                || capacity.undelivered()
+                || capacity.solution().status() == NetworkSolution.Status.NO_SUPPLY;
     }
 
     /** Margin over what is needed, for the notch bar. */
@@ -254,13 +279,18 @@ public final class CaseAnswer {
 
     /** Pressure left at the inlet when the engine takes its take-off demand, Pa gauge. */
     public OptionalDouble inletPressureAtDemand(FuelSystem system) {
-        return system.inlet().map(i -> demand.pressure(new PortRef(i.id(), Item.IN))).orElse(OptionalDouble.empty());
+        return system.inlet()
+                .map(i -> demand.pressure(new PortRef(i.id(), Item.IN)))
+                .orElse(OptionalDouble.empty());
     }
 
     /** Gauge pressure the open inlet wants to pass a flow, Pa; empty if there is no inlet. */
     public OptionalDouble pressureWanted(double flow) {
-        return basis.system().inlet().map(i -> OptionalDouble.of(basis.wideOpen(i, condition.engine().power())
-                .loss(flow, capacity.fluid(), basis.law()))).orElse(OptionalDouble.empty());
+        return basis.system()
+                .inlet()
+                .map(i -> OptionalDouble.of(
+                        basis.wideOpen(i, condition.engine().power()).loss(flow, capacity.fluid(), basis.law())))
+                .orElse(OptionalDouble.empty());
     }
 
     /** Why nothing arrives, or empty when something does. */
@@ -273,14 +303,18 @@ public final class CaseAnswer {
             return airWords(system, air);
         }
         if (!demand.dryHeaders().isEmpty()) {
-            return demand.dryHeaders().stream().map(h -> system.item(h).map(Item::name).orElse(h))
-                    .collect(Collectors.joining(" and ")) + " runs dry: less comes in than the engine takes.";
+            return demand.dryHeaders().stream()
+                            .map(h -> system.item(h).map(Item::name).orElse(h))
+                            .collect(Collectors.joining(" and "))
+                    + " runs dry: less comes in than the engine takes.";
         }
         if (capacity.inletFlow() < FlowAnswer.NO_FLOW) {
-            String dry = capacity.levels().values().stream().filter(l -> !l.uncovered().isEmpty())
+            String dry = capacity.levels().values().stream()
+                    .filter(l -> !l.uncovered().isEmpty())
                     .map(l -> system.item(l.tank()).map(Item::name).orElse(l.tank()))
                     .collect(Collectors.joining(" and "));
-            return dry.isEmpty() ? "No fuel reaches the engine: a valve is shut or there is no head."
+            return dry.isEmpty()
+                    ? "No fuel reaches the engine: a valve is shut or there is no head."
                     : "No fuel reaches the engine: the outlet of " + dry + " stands clear of the fuel.";
         }
         return "";
@@ -288,12 +322,20 @@ public final class CaseAnswer {
 
     /** An outlet that stands clear lets air in, or a part that leaks does. */
     private String airWords(FuelSystem system, List<String> air) {
-        String outlets = capacity.levels().values().stream().flatMap(l -> l.uncovered().stream().map(o -> l.tank() + "." + o)).filter(
-                air::contains).map(o -> outletName(system, o)).collect(Collectors.joining(" and "));
-        return outlets.isEmpty() ? "Air is drawn in at " + condition.faults().all().stream().filter(f -> f.kind() == Fault.Kind.AIR_LEAK)
-                .map(f -> system.item(f.item()).map(Item::name).orElse(f.item())).sorted().collect(Collectors.joining(" and "))
-                + ", which leaks: the pressure there lies under ambient." : "Air is drawn through " + outlets
-                + ", which stands clear of the fuel.";
+        String outlets = capacity.levels().values().stream()
+                .flatMap(l -> l.uncovered().stream().map(o -> l.tank() + "." + o))
+                .filter(air::contains)
+                .map(o -> outletName(system, o))
+                .collect(Collectors.joining(" and "));
+        return outlets.isEmpty()
+                ? "Air is drawn in at "
+                        + condition.faults().all().stream()
+                                .filter(f -> f.kind() == Fault.Kind.AIR_LEAK)
+                                .map(f -> system.item(f.item()).map(Item::name).orElse(f.item()))
+                                .sorted()
+                                .collect(Collectors.joining(" and "))
+                        + ", which leaks: the pressure there lies under ambient."
+                : "Air is drawn through " + outlets + ", which stands clear of the fuel.";
     }
 
     private static String outletName(FuelSystem system, String node) {
@@ -310,22 +352,28 @@ public final class CaseAnswer {
             }
         }
         words.append(", ").append(contentsWords(system, units));
-        if (!pumps.label().isEmpty() && basis.topology().feedPumps().size() > 1 || pumps.running() == 0
-                && !pumps.label().isEmpty()) {
+        if (!pumps.label().isEmpty() && basis.topology().feedPumps().size() > 1
+                || pumps.running() == 0 && !pumps.label().isEmpty()) {
             words.append(", ").append(pumps.label().toLowerCase(java.util.Locale.ROOT));
         }
         if (condition.engine().fouled()) {
             words.append(", filters fouled");
         }
         if (Math.abs(condition.fuelKelvin() - usualKelvin) > 0.05) {
-            words.append(", fuel at ").append(UnitSystem.figure(Unit.CELSIUS.fromSi(condition.fuelKelvin()), 0)).append(" \u00b0C");
+            words.append(", fuel at ")
+                    .append(UnitSystem.figure(Unit.CELSIUS.fromSi(condition.fuelKelvin()), 0))
+                    .append(" \u00b0C");
         }
         Day day = condition.air().day();
         if (!day.equals(Day.STANDARD)) {
             words.append(", at ").append(units.altitude(day.altitudeM()));
         }
-        condition.faults().all().stream().map(f -> system.item(f.item()).map(Item::name).orElse(f.item()) + (f.port().isEmpty() ? "" : " "
-                + f.port()) + ": " + f.kind().words()).sorted().forEach(f -> words.append(", ").append(f));
+        condition.faults().all().stream()
+                .map(f -> system.item(f.item()).map(Item::name).orElse(f.item())
+                        + (f.port().isEmpty() ? "" : " " + f.port()) + ": "
+                        + f.kind().words())
+                .sorted()
+                .forEach(f -> words.append(", ").append(f));
         return words.toString();
     }
 
@@ -338,7 +386,8 @@ public final class CaseAnswer {
         }
         String feeding = capacity.path().isEmpty() ? "" : capacity.path().get(0).item();
         Double left = feeding.isEmpty() && condition.contents().size() == 1
-                ? condition.contents().values().iterator().next() : condition.contents().get(feeding);
+                ? condition.contents().values().iterator().next()
+                : condition.contents().get(feeding);
         return left == null ? "low fuel" : units.text(left, Dimension.VOLUME) + " left";
     }
 }

@@ -19,8 +19,7 @@ public final class CaseWords {
     /** The governing case. */
     public static final String GOVERNING = "governing";
 
-    private CaseWords() {
-    }
+    private CaseWords() {}
 
     /**
      * The condition meant.
@@ -73,7 +72,8 @@ public final class CaseWords {
                 return c.with(p);
             }
         }
-        return word.equals("filters fouled") || word.equals("fouled") ? c.withFouled(true)
+        return word.equals("filters fouled") || word.equals("fouled")
+                ? c.withFouled(true)
                 : word.equals("filters clean") || word.equals("clean") ? c.withFouled(false) : angle(c, word);
     }
 
@@ -88,10 +88,15 @@ public final class CaseWords {
         String[] parts = word.split("\\s+");
         if (parts.length == 2 && (parts[0].equals("pitch") || parts[0].equals("bank"))) {
             try {
-                double degrees = Double.parseDouble(parts[1].replace("\u00b0", "").replace('\u2212', '-'));
-                return c.with(Attitude.ofDegrees("Set by hand", parts[0].equals("pitch") ? degrees
-                        : c.attitude().pitchDegrees(), parts[0].equals("bank") ? degrees : c.attitude().tiltDegrees()).under(
-                        "Set by hand", c.attitude().load(), c.attitude().forward()));
+                double degrees =
+                        Double.parseDouble(parts[1].replace("\u00b0", "").replace('\u2212', '-'));
+                return c.with(Attitude.ofDegrees(
+                                "Set by hand",
+                                parts[0].equals("pitch")
+                                        ? degrees
+                                        : c.attitude().pitchDegrees(),
+                                parts[0].equals("bank") ? degrees : c.attitude().tiltDegrees())
+                        .under("Set by hand", c.attitude().load(), c.attitude().forward()));
             } catch (NumberFormatException e) {
                 return null;
             }
@@ -106,7 +111,9 @@ public final class CaseWords {
             words.add(k.label().toLowerCase(Locale.ROOT));
         }
         project.system().selectors().forEach(s -> s.positions().forEach(p -> words.add(p.name())));
-        PumpSet.of(project.system()).stream().map(PumpSet::label).filter(l -> !l.isEmpty())
+        PumpSet.of(project.system()).stream()
+                .map(PumpSet::label)
+                .filter(l -> !l.isEmpty())
                 .forEach(l -> words.add(l.toLowerCase(Locale.ROOT)));
         words.addAll(List.of("filters fouled", "take-off", "cruise", "idle"));
         return words;

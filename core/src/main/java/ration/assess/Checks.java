@@ -13,8 +13,8 @@ final class Checks {
     static final String PRACTICE = "Common practice, no source";
 
     /** Short, Not shown, Thin, Holds; within each by ratio. */
-    static final Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::verdict).reversed()
-            .thenComparing(Ties.least(Finding::ratio));
+    static final Comparator<Finding> WORST_FIRST =
+            Comparator.comparing(Finding::verdict).reversed().thenComparing(Ties.least(Finding::ratio));
 
     /**
      * Some checks that stand or fall together.
@@ -28,18 +28,23 @@ final class Checks {
             try {
                 return checks.get();
             } catch (RuntimeException e) {
-                return List.of(notShown(fails, "", fails.title(), "These checks failed: what they would have"
-                        + " said is not known. Undo the last change."));
+                return List.of(notShown(
+                        fails,
+                        "",
+                        fails.title(),
+                        "These checks failed: what they would have" + " said is not known. Undo the last change."));
             }
         }
     }
 
-    private Checks() {
-    }
+    private Checks() {}
 
     /** Asked side by side; what a group says stands whatever becomes of the others. */
     static List<Finding> of(List<Group> groups) {
-        return groups.parallelStream().map(Group::findings).flatMap(List::stream).toList();
+        return groups.parallelStream()
+                .map(Group::findings)
+                .flatMap(List::stream)
+                .toList();
     }
 
     /** What could not be looked at: never good, and says why. */

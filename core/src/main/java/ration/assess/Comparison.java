@@ -21,10 +21,10 @@ import ration.quantity.UnitSystem;
 /**
  * Two states of an aircraft: what was changed, what that did, which tests it ended.
  *
- * @param changes  in words
- * @param ledger   its figures before and after
+ * @param changes in words
+ * @param ledger its figures before and after
  * @param findings whose verdict is another, or that are new or gone
- * @param ended    tests that counted before and count no more
+ * @param ended tests that counted before and count no more
  */
 public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> findings, List<Ended> ended) {
 
@@ -38,11 +38,11 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
     /**
      * One figure of the ledger.
      *
-     * @param title  of it
+     * @param title of it
      * @param before figure
-     * @param was    its verdict
-     * @param after  figure
-     * @param is     its verdict
+     * @param was its verdict
+     * @param after figure
+     * @param is its verdict
      */
     public record Figure(String title, String before, Verdict was, String after, Verdict is) {
 
@@ -55,17 +55,16 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
      * A finding that turned.
      *
      * @param title of it
-     * @param was   its verdict; empty where it is new
-     * @param is    its verdict; empty where it is gone
+     * @param was its verdict; empty where it is new
+     * @param is its verdict; empty where it is gone
      */
-    public record Turn(String title, Optional<Verdict> was, Optional<Verdict> is) {
-    }
+    public record Turn(String title, Optional<Verdict> was, Optional<Verdict> is) {}
 
     /**
      * A test that counts no more.
      *
-     * @param test   id
-     * @param title  what it was, and on which tank
+     * @param test id
+     * @param title what it was, and on which tank
      * @param causes which of its inputs changed, from what to what; what became of its record or tank else
      */
     public record Ended(String test, String title, List<String> causes) {
@@ -74,33 +73,55 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         }
     }
 
-    /** In a few sentences: what was changed since, which figures moved, what turned for the worse, which tests ended. */
+    /**
+     * In a few sentences: what was changed since, which figures moved, what turned for the worse, which tests ended.
+     */
     public String sentence() {
         if (changes.isEmpty()) {
             return "Nothing was changed since.";
         }
-        StringBuilder out = new StringBuilder("Since then: ").append(some(changes, "; ")).append('.');
-        List<String> moved = ledger.stream().filter(Figure::changed).map(f -> f.title() + " " + f.before() + " " + f.was().word() + ", now " + f.after() + " " + f
-                .is().word()).toList();
+        StringBuilder out =
+                new StringBuilder("Since then: ").append(some(changes, "; ")).append('.');
+        List<String> moved = ledger.stream()
+                .filter(Figure::changed)
+                .map(f -> f.title() + " " + f.before() + " " + f.was().word() + ", now " + f.after() + " "
+                        + f.is().word())
+                .toList();
         out.append(moved.isEmpty() ? " No figure of the ledger moved." : " " + String.join(". ", moved) + ".");
-        List<String> worse = findings.stream().filter(t -> t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0).map(t -> t.title() + " "
-                + t.is().get().word()).toList();
+        List<String> worse = findings.stream()
+                .filter(t ->
+                        t.is().isPresent() && t.is().get().compareTo(t.was().orElse(Verdict.HOLDS)) > 0)
+                .map(t -> t.title() + " " + t.is().get().word())
+                .toList();
         out.append(worse.isEmpty() ? "" : " Got worse: " + some(worse, ", ") + ".");
-        out.append(ended.isEmpty() ? " No test ended." : " Tests that count no more: " + some(ended.stream().map(e -> e.title() + " (" + e.causes().get(0) + ")")
-                .toList(), ", ") + ".");
+        out.append(
+                ended.isEmpty()
+                        ? " No test ended."
+                        : " Tests that count no more: "
+                                + some(
+                                        ended.stream()
+                                                .map(e -> e.title() + " ("
+                                                        + e.causes().get(0) + ")")
+                                                .toList(),
+                                        ", ")
+                                + ".");
         return out.toString();
     }
 
     private static String some(List<String> all, String between) {
-        return String.join(between, all.stream().limit(SAID).toList()) + (all.size() > SAID ? " and " + (all.size() - SAID) + " more" : "");
+        return String.join(between, all.stream().limit(SAID).toList())
+                + (all.size() > SAID ? " and " + (all.size() - SAID) + " more" : "");
     }
 
     private static final int SAID = 4;
 
     /** Of an earlier and a later state. */
     public static Comparison of(Assessment first, Assessment second, UnitSystem units) {
-        return new Comparison(Difference.between(unissued(first), unissued(second)), ledger(first, second, units), findings(first, second), ended(first
-                .project(), second.project()));
+        return new Comparison(
+                Difference.between(unissued(first), unissued(second)),
+                ledger(first, second, units),
+                findings(first, second),
+                ended(first.project(), second.project()));
     }
 
     /** Which packets were given out is no change of the aircraft. */
@@ -112,8 +133,10 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         List<Figure> all = new ArrayList<>();
         List<Ledger.Entry> after = Ledger.of(second, units).entries();
         for (Ledger.Entry e : Ledger.of(first, units).entries()) {
-            after.stream().filter(o -> o.title().equals(e.title())).findFirst().ifPresent(o -> all.add(new Figure(e.title(), e.figure(), e.verdict(), o
-                    .figure(), o.verdict())));
+            after.stream()
+                    .filter(o -> o.title().equals(e.title()))
+                    .findFirst()
+                    .ifPresent(o -> all.add(new Figure(e.title(), e.figure(), e.verdict(), o.figure(), o.verdict())));
         }
         return all;
     }
@@ -132,8 +155,10 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         Map<String, Verdict> after = verdicts(second);
         Set<String> titles = new LinkedHashSet<>(before.keySet());
         titles.addAll(after.keySet());
-        return titles.stream().filter(t -> before.get(t) != after.get(t)).map(t -> new Turn(t, Optional.ofNullable(before.get(t)), Optional.ofNullable(after
-                .get(t)))).toList();
+        return titles.stream()
+                .filter(t -> before.get(t) != after.get(t))
+                .map(t -> new Turn(t, Optional.ofNullable(before.get(t)), Optional.ofNullable(after.get(t))))
+                .toList();
     }
 
     /** Tests that an edit from one state to the other ends; for asking before the edit is made, too. */
@@ -149,7 +174,9 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
                 continue;
             }
             Optional<HangarTest> kept = second.test(t.id());
-            if (kept.isPresent() && sameGround(kept.get(), t) && Standing.of(t, after).counts()) {
+            if (kept.isPresent()
+                    && sameGround(kept.get(), t)
+                    && Standing.of(t, after).counts()) {
                 continue;
             }
             all.add(new Ended(t.id(), Named.of(first.system(), t), causes(before, after, t, kept)));
@@ -158,8 +185,9 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
     }
 
     private static boolean sameGround(HangarTest kept, HangarTest t) {
-        return kept.by().fingerprint().equals(t.by().fingerprint()) && kept.by().inputs().equals(t.by().inputs()) && kept.by().beside().standIn() == t.by().beside()
-                .standIn();
+        return kept.by().fingerprint().equals(t.by().fingerprint())
+                && kept.by().inputs().equals(t.by().inputs())
+                && kept.by().beside().standIn() == t.by().beside().standIn();
     }
 
     /** The test counted before, so what it rests on is what was laid out then, whether its record tells or not. */
@@ -170,7 +198,11 @@ public record Comparison(List<String> changes, List<Figure> ledger, List<Turn> f
         if (!t.subject().isEmpty() && after.system().item(t.subject()).isEmpty()) {
             return List.of("its " + (before.tank(t.subject()).isPresent() ? "tank" : "part") + " is not there");
         }
-        List<String> said = Standing.of(t.with(t.by().withInputs(Standing.restsOn(before, t.subject(), t.work()))), after).changes().stream().map(Inputs.Change::words)
+        List<String> said = Standing.of(
+                        t.with(t.by().withInputs(Standing.restsOn(before, t.subject(), t.work()))), after)
+                .changes()
+                .stream()
+                .map(Inputs.Change::words)
                 .toList();
         return said.isEmpty() ? List.of("its record says it was done on something else") : said;
     }

@@ -13,8 +13,8 @@ public final class Cooling {
     private static final double WALL = 5;
     /** Heat from the surface of the fuel into still air over it, W/m2K; common practice, no source. */
     private static final double SURFACE = 1;
-    private Cooling() {
-    }
+
+    private Cooling() {}
 
     /** Heat out of a tank that holds so much, W/K: through the walls the fuel wets, and a little from its surface. */
     public static double of(Tank tank, Point3 up, double volume) {
@@ -25,7 +25,8 @@ public final class Cooling {
             wetted += areaBelow(face, up, level);
         }
         double step = 1e-4;
-        double surface = Math.max(0, (solid.volumeBelow(up, level + step) - solid.volumeBelow(up, level - step)) / (2 * step));
+        double surface =
+                Math.max(0, (solid.volumeBelow(up, level + step) - solid.volumeBelow(up, level - step)) / (2 * step));
         return WALL * wetted + SURFACE * surface;
     }
 

@@ -23,8 +23,9 @@ import ration.quantity.Quantity;
 import ration.task.Steps;
 
 /**
- * A layout whose figures are off by as much as they may be. Every length, height, bore and loss is drawn from a normal law cut at three
- * deviations, a pump's pressures all together. Friction is not drawn: the turbulent branch already stands on the safe side.
+ * A layout whose figures are off by as much as they may be. Every length, height, bore and loss is drawn from a normal
+ * law cut at three deviations, a pump's pressures all together. Friction is not drawn: the turbulent branch already
+ * stands on the safe side.
  */
 public final class Draws {
 
@@ -34,6 +35,7 @@ public final class Draws {
     public static final long SEED = 20_250_704L;
     /** Cases solved for each draw. */
     static final int NEAREST_CASES = 4;
+
     private static final int MOST_DRAWS = 50;
 
     private final FuelSystem system;
@@ -47,23 +49,31 @@ public final class Draws {
     /**
      * A figure that may be off.
      *
-     * @param item      it belongs to
-     * @param label     as its card calls it
-     * @param as        it stands
+     * @param item it belongs to
+     * @param label as its card calls it
+     * @param as it stands
      * @param deviation one standard deviation, SI
-     * @param moved     the item with it off by so many deviations
+     * @param moved the item with it off by so many deviations
      */
-    record Figure(Item item, String label, Measured as, double deviation, java.util.function.DoubleFunction<Item> moved) {
-    }
+    record Figure(
+            Item item, String label, Measured as, double deviation, java.util.function.DoubleFunction<Item> moved) {}
 
     /** Every figure of some items that is drawn. */
     static List<Figure> figures(List<Item> items) {
         List<Figure> all = new ArrayList<>();
         for (Item item : items) {
             Drawn d = Drawn.of(item);
-            d.fields.forEach(f -> all.add(new Figure(item, f.field.label(), f.as, f.deviation, n -> f.field.with().apply(item, f.at(n)))));
-            item.only(Pump.class).filter(p -> d.pump > 0).ifPresent(p -> all.add(new Figure(item, "pressure of its curve", p.curve().get(0).pressure(), d.pump * p.curve().get(0)
-                    .pressure().si(), n -> scaled(p, 1 + n * d.pump))));
+            d.fields.forEach(f -> all.add(new Figure(item, f.field.label(), f.as, f.deviation, n -> f.field
+                    .with()
+                    .apply(item, f.at(n)))));
+            item.only(Pump.class)
+                    .filter(p -> d.pump > 0)
+                    .ifPresent(p -> all.add(new Figure(
+                            item,
+                            "pressure of its curve",
+                            p.curve().get(0).pressure(),
+                            d.pump * p.curve().get(0).pressure().si(),
+                            n -> scaled(p, 1 + n * d.pump))));
         }
         return all;
     }
@@ -73,7 +83,9 @@ public final class Draws {
 
         Measured at(double deviations) {
             double si = as.si() + deviations * deviation;
-            return as.with(Quantity.ofSi(as.si() > 0 ? Math.max(si, 0.05 * as.si()) : si, as.quantity().unit()));
+            return as.with(Quantity.ofSi(
+                    as.si() > 0 ? Math.max(si, 0.05 * as.si()) : si,
+                    as.quantity().unit()));
         }
     }
 
@@ -86,14 +98,30 @@ public final class Draws {
 
         static Drawn of(Item item) {
             Optional<Pump> pump = item.only(Pump.class);
-            double share = pump.filter(p -> !p.curve().isEmpty() && p.curve().get(0).pressure().si() > 0).map(p -> Method.tolerance(p.curve().get(0).pressure()) / 2 / p.curve().get(0)
-                    .pressure().si()).orElse(0.0);
-            return new Drawn(item, FieldSheet.of(item).stream().filter(f -> f.unit().dimension() == Dimension.LENGTH || f.unit().dimension() == Dimension.PRESSURE && pump.isEmpty())
-                    .map(f -> new Off(f, f.get().apply(item), Method.tolerance(f.get().apply(item)) / 2)).toList(), share);
+            double share = pump.filter(p ->
+                            !p.curve().isEmpty() && p.curve().get(0).pressure().si() > 0)
+                    .map(p -> Method.tolerance(p.curve().get(0).pressure())
+                            / 2
+                            / p.curve().get(0).pressure().si())
+                    .orElse(0.0);
+            return new Drawn(
+                    item,
+                    FieldSheet.of(item).stream()
+                            .filter(f -> f.unit().dimension() == Dimension.LENGTH
+                                    || f.unit().dimension() == Dimension.PRESSURE && pump.isEmpty())
+                            .map(f -> new Off(
+                                    f,
+                                    f.get().apply(item),
+                                    Method.tolerance(f.get().apply(item)) / 2))
+                            .toList(),
+                    share);
         }
 
         Item by(SplittableRandom random) {
-            Item out = item.only(Pump.class).filter(p -> pump > 0).<Item>map(p -> scaled(p, 1 + deviation(random) * pump)).orElse(item);
+            Item out = item.only(Pump.class)
+                    .filter(p -> pump > 0)
+                    .<Item>map(p -> scaled(p, 1 + deviation(random) * pump))
+                    .orElse(item);
             for (Off f : fields) {
                 out = f.field.with().apply(out, f.at(deviation(random)));
             }
@@ -102,8 +130,11 @@ public final class Draws {
     }
 
     private static Pump scaled(Pump pump, double factor) {
-        UnaryOperator<Measured> by = m -> m.with(Quantity.of(m.quantity().value() * factor, m.quantity().unit()));
-        return pump.withCurve(pump.curve().stream().map(p -> new Pump.CurvePoint(p.flow(), by.apply(p.pressure()))).toList());
+        UnaryOperator<Measured> by = m ->
+                m.with(Quantity.of(m.quantity().value() * factor, m.quantity().unit()));
+        return pump.withCurve(pump.curve().stream()
+                .map(p -> new Pump.CurvePoint(p.flow(), by.apply(p.pressure())))
+                .toList());
     }
 
     private static double deviation(SplittableRandom random) {
@@ -114,7 +145,8 @@ public final class Draws {
     /** A draw whose tanks close: figures that nobody measured may draw a floor through a sump well. */
     private FuelSystem possible(SplittableRandom random) {
         for (int i = 0; i < MOST_DRAWS; i++) {
-            FuelSystem drawn = system.withItems(items.stream().map(f -> f.by(random)).toList());
+            FuelSystem drawn =
+                    system.withItems(items.stream().map(f -> f.by(random)).toList());
             if (drawn.tanks().stream().allMatch(Draws::closes)) {
                 return drawn;
             }
@@ -134,20 +166,25 @@ public final class Draws {
      * What came of samples.
      *
      * @param margins rising
-     * @param shorts  how many were short
+     * @param shorts how many were short
      */
-    public record Samples(double[] margins, int shorts) {
-    }
+    public record Samples(double[] margins, int shorts) {}
 
     /**
-     * Draws a project so often and solves the cases that come nearest to short; the same seed gives the same answer, however many
-     * threads help.
+     * Draws a project so often and solves the cases that come nearest to short; the same seed gives the same answer,
+     * however many threads help.
      *
      * @param nearest those cases
-     * @param known   of the project as it stands
+     * @param known of the project as it stands
      * @return empty if it was stopped
      */
-    public static Optional<Samples> sample(Project as, List<CaseAnswer.Setting> nearest, Optional<Assessment> known, long seed, int samples, DoubleConsumer progress,
+    public static Optional<Samples> sample(
+            Project as,
+            List<CaseAnswer.Setting> nearest,
+            Optional<Assessment> known,
+            long seed,
+            int samples,
+            DoubleConsumer progress,
             BooleanSupplier stop) {
         // records speak of the tanks as they are, not of any drawn beside them
         Project project = as.withTests(List.of());
@@ -169,6 +206,7 @@ public final class Draws {
             return Optional.empty();
         }
         Arrays.sort(margins);
-        return Optional.of(new Samples(margins, (int) IntStream.range(0, samples).filter(i -> isShort[i]).count()));
+        return Optional.of(new Samples(margins, (int)
+                IntStream.range(0, samples).filter(i -> isShort[i]).count()));
     }
 }

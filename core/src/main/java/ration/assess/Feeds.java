@@ -25,13 +25,12 @@ import ration.tank.Feed;
 import ration.topology.Topology;
 
 /**
- * How the outlets of a tank are joined, from the layout and the flow answer: where their lines meet, and what the line of
- * each costs when it feeds alone. The same network that gives the flow decides what the Tanks page says.
+ * How the outlets of a tank are joined, from the layout and the flow answer: where their lines meet, and what the line
+ * of each costs when it feeds alone. The same network that gives the flow decides what the Tanks page says.
  */
 final class Feeds {
 
-    private Feeds() {
-    }
+    private Feeds() {}
 
     static Feed of(Project project, Tank tank) {
         if (tank.outlets().size() < 2) {
@@ -41,18 +40,24 @@ final class Feeds {
         Topology topology = Topology.of(system);
         Map<String, List<PortRef>> ways = new LinkedHashMap<>();
         tank.outlets().forEach(o -> ways.put(o.name(), topology.onward(new PortRef(tank.id(), o.name()))));
-        Optional<PortRef> meets = ways.values().iterator().next().stream().filter(p -> ways.values().stream().allMatch(w ->
-                w.contains(p))).findFirst();
-        boolean part = meets.isEmpty() || system.item(meets.get().item()).filter(i -> i.only(Header.class).isPresent()
-                || i.only(Tank.class).isPresent()).isPresent();
+        Optional<PortRef> meets = ways.values().iterator().next().stream()
+                .filter(p -> ways.values().stream().allMatch(w -> w.contains(p)))
+                .findFirst();
+        boolean part = meets.isEmpty()
+                || system.item(meets.get().item())
+                        .filter(i -> i.only(Header.class).isPresent()
+                                || i.only(Tank.class).isPresent())
+                        .isPresent();
         if (part) {
             return Feed.GRAVITY;
         }
         List<Feed.Leg> legs = new ArrayList<>();
         for (Outlet o : tank.outlets()) {
             List<PortRef> way = ways.get(o.name());
-            legs.add(new Feed.Leg(o.name(), points(system, way.subList(0, way.indexOf(meets.get()) + 1)), loss(project, tank, o,
-                    meets.get(), ways).orElse(Double.POSITIVE_INFINITY)));
+            legs.add(new Feed.Leg(
+                    o.name(),
+                    points(system, way.subList(0, way.indexOf(meets.get()) + 1)),
+                    loss(project, tank, o, meets.get(), ways).orElse(Double.POSITIVE_INFINITY)));
         }
         return new Feed(legs);
     }
@@ -62,15 +67,19 @@ final class Feeds {
         List<Point3> points = new ArrayList<>();
         for (PortRef port : way) {
             system.point(port).ifPresent(points::add);
-            system.runAt(port).filter(r -> way.contains(r.from()) && way.contains(r.to())).ifPresent(r -> r.points().forEach(p ->
-                    points.add(p.point())));
+            system.runAt(port)
+                    .filter(r -> way.contains(r.from()) && way.contains(r.to()))
+                    .ifPresent(r -> r.points().forEach(p -> points.add(p.point())));
         }
         return points;
     }
 
-    /** Head from the surface to the joint with one outlet alone feeding take-off demand, level and full; empty without an answer. */
-    private static OptionalDouble loss(Project project, Tank tank, Outlet feeding, PortRef meets,
-            Map<String, List<PortRef>> ways) {
+    /**
+     * Head from the surface to the joint with one outlet alone feeding take-off demand, level and full; empty without
+     * an answer.
+     */
+    private static OptionalDouble loss(
+            Project project, Tank tank, Outlet feeding, PortRef meets, Map<String, List<PortRef>> ways) {
         FuelSystem system = project.system();
         List<String> others = new ArrayList<>();
         ways.forEach((name, way) -> {
@@ -83,11 +92,19 @@ final class Feeds {
             return OptionalDouble.empty();
         }
         Project one = project.with(alone);
-        FlowBasis basis = new FlowBasis(alone, project.brief().fuel(), project.brief().choices().friction().law());
+        FlowBasis basis = new FlowBasis(
+                alone,
+                project.brief().fuel(),
+                project.brief().choices().friction().law());
         double most = Double.NaN;
         for (Map<String, String> position : Assessment.positions(alone)) {
-            Condition c = new Condition(Attitude.ofDegrees("Level", 0, 0), Assessment.fill(one, Contents.FULL), position, Set.of(),
-                    Set.of(), project.brief().fuelKelvin());
+            Condition c = new Condition(
+                    Attitude.ofDegrees("Level", 0, 0),
+                    Assessment.fill(one, Contents.FULL),
+                    position,
+                    Set.of(),
+                    Set.of(),
+                    project.brief().fuelKelvin());
             FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand()));
             OptionalDouble head = a.usable() ? a.head(meets) : OptionalDouble.empty();
             if (head.isPresent() && a.outflow(tank) > 0.5 * project.brief().demand()) {

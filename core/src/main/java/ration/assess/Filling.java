@@ -9,7 +9,7 @@ import ration.model.Item;
  * How the tanks are filled in a case.
  *
  * @param level what all of them hold; empty where they are as somebody set them
- * @param dry   id of the one of several joined tanks that is dry while the others hold that; empty where none is
+ * @param dry id of the one of several joined tanks that is dry while the others hold that; empty where none is
  */
 public record Filling(Optional<Contents> level, Optional<String> dry) {
 
@@ -33,7 +33,9 @@ public record Filling(Optional<Contents> level, Optional<String> dry) {
 
     /** Full, Half, Low, Set; Left tank dry, the rest low. */
     public String label(FuelSystem system) {
-        return dry.map(id -> system.item(id).map(Item::name).orElse(id) + " dry, the rest " + level.map(l -> l.label().toLowerCase(java.util.Locale.ROOT))
-                .orElse("as set")).orElseGet(() -> level.map(Contents::label).orElse("Set"));
+        return dry.map(id -> system.item(id).map(Item::name).orElse(id) + " dry, the rest "
+                        + level.map(l -> l.label().toLowerCase(java.util.Locale.ROOT))
+                                .orElse("as set"))
+                .orElseGet(() -> level.map(Contents::label).orElse("Set"));
     }
 }

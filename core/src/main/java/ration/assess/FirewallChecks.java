@@ -35,10 +35,17 @@ final class FirewallChecks {
         system.firewall().ifPresent(wall -> system.all(Bulkhead.class).forEach(b -> {
             double off = Math.abs(b.place().point().x() - wall.station().si());
             boolean in = off < Firewall.IN_IT;
-            findings.add(new Finding(Check.BUILD_BULKHEAD, b.id(), b.name() + " in the firewall", b.id(), in ? Verdict.HOLDS : Verdict.SHORT, in
-                    ? Finding.MET : Finding.MISSED, u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
-                    + u.text(wall.station().si(), Dimension.LENGTH) + ".", Checks.PRACTICE, in ? ""
-                    : "Measure its station, or the firewall's, again."));
+            findings.add(new Finding(
+                    Check.BUILD_BULKHEAD,
+                    b.id(),
+                    b.name() + " in the firewall",
+                    b.id(),
+                    in ? Verdict.HOLDS : Verdict.SHORT,
+                    in ? Finding.MET : Finding.MISSED,
+                    u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
+                            + u.text(wall.station().si(), Dimension.LENGTH) + ".",
+                    Checks.PRACTICE,
+                    in ? "" : "Measure its station, or the firewall's, again."));
         }));
     }
 
@@ -46,14 +53,20 @@ final class FirewallChecks {
     private void shutOffPlace() {
         system.firewall().ifPresent(wall -> {
             for (Fitted item : system.all(Fitted.class).toList()) {
-                if (item.only(Selector.class).isPresent() || item.only(ShutOff.class).isPresent()) {
+                if (item.only(Selector.class).isPresent()
+                        || item.only(ShutOff.class).isPresent()) {
                     boolean behind = engineSide(item, wall) <= 0;
-                    findings.add(new Finding(Check.BUILD_SHUT_OFF, item.id(), "Shut-off behind the firewall", item.id(),
+                    findings.add(new Finding(
+                            Check.BUILD_SHUT_OFF,
+                            item.id(),
+                            "Shut-off behind the firewall",
+                            item.id(),
                             behind ? Verdict.HOLDS : Verdict.SHORT,
-                            behind ? Finding.MET : Finding.MISSED, u -> item.name() + (behind ? " is" : " is not")
-                            + " on the cabin side: station "
-                            + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall "
-                            + u.text(wall.station().si(), Dimension.LENGTH) + ".",
+                            behind ? Finding.MET : Finding.MISSED,
+                            u -> item.name() + (behind ? " is" : " is not")
+                                    + " on the cabin side: station "
+                                    + u.text(item.place().point().x(), Dimension.LENGTH) + ", firewall "
+                                    + u.text(wall.station().si(), Dimension.LENGTH) + ".",
                             "14 CFR 23.995(b) before 2017 (from memory), as a guide",
                             behind ? "" : "Move the valve behind the firewall."));
                 }
@@ -63,7 +76,8 @@ final class FirewallChecks {
 
     /** Positive on the engine's side of the firewall, whichever way the engine faces. */
     private double engineSide(Fitted item, Firewall wall) {
-        double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0) - wall.station().si();
+        double engine = system.inlet().map(i -> i.place().point().x()).orElse(0.0)
+                - wall.station().si();
         return (item.place().point().x() - wall.station().si()) * Math.signum(engine);
     }
 }

@@ -65,14 +65,29 @@ final class FlowChecks {
     }
 
     private void nothing() {
-        findings.add(new Finding(Check.FLOW_MARGIN, "", "Flow margin", "", Verdict.NOT_SHOWN, Finding.MISSED,
-                u -> "Nothing can be computed before the layout is mended.", project.brief().choices().basis().cite(project.brief().delivery()),
+        findings.add(new Finding(
+                Check.FLOW_MARGIN,
+                "",
+                "Flow margin",
+                "",
+                Verdict.NOT_SHOWN,
+                Finding.MISSED,
+                u -> "Nothing can be computed before the layout is mended.",
+                project.brief().choices().basis().cite(project.brief().delivery()),
                 "See the points marked in the layout."));
     }
 
     private void layout(Problem p) {
-        findings.add(new Finding(Check.LAYOUT, p.field().toLowerCase(Locale.ROOT).replace(' ', '-'), p.field(), p.item(),
-                Verdict.NOT_SHOWN, Finding.MISSED, u -> p.message(), Checks.PRACTICE, p.remedy()));
+        findings.add(new Finding(
+                Check.LAYOUT,
+                p.field().toLowerCase(Locale.ROOT).replace(' ', '-'),
+                p.field(),
+                p.item(),
+                Verdict.NOT_SHOWN,
+                Finding.MISSED,
+                u -> p.message(),
+                Checks.PRACTICE,
+                p.remedy()));
     }
 
     /** 150 % of take-off consumption by gravity, 125 % by pump, for each selector position. */
@@ -80,61 +95,114 @@ final class FlowChecks {
         Map<Map<String, String>, CaseAnswer> worst = new LinkedHashMap<>();
         for (CaseAnswer c : cases) {
             if (c.judged() && c.answered()) {
-                worst.merge(c.condition().positions(), c, (a, b) -> Ties.rounded(a.ratio()) <= Ties.rounded(b.ratio()) ? a : b);
+                worst.merge(
+                        c.condition().positions(),
+                        c,
+                        (a, b) -> Ties.rounded(a.ratio()) <= Ties.rounded(b.ratio()) ? a : b);
             }
         }
-        cases.stream().filter(CaseAnswer::open).filter(c -> !worst.containsKey(c.condition().positions())).map(c -> c.condition()
-                .positions()).distinct().forEach(p -> findings.add(Checks.notShown(Check.FLOW_MARGIN, String.join(", ", new java.util.TreeSet<>(
-                        p.values())), "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
+        cases.stream()
+                .filter(CaseAnswer::open)
+                .filter(c -> !worst.containsKey(c.condition().positions()))
+                .map(c -> c.condition().positions())
+                .distinct()
+                .forEach(p -> findings.add(Checks.notShown(
+                        Check.FLOW_MARGIN,
+                        String.join(", ", new java.util.TreeSet<>(p.values())),
+                        "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
                         "No case with the handle there has an answer.")));
         for (CaseAnswer c : worst.values()) {
-            String position = String.join(", ", new java.util.TreeSet<>(c.condition().positions().values()));
+            String position = String.join(
+                    ", ", new java.util.TreeSet<>(c.condition().positions().values()));
             String obstacle = c.obstacle(system);
-            Finding.Wording detail = u -> String.format(Locale.ROOT, "%.2f\u00d7 take-off demand against %.2f\u00d7: "
-                    + "%s of %s. %s. %s", c.margin(), c.factor(), u.figure(c.capacity().inletFlow(), Dimension.FLOW),
-                    u.text(c.need() * c.factor(), Dimension.FLOW), c.label(system, u), obstacle).strip();
-            findings.add(new Finding(Check.FLOW_MARGIN, position.isEmpty() ? "" : "." + position, "Flow margin" + (position.isEmpty() ? "" : " on " + position), largestLoss(c), c.verdict(), c.ratio(),
-                    detail,
-                    project.brief().choices().basis().cite(project.brief().delivery()),
-                    c.verdict() == Verdict.HOLDS ? "" : remedy(c)).with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER)).because(() -> WhyFlow.margin(
-                    project, c)));
+            Finding.Wording detail = u -> String.format(
+                            Locale.ROOT,
+                            "%.2f\u00d7 take-off demand against %.2f\u00d7: " + "%s of %s. %s. %s",
+                            c.margin(),
+                            c.factor(),
+                            u.figure(c.capacity().inletFlow(), Dimension.FLOW),
+                            u.text(c.need() * c.factor(), Dimension.FLOW),
+                            c.label(system, u),
+                            obstacle)
+                    .strip();
+            findings.add(new Finding(
+                            Check.FLOW_MARGIN,
+                            position.isEmpty() ? "" : "." + position,
+                            "Flow margin" + (position.isEmpty() ? "" : " on " + position),
+                            largestLoss(c),
+                            c.verdict(),
+                            c.ratio(),
+                            detail,
+                            project.brief()
+                                    .choices()
+                                    .basis()
+                                    .cite(project.brief().delivery()),
+                            c.verdict() == Verdict.HOLDS ? "" : remedy(c))
+                    .with(Measure.atLeast(c.margin(), c.factor(), Dimension.NUMBER))
+                    .because(() -> WhyFlow.margin(project, c)));
         }
     }
 
     /** Cases the solver could not settle are said, and never count as good. */
     private void unanswered() {
-        List<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.answered()).toList();
+        List<CaseAnswer> open =
+                cases.stream().filter(c -> c.judged() && !c.answered()).toList();
         if (!open.isEmpty()) {
             CaseAnswer c = open.get(0);
-            findings.add(new Finding(Check.FLOW_UNANSWERED, "", "Every case answered", "", Verdict.NOT_SHOWN, Finding.MISSED,
+            findings.add(new Finding(
+                    Check.FLOW_UNANSWERED,
+                    "",
+                    "Every case answered",
+                    "",
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
                     u -> open.size() + " of " + cases.size() + " cases have no answer. " + c.label(system, u) + ": "
-                    + c.obstacle(system), Checks.PRACTICE,
+                            + c.obstacle(system),
+                    Checks.PRACTICE,
                     "Regulators or jet pumps work against each other: look at the parts named."));
         }
     }
 
     private String largestLoss(CaseAnswer c) {
-        return c.capacity().path().stream().min(Ties.least((PathStep p) -> -p.loss())).map(PathStep::item)
+        return c.capacity().path().stream()
+                .min(Ties.least((PathStep p) -> -p.loss()))
+                .map(PathStep::item)
                 .orElse("");
     }
 
-    /** What costs the most in the case that governs, and what the next size there gives: solved over the cases, not promised. */
+    /**
+     * What costs the most in the case that governs, and what the next size there gives: solved over the cases, not
+     * promised.
+     */
     private String remedy(CaseAnswer c) {
         Optional<Item> item = system.item(largestLoss(c));
         if (item.isEmpty()) {
             return "Bring fuel to the engine in this case, or placard against it.";
         }
-        Optional<Run> run = item.get().only(Run.class).filter(r -> r.size().nextUp().isPresent());
+        Optional<Run> run =
+                item.get().only(Run.class).filter(r -> r.size().nextUp().isPresent());
         if (run.isEmpty()) {
-            return item.get().name() + " costs the most here. Try one that costs less, or a larger line elsewhere: Flow ranks what buys margin.";
+            return item.get().name()
+                    + " costs the most here. Try one that costs less, or a larger line elsewhere: Flow ranks"
+                    + " what buys margin.";
         }
         LineSize up = run.get().size().nextUp().orElseThrow();
         FlowBasis larger = basis.with(system.replace(run.get().resized(up)));
-        List<CaseAnswer> same = cases.stream().filter(x -> x.judged() && x.condition().positions().equals(c.condition().positions())).map(x -> new CaseAnswer(larger, project
-                .brief(), x.setting())).toList();
-        Optional<CaseAnswer> least = same.stream().allMatch(CaseAnswer::answered) ? same.stream().min(Ties.least(CaseAnswer::ratio)) : Optional.empty();
-        return item.get().name() + " costs the most here. " + least.map(l -> "With " + up.shortName() + " it is " + String.format(Locale.ROOT, "%.2f\u00d7", l.margin()) + (l.ratio() >= 1
-                ? "." : ", which is still short: a step of several. Flow ranks what buys margin.")).orElse("Try " + up.shortName() + ".");
+        List<CaseAnswer> same = cases.stream()
+                .filter(x -> x.judged()
+                        && x.condition().positions().equals(c.condition().positions()))
+                .map(x -> new CaseAnswer(larger, project.brief(), x.setting()))
+                .toList();
+        Optional<CaseAnswer> least = same.stream().allMatch(CaseAnswer::answered)
+                ? same.stream().min(Ties.least(CaseAnswer::ratio))
+                : Optional.empty();
+        return item.get().name() + " costs the most here. "
+                + least.map(l -> "With " + up.shortName() + " it is "
+                                + String.format(Locale.ROOT, "%.2f\u00d7", l.margin())
+                                + (l.ratio() >= 1
+                                        ? "."
+                                        : ", which is still short: a step of several. Flow ranks what buys margin."))
+                        .orElse("Try " + up.shortName() + ".");
     }
 
     /** 23.957(a): interconnected tanks must not overflow each other. */
@@ -146,9 +214,15 @@ final class FlowChecks {
             for (Tank tank : system.tanks()) {
                 double filling = -c.demand().outflow(tank);
                 if (filling > FlowAnswer.NO_FLOW) {
-                    findings.add(new Finding(Check.FLOW_OVERFLOW, tank.id(), "No overflow between tanks", tank.id(),
-                            Verdict.SHORT, Finding.MISSED, u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
-                            + " while full: it runs over its vent. " + c.label(system, u) + ".",
+                    findings.add(new Finding(
+                            Check.FLOW_OVERFLOW,
+                            tank.id(),
+                            "No overflow between tanks",
+                            tank.id(),
+                            Verdict.SHORT,
+                            Finding.MISSED,
+                            u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
+                                    + " while full: it runs over its vent. " + c.label(system, u) + ".",
                             "14 CFR 23.957(a) before 2017 (from memory), as a guide",
                             "Feed from one tank at a time, or keep fuel from running back with a check valve."));
                     return;
@@ -159,17 +233,30 @@ final class FlowChecks {
 
     /** Pressure at the inlet at take-off demand, in the case with the least. */
     private void minimumPressureAtDemand() {
-        Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.demand()
-                .starved()).min(Ties.least(CaseAnswer::margin));
+        Optional<CaseAnswer> never = cases.stream()
+                .filter(c -> c.judged()
+                        && !c.condition().engine().fouled()
+                        && c.demand().starved())
+                .min(Ties.least(CaseAnswer::margin));
         if (never.isPresent() && system.inlet().isPresent()) {
-            findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", system.inlet().get().id(),
-                    Verdict.SHORT, Math.min(0.99, never.get().margin()), u -> never.get().demand().reason() + " "
-                    + never.get().label(system, u) + ".", "14 CFR 23.955(a) before 2017 (from memory), as a guide",
+            findings.add(new Finding(
+                    Check.FLOW_INLET_PRESSURE,
+                    "",
+                    "Inlet pressure at take-off demand",
+                    system.inlet().get().id(),
+                    Verdict.SHORT,
+                    Math.min(0.99, never.get().margin()),
+                    u -> never.get().demand().reason() + " " + never.get().label(system, u) + ".",
+                    "14 CFR 23.955(a) before 2017 (from memory), as a guide",
                     "Less suction before the pump, or a pump that delivers more."));
             return;
         }
-        boolean unanswered = cases.stream().anyMatch(c -> c.judged() && !c.condition().engine().fouled() && !c.demand().usable());
-        system.inlet().ifPresent(inlet -> cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
+        boolean unanswered = cases.stream()
+                .anyMatch(c -> c.judged()
+                        && !c.condition().engine().fouled()
+                        && !c.demand().usable());
+        system.inlet().ifPresent(inlet -> cases.stream()
+                .filter(c -> c.judged() && !c.condition().engine().fouled())
                 .filter(c -> c.inletPressureAtDemand(system).isPresent())
                 .min(Ties.least(c -> c.inletPressureAtDemand(system).getAsDouble()))
                 .ifPresent(c -> {
@@ -177,26 +264,45 @@ final class FlowChecks {
                     double least = inlet.minimumPressure().si();
                     Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
                     Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
-                    findings.add(new Finding(Check.FLOW_INLET_PRESSURE, "", "Inlet pressure at take-off demand", inlet.id(),
-                            verdict, shown == Verdict.SHORT && !(least > 0) ? Finding.MISSED : least > 0 ? Math.max(0, left / least)
-                            : Finding.MET, u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
-                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "." + (unanswered
-                            ? " Not every case has an answer." : ""),
-                            "14 CFR 23.955(a) before 2017 (from memory), as a guide; " + Method.source(inlet.minimumPressure()),
-                            verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.").with(Measure.atLeast(left, least,
-                            Dimension.PRESSURE)).because(() -> WhyFlow.ofCase(project, c).get("Left at demand").get()));
+                    findings.add(new Finding(
+                                    Check.FLOW_INLET_PRESSURE,
+                                    "",
+                                    "Inlet pressure at take-off demand",
+                                    inlet.id(),
+                                    verdict,
+                                    shown == Verdict.SHORT && !(least > 0)
+                                            ? Finding.MISSED
+                                            : least > 0 ? Math.max(0, left / least) : Finding.MET,
+                                    u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
+                                            + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "."
+                                            + (unanswered ? " Not every case has an answer." : ""),
+                                    "14 CFR 23.955(a) before 2017 (from memory), as a guide; "
+                                            + Method.source(inlet.minimumPressure()),
+                                    verdict == Verdict.HOLDS ? "" : "Less loss on the way, or more head.")
+                            .with(Measure.atLeast(left, least, Dimension.PRESSURE))
+                            .because(() -> WhyFlow.ofCase(project, c)
+                                    .get("Left at demand")
+                                    .get()));
                 }));
     }
 
     /** In so many words where all running pumps together, against a shut end, stay under what the inlet must have. */
     private String cannotReach(CaseAnswer c, double least, UnitSystem units) {
-        List<Pump> running = basis.topology().feedPumps().stream().filter(p -> !c.condition().stopped().contains(p.id()) && !p.curve().isEmpty())
+        List<Pump> running = basis.topology().feedPumps().stream()
+                .filter(p ->
+                        !c.condition().stopped().contains(p.id()) && !p.curve().isEmpty())
                 .toList();
-        double shut = running.stream().mapToDouble(p -> p.curve().get(0).pressure().si()).sum();
-        double height = Math.max(0, c.demand().headAvailable().orElse(0) * c.demand().weight());
-        return running.isEmpty() || shut + height >= least ? "" : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
-                + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE) + ", and "
-                + units.text(least, Dimension.PRESSURE) + " are wanted. ";
+        double shut = running.stream()
+                .mapToDouble(p -> p.curve().get(0).pressure().si())
+                .sum();
+        double height =
+                Math.max(0, c.demand().headAvailable().orElse(0) * c.demand().weight());
+        return running.isEmpty() || shut + height >= least
+                ? ""
+                : (running.size() == 1 ? running.get(0).name() + " cannot" : "The pumps cannot")
+                        + " reach the least inlet pressure: against a shut end " + units.text(shut, Dimension.PRESSURE)
+                        + ", and "
+                        + units.text(least, Dimension.PRESSURE) + " are wanted. ";
     }
 
     /** Says where friction is least certain: a note, never worse than Holds. */
@@ -212,12 +318,20 @@ final class FlowChecks {
                 }
             }
             if (high > 0) {
-                String range = low == high ? String.format(Locale.ROOT, "%.0f", low)
+                String range = low == high
+                        ? String.format(Locale.ROOT, "%.0f", low)
                         : String.format(Locale.ROOT, "%.0f to %.0f", low, high);
-                findings.add(new Finding(Check.FLOW_TRANSITION, run.id(), "Between laminar and turbulent", run.id(),
-                        Verdict.HOLDS, Finding.MET, u -> "Re " + range + " in some cases, where friction is least certain; computed on"
-                        + " the " + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
-                        "Moody chart, transition zone (from memory)", ""));
+                findings.add(new Finding(
+                        Check.FLOW_TRANSITION,
+                        run.id(),
+                        "Between laminar and turbulent",
+                        run.id(),
+                        Verdict.HOLDS,
+                        Finding.MET,
+                        u -> "Re " + range + " in some cases, where friction is least certain; computed on" + " the "
+                                + project.brief().choices().friction().label().toLowerCase(Locale.ROOT) + ".",
+                        "Moody chart, transition zone (from memory)",
+                        ""));
             }
         }
     }

@@ -10,7 +10,8 @@ import ration.project.Project;
 import ration.topology.Topology;
 
 /**
- * How long a full header lasts once nothing runs in: all that leaves it counts, what the engine sends back to a main tank too.
+ * How long a full header lasts once nothing runs in: all that leaves it counts, what the engine sends back to a main
+ * tank too.
  *
  * @param drawn leaves it for good at take-off demand, m3/s
  * @param known whether that could be computed; otherwise the engine's demand is taken
@@ -33,13 +34,19 @@ record HeaderReserve(Header header, double drawn, boolean known) {
         for (var position : Assessment.positions(project.system())) {
             FlowAnswer a = basis.ask(start.withPositions(position), new FlowQuestion.Demand(demand));
             if (a.usable()) {
-                double out = header.outlets().stream().mapToDouble(o -> a.solution().flow(header.id() + "." + o)).sum();
+                double out = header.outlets().stream()
+                        .mapToDouble(o -> a.solution().flow(header.id() + "." + o))
+                        .sum();
                 for (String inlet : header.inlets()) {
-                    out -= topology.comesRound(new PortRef(header.id(), inlet)) ? Math.max(0, a.solution().flow(header.id() + "." + inlet)) : 0;
+                    out -= topology.comesRound(new PortRef(header.id(), inlet))
+                            ? Math.max(0, a.solution().flow(header.id() + "." + inlet))
+                            : 0;
                 }
                 most = Math.max(most, out);
             }
         }
-        return most > 1e-9 ? new HeaderReserve(header, Math.max(most, demand), true) : new HeaderReserve(header, demand, false);
+        return most > 1e-9
+                ? new HeaderReserve(header, Math.max(most, demand), true)
+                : new HeaderReserve(header, demand, false);
     }
 }

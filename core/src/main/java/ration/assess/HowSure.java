@@ -4,8 +4,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * How sure an assessment's flow margin is, where anything governs: known, not worked out yet, or worked out when it is first asked
- * for, since most who look at a flow never ask. May be asked from several threads; two that ask at once may both work, and are given the same.
+ * How sure an assessment's flow margin is, where anything governs: known, not worked out yet, or worked out when it is
+ * first asked for, since most who look at a flow never ask. May be asked from several threads; two that ask at once may
+ * both work, and are given the same.
  */
 final class HowSure {
 

@@ -43,36 +43,79 @@ final class PathChecks {
 
     private void shuts() {
         Optional<Tank> open = past(this::shuts);
-        findings.add(new Finding(Check.BUILD_SHUTS, "", "A valve shuts every way to the engine", open.map(Tank::id).orElse(""), open.isEmpty() ? Verdict.HOLDS : Verdict.SHORT,
-                open.isEmpty() ? Finding.MET : Finding.MISSED, u -> open.map(t -> "From " + t.name() + " fuel comes to the engine past every shut-off and every selector with OFF: fire, a crash"
-                        + " and work on the line ask for one. Some take stopped pumps behind check valves for enough; checks seep.").orElse("Each has a shut-off, or a selector with OFF."),
-                "14 CFR 23.995(a) before 2017 (from memory), as a guide", open.isEmpty() ? "" : "A shut-off in reach of the pilot, behind the firewall."));
+        findings.add(new Finding(
+                Check.BUILD_SHUTS,
+                "",
+                "A valve shuts every way to the engine",
+                open.map(Tank::id).orElse(""),
+                open.isEmpty() ? Verdict.HOLDS : Verdict.SHORT,
+                open.isEmpty() ? Finding.MET : Finding.MISSED,
+                u -> open.map(t -> "From " + t.name()
+                                + " fuel comes to the engine past every shut-off and every selector"
+                                + " with OFF: fire, a crash"
+                                + " and work on the line ask for one. Some take stopped pumps behind"
+                                + " check valves for enough; checks seep.")
+                        .orElse("Each has a shut-off, or a selector with OFF."),
+                "14 CFR 23.995(a) before 2017 (from memory), as a guide",
+                open.isEmpty() ? "" : "A shut-off in reach of the pilot, behind the firewall."));
     }
 
     private boolean shuts(Item item) {
-        return item.only(ShutOff.class).isPresent() || item.only(Selector.class).filter(s -> s.positions().stream().anyMatch(p -> p.joins().isEmpty())).isPresent();
+        return item.only(ShutOff.class).isPresent()
+                || item.only(Selector.class)
+                        .filter(s ->
+                                s.positions().stream().anyMatch(p -> p.joins().isEmpty()))
+                        .isPresent();
     }
 
     private void filtered() {
-        Optional<Tank> open = past(i -> i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent());
-        boolean screens = open.isPresent() && system.tanks().stream().flatMap(t -> t.outlets().stream()).allMatch(o -> o.screen().isPresent() || o.finger().isPresent());
-        findings.add(new Finding(Check.BUILD_FILTERED, "", "A filter on every way to the engine", open.map(Tank::id).orElse(""), open.isEmpty() ? Verdict.HOLDS : screens
-                ? Verdict.NOT_SHOWN : Verdict.SHORT, open.isEmpty() ? Finding.MET : Finding.MISSED, u -> open.map(t -> "From " + t.name() + " fuel comes to the engine past every strainer and"
-                        + " filter" + (screens ? ": the screens of the outlets alone are in the way. That they are fine enough is not shown." : ".")).orElse("Each has a strainer or a filter."),
-                "14 CFR 23.997 before 2017 (from memory), as a guide", open.isEmpty() ? "" : "A strainer at the lowest point, or a filter, on every way."));
+        Optional<Tank> open = past(
+                i -> i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent());
+        boolean screens = open.isPresent()
+                && system.tanks().stream()
+                        .flatMap(t -> t.outlets().stream())
+                        .allMatch(o -> o.screen().isPresent() || o.finger().isPresent());
+        findings.add(new Finding(
+                Check.BUILD_FILTERED,
+                "",
+                "A filter on every way to the engine",
+                open.map(Tank::id).orElse(""),
+                open.isEmpty() ? Verdict.HOLDS : screens ? Verdict.NOT_SHOWN : Verdict.SHORT,
+                open.isEmpty() ? Finding.MET : Finding.MISSED,
+                u -> open.map(t -> "From " + t.name() + " fuel comes to the engine past every strainer and" + " filter"
+                                + (screens
+                                        ? ": the screens of the outlets alone are in the way. That they are"
+                                                + " fine enough is not shown."
+                                        : "."))
+                        .orElse("Each has a strainer or a filter."),
+                "14 CFR 23.997 before 2017 (from memory), as a guide",
+                open.isEmpty() ? "" : "A strainer at the lowest point, or a filter, on every way."));
     }
 
-    /** The first tank from which fuel comes to the engine without passing any such item, through headers but no other tank. */
+    /**
+     * The first tank from which fuel comes to the engine without passing any such item, through headers but no other
+     * tank.
+     */
     private Optional<Tank> past(Predicate<Item> guard) {
         PortRef engine = new PortRef(system.inlet().orElseThrow().id(), Item.IN);
-        Passing past = p -> system.item(p.from().item()).filter(guard).isPresent() ? Passing.Way.NONE : switch (p.what()) {
-            case TANK, RAIL -> Passing.Way.NONE;
-            case HEADER -> Passing.Way.BOTH;
-            case BORE, SHUT_OFF, POSITION, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER -> Passing.Way.FORWARD;
-        };
-        return system.tanks().stream().filter(t -> {
-            Set<PortRef> reached = topology.reached(t.outlets().stream().map(Outlet::name).map(o -> new PortRef(t.id(), o)).toList(), past);
-            return reached.contains(engine);
-        }).findFirst();
+        Passing past = p -> system.item(p.from().item()).filter(guard).isPresent()
+                ? Passing.Way.NONE
+                : switch (p.what()) {
+                    case TANK, RAIL -> Passing.Way.NONE;
+                    case HEADER -> Passing.Way.BOTH;
+                    case BORE, SHUT_OFF, POSITION, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER ->
+                        Passing.Way.FORWARD;
+                };
+        return system.tanks().stream()
+                .filter(t -> {
+                    Set<PortRef> reached = topology.reached(
+                            t.outlets().stream()
+                                    .map(Outlet::name)
+                                    .map(o -> new PortRef(t.id(), o))
+                                    .toList(),
+                            past);
+                    return reached.contains(engine);
+                })
+                .findFirst();
     }
 }

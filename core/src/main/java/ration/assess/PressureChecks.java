@@ -67,8 +67,10 @@ final class PressureChecks {
     /** Level and full, all pumps running: where pressures are greatest. */
     private List<Condition> allOn(Power power) {
         Condition start = Assessment.start(project);
-        return Assessment.positions(basis.system()).stream().map(p -> new Condition(start.attitude(), start.contents(),
-                p, Set.of(), Set.of(), start.fuelKelvin()).with(power)).toList();
+        return Assessment.positions(basis.system()).stream()
+                .map(p -> new Condition(start.attitude(), start.contents(), p, Set.of(), Set.of(), start.fuelKelvin())
+                        .with(power))
+                .toList();
     }
 
     /** 23.955(c)(3): main and emergency pump together must not exceed what the inlet bears. */
@@ -79,10 +81,16 @@ final class PressureChecks {
         }
         EngineInlet i = inlet.get();
         if (i.maximumPressure().isEmpty()) {
-            findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), Verdict.NOT_SHOWN,
-                    Finding.MISSED, u -> "The maker's greatest inlet pressure is not given.",
-                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", "Give it on the card of " + i.name()
-                    + "."));
+            findings.add(new Finding(
+                    Check.FLOW_INLET_PRESSURE_MOST,
+                    "",
+                    "Greatest inlet pressure",
+                    i.id(),
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "The maker's greatest inlet pressure is not given.",
+                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
+                    "Give it on the card of " + i.name() + "."));
             return;
         }
         double most = Double.NEGATIVE_INFINITY;
@@ -90,8 +98,8 @@ final class PressureChecks {
         String open = "";
         for (Power power : List.of(Power.IDLE, Power.TAKE_OFF)) {
             for (Condition c : allOn(power)) {
-                FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(
-                        project.brief().demand() * power.demandShare()));
+                FlowAnswer a =
+                        basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * power.demandShare()));
                 OptionalDouble p = a.usable() ? a.pressure(new PortRef(i.id(), Item.IN)) : OptionalDouble.empty();
                 open = p.isEmpty() && !a.starved() ? why(a) : open;
                 if (p.isPresent() && p.getAsDouble() > most) {
@@ -107,39 +115,74 @@ final class PressureChecks {
         Verdict verdict = where == null ? Verdict.NOT_SHOWN : open.isEmpty() ? shown : shown.worse(Verdict.NOT_SHOWN);
         if (verdict == Verdict.NOT_SHOWN) {
             String why = open.isEmpty() ? "No fuel reaches the inlet with every pump on." : open;
-            findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), verdict, Finding.MISSED, u ->
-                    "It has no answer in every case: " + why, "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide", ""));
+            findings.add(new Finding(
+                    Check.FLOW_INLET_PRESSURE_MOST,
+                    "",
+                    "Greatest inlet pressure",
+                    i.id(),
+                    verdict,
+                    Finding.MISSED,
+                    u -> "It has no answer in every case: " + why,
+                    "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
+                    ""));
             return;
         }
-        findings.add(new Finding(Check.FLOW_INLET_PRESSURE_MOST, "", "Greatest inlet pressure", i.id(), verdict,
-                found <= 0 ? Finding.MET : limit / found, u -> u.text(found, Dimension.PRESSURE) + " against "
-                + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
-                + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
-                + at.positions().values().stream().findFirst().map(p -> ", " + p).orElse("") + ".",
-                "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; " + Method.source(i.maximumPressure().orElseThrow()),
-                verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : "").with(Measure.atMost(found, limit,
-                Dimension.PRESSURE)));
+        findings.add(new Finding(
+                        Check.FLOW_INLET_PRESSURE_MOST,
+                        "",
+                        "Greatest inlet pressure",
+                        i.id(),
+                        verdict,
+                        found <= 0 ? Finding.MET : limit / found,
+                        u -> u.text(found, Dimension.PRESSURE) + " against "
+                                + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
+                                + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
+                                + at.positions().values().stream()
+                                        .findFirst()
+                                        .map(p -> ", " + p)
+                                        .orElse("") + ".",
+                        "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; "
+                                + Method.source(i.maximumPressure().orElseThrow()),
+                        verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : "")
+                .with(Measure.atMost(found, limit, Dimension.PRESSURE)));
     }
 
     /** What each line stands when every pump pushes against a shut end, against its own rating. */
     private void deadHead() {
-        List<Run> rated = basis.system().runs().stream().filter(r -> LineRules.rating(r).isPresent()).toList();
+        List<Run> rated = basis.system().runs().stream()
+                .filter(r -> LineRules.rating(r).isPresent())
+                .toList();
         if (basis.topology().feedPumps().isEmpty() || rated.isEmpty()) {
             return;
         }
         Map<String, Double> stands = DeadHead.of(basis, allOn(Power.TAKE_OFF));
-        Optional<Run> unknown = rated.stream().filter(r -> Double.isNaN(stands.get(r.id()))).findFirst();
-        Run run = rated.stream().filter(r -> !Double.isNaN(stands.get(r.id()))).min(Ties.least(r -> LineRules.rating(r).getAsDouble() / Math.max(1, stands.get(r.id()))))
+        Optional<Run> unknown =
+                rated.stream().filter(r -> Double.isNaN(stands.get(r.id()))).findFirst();
+        Run run = rated.stream()
+                .filter(r -> !Double.isNaN(stands.get(r.id())))
+                .min(Ties.least(r -> LineRules.rating(r).getAsDouble() / Math.max(1, stands.get(r.id()))))
                 .orElse(rated.get(0));
         double limit = LineRules.rating(run).getAsDouble();
         double most = stands.get(run.id());
         Verdict found = Double.isNaN(most) ? Verdict.NOT_SHOWN : Verdict.atLeast(limit, Math.max(1, most));
         Verdict verdict = unknown.isPresent() ? found.worse(Verdict.NOT_SHOWN) : found;
-        findings.add(new Finding(Check.BUILD_DEAD_HEAD, "", "Dead-head pressure", run.id(), verdict, Double.isNaN(most) ? Finding.MISSED : Math.min(Finding.MET, limit
-                / Math.max(1, most)), u -> unknown.map(r -> "It has no answer in " + r.name() + ". ").orElse("") + (Double.isNaN(most) ? "" : u.text(most,
-                        Dimension.PRESSURE) + " in " + run.name() + " if every pump pushes against a shut end and nothing goes back; it is "
-                        + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", " + u.text(limit, Dimension.PRESSURE)
-                        + ". Each line is asked for what it stands itself: side by side the strongest pump, in series the sum."), LineRules.RATING_SOURCE,
+        findings.add(new Finding(
+                Check.BUILD_DEAD_HEAD,
+                "",
+                "Dead-head pressure",
+                run.id(),
+                verdict,
+                Double.isNaN(most) ? Finding.MISSED : Math.min(Finding.MET, limit / Math.max(1, most)),
+                u -> unknown.map(r -> "It has no answer in " + r.name() + ". ").orElse("")
+                        + (Double.isNaN(most)
+                                ? ""
+                                : u.text(most, Dimension.PRESSURE) + " in " + run.name()
+                                        + " if every pump pushes against a shut end and nothing goes back; it is "
+                                        + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
+                                        + u.text(limit, Dimension.PRESSURE)
+                                        + ". Each line is asked for what it stands itself: side by side the"
+                                        + " strongest pump, in series the sum."),
+                LineRules.RATING_SOURCE,
                 verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
     }
 
@@ -155,8 +198,8 @@ final class PressureChecks {
     }
 
     /**
-     * A rail's pressure at idle, cruise and take-off, each with its own manifold: the return must carry the whole spill, the
-     * pumps the whole demand.
+     * A rail's pressure at idle, cruise and take-off, each with its own manifold: the return must carry the whole
+     * spill, the pumps the whole demand.
      */
     private void rail() {
         for (Regulator regulator : basis.system().all(Regulator.class).toList()) {
@@ -164,14 +207,22 @@ final class PressureChecks {
             List<Held> held = new ArrayList<>();
             String open = "";
             for (Power power : Power.values()) {
-                double wanted = regulator.setting().si() + (regulator.reference() == Regulator.Reference.MANIFOLD
-                        ? power == Power.IDLE ? basis.around().idleManifold() : power.manifoldPa() : 0);
+                double wanted = regulator.setting().si()
+                        + (regulator.reference() == Regulator.Reference.MANIFOLD
+                                ? power == Power.IDLE ? basis.around().idleManifold() : power.manifoldPa()
+                                : 0);
                 for (Condition c : allOn(power)) {
-                    FlowAnswer a = basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * power.demandShare()));
-                    OptionalDouble p = a.usable() ? a.pressure(new PortRef(regulator.id(), bypass ? Item.IN : Item.OUT))
+                    FlowAnswer a =
+                            basis.ask(c, new FlowQuestion.Demand(project.brief().demand() * power.demandShare()));
+                    OptionalDouble p = a.usable()
+                            ? a.pressure(new PortRef(regulator.id(), bypass ? Item.IN : Item.OUT))
                             : OptionalDouble.empty();
                     if (p.isPresent()) {
-                        held.add(new Held(power, p.getAsDouble(), wanted, Math.max(0, a.solution().flow(regulator.id()))));
+                        held.add(new Held(
+                                power,
+                                p.getAsDouble(),
+                                wanted,
+                                Math.max(0, a.solution().flow(regulator.id()))));
                     } else {
                         open = why(a);
                     }
@@ -182,8 +233,16 @@ final class PressureChecks {
             boolean off = worst.filter(h -> Math.abs(h.off()) > RAIL_RISE).isPresent();
             if (!off && (!open.isEmpty() || worst.isEmpty())) {
                 String why = open;
-                findings.add(new Finding(Check.FLOW_REGULATED, regulator.id(), title, regulator.id(), Verdict.NOT_SHOWN, Finding.MISSED, u -> "It has no answer in every"
-                        + " case: " + why, PRACTICE + ": within 5 % of the setting", ""));
+                findings.add(new Finding(
+                        Check.FLOW_REGULATED,
+                        regulator.id(),
+                        title,
+                        regulator.id(),
+                        Verdict.NOT_SHOWN,
+                        Finding.MISSED,
+                        u -> "It has no answer in every" + " case: " + why,
+                        PRACTICE + ": within 5 % of the setting",
+                        ""));
                 continue;
             }
             double carried = held.stream().mapToDouble(Held::spill).max().orElse(0);
@@ -191,64 +250,127 @@ final class PressureChecks {
             double lowest = held.stream().mapToDouble(Held::pressure).min().orElse(0);
             double highest = held.stream().mapToDouble(Held::pressure).max().orElse(0);
             boolean over = w.off() > RAIL_RISE;
-            findings.add(new Finding(Check.FLOW_REGULATED, regulator.id(), title, regulator.id(), off ? Verdict.SHORT : Verdict.HOLDS, !off ? Finding.MET : over
-                    ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()), u -> u.text(lowest, Dimension.PRESSURE)
-                    + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
-                    + w.power().label().toLowerCase(Locale.ROOT) + ", " + u.text(w.pressure(), Dimension.PRESSURE) + " where "
-                    + u.text(w.wanted(), Dimension.PRESSURE) + " should stand, " + String.format(Locale.ROOT, "%+.1f %%", 100
-                    * w.off()).replace('-', '\u2212') + (bypass ? "; at most " + u.text(carried, Dimension.FLOW) + " goes back." : "."),
-                    PRACTICE + ": within 5 % of the setting", !off ? "" : over ? "The return cannot carry the spill: a larger return"
-                    + " line." : "The pumps do not reach the setting."));
+            findings.add(new Finding(
+                    Check.FLOW_REGULATED,
+                    regulator.id(),
+                    title,
+                    regulator.id(),
+                    off ? Verdict.SHORT : Verdict.HOLDS,
+                    !off ? Finding.MET : over ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()),
+                    u -> u.text(lowest, Dimension.PRESSURE)
+                            + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
+                            + w.power().label().toLowerCase(Locale.ROOT) + ", "
+                            + u.text(w.pressure(), Dimension.PRESSURE) + " where "
+                            + u.text(w.wanted(), Dimension.PRESSURE) + " should stand, "
+                            + String.format(Locale.ROOT, "%+.1f %%", 100 * w.off())
+                                    .replace('-', '\u2212')
+                            + (bypass ? "; at most " + u.text(carried, Dimension.FLOW) + " goes back." : "."),
+                    PRACTICE + ": within 5 % of the setting",
+                    !off
+                            ? ""
+                            : over
+                                    ? "The return cannot carry the spill: a larger return" + " line."
+                                    : "The pumps do not reach the setting."));
         }
     }
 
     /** A header must stay wet at take-off demand in every judged case. */
     private void headers() {
         for (Header header : basis.system().all(Header.class).toList()) {
-            Optional<CaseAnswer> dry = cases.stream().filter(c -> c.judged() && !c.condition().engine().fouled())
+            Optional<CaseAnswer> dry = cases.stream()
+                    .filter(c -> c.judged() && !c.condition().engine().fouled())
                     .filter(c -> c.demand().dryHeaders().contains(header.id()))
                     .min(Ties.least(c -> c.demand().inletFlow()));
-            Optional<CaseAnswer> never = cases.stream().filter(c -> c.judged() && c.demand().starved()).findFirst();
+            Optional<CaseAnswer> never = cases.stream()
+                    .filter(c -> c.judged() && c.demand().starved())
+                    .findFirst();
             if (dry.isEmpty() && never.isPresent()) {
-                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.SHORT,
-                        Finding.MISSED, u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".", PRACTICE,
+                findings.add(new Finding(
+                        Check.FLOW_HEADER,
+                        header.id(),
+                        header.name() + " stays wet",
+                        header.id(),
+                        Verdict.SHORT,
+                        Finding.MISSED,
+                        u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".",
+                        PRACTICE,
                         "Mend what keeps the pumps from delivering first."));
                 continue;
             }
             if (cases.stream().noneMatch(CaseAnswer::judged)) {
-                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
-                        Finding.MISSED, u -> "No case is judged: no tank feeds the engine as it is laid out.", PRACTICE,
+                findings.add(new Finding(
+                        Check.FLOW_HEADER,
+                        header.id(),
+                        header.name() + " stays wet",
+                        header.id(),
+                        Verdict.NOT_SHOWN,
+                        Finding.MISSED,
+                        u -> "No case is judged: no tank feeds the engine as it is laid out.",
+                        PRACTICE,
                         "Join the header to the engine."));
                 continue;
             }
-            Optional<CaseAnswer> open = cases.stream().filter(c -> c.judged() && !c.demand().usable() && !c.demand().starved())
+            Optional<CaseAnswer> open = cases.stream()
+                    .filter(c ->
+                            c.judged() && !c.demand().usable() && !c.demand().starved())
                     .findFirst();
             if (dry.isEmpty() && open.isPresent()) {
-                findings.add(new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(), Verdict.NOT_SHOWN,
-                        Finding.MISSED, u -> "It has no answer in every case. " + open.get().label(basis.system(), u) + ": "
-                        + open.get().demand().reason(), PRACTICE, ""));
+                findings.add(new Finding(
+                        Check.FLOW_HEADER,
+                        header.id(),
+                        header.name() + " stays wet",
+                        header.id(),
+                        Verdict.NOT_SHOWN,
+                        Finding.MISSED,
+                        u -> "It has no answer in every case. " + open.get().label(basis.system(), u) + ": "
+                                + open.get().demand().reason(),
+                        PRACTICE,
+                        ""));
                 continue;
             }
             double minutes = HeaderReserve.of(project, basis, header).seconds() / 60;
-            findings.add(dry.map(c -> new Finding(Check.FLOW_HEADER, header.id(), header.name() + " stays wet", header.id(),
-                    Verdict.SHORT, c.demand().inletFlow() / c.need(), u -> "It takes in "
-                    + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of " + u.text(c.need(), Dimension.FLOW)
-                    + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
-                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE,
-                    "A larger line into it, or more head.")).orElseGet(() -> new Finding(Check.FLOW_HEADER, header.id(),
-                    header.name() + " stays wet", header.id(), Verdict.HOLDS, Finding.MET,
-                    u -> "It fills as fast as the engine takes fuel in every case. Full, it lasts "
-                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.", PRACTICE, "")));
+            findings.add(dry.map(c -> new Finding(
+                            Check.FLOW_HEADER,
+                            header.id(),
+                            header.name() + " stays wet",
+                            header.id(),
+                            Verdict.SHORT,
+                            c.demand().inletFlow() / c.need(),
+                            u -> "It takes in "
+                                    + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of "
+                                    + u.text(c.need(), Dimension.FLOW)
+                                    + " and runs dry. " + c.label(basis.system(), u) + ". Full, it lasts "
+                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.",
+                            PRACTICE,
+                            "A larger line into it, or more head."))
+                    .orElseGet(() -> new Finding(
+                            Check.FLOW_HEADER,
+                            header.id(),
+                            header.name() + " stays wet",
+                            header.id(),
+                            Verdict.HOLDS,
+                            Finding.MET,
+                            u -> "It fills as fast as the engine takes fuel in every case. Full, it lasts "
+                                    + String.format(Locale.ROOT, "%.1f", minutes) + " min at take-off demand.",
+                            PRACTICE,
+                            "")));
         }
     }
 
     /** 23.951(b): a pump drawing from two tanks at once draws air from the empty one. */
     private void airFromTheOtherTank() {
-        cases.stream().filter(c -> c.judged() && !c.demand().airDrawn().isEmpty())
-                .min(Ties.least(CaseAnswer::margin)).ifPresent(c -> findings.add(new Finding(
-                        Check.FLOW_AIR, "", "No air drawn from an empty tank", c.demand().airDrawn().get(0).split("\\.")[0],
-                        Verdict.SHORT, Finding.MISSED, u -> c.obstacle(basis.system()) + " The fuel in the other tank is"
-                        + " out of reach. " + c.label(basis.system(), u) + ".",
+        cases.stream()
+                .filter(c -> c.judged() && !c.demand().airDrawn().isEmpty())
+                .min(Ties.least(CaseAnswer::margin))
+                .ifPresent(c -> findings.add(new Finding(
+                        Check.FLOW_AIR,
+                        "",
+                        "No air drawn from an empty tank",
+                        c.demand().airDrawn().get(0).split("\\.")[0],
+                        Verdict.SHORT,
+                        Finding.MISSED,
+                        u -> c.obstacle(basis.system()) + " The fuel in the other tank is" + " out of reach. "
+                                + c.label(basis.system(), u) + ".",
                         "14 CFR 23.951(b) before 2017 (from memory), as a guide",
                         "Feed from one tank at a time, or through a header.")));
     }
@@ -260,22 +382,43 @@ final class PressureChecks {
             return;
         }
         boolean engine = pumps.stream().anyMatch(p -> p.drive() == Pump.Drive.ENGINE);
-        List<Pump> electric = pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).toList();
-        boolean apart = electric.stream().map(Pump::bus).distinct().count() > 1 && electric.stream().allMatch(p -> p.build().wiring().apart());
+        List<Pump> electric =
+                pumps.stream().filter(p -> p.drive() == Pump.Drive.ELECTRIC).toList();
+        boolean apart = electric.stream().map(Pump::bus).distinct().count() > 1
+                && electric.stream().allMatch(p -> p.build().wiring().apart());
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
         Verdict verdict = !second ? Verdict.SHORT : engine || apart ? Verdict.HOLDS : Verdict.NOT_SHOWN;
-        findings.add(new Finding(Check.FLOW_SECOND_PUMP, "", "A second pump with its own supply", id, verdict,
-                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED, u -> supplies(electric, second, engine, apart),
+        findings.add(new Finding(
+                Check.FLOW_SECOND_PUMP,
+                "",
+                "A second pump with its own supply",
+                id,
+                verdict,
+                verdict == Verdict.HOLDS ? Finding.MET : Finding.MISSED,
+                u -> supplies(electric, second, engine, apart),
                 "14 CFR 23.991(b) before 2017 (from memory), as a guide",
-                verdict == Verdict.HOLDS ? "" : second ? "Say on each pump's card its bus and what is its own; show it at the inspection."
-                : "Add an emergency pump."));
+                verdict == Verdict.HOLDS
+                        ? ""
+                        : second
+                                ? "Say on each pump's card its bus and what is its own; show it at the inspection."
+                                : "Add an emergency pump."));
         electric.forEach(this::breaker);
-        double current = pumps.stream().flatMap(p -> p.build().current().stream()).mapToDouble(m -> m.si()).sum();
+        double current = pumps.stream()
+                .flatMap(p -> p.build().current().stream())
+                .mapToDouble(m -> m.si())
+                .sum();
         if (current > 0) {
-            findings.add(new Finding(Check.ELECTRICAL_DRAW, "", "Electric draw of the pumps", id, Verdict.HOLDS, Finding.MET,
+            findings.add(new Finding(
+                    Check.ELECTRICAL_DRAW,
+                    "",
+                    "Electric draw of the pumps",
+                    id,
+                    Verdict.HOLDS,
+                    Finding.MET,
                     u -> u.text(current, Dimension.CURRENT) + " with all of them on; each its own switch and breaker.",
-                    PRACTICE, ""));
+                    PRACTICE,
+                    ""));
         }
     }
 
@@ -287,7 +430,8 @@ final class PressureChecks {
             return "The engine drives one, the battery the other.";
         }
         if (apart) {
-            return "As said on their cards, each has a bus with its battery, a switch, a breaker and a ground of its own.";
+            return "As said on their cards, each has a bus with its battery, a switch, a breaker and a ground"
+                    + " of its own.";
         }
         List<String> shared = new ArrayList<>();
         if (electric.stream().map(Pump::bus).distinct().count() < 2) {
@@ -298,8 +442,13 @@ final class PressureChecks {
                 shared.add(own.name().toLowerCase(Locale.ROOT));
             }
         }
-        List<String> said = electric.stream().filter(p -> !p.build().bus().isEmpty()).map(Pump::bus).distinct().toList();
-        return electric.size() + " electric pumps" + (said.isEmpty() ? "" : ", on bus " + String.join(", ", said) + " beside others")
+        List<String> said = electric.stream()
+                .filter(p -> !p.build().bus().isEmpty())
+                .map(Pump::bus)
+                .distinct()
+                .toList();
+        return electric.size() + " electric pumps"
+                + (said.isEmpty() ? "" : ", on bus " + String.join(", ", said) + " beside others")
                 + ": nothing shows that each has of its own: " + String.join(", ", shared) + ".";
     }
 
@@ -309,11 +458,25 @@ final class PressureChecks {
             double draw = pump.build().current().map(Measured::si).orElse(Double.NaN);
             Verdict verdict = Double.isNaN(draw) ? Verdict.NOT_SHOWN : Verdict.atLeast(rating.si() / draw, BREAKER);
             boolean met = verdict == Verdict.HOLDS || verdict == Verdict.THIN;
-            findings.add(new Finding(Check.ELECTRICAL_BREAKER, pump.id(), "Breaker of " + pump.name(), pump.id(), verdict, met ? Finding.MET
-                    : Finding.MISSED, u -> u.text(rating.si(), Dimension.CURRENT) + (Double.isNaN(draw) ? ": what the pump draws is not said."
-                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": at least " + u.text(BREAKER * draw, Dimension.CURRENT)
-                    + " is wanted, and no more than its wire bears."), PRACTICE, met ? "" : Double.isNaN(draw)
-                    ? "Give the pump's current on its card." : "A larger breaker, on a wire that bears it."));
+            findings.add(new Finding(
+                    Check.ELECTRICAL_BREAKER,
+                    pump.id(),
+                    "Breaker of " + pump.name(),
+                    pump.id(),
+                    verdict,
+                    met ? Finding.MET : Finding.MISSED,
+                    u -> u.text(rating.si(), Dimension.CURRENT)
+                            + (Double.isNaN(draw)
+                                    ? ": what the pump draws is not said."
+                                    : " for a pump that draws " + u.text(draw, Dimension.CURRENT) + ": at least "
+                                            + u.text(BREAKER * draw, Dimension.CURRENT)
+                                            + " is wanted, and no more than its wire bears."),
+                    PRACTICE,
+                    met
+                            ? ""
+                            : Double.isNaN(draw)
+                                    ? "Give the pump's current on its card."
+                                    : "A larger breaker, on a wire that bears it."));
         });
     }
 

@@ -18,12 +18,13 @@ import ration.proof.TankFigures;
 /** What the tests of an aircraft show: one that is asked for and does not count is Not shown. */
 final class ProofChecks {
 
-    private ProofChecks() {
-    }
+    private ProofChecks() {}
 
-    static Programme programme(Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks, Optional<Assessment> before) {
+    static Programme programme(
+            Project project, Optional<FlowBasis> basis, List<TankAnswer> tanks, Optional<Assessment> before) {
         Map<String, TankFigures> figures = new HashMap<>();
-        tanks.forEach(t -> figures.put(t.tank().id(), new TankFigures(t.predicted(), t.drainedThere(), t.full(), t.placard())));
+        tanks.forEach(t ->
+                figures.put(t.tank().id(), new TankFigures(t.predicted(), t.drainedThere(), t.full(), t.placard())));
         return Programme.of(project, basis, figures, before.map(Assessment::programme));
     }
 
@@ -32,7 +33,13 @@ final class ProofChecks {
         for (Programme.Proof p : programme.tests()) {
             Optional<Check> check = check(p.wanted().kind());
             boolean said = p.counts() && p.outcome().verdict() != Verdict.NOT_SHOWN;
-            if (check.isPresent() && (p.wanted().asked() || said || p.standing().map(Standing::state).filter(s -> s == Standing.State.STALE).isPresent())) {
+            if (check.isPresent()
+                    && (p.wanted().asked()
+                            || said
+                            || p.standing()
+                                    .map(Standing::state)
+                                    .filter(s -> s == Standing.State.STALE)
+                                    .isPresent())) {
                 all.add(finding(check.get(), p));
             }
         }
@@ -42,9 +49,25 @@ final class ProofChecks {
     private static Finding finding(Check check, Programme.Proof p) {
         boolean counts = p.counts();
         // what a test that does not count would read is not solved for a finding: it is Not shown all the same
-        Finding.Wording detail = u -> counts ? p.outcome().words().in(u) : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state());
-        Finding f = new Finding(check, p.wanted().on(), p.wanted().name(), p.wanted().subject(), p.verdict(), counts ? p.outcome().ratio() : Finding.MISSED, detail, p
-                .wanted().source(), p.verdict() == Verdict.HOLDS ? "" : p.verdict() == Verdict.THIN ? "Look at it again." : p.verdict() == Verdict.SHORT ? "Mend what it shows, then test again." : "Run it on the Hangar tests page.");
+        Finding.Wording detail = u -> counts
+                ? p.outcome().words().in(u)
+                : sentence(p.record().isEmpty() ? "not run: " + p.wanted().asks() : p.state());
+        Finding f = new Finding(
+                check,
+                p.wanted().on(),
+                p.wanted().name(),
+                p.wanted().subject(),
+                p.verdict(),
+                counts ? p.outcome().ratio() : Finding.MISSED,
+                detail,
+                p.wanted().source(),
+                p.verdict() == Verdict.HOLDS
+                        ? ""
+                        : p.verdict() == Verdict.THIN
+                                ? "Look at it again."
+                                : p.verdict() == Verdict.SHORT
+                                        ? "Mend what it shows, then test again."
+                                        : "Run it on the Hangar tests page.");
         return counts ? p.outcome().measure().map(f::with).orElse(f) : f;
     }
 

@@ -18,20 +18,25 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /**
- * How sure the flow margin is, given how well the figures it rests on are known: which of them decide it, how many of those nobody
- * measured, and how often it would be short.
+ * How sure the flow margin is, given how well the figures it rests on are known: which of them decide it, how many of
+ * those nobody measured, and how often it would be short.
  *
- * @param deciding   figures by their share of what the margin may be off, the largest first, until nearly all of that is told
- * @param guessed    share of it that comes from figures nobody measured
- * @param shorts     samples that were short; 0 where none was needed
- * @param samples    drawn; 0 where the margin stands so far off what is needed that none was needed
+ * @param deciding figures by their share of what the margin may be off, the largest first, until nearly all of that is
+ *     told
+ * @param guessed share of it that comes from figures nobody measured
+ * @param shorts samples that were short; 0 where none was needed
+ * @param samples drawn; 0 where the margin stands so far off what is needed that none was needed
  */
 public record Sureness(List<Deciding> deciding, double guessed, int shorts, int samples) {
 
-    /** Further from what is needed than so many standard deviations no sample is short, or none holds: a normal law has 3 in 100,000 there. */
+    /**
+     * Further from what is needed than so many standard deviations no sample is short, or none holds: a normal law has
+     * 3 in 100,000 there.
+     */
     private static final double FAR = 4;
     /** Figures are told until so much of the variance is. */
     private static final double TOLD = 0.95;
+
     private static final double THIN = 1.0 / 20;
     private static final double OPEN = 1.0 / 3;
     private static final double MOSTLY = 0.5;
@@ -43,9 +48,9 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
     /**
      * A figure that decides the margin.
      *
-     * @param item  it belongs to
+     * @param item it belongs to
      * @param label as its card calls it
-     * @param as    it stands
+     * @param as it stands
      * @param share of the variance of the margin, 0 to 1
      */
     public record Deciding(Item item, String label, Measured as, double share) {
@@ -54,12 +59,14 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         }
 
         String words() {
-            return item.name() + " " + label.toLowerCase(java.util.Locale.ROOT) + " (" + UnitSystem.figure(100 * share, 0) + " %)";
+            return item.name() + " " + label.toLowerCase(java.util.Locale.ROOT) + " ("
+                    + UnitSystem.figure(100 * share, 0) + " %)";
         }
     }
 
     /** What is not worked out yet, or could not be: not shown. */
     static final Sureness PENDING = new Sureness(List.of(), 1, 0, 0);
+
     private static final Sureness UNKNOWN = new Sureness(List.of(), 1, 0, 0);
     /** Where nothing flows there is nothing to be sure of. */
     private static final Sureness NOTHING = new Sureness(List.of(), 0, 0, 0);
@@ -74,7 +81,9 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
     }
 
     private static Optional<Sureness> found(Assessment a, BooleanSupplier stop) {
-        if (a.governing().isEmpty() || a.governing().get().verdict() == Verdict.SHORT && !a.governing().get().capacity().usable()) {
+        if (a.governing().isEmpty()
+                || a.governing().get().verdict() == Verdict.SHORT
+                        && !a.governing().get().capacity().usable()) {
             return Optional.empty();
         }
         CaseAnswer c = a.governing().get();
@@ -83,13 +92,28 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         if (stands.isEmpty()) {
             return Optional.empty();
         }
-        List<Draws.Figure> figures = Draws.figures(project.system().items().stream().filter(i -> rests(c.capacity(), i)).toList());
-        record Moved(Draws.Figure figure, double square) {
-        }
-        List<Moved> moved = figures.parallelStream().map(f -> new Moved(f, stop.getAsBoolean() ? 0 : square(a, project, c, f, stands.get().ratio()))).toList();
+        List<Draws.Figure> figures = Draws.figures(project.system().items().stream()
+                .filter(i -> rests(c.capacity(), i))
+                .toList());
+        record Moved(Draws.Figure figure, double square) {}
+        List<Moved> moved = figures.parallelStream()
+                .map(f -> new Moved(
+                        f,
+                        stop.getAsBoolean()
+                                ? 0
+                                : square(a, project, c, f, stands.get().ratio())))
+                .toList();
         double variance = moved.stream().mapToDouble(Moved::square).sum();
-        double guessed = variance <= 0 ? 0 : moved.stream().filter(m -> Method.of(m.figure.as()).guessed()).mapToDouble(Moved::square).sum() / variance;
-        List<Moved> ranked = moved.stream().sorted(Comparator.comparingDouble(Moved::square).reversed()).toList();
+        double guessed = variance <= 0
+                ? 0
+                : moved.stream()
+                                .filter(m -> Method.of(m.figure.as()).guessed())
+                                .mapToDouble(Moved::square)
+                                .sum()
+                        / variance;
+        List<Moved> ranked = moved.stream()
+                .sorted(Comparator.comparingDouble(Moved::square).reversed())
+                .toList();
         List<Deciding> deciding = new java.util.ArrayList<>();
         double told = 0;
         for (Moved m : ranked) {
@@ -104,24 +128,51 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         if (c.verdict() == Verdict.SHORT || c.verdict() == Verdict.NOT_SHOWN || off > FAR) {
             return Optional.of(new Sureness(deciding, guessed, 0, 0));
         }
-        Draws.Samples s = Draws.sample(a.project(), a.nearest(Draws.NEAREST_CASES), Optional.of(a), Draws.SEED, Draws.USUAL_SAMPLES, done -> { }, stop).orElse(null);
-        return s == null ? Optional.of(UNKNOWN) : Optional.of(new Sureness(deciding, guessed, s.shorts(), Draws.USUAL_SAMPLES));
+        Draws.Samples s = Draws.sample(
+                        a.project(),
+                        a.nearest(Draws.NEAREST_CASES),
+                        Optional.of(a),
+                        Draws.SEED,
+                        Draws.USUAL_SAMPLES,
+                        done -> {},
+                        stop)
+                .orElse(null);
+        return s == null
+                ? Optional.of(UNKNOWN)
+                : Optional.of(new Sureness(deciding, guessed, s.shorts(), Draws.USUAL_SAMPLES));
     }
 
     /** Whether the flow of a case can rest on a part: fuel goes through it, or comes out of it. */
     private static boolean rests(FlowAnswer a, Item i) {
-        return a.carries(i.id()) || i.only(ration.model.EngineInlet.class).isPresent() || i.only(Tank.class).filter(t -> Math.abs(a.outflow(t)) > FlowAnswer.NO_FLOW).isPresent();
+        return a.carries(i.id())
+                || i.only(ration.model.EngineInlet.class).isPresent()
+                || i.only(Tank.class)
+                        .filter(t -> Math.abs(a.outflow(t)) > FlowAnswer.NO_FLOW)
+                        .isPresent();
     }
 
-    /** By how much the margin over what is needed moves for one standard deviation of a figure, squared; the other way where it cannot go this way. */
+    /**
+     * By how much the margin over what is needed moves for one standard deviation of a figure, squared; the other way
+     * where it cannot go this way.
+     */
     private static double square(Assessment a, Project project, CaseAnswer c, Draws.Figure f, double stands) {
-        return Stream.of(1.0, -1.0).map(n -> {
-            try {
-                return LeastMargin.of(project.with(project.system().replace(f.moved().apply(n))), List.of(c.setting()), Optional.of(a)).map(m -> m.ratio() - stands);
-            } catch (IllegalArgumentException e) {
-                return Optional.<Double>empty();
-            }
-        }).flatMap(Optional::stream).findFirst().map(d -> d * d).orElse(0.0);
+        return Stream.of(1.0, -1.0)
+                .map(n -> {
+                    try {
+                        return LeastMargin.of(
+                                        project.with(project.system()
+                                                .replace(f.moved().apply(n))),
+                                        List.of(c.setting()),
+                                        Optional.of(a))
+                                .map(m -> m.ratio() - stands);
+                    } catch (IllegalArgumentException e) {
+                        return Optional.<Double>empty();
+                    }
+                })
+                .flatMap(Optional::stream)
+                .findFirst()
+                .map(d -> d * d)
+                .orElse(0.0);
     }
 
     /** Figures that decide it and that nobody measured. */
@@ -149,25 +200,54 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
 
     /** n of m figures that decide this are estimates. */
     public String words() {
-        return this == PENDING ? "how sure it is is being worked out" : this == UNKNOWN ? "how sure it is could not be worked out" : open().size() + " of " + deciding.size() + " figures that decide it are estimates";
+        return this == PENDING
+                ? "how sure it is is being worked out"
+                : this == UNKNOWN
+                        ? "how sure it is could not be worked out"
+                        : open().size() + " of " + deciding.size() + " figures that decide it are estimates";
     }
 
     /** Why a margin is no better than this, as a sentence; empty where it holds. */
     String reason() {
-        String why = this == PENDING || this == UNKNOWN ? words() : mostlyGuessed() ? "it rests mostly on estimates: " + words() : "under what is needed in " + shorts + " of " + samples
-                + " samples of its figures";
-        return verdict() == Verdict.HOLDS ? "" : why.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + why.substring(1) + ".";
+        String why = this == PENDING || this == UNKNOWN
+                ? words()
+                : mostlyGuessed()
+                        ? "it rests mostly on estimates: " + words()
+                        : "under what is needed in " + shorts + " of " + samples + " samples of its figures";
+        return verdict() == Verdict.HOLDS
+                ? ""
+                : why.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + why.substring(1) + ".";
     }
 
     /** What the checks say of it: the part whose figure is to be measured first is the finding's own. */
     Finding finding() {
         List<Deciding> open = open();
-        String sampled = samples == 0 ? "" : " Under what is needed in " + shorts + " of " + samples + " samples with every figure off by what its method allows.";
-        String first = open.isEmpty() ? "" : ": " + open.stream().limit(3).map(Deciding::words).collect(Collectors.joining(", ")) + (open.size() > 3 ? " and " + (open.size() - 3)
-                + " more" : "");
-        return new Finding(Check.FLOW_SURE, "", "How sure the flow margin is", open.stream().findFirst().or(() -> deciding.stream().findFirst()).map(d -> d.item().id()).orElse(""),
-                verdict(), verdict() == Verdict.HOLDS || verdict() == Verdict.THIN ? Finding.MET : Math.min(0.99, 1 - Math.max(guessed, share())), u -> (this == PENDING || this == UNKNOWN) ? reason() : words() + first + ". They carry "
-                        + UnitSystem.figure(100 * guessed, 0) + " % of what the margin may be off." + sampled, "Tolerances by how each figure was measured: common practice, no source",
+        String sampled = samples == 0
+                ? ""
+                : " Under what is needed in " + shorts + " of " + samples
+                        + " samples with every figure off by what its method allows.";
+        String first = open.isEmpty()
+                ? ""
+                : ": " + open.stream().limit(3).map(Deciding::words).collect(Collectors.joining(", "))
+                        + (open.size() > 3 ? " and " + (open.size() - 3) + " more" : "");
+        return new Finding(
+                Check.FLOW_SURE,
+                "",
+                "How sure the flow margin is",
+                open.stream()
+                        .findFirst()
+                        .or(() -> deciding.stream().findFirst())
+                        .map(d -> d.item().id())
+                        .orElse(""),
+                verdict(),
+                verdict() == Verdict.HOLDS || verdict() == Verdict.THIN
+                        ? Finding.MET
+                        : Math.min(0.99, 1 - Math.max(guessed, share())),
+                u -> (this == PENDING || this == UNKNOWN)
+                        ? reason()
+                        : words() + first + ". They carry " + UnitSystem.figure(100 * guessed, 0)
+                                + " % of what the margin may be off." + sampled,
+                "Tolerances by how each figure was measured: common practice, no source",
                 open.isEmpty() ? "" : "Measure " + open.get(0).item().name() + " first, and say how on its card.");
     }
 }

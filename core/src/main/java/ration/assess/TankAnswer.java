@@ -20,17 +20,20 @@ import ration.tank.TankBody;
 /**
  * Unusable fuel of one tank: predicted, drained and published side by side; the largest governs.
  *
- * @param body      made ready
- * @param feed      how its outlets work together
+ * @param body made ready
+ * @param feed how its outlets work together
  * @param predicted over the attitudes flown
- * @param evidence  its hangar tests
- * @param parkedUp  up in the parked attitude, in which it is filled
+ * @param evidence its hangar tests
+ * @param parkedUp up in the parked attitude, in which it is filled
  */
 public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvidence evidence, Point3 parkedUp) {
 
     /** Where the unusable fuel that counts comes from. */
     public enum Source {
-        PREDICTED("predicted"), DRAINED("drained"), LIKELY("likely"), PUBLISHED("published");
+        PREDICTED("predicted"),
+        DRAINED("drained"),
+        LIKELY("likely"),
+        PUBLISHED("published");
 
         private final String word;
 
@@ -46,20 +49,24 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     /** Of every tank whose shape closes, by id; those an edit did not touch are taken from what was known before it. */
     static Map<String, TankAnswer> of(Project project, Optional<Assessment> before) {
         Map<String, TankAnswer> all = new TreeMap<>();
-        project.system().tanks().parallelStream().flatMap(tank -> known(project, tank, before).or(() -> closed(project, tank)).stream())
-                .toList().forEach(t ->
-                all.put(t.tank().id(), t));
+        project.system().tanks().parallelStream()
+                .flatMap(tank -> known(project, tank, before).or(() -> closed(project, tank)).stream())
+                .toList()
+                .forEach(t -> all.put(t.tank().id(), t));
         return all;
     }
 
     private static Optional<TankAnswer> known(Project project, Tank tank, Optional<Assessment> before) {
-        return before.filter(b -> sameForTanks(b.project(), project)).flatMap(b -> b.tanks().stream().filter(t -> t.tank() == tank)
-                .findFirst()).filter(t -> tank.outlets().size() < 2 || t.feed.equals(Feeds.of(project, tank)));
+        return before.filter(b -> sameForTanks(b.project(), project))
+                .flatMap(b -> b.tanks().stream().filter(t -> t.tank() == tank).findFirst())
+                .filter(t -> tank.outlets().size() < 2 || t.feed.equals(Feeds.of(project, tank)));
     }
 
     /** Whether what a tank's answer depends on beside the tank is the same. */
     static boolean sameForTanks(Project a, Project b) {
-        return a == b || a.tests() == b.tests() && a.brief().envelope().equals(b.brief().envelope());
+        return a == b
+                || a.tests() == b.tests()
+                        && a.brief().envelope().equals(b.brief().envelope());
     }
 
     private static Optional<TankAnswer> closed(Project project, Tank tank) {
@@ -74,9 +81,15 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     /** Throws IllegalArgumentException where its shape does not close. */
     public static TankAnswer of(Project project, Tank tank) {
         TankEvidence evidence = TankEvidence.of(tank, project.tests(), project.asBuilt());
-        TankBody body = TankBody.of(tank, evidence.calibration(tank, project.brief().envelope().parked().si()));
+        TankBody body = TankBody.of(
+                tank,
+                evidence.calibration(tank, project.brief().envelope().parked().si()));
         Feed feed = Feeds.of(project, tank);
-        return new TankAnswer(body, feed, Governing.of(body, feed, project.brief().envelope().corners()), evidence,
+        return new TankAnswer(
+                body,
+                feed,
+                Governing.of(body, feed, project.brief().envelope().corners()),
+                evidence,
                 project.brief().envelope().attitudes().get(0).gravity().up());
     }
 
@@ -107,7 +120,11 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     private double of(Source source) {
         return switch (source) {
             case PREDICTED -> predicted.volume();
-            case DRAINED -> evidence.drained().stream().mapToDouble(TankEvidence.Drained::largest).max().orElse(0);
+            case DRAINED ->
+                evidence.drained().stream()
+                        .mapToDouble(TankEvidence.Drained::largest)
+                        .max()
+                        .orElse(0);
             case LIKELY -> carried().map(Carried::likely).orElse(0.0);
             case PUBLISHED -> tank().fitout().published().map(m -> m.si()).orElse(0.0);
         };
@@ -133,21 +150,25 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
 
     /** The attitude behind the governing figure, where it is predicted. */
     public Optional<Attitude> attitude() {
-        return source() == Source.PREDICTED || source() == Source.LIKELY ? Optional.of(predicted.attitude()) : Optional.empty();
+        return source() == Source.PREDICTED || source() == Source.LIKELY
+                ? Optional.of(predicted.attitude())
+                : Optional.empty();
     }
 
     /** The drain tests done in the attitude in which most is predicted to stay: only these show it. */
     public Optional<TankEvidence.Drained> drainedThere() {
-        return evidence.drained().stream().filter(d -> d.at(predicted.attitude().pitchRad(), predicted.attitude().tiltRad()))
+        return evidence.drained().stream()
+                .filter(d -> d.at(
+                        predicted.attitude().pitchRad(), predicted.attitude().tiltRad()))
                 .findFirst();
     }
 
     /**
      * A drain test of another attitude carried to the one that governs, by measured over predicted.
      *
-     * @param from    the test
-     * @param there   predicted for its own attitude, m3
-     * @param likely  in the governing attitude, m3
+     * @param from the test
+     * @param there predicted for its own attitude, m3
+     * @param likely in the governing attitude, m3
      * @param scatter of that, either way, m3
      */
     public record Carried(TankEvidence.Drained from, double there, double likely, double scatter) {
@@ -157,16 +178,29 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
         }
     }
 
-    /** The largest likely figure by tests of other attitudes; empty where the governing one was drained, or none was. */
+    /**
+     * The largest likely figure by tests of other attitudes; empty where the governing one was drained, or none was.
+     */
     public Optional<Carried> carried() {
         if (drainedThere().isPresent()) {
             return Optional.empty();
         }
-        return evidence.drained().stream().map(d -> {
-            double there = body.stranded(new Attitude("Drained at", d.pitch(), d.tilt()).gravity().up(), feed).volume();
-            return new Carried(d, there, there < LEAST_CARRIED ? 0 : predicted.volume() * d.mean() / there, there < LEAST_CARRIED ? 0
-                    : predicted.volume() * d.scatter() / 2 / there);
-        }).filter(c -> c.there() >= LEAST_CARRIED).max(java.util.Comparator.comparingDouble(Carried::likely));
+        return evidence.drained().stream()
+                .map(d -> {
+                    double there = body.stranded(
+                                    new Attitude("Drained at", d.pitch(), d.tilt())
+                                            .gravity()
+                                            .up(),
+                                    feed)
+                            .volume();
+                    return new Carried(
+                            d,
+                            there,
+                            there < LEAST_CARRIED ? 0 : predicted.volume() * d.mean() / there,
+                            there < LEAST_CARRIED ? 0 : predicted.volume() * d.scatter() / 2 / there);
+                })
+                .filter(c -> c.there() >= LEAST_CARRIED)
+                .max(java.util.Comparator.comparingDouble(Carried::likely));
     }
 
     /** Where less than a cup stays a ratio says nothing, m3. */
@@ -194,7 +228,8 @@ public record TankAnswer(TankBody body, Feed feed, Governing predicted, TankEvid
     /** In the order of the layout. */
     static List<TankAnswer> inOrder(Project project, Map<String, TankAnswer> tanks) {
         List<TankAnswer> all = new ArrayList<>();
-        project.system().tanks().forEach(t -> Optional.ofNullable(tanks.get(t.id())).ifPresent(all::add));
+        project.system().tanks().forEach(t -> Optional.ofNullable(tanks.get(t.id()))
+                .ifPresent(all::add));
         return all;
     }
 }

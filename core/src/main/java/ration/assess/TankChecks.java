@@ -32,9 +32,11 @@ final class TankChecks {
     private static final double EXPANSION = 0.02;
     /** Sump over capacity and least sump, 23.971(a). */
     private static final double SUMP = 0.0025;
+
     private static final double LEAST_SUMP = Unit.GALLON.toSi(1.0 / 16);
     /** Clear area of the screen over the outlet line, 23.977(b). */
     private static final double CLEAR = 5;
+
     private static final double LEAST_MESH = 8;
     private static final double MOST_MESH = 16;
 
@@ -60,25 +62,60 @@ final class TankChecks {
             checks.expansion(t);
             checks.stale(t);
         }
-        project.system().tanks().stream().filter(t -> !t.outlets().isEmpty() && tanks.stream().noneMatch(a -> a.tank().id().equals(t.id()))).forEach(checks::noAnswer);
+        project.system().tanks().stream()
+                .filter(t -> !t.outlets().isEmpty()
+                        && tanks.stream().noneMatch(a -> a.tank().id().equals(t.id())))
+                .forEach(checks::noAnswer);
         project.system().all(Header.class).forEach(checks::reserve);
         return checks.findings;
     }
 
     /** A tank whose shape does not close: what stays in it is not known, however little stays in the others. */
     private void noAnswer(Tank t) {
-        findings.add(new Finding(Check.TANK_UNUSABLE, t.id(), Check.TANK_UNUSABLE.title() + ", " + t.name(), t.id(), Verdict.NOT_SHOWN, Finding.MISSED,
-                u -> "Its shape does not close, so nothing is known of what stays in it.", "Computed from its shape", "Mend its corners on its card."));
+        findings.add(new Finding(
+                Check.TANK_UNUSABLE,
+                t.id(),
+                Check.TANK_UNUSABLE.title() + ", " + t.name(),
+                t.id(),
+                Verdict.NOT_SHOWN,
+                Finding.MISSED,
+                u -> "Its shape does not close, so nothing is known of what stays in it.",
+                "Computed from its shape",
+                "Mend its corners on its card."));
     }
 
-    private void add(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio, Finding.Wording detail,
-            String source, String remedy) {
+    private void add(
+            Check check,
+            String of,
+            String title,
+            TankAnswer t,
+            Verdict verdict,
+            double ratio,
+            Finding.Wording detail,
+            String source,
+            String remedy) {
         findings.add(finding(check, of, title, t, verdict, ratio, detail, source, remedy));
     }
 
-    private static Finding finding(Check check, String of, String title, TankAnswer t, Verdict verdict, double ratio,
-            Finding.Wording detail, String source, String remedy) {
-        return new Finding(check, t.tank().id() + of, title + ", " + t.tank().name(), t.tank().id(), verdict, ratio, detail, source,
+    private static Finding finding(
+            Check check,
+            String of,
+            String title,
+            TankAnswer t,
+            Verdict verdict,
+            double ratio,
+            Finding.Wording detail,
+            String source,
+            String remedy) {
+        return new Finding(
+                check,
+                t.tank().id() + of,
+                title + ", " + t.tank().name(),
+                t.tank().id(),
+                verdict,
+                ratio,
+                detail,
+                source,
                 verdict == Verdict.HOLDS ? "" : remedy);
     }
 
@@ -93,29 +130,67 @@ final class TankChecks {
 
     private void placard(TankAnswer t) {
         Finding.Wording detail = u -> "The placard keeps back " + u.text(t.placard(), Dimension.VOLUME) + "; "
-                + u.fineVolume(t.unusable()) + " stays by the " + found(t.source()) + t.attitude().map(a -> ", "
-                + a.label()).orElse("") + ". Usable then is " + u.text(t.usable(), Dimension.VOLUME) + " of "
+                + u.fineVolume(t.unusable()) + " stays by the " + found(t.source())
+                + t.attitude().map(a -> ", " + a.label()).orElse("") + ". Usable then is "
+                + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";
-        findings.add(finding(Check.TANK_UNUSABLE, "", "Unusable fuel", t, t.verdict(), Math.min(Finding.MET, t.ratio()), detail, "14 CFR 23.959(a)" + PART
-                + "; the largest of computed, drained and published", "Raise the placard's unusable fuel, or move the outlet"
-                + " so that less stays: the Tanks page ranks what helps.").with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME))
+        findings.add(finding(
+                        Check.TANK_UNUSABLE,
+                        "",
+                        "Unusable fuel",
+                        t,
+                        t.verdict(),
+                        Math.min(Finding.MET, t.ratio()),
+                        detail,
+                        "14 CFR 23.959(a)" + PART + "; the largest of computed, drained and published",
+                        "Raise the placard's unusable fuel, or move the outlet"
+                                + " so that less stays: the Tanks page ranks what helps.")
+                .with(Measure.atMost(t.unusable(), t.placard(), Dimension.VOLUME))
                 .because(() -> WhyTanks.placard(t)));
         Optional<TankEvidence.Drained> there = t.drainedThere();
         if (there.isPresent()) {
             TankEvidence.Drained d = there.get();
-            add(Check.TANK_DRAIN_TEST, "", "Drain test", t, Verdict.HOLDS, Finding.MET, u -> u.fineVolume(d.mean()) + " stayed at "
-                    + where(d) + ", " + d.trials() + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter()))
-                    + ", " + d.date() + ".", "AC 90-89 (from memory)", "");
+            add(
+                    Check.TANK_DRAIN_TEST,
+                    "",
+                    "Drain test",
+                    t,
+                    Verdict.HOLDS,
+                    Finding.MET,
+                    u -> u.fineVolume(d.mean()) + " stayed at "
+                            + where(d) + ", " + d.trials()
+                            + (d.trials() == 1 ? " trial" : " trials, scatter " + u.fineVolume(d.scatter()))
+                            + ", " + d.date() + ".",
+                    "AC 90-89 (from memory)",
+                    "");
             return;
         }
-        add(Check.TANK_DRAIN_TEST, "", "Drain test", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> t.evidence().drained().isEmpty()
-                ? "No drain test of this tank as it is now laid out is on record: " + u.fineVolume(t.predicted().volume())
-                + " is computed only." : "Most is predicted to stay at " + t.predicted().attitude().label() + ", and no test was done"
-                + " there. " + String.join(" ", t.evidence().drained().stream().map(d -> "At " + where(d) + " " + u.fineVolume(
-                        d.mean()) + " stayed.").toList()) + t.carried().map(c -> " By measured over predicted there, "
-                + UnitSystem.figure(c.ratio(), 2) + ", about " + u.fineVolume(c.likely()) + " are likely here, \u00b1 "
-                + u.fineVolume(c.scatter()) + " by its scatter.").orElse(""), "AC 90-89 (from memory); "
-                + PRACTICE.toLowerCase(Locale.ROOT), "Do it in that attitude on the Hangar tests page.");
+        add(
+                Check.TANK_DRAIN_TEST,
+                "",
+                "Drain test",
+                t,
+                Verdict.NOT_SHOWN,
+                Finding.MISSED,
+                u -> t.evidence().drained().isEmpty()
+                        ? "No drain test of this tank as it is now laid out is on record: "
+                                + u.fineVolume(t.predicted().volume()) + " is computed only."
+                        : "Most is predicted to stay at "
+                                + t.predicted().attitude().label() + ", and no test was done"
+                                + " there. "
+                                + String.join(
+                                        " ",
+                                        t.evidence().drained().stream()
+                                                .map(d -> "At " + where(d) + " " + u.fineVolume(d.mean()) + " stayed.")
+                                                .toList())
+                                + t.carried()
+                                        .map(c -> " By measured over predicted there, "
+                                                + UnitSystem.figure(c.ratio(), 2) + ", about "
+                                                + u.fineVolume(c.likely()) + " are likely here, \u00b1 "
+                                                + u.fineVolume(c.scatter()) + " by its scatter.")
+                                        .orElse(""),
+                "AC 90-89 (from memory); " + PRACTICE.toLowerCase(Locale.ROOT),
+                "Do it in that attitude on the Hangar tests page.");
     }
 
     private static String where(TankEvidence.Drained d) {
@@ -129,14 +204,28 @@ final class TankChecks {
     private void expansion(TankAnswer t) {
         double need = EXPANSION * t.body().capacity();
         double space = t.expansion();
-        boolean clear = t.tank().vent().isPresent() && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
+        boolean clear = t.tank().vent().isPresent()
+                && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
         Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
-        findings.add(finding(Check.TANK_EXPANSION, "", "Expansion space", t, verdict, space >= need ? Math.min(Finding.MET, space / need)
-                : clear ? Finding.MET : space / need, u -> u.fineVolume(space) + " over the fuel when full against "
-                + u.fineVolume(need) + ", 2 % of the tank" + (space < need && clear ? "; none is asked where the vent discharges"
-                + " clear of the aircraft, as its tip says here" : t.tank().fitout().filler().isEmpty()
-                ? "; no filler lip is given, so it is taken to fill to the top" : "") + ".",
-                "14 CFR 23.969" + PART, "Lower the filler lip, or lead the vent clear of the aircraft.").because(() -> WhyTanks.expansion(t)));
+        findings.add(finding(
+                        Check.TANK_EXPANSION,
+                        "",
+                        "Expansion space",
+                        t,
+                        verdict,
+                        space >= need ? Math.min(Finding.MET, space / need) : clear ? Finding.MET : space / need,
+                        u -> u.fineVolume(space) + " over the fuel when full against "
+                                + u.fineVolume(need) + ", 2 % of the tank"
+                                + (space < need && clear
+                                        ? "; none is asked where the vent discharges"
+                                                + " clear of the aircraft, as its tip says here"
+                                        : t.tank().fitout().filler().isEmpty()
+                                                ? "; no filler lip is given, so it is taken to fill to the top"
+                                                : "")
+                                + ".",
+                        "14 CFR 23.969" + PART,
+                        "Lower the filler lip, or lead the vent clear of the aircraft.")
+                .because(() -> WhyTanks.expansion(t)));
     }
 
     private void sump(TankAnswer t) {
@@ -144,49 +233,78 @@ final class TankChecks {
         double sump = t.sump();
         boolean drained = t.tank().drain().isPresent();
         Verdict verdict = !drained ? Verdict.NOT_SHOWN : Verdict.atLeast(Math.max(sump, 1e-12), need);
-        add(Check.TANK_SUMP, "", "Sump", t, verdict, !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need), u -> ounces(u, sump)
-                + " lies under the outlet, level and parked, against " + ounces(u, need) + (drained ? "" : "; no drain is laid"
-                + " out") + ".", "14 CFR 23.971(a), 0.25 % or 1/16 gal" + PART, drained ? "A sump well under the outlet, or"
-                + " the outlet's lip a little higher." : "Press D on the tank to add its drain.");
+        add(
+                Check.TANK_SUMP,
+                "",
+                "Sump",
+                t,
+                verdict,
+                !drained ? Finding.MISSED : Math.min(Finding.MET, sump / need),
+                u -> ounces(u, sump)
+                        + " lies under the outlet, level and parked, against " + ounces(u, need)
+                        + (drained ? "" : "; no drain is laid" + " out") + ".",
+                "14 CFR 23.971(a), 0.25 % or 1/16 gal" + PART,
+                drained
+                        ? "A sump well under the outlet, or" + " the outlet's lip a little higher."
+                        : "Press D on the tank to add its drain.");
     }
 
     private void screen(TankAnswer t) {
         for (Outlet o : t.tank().outlets()) {
             Optional<FingerScreen> finger = o.finger();
             double need = CLEAR * Math.PI * o.bore().si() * o.bore().si() / 4;
-            boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH).orElse(false);
+            boolean mesh = finger.map(f -> f.perInch() >= LEAST_MESH && f.perInch() <= MOST_MESH)
+                    .orElse(false);
             boolean wide = finger.map(f -> f.diameter().si() >= o.bore().si()).orElse(false);
             double clear = finger.map(FingerScreen::clearArea).orElse(0.0);
             if (finger.isPresent() && finger.get().perInch() > MOST_MESH && sock(t.tank(), o)) {
                 sock(t, o, finger.get(), need);
                 continue;
             }
-            Verdict verdict = finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need)
-                    : Verdict.SHORT;
+            Verdict verdict =
+                    finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need) : Verdict.SHORT;
             String which = t.tank().outlets().size() > 1 ? " " + o.name() : "";
-            findings.add(new Finding(Check.TANK_SCREEN, t.tank().id() + "." + o.name(), "Outlet screen" + which + ", "
-                    + t.tank().name(), t.tank().id(), verdict, finger.isEmpty() ? Finding.MISSED : mesh && wide
-                    ? Math.min(Finding.MET, clear / need) : Finding.MISSED, u -> finger.map(f -> UnitSystem.figure(f.perInch(),
-                    0) + " mesh, clear area " + area(u, clear) + " against " + area(u, need) + ", five times the outlet"
-                    + (wide ? "" : "; the finger is narrower than the outlet") + ".").orElse("How the finger screen is built"
-                    + " is not said: mesh, wire, diameter, length."), "14 CFR 23.977: 8 to 16 mesh, five times the line" + PART,
-                    verdict == Verdict.HOLDS ? "" : finger.isEmpty() ? "Give its figures on the tank's card." : "A longer or"
-                    + " wider finger of 8 to 16 mesh."));
+            findings.add(new Finding(
+                    Check.TANK_SCREEN,
+                    t.tank().id() + "." + o.name(),
+                    "Outlet screen" + which + ", " + t.tank().name(),
+                    t.tank().id(),
+                    verdict,
+                    finger.isEmpty()
+                            ? Finding.MISSED
+                            : mesh && wide ? Math.min(Finding.MET, clear / need) : Finding.MISSED,
+                    u -> finger.map(f -> UnitSystem.figure(f.perInch(), 0) + " mesh, clear area " + area(u, clear)
+                                    + " against " + area(u, need) + ", five times the outlet"
+                                    + (wide ? "" : "; the finger is narrower than the outlet") + ".")
+                            .orElse("How the finger screen is built" + " is not said: mesh, wire, diameter, length."),
+                    "14 CFR 23.977: 8 to 16 mesh, five times the line" + PART,
+                    verdict == Verdict.HOLDS
+                            ? ""
+                            : finger.isEmpty()
+                                    ? "Give its figures on the tank's card."
+                                    : "A longer or" + " wider finger of 8 to 16 mesh."));
         }
     }
 
     /** Whether an outlet is the sock of a pump in the tank: 8 to 16 mesh is a line's finger strainer, not a sock. */
     private boolean sock(Tank tank, Outlet o) {
-        return project.system().runAt(new PortRef(tank.id(), o.name())).flatMap(r -> project.system().item(r.to().item())).flatMap(i -> i.only(Pump.class)).filter(p -> {
-            Point3 at = p.place().point();
-            return tank.solid().floorAt(at.x(), at.y()).stream().anyMatch(z -> at.z() >= z - SUNK) && at.z() <= tank.solid().highest(new Point3(0, 0, 1));
-        }).isPresent();
+        return project.system()
+                .runAt(new PortRef(tank.id(), o.name()))
+                .flatMap(r -> project.system().item(r.to().item()))
+                .flatMap(i -> i.only(Pump.class))
+                .filter(p -> {
+                    Point3 at = p.place().point();
+                    return tank.solid().floorAt(at.x(), at.y()).stream().anyMatch(z -> at.z() >= z - SUNK)
+                            && at.z() <= tank.solid().highest(new Point3(0, 0, 1));
+                })
+                .isPresent();
     }
 
     /** A pump under its tank's floor by so much still stands in its well, m. */
     private static final double SUNK = Unit.INCH.toSi(1);
     /** Openings of a sock, m: 70 to 100 micron are usual; common practice, no source. */
     private static final double FINEST = 60e-6;
+
     private static final double COARSEST = 150e-6;
 
     /** A sock goes by what it lets through and by its loss, which every flow case counts. */
@@ -195,21 +313,43 @@ final class TankChecks {
         boolean usual = opening >= FINEST && opening <= COARSEST;
         double clear = f.clearArea();
         Verdict verdict = !usual ? Verdict.THIN : Verdict.HOLDS;
-        findings.add(new Finding(Check.TANK_SCREEN, t.tank().id() + "." + o.name(), "Sock of the pump, " + t.tank().name(), t.tank().id(), verdict, usual ? Finding.MET : 1.02, u ->
-                UnitSystem.figure(opening * 1e6, 0) + " micron, 70 to 100 are usual before a pump in a tank; clear area " + area(u, clear) + ", " + UnitSystem.figure(5 * clear / need, 1)
-                + " times the outlet. What it costs is in every flow case.", PRACTICE, usual ? "" : "A sock of 70 to 100 micron, or the figure of the pump's maker."));
+        findings.add(new Finding(
+                Check.TANK_SCREEN,
+                t.tank().id() + "." + o.name(),
+                "Sock of the pump, " + t.tank().name(),
+                t.tank().id(),
+                verdict,
+                usual ? Finding.MET : 1.02,
+                u -> UnitSystem.figure(opening * 1e6, 0)
+                        + " micron, 70 to 100 are usual before a pump in a tank; clear area " + area(u, clear) + ", "
+                        + UnitSystem.figure(5 * clear / need, 1)
+                        + " times the outlet. What it costs is in every flow case.",
+                PRACTICE,
+                usual ? "" : "A sock of 70 to 100 micron, or the figure of the pump's maker."));
     }
 
     /** What of an outlet was measured: its height decides what stays. */
     private void edge(TankAnswer t) {
-        List<Outlet> unsaid = t.tank().outlets().stream().filter(o -> o.edge() == Outlet.Edge.UNSAID).toList();
+        List<Outlet> unsaid = t.tank().outlets().stream()
+                .filter(o -> o.edge() == Outlet.Edge.UNSAID)
+                .toList();
         if (!unsaid.isEmpty()) {
             Point3 up = t.predicted().attitude().gravity().up();
-            double more = t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level() + Unit.INCH.toSi(0.25))
+            double more = t.body()
+                            .volumeBelow(up, t.body().stranded(up, t.feed()).level() + Unit.INCH.toSi(0.25))
                     - t.body().volumeBelow(up, t.body().stranded(up, t.feed()).level());
-            add(Check.TANK_EDGE, "", "Edge of the outlet", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> "What of it was measured is not said: the lip"
-                    + " in the floor, the top of a finger, or the centre or lower lip of a pipe in the side, at whose upper edge air"
-                    + " comes in. A quarter of an inch here is " + u.fineVolume(Math.max(0, more)) + ".", PRACTICE,
+            add(
+                    Check.TANK_EDGE,
+                    "",
+                    "Edge of the outlet",
+                    t,
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> "What of it was measured is not said: the lip"
+                            + " in the floor, the top of a finger, or the centre or lower lip of a pipe in the"
+                            + " side, at whose upper edge air"
+                            + " comes in. A quarter of an inch here is " + u.fineVolume(Math.max(0, more)) + ".",
+                    PRACTICE,
                     "Say it on the tank's card.");
         }
     }
@@ -217,9 +357,14 @@ final class TankChecks {
     /** Which inputs of the records are no longer so; a moved tank side changes many at once. */
     private String changed(TankAnswer t) {
         List<Inputs.Change> changes = t.evidence().changes(project.asBuilt());
-        String named = changes.stream().limit(MOST_CHANGES).map(Inputs.Change::words).collect(java.util.stream.Collectors.joining("; "));
-        return changes.isEmpty() ? "" : " " + named.substring(0, 1).toUpperCase(Locale.ROOT) + named.substring(1) + (changes.size()
-                > MOST_CHANGES ? "; and " + (changes.size() - MOST_CHANGES) + " more." : ".");
+        String named = changes.stream()
+                .limit(MOST_CHANGES)
+                .map(Inputs.Change::words)
+                .collect(java.util.stream.Collectors.joining("; "));
+        return changes.isEmpty()
+                ? ""
+                : " " + named.substring(0, 1).toUpperCase(Locale.ROOT) + named.substring(1)
+                        + (changes.size() > MOST_CHANGES ? "; and " + (changes.size() - MOST_CHANGES) + " more." : ".");
     }
 
     private static final int MOST_CHANGES = 3;
@@ -227,8 +372,17 @@ final class TankChecks {
     private void stale(TankAnswer t) {
         if (!t.evidence().stale().isEmpty()) {
             int n = t.evidence().stale().size();
-            add(Check.TANK_STALE, "", "Tests still true", t, Verdict.NOT_SHOWN, Finding.MISSED, u -> n + (n == 1 ? " test was" : " tests were")
-                    + " done on another shape, outlet or gauge: kept on record, no longer counted." + changed(t), PRACTICE,
+            add(
+                    Check.TANK_STALE,
+                    "",
+                    "Tests still true",
+                    t,
+                    Verdict.NOT_SHOWN,
+                    Finding.MISSED,
+                    u -> n + (n == 1 ? " test was" : " tests were")
+                            + " done on another shape, outlet or gauge: kept on record, no longer counted."
+                            + changed(t),
+                    PRACTICE,
                     "Repeat what still matters, or undo the change.");
         }
     }
@@ -238,22 +392,34 @@ final class TankChecks {
         if (project.brief().demand() > 0) {
             HeaderReserve reserve = HeaderReserve.of(project, basis, header);
             double minutes = reserve.seconds() / 60;
-            findings.add(new Finding(Check.TANK_RESERVE, header.id(), "Reserve of " + header.name(), header.id(), Verdict.HOLDS,
-                    Finding.MET, u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
-                    + UnitSystem.figure(minutes, 1) + " minutes at take-off demand, once nothing runs in: "
-                    + u.text(reserve.drawn(), Dimension.FLOW) + " leave it" + (reserve.known() ? "" : ", if all goes to the engine")
-                    + ".", PRACTICE
-                    + "; for information, no limit is set", "").because(() -> WhyTanks.reserve(header, reserve)));
+            findings.add(new Finding(
+                            Check.TANK_RESERVE,
+                            header.id(),
+                            "Reserve of " + header.name(),
+                            header.id(),
+                            Verdict.HOLDS,
+                            Finding.MET,
+                            u -> u.text(header.capacity().si(), Dimension.VOLUME) + " lasts "
+                                    + UnitSystem.figure(minutes, 1)
+                                    + " minutes at take-off demand, once nothing runs in: "
+                                    + u.text(reserve.drawn(), Dimension.FLOW) + " leave it"
+                                    + (reserve.known() ? "" : ", if all goes to the engine")
+                                    + ".",
+                            PRACTICE + "; for information, no limit is set",
+                            "")
+                    .because(() -> WhyTanks.reserve(header, reserve)));
         }
     }
 
     private static String ounces(UnitSystem u, double m3) {
-        return u == UnitSystem.US ? UnitSystem.figure(Unit.GALLON.fromSi(m3) * 128, 1) + " fl oz"
+        return u == UnitSystem.US
+                ? UnitSystem.figure(Unit.GALLON.fromSi(m3) * 128, 1) + " fl oz"
                 : UnitSystem.figure(m3 * 1e6, 0) + " mL";
     }
 
     private static String area(UnitSystem u, double m2) {
-        return u == UnitSystem.US ? UnitSystem.figure(m2 / Unit.INCH.toSi(1) / Unit.INCH.toSi(1), 2) + " in\u00b2"
+        return u == UnitSystem.US
+                ? UnitSystem.figure(m2 / Unit.INCH.toSi(1) / Unit.INCH.toSi(1), 2) + " in\u00b2"
                 : UnitSystem.figure(m2 * 1e6, 0) + " mm\u00b2";
     }
 }

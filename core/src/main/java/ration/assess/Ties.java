@@ -9,8 +9,7 @@ import java.util.function.ToDoubleFunction;
  */
 final class Ties {
 
-    private Ties() {
-    }
+    private Ties() {}
 
     static double rounded(double figure) {
         return (float) figure;

@@ -18,10 +18,10 @@ import ration.vapor.PathHeat;
 /**
  * The least gap to boiling over the hot day's cases, and where it lies.
  *
- * @param look   the case
- * @param air    height and fuel of the day
- * @param gap    the point
- * @param heat   figures it rests on
+ * @param look the case
+ * @param air height and fuel of the day
+ * @param gap the point
+ * @param heat figures it rests on
  * @param wanted the figure that says how many degrees are wanted
  */
 public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigure wanted) {
@@ -33,19 +33,27 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
     private static final int NEAREST = 6;
 
     /** Over every judged case that feeds, at sea level and at the ceiling, fuel this warm; empty if none does. */
-    public static Optional<VaporAnswer> of(Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
+    public static Optional<VaporAnswer> of(
+            Project project, List<CaseAnswer> cases, HeatFigure fuel, HeatFigure needed) {
         Heat heat = project.heat();
         double kelvin = heat.si(fuel);
         List<Air> airs = List.of(new Air(0, kelvin), new Air(heat.si(HeatFigure.CEILING), kelvin));
-        List<CaseAnswer> nearest = cases.parallelStream().filter(VaporAnswer::feeds).flatMap(c -> nearest(project, c, c.demand(), airs).stream())
-                .sorted(NEAREST_FIRST).map(Nearest::look).limit(NEAREST).toList();
-        return nearest.parallelStream().flatMap(c -> nearest(project, c, c.demandAt(kelvin), airs).stream()).min(NEAREST_FIRST).map(n ->
-                new VaporAnswer(n.look, n.air, n.path.on(n.air).least(heat.vapor()).orElseThrow(), heat, needed));
+        List<CaseAnswer> nearest = cases.parallelStream()
+                .filter(VaporAnswer::feeds)
+                .flatMap(c -> nearest(project, c, c.demand(), airs).stream())
+                .sorted(NEAREST_FIRST)
+                .map(Nearest::look)
+                .limit(NEAREST)
+                .toList();
+        return nearest.parallelStream()
+                .flatMap(c -> nearest(project, c, c.demandAt(kelvin), airs).stream())
+                .min(NEAREST_FIRST)
+                .map(n -> new VaporAnswer(
+                        n.look, n.air, n.path.on(n.air).least(heat.vapor()).orElseThrow(), heat, needed));
     }
 
     /** A case on the day on which it comes nearest to boiling. */
-    private record Nearest(CaseAnswer look, Air air, HeatPath path, double degrees) {
-    }
+    private record Nearest(CaseAnswer look, Air air, HeatPath path, double degrees) {}
 
     private static final Comparator<Nearest> NEAREST_FIRST = Ties.least(Nearest::degrees);
 
@@ -53,21 +61,37 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         if (!demand.usable()) {
             return Optional.empty();
         }
-        HeatPath path = demand == c.demand() ? c.heatPath(project.heat()) : HeatPath.of(project.system(), demand, project.heat(), c.condition().engine().power());
+        HeatPath path = demand == c.demand()
+                ? c.heatPath(project.heat())
+                : HeatPath.of(
+                        project.system(),
+                        demand,
+                        project.heat(),
+                        c.condition().engine().power());
         if (path.stands()) {
             return Optional.empty();
         }
         boolean onTheGround = !c.steady();
-        return airs.stream().filter(a -> !onTheGround || a.altitudeM() == 0).map(a -> new Nearest(c, a, path, path.fewest(a))).min(NEAREST_FIRST);
+        return airs.stream()
+                .filter(a -> !onTheGround || a.altitudeM() == 0)
+                .map(a -> new Nearest(c, a, path, path.fewest(a)))
+                .min(NEAREST_FIRST);
     }
 
-    /** The judged case that boils on its way to the engine and so has no gap to boiling, the one with least flow; empty if none. */
+    /**
+     * The judged case that boils on its way to the engine and so has no gap to boiling, the one with least flow; empty
+     * if none.
+     */
     static Optional<CaseAnswer> boiling(List<CaseAnswer> cases) {
         return cases.stream().filter(c -> c.judged() && c.boils()).min(Ties.least(CaseAnswer::margin));
     }
 
     private static boolean feeds(CaseAnswer c) {
-        return c.judged() && !c.cold() && c.demand().usable() && c.demand().airDrawn().isEmpty() && c.demand().inletFlow() > 0;
+        return c.judged()
+                && !c.cold()
+                && c.demand().usable()
+                && c.demand().airDrawn().isEmpty()
+                && c.demand().inletFlow() > 0;
     }
 
     /** The least of one case on one day; empty if nothing flows in it. */
@@ -79,7 +103,12 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
     /** Every point of the path of a case on a day, with fuel as warm as that. */
     public static PathHeat path(Project project, CaseAnswer c, Air air) {
         FlowAnswer hot = c.demandAt(air.fuelKelvin());
-        return PathHeat.of(project.system(), hot.usable() ? hot : c.demand(), project.heat(), air, c.condition().engine().power());
+        return PathHeat.of(
+                project.system(),
+                hot.usable() ? hot : c.demand(),
+                project.heat(),
+                air,
+                c.condition().engine().power());
     }
 
     public double degrees() {
@@ -111,7 +140,8 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
         if (!heatSaid(look, heat)) {
             return degrees() < needed() ? Verdict.SHORT : Verdict.NOT_SHOWN;
         }
-        Verdict found = degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
+        Verdict found =
+                degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
         return found.shownIf(look.unsaid().demandSaid());
     }
 

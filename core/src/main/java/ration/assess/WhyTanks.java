@@ -13,10 +13,10 @@ import ration.why.Why;
 /** How the figures of a tank came about. */
 public final class WhyTanks {
 
-    private static final String SHAPE = "Volume of the shape as measured, cut by the plane at which air reaches the outlet";
+    private static final String SHAPE =
+            "Volume of the shape as measured, cut by the plane at which air reaches the outlet";
 
-    private WhyTanks() {
-    }
+    private WhyTanks() {}
 
     private static Term volume(double m3) {
         return Term.of(m3, Dimension.VOLUME);
@@ -26,31 +26,68 @@ public final class WhyTanks {
     public static Why unusable(TankAnswer t) {
         String figure = "Unusable fuel, " + t.tank().name();
         Term value = volume(t.unusable());
-        Why predicted = Why.found("Predicted to stay", volume(t.predicted().volume()), "By the shape, in " + t.predicted().attitude().label()
-                + ", where most stays.", SHAPE);
+        Why predicted = Why.found(
+                "Predicted to stay",
+                volume(t.predicted().volume()),
+                "By the shape, in " + t.predicted().attitude().label() + ", where most stays.",
+                SHAPE);
         return switch (t.source()) {
-            case PREDICTED -> Why.found(figure, value, "By the shape, in " + t.predicted().attitude().label() + ", where most stays of all"
-                    + " attitudes flown; larger than what was drained or published.", SHAPE);
-            case PUBLISHED -> Why.found(figure, value, "The maker's figure is the largest of computed, drained and published.",
-                    "The maker's instructions").given(Why.Given.of("Maker's unusable", t.tank().fitout().published().orElseThrow()))
-                    .from(List.of(predicted));
+            case PREDICTED ->
+                Why.found(
+                        figure,
+                        value,
+                        "By the shape, in " + t.predicted().attitude().label() + ", where most stays of all"
+                                + " attitudes flown; larger than what was drained or published.",
+                        SHAPE);
+            case PUBLISHED ->
+                Why.found(
+                                figure,
+                                value,
+                                "The maker's figure is the largest of computed, drained and published.",
+                                "The maker's instructions")
+                        .given(Why.Given.of(
+                                "Maker's unusable",
+                                t.tank().fitout().published().orElseThrow()))
+                        .from(List.of(predicted));
             case DRAINED -> drained(figure, t, value).from(List.of(predicted));
             case LIKELY -> {
                 TankAnswer.Carried c = t.carried().orElseThrow();
-                yield Why.by(figure, value, volume(t.predicted().volume()).times(volume(c.from().mean())).over(volume(c.there())),
-                        "What is predicted in " + t.predicted().attitude().label() + ", by what a drain test of another attitude measured"
-                        + " over what is predicted there; larger than what is predicted.", "Common practice, no source").given(given(
-                        c.from())).from(List.of(predicted, Why.found("Predicted where it was drained", volume(c.there()),
-                        "By the shape, pitch " + UnitSystem.figure(Math.toDegrees(c.from().pitch()), 1) + "\u00b0, bank "
-                        + UnitSystem.figure(Math.toDegrees(c.from().tilt()), 1) + "\u00b0.", SHAPE)));
+                yield Why.by(
+                                figure,
+                                value,
+                                volume(t.predicted().volume())
+                                        .times(volume(c.from().mean()))
+                                        .over(volume(c.there())),
+                                "What is predicted in "
+                                        + t.predicted().attitude().label()
+                                        + ", by what a drain test of another attitude measured"
+                                        + " over what is predicted there; larger than what is predicted.",
+                                "Common practice, no source")
+                        .given(given(c.from()))
+                        .from(List.of(
+                                predicted,
+                                Why.found(
+                                        "Predicted where it was drained",
+                                        volume(c.there()),
+                                        "By the shape, pitch "
+                                                + UnitSystem.figure(
+                                                        Math.toDegrees(c.from().pitch()), 1) + "\u00b0, bank "
+                                                + UnitSystem.figure(
+                                                        Math.toDegrees(c.from().tilt()), 1) + "\u00b0.",
+                                        SHAPE)));
             }
         };
     }
 
     private static Why drained(String figure, TankAnswer t, Term value) {
-        TankEvidence.Drained largest = t.evidence().drained().stream().max(java.util.Comparator.comparingDouble(
-                TankEvidence.Drained::largest)).orElseThrow();
-        return Why.found(figure, value, "The most that stayed in a drain test: poured in less what came back.", "AC 90-89 (from memory)")
+        TankEvidence.Drained largest = t.evidence().drained().stream()
+                .max(java.util.Comparator.comparingDouble(TankEvidence.Drained::largest))
+                .orElseThrow();
+        return Why.found(
+                        figure,
+                        value,
+                        "The most that stayed in a drain test: poured in less what came back.",
+                        "AC 90-89 (from memory)")
                 .given(given(largest));
     }
 
@@ -60,36 +97,57 @@ public final class WhyTanks {
 
     /** What can be used, by the figure that governs. */
     public static Why usable(TankAnswer t) {
-        return Why.by("Usable fuel, " + t.tank().name(), volume(t.usable()), volume(t.full()).minus(volume(t.unusable())), "What goes in"
-                + " parked, less what stays.", "Common practice, no source").from(List.of(full(t), unusable(t)));
+        return Why.by(
+                        "Usable fuel, " + t.tank().name(),
+                        volume(t.usable()),
+                        volume(t.full()).minus(volume(t.unusable())),
+                        "What goes in" + " parked, less what stays.",
+                        "Common practice, no source")
+                .from(List.of(full(t), unusable(t)));
     }
 
     /** As much as goes in. */
     public static Why full(TankAnswer t) {
-        return Why.by("Full, " + t.tank().name(), volume(t.full()), volume(t.body().capacity()).minus(volume(t.expansion())), "The whole"
-                + " tank less the room over the filler's lip, parked.", SHAPE);
+        return Why.by(
+                "Full, " + t.tank().name(),
+                volume(t.full()),
+                volume(t.body().capacity()).minus(volume(t.expansion())),
+                "The whole" + " tank less the room over the filler's lip, parked.",
+                SHAPE);
     }
 
     /** Placard over what governs. */
     static Why placard(TankAnswer t) {
-        return Why.by("Placard over unusable, " + t.tank().name(), Term.of(t.unusable() < 1e-9 ? 1 : t.placard() / t.unusable()),
-                t.unusable() < 1e-9 ? Term.of(1) : volume(t.placard()).over(volume(t.unusable())), "The placard must keep back as much as"
-                + " stays.", "14 CFR 23.959(a) before 2017 (from memory), as a guide").given(Why.Given.of("Placard",
-                t.tank().unusable())).from(List.of(unusable(t), usable(t)));
+        return Why.by(
+                        "Placard over unusable, " + t.tank().name(),
+                        Term.of(t.unusable() < 1e-9 ? 1 : t.placard() / t.unusable()),
+                        t.unusable() < 1e-9 ? Term.of(1) : volume(t.placard()).over(volume(t.unusable())),
+                        "The placard must keep back as much as" + " stays.",
+                        "14 CFR 23.959(a) before 2017 (from memory), as a guide")
+                .given(Why.Given.of("Placard", t.tank().unusable()))
+                .from(List.of(unusable(t), usable(t)));
     }
 
     /** Room over the fuel as a share of the tank. */
     static Why expansion(TankAnswer t) {
-        return Why.by("Expansion space, " + t.tank().name(), Term.of(t.expansion() / t.body().capacity()), volume(t.expansion()).over(volume(
-                t.body().capacity())), "Room over the fuel when full, over the whole tank: 0.02 is asked.", "14 CFR 23.969 before 2017 (from"
-                + " memory), as a guide").from(List.of(full(t)));
+        return Why.by(
+                        "Expansion space, " + t.tank().name(),
+                        Term.of(t.expansion() / t.body().capacity()),
+                        volume(t.expansion()).over(volume(t.body().capacity())),
+                        "Room over the fuel when full, over the whole tank: 0.02 is asked.",
+                        "14 CFR 23.969 before 2017 (from" + " memory), as a guide")
+                .from(List.of(full(t)));
     }
 
     /** How long a header lasts. */
     static Why reserve(Header header, HeaderReserve r) {
-        return Why.by("Reserve of " + header.name(), Term.of(r.seconds(), Dimension.TIME), volume(header.capacity().si()).over(Term.of(
-                r.drawn(), Dimension.FLOW)), "What it holds over what leaves it for good, once nothing runs in.", "Common practice, no"
-                + " source").given(Why.Given.of("Capacity", header.capacity()));
+        return Why.by(
+                        "Reserve of " + header.name(),
+                        Term.of(r.seconds(), Dimension.TIME),
+                        volume(header.capacity().si()).over(Term.of(r.drawn(), Dimension.FLOW)),
+                        "What it holds over what leaves it for good, once nothing runs in.",
+                        "Common practice, no" + " source")
+                .given(Why.Given.of("Capacity", header.capacity()));
     }
 
     /** All that can be shown of a tank. */
@@ -101,8 +159,13 @@ public final class WhyTanks {
 
     /** Fluid ounces a bowl wants for the tanks above it. */
     static Why bowl(double tanks, double need) {
-        return Why.by("Sediment bowl wanted", Term.of(need, Unit.MILLILITRE), Term.of(Unit.GALLON.toSi(1.0 / 128), Unit.MILLILITRE).times(volume(tanks)).over(
-                Term.of(Unit.GALLON.toSi(20), Unit.GALLON)), "An ounce for each twenty gallons.", "14 CFR 23.971(c) before 2017 (from"
-                + " memory), as a guide");
+        return Why.by(
+                "Sediment bowl wanted",
+                Term.of(need, Unit.MILLILITRE),
+                Term.of(Unit.GALLON.toSi(1.0 / 128), Unit.MILLILITRE)
+                        .times(volume(tanks))
+                        .over(Term.of(Unit.GALLON.toSi(20), Unit.GALLON)),
+                "An ounce for each twenty gallons.",
+                "14 CFR 23.971(c) before 2017 (from" + " memory), as a guide");
     }
 }

@@ -16,10 +16,10 @@ import ration.why.Why;
 /** How far from boiling, and how that came about. */
 public final class WhyVapor {
 
-    private static final String API = "API 2517 as in AP-42 (from memory), 0 to 10 % on the safe side of an equation of state";
+    private static final String API =
+            "API 2517 as in AP-42 (from memory), 0 to 10 % on the safe side of an equation of state";
 
-    private WhyVapor() {
-    }
+    private WhyVapor() {}
 
     /** Of the degrees left at the point that governs. */
     public static Why gap(Project project, VaporAnswer v) {
@@ -27,29 +27,57 @@ public final class WhyVapor {
         VaporPressure vapor = v.heat().vapor();
         double boils = vapor.boilingKelvin(Math.max(1, gap.pressure()));
         double ambient = Heat.ambient(v.air().altitudeM());
-        Why pressure = Why.by("Pressure there, absolute", Term.of(gap.pressure(), Dimension.PRESSURE), Term.of(ambient,
-                Dimension.PRESSURE).plus(Term.of(gap.gauge(), Dimension.PRESSURE)), "Air at " + UnitSystem.figure(Unit.FOOT.fromSi(
-                v.air().altitudeM()), 0) + " ft, and the gauge pressure the network gives.", "Standard atmosphere; Bernoulli along the path")
+        Why pressure = Why.by(
+                        "Pressure there, absolute",
+                        Term.of(gap.pressure(), Dimension.PRESSURE),
+                        Term.of(ambient, Dimension.PRESSURE).plus(Term.of(gap.gauge(), Dimension.PRESSURE)),
+                        "Air at " + UnitSystem.figure(Unit.FOOT.fromSi(v.air().altitudeM()), 0)
+                                + " ft, and the gauge pressure the network gives.",
+                        "Standard atmosphere; Bernoulli along the path")
                 .about(u -> v.look().label(project.system(), u));
-        Term rankine = Term.of(vapor.lineB()).over(Term.of(vapor.lineA()).minus(Term.of(gap.pressure(), Dimension.PRESSURE).over(Term.of(
-                Unit.PSI.toSi(1), Unit.PSI)).ln()));
-        Why boiling = Why.by("It boils there at", Term.of(boils, Dimension.TEMPERATURE), rankine.minus(Term.of(459.6)).minus(Term.of(32))
-                .over(Term.of(1.8)).plus(Term.of(273.15)), "The line ln P = A \u2212 B/T of this fuel, turned round; degrees Rankine made"
-                + " kelvin.", API).given(new Why.Given("Reid vapor pressure", UnitSystem.figure(vapor.reidPsi(), 1) + " psi",
-                v.heat().volatility().label())).from(List.of(pressure));
-        Why warm = Why.found("Fuel there", Term.of(gap.kelvin(), Dimension.TEMPERATURE), "As warm as the tank's fuel and what pumps, zones"
-                + " and lines add on the way.", "Heat balance along the path; zones by practice").given(Why.Given.of("Fuel in the tank",
-                v.heat().figure(HeatFigure.TANK_FUEL)));
-        return Why.by("Degrees left before it boils", Term.of(v.degrees(), Unit.KELVIN), Term.of(boils, Dimension.TEMPERATURE).minus(
-                Term.of(gap.kelvin(), Dimension.TEMPERATURE)), "What it boils at there, less what it is there; a difference of one"
-                + " kelvin is one degree C. " + v.label(project) + ".", API).about(u -> v.look().label(project.system(), u)).from(List.of(
-                boiling, warm));
+        Term rankine = Term.of(vapor.lineB())
+                .over(Term.of(vapor.lineA())
+                        .minus(Term.of(gap.pressure(), Dimension.PRESSURE)
+                                .over(Term.of(Unit.PSI.toSi(1), Unit.PSI))
+                                .ln()));
+        Why boiling = Why.by(
+                        "It boils there at",
+                        Term.of(boils, Dimension.TEMPERATURE),
+                        rankine.minus(Term.of(459.6))
+                                .minus(Term.of(32))
+                                .over(Term.of(1.8))
+                                .plus(Term.of(273.15)),
+                        "The line ln P = A \u2212 B/T of this fuel, turned round; degrees Rankine made" + " kelvin.",
+                        API)
+                .given(new Why.Given(
+                        "Reid vapor pressure",
+                        UnitSystem.figure(vapor.reidPsi(), 1) + " psi",
+                        v.heat().volatility().label()))
+                .from(List.of(pressure));
+        Why warm = Why.found(
+                        "Fuel there",
+                        Term.of(gap.kelvin(), Dimension.TEMPERATURE),
+                        "As warm as the tank's fuel and what pumps, zones" + " and lines add on the way.",
+                        "Heat balance along the path; zones by practice")
+                .given(Why.Given.of("Fuel in the tank", v.heat().figure(HeatFigure.TANK_FUEL)));
+        return Why.by(
+                        "Degrees left before it boils",
+                        Term.of(v.degrees(), Unit.KELVIN),
+                        Term.of(boils, Dimension.TEMPERATURE).minus(Term.of(gap.kelvin(), Dimension.TEMPERATURE)),
+                        "What it boils at there, less what it is there; a difference of one"
+                                + " kelvin is one degree C. " + v.label(project) + ".",
+                        API)
+                .about(u -> v.look().label(project.system(), u))
+                .from(List.of(boiling, warm));
     }
 
     /** Rise of pressure a degree where fuel is shut in. */
     static Why trapped() {
-        return Why.by("Rise of pressure a degree C", Term.of(Trapped.perDegree(), Dimension.PRESSURE), Term.of(Trapped.BULK_MODULUS,
-                Dimension.PRESSURE).times(Term.of(Trapped.EXPANSION)), "Rigid walls: what it cannot expand it presses.",
+        return Why.by(
+                "Rise of pressure a degree C",
+                Term.of(Trapped.perDegree(), Dimension.PRESSURE),
+                Term.of(Trapped.BULK_MODULUS, Dimension.PRESSURE).times(Term.of(Trapped.EXPANSION)),
+                "Rigid walls: what it cannot expand it presses.",
                 "Bulk modulus of gasoline (Munson) and expansion (API 54B), from memory");
     }
 }

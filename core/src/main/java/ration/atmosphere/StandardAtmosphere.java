@@ -3,8 +3,8 @@ package ration.atmosphere;
 /**
  * US Standard Atmosphere 1976 against geopotential altitude, -1,000 to 20,000 m.
  *
- * <p>Constants from memory and exact by definition: 288.15 K, 101,325 Pa, -6.5 K/km, tropopause at 11,000 m,
- * R = 287.05287 J/kg/K.
+ * <p>Constants from memory and exact by definition: 288.15 K, 101,325 Pa, -6.5 K/km, tropopause at 11,000 m, R =
+ * 287.05287 J/kg/K.
  */
 public final class StandardAtmosphere {
 
@@ -17,8 +17,7 @@ public final class StandardAtmosphere {
     private static final double GAS_CONSTANT = 287.05287;
     private static final double GRAVITY = 9.80665;
 
-    private StandardAtmosphere() {
-    }
+    private StandardAtmosphere() {}
 
     /** Temperature, K. */
     public static double temperature(double altitudeM) {
@@ -31,7 +30,8 @@ public final class StandardAtmosphere {
         requireRange(altitudeM);
         double below = SEA_LEVEL_PRESSURE
                 * Math.pow(temperature(altitudeM) / SEA_LEVEL_TEMPERATURE, GRAVITY / (GAS_CONSTANT * LAPSE));
-        return altitudeM <= TROPOPAUSE ? below
+        return altitudeM <= TROPOPAUSE
+                ? below
                 : below * Math.exp(-GRAVITY * (altitudeM - TROPOPAUSE) / (GAS_CONSTANT * temperature(altitudeM)));
     }
 
@@ -48,9 +48,13 @@ public final class StandardAtmosphere {
         if (pascal <= pressure(HIGHEST)) {
             return HIGHEST;
         }
-        double below = SEA_LEVEL_TEMPERATURE / LAPSE * (1 - Math.pow(pascal / SEA_LEVEL_PRESSURE, GAS_CONSTANT * LAPSE / GRAVITY));
-        return below <= TROPOPAUSE ? below : TROPOPAUSE + GAS_CONSTANT * temperature(TROPOPAUSE) / GRAVITY
-                * Math.log(pressure(TROPOPAUSE) / pascal);
+        double below = SEA_LEVEL_TEMPERATURE
+                / LAPSE
+                * (1 - Math.pow(pascal / SEA_LEVEL_PRESSURE, GAS_CONSTANT * LAPSE / GRAVITY));
+        return below <= TROPOPAUSE
+                ? below
+                : TROPOPAUSE
+                        + GAS_CONSTANT * temperature(TROPOPAUSE) / GRAVITY * Math.log(pressure(TROPOPAUSE) / pascal);
     }
 
     private static void requireRange(double altitudeM) {

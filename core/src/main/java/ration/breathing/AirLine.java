@@ -5,16 +5,18 @@ import ration.network.Element;
 import ration.network.FrictionLaw;
 
 /**
- * A vent line full of air: Darcy and Weisbach, laminar to Re 2000 and Colebrook above, entrance and exit; air of the standard sea level.
+ * A vent line full of air: Darcy and Weisbach, laminar to Re 2000 and Colebrook above, entrance and exit; air of the
+ * standard sea level.
  *
- * @param bore   m
+ * @param bore m
  * @param length m
- * @param ball   whether a check ball sits in it
+ * @param ball whether a check ball sits in it
  */
 public record AirLine(double bore, double length, boolean ball) {
 
     /** kg/m3 and Pa s at standard sea level. */
     public static final double DENSITY = 1.225;
+
     public static final double VISCOSITY = 1.79e-5;
     private static final double ROUGHNESS = 1.5e-6;
     /** Sharp entrance and exit (textbook, from memory). */
@@ -32,7 +34,9 @@ public record AirLine(double bore, double length, boolean ball) {
     public double perMetre(double flow) {
         double speed = 4 * Math.abs(flow) / (Math.PI * bore * bore);
         double reynolds = DENSITY * speed * bore / VISCOSITY;
-        return reynolds < 1e-9 ? 0 : FrictionLaw.CONSERVATIVE.factor(reynolds, ROUGHNESS / bore) / bore * DENSITY * speed * speed / 2;
+        return reynolds < 1e-9
+                ? 0
+                : FrictionLaw.CONSERVATIVE.factor(reynolds, ROUGHNESS / bore) / bore * DENSITY * speed * speed / 2;
     }
 
     /** As a line of the network. */

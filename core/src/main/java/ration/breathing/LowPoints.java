@@ -53,11 +53,10 @@ public record LowPoints(List<Found> points) {
     /**
      * A point.
      *
-     * @param item  id of the run or item it lies on
+     * @param item id of the run or item it lies on
      * @param place in aircraft axes
      */
-    public record Found(Kind kind, String item, Point3 place) {
-    }
+    public record Found(Kind kind, String item, Point3 place) {}
 
     /** A place on the lines: a point within a run, or a whole item that is no run. */
     private static final class Node {
@@ -99,15 +98,26 @@ public record LowPoints(List<Found> points) {
                 continue;
             }
             List<Node> flat = flat(n, done);
-            boolean low = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
-                    > n.height);
-            boolean high = flat.stream().flatMap(f -> f.next.stream()).filter(o -> !flat.contains(o)).allMatch(o -> o.height
-                    < n.height);
-            Node shown = flat.stream().filter(f -> system.item(f.item).filter(x -> x.only(Run.class).isPresent()).isPresent()).findFirst()
+            boolean low = flat.stream()
+                    .flatMap(f -> f.next.stream())
+                    .filter(o -> !flat.contains(o))
+                    .allMatch(o -> o.height > n.height);
+            boolean high = flat.stream()
+                    .flatMap(f -> f.next.stream())
+                    .filter(o -> !flat.contains(o))
+                    .allMatch(o -> o.height < n.height);
+            Node shown = flat.stream()
+                    .filter(f -> system.item(f.item)
+                            .filter(x -> x.only(Run.class).isPresent())
+                            .isPresent())
+                    .findFirst()
                     .orElse(n);
             if (low && flat.stream().noneMatch(f -> ends(system, f))) {
                 boolean drained = flat.stream().anyMatch(f -> drained(system, f));
-                Node at = flat.stream().filter(f -> drained(system, f)).findFirst().orElse(shown);
+                Node at = flat.stream()
+                        .filter(f -> drained(system, f))
+                        .findFirst()
+                        .orElse(shown);
                 found.add(new Found(drained ? Kind.DRAINED : Kind.UNDRAINED, at.item, at.place));
             }
             if (high && flat.stream().noneMatch(f -> ends(system, f))) {
@@ -118,15 +128,17 @@ public record LowPoints(List<Found> points) {
         return new LowPoints(found);
     }
 
-    private static Optional<Node> end(Topology topology, FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
+    private static Optional<Node> end(
+            Topology topology, FuelSystem system, PortRef port, Point3 up, Map<String, Node> bodies, List<Node> all) {
         Optional<Item> item = system.item(port.item());
         boolean ported = item.filter(i -> i.as(VESSEL)).isPresent();
         String key = ported ? port.toString() : port.item() + (topology.returnSide(port) ? "~return" : "");
-        return system.point(port).map(p -> bodies.computeIfAbsent(key, k -> {
-            Node n = new Node(port.item(), p, up.dot(p));
-            all.add(n);
-            return n;
-        }));
+        return system.point(port)
+                .map(p -> bodies.computeIfAbsent(key, k -> {
+                    Node n = new Node(port.item(), p, up.dot(p));
+                    all.add(n);
+                    return n;
+                }));
     }
 
     /** All that lies level with a node and joined to it. */
@@ -163,11 +175,16 @@ public record LowPoints(List<Found> points) {
 
     /** Tanks have sumps of their own, headers vents, and the engine ends the line. */
     private static boolean ends(FuelSystem system, Node n) {
-        return system.item(n.item).filter(i -> i.as(VESSEL) || i.only(EngineInlet.class).isPresent()).isPresent();
+        return system.item(n.item)
+                .filter(i -> i.as(VESSEL) || i.only(EngineInlet.class).isPresent())
+                .isPresent();
     }
 
     private static boolean drained(FuelSystem system, Node n) {
-        return system.item(n.item).flatMap(i -> i.only(Strainer.class)).filter(Strainer::drain).isPresent();
+        return system.item(n.item)
+                .flatMap(i -> i.only(Strainer.class))
+                .filter(Strainer::drain)
+                .isPresent();
     }
 
     private static void vents(FuelSystem system, Point3 up, List<Found> found) {
@@ -199,14 +216,19 @@ public record LowPoints(List<Found> points) {
                 Point3 a = loop.get(i);
                 Point3 b = loop.get((i + 1) % loop.size());
                 if (a.y() <= place.y() != b.y() <= place.y()) {
-                    most = Math.max(most, a.toward(b, (place.y() - a.y()) / (b.y() - a.y())).z());
+                    most = Math.max(
+                            most,
+                            a.toward(b, (place.y() - a.y()) / (b.y() - a.y())).z());
                 }
             }
         }
         return Double.isInfinite(most) ? Optional.empty() : Optional.of(most);
     }
 
-    /** The vent of a tank from its top, or of a plenum, to its tip or to the plenum it leads to; empty for what has none. */
+    /**
+     * The vent of a tank from its top, or of a plenum, to its tip or to the plenum it leads to; empty for what has
+     * none.
+     */
     public static List<Point3> ventWay(FuelSystem system, Item item) {
         List<Point3> way = new ArrayList<>();
         item.only(Tank.class).ifPresent(t -> way.addAll(VENT_WAYS.of(t)));
@@ -217,9 +239,14 @@ public record LowPoints(List<Found> points) {
                 way.add(p.tip().point());
             }
         });
-        Optional<Point3> joins = VentLine.of(item).flatMap(VentLine::to).flatMap(system::item).flatMap(i -> i.only(VentPlenum.class))
+        Optional<Point3> joins = VentLine.of(item)
+                .flatMap(VentLine::to)
+                .flatMap(system::item)
+                .flatMap(i -> i.only(VentPlenum.class))
                 .map(p -> p.place().point());
-        if (!way.isEmpty() && joins.filter(j -> j.distance(way.get(way.size() - 1)) > LEVEL).isPresent()) {
+        if (!way.isEmpty()
+                && joins.filter(j -> j.distance(way.get(way.size() - 1)) > LEVEL)
+                        .isPresent()) {
             way.add(joins.get());
         }
         return way;
@@ -235,7 +262,9 @@ public record LowPoints(List<Found> points) {
         tank.vent().ifPresent(tip -> {
             tank.fitout().vent().ifPresent(v -> v.points().forEach(p -> way.add(p.point())));
             Point3 first = way.isEmpty() ? tip.point() : way.get(0);
-            Point3 leaves = roofAt(tank, first).filter(z -> !way.isEmpty()).map(z -> new Point3(first.x(), first.y(), z))
+            Point3 leaves = roofAt(tank, first)
+                    .filter(z -> !way.isEmpty())
+                    .map(z -> new Point3(first.x(), first.y(), z))
                     .orElseGet(() -> topUnder(tank, first));
             if (way.isEmpty() || leaves.distance(first) > LEVEL) {
                 way.add(0, leaves);
@@ -247,7 +276,9 @@ public record LowPoints(List<Found> points) {
 
     /** Where a vent with no measured way is taken to leave the tank: its highest point. */
     private static Point3 topUnder(Tank tank, Point3 tip) {
-        return tank.shell().faces().stream().flatMap(List::stream).max(Comparator.comparingDouble(Point3::z)
-                .thenComparingDouble(p -> -p.distance(tip))).orElse(tip);
+        return tank.shell().faces().stream()
+                .flatMap(List::stream)
+                .max(Comparator.comparingDouble(Point3::z).thenComparingDouble(p -> -p.distance(tip)))
+                .orElse(tip);
     }
 }

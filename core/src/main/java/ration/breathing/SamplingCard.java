@@ -20,18 +20,16 @@ public final class SamplingCard {
 
     private static final double CENTRE = 0.08;
 
-    private SamplingCard() {
-    }
+    private SamplingCard() {}
 
     /**
      * A drain.
      *
-     * @param item  id
-     * @param name  what it drains
+     * @param item id
+     * @param name what it drains
      * @param place of the drain
      */
-    public record Drain(String item, String name, Point3 place) {
-    }
+    public record Drain(String item, String name, Point3 place) {}
 
     /** Where an item is drained. */
     private static final SomeKinds<Optional<Place>> DRAIN = new SomeKinds<>() {
@@ -61,19 +59,25 @@ public final class SamplingCard {
         for (Item item : system.items()) {
             item.as(DRAIN).ifPresent(d -> all.add(new Drain(item.id(), item.name(), d.point())));
         }
-        all.sort(Comparator.comparingInt((Drain d) -> side(d)).thenComparingDouble(d -> side(d) < 2 ? -d.place().x()
-                : d.place().x()));
+        all.sort(Comparator.comparingInt((Drain d) -> side(d))
+                .thenComparingDouble(
+                        d -> side(d) < 2 ? -d.place().x() : d.place().x()));
         return all;
     }
 
     /**
-     * What a sample says nothing of as long as nobody said that the caps have seals: rain and washing water come in by them; common
-     * practice, no source. Empty where all have, or no tank is laid out.
+     * What a sample says nothing of as long as nobody said that the caps have seals: rain and washing water come in by
+     * them; common practice, no source. Empty where all have, or no tank is laid out.
      */
     public static Optional<String> caps(FuelSystem system) {
-        String open = system.tanks().stream().filter(t -> !t.fitout().has(Fitout.Piece.CAP_SEAL)).map(Tank::name).collect(Collectors.joining(", "));
-        return open.isEmpty() ? Optional.empty() : Optional.of("No cap seal is said of " + open + ": after rain or washing rock the wings, wait, and"
-                + " sample again.");
+        String open = system.tanks().stream()
+                .filter(t -> !t.fitout().has(Fitout.Piece.CAP_SEAL))
+                .map(Tank::name)
+                .collect(Collectors.joining(", "));
+        return open.isEmpty()
+                ? Optional.empty()
+                : Optional.of("No cap seal is said of " + open + ": after rain or washing rock the wings, wait, and"
+                        + " sample again.");
     }
 
     private static int side(Drain d) {

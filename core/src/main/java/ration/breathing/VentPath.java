@@ -12,11 +12,11 @@ import ration.model.VentLine;
 import ration.model.VentPlenum;
 
 /**
- * The vents the air of a tank or plenum passes until it is outside: its own, and those of the tanks and plenums it leads
- * through.
+ * The vents the air of a tank or plenum passes until it is outside: its own, and those of the tanks and plenums it
+ * leads through.
  *
  * @param legs from itself outwards
- * @param tip  pressure coefficient of the last tip; 0 where none is said
+ * @param tip pressure coefficient of the last tip; 0 where none is said
  * @param ends where the last one leads
  */
 public record VentPath(List<Leg> legs, double tip, Ends ends) {
@@ -67,7 +67,9 @@ public record VentPath(List<Leg> legs, double tip, Ends ends) {
             if (to.isEmpty()) {
                 return new VentPath(legs, leg.line().map(v -> v.tip().si()).orElse(0.0), Ends.OUTSIDE);
             }
-            at = system.item(to.get()).filter(i -> i.only(Tank.class).isPresent() || i.only(VentPlenum.class).isPresent());
+            at = system.item(to.get())
+                    .filter(i -> i.only(Tank.class).isPresent()
+                            || i.only(VentPlenum.class).isPresent());
         }
         return new VentPath(legs, 0, Ends.NOWHERE);
     }

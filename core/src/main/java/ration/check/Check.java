@@ -5,7 +5,6 @@ package ration.check;
  * finding counts as Not shown: silence never turns into Holds.
  */
 public enum Check {
-
     LAYOUT("layout", Topic.LAYOUT, "Something of the layout is wrong or missing", Answers.WHEN_IT_CONCERNS),
     FLOW_ASSESSED("flow.assessed", Topic.FLOW, "Everything computed", Answers.WHEN_IT_CONCERNS),
     FLOW_CHECKED("flow.checked", Topic.FLOW, "Flow checked", Answers.WHEN_IT_CONCERNS),
@@ -19,8 +18,10 @@ public enum Check {
     FLOW_SURE("flow.sure", Topic.FLOW, "How sure the flow margin is", Answers.WHEN_IT_CONCERNS),
     FLOW_UNANSWERED("flow.unanswered", Topic.FLOW, "Every case answered", Answers.WHEN_IT_CONCERNS),
     FLOW_OVERFLOW("flow.overflow", Topic.FLOW, "Joined tanks do not overflow each other", Answers.WHEN_IT_CONCERNS),
-    FLOW_INLET_PRESSURE("flow.inlet-pressure", Topic.FLOW, "Least pressure at the inlet at take-off demand", Answers.ONCE_SOLVED),
-    FLOW_INLET_PRESSURE_MOST("flow.inlet-pressure-most", Topic.FLOW, "Greatest pressure at the inlet", Answers.WHEN_IT_CONCERNS),
+    FLOW_INLET_PRESSURE(
+            "flow.inlet-pressure", Topic.FLOW, "Least pressure at the inlet at take-off demand", Answers.ONCE_SOLVED),
+    FLOW_INLET_PRESSURE_MOST(
+            "flow.inlet-pressure-most", Topic.FLOW, "Greatest pressure at the inlet", Answers.WHEN_IT_CONCERNS),
     FLOW_TRANSITION("flow.transition", Topic.FLOW, "Between laminar and turbulent", Answers.WHEN_IT_CONCERNS),
     FLOW_REGULATED("flow.regulated", Topic.FLOW, "A regulator holds its pressure", Answers.WHEN_IT_CONCERNS),
     FLOW_HEADER("flow.header", Topic.FLOW, "A header stays wet", Answers.WHEN_IT_CONCERNS),
@@ -96,7 +97,16 @@ public enum Check {
     PROOF_HOT_RESTART("proof.hot-restart", Topic.HANGAR, "Hot restart", Answers.WHEN_IT_CONCERNS);
 
     /** The page a check belongs to. */
-    public enum Topic { LAYOUT, RUNS, FLOW, TANKS, VAPOR, AIR, HANGAR, ELECTRICAL }
+    public enum Topic {
+        LAYOUT,
+        RUNS,
+        FLOW,
+        TANKS,
+        VAPOR,
+        AIR,
+        HANGAR,
+        ELECTRICAL
+    }
 
     /** When a check has to give a finding. */
     public enum Answers {

@@ -8,30 +8,49 @@ import ration.why.Why;
 /**
  * One thing checked.
  *
- * @param check   which
- * @param of      what it was asked of: a part, a handle position, an end; empty where there is but one
- * @param title   what was checked
- * @param item    id of the item it concerns, or empty
+ * @param check which
+ * @param of what it was asked of: a part, a handle position, an end; empty where there is but one
+ * @param title what was checked
+ * @param item id of the item it concerns, or empty
  * @param verdict how it stands
- * @param ratio   result over need, for the notch bar; {@link #MET} or {@link #MISSED} where it is yes or no
- * @param detail  value against limit with units, and the case
- * @param source  where the requirement comes from
- * @param remedy  what to do, or empty when it holds
+ * @param ratio result over need, for the notch bar; {@link #MET} or {@link #MISSED} where it is yes or no
+ * @param detail value against limit with units, and the case
+ * @param source where the requirement comes from
+ * @param remedy what to do, or empty when it holds
  * @param measure the figure against its limit, where the check comes down to one
  * @param because how its figure came about, worked out when asked; empty where there is none to show
  */
-public record Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail,
-        String source, String remedy, Optional<Measure> measure, Optional<Supplier<Why>> because) {
+public record Finding(
+        Check check,
+        String of,
+        String title,
+        String item,
+        Verdict verdict,
+        double ratio,
+        Wording detail,
+        String source,
+        String remedy,
+        Optional<Measure> measure,
+        Optional<Supplier<Why>> because) {
 
     /** A finding that comes down to no one figure. */
-    public Finding(Check check, String of, String title, String item, Verdict verdict, double ratio, Wording detail, String source,
+    public Finding(
+            Check check,
+            String of,
+            String title,
+            String item,
+            Verdict verdict,
+            double ratio,
+            Wording detail,
+            String source,
             String remedy) {
         this(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.empty(), Optional.empty());
     }
 
     /** The same with its figure. */
     public Finding with(Measure figure) {
-        return new Finding(check, of, title, item, verdict, ratio, detail, source, remedy, Optional.of(figure), because);
+        return new Finding(
+                check, of, title, item, verdict, ratio, detail, source, remedy, Optional.of(figure), because);
     }
 
     /** The same with how its figure came about. */
@@ -42,8 +61,20 @@ public record Finding(Check check, String of, String title, String item, Verdict
     /** The same, no better than this, with the reason where that is worse. */
     public Finding worse(Verdict other, String why) {
         Verdict then = verdict.worse(other);
-        return then == verdict ? this : new Finding(check, of, title, item, then, then == Verdict.NOT_SHOWN ? Math.min(0.99, ratio) : ratio, u -> detail.in(u) + " " + why, source, remedy,
-                measure, because);
+        return then == verdict
+                ? this
+                : new Finding(
+                        check,
+                        of,
+                        title,
+                        item,
+                        then,
+                        then == Verdict.NOT_SHOWN ? Math.min(0.99, ratio) : ratio,
+                        u -> detail.in(u) + " " + why,
+                        source,
+                        remedy,
+                        measure,
+                        because);
     }
 
     /** How its figure came about; empty where there is none to show. */

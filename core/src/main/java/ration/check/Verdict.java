@@ -2,7 +2,10 @@ package ration.check;
 
 /** How a result stands to its requirement; worst last. */
 public enum Verdict {
-    HOLDS("Holds"), THIN("Thin"), NOT_SHOWN("Not shown"), SHORT("Short");
+    HOLDS("Holds"),
+    THIN("Thin"),
+    NOT_SHOWN("Not shown"),
+    SHORT("Short");
 
     /** Share past the requirement up to which a result counts as Thin. */
     public static final double THIN_SHARE = 0.05;

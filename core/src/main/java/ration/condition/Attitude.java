@@ -6,11 +6,11 @@ import ration.geometry.ApparentGravity;
 /**
  * How the aircraft sits in the air or on the ground.
  *
- * @param name     as on its button, or "Set by hand"
+ * @param name as on its button, or "Set by hand"
  * @param pitchRad nose-up positive, within 60 degrees
- * @param tiltRad  right side down positive, as the fuel feels it, within 60 degrees
- * @param load     lift over weight, 0 to 10: it acts across the nose; 1 is steady flight
- * @param forward  steady acceleration along the ground, g, within 2
+ * @param tiltRad right side down positive, as the fuel feels it, within 60 degrees
+ * @param load lift over weight, 0 to 10: it acts across the nose; 1 is steady flight
+ * @param forward steady acceleration along the ground, g, within 2
  */
 public record Attitude(String name, double pitchRad, double tiltRad, double load, double forward) {
 
@@ -41,7 +41,8 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
 
     public ApparentGravity gravity() {
         ApparentGravity steady = ApparentGravity.ofAttitude(pitchRad, tiltRad);
-        ApparentGravity speeding = forward == 0 ? steady : steady.withGroundAcceleration(forward * ApparentGravity.STANDARD);
+        ApparentGravity speeding =
+                forward == 0 ? steady : steady.withGroundAcceleration(forward * ApparentGravity.STANDARD);
         return load == 1 ? speeding : speeding.withLoadFactor(load);
     }
 
@@ -53,7 +54,10 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
         return Math.toDegrees(tiltRad);
     }
 
-    /** The name with its angles and what else pulls: Climb 17\u00b0, Slip right, 6\u00b0 bank, Take-off run 12\u00b0, +0.25 g. */
+    /**
+     * The name with its angles and what else pulls: Climb 17\u00b0, Slip right, 6\u00b0 bank, Take-off run 12\u00b0,
+     * +0.25 g.
+     */
     public String label() {
         String pitch = degrees(pitchDegrees());
         String words = name + (pitch.equals("0\u00b0") ? "" : " " + pitch);
@@ -68,7 +72,8 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
 
     private static String degrees(double value) {
         double rounded = Math.round(value * 10) / 10.0;
-        String text = rounded == Math.rint(rounded) ? String.format(Locale.ROOT, "%.0f", rounded)
+        String text = rounded == Math.rint(rounded)
+                ? String.format(Locale.ROOT, "%.0f", rounded)
                 : String.format(Locale.ROOT, "%.1f", rounded);
         return text.replace('-', '\u2212').replace("\u22120\u00b0", "0\u00b0") + "\u00b0";
     }

@@ -7,16 +7,22 @@ import java.util.Set;
 /**
  * One case.
  *
- * @param attitude   of the aircraft
- * @param contents   fuel in each tank, m3, by tank id; a tank not named is empty
- * @param handles    what the pilot has set
+ * @param attitude of the aircraft
+ * @param contents fuel in each tank, m3, by tank id; a tank not named is empty
+ * @param handles what the pilot has set
  * @param fuelKelvin fuel temperature
- * @param engine     how hard the engine works, and how dirty its filters are
- * @param air        pressure over the fuel, and the day
- * @param faults     what has failed
+ * @param engine how hard the engine works, and how dirty its filters are
+ * @param air pressure over the fuel, and the day
+ * @param faults what has failed
  */
-public record Condition(Attitude attitude, Map<String, Double> contents, Handles handles, double fuelKelvin, Engine engine,
-        Air air, Faults faults) {
+public record Condition(
+        Attitude attitude,
+        Map<String, Double> contents,
+        Handles handles,
+        double fuelKelvin,
+        Engine engine,
+        Air air,
+        Faults faults) {
 
     /** The engine's power and whether every filter is fouled. */
     public record Engine(Power power, boolean fouled) {
@@ -27,9 +33,9 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Handles
     /**
      * The air.
      *
-     * @param airspace pressure over the fuel in each tank, Pa over ambient, by tank id; what its vent makes of it in a tank
-     *                 not named
-     * @param day      round the aircraft
+     * @param airspace pressure over the fuel in each tank, Pa over ambient, by tank id; what its vent makes of it in a
+     *     tank not named
+     * @param day round the aircraft
      */
     public record Air(Map<String, Double> airspace, Day day) {
         /** Every tank vented, at sea level on a standard day. */
@@ -41,9 +47,21 @@ public record Condition(Attitude attitude, Map<String, Double> contents, Handles
     }
 
     /** At take-off power with clean filters, vented, nothing failed. */
-    public Condition(Attitude attitude, Map<String, Double> contents, Map<String, String> positions,
-            Set<String> shutValves, Set<String> stopped, double fuelKelvin) {
-        this(attitude, contents, new Handles(positions, shutValves, stopped), fuelKelvin, Engine.TAKE_OFF, Air.STANDARD, Faults.NONE);
+    public Condition(
+            Attitude attitude,
+            Map<String, Double> contents,
+            Map<String, String> positions,
+            Set<String> shutValves,
+            Set<String> stopped,
+            double fuelKelvin) {
+        this(
+                attitude,
+                contents,
+                new Handles(positions, shutValves, stopped),
+                fuelKelvin,
+                Engine.TAKE_OFF,
+                Air.STANDARD,
+                Faults.NONE);
     }
 
     public Condition {

@@ -2,7 +2,9 @@ package ration.condition;
 
 /** The states of filling that every assessment goes through. */
 public enum Contents {
-    FULL("Full"), HALF("Half"), LAST_USABLE("Low");
+    FULL("Full"),
+    HALF("Half"),
+    LAST_USABLE("Low");
 
     private final String label;
 
@@ -19,7 +21,7 @@ public enum Contents {
      *
      * @param capacityM3 of the tank
      * @param unusableM3 its placard's unusable fuel
-     * @param testM3     what is left above that when the tank counts as low
+     * @param testM3 what is left above that when the tank counts as low
      */
     public double volume(double capacityM3, double unusableM3, double testM3) {
         return switch (this) {

@@ -15,7 +15,8 @@ public record Day(double altitudeM, double offStandard) {
 
     public Day {
         if (!(altitudeM >= -1000 && altitudeM <= 12_000) || !(Math.abs(offStandard) <= 60)) {
-            throw new IllegalArgumentException("An altitude lies between \u22121,000 and 12,000 m, a day within 60 K of standard.");
+            throw new IllegalArgumentException(
+                    "An altitude lies between \u22121,000 and 12,000 m, a day within 60 K of standard.");
         }
     }
 

@@ -12,7 +12,9 @@ import java.util.Objects;
  */
 public record Fault(Kind kind, String item, String port, double severity) {
 
-    /** The ways in which a part fails, as handbook and practice name them; figures are common practice without a source. */
+    /**
+     * The ways in which a part fails, as handbook and practice name them; figures are common practice without a source.
+     */
     public enum Kind {
         /** A vent lets no air in or out: the air over the fuel is what was shut in. */
         VENT_SHUT("vent shut", "", Source.PRACTICE),
@@ -39,7 +41,10 @@ public record Fault(Kind kind, String item, String port, double severity) {
         PUMP_WEAK("weak", "share of its pressure left", Source.PRACTICE),
         /** What it lifts runs back within it: its relief hangs open, or the hose inside its tank or module is off. */
         RELIEF_STUCK_OPEN("runs back within itself: relief open, or its hose off inside", "", Source.PRACTICE),
-        /** The electric supply is gone: every electric pump on the bus that the port names stands; every one where none is named. */
+        /**
+         * The electric supply is gone: every electric pump on the bus that the port names stands; every one where none
+         * is named.
+         */
         SUPPLY_DEAD("electric supply dead", "", Source.PUMPS),
         /** A hole stays open in it: its bore, m, as a severity; 1 is all of it. */
         REGULATOR_STUCK_OPEN("stuck open", "", Source.PRACTICE),
@@ -69,7 +74,8 @@ public record Fault(Kind kind, String item, String port, double severity) {
         private static final class Source {
             private static final String PRACTICE = "Common practice, no source";
             private static final String PUMPS = "14 CFR 23.991 before 2017 (from memory), as a guide";
-            private static final String SCREENS = "14 CFR 23.977 before 2017 (from memory), as a guide; the degrees are common practice";
+            private static final String SCREENS =
+                    "14 CFR 23.977 before 2017 (from memory), as a guide; the degrees are common practice";
             private static final String VOLATILITY = "Classes of ASTM D4814 (from memory)";
         }
 

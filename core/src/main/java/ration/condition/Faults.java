@@ -24,7 +24,11 @@ public record Faults(Set<Fault> all) {
 
     /** This way of failing of a part, whichever port of it; empty if it has not failed so. */
     public Optional<Fault> of(Kind kind, String item) {
-        return none() ? Optional.empty() : all.stream().filter(f -> f.kind() == kind && f.item().equals(item)).findFirst();
+        return none()
+                ? Optional.empty()
+                : all.stream()
+                        .filter(f -> f.kind() == kind && f.item().equals(item))
+                        .findFirst();
     }
 
     /** This way of failing at one port of a part, or of all of it. */
@@ -38,14 +42,19 @@ public record Faults(Set<Fault> all) {
 
     /** The same, what is shut passing next to nothing: for who asks what goes on behind it. */
     public Faults ajar() {
-        return new Faults(Set.copyOf(all.stream().map(f -> Double.isInfinite(f.severity()) ? new Fault(f.kind(), f.item(), f.port(), AJAR) : f).toList()));
+        return new Faults(Set.copyOf(all.stream()
+                .map(f -> Double.isInfinite(f.severity()) ? new Fault(f.kind(), f.item(), f.port(), AJAR) : f)
+                .toList()));
     }
 
     private static final double AJAR = 1e5;
 
     /** Whether an electric bus has no supply: its own is gone, or all are. */
     public boolean supplyDead(String bus) {
-        return !none() && all.stream().anyMatch(f -> f.kind() == Kind.SUPPLY_DEAD && (f.port().isEmpty() || f.port().equals(bus)));
+        return !none()
+                && all.stream()
+                        .anyMatch(f -> f.kind() == Kind.SUPPLY_DEAD
+                                && (f.port().isEmpty() || f.port().equals(bus)));
     }
 
     /** Whether anything has failed in this way. */

@@ -8,9 +8,9 @@ import java.util.Set;
 /**
  * What the pilot has set.
  *
- * @param positions  handle position of each selector, by selector id
+ * @param positions handle position of each selector, by selector id
  * @param shutValves ids of shut-offs that are closed
- * @param stopped    ids of pumps that stand
+ * @param stopped ids of pumps that stand
  */
 public record Handles(Map<String, String> positions, Set<String> shutValves, Set<String> stopped) {
 

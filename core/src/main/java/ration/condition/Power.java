@@ -1,11 +1,13 @@
 package ration.condition;
 
 /**
- * How hard the engine works. Shares of take-off consumption and speed, and the manifold under ambient, of an
- * unboosted engine: common practice, no source.
+ * How hard the engine works. Shares of take-off consumption and speed, and the manifold under ambient, of an unboosted
+ * engine: common practice, no source.
  */
 public enum Power {
-    TAKE_OFF("Take-off", 1, 1, 0), CRUISE("Cruise", 0.65, 0.88, -17_000), IDLE("Idle", 0.10, 0.28, -62_000);
+    TAKE_OFF("Take-off", 1, 1, 0),
+    CRUISE("Cruise", 0.65, 0.88, -17_000),
+    IDLE("Idle", 0.10, 0.28, -62_000);
 
     private final String label;
     private final double demandShare;

@@ -15,7 +15,7 @@ import ration.topology.Topology;
  * A way to set the handles, and the tanks that feed then.
  *
  * @param positions by selector id; empty where there is none
- * @param feeds     ids of tanks
+ * @param feeds ids of tanks
  */
 record Choice(Map<String, String> positions, Set<String> feeds) {
 
@@ -28,9 +28,19 @@ record Choice(Map<String, String> positions, Set<String> feeds) {
     static List<Choice> of(FuelSystem system) {
         Topology topology = Topology.of(system);
         PortRef engine = new PortRef(system.inlet().orElseThrow().id(), Item.IN);
-        return Assessment.positions(system).stream().map(p -> new Choice(p, Set.copyOf(system.tanks().stream().filter(t -> topology.reached(t
-                .outlets().stream().map(o -> new PortRef(t.id(), o.name())).toList(), forward(p)).contains(engine)).map(
-                        Tank::id).toList()))).toList();
+        return Assessment.positions(system).stream()
+                .map(p -> new Choice(
+                        p,
+                        Set.copyOf(system.tanks().stream()
+                                .filter(t -> topology.reached(
+                                                t.outlets().stream()
+                                                        .map(o -> new PortRef(t.id(), o.name()))
+                                                        .toList(),
+                                                forward(p))
+                                        .contains(engine))
+                                .map(Tank::id)
+                                .toList())))
+                .toList();
     }
 
     /** As it is meant to run, through headers but not through tanks, the selectors so. */

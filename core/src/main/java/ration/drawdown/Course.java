@@ -5,7 +5,10 @@ import ration.condition.Condition;
 import ration.flow.ClosedAirspace;
 import ration.flow.FlowBasis;
 
-/** A system that runs on while somebody looks at it: a step of time after the other, the handles as they are set meanwhile. */
+/**
+ * A system that runs on while somebody looks at it: a step of time after the other, the handles as they are set
+ * meanwhile.
+ */
 public final class Course {
 
     private final FlowBasis basis;
@@ -25,8 +28,8 @@ public final class Course {
      * Goes on.
      *
      * @param condition as set from now on; its contents are not read
-     * @param demand    the engine takes, m3/s; nothing arrives where it cannot have it
-     * @param step      minutes, above zero
+     * @param demand the engine takes, m3/s; nothing arrives where it cannot have it
+     * @param step minutes, above zero
      */
     public Look on(Condition condition, double demand, double step) {
         double end = minutes + step;
@@ -34,7 +37,8 @@ public final class Course {
             Stretch stretch = Stretch.level(condition, demand, minutes, end);
             Look first = drawdown.begin(stretch, holding);
             double taken = first.delivered() ? demand : 0;
-            Drawdown.Outcome outcome = drawdown.run(Stretch.level(condition, taken, minutes, end), holding, List.of(), l -> { });
+            Drawdown.Outcome outcome =
+                    drawdown.run(Stretch.level(condition, taken, minutes, end), holding, List.of(), l -> {});
             holding = outcome.at().holding();
             minutes = Math.max(outcome.at().minutes(), minutes + 1e-7);
         }

@@ -41,6 +41,7 @@ final class Drawdown {
     private static final double TOLERANCE = 1e-7;
     /** Longest step and least, minutes. */
     private static final double LONGEST = 20;
+
     private static final double LEAST = 1e-7;
     /** An event is found within this, minutes. */
     private static final double FOUND = 1e-7;
@@ -56,7 +57,7 @@ final class Drawdown {
     private Look last;
 
     /**
-     * @param from   what there is when the faults begin: air is shut in as it is then
+     * @param from what there is when the faults begin: air is shut in as it is then
      * @param begins the case at that moment
      * @param exponent of air that is shut in, see {@link ClosedAirspace}
      */
@@ -71,11 +72,19 @@ final class Drawdown {
         FuelSystem system = basis.system();
         for (Tank tank : system.tanks()) {
             VentPath path = VentPath.of(system, tank);
-            boolean shut = faults.all().stream().anyMatch(f -> f.kind() == Fault.Kind.VENT_SHUT && path.through(f.item()));
+            boolean shut =
+                    faults.all().stream().anyMatch(f -> f.kind() == Fault.Kind.VENT_SHUT && path.through(f.item()));
             if (shut && !tank.fitout().secondAir()) {
                 double held = from.tank(tank.id());
-                rooms.put(tank.id(), new ClosedAirspace.Room(Math.max(LEAST_ROOM, basis.bodies().get(tank.id()).capacity() - held), held,
-                        begins.air().day().pressurePa(), exponent));
+                rooms.put(
+                        tank.id(),
+                        new ClosedAirspace.Room(
+                                Math.max(
+                                        LEAST_ROOM,
+                                        basis.bodies().get(tank.id()).capacity() - held),
+                                held,
+                                begins.air().day().pressurePa(),
+                                exponent));
             }
         }
         return rooms;
@@ -98,8 +107,11 @@ final class Drawdown {
 
     Map<String, Double> airspace(Holding now, Condition c) {
         Map<String, Double> pressures = new HashMap<>(c.airspace());
-        shutIn.forEach((id, room) -> pressures.put(id, room.gauge(Math.min(now.tank(id), room.heldM3() + 0.99 * room.roomM3()),
-                c.air().day().pressurePa())));
+        shutIn.forEach((id, room) -> pressures.put(
+                id,
+                room.gauge(
+                        Math.min(now.tank(id), room.heldM3() + 0.99 * room.roomM3()),
+                        c.air().day().pressurePa())));
         return pressures;
     }
 
@@ -109,8 +121,7 @@ final class Drawdown {
     }
 
     /** How a stretch ended. */
-    record Outcome(Look at, Optional<Watch> by) {
-    }
+    record Outcome(Look at, Optional<Watch> by) {}
 
     /** Its first moment; from here on outlets count as bare as they stand then. */
     Look begin(Stretch stretch, Holding holding) {
@@ -155,8 +166,8 @@ final class Drawdown {
     }
 
     /**
-     * Goes on from the moment {@link #begin} gave until the stretch ends or one of these happens; an outlet that uncovers ends it
-     * too. What has happened already at the start does not.
+     * Goes on from the moment {@link #begin} gave until the stretch ends or one of these happens; an outlet that
+     * uncovers ends it too. What has happened already at the start does not.
      */
     Outcome run(Stretch stretch, Holding holding, List<Watch> watches, Consumer<Look> everyMinute) {
         Look first = begin(stretch, holding);
@@ -168,23 +179,27 @@ final class Drawdown {
         DormandPrince54Integrator integrator = new DormandPrince54Integrator(LEAST, LONGEST, TOLERANCE, 1e-9);
         integrator.setMaxEvaluations(20_000);
         List<Watch> happened = new ArrayList<>();
-        all.stream().filter(w -> w.margin().applyAsDouble(first) > 0).forEach(w -> integrator.addEventDetector(new Detector(stretch, holding, w,
-                happened)));
+        all.stream()
+                .filter(w -> w.margin().applyAsDouble(first) > 0)
+                .forEach(w -> integrator.addEventDetector(new Detector(stretch, holding, w, happened)));
         integrator.addStepHandler(new Minutes(stretch, holding, everyMinute));
         int size = holding.state().length;
-        ODEStateAndDerivative end = integrator.integrate(new OrdinaryDifferentialEquation() {
-            @Override
-            public int getDimension() {
-                return size;
-            }
+        ODEStateAndDerivative end = integrator.integrate(
+                new OrdinaryDifferentialEquation() {
+                    @Override
+                    public int getDimension() {
+                        return size;
+                    }
 
-            @Override
-            public double[] computeDerivatives(double t, double[] y) {
-                double[] rates = new double[size];
-                look(stretch, holding, t, y).rates(rates);
-                return rates;
-            }
-        }, new ODEState(stretch.from(), holding.state()), stretch.to());
+                    @Override
+                    public double[] computeDerivatives(double t, double[] y) {
+                        double[] rates = new double[size];
+                        look(stretch, holding, t, y).rates(rates);
+                        return rates;
+                    }
+                },
+                new ODEState(stretch.from(), holding.state()),
+                stretch.to());
         Optional<Watch> by = happened.isEmpty() ? Optional.empty() : Optional.of(happened.get(happened.size() - 1));
         by.filter(w -> w.kind() == FlightEvent.Kind.UNCOVERS).ifPresent(this::turn);
         return new Outcome(new Look(this, stretch, end.getTime(), holding.at(end.getPrimaryState()), bare), by);
@@ -232,7 +247,12 @@ final class Drawdown {
             double from = step.getPreviousState().getTime();
             double to = step.getCurrentState().getTime();
             for (double m = Math.floor(from) + 1; m < to; m++) {
-                told.accept(new Look(Drawdown.this, stretch, m, like.at(step.getInterpolatedState(m).getPrimaryState()), bare));
+                told.accept(new Look(
+                        Drawdown.this,
+                        stretch,
+                        m,
+                        like.at(step.getInterpolatedState(m).getPrimaryState()),
+                        bare));
             }
         }
     }

@@ -4,18 +4,29 @@ package ration.drawdown;
  * Something that happens on the way.
  *
  * @param minutes after the start
- * @param kind    what
- * @param about   id of the item, or port, it happens to; empty for the whole
- * @param words   for a list
+ * @param kind what
+ * @param about id of the item, or port, it happens to; empty for the whole
+ * @param words for a list
  */
 public record FlightEvent(double minutes, Kind kind, String about, String words) {
 
     /** What can happen, and whether the flight is worse for it. */
     public enum Kind {
-        PHASE("phase", false), SWITCH("switch", false), UNCOVERS("outlet uncovers", false), HEADER_FALLS("header falls", true), HEADER_LOW("header's low light", true), HEADER_EMPTY(
-                "header empty", true), OVERFLOWS("tank overflows", true), IMBALANCE("imbalance over its limit", true), LEAST(
-                        "least to land with", false), STARVES("engine starves", true), LANDS("lands", false), ENDS("last fuel", false),
-        DUE("switch due", false), FAILS("something fails", true), BELOW_PLACARD("under its placard", true);
+        PHASE("phase", false),
+        SWITCH("switch", false),
+        UNCOVERS("outlet uncovers", false),
+        HEADER_FALLS("header falls", true),
+        HEADER_LOW("header's low light", true),
+        HEADER_EMPTY("header empty", true),
+        OVERFLOWS("tank overflows", true),
+        IMBALANCE("imbalance over its limit", true),
+        LEAST("least to land with", false),
+        STARVES("engine starves", true),
+        LANDS("lands", false),
+        ENDS("last fuel", false),
+        DUE("switch due", false),
+        FAILS("something fails", true),
+        BELOW_PLACARD("under its placard", true);
 
         private final String word;
         private final boolean bad;

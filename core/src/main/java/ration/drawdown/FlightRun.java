@@ -12,27 +12,25 @@ import ration.assess.PumpSet;
 import ration.condition.Condition;
 import ration.condition.Contents;
 import ration.condition.Day;
-import ration.condition.Fault;
 import ration.condition.Faults;
 import ration.flight.FlightPlan;
 import ration.flight.Phase;
 import ration.flight.Switching;
 import ration.flow.ClosedAirspace;
-import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.geometry.Point3;
 import ration.heat.HeatFigure;
 import ration.model.FuelSystem;
-import ration.model.Measured;
 import ration.model.Item;
+import ration.model.Measured;
 import ration.model.Tank;
 import ration.project.Brief;
 import ration.project.Unsaid;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
-import ration.task.Task;
 import ration.tank.Feed;
 import ration.tank.FuelCentroid;
+import ration.task.Task;
 
 /** Flies a plan. */
 public final class FlightRun {
@@ -63,10 +61,12 @@ public final class FlightRun {
     private Drawdown drawdown;
     /** Whether the plan is given up once something is seen to be wrong. */
     private boolean replans;
+
     private boolean overLimit;
     private boolean leastTold;
     /** Where the flight is: minutes, what there is then, the phase, and why it ends before its time. */
     private double t;
+
     private Holding holding;
     private int phase = -1;
     private String trouble = "";
@@ -97,7 +97,8 @@ public final class FlightRun {
      * The same with something that fails on the way.
      *
      * @param fails when, minutes after the start
-     * @param task told the share of the way that is flown; once it is stopped, what was flown so far is given back and says so
+     * @param task told the share of the way that is flown; once it is stopped, what was flown so far is given back and
+     *     says so
      * @throws IllegalArgumentException where the plan has no phase, or asks for BOTH and no position feeds two tanks
      */
     public static Flight of(Assessment assessment, FlightPlan plan, Faults faults, double fails, Task task) {
@@ -110,22 +111,35 @@ public final class FlightRun {
     }
 
     /**
-     * A plan that does not know what will fail: it is made for a sound aircraft and stands until the pilot sees that something is
-     * wrong; from there the handles go by what is in the tanks and still comes.
+     * A plan that does not know what will fail: it is made for a sound aircraft and stands until the pilot sees that
+     * something is wrong; from there the handles go by what is in the tanks and still comes.
      */
     private Flight surprised() {
         Flight meant = new FlightRun(assessment, plan, Faults.NONE, 0, task, this).planned();
-        List<Switching.Step> steps = meant.switches().stream().map(e -> new Switching.Step(new Measured(Quantity.of(e.minutes(), Unit.MINUTE), ""), meant.at(e.minutes())
-                .positions())).toList();
-        FlightRun flies = new FlightRun(assessment, plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND)), faults, fails, task, this);
+        List<Switching.Step> steps = meant.switches().stream()
+                .map(e -> new Switching.Step(
+                        new Measured(Quantity.of(e.minutes(), Unit.MINUTE), ""),
+                        meant.at(e.minutes()).positions()))
+                .toList();
+        FlightRun flies = new FlightRun(
+                assessment,
+                plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND)),
+                faults,
+                fails,
+                task,
+                this);
         flies.replans = true;
         return flies.fly(0).as(plan);
     }
 
     /** Why a plan cannot be flown in this system, with what to do; empty where it can. */
     public static Optional<String> refusal(FuelSystem system, FlightPlan plan) {
-        return plan.phases().isEmpty() ? Optional.of("A flight needs a phase: add one.") : plan.switching().mode() == Switching.Mode.BOTH && !feedsBoth(
-                system) ? Optional.of("No position feeds from two tanks at once: this selector has no BOTH. Choose another rule.") : Optional.empty();
+        return plan.phases().isEmpty()
+                ? Optional.of("A flight needs a phase: add one.")
+                : plan.switching().mode() == Switching.Mode.BOTH && !feedsBoth(system)
+                        ? Optional.of("No position feeds from two tanks at once: this selector has no BOTH. Choose"
+                                + " another rule.")
+                        : Optional.empty();
     }
 
     /** Whether some position feeds from two tanks at once; the system has an inlet. */
@@ -146,8 +160,9 @@ public final class FlightRun {
         }
         for (double to : ROUND) {
             Flight rounded = rounded(best, to);
-            if (rounded != null && rounded.verdict().compareTo(best.verdict()) <= 0 && rounded.balance().verdict().compareTo(best.balance()
-                    .verdict()) <= 0) {
+            if (rounded != null
+                    && rounded.verdict().compareTo(best.verdict()) <= 0
+                    && rounded.balance().verdict().compareTo(best.balance().verdict()) <= 0) {
                 return rounded;
             }
         }
@@ -157,11 +172,17 @@ public final class FlightRun {
     private static boolean better(Flight a, Flight b) {
         int verdict = a.verdict().compareTo(b.verdict());
         long fewer = flown(a) - flown(b);
-        return verdict < 0 || verdict == 0 && (fewer < 0 || fewer == 0 && a.balance().most() < b.balance().most() - 1e-9);
+        return verdict < 0
+                || verdict == 0
+                        && (fewer < 0
+                                || fewer == 0
+                                        && a.balance().most() < b.balance().most() - 1e-9);
     }
 
     private static long flown(Flight f) {
-        return f.switches().stream().filter(e -> e.minutes() < f.landing().minutes()).count();
+        return f.switches().stream()
+                .filter(e -> e.minutes() < f.landing().minutes())
+                .count();
     }
 
     private Flight rounded(Flight f, double to) {
@@ -174,29 +195,43 @@ public final class FlightRun {
             if (at > 0 && times.allowed(at) > at + 1e-9 || at >= f.landing().minutes()) {
                 return null;
             }
-            steps.add(new Switching.Step(new Measured(Quantity.of(at, Unit.MINUTE), ""), f.at(e.minutes()).positions()));
+            steps.add(new Switching.Step(
+                    new Measured(Quantity.of(at, Unit.MINUTE), ""),
+                    f.at(e.minutes()).positions()));
         }
         if (steps.stream().mapToDouble(Switching.Step::minutes).distinct().count() < steps.size()) {
             return null;
         }
         FlightPlan byHand = plan.with(plan.switching().withSteps(steps).with(Switching.Mode.HAND));
-        return new FlightRun(assessment, byHand, faults, fails, task, this).fly(0).as(plan);
+        return new FlightRun(assessment, byHand, faults, fails, task, this)
+                .fly(0)
+                .as(plan);
     }
 
     private Map<String, Double> start() {
         Map<String, Double> filled = new HashMap<>(assessment.fill(Contents.FULL));
-        plan.start().forEach((id, m) -> filled.computeIfPresent(id, (k, v) -> Math.max(0, Math.min(basis.bodies().get(id).capacity(), m.si()))));
+        plan.start()
+                .forEach((id, m) -> filled.computeIfPresent(
+                        id,
+                        (k, v) -> Math.max(0, Math.min(basis.bodies().get(id).capacity(), m.si()))));
         return filled;
     }
 
     private Map<String, Double> keeps() {
         Map<String, Double> all = new HashMap<>();
-        basis.system().tanks().forEach(t -> all.put(t.id(), t.unusable().si() + assessment.project().brief().lowFuel().si()));
+        basis.system()
+                .tanks()
+                .forEach(t -> all.put(
+                        t.id(),
+                        t.unusable().si()
+                                + assessment.project().brief().lowFuel().si()));
         return all;
     }
 
     private double placards() {
-        return basis.system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
+        return basis.system().tanks().stream()
+                .mapToDouble(t -> t.unusable().si())
+                .sum();
     }
 
     private double needs() {
@@ -204,12 +239,19 @@ public final class FlightRun {
     }
 
     private List<Map<String, Double>> floors() {
-        return plan.phases().stream().map(p -> {
-            Point3 up = p.attitude().gravity().up();
-            Map<String, Double> by = new HashMap<>();
-            basis.bodies().forEach((id, b) -> by.put(id, b.tank().outlets().isEmpty() ? b.capacity() : b.stranded(up, Feed.GRAVITY).volume()));
-            return by;
-        }).toList();
+        return plan.phases().stream()
+                .map(p -> {
+                    Point3 up = p.attitude().gravity().up();
+                    Map<String, Double> by = new HashMap<>();
+                    basis.bodies()
+                            .forEach((id, b) -> by.put(
+                                    id,
+                                    b.tank().outlets().isEmpty()
+                                            ? b.capacity()
+                                            : b.stranded(up, Feed.GRAVITY).volume()));
+                    return by;
+                })
+                .toList();
     }
 
     private Flight fly(int first) {
@@ -238,8 +280,9 @@ public final class FlightRun {
     /** Whether there is no reason to end here; else that is the trouble. */
     private boolean goesOn(int stood) {
         task.progress().accept(Math.min(1, t / Math.max(1, times.ends())));
-        trouble = stood > MOST_AT_ONCE ? "At " + FlightTable.clock(t) + " two things call each other forth without an end." : task.cancelled().getAsBoolean() ? "Stopped at " + FlightTable
-                .clock(t) + "." : "";
+        trouble = stood > MOST_AT_ONCE
+                ? "At " + FlightTable.clock(t) + " two things call each other forth without an end."
+                : task.cancelled().getAsBoolean() ? "Stopped at " + FlightTable.clock(t) + "." : "";
         return trouble.isEmpty();
     }
 
@@ -271,10 +314,13 @@ public final class FlightRun {
 
     /** Tanks that give fuel under their placard, and full ones that run over; each is told once. */
     private void notes(Look look) {
-        look.givingUnderPlacard(drawdown.tolerance()).stream().filter(tank -> t < plan.landing() - 1e-9 && told.add("placard " + tank.id())).forEach(tank -> event(t,
-                FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard"));
-        look.runningOver(drawdown.tolerance()).stream().filter(tank -> told.add("over " + tank.id())).forEach(tank -> event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name()
-                + " overflows"));
+        look.givingUnderPlacard(drawdown.tolerance()).stream()
+                .filter(tank -> t < plan.landing() - 1e-9 && told.add("placard " + tank.id()))
+                .forEach(tank ->
+                        event(t, FlightEvent.Kind.BELOW_PLACARD, tank.id(), tank.name() + " is under its placard"));
+        look.runningOver(drawdown.tolerance()).stream()
+                .filter(tank -> told.add("over " + tank.id()))
+                .forEach(tank -> event(t, FlightEvent.Kind.OVERFLOWS, tank.id(), tank.name() + " overflows"));
     }
 
     /** A phase that begins now, and what fails now. */
@@ -285,9 +331,27 @@ public final class FlightRun {
         }
         phase = now;
         if (!faults.none() && fails > 0 && t >= fails - 1e-9 && told.add("fails")) {
-            drawdown = new Drawdown(basis, holding, condition(t).with(new Day(stretch(t).climbs()[0], condition(t).air().day().offStandard())), ClosedAirspace.ADIABATIC);
-            event(t, FlightEvent.Kind.FAILS, faults.all().iterator().next().item(), String.join(", ", faults.all().stream().map(f -> basis.system().item(f.item()).map(Item::name)
-                    .orElse(f.item()) + " " + f.kind().words()).toList()));
+            drawdown = new Drawdown(
+                    basis,
+                    holding,
+                    condition(t)
+                            .with(new Day(
+                                    stretch(t).climbs()[0],
+                                    condition(t).air().day().offStandard())),
+                    ClosedAirspace.ADIABATIC);
+            event(
+                    t,
+                    FlightEvent.Kind.FAILS,
+                    faults.all().iterator().next().item(),
+                    String.join(
+                            ", ",
+                            faults.all().stream()
+                                    .map(f -> basis.system()
+                                                    .item(f.item())
+                                                    .map(Item::name)
+                                                    .orElse(f.item()) + " "
+                                            + f.kind().words())
+                                    .toList()));
         }
     }
 
@@ -295,8 +359,17 @@ public final class FlightRun {
     private boolean starved(Look look) {
         Optional<Choice> other = elsewhere(t, holding);
         boolean ends = other.isEmpty() && t >= plan.landing() - 1e-9;
-        event(t, ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES, "", (ends ? "last fuel: engine stops" : "engine starves" + (pilot.now().positions().isEmpty() ? "" : " on " + pilot
-                .now().words())) + bareWords(look));
+        event(
+                t,
+                ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES,
+                "",
+                (ends
+                                ? "last fuel: engine stops"
+                                : "engine starves"
+                                        + (pilot.now().positions().isEmpty()
+                                                ? ""
+                                                : " on " + pilot.now().words()))
+                        + bareWords(look));
         sample(look);
         other.ifPresent(c -> {
             pilot.spent();
@@ -314,9 +387,20 @@ public final class FlightRun {
         double usable = new StillFed(basis, choices, stretch(Math.max(t, fails)), faults).usable(landed);
         double rate = 60 * plan.reserveShare() * demand;
         events.sort(java.util.Comparator.comparingDouble(FlightEvent::minutes));
-        return new Flight(plan, samples, events, new Flight.Landing(plan.landing(), usable, needs(), rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY), new Flight.Balance(sides
-                .two(), worst, worstAt, plan.limit().si()), new Flight.Reached(holding.burnt(), total - placards(), holding.spilt(), t), floors(), Unsaid.of(assessment.project())
-                        .demandSaid(), trouble);
+        return new Flight(
+                plan,
+                samples,
+                events,
+                new Flight.Landing(
+                        plan.landing(),
+                        usable,
+                        needs(),
+                        rate > 0 ? Math.max(0, usable) / rate : Double.POSITIVE_INFINITY),
+                new Flight.Balance(sides.two(), worst, worstAt, plan.limit().si()),
+                new Flight.Reached(holding.burnt(), total - placards(), holding.spilt(), t),
+                floors(),
+                Unsaid.of(assessment.project()).demandSaid(),
+                trouble);
     }
 
     /** What has failed shows itself: a plan made without it is given up. */
@@ -328,7 +412,8 @@ public final class FlightRun {
 
     /** Nothing more where an outlet stands clear; else why nothing arrives. */
     private static String bareWords(Look look) {
-        boolean dry = !look.answer().usable() && look.levels().values().stream().anyMatch(l -> !l.uncovered().isEmpty());
+        boolean dry = !look.answer().usable()
+                && look.levels().values().stream().anyMatch(l -> !l.uncovered().isEmpty());
         return dry ? "" : ": " + look.why();
     }
 
@@ -348,19 +433,36 @@ public final class FlightRun {
     private Optional<Choice> elsewhere(double t, Holding holding) {
         Choice now = pilot.now();
         Stretch here = stretch(t);
-        return pilot.others(holding).stream().filter(c -> !c.equals(now)).filter(c -> {
-            Stretch there = new Stretch(here.condition().withPositions(c.positions()), here.demand(), here.from(), here.to(), here.climbs());
-            return drawdown.begin(there, holding).delivered();
-        }).findFirst();
+        return pilot.others(holding).stream()
+                .filter(c -> !c.equals(now))
+                .filter(c -> {
+                    Stretch there = new Stretch(
+                            here.condition().withPositions(c.positions()),
+                            here.demand(),
+                            here.from(),
+                            here.to(),
+                            here.climbs());
+                    return drawdown.begin(there, holding).delivered();
+                })
+                .findFirst();
     }
 
     private Condition condition(double t) {
         Phase p = times.phases().get(times.phase(t));
         Brief brief = assessment.project().brief();
-        double off = p.outside().map(k -> k.si() - new Day(p.altitude().si(), 0).kelvin()).orElse(assessment.project().heat().si(HeatFigure.HOT_DAY)
-                - Day.STANDARD.kelvin());
-        return new Condition(p.attitude(), Map.of(), pilot.now().positions(), Set.of(), PumpSet.stopped(basis.system(), p), brief.fuelKelvin()).with(p.power()).with(
-                new Day(0, Math.max(-60, Math.min(60, off)))).with(t >= fails - 1e-9 ? faults : Faults.NONE);
+        double off = p.outside()
+                .map(k -> k.si() - new Day(p.altitude().si(), 0).kelvin())
+                .orElse(assessment.project().heat().si(HeatFigure.HOT_DAY) - Day.STANDARD.kelvin());
+        return new Condition(
+                        p.attitude(),
+                        Map.of(),
+                        pilot.now().positions(),
+                        Set.of(),
+                        PumpSet.stopped(basis.system(), p),
+                        brief.fuelKelvin())
+                .with(p.power())
+                .with(new Day(0, Math.max(-60, Math.min(60, off))))
+                .with(t >= fails - 1e-9 ? faults : Faults.NONE);
     }
 
     private Stretch stretch(double t) {
@@ -368,13 +470,21 @@ public final class FlightRun {
         Phase p = times.phases().get(n);
         double end = t < times.ends() - 1e-9 ? times.begins(n + 1) : LONGEST;
         end = t < plan.landing() - 1e-9 ? Math.min(end, plan.landing()) : end;
-        double[] climbs = t < times.ends() - 1e-9 ? times.altitudes(n) : new double[] {p.altitude().si(), p.altitude().si()};
-        Stretch whole = new Stretch(condition(t), p.share().si() * demand, times.begins(n), t < times.ends() - 1e-9 ? times.begins(n + 1)
-                : LONGEST, climbs);
+        double[] climbs = t < times.ends() - 1e-9
+                ? times.altitudes(n)
+                : new double[] {p.altitude().si(), p.altitude().si()};
+        Stretch whole = new Stretch(
+                condition(t),
+                p.share().si() * demand,
+                times.begins(n),
+                t < times.ends() - 1e-9 ? times.begins(n + 1) : LONGEST,
+                climbs);
         double from = whole.day(t).altitudeM();
         end = Math.min(end, pilot.next(t));
         end = t < fails - 1e-9 && !faults.none() ? Math.min(end, fails) : end;
-        return new Stretch(whole.condition(), whole.demand(), t, end, new double[] {from, whole.day(end).altitudeM()});
+        return new Stretch(whole.condition(), whole.demand(), t, end, new double[] {
+            from, whole.day(end).altitudeM()
+        });
     }
 
     private List<Watch> watches(Stretch stretch) {
@@ -384,7 +494,8 @@ public final class FlightRun {
         }
         all.add(new Watch(FlightEvent.Kind.DUE, "", pilot.margin()));
         if (sides.two() && !overLimit) {
-            all.add(new Watch(FlightEvent.Kind.IMBALANCE, "", l -> plan.limit().si() - Math.abs(sides.difference(l.holding()))));
+            all.add(new Watch(
+                    FlightEvent.Kind.IMBALANCE, "", l -> plan.limit().si() - Math.abs(sides.difference(l.holding()))));
         }
         if (!leastTold && needs() > 0) {
             all.add(new Watch(FlightEvent.Kind.LEAST, "", l -> l.holding().inTanks() - placards() - needs()));
@@ -408,7 +519,8 @@ public final class FlightRun {
                 leastTold = true;
                 event(at.minutes(), w.kind(), "", "least to land with");
             }
-            case HEADER_FALLS -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " begins to fall");
+            case HEADER_FALLS ->
+                event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " begins to fall");
             case HEADER_EMPTY -> event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " is empty");
             case HEADER_LOW -> {
                 event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " shows its low light");
@@ -428,8 +540,13 @@ public final class FlightRun {
         if (!samples.isEmpty() && Math.abs(samples.get(samples.size() - 1).minutes() - look.minutes()) < 1e-9) {
             samples.remove(samples.size() - 1);
         }
-        samples.add(new Flight.Sample(look.minutes(), times.phase(look.minutes()), look.condition(), look.holding().burnt(), look.holding()
-                .inHeaders(), moments(look)));
+        samples.add(new Flight.Sample(
+                look.minutes(),
+                times.phase(look.minutes()),
+                look.condition(),
+                look.holding().burnt(),
+                look.holding().inHeaders(),
+                moments(look)));
         double difference = Math.abs(sides.difference(look.holding()));
         if (sides.two() && look.minutes() <= plan.landing() + 1e-9 && difference > worst) {
             worst = difference;
@@ -444,13 +561,15 @@ public final class FlightRun {
         double station = 0;
         double lateral = 0;
         for (Tank tank : basis.system().tanks()) {
-            FuelCentroid centroid = centroids.computeIfAbsent(tank.id() + up, k -> FuelCentroid.of(basis.bodies().get(tank.id()), up));
+            FuelCentroid centroid = centroids.computeIfAbsent(
+                    tank.id() + up, k -> FuelCentroid.of(basis.bodies().get(tank.id()), up));
             double m = look.holding().tank(tank.id()) * density;
             Point3 at = centroid.at(look.holding().tank(tank.id()));
             mass += m;
             station += m * at.x();
             lateral += m * at.y();
         }
-        return new Flight.Moments(mass, mass > 0 ? station / mass : Double.NaN, lateral, sides.difference(look.holding()));
+        return new Flight.Moments(
+                mass, mass > 0 ? station / mass : Double.NaN, lateral, sides.difference(look.holding()));
     }
 }

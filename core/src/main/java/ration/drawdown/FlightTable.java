@@ -14,8 +14,7 @@ import ration.quantity.Unit;
 /** A flight as a table: a row a minute and one for each event, in US units. */
 public final class FlightTable {
 
-    private FlightTable() {
-    }
+    private FlightTable() {}
 
     /** Hours and minutes: 1:42. */
     public static String clock(double minutes) {
@@ -29,20 +28,36 @@ public final class FlightTable {
         List<Tank> tanks = project.system().tanks();
         List<String> head = new ArrayList<>(List.of("minutes", "phase", "selector", "altitude (ft)"));
         tanks.forEach(t -> head.add(t.name() + " (gal)"));
-        head.addAll(List.of("burnt (gal)", "left less right (gal)", "fuel (lb)", "station (in)", "lateral moment (in lb)", "event"));
+        head.addAll(List.of(
+                "burnt (gal)",
+                "left less right (gal)",
+                "fuel (lb)",
+                "station (in)",
+                "lateral moment (in lb)",
+                "event"));
         try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
             csv.printRecord(head);
             for (Flight.Sample s : f.samples()) {
-                List<Object> row = new ArrayList<>(List.of(figure(s.minutes(), 2), f.phase(s).kind().label(), String.join(" ", s.positions()
-                        .values()), figure(Unit.FOOT.fromSi(s.condition().air().day().altitudeM()), 0)));
+                List<Object> row = new ArrayList<>(List.of(
+                        figure(s.minutes(), 2),
+                        f.phase(s).kind().label(),
+                        String.join(" ", s.positions().values()),
+                        figure(Unit.FOOT.fromSi(s.condition().air().day().altitudeM()), 0)));
                 tanks.forEach(t -> row.add(figure(Unit.GALLON.fromSi(s.tank(t.id())), 3)));
                 row.add(figure(Unit.GALLON.fromSi(s.burnt()), 3));
                 row.add(figure(Unit.GALLON.fromSi(s.moments().leftLessRight()), 3));
                 row.add(figure(s.moments().massKg() / 0.45359237, 2));
-                row.add(Double.isNaN(s.moments().stationM()) ? "" : figure(Unit.INCH.fromSi(s.moments().stationM()), 2));
+                row.add(
+                        Double.isNaN(s.moments().stationM())
+                                ? ""
+                                : figure(Unit.INCH.fromSi(s.moments().stationM()), 2));
                 row.add(figure(s.moments().lateralKgM() / 0.45359237 / 0.0254, 1));
-                row.add(String.join("; ", f.events().stream().filter(e -> Math.abs(e.minutes() - s.minutes()) < 1e-9).map(e -> e.kind().word() + (e
-                        .words().isEmpty() ? "" : ": " + e.words())).toList()));
+                row.add(String.join(
+                        "; ",
+                        f.events().stream()
+                                .filter(e -> Math.abs(e.minutes() - s.minutes()) < 1e-9)
+                                .map(e -> e.kind().word() + (e.words().isEmpty() ? "" : ": " + e.words()))
+                                .toList()));
                 csv.printRecord(row);
             }
         } catch (IOException e) {

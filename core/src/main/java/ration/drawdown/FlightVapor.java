@@ -18,38 +18,41 @@ import ration.model.PortRef;
 import ration.project.Project;
 import ration.project.Unsaid;
 import ration.vapor.Air;
-import ration.vapor.Gap;
 import ration.vapor.PathHeat;
 
 /**
- * How far from boiling a flight is on its way: the fuel begins as warm as the tank on the hot day and takes up the air outside; what
- * the air is follows the phases.
+ * How far from boiling a flight is on its way: the fuel begins as warm as the tank on the hot day and takes up the air
+ * outside; what the air is follows the phases.
  *
- * @param points   to the landing, in order of time, where fuel flows
+ * @param points to the landing, in order of time, where fuel flows
  * @param crossing minutes at which it begins to boil; empty where it never does
- * @param wanted   degrees that are wanted, K
+ * @param wanted degrees that are wanted, K
  * @param fuelSaid whether it is said which fuel is bought
  * @param demandSaid whether it is said what the engine takes
  */
-public record FlightVapor(List<Point> points, Optional<Double> crossing, double wanted, boolean fuelSaid, boolean demandSaid) {
+public record FlightVapor(
+        List<Point> points, Optional<Double> crossing, double wanted, boolean fuelSaid, boolean demandSaid) {
 
-    /** In this time the fuel of a wing tank comes two thirds of the way to the air outside, minutes; common practice, no source. */
+    /**
+     * In this time the fuel of a wing tank comes two thirds of the way to the air outside, minutes; common practice, no
+     * source.
+     */
     public static final double LAG = 45;
     /** Moments asked lie no further apart, minutes. */
     private static final double STEP = 5;
+
     private static final double THIN = 1;
 
     /**
      * A moment.
      *
      * @param minutes after the start
-     * @param kelvin  of the fuel in the tanks
+     * @param kelvin of the fuel in the tanks
      * @param degrees left before it boils, K
-     * @param item    where that is least
-     * @param warms   by which what comes back warms the tank it goes to, K a minute
+     * @param item where that is least
+     * @param warms by which what comes back warms the tank it goes to, K a minute
      */
-    public record Point(double minutes, double kelvin, double degrees, String item, double warms) {
-    }
+    public record Point(double minutes, double kelvin, double degrees, String item, double warms) {}
 
     public FlightVapor {
         points = List.copyOf(points);
@@ -73,7 +76,9 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
             double outside = times.outside((at + s.minutes()) / 2, heat);
             kelvin = outside + (kelvin - outside) * Math.exp(-(s.minutes() - at) / LAG) + warmed * (s.minutes() - at);
             at = s.minutes();
-            boolean changed = asked == null || s.phase() != asked.phase() || !s.condition().handles().equals(asked.condition().handles());
+            boolean changed = asked == null
+                    || s.phase() != asked.phase()
+                    || !s.condition().handles().equals(asked.condition().handles());
             if (!changed && s.minutes() - asked.minutes() < STEP) {
                 continue;
             }
@@ -85,7 +90,11 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
             here.ifPresent(all::add);
             asked = s;
         }
-        return new FlightVapor(all, crossing, heat.si(HeatFigure.NEEDED), heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID,
+        return new FlightVapor(
+                all,
+                crossing,
+                heat.si(HeatFigure.NEEDED),
+                heat.volatility() != ration.fluid.Volatility.MOGAS_UNSAID,
                 Unsaid.of(p).demandSaid());
     }
 
@@ -104,19 +113,36 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
             return Optional.empty();
         }
         double high = c.air().day().altitudeM();
-        double rise = c.faults().all().stream().filter(x -> x.kind() == Fault.Kind.FUEL_VOLATILE).mapToDouble(Fault::severity).sum();
+        double rise = c.faults().all().stream()
+                .filter(x -> x.kind() == Fault.Kind.FUEL_VOLATILE)
+                .mapToDouble(Fault::severity)
+                .sum();
         Heat heat = (rise > 0 ? p.heat().risen(rise) : p.heat()).onDay(times.outside(s.minutes(), p.heat()), high);
-        PathHeat path = PathHeat.of(p.system(), answer, heat, new Air(high, kelvin), c.engine().power());
-        double warms = path.gaps().isEmpty() ? 0 : returned(p.system(), answer, s, path.gaps().get(path.gaps().size() - 1).kelvin() - kelvin);
-        return path.least(heat.vapor()).map(g -> new Point(s.minutes(), kelvin, g.degrees(heat.vapor()), g.item(), warms));
+        PathHeat path = PathHeat.of(
+                p.system(), answer, heat, new Air(high, kelvin), c.engine().power());
+        double warms = path.gaps().isEmpty()
+                ? 0
+                : returned(
+                        p.system(),
+                        answer,
+                        s,
+                        path.gaps().get(path.gaps().size() - 1).kelvin() - kelvin);
+        return path.least(heat.vapor())
+                .map(g -> new Point(s.minutes(), kelvin, g.degrees(heat.vapor()), g.item(), warms));
     }
 
     /** Energy that comes back over what a tank holds, the most of all tanks: {@code r dT / V}, K a minute. */
     private static double returned(FuelSystem system, FlowAnswer answer, Flight.Sample s, double rise) {
-        return system.tanks().stream().mapToDouble(t -> {
-            double back = t.returns().stream().flatMap(e -> system.runAt(new PortRef(t.id(), e.name())).stream()).mapToDouble(r -> Math.abs(answer.flow(r.id()))).sum();
-            return back * Math.max(0, rise) * 60 / Math.max(LEAST_FUEL, s.tank(t.id()));
-        }).max().orElse(0);
+        return system.tanks().stream()
+                .mapToDouble(t -> {
+                    double back = t.returns().stream()
+                            .flatMap(e -> system.runAt(new PortRef(t.id(), e.name())).stream())
+                            .mapToDouble(r -> Math.abs(answer.flow(r.id())))
+                            .sum();
+                    return back * Math.max(0, rise) * 60 / Math.max(LEAST_FUEL, s.tank(t.id()));
+                })
+                .max()
+                .orElse(0);
     }
 
     /** Less than this is not warmed by itself, m3: a quart. */
@@ -136,7 +162,9 @@ public record FlightVapor(List<Point> points, Optional<Double> crossing, double 
 
     /** The least, with its place and time: +8.2 C, Engine pump, 0:26. */
     public String words(Project p) {
-        return least().map(l -> VaporAnswer.signed(l.degrees()) + ", " + p.system().item(l.item()).map(i -> i.name()).orElse(l.item()) + ", " + FlightTable.clock(l
-                .minutes())).orElse("not shown");
+        return least().map(l -> VaporAnswer.signed(l.degrees()) + ", "
+                        + p.system().item(l.item()).map(i -> i.name()).orElse(l.item()) + ", "
+                        + FlightTable.clock(l.minutes()))
+                .orElse("not shown");
     }
 }

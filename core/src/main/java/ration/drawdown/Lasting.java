@@ -11,13 +11,14 @@ import ration.flow.FlowBasis;
 import ration.model.Header;
 
 /**
- * How long the engine gets what it takes in a case that stays as it is: tanks, headers and air that is shut in, in time.
+ * How long the engine gets what it takes in a case that stays as it is: tanks, headers and air that is shut in, in
+ * time.
  *
  * @param minutes until less arrives; infinite if that is beyond what was asked
- * @param fed     left the tanks and headers by then, m3
+ * @param fed left the tanks and headers by then, m3
  * @param suction most that the air over the fuel of a tank fell under ambient, Pa; 0 where its vent is open
- * @param lights  minutes at which a header's low light came on before that, by its id
- * @param course  of the pressure at the inlet over its least, a point a minute and one at each event
+ * @param lights minutes at which a header's low light came on before that, by its id
+ * @param course of the pressure at the inlet over its least, a point a minute and one at each event
  */
 public record Lasting(double minutes, double fed, double suction, Map<String, Double> lights, List<Point> course) {
 
@@ -25,11 +26,10 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
      * A moment.
      *
      * @param minutes after the start
-     * @param spare   pressure at the inlet over the least it takes, Pa; not a number where nothing arrives
-     * @param left    in tanks and headers, m3
+     * @param spare pressure at the inlet over the least it takes, Pa; not a number where nothing arrives
+     * @param left in tanks and headers, m3
      */
-    public record Point(double minutes, double spare, double left) {
-    }
+    public record Point(double minutes, double spare, double left) {}
 
     public Lasting {
         lights = Map.copyOf(lights);
@@ -38,7 +38,7 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
 
     /**
      * @param demand the engine takes, m3/s
-     * @param most   minutes to look ahead
+     * @param most minutes to look ahead
      */
     public static Lasting of(FlowBasis basis, Condition condition, double demand, double most) {
         List<Point> course = new ArrayList<>();
@@ -47,10 +47,11 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
 
     /** Its minutes alone: what is not told on the way need not be solved. */
     public static double minutes(FlowBasis basis, Condition condition, double demand, double most) {
-        return of(basis, condition, demand, most, List.of(), l -> { }).minutes();
+        return of(basis, condition, demand, most, List.of(), l -> {}).minutes();
     }
 
-    private static Lasting of(FlowBasis basis, Condition condition, double demand, double most, List<Point> course, Consumer<Look> told) {
+    private static Lasting of(
+            FlowBasis basis, Condition condition, double demand, double most, List<Point> course, Consumer<Look> told) {
         Holding holding = Holding.of(basis.system(), condition.contents());
         double start = holding.inTanks() + holding.inHeaders();
         Drawdown drawdown = new Drawdown(basis, holding, condition, ClosedAirspace.ADIABATIC);
@@ -58,7 +59,11 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
         for (int i = 0; i < holding.headers().size(); i++) {
             int n = i;
             String id = holding.headers().get(i).id();
-            holding.headers().get(i).underLight().ifPresent(v -> watches.add(new Watch(FlightEvent.Kind.HEADER_LOW, id, l -> l.holding().header(n) - v)));
+            holding.headers()
+                    .get(i)
+                    .underLight()
+                    .ifPresent(v -> watches.add(new Watch(
+                            FlightEvent.Kind.HEADER_LOW, id, l -> l.holding().header(n) - v)));
         }
         Map<String, Double> lights = new HashMap<>();
         double t = 0;
@@ -67,7 +72,12 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
             Look look = drawdown.begin(stretch, holding);
             told.accept(look);
             if (!look.delivered()) {
-                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
+                return new Lasting(
+                        t,
+                        start - holding.inTanks() - holding.inHeaders(),
+                        suction(drawdown, holding, condition),
+                        lights,
+                        course);
             }
             int header = look.feedingHeader();
             if (header >= 0) {
@@ -75,7 +85,9 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
                 double now = t;
                 double held = holding.header(header);
                 Header falls = holding.headers().get(header);
-                falls.underLight().filter(v -> v < held).ifPresent(v -> lights.putIfAbsent(falls.id(), now + (held - v) / demand / 60));
+                falls.underLight()
+                        .filter(v -> v < held)
+                        .ifPresent(v -> lights.putIfAbsent(falls.id(), now + (held - v) / demand / 60));
                 t += holding.header(header) / demand / 60;
                 holding = holding.withoutHeader(header);
                 continue;
@@ -84,27 +96,45 @@ public record Lasting(double minutes, double fed, double suction, Map<String, Do
             holding = outcome.at().holding();
             t = outcome.at().minutes();
             double at = t;
-            outcome.by().filter(w -> w.kind() == FlightEvent.Kind.HEADER_LOW).ifPresent(w -> lights.putIfAbsent(w.about(), at));
+            outcome.by()
+                    .filter(w -> w.kind() == FlightEvent.Kind.HEADER_LOW)
+                    .ifPresent(w -> lights.putIfAbsent(w.about(), at));
             if (outcome.by().filter(w -> w.kind() == FlightEvent.Kind.STARVES).isPresent()) {
                 told.accept(outcome.at());
-                return new Lasting(t, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
+                return new Lasting(
+                        t,
+                        start - holding.inTanks() - holding.inHeaders(),
+                        suction(drawdown, holding, condition),
+                        lights,
+                        course);
             }
         }
         if (t < most - 1e-9) {
             throw new IllegalStateException("Something covers and uncovers without an end.");
         }
-        return new Lasting(Double.POSITIVE_INFINITY, start - holding.inTanks() - holding.inHeaders(), suction(drawdown, holding, condition), lights, course);
+        return new Lasting(
+                Double.POSITIVE_INFINITY,
+                start - holding.inTanks() - holding.inHeaders(),
+                suction(drawdown, holding, condition),
+                lights,
+                course);
     }
 
     private static double suction(Drawdown drawdown, Holding holding, Condition condition) {
         Map<String, Double> pressures = drawdown.airspace(holding, condition);
-        return drawdown.shutIn().keySet().stream().mapToDouble(id -> -pressures.get(id)).max().orElse(0);
+        return drawdown.shutIn().keySet().stream()
+                .mapToDouble(id -> -pressures.get(id))
+                .max()
+                .orElse(0);
     }
 
     private static final int MOST_EVENTS = 500;
 
     private static Point point(Look l) {
         double spare = l.spare();
-        return new Point(l.minutes(), spare <= Look.NOTHING ? Double.NaN : spare, l.holding().inTanks() + l.holding().inHeaders());
+        return new Point(
+                l.minutes(),
+                spare <= Look.NOTHING ? Double.NaN : spare,
+                l.holding().inTanks() + l.holding().inHeaders());
     }
 }

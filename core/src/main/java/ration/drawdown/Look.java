@@ -20,6 +20,7 @@ public final class Look {
 
     /** Stands for nothing arriving, Pa under the least pressure. */
     static final double NOTHING = -1e5;
+
     private static final double FULL_SHARE = 0.99;
 
     private final Drawdown drawdown;
@@ -64,8 +65,10 @@ public final class Look {
     Map<String, TankLevel> levels() {
         if (levels == null) {
             levels = new HashMap<>();
-            drawdown.basis().levels(condition()).forEach((id, l) -> levels.put(id, new TankLevel(id, l.volume(), l.surface(), bare.getOrDefault(
-                    id, l.uncovered()))));
+            drawdown.basis()
+                    .levels(condition())
+                    .forEach((id, l) -> levels.put(
+                            id, new TankLevel(id, l.volume(), l.surface(), bare.getOrDefault(id, l.uncovered()))));
         }
         return levels;
     }
@@ -83,7 +86,8 @@ public final class Look {
         if (wetAnswer == null) {
             Map<String, TankLevel> covered = new HashMap<>();
             levels().forEach((id, l) -> covered.put(id, new TankLevel(id, l.volume(), l.surface(), Set.of())));
-            wetAnswer = drawdown.basis().ask(condition().with(condition().faults().ajar()), covered, new FlowQuestion.Demand(demand()));
+            wetAnswer = drawdown.basis()
+                    .ask(condition().with(condition().faults().ajar()), covered, new FlowQuestion.Demand(demand()));
         }
         return wetAnswer;
     }
@@ -91,10 +95,17 @@ public final class Look {
     private double spare(FlowAnswer a) {
         EngineInlet inlet = drawdown.basis().system().inlet().orElseThrow();
         OptionalDouble p = a.pressure(new PortRef(inlet.id(), Item.IN));
-        return p.isEmpty() ? NOTHING : p.getAsDouble() - drawdown.basis().leastPressure(inlet, a.condition().engine().power());
+        return p.isEmpty()
+                ? NOTHING
+                : p.getAsDouble()
+                        - drawdown.basis()
+                                .leastPressure(inlet, a.condition().engine().power());
     }
 
-    /** Pressure at the inlet over the least it takes, Pa, as the tanks feed; {@link #NOTHING} where air comes or nothing does. */
+    /**
+     * Pressure at the inlet over the least it takes, Pa, as the tanks feed; {@link #NOTHING} where air comes or nothing
+     * does.
+     */
     private double fromTanks() {
         FlowAnswer a = answer();
         if (!a.usable() || !a.airDrawn().isEmpty()) {
@@ -125,10 +136,15 @@ public final class Look {
     private double behind(int h) {
         Header header = holding.headers().get(h);
         FlowAnswer a = wet();
-        if (!a.usable() || header.outlets().stream().mapToDouble(o -> a.solution().flow(header.id() + "." + o)).sum() < FULL_SHARE * demand()) {
+        if (!a.usable()
+                || header.outlets().stream()
+                                .mapToDouble(o -> a.solution().flow(header.id() + "." + o))
+                                .sum()
+                        < FULL_SHARE * demand()) {
             return NOTHING;
         }
-        return spare(a) - Math.max(0, a.pressure(new PortRef(header.id(), Item.OUT)).orElse(0));
+        return spare(a)
+                - Math.max(0, a.pressure(new PortRef(header.id(), Item.OUT)).orElse(0));
     }
 
     /** Pressure at the inlet over the least it takes, Pa; below zero the engine is short. */
@@ -144,20 +160,34 @@ public final class Look {
 
     /** Tanks that give fuel their placard keeps back. */
     List<Tank> givingUnderPlacard(double tolerance) {
-        return holding.tanks().stream().filter(t -> answer().outflow(t) > FlowAnswer.NO_FLOW && holding.tank(t.id()) < t.unusable().si() + 2 * tolerance).toList();
+        return holding.tanks().stream()
+                .filter(t -> answer().outflow(t) > FlowAnswer.NO_FLOW
+                        && holding.tank(t.id()) < t.unusable().si() + 2 * tolerance)
+                .toList();
     }
 
     /** Full tanks that more comes into. */
     List<Tank> runningOver(double tolerance) {
-        return holding.tanks().stream().filter(t -> answer().outflow(t) < -FlowAnswer.NO_FLOW && holding.tank(t.id()) >= drawdown.basis().bodies().get(t.id()).capacity() - 2
-                * tolerance).toList();
+        return holding.tanks().stream()
+                .filter(t -> answer().outflow(t) < -FlowAnswer.NO_FLOW
+                        && holding.tank(t.id())
+                                >= drawdown.basis().bodies().get(t.id()).capacity() - 2 * tolerance)
+                .toList();
     }
 
     /** Why it is not, in words. */
     public String why() {
         FlowAnswer a = answer();
-        return !a.usable() ? a.reason() : !a.airDrawn().isEmpty() ? "Air is drawn through " + String.join(" and ", a.airDrawn().stream().map(
-                drawdown::named).toList()) + "." : spare(a) < 0 ? "The inlet has less than its least pressure." : "Its header is empty.";
+        return !a.usable()
+                ? a.reason()
+                : !a.airDrawn().isEmpty()
+                        ? "Air is drawn through "
+                                + String.join(
+                                        " and ",
+                                        a.airDrawn().stream()
+                                                .map(drawdown::named)
+                                                .toList()) + "."
+                        : spare(a) < 0 ? "The inlet has less than its least pressure." : "Its header is empty.";
     }
 
     /** Net flow out of each tank and header, and what the engine takes, m3 a minute; what is left over is spilt. */
@@ -174,8 +204,11 @@ public final class Look {
             }
             refill(out);
             for (int i = 0; i < tanks; i++) {
-                double room = drawdown.basis().bodies().get(holding.tanks().get(i).id()).capacity() - holding.tank(holding.tanks().get(i)
-                        .id());
+                double room = drawdown.basis()
+                                .bodies()
+                                .get(holding.tanks().get(i).id())
+                                .capacity()
+                        - holding.tank(holding.tanks().get(i).id());
                 out[i] = room <= 0 ? Math.min(0, out[i]) : out[i];
             }
         }
@@ -187,7 +220,10 @@ public final class Look {
         out[out.length - 1] = -sum;
     }
 
-    /** A header that is drawn on falls; one that is not takes what could come beside the engine's demand until it is full. */
+    /**
+     * A header that is drawn on falls; one that is not takes what could come beside the engine's demand until it is
+     * full.
+     */
     private void refill(double[] out) {
         int tanks = holding.tanks().size();
         double fed = 0;

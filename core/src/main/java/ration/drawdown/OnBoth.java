@@ -19,11 +19,11 @@ import ration.model.Tank;
 /**
  * Which tank empties first where two feed together, and why.
  *
- * @param first   id of the tank whose outlet uncovers first
+ * @param first id of the tank whose outlet uncovers first
  * @param minutes after the start
- * @param left    in the other tanks that feed then, m3
- * @param stops   whether the engine starves with it, air coming in by the bare outlet
- * @param causes  of the two fastest tanks giving unlike at the start of the cruise, the largest first
+ * @param left in the other tanks that feed then, m3
+ * @param stops whether the engine starves with it, air coming in by the bare outlet
+ * @param causes of the two fastest tanks giving unlike at the start of the cruise, the largest first
  */
 public record OnBoth(String first, double minutes, double left, boolean stops, List<Cause> causes) {
 
@@ -35,10 +35,9 @@ public record OnBoth(String first, double minutes, double left, boolean stops, L
      * One cause.
      *
      * @param words what it is
-     * @param flow  how much faster the first tank gives for it, m3/s; negative where it works the other way
+     * @param flow how much faster the first tank gives for it, m3/s; negative where it works the other way
      */
-    public record Cause(String words, double flow) {
-    }
+    public record Cause(String words, double flow) {}
 
     /** Share of a cause in all of them, 0 to 1, by size. */
     public double share(Cause c) {
@@ -54,41 +53,61 @@ public record OnBoth(String first, double minutes, double left, boolean stops, L
         } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
-        Optional<FlightEvent> bare = f.events().stream().filter(e -> e.kind() == FlightEvent.Kind.UNCOVERS).findFirst();
+        Optional<FlightEvent> bare = f.events().stream()
+                .filter(e -> e.kind() == FlightEvent.Kind.UNCOVERS)
+                .findFirst();
         if (bare.isEmpty() || !f.trouble().isEmpty()) {
             return Optional.empty();
         }
         String first = bare.get().about().substring(0, bare.get().about().indexOf('.'));
         Flight.Sample then = f.at(bare.get().minutes());
-        double left = a.project().system().tanks().stream().filter(t -> !t.id().equals(first)).mapToDouble(t -> then.tank(t.id())).sum();
-        boolean stops = f.events().stream().anyMatch(e -> e.kind() == FlightEvent.Kind.STARVES && Math.abs(e.minutes() - bare.get().minutes())
-                < 1);
+        double left = a.project().system().tanks().stream()
+                .filter(t -> !t.id().equals(first))
+                .mapToDouble(t -> then.tank(t.id()))
+                .sum();
+        boolean stops = f.events().stream()
+                .anyMatch(e -> e.kind() == FlightEvent.Kind.STARVES
+                        && Math.abs(e.minutes() - bare.get().minutes()) < 1);
         return Optional.of(new OnBoth(first, bare.get().minutes(), left, stops, causes(a, f, first)));
     }
 
     private static List<Cause> causes(Assessment a, Flight f, String first) {
-        Flight.Sample at = f.samples().stream().filter(s -> f.phase(s).kind() == Phase.Kind.CRUISE).findFirst().orElse(f.samples().get(0));
+        Flight.Sample at = f.samples().stream()
+                .filter(s -> f.phase(s).kind() == Phase.Kind.CRUISE)
+                .findFirst()
+                .orElse(f.samples().get(0));
         FlowBasis basis = a.basis().orElseThrow();
-        double demand = Math.max(0.05, f.phase(at).share().si()) * a.project().brief().demand();
+        double demand =
+                Math.max(0.05, f.phase(at).share().si()) * a.project().brief().demand();
         Condition as = at.condition();
         FlowAnswer now = basis.ask(as, new FlowQuestion.Demand(demand));
-        List<Tank> feeding = a.project().system().tanks().stream().filter(t -> Math.abs(now.outflow(t)) > 1e-3 * demand).toList();
+        List<Tank> feeding = a.project().system().tanks().stream()
+                .filter(t -> Math.abs(now.outflow(t)) > 1e-3 * demand)
+                .toList();
         Optional<Tank> one = feeding.stream().filter(t -> t.id().equals(first)).findFirst();
-        Optional<Tank> other = feeding.stream().filter(t -> !t.id().equals(first)).max(Comparator.comparingDouble(now::outflow));
+        Optional<Tank> other =
+                feeding.stream().filter(t -> !t.id().equals(first)).max(Comparator.comparingDouble(now::outflow));
         if (one.isEmpty() || other.isEmpty()) {
             return List.of();
         }
         Map<String, Double> still = new HashMap<>();
         feeding.forEach(t -> still.put(t.id(), 0.0));
         Map<String, TankLevel> levels = basis.levels(as);
-        double mean = feeding.stream().mapToDouble(t -> levels.get(t.id()).surface()).average().orElse(0);
+        double mean = feeding.stream()
+                .mapToDouble(t -> levels.get(t.id()).surface())
+                .average()
+                .orElse(0);
         Map<String, Double> same = new HashMap<>();
         feeding.forEach(t -> same.put(t.id(), (mean - levels.get(t.id()).surface()) * now.weight()));
         double whole = faster(basis, as, demand, one.get(), other.get());
         double vented = faster(basis, as.withAirspace(still), demand, one.get(), other.get());
         double evened = faster(basis, as.withAirspace(same), demand, one.get(), other.get());
-        return java.util.stream.Stream.of(new Cause("vents: tips and lines", whole - vented), new Cause("heights of the fuel", vented - evened),
-                new Cause("losses of the lines", evened)).sorted(Comparator.comparingDouble((Cause c) -> -Math.abs(c.flow()))).toList();
+        return java.util.stream.Stream.of(
+                        new Cause("vents: tips and lines", whole - vented),
+                        new Cause("heights of the fuel", vented - evened),
+                        new Cause("losses of the lines", evened))
+                .sorted(Comparator.comparingDouble((Cause c) -> -Math.abs(c.flow())))
+                .toList();
     }
 
     private static double faster(FlowBasis basis, Condition c, double demand, Tank one, Tank other) {

@@ -11,7 +11,10 @@ import ration.model.Tank;
 /** Moves the handles by the rule of the plan. */
 final class Pilot {
 
-    /** The imbalance at which the planned rule switches, as a share of the limit: what is rounded afterwards may run a little over. */
+    /**
+     * The imbalance at which the planned rule switches, as a share of the limit: what is rounded afterwards may run a
+     * little over.
+     */
     private static final double EARLY = 0.9;
 
     private final FlightPlan plan;
@@ -27,13 +30,21 @@ final class Pilot {
     private double givenAtSwitch;
     /** Ways that brought nothing any more: nobody goes back to them. */
     private final java.util.Set<Choice> spent = new java.util.HashSet<>();
+
     private boolean replans;
 
     /**
      * @param keeps what a tank is not run below by plan, m3 by id
      * @param first which of the single positions a rule begins with
      */
-    Pilot(FlightPlan plan, Timetable times, List<Choice> choices, Sides sides, Map<String, Double> keeps, double demand, int first) {
+    Pilot(
+            FlightPlan plan,
+            Timetable times,
+            List<Choice> choices,
+            Sides sides,
+            Map<String, Double> keeps,
+            double demand,
+            int first) {
         this.plan = plan;
         this.times = times;
         this.choices = choices;
@@ -56,8 +67,11 @@ final class Pilot {
     Choice start() {
         now = switch (mode()) {
             case HAND -> byHand(0);
-            case BOTH -> choices.stream().filter(c -> c.feeds().size() > 1).max(Comparator.comparingInt(c -> c.feeds().size())).orElse(choices
-                    .get(0));
+            case BOTH ->
+                choices.stream()
+                        .filter(c -> c.feeds().size() > 1)
+                        .max(Comparator.comparingInt(c -> c.feeds().size()))
+                        .orElse(choices.get(0));
             case CLOCK, QUANTITY, BALANCE -> singles.isEmpty() ? choices.get(0) : singles.get(first % singles.size());
         };
         return now;
@@ -76,8 +90,14 @@ final class Pilot {
     }
 
     private Choice named(Map<String, String> positions, Choice otherwise) {
-        return choices.stream().filter(c -> c.positions().equals(positions)).findFirst().or(() -> choices.stream().filter(c -> positions
-                .entrySet().stream().allMatch(e -> e.getValue().equals(c.positions().get(e.getKey())))).findFirst()).orElse(otherwise);
+        return choices.stream()
+                .filter(c -> c.positions().equals(positions))
+                .findFirst()
+                .or(() -> choices.stream()
+                        .filter(c -> positions.entrySet().stream()
+                                .allMatch(e -> e.getValue().equals(c.positions().get(e.getKey()))))
+                        .findFirst())
+                .orElse(otherwise);
     }
 
     Choice now() {
@@ -102,8 +122,11 @@ final class Pilot {
     /** The next time, after one, at which this rule moves a handle whatever is in the tanks; infinite if none. */
     double next(double minutes) {
         if (mode() == Switching.Mode.HAND) {
-            return plan.switching().steps().stream().mapToDouble(Switching.Step::minutes).filter(m -> m > minutes + 1e-9).min().orElse(
-                    Double.POSITIVE_INFINITY);
+            return plan.switching().steps().stream()
+                    .mapToDouble(Switching.Step::minutes)
+                    .filter(m -> m > minutes + 1e-9)
+                    .min()
+                    .orElse(Double.POSITIVE_INFINITY);
         }
         double every = plan.switching().every().si() / 60;
         if (mode() == Switching.Mode.CLOCK && alternates()) {
@@ -111,15 +134,17 @@ final class Pilot {
         }
         if (mode() == Switching.Mode.QUANTITY && alternates() || mode() == Switching.Mode.BALANCE && alternates()) {
             double window = times.allowedUntil(minutes);
-            return window > minutes + 1e-9 ? window : times.allowed(minutes) > minutes + 1e-9 ? times.allowed(minutes)
-                    : Double.POSITIVE_INFINITY;
+            return window > minutes + 1e-9
+                    ? window
+                    : times.allowed(minutes) > minutes + 1e-9 ? times.allowed(minutes) : Double.POSITIVE_INFINITY;
         }
         return Double.POSITIVE_INFINITY;
     }
 
     /** Above zero until what the tanks hold asks for a switch. */
     ToDoubleFunction<Look> margin() {
-        return look -> alternates() && times.allowed(look.minutes()) <= look.minutes() + 1e-9 ? margin(look.holding(), 0) : 1;
+        return look ->
+                alternates() && times.allowed(look.minutes()) <= look.minutes() + 1e-9 ? margin(look.holding(), 0) : 1;
     }
 
     /** The same after the engine has taken so much more, m3. */
@@ -130,7 +155,9 @@ final class Pilot {
                 String feeding = now.feeds().iterator().next();
                 double left = holding.tank(feeding) - more - keeps.getOrDefault(feeding, 0.0);
                 int side = sides.of(feeding);
-                double lean = side == 0 || !sides.two() ? 1 : EARLY * plan.limit().si() - side * (sides.difference(holding) + side * more);
+                double lean = side == 0 || !sides.two()
+                        ? 1
+                        : EARLY * plan.limit().si() - side * (sides.difference(holding) + side * more);
                 yield Math.min(left, lean);
             }
             default -> 1;
@@ -174,9 +201,14 @@ final class Pilot {
     /** The tank with the most above what it keeps, on the heavier side if there is one. */
     private Choice fullest(Holding holding) {
         double difference = sides.two() ? sides.difference(holding) : 0;
-        return singles.stream().filter(c -> !c.equals(now) && !spent.contains(c)).max(Comparator.<Choice>comparingInt(c -> -(int) Math.signum(difference) * sides.of(
-                only(c)) > 0 ? 1 : 0).thenComparingDouble(c -> over(holding, c))).filter(c -> over(holding, c) > over(holding, now) || -Math
-                        .signum(difference) * sides.of(only(c)) > 0 && over(holding, c) > 0).orElse(now);
+        return singles.stream()
+                .filter(c -> !c.equals(now) && !spent.contains(c))
+                .max(Comparator.<Choice>comparingInt(
+                                c -> -(int) Math.signum(difference) * sides.of(only(c)) > 0 ? 1 : 0)
+                        .thenComparingDouble(c -> over(holding, c)))
+                .filter(c -> over(holding, c) > over(holding, now)
+                        || -Math.signum(difference) * sides.of(only(c)) > 0 && over(holding, c) > 0)
+                .orElse(now);
     }
 
     private static String only(Choice c) {
@@ -189,7 +221,13 @@ final class Pilot {
 
     /** Other ways to set the handles once nothing comes any more, the one with the most fuel first. */
     List<Choice> others(Holding holding) {
-        return choices.stream().filter(c -> !c.equals(now)).sorted(Comparator.comparingDouble((Choice c) -> -holding.tanks().stream().map(
-                Tank::id).filter(c.feeds()::contains).mapToDouble(holding::tank).sum())).toList();
+        return choices.stream()
+                .filter(c -> !c.equals(now))
+                .sorted(Comparator.comparingDouble((Choice c) -> -holding.tanks().stream()
+                        .map(Tank::id)
+                        .filter(c.feeds()::contains)
+                        .mapToDouble(holding::tank)
+                        .sum()))
+                .toList();
     }
 }

@@ -17,7 +17,9 @@ final class Sides {
 
     Sides(FlowBasis basis) {
         for (Tank tank : basis.system().tanks()) {
-            double y = FuelCentroid.of(basis.bodies().get(tank.id()), new Point3(0, 0, 1)).at(basis.bodies().get(tank.id()).capacity()).y();
+            double y = FuelCentroid.of(basis.bodies().get(tank.id()), new Point3(0, 0, 1))
+                    .at(basis.bodies().get(tank.id()).capacity())
+                    .y();
             side.put(tank.id(), Math.abs(y) < MIDDLE ? 0 : (int) Math.signum(y));
         }
     }
@@ -28,7 +30,9 @@ final class Sides {
 
     /** Left less right, m3. */
     double difference(Holding holding) {
-        return holding.tanks().stream().mapToDouble(t -> -of(t.id()) * holding.tank(t.id())).sum();
+        return holding.tanks().stream()
+                .mapToDouble(t -> -of(t.id()) * holding.tank(t.id()))
+                .sum();
     }
 
     /** Whether there is a left and a right. */

@@ -28,7 +28,8 @@ final class StillFed {
 
     /** Above the placards, in tanks that can feed, m3; headers count by what they hold short of full. */
     double usable(Holding there) {
-        double headers = there.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders();
+        double headers =
+                there.inHeaders() - Holding.of(basis.system(), Map.of()).inHeaders();
         double sum = 0;
         for (Tank tank : basis.system().tanks()) {
             double over = there.tank(tank.id()) - tank.unusable().si();
@@ -40,14 +41,22 @@ final class StillFed {
     /** Whether a tank feeds the engine on some handle position: beside others, or by itself. */
     private boolean feeds(Tank tank, Holding there) {
         VentPath air = VentPath.of(basis.system(), tank);
-        if (!tank.fitout().secondAir() && faults.all().stream().anyMatch(f -> f.kind() == Fault.Kind.VENT_SHUT && air.through(f.item()))) {
+        if (!tank.fitout().secondAir()
+                && faults.all().stream().anyMatch(f -> f.kind() == Fault.Kind.VENT_SHUT && air.through(f.item()))) {
             return false;
         }
-        Holding alone = Holding.of(basis.system(), Map.of(tank.id(), there.tank(tank.id()))).headersEmpty();
+        Holding alone = Holding.of(basis.system(), Map.of(tank.id(), there.tank(tank.id())))
+                .headersEmpty();
         return choices.stream().anyMatch(c -> {
-            Stretch set = new Stretch(here.condition().withPositions(c.positions()), here.demand(), here.from(), here.to(), here.climbs());
+            Stretch set = new Stretch(
+                    here.condition().withPositions(c.positions()),
+                    here.demand(),
+                    here.from(),
+                    here.to(),
+                    here.climbs());
             Look beside = look(set, there);
-            return beside.delivered() && beside.answer().outflow(tank) > FlowAnswer.NO_FLOW || look(set, alone).delivered();
+            return beside.delivered() && beside.answer().outflow(tank) > FlowAnswer.NO_FLOW
+                    || look(set, alone).delivered();
         });
     }
 

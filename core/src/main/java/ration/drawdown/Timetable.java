@@ -3,8 +3,8 @@ package ration.drawdown;
 import java.util.ArrayList;
 import java.util.List;
 import ration.flight.FlightPlan;
-import ration.heat.Heat;
 import ration.flight.Phase;
+import ration.heat.Heat;
 
 /** When each phase begins and ends, its altitudes, and when a pilot may move a handle. Minutes, m. */
 final class Timetable {
@@ -53,7 +53,10 @@ final class Timetable {
     }
 
     private double outsideAt(int phase, Heat heat) {
-        return phases.get(phase).outside().map(t -> t.si()).orElseGet(() -> heat.outside(phases.get(phase).altitude().si()));
+        return phases.get(phase)
+                .outside()
+                .map(t -> t.si())
+                .orElseGet(() -> heat.outside(phases.get(phase).altitude().si()));
     }
 
     /** The phase at a time; the last one after the end. */
@@ -77,7 +80,11 @@ final class Timetable {
 
     /** The end of the window a time lies in; the time itself outside all. */
     double allowedUntil(double at) {
-        return windows().stream().filter(w -> at >= w[0] - 1e-9 && at < w[1] - 1e-6).mapToDouble(w -> w[1]).findFirst().orElse(at);
+        return windows().stream()
+                .filter(w -> at >= w[0] - 1e-9 && at < w[1] - 1e-6)
+                .mapToDouble(w -> w[1])
+                .findFirst()
+                .orElse(at);
     }
 
     /** Whether a handle may be moved at a time, the last moment of a window among them; after the plan's end always. */

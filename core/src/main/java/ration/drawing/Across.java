@@ -22,23 +22,32 @@ import ration.model.VentLine;
 import ration.model.VentPlenum;
 import ration.topology.Topology;
 
-/** Where everything stands across: an order from tanks to engine, tanks side by side, what returns between what it joins. */
+/**
+ * Where everything stands across: an order from tanks to engine, tanks side by side, what returns between what it
+ * joins.
+ */
 final class Across {
 
     private static final double BAY = 226;
     private static final double TIGHT_BAY = 200;
     /** From the engine to the right end; between two items of the bay, px. */
     private static final double ENGINE = 109;
+
     private static final double APART = 66;
     private static final double TIGHT_APART = 52;
-    /** The bay of the air side, which has no result in it: from the wall, to the engine, from there to the edge of the picture, px. */
+    /**
+     * The bay of the air side, which has no result in it: from the wall, to the engine, from there to the edge of the
+     * picture, px.
+     */
     private static final double AIR_LEAD = 44;
+
     private static final double AIR_TAIL = 74;
     private static final double AIR_ENGINE = 50;
     private static final double AIR_EDGE = 12;
     private static final double TIGHT_COLUMN = 44;
     /** Room an item and its name want across. */
     private static final double COLUMN = 84;
+
     private static final double LEAST_COLUMN = 58;
     private static final double LEAST_SHARE = 0.45;
     private static final double LEAST_SQUEEZE = 0.36;
@@ -56,6 +65,7 @@ final class Across {
     private final boolean tight;
     /** Tanks drawn narrower than they are long, where several would not fit side by side; heights stay true. */
     private final double squeeze;
+
     private double firewallX;
     private boolean crowded;
 
@@ -118,28 +128,40 @@ final class Across {
     /** Where a point of a tank is drawn; nose to the right. */
     Spot inTank(Tank tank, Point3 p) {
         Point3 origin = Arrangement.outletPoint(tank);
-        return new Spot(centres.get(tank.id()) - aft(subject.condition().attitude(), p.minus(origin)) * heights.scale() * squeeze, y(p));
+        return new Spot(
+                centres.get(tank.id())
+                        - aft(subject.condition().attitude(), p.minus(origin)) * heights.scale() * squeeze,
+                y(p));
     }
 
     private void place() {
         Optional<Firewall> wall = system.firewall();
         Set<String> back = topology.returning();
-        List<Fitted> order = inOrder().stream().filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty() && !inWall(i))
+        List<Fitted> order = inOrder().stream()
+                .filter(i -> !back.contains(i.id()) && i.only(VentPlenum.class).isEmpty() && !inWall(i))
                 .toList();
-        List<Fitted> bay = order.stream().filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
-                .filter(i -> i.only(EngineInlet.class).isEmpty()).toList();
-        List<Fitted> cabin = order.stream().filter(i -> !bay.contains(i))
-                .filter(i -> i.only(EngineInlet.class).isEmpty()).toList();
+        List<Fitted> bay = order.stream()
+                .filter(i -> wall.isPresent() && engineSide(i, wall.get()) > 0)
+                .filter(i -> i.only(EngineInlet.class).isEmpty())
+                .toList();
+        List<Fitted> cabin = order.stream()
+                .filter(i -> !bay.contains(i))
+                .filter(i -> i.only(EngineInlet.class).isEmpty())
+                .toList();
         double right = right();
-        firewallX = right - (bay.isEmpty() ? bayAlone() : engine() + lead() + tail() + apart() * (bay.size()
-                - 1));
+        firewallX = right - (bay.isEmpty() ? bayAlone() : engine() + lead() + tail() + apart() * (bay.size() - 1));
         double engineX = right - engine();
         spread(bay, firewallX + lead(), Math.max(firewallX + lead(), engineX - tail()));
         double last = firewallX - 84;
         double usual = Arrangement.RULER + Math.min(330, (firewallX - Arrangement.RULER) * 0.60);
         double first = Math.max(Arrangement.RULER + tankZone(), Math.min(usual, last - COLUMN * (cabin.size() - 1)));
-        double start = Math.max(Arrangement.RULER + 90, Math.min(first, last - (tight ? TIGHT_COLUMN : LEAST_COLUMN)
-                * Math.max(0.6, columns(cabin).size() - 1.0)));
+        double start = Math.max(
+                Arrangement.RULER + 90,
+                Math.min(
+                        first,
+                        last
+                                - (tight ? TIGHT_COLUMN : LEAST_COLUMN)
+                                        * Math.max(0.6, columns(cabin).size() - 1.0)));
         first = start;
         spread(cabin, start, last);
         system.inlet().ifPresent(i -> centres.put(i.id(), zoomX(engineX)));
@@ -151,7 +173,9 @@ final class Across {
         system.shifts().forEach(this::shift);
     }
 
-    /** Moves an item across as its builder did, on its own side of the firewall and inside the picture; never in height. */
+    /**
+     * Moves an item across as its builder did, on its own side of the firewall and inside the picture; never in height.
+     */
     private void shift(String id, double widths) {
         Double x = centres.get(id);
         if (x == null) {
@@ -165,14 +189,21 @@ final class Across {
         boolean bay = system.firewall().isPresent() && x > firewallX;
         boolean open = view.zoom() != 1 || view.panX() != 0;
         double least = (bay ? firewallX + 6 : open ? Double.NEGATIVE_INFINITY : Arrangement.RULER + 8) - half[0];
-        double most = (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : right() - 8) - half[1];
-        centres.put(id, Math.max(Math.min(least, x), Math.min(Math.max(most, x), x + widths * view.width() * view.zoom())));
+        double most =
+                (system.firewall().isPresent() && !bay ? firewallX - 6 : open ? Double.POSITIVE_INFINITY : right() - 8)
+                        - half[1];
+        centres.put(
+                id, Math.max(Math.min(least, x), Math.min(Math.max(most, x), x + widths * view.width() * view.zoom())));
     }
 
     /** Whether an item sits in the firewall, and is drawn there. */
     private boolean inWall(Fitted item) {
-        return item.only(Bulkhead.class).filter(b -> system.firewall().filter(w -> Math.abs(w.station().si() - b.place().point().x())
-                < Firewall.IN_IT).isPresent()).isPresent();
+        return item.only(Bulkhead.class)
+                .filter(b -> system.firewall()
+                        .filter(w ->
+                                Math.abs(w.station().si() - b.place().point().x()) < Firewall.IN_IT)
+                        .isPresent())
+                .isPresent();
     }
 
     /** Room from the firewall to the first item of the bay, px. */
@@ -203,7 +234,11 @@ final class Across {
     private void placePlenum(VentPlenum plenum) {
         double x = Arrangement.RULER + 60;
         for (Tank tank : system.tanks()) {
-            if (tank.fitout().vent().flatMap(VentLine::to).filter(plenum.id()::equals).isPresent()) {
+            if (tank.fitout()
+                    .vent()
+                    .flatMap(VentLine::to)
+                    .filter(plenum.id()::equals)
+                    .isPresent()) {
                 x = Math.max(x, extent(tank, centres.get(tank.id()))[1] + 34);
             }
         }
@@ -229,7 +264,9 @@ final class Across {
 
     private boolean hits(double x, double y) {
         return centres.entrySet().stream().anyMatch(e -> system.item(e.getKey())
-                .flatMap(i -> i.only(Fitted.class)).filter(f -> Math.abs(e.getValue() - x) < 46 && Math.abs(y(f.place().point()) - y) < 44)
+                .flatMap(i -> i.only(Fitted.class))
+                .filter(f ->
+                        Math.abs(e.getValue() - x) < 46 && Math.abs(y(f.place().point()) - y) < 44)
                 .isPresent());
     }
 
@@ -255,15 +292,20 @@ final class Across {
         Fitted item = fed.get();
         return Heights.attitudes(subject).stream().anyMatch(a -> {
             double itemTop = a.gravity().height(item.place().point()) * heights.scale() + 26;
-            return Arrangement.section(tank).stream().anyMatch(p -> a.gravity().height(new Point3(p.x(), Arrangement.sectionButtLine(tank),
-                    p.z())) * heights.scale() < itemTop);
+            return Arrangement.section(tank).stream()
+                    .anyMatch(p -> a.gravity().height(new Point3(p.x(), Arrangement.sectionButtLine(tank), p.z()))
+                                    * heights.scale()
+                            < itemTop);
         });
     }
 
     /** Columns with equal gaps between their symbols. */
     private void spread(List<Fitted> items, double from, double to) {
         List<List<Fitted>> columns = columns(items);
-        double[] half = columns.stream().mapToDouble(c -> c.stream().mapToDouble(Symbols::halfWidth).max().orElse(0)).toArray();
+        double[] half = columns.stream()
+                .mapToDouble(
+                        c -> c.stream().mapToDouble(Symbols::halfWidth).max().orElse(0))
+                .toArray();
         double symbols = 0;
         for (int i = 1; i < half.length; i++) {
             symbols += half[i - 1] + half[i];
@@ -277,13 +319,24 @@ final class Across {
         }
     }
 
-    /** One item a column; where it is tight, items side by side in the flow stand over each other if their heights allow. */
+    /**
+     * One item a column; where it is tight, items side by side in the flow stand over each other if their heights
+     * allow.
+     */
     private List<List<Fitted>> columns(List<Fitted> items) {
         List<List<Fitted>> columns = new ArrayList<>();
         for (Fitted item : items) {
             List<Fitted> last = columns.isEmpty() ? null : columns.get(columns.size() - 1);
-            boolean beside = tight && last != null && last.stream().allMatch(o -> rank.get(o.id()).equals(rank.get(item.id()))
-                    && Math.abs(o.place().point().z() - item.place().point().z()) * heights.scale() > 32);
+            boolean beside = tight
+                    && last != null
+                    && last.stream()
+                            .allMatch(o -> rank.get(o.id()).equals(rank.get(item.id()))
+                                    && Math.abs(o.place().point().z()
+                                                            - item.place()
+                                                                    .point()
+                                                                    .z())
+                                                    * heights.scale()
+                                            > 32);
             if (beside) {
                 last.add(item);
             } else {
@@ -304,7 +357,9 @@ final class Across {
 
     /** Items from tanks to engine. */
     private List<Fitted> inOrder() {
-        return system.all(Fitted.class).sorted(Comparator.comparing((Fitted i) -> rank.get(i.id()))).toList();
+        return system.all(Fitted.class)
+                .sorted(Comparator.comparing((Fitted i) -> rank.get(i.id())))
+                .toList();
     }
 
     /** The highest tank stands straight over the port it feeds; lower ones step to the left. */
@@ -322,7 +377,9 @@ final class Across {
                 box = extent(tank, x);
             }
             for (double[] other : taken) {
-                if (box[0] < other[1] + 16 && other[0] < box[1] + 16 && box[2] < other[3] + 10
+                if (box[0] < other[1] + 16
+                        && other[0] < box[1] + 16
+                        && box[2] < other[3] + 10
                         && other[2] < box[3] + 10) {
                     x -= box[1] + 24 - other[0];
                     box = extent(tank, x);
@@ -338,7 +395,8 @@ final class Across {
             if (spill > 0 && view.zoom() == 1 && view.panX() == 0) {
                 x += spill;
                 box = extent(tank, x);
-                crowded |= box[0] < rightmostOverlapping(taken, box) || air() && beside(tank) && box[1] > over - 34 + 0.5;
+                crowded |=
+                        box[0] < rightmostOverlapping(taken, box) || air() && beside(tank) && box[1] > over - 34 + 0.5;
             }
             taken.add(box);
             centres.put(tank.id(), x);
@@ -348,7 +406,10 @@ final class Across {
 
     /** Right edge of the tanks already placed at a box's height. */
     private static double rightmost(List<double[]> taken, double[] box) {
-        return taken.stream().filter(o -> box[2] < o[3] + 10 && o[2] < box[3] + 10).mapToDouble(o -> o[1]).max()
+        return taken.stream()
+                .filter(o -> box[2] < o[3] + 10 && o[2] < box[3] + 10)
+                .mapToDouble(o -> o[1])
+                .max()
                 .orElse(Double.NEGATIVE_INFINITY);
     }
 
@@ -358,7 +419,9 @@ final class Across {
     }
 
     private double outletHeightLevel(Tank tank) {
-        return tank.outlets().isEmpty() ? 0 : tank.outlets().get(0).place().point().z();
+        return tank.outlets().isEmpty()
+                ? 0
+                : tank.outlets().get(0).place().point().z();
     }
 
     /** Left, right, top, bottom of a tank over every preset, so that tilting moves no tank sideways. */

@@ -20,8 +20,7 @@ final class AirKey {
     private static final double TWO_ROWS = 52;
     private static final double NARROW = 740;
 
-    private AirKey() {
-    }
+    private AirKey() {}
 
     /** Its height under a picture so wide, px. */
     static double height(double width) {
@@ -32,23 +31,38 @@ final class AirKey {
     static void mark(LowPoints.Kind kind, Spot s, List<Mark> marks) {
         if (kind == LowPoints.Kind.HIGH) {
             marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.PLUM, 2)));
-            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() + 3), new Spot(s.x() + 4, s.y() + 3), new Spot(s.x(), s.y() - 4)), true, Ink.PLUM,
-                    SchematicPart.NO_PEN, 0));
+            marks.add(new Path(
+                    List.of(new Spot(s.x() - 4, s.y() + 3), new Spot(s.x() + 4, s.y() + 3), new Spot(s.x(), s.y() - 4)),
+                    true,
+                    Ink.PLUM,
+                    SchematicPart.NO_PEN,
+                    0));
         } else {
             marks.add(new Disc(s, 8, Ink.PANEL, Pen.of(Ink.RUST, 2.2)));
-            marks.add(new Path(List.of(new Spot(s.x() - 4, s.y() - 3), new Spot(s.x() + 4, s.y() - 3), new Spot(s.x(), s.y() + 4)), true, Ink.RUST,
-                    SchematicPart.NO_PEN, 0));
+            marks.add(new Path(
+                    List.of(new Spot(s.x() - 4, s.y() - 3), new Spot(s.x() + 4, s.y() - 3), new Spot(s.x(), s.y() + 4)),
+                    true,
+                    Ink.RUST,
+                    SchematicPart.NO_PEN,
+                    0));
         }
     }
 
     static Piece of(double width, double height, TextMeasure measure) {
         double foot = height(width);
-        List<Mark> marks = new ArrayList<>(List.of(new Box(0, height - foot, width, foot, 0, Ink.PANEL, SchematicPart.NO_PEN), SchematicPart.line(0, height - foot, width, height - foot, Pen.of(Ink.HAIRLINE, 1))));
+        List<Mark> marks = new ArrayList<>(List.of(
+                new Box(0, height - foot, width, foot, 0, Ink.PANEL, SchematicPart.NO_PEN),
+                SchematicPart.line(0, height - foot, width, height - foot, Pen.of(Ink.HAIRLINE, 1))));
         double y = height - foot + 15;
         double x = SchematicPart.RULER + 6;
         List<Spot> bar = new ArrayList<>(List.of(new Spot(x, y), new Spot(x + 34, y)));
         marks.add(new Path(bar, false, Ink.NONE, Pen.of(Ink.AIR, 6), 0));
-        marks.add(new Path(List.of(new Spot(x + 12, y - 5), new Spot(x + 12, y + 5), new Spot(x + 23, y)), true, Ink.AIR, Pen.of(Ink.PANEL, 1.4), 0));
+        marks.add(new Path(
+                List.of(new Spot(x + 12, y - 5), new Spot(x + 12, y + 5), new Spot(x + 23, y)),
+                true,
+                Ink.AIR,
+                Pen.of(Ink.PANEL, 1.4),
+                0));
         x = word(measure, marks, x + 40, y, "moving air");
         marks.add(SchematicPart.line(x, y, x + 30, y, Pen.of(Ink.AIR, 6)));
         marks.add(SchematicPart.line(x, y, x + 30, y, Pen.of(Ink.PANEL, 3)));

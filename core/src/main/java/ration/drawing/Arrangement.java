@@ -21,6 +21,7 @@ final class Arrangement {
     static final double RULER = 46;
     /** Height of the result at the engine. */
     static final double RESULT = 150;
+
     static final double SELECTOR_RADIUS = 18;
 
     private final SchematicView view;
@@ -51,7 +52,8 @@ final class Arrangement {
     }
 
     static double sectionButtLine(Tank tank) {
-        return tank.outlets().isEmpty() ? (tank.shape().left() + tank.shape().right()) / 2
+        return tank.outlets().isEmpty()
+                ? (tank.shape().left() + tank.shape().right()) / 2
                 : tank.outlets().get(0).place().point().y();
     }
 
@@ -98,7 +100,9 @@ final class Arrangement {
     /** What is drawn of a tank. */
     List<Spot> outline(Tank tank) {
         double y = sectionButtLine(tank);
-        return section(tank).stream().map(p -> inTank(tank, new Point3(p.x(), y, p.z()))).toList();
+        return section(tank).stream()
+                .map(p -> inTank(tank, new Point3(p.x(), y, p.z())))
+                .toList();
     }
 
     /** Vents that are led across; none but on the air side. */
@@ -125,8 +129,11 @@ final class Arrangement {
 
     /** Centre of an item's symbol; for a tank its first outlet. */
     Spot centre(Item item) {
-        return item.only(Tank.class).map(tank -> inTank(tank, outletPoint(tank))).orElseGet(() -> new Spot(across.at(item.id()).orElseThrow(), y(((Fitted) item).place()
-                .point())));
+        return item.only(Tank.class)
+                .map(tank -> inTank(tank, outletPoint(tank)))
+                .orElseGet(() -> new Spot(
+                        across.at(item.id()).orElseThrow(),
+                        y(((Fitted) item).place().point())));
     }
 
     // ports
@@ -186,7 +193,9 @@ final class Arrangement {
     double[] body(Fitted item) {
         Spot c = centre(item);
         double w = Symbols.halfWidth(item);
-        double up = item.only(Header.class).map(h -> h.height().si() * heights.scale()).orElse(Symbols.halfHeight(item));
+        double up = item.only(Header.class)
+                .map(h -> h.height().si() * heights.scale())
+                .orElse(Symbols.halfHeight(item));
         return new double[] {c.x() - w, c.y() - up, c.x() + w, c.y() + Symbols.depth(item)};
     }
 
@@ -207,15 +216,20 @@ final class Arrangement {
         return across.right();
     }
 
-    /** Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall. */
+    /**
+     * Top of the result at the engine: over the inlet where there is room, else under everything forward of the wall.
+     */
     double engineTop() {
         boolean back = system.inlet().filter(EngineInlet::returns).isPresent();
         double over = y(0) - (back ? 266 : 232);
         if (over >= 34) {
             return over;
         }
-        double lowest = system.all(Fitted.class).filter(i -> centre(i).x() > firewallX()).mapToDouble(i -> centre(i).y()).max().orElse(y(
-                0));
+        double lowest = system.all(Fitted.class)
+                .filter(i -> centre(i).x() > firewallX())
+                .mapToDouble(i -> centre(i).y())
+                .max()
+                .orElse(y(0));
         double under = Math.max(lowest, y(0)) + 96;
         return under + RESULT < view.height() ? under : Math.max(34, Math.min(over, view.height() - RESULT));
     }

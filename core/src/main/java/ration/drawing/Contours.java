@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import ration.drawing.Mark.Spot;
 
-/** Closed outlines of where a grid of values lies under a level, by marching squares; beyond the grid counts as over it. */
+/**
+ * Closed outlines of where a grid of values lies under a level, by marching squares; beyond the grid counts as over it.
+ */
 final class Contours {
 
     private final double[][] value;
@@ -25,8 +27,7 @@ final class Contours {
     }
 
     /** An edge between two neighbours of the grid with a border round it. */
-    private record Edge(int row, int column, boolean down) {
-    }
+    private record Edge(int row, int column, boolean down) {}
 
     private double at(int row, int column) {
         boolean in = row >= 0 && column >= 0 && row < value.length && column < value[0].length;
@@ -51,7 +52,10 @@ final class Contours {
             Edge at = start;
             while (at != null && done.add(at)) {
                 ring.add(place(at));
-                at = next.get(at).stream().filter(e -> !done.contains(e)).findFirst().orElse(null);
+                at = next.get(at).stream()
+                        .filter(e -> !done.contains(e))
+                        .findFirst()
+                        .orElse(null);
             }
             if (ring.size() > 2) {
                 rings.add(ring);

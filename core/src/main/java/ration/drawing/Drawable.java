@@ -10,8 +10,8 @@ import ration.model.TankShape;
 import ration.quantity.Unit;
 
 /**
- * A layout all of whose tanks have a body: where measures close none, a box stands for it at its ports, and its name says so. What is wrong
- * with one tank never takes the drawing of the others away.
+ * A layout all of whose tanks have a body: where measures close none, a box stands for it at its ports, and its name
+ * says so. What is wrong with one tank never takes the drawing of the others away.
  */
 final class Drawable {
 
@@ -22,8 +22,7 @@ final class Drawable {
     private static final double HIGH = Unit.INCH.toSi(6);
     private static final Once<FuelSystem, FuelSystem> MADE = new Once<>(Drawable::made);
 
-    private Drawable() {
-    }
+    private Drawable() {}
 
     /** The layout itself where every tank closes. */
     static FuelSystem of(FuelSystem system) {
@@ -31,7 +30,12 @@ final class Drawable {
     }
 
     private static FuelSystem made(FuelSystem system) {
-        return system.withItems(system.items().stream().map(i -> i.only(Tank.class).filter(t -> !closes(t)).<ration.model.Item>map(Drawable::instead).orElse(i)).toList());
+        return system.withItems(system.items().stream()
+                .map(i -> i.only(Tank.class)
+                        .filter(t -> !closes(t))
+                        .<ration.model.Item>map(Drawable::instead)
+                        .orElse(i))
+                .toList());
     }
 
     private static Tank instead(Tank t) {
@@ -41,9 +45,18 @@ final class Drawable {
 
     /** Around where fuel leaves it, or comes back, or air comes in. */
     private static TankShape box(Tank t) {
-        Place at = t.outlets().stream().map(o -> o.place()).findFirst().or(() -> t.returns().stream().map(Tank.Entry::place).findFirst()).or(t::vent).orElseGet(() -> Place.inches(0, 0, 0));
+        Place at = t.outlets().stream()
+                .map(o -> o.place())
+                .findFirst()
+                .or(() -> t.returns().stream().map(Tank.Entry::place).findFirst())
+                .or(t::vent)
+                .orElseGet(() -> Place.inches(0, 0, 0));
         Measured across = Measured.of(Unit.INCH.fromSi(ACROSS), Unit.INCH, "");
-        return new TankShape.Box(new Place(at.station().plus(-ACROSS / 2), at.buttLine().plus(-ACROSS / 2), at.waterLine()), across, across, Measured.of(Unit.INCH.fromSi(HIGH), Unit.INCH, ""));
+        return new TankShape.Box(
+                new Place(at.station().plus(-ACROSS / 2), at.buttLine().plus(-ACROSS / 2), at.waterLine()),
+                across,
+                across,
+                Measured.of(Unit.INCH.fromSi(HIGH), Unit.INCH, ""));
     }
 
     private static boolean closes(Tank t) {

@@ -20,7 +20,10 @@ import ration.drawing.Picture.Piece;
 import ration.upkeep.Due;
 import ration.upkeep.Life;
 
-/** What falls due by the calendar, two years ahead; what is over stands at today. Earlier ones stand higher, so no stem crosses a name. */
+/**
+ * What falls due by the calendar, two years ahead; what is over stands at today. Earlier ones stand higher, so no stem
+ * crosses a name.
+ */
 public final class DuePicture {
 
     private static final double LEFT = 24;
@@ -28,8 +31,7 @@ public final class DuePicture {
     private static final int ROWS = 4;
     private static final long MONTHS = 24;
 
-    private DuePicture() {
-    }
+    private DuePicture() {}
 
     public static Picture draw(List<Due> due, LocalDate today, TextMeasure measure, double width, double height) {
         LocalDate end = today.plusMonths(MONTHS);
@@ -41,14 +43,24 @@ public final class DuePicture {
             double x = LEFT + ChronoUnit.DAYS.between(today, m.atDay(1)) / days * (width - 2 * LEFT);
             boolean year = m.getMonthValue() == 1;
             marks.add(SchematicPart.line(x, axis, x, axis + (year ? 8 : 4), Pen.of(Ink.INK, 1)));
-            marks.add(new Label(x + 2, axis + 14, m.getMonth().getDisplayName(TextStyle.NARROW, Locale.ENGLISH), 11, false, Ink.SOFT, Anchor.START));
+            marks.add(new Label(
+                    x + 2,
+                    axis + 14,
+                    m.getMonth().getDisplayName(TextStyle.NARROW, Locale.ENGLISH),
+                    11,
+                    false,
+                    Ink.SOFT,
+                    Anchor.START));
             if (year) {
                 marks.add(new Label(x + 2, axis + 28, String.valueOf(m.getYear()), 11, true, Ink.INK, Anchor.START));
             }
         }
         marks.add(new Label(LEFT, axis + 28, "today", 11, true, Ink.INK, Anchor.START));
-        List<Due> shown = new ArrayList<>(due.stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN || d.on().filter(o -> o.isBefore(end))
-                .isPresent()).toList());
+        List<Due> shown = new ArrayList<>(due.stream()
+                .filter(d -> d.verdict() == Verdict.SHORT
+                        || d.verdict() == Verdict.NOT_SHOWN
+                        || d.on().filter(o -> o.isBefore(end)).isPresent())
+                .toList());
         shown.sort(Comparator.comparing((Due d) -> day(d, today)));
         double[] free = new double[ROWS];
         int left = 0;
@@ -72,9 +84,12 @@ public final class DuePicture {
             marks.add(new Label(x + 4, y + 3, d.part().name(), 11, true, bad ? Ink.RUST_TEXT : Ink.INK, Anchor.START));
         }
         if (left > 0) {
-            marks.add(new Label(width - LEFT, axis + 28, "and " + left + " more in the list", 11, false, Ink.SOFT, Anchor.END));
+            marks.add(new Label(
+                    width - LEFT, axis + 28, "and " + left + " more in the list", 11, false, Ink.SOFT, Anchor.END));
         }
-        String words = shown.isEmpty() ? "Nothing falls due in two years" : "Due first: " + shown.get(0).part().name();
+        String words = shown.isEmpty()
+                ? "Nothing falls due in two years"
+                : "Due first: " + shown.get(0).part().name();
         return new Picture(width, height, List.of(new Piece("", Kind.TEXT, words, marks)));
     }
 
@@ -85,7 +100,14 @@ public final class DuePicture {
     /** A filled diamond is replaced, a ring is looked at. */
     private static List<Mark> sign(Due d, double x, double y) {
         Ink ink = d.verdict() == Verdict.SHORT ? Ink.RUST : Ink.INK;
-        return List.of(d.part().life().ends() == Life.Ends.LOOK ? new Disc(new Spot(x, y), 4, Ink.PANEL, Pen.of(ink, 1.6)) : new Path(List.of(new Spot(x, y - 5), new Spot(
-                x + 5, y), new Spot(x, y + 5), new Spot(x - 5, y)), true, ink, Pen.of(Ink.NONE, 0), 0));
+        return List.of(
+                d.part().life().ends() == Life.Ends.LOOK
+                        ? new Disc(new Spot(x, y), 4, Ink.PANEL, Pen.of(ink, 1.6))
+                        : new Path(
+                                List.of(new Spot(x, y - 5), new Spot(x + 5, y), new Spot(x, y + 5), new Spot(x - 5, y)),
+                                true,
+                                ink,
+                                Pen.of(Ink.NONE, 0),
+                                0));
     }
 }

@@ -43,33 +43,46 @@ final class EngineBlock extends SchematicPart {
             return;
         }
         CaseAnswer a = answer.get();
-        Ink verdictInk = switch (a.verdict()) {
-            case SHORT -> Ink.RUST_TEXT;
-            case NOT_SHOWN -> Ink.SOFT;
-            default -> Ink.DEEP;
-        };
+        Ink verdictInk =
+                switch (a.verdict()) {
+                    case SHORT -> Ink.RUST_TEXT;
+                    case NOT_SHOWN -> Ink.SOFT;
+                    default -> Ink.DEEP;
+                };
         marks.add(new Label(r, top + 12, a.verdict().word(), 13, true, verdictInk, Anchor.END));
         Unit gph = units.unit(Dimension.FLOW);
         boolean runs = subject.regime() == Regime.AS_IT_RUNS;
-        String figure = UnitSystem.figure(gph.fromSi(runs ? a.need() : a.capacity().inletFlow()), 1);
+        String figure =
+                UnitSystem.figure(gph.fromSi(runs ? a.need() : a.capacity().inletFlow()), 1);
         marks.add(new Label(left, top + 44, figure, 22, true, Ink.INK, Anchor.START));
         double unitAt = left + measure.width(figure, 22, true) + 6;
-        String most = runs ? "at most " + UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1) : "needs "
-                + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1);
+        String most = runs
+                ? "at most " + UnitSystem.figure(gph.fromSi(a.capacity().inletFlow()), 1)
+                : "needs " + UnitSystem.figure(gph.fromSi(a.need() * a.factor()), 1);
         String taken = gph.symbol() + " taken";
         boolean fits = unitAt + measure.width(taken, 12, false) + 8 < r - measure.width(most, 12, false);
         marks.add(new Label(unitAt, top + 44, runs && fits ? taken : gph.symbol(), 12, false, Ink.SOFT, Anchor.START));
         marks.add(new Label(r, top + 44, most, 12, false, Ink.SOFT, Anchor.END));
         marks.add(new Notch(left, top + 54, r - left, 13, a.ratio(), a.verdict()));
         headSum(marks, a, left, top + 88);
-        piece(inlet.id(), Kind.TEXT, inlet.name() + ", " + figure + " " + gph.symbol() + (runs ? " taken" : "") + ", " + a.verdict().word(),
+        piece(
+                inlet.id(),
+                Kind.TEXT,
+                inlet.name() + ", " + figure + " " + gph.symbol() + (runs ? " taken" : "") + ", "
+                        + a.verdict().word(),
                 marks);
         if (runs) {
             return;
         }
-        piece(inlet.id(), Kind.TEXT, "", new TextBlock().line(TextBlock.body("open line "),
-                TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW))).at(
-                        Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
+        piece(
+                inlet.id(),
+                Kind.TEXT,
+                "",
+                new TextBlock()
+                        .line(
+                                TextBlock.body("open line "),
+                                TextBlock.bold(units.text(a.openLine().inletFlow(), Dimension.FLOW)))
+                        .at(Math.min(c.x() - 20, r - 108), c.y() + 44, Anchor.START, measure));
     }
 
     private void headSum(List<Mark> marks, CaseAnswer a, double left, double y) {
@@ -82,16 +95,28 @@ final class EngineBlock extends SchematicPart {
         if (available.isEmpty() || leftAtInlet.isEmpty()) {
             String obstacle = now.usable() || now.reason().isEmpty() ? a.obstacle(system) : now.reason();
             int cut = obstacle.lastIndexOf(' ', 32);
-            marks.add(new Label(left, y, obstacle.length() > 32 && cut > 0 ? obstacle.substring(0, cut) : obstacle, 11,
-                    false, Ink.RUST_TEXT, Anchor.START));
+            marks.add(new Label(
+                    left,
+                    y,
+                    obstacle.length() > 32 && cut > 0 ? obstacle.substring(0, cut) : obstacle,
+                    11,
+                    false,
+                    Ink.RUST_TEXT,
+                    Anchor.START));
             if (obstacle.length() > 32 && cut > 0) {
                 String rest = obstacle.substring(cut + 1);
                 int again = rest.length() > 32 ? rest.lastIndexOf(' ', 32) : -1;
-                marks.add(new Label(left, y + 16, again > 0 ? rest.substring(0, again) : rest, 11, false, Ink.RUST_TEXT,
+                marks.add(new Label(
+                        left,
+                        y + 16,
+                        again > 0 ? rest.substring(0, again) : rest,
+                        11,
+                        false,
+                        Ink.RUST_TEXT,
                         Anchor.START));
                 if (again > 0) {
-                    marks.add(new Label(left, y + 32, rest.substring(again + 1), 11, false, Ink.RUST_TEXT,
-                            Anchor.START));
+                    marks.add(
+                            new Label(left, y + 32, rest.substring(again + 1), 11, false, Ink.RUST_TEXT, Anchor.START));
                 }
             }
             return;
@@ -100,36 +125,38 @@ final class EngineBlock extends SchematicPart {
             pumpSum(marks, now, available.getAsDouble(), leftAtInlet.getAsDouble(), left, y);
             return;
         }
-        double[] values = {available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(),
-            leftAtInlet.getAsDouble()};
+        double[] values = {
+            available.getAsDouble(), available.getAsDouble() - leftAtInlet.getAsDouble(), leftAtInlet.getAsDouble()
+        };
         String[] words = {unit.symbol() + " of head at the tank", "lost on the way", "left at the inlet"};
         for (int i = 0; i < 3; i++) {
             boolean sum = i == 2;
             double line = y + 17 * i + (sum ? 4 : 0);
-            marks.add(new Label(column, line, UnitSystem.figure(unit.fromSi(values[i]), decimals), 12, sum, Ink.INK,
-                    Anchor.END));
-            marks.add(new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT,
-                    Anchor.START));
+            marks.add(new Label(
+                    column, line, UnitSystem.figure(unit.fromSi(values[i]), decimals), 12, sum, Ink.INK, Anchor.END));
+            marks.add(
+                    new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT, Anchor.START));
         }
         marks.add(line(left, y + 22, column, y + 22, Pen.of(Ink.INK, 1)));
     }
 
     /** With pumps on the way: in pressures, four lines. */
-    private void pumpSum(List<Mark> marks, FlowAnswer now, double available, double leftAtInlet, double left, double y) {
+    private void pumpSum(
+            List<Mark> marks, FlowAnswer now, double available, double leftAtInlet, double left, double y) {
         double weight = now.weight();
         double pumped = now.pumped();
-        double[] values = {available * weight, pumped, (available - leftAtInlet) * weight + pumped,
-            leftAtInlet * weight};
+        double[] values = {available * weight, pumped, (available - leftAtInlet) * weight + pumped, leftAtInlet * weight
+        };
         String unit = units.unit(Dimension.PRESSURE).symbol();
         String[] words = {unit + " from height", "from pumps", "lost on the way", "left at the inlet"};
         double column = left + 38;
         for (int i = 0; i < 4; i++) {
             boolean sum = i == 3;
             double line = y - 2 + 15 * i + (sum ? 3 : 0);
-            marks.add(new Label(column, line, units.figure(values[i], Dimension.PRESSURE), 12, sum, Ink.INK,
-                    Anchor.END));
-            marks.add(new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT,
-                    Anchor.START));
+            marks.add(
+                    new Label(column, line, units.figure(values[i], Dimension.PRESSURE), 12, sum, Ink.INK, Anchor.END));
+            marks.add(
+                    new Label(column + 8, line, words[i], sum ? 12 : 11, sum, sum ? Ink.INK : Ink.SOFT, Anchor.START));
         }
         marks.add(line(left, y + 33, column, y + 33, Pen.of(Ink.INK, 1)));
     }
@@ -142,8 +169,8 @@ final class EngineBlock extends SchematicPart {
         double x = (RULER + place.firewallX()) / 2;
         double y = place.y(0) - 120;
         List<Mark> marks = new ArrayList<>(new TextBlock()
-                .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK)).at(x, y, Anchor.MIDDLE,
-                        measure));
+                .line(new TextBlock.Span("Lay out what feeds the engine", 15, true, Ink.INK))
+                .at(x, y, Anchor.MIDDLE, measure));
         marks.addAll(new TextBlock()
                 .line(TextBlock.body("Press P to start from a usual layout, or A to begin with a tank of your own."))
                 .line(TextBlock.body("Then pick the line, press I, and put in the selector and the strainer."))

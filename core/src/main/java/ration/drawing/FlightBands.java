@@ -39,7 +39,9 @@ final class FlightBands {
         this.measure = measure;
         this.x = x;
         this.axis = axis;
-        pumps = Topology.of(project.system()).feedPumps().stream().limit(MOST_PUMPS).toList();
+        pumps = Topology.of(project.system()).feedPumps().stream()
+                .limit(MOST_PUMPS)
+                .toList();
     }
 
     /** How high they are together, px. */
@@ -85,12 +87,20 @@ final class FlightBands {
                 boolean after = all.get(from).minutes() >= flight.landing().minutes() - 1e-6;
                 String words = String.join(" ", all.get(from).positions().values());
                 String time = from == 0 ? "" : FlightTable.clock(all.get(from).minutes()) + "  ";
-                marks.add(new Box(a, top, Math.max(1, b - a), FlightPicture.BAND, 2, after ? Ink.PANEL : n % 2 == 0 ? Ink.FUEL_TINT : Ink.FUEL_STANDING, Pen.of(
-                        after ? Ink.EDGE : Ink.FUEL, 1)));
-                String text = measure.width(time + words, 11, true) + 8 < b - a ? time + words : measure.width(words, 11, true) + 4 < b - a ? words
-                        : "";
+                marks.add(new Box(
+                        a,
+                        top,
+                        Math.max(1, b - a),
+                        FlightPicture.BAND,
+                        2,
+                        after ? Ink.PANEL : n % 2 == 0 ? Ink.FUEL_TINT : Ink.FUEL_STANDING,
+                        Pen.of(after ? Ink.EDGE : Ink.FUEL, 1)));
+                String text = measure.width(time + words, 11, true) + 8 < b - a
+                        ? time + words
+                        : measure.width(words, 11, true) + 4 < b - a ? words : "";
                 if (!text.isEmpty()) {
-                    marks.add(FlightPicture.label((a + b) / 2, top + 12, text, !after, after ? Ink.SOFT : Ink.INK, Anchor.MIDDLE));
+                    marks.add(FlightPicture.label(
+                            (a + b) / 2, top + 12, text, !after, after ? Ink.SOFT : Ink.INK, Anchor.MIDDLE));
                 }
                 from = i;
                 n++;
@@ -114,15 +124,24 @@ final class FlightBands {
         List<Flight.Sample> all = flight.samples();
         double y = top;
         for (Pump p : pumps) {
-            marks.add(FlightPicture.label(FlightPicture.LEFT - 8, y + 9, shortened(p.name()), false, Ink.SOFT, Anchor.END));
+            marks.add(FlightPicture.label(
+                    FlightPicture.LEFT - 8, y + 9, shortened(p.name()), false, Ink.SOFT, Anchor.END));
             int from = 0;
             for (int i = 1; i <= all.size(); i++) {
-                if (i == all.size() || all.get(i).stopped().contains(p.id()) != all.get(from).stopped().contains(p.id())) {
+                if (i == all.size()
+                        || all.get(i).stopped().contains(p.id())
+                                != all.get(from).stopped().contains(p.id())) {
                     double a = x.at(all.get(from).minutes());
                     double b = x.at(all.get(Math.min(i, all.size() - 1)).minutes());
                     if (!all.get(from).stopped().contains(p.id())) {
-                        marks.add(new Box(a, y + 2, Math.max(1, b - a), 7, 1, all.get(from).minutes() < flight.landing().minutes() ? Ink.FUEL_MID
-                                : Ink.FUEL_PALE, Pen.of(Ink.NONE, 0)));
+                        marks.add(new Box(
+                                a,
+                                y + 2,
+                                Math.max(1, b - a),
+                                7,
+                                1,
+                                all.get(from).minutes() < flight.landing().minutes() ? Ink.FUEL_MID : Ink.FUEL_PALE,
+                                Pen.of(Ink.NONE, 0)));
                     }
                     from = i;
                 }
@@ -144,7 +163,8 @@ final class FlightBands {
             if (last >= 0 && e.minutes() - all.get(last).minutes() < 0.5) {
                 FlightEvent before = all.remove(last);
                 boolean worse = e.kind().bad() || e.kind() == FlightEvent.Kind.ENDS;
-                all.add(new FlightEvent(e.minutes(), worse ? e.kind() : before.kind(), e.about(), before.words() + ", " + e.words()));
+                all.add(new FlightEvent(
+                        e.minutes(), worse ? e.kind() : before.kind(), e.about(), before.words() + ", " + e.words()));
             } else {
                 all.add(e);
             }

@@ -25,7 +25,10 @@ import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
-/** A flight on one time axis: phases, altitude, what is in each tank, handles and pumps, events, balance, middle of the fuel. */
+/**
+ * A flight on one time axis: phases, altitude, what is in each tank, handles and pumps, events, balance, middle of the
+ * fuel.
+ */
 public final class FlightPicture {
 
     static final double LEFT = 66;
@@ -51,13 +54,22 @@ public final class FlightPicture {
     private final FlightStrips below;
     private final FlightBands bands;
 
-    private FlightPicture(Project project, Flight flight, Optional<FlightVapor> vapor, UnitSystem units, TextMeasure measure, double width, double height) {
+    private FlightPicture(
+            Project project,
+            Flight flight,
+            Optional<FlightVapor> vapor,
+            UnitSystem units,
+            TextMeasure measure,
+            double width,
+            double height) {
         this.project = project;
         this.flight = flight;
         this.units = units;
         this.measure = measure;
         this.height = height;
-        double end = Math.max(flight.samples().get(flight.samples().size() - 1).minutes(), flight.plan().landing());
+        double end = Math.max(
+                flight.samples().get(flight.samples().size() - 1).minutes(),
+                flight.plan().landing());
         x = new Scale(0, Math.max(10, end), LEFT, width - RIGHT);
         volume = units.unit(Dimension.VOLUME);
         tanks = project.system().tanks();
@@ -68,10 +80,18 @@ public final class FlightPicture {
     }
 
     /**
-     * @param vapor  along the way; empty where it was not asked
+     * @param vapor along the way; empty where it was not asked
      * @param cursor minutes at which values are told
      */
-    public static Picture draw(Project project, Flight flight, Optional<FlightVapor> vapor, double cursor, UnitSystem units, TextMeasure measure, double width, double height) {
+    public static Picture draw(
+            Project project,
+            Flight flight,
+            Optional<FlightVapor> vapor,
+            double cursor,
+            UnitSystem units,
+            TextMeasure measure,
+            double width,
+            double height) {
         FlightPicture p = new FlightPicture(project, flight, vapor, units, measure, width, height);
         p.phases();
         p.altitude();
@@ -87,7 +107,11 @@ public final class FlightPicture {
 
     /** The time under a place across such a picture, minutes. */
     public static double minutes(Flight flight, double px, double width) {
-        double end = Math.max(10, Math.max(flight.samples().get(flight.samples().size() - 1).minutes(), flight.plan().landing()));
+        double end = Math.max(
+                10,
+                Math.max(
+                        flight.samples().get(flight.samples().size() - 1).minutes(),
+                        flight.plan().landing()));
         return Math.max(0, Math.min(end, (px - LEFT) / (width - RIGHT - LEFT) * end));
     }
 
@@ -110,8 +134,14 @@ public final class FlightPicture {
             double b = x.at(Math.min(from + p.lasts(), x.high()));
             boolean after = p.kind() == Phase.Kind.RESERVE;
             if (b > a) {
-                marks.add(new Box(a, PHASES, b - a, BAND, 0, after ? Ink.PANEL : n % 2 == 0 ? Ink.GRID : Ink.HAIRLINE, Pen.of(after ? Ink.EDGE
-                        : Ink.NONE, after ? 1 : 0)));
+                marks.add(new Box(
+                        a,
+                        PHASES,
+                        b - a,
+                        BAND,
+                        0,
+                        after ? Ink.PANEL : n % 2 == 0 ? Ink.GRID : Ink.HAIRLINE,
+                        Pen.of(after ? Ink.EDGE : Ink.NONE, after ? 1 : 0)));
                 String name = p.kind().label().toLowerCase(java.util.Locale.ROOT);
                 double wide = measure.width(name, 11, false);
                 if (wide + 4 < b - a) {
@@ -140,24 +170,46 @@ public final class FlightPicture {
     }
 
     private void altitude() {
-        double most = flight.samples().stream().mapToDouble(s -> s.condition().air().day().altitudeM()).max().orElse(1);
-        double least = flight.samples().stream().mapToDouble(s -> s.condition().air().day().altitudeM()).min().orElse(0);
+        double most = flight.samples().stream()
+                .mapToDouble(s -> s.condition().air().day().altitudeM())
+                .max()
+                .orElse(1);
+        double least = flight.samples().stream()
+                .mapToDouble(s -> s.condition().air().day().altitudeM())
+                .min()
+                .orElse(0);
         Scale y = new Scale(Math.min(least, most - 1), most, HIGH_TO, HIGH);
         List<Mark> marks = new ArrayList<>();
         marks.add(label(LEFT - 8, HIGH_TO - 10, "Altitude", false, Ink.SOFT, Anchor.END));
-        marks.add(new Path(line(y, s -> s.condition().air().day().altitudeM()), false, Ink.NONE, Pen.of(Ink.AIR, 1.4), 0));
-        Flight.Sample top = flight.samples().stream().max(Comparator.comparingDouble(s -> s.condition().air().day().altitudeM())).orElseThrow();
-        marks.add(label(Math.min(x.at(top.minutes()) + 6, x.toPx() - 60), HIGH + 14, altitude(most), false, Ink.SOFT, Anchor.START));
+        marks.add(new Path(
+                line(y, s -> s.condition().air().day().altitudeM()), false, Ink.NONE, Pen.of(Ink.AIR, 1.4), 0));
+        Flight.Sample top = flight.samples().stream()
+                .max(Comparator.comparingDouble(s -> s.condition().air().day().altitudeM()))
+                .orElseThrow();
+        marks.add(label(
+                Math.min(x.at(top.minutes()) + 6, x.toPx() - 60),
+                HIGH + 14,
+                altitude(most),
+                false,
+                Ink.SOFT,
+                Anchor.START));
         piece(Kind.GROUND, "", marks);
     }
 
     private String altitude(double metres) {
-        return units == UnitSystem.US ? UnitSystem.figure(Unit.FOOT.fromSi(metres), 0) + " ft" : UnitSystem.figure(metres, 0) + " m";
+        return units == UnitSystem.US
+                ? UnitSystem.figure(Unit.FOOT.fromSi(metres), 0) + " ft"
+                : UnitSystem.figure(metres, 0) + " m";
     }
 
     private Scale volumes() {
-        double most = tanks.stream().mapToDouble(t -> flight.samples().stream().mapToDouble(s -> s.tank(t.id())).max().orElse(0)).max().orElse(
-                1e-3);
+        double most = tanks.stream()
+                .mapToDouble(t -> flight.samples().stream()
+                        .mapToDouble(s -> s.tank(t.id()))
+                        .max()
+                        .orElse(0))
+                .max()
+                .orElse(1e-3);
         return new Scale(0, volume.fromSi(most) * 1.04, foot, CHART);
     }
 
@@ -167,7 +219,8 @@ public final class FlightPicture {
         List<Double> ticks = y.ticks(34);
         for (double t : ticks) {
             marks.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(Ink.GRID, 1)));
-            marks.add(label(LEFT - 8, y.at(t) + 4, UnitSystem.figure(t, Scale.decimals(ticks)), false, Ink.INK, Anchor.END));
+            marks.add(label(
+                    LEFT - 8, y.at(t) + 4, UnitSystem.figure(t, Scale.decimals(ticks)), false, Ink.INK, Anchor.END));
         }
         marks.add(label(LEFT - 8, CHART - 10, volume.symbol(), false, Ink.SOFT, Anchor.END));
         for (double t : bands.hours()) {
@@ -175,7 +228,8 @@ public final class FlightPicture {
         }
         double landed = x.at(flight.landing().minutes());
         if (landed < x.toPx() - 1) {
-            marks.add(new Box(landed, CHART - 6, x.toPx() - landed, foot - CHART + 6, 0, Ink.GRID, Pen.of(Ink.NONE, 0)));
+            marks.add(
+                    new Box(landed, CHART - 6, x.toPx() - landed, foot - CHART + 6, 0, Ink.GRID, Pen.of(Ink.NONE, 0)));
         }
         piece(Kind.GROUND, "", marks);
     }
@@ -190,17 +244,29 @@ public final class FlightPicture {
             from += flight.plan().phases().get(i).lasts();
             boolean last = i == flight.plan().phases().size() - 1;
             double b = last ? x.toPx() : x.at(Math.min(from, x.high()));
-            double most = flight.floors().get(i).entrySet().stream().filter(e -> feeds(e.getKey())).mapToDouble(java.util.Map.Entry::getValue).max()
+            double most = flight.floors().get(i).entrySet().stream()
+                    .filter(e -> feeds(e.getKey()))
+                    .mapToDouble(java.util.Map.Entry::getValue)
+                    .max()
                     .orElse(0);
             double top = y.at(Math.min(volume.fromSi(most), y.high()));
             if (b > a && top < foot) {
                 marks.add(new Box(a, top, b - a, foot - top, 0, Ink.FUEL_TINT, Pen.of(Ink.NONE, 0)));
                 for (double k = a + 4; k < b - 4; k += 7) {
-                    marks.add(SchematicPart.line(k, foot, Math.min(b, k + Math.min(4, foot - top)), Math.max(top, foot - 4), Pen.of(Ink.FUEL_MID, 0.8)));
+                    marks.add(SchematicPart.line(
+                            k,
+                            foot,
+                            Math.min(b, k + Math.min(4, foot - top)),
+                            Math.max(top, foot - 4),
+                            Pen.of(Ink.FUEL_MID, 0.8)));
                 }
             }
         }
-        double placard = tanks.stream().filter(t -> feeds(t.id())).mapToDouble(t -> volume.fromSi(t.unusable().si())).max().orElse(0);
+        double placard = tanks.stream()
+                .filter(t -> feeds(t.id()))
+                .mapToDouble(t -> volume.fromSi(t.unusable().si()))
+                .max()
+                .orElse(0);
         if (placard > 0) {
             double py = y.at(placard);
             marks.add(SchematicPart.line(LEFT, py, x.toPx(), py, Pen.of(Ink.RUST, 1, 1.5, 3.0)));
@@ -210,7 +276,11 @@ public final class FlightPicture {
 
     /** What the dots and the tint mean, where no curve is. */
     private void floorWords() {
-        double placard = tanks.stream().filter(t -> feeds(t.id())).mapToDouble(t -> volume.fromSi(t.unusable().si())).max().orElse(0);
+        double placard = tanks.stream()
+                .filter(t -> feeds(t.id()))
+                .mapToDouble(t -> volume.fromSi(t.unusable().si()))
+                .max()
+                .orElse(0);
         if (placard <= 0) {
             return;
         }
@@ -234,7 +304,8 @@ public final class FlightPicture {
         return tanks.stream().anyMatch(t -> t.id().equals(id) && !t.outlets().isEmpty());
     }
 
-    private static final List<List<Double>> DASHES = List.of(List.of(), List.of(7.0, 4.0), List.of(2.0, 3.0), List.of(9.0, 3.0, 2.0, 3.0));
+    private static final List<List<Double>> DASHES =
+            List.of(List.of(), List.of(7.0, 4.0), List.of(2.0, 3.0), List.of(9.0, 3.0, 2.0, 3.0));
 
     private void curves() {
         Scale y = volumes();
@@ -262,7 +333,11 @@ public final class FlightPicture {
             }
             name(marks, tank, line(y, s -> volume.fromSi(s.tank(tank.id()))));
             Flight.Sample end = flight.at(flight.landing().minutes());
-            pieces.add(new Piece(tank.id(), Kind.RUN, tank.name() + " lands with " + units.text(end.tank(tank.id()), Dimension.VOLUME), marks));
+            pieces.add(new Piece(
+                    tank.id(),
+                    Kind.RUN,
+                    tank.name() + " lands with " + units.text(end.tank(tank.id()), Dimension.VOLUME),
+                    marks));
         }
     }
 
@@ -278,8 +353,9 @@ public final class FlightPicture {
         double[] place = {way.get(0).x() + 4, way.get(0).y() - 6};
         for (int k = 5; k < 30; k++) {
             Spot s = way.get(Math.min(way.size() - 1, way.size() * k / 30));
-            for (double[] c : new double[][] {{s.x() + 7, s.y() - 7}, {s.x() - w - 7, s.y() - 7}, {s.x() + 7, s.y() + 15}, {s.x() - w - 7, s.y()
-                    + 15}}) {
+            for (double[] c : new double[][] {
+                {s.x() + 7, s.y() - 7}, {s.x() - w - 7, s.y() - 7}, {s.x() + 7, s.y() + 15}, {s.x() - w - 7, s.y() + 15}
+            }) {
                 double cost = taken.overlap(c[0] - 2, c[1] - 11, c[0] + w + 2, c[1] + 4) + 0.2 * k;
                 boolean inside = c[0] > LEFT + 2 && c[0] + w < x.toPx() && c[1] > CHART && c[1] < foot - 4;
                 if (inside && cost < best) {
@@ -299,13 +375,15 @@ public final class FlightPicture {
         List<Mark> marks = new ArrayList<>();
         marks.add(SchematicPart.line(at, PHASES - 4, at, height - 14, Pen.of(Ink.OLIVE, 1.8)));
         Occupancy here = new Occupancy();
-        StringBuilder words = new StringBuilder("At " + FlightTable.clock(minutes) + ", " + flight.phase(s).kind().label());
+        StringBuilder words = new StringBuilder("At " + FlightTable.clock(minutes) + ", "
+                + flight.phase(s).kind().label());
         Set<String> giving = flight.giving(s);
         for (Tank t : tanks) {
             Spot dot = new Spot(at, y.at(volume.fromSi(s.tank(t.id()))));
             marks.add(new Disc(dot, 4.5, Ink.PANEL, Pen.of(Ink.INK, 2)));
             String state = giving.contains(t.id()) ? "feeds" : "stands";
-            String text = t.name().replace(" tank", "") + " " + UnitSystem.figure(volume.fromSi(s.tank(t.id())), 1) + " " + state;
+            String text = t.name().replace(" tank", "") + " " + UnitSystem.figure(volume.fromSi(s.tank(t.id())), 1)
+                    + " " + state;
             words.append(", ").append(text);
             double w = measure.width(text, 11, true);
             double left = at + 9 + w > x.toPx() ? at - 9 - w : at + 9;

@@ -83,61 +83,145 @@ final class FlightStrips {
 
     private void balance(double top) {
         double limit = volume.fromSi(flight.balance().limit());
-        double most = Math.max(limit * 1.15, 1.05 * flight.samples().stream().mapToDouble(s -> Math.abs(volume.fromSi(s.moments().leftLessRight()))).max()
-                .orElse(1));
+        double most = Math.max(
+                limit * 1.15,
+                1.05
+                        * flight.samples().stream()
+                                .mapToDouble(
+                                        s -> Math.abs(volume.fromSi(s.moments().leftLessRight())))
+                                .max()
+                                .orElse(1));
         Scale y = new Scale(-most, most, top + strip, top);
         List<Mark> marks = new ArrayList<>();
-        heads(marks, top, "Left less right, " + volume.symbol(), "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at " + FlightTable
-                .clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1), flight.balanceVerdict() == Verdict.SHORT);
+        heads(
+                marks,
+                top,
+                "Left less right, " + volume.symbol(),
+                "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at "
+                        + FlightTable.clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1),
+                flight.balanceVerdict() == Verdict.SHORT);
         for (double v : new double[] {-limit, limit}) {
             marks.add(SchematicPart.line(x.fromPx(), y.at(v), x.toPx(), y.at(v), Pen.of(Ink.RUST, 1)));
             value(marks, y, v, 0);
         }
-        marks.add(new Box(x.fromPx(), top, x.toPx() - x.fromPx(), y.at(limit) - top, 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
-        marks.add(new Box(x.fromPx(), y.at(-limit), x.toPx() - x.fromPx(), top + strip - y.at(-limit), 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
+        marks.add(new Box(
+                x.fromPx(), top, x.toPx() - x.fromPx(), y.at(limit) - top, 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
+        marks.add(new Box(
+                x.fromPx(),
+                y.at(-limit),
+                x.toPx() - x.fromPx(),
+                top + strip - y.at(-limit),
+                0,
+                Ink.RUST_FAINT,
+                Pen.of(Ink.NONE, 0)));
         marks.add(SchematicPart.line(x.fromPx(), y.at(0), x.toPx(), y.at(0), Pen.of(Ink.HAIRLINE, 1)));
         List<Spot> line = new ArrayList<>();
-        flight.samples().forEach(s -> line.add(new Spot(x.at(s.minutes()), y.at(volume.fromSi(s.moments().leftLessRight())))));
+        flight.samples()
+                .forEach(s -> line.add(new Spot(
+                        x.at(s.minutes()), y.at(volume.fromSi(s.moments().leftLessRight())))));
         marks.add(new Path(line, false, Ink.NONE, Pen.of(Ink.INK, 1.8), 0));
-        pieces.add(new Piece("", Kind.HEAD_LINE, "Left and right differ by " + units.text(flight.balance().most(), Dimension.VOLUME) + " at most", marks));
+        pieces.add(new Piece(
+                "",
+                Kind.HEAD_LINE,
+                "Left and right differ by " + units.text(flight.balance().most(), Dimension.VOLUME) + " at most",
+                marks));
     }
 
     private void boiling(FlightVapor v, double top) {
-        double least = Math.min(0, v.points().stream().mapToDouble(FlightVapor.Point::degrees).min().orElse(0));
-        double most = Math.max(v.wanted() * 1.5, v.points().stream().mapToDouble(FlightVapor.Point::degrees).max().orElse(1));
+        double least = Math.min(
+                0,
+                v.points().stream()
+                        .mapToDouble(FlightVapor.Point::degrees)
+                        .min()
+                        .orElse(0));
+        double most = Math.max(
+                v.wanted() * 1.5,
+                v.points().stream()
+                        .mapToDouble(FlightVapor.Point::degrees)
+                        .max()
+                        .orElse(1));
         Scale y = new Scale(least, most, top + strip, top);
         List<Mark> marks = new ArrayList<>();
-        heads(marks, top, "To boiling, \u00b0C", "least " + v.words(project) + (v.fuelSaid() ? ", wanted " + UnitSystem.figure(v.wanted(), 0)
-                : ": which fuel is not said"), v.verdict() == Verdict.SHORT || v.verdict() == Verdict.NOT_SHOWN);
-        marks.add(new Box(x.fromPx(), y.at(v.wanted()), x.toPx() - x.fromPx(), top + strip - y.at(v.wanted()), 0, Ink.RUST_FAINT, Pen.of(Ink.NONE, 0)));
+        heads(
+                marks,
+                top,
+                "To boiling, \u00b0C",
+                "least " + v.words(project)
+                        + (v.fuelSaid() ? ", wanted " + UnitSystem.figure(v.wanted(), 0) : ": which fuel is not said"),
+                v.verdict() == Verdict.SHORT || v.verdict() == Verdict.NOT_SHOWN);
+        marks.add(new Box(
+                x.fromPx(),
+                y.at(v.wanted()),
+                x.toPx() - x.fromPx(),
+                top + strip - y.at(v.wanted()),
+                0,
+                Ink.RUST_FAINT,
+                Pen.of(Ink.NONE, 0)));
         marks.add(SchematicPart.line(x.fromPx(), y.at(v.wanted()), x.toPx(), y.at(v.wanted()), Pen.of(Ink.RUST, 1)));
         value(marks, y, v.wanted(), 0);
         if (y.at(v.wanted()) - y.at(most) > 14) {
             value(marks, y, most, 0);
         }
-        marks.add(new Path(v.points().stream().map(p -> new Spot(x.at(p.minutes()), y.at(p.degrees()))).toList(), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
-        v.least().ifPresent(p -> marks.add(new Disc(new Spot(x.at(p.minutes()), y.at(p.degrees())), 3, p.degrees() < v.wanted() ? Ink.RUST : Ink.INK, Pen.of(
-                Ink.NONE, 0))));
-        pieces.add(new Piece("", Kind.HEAD_LINE, "Before it boils: least " + v.words(project) + ", " + v.verdict().word(), marks));
+        marks.add(new Path(
+                v.points().stream()
+                        .map(p -> new Spot(x.at(p.minutes()), y.at(p.degrees())))
+                        .toList(),
+                false,
+                Ink.NONE,
+                Pen.of(Ink.INK, 1.6),
+                0));
+        v.least()
+                .ifPresent(p -> marks.add(new Disc(
+                        new Spot(x.at(p.minutes()), y.at(p.degrees())),
+                        3,
+                        p.degrees() < v.wanted() ? Ink.RUST : Ink.INK,
+                        Pen.of(Ink.NONE, 0))));
+        pieces.add(new Piece(
+                "",
+                Kind.HEAD_LINE,
+                "Before it boils: least " + v.words(project) + ", "
+                        + v.verdict().word(),
+                marks));
     }
 
     private void middle(double top) {
         Unit length = units == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
-        List<Flight.Sample> flown = flight.samples().stream().filter(s -> s.minutes() <= flight.landing().minutes() + 1e-9 && !Double.isNaN(s.moments()
-                .stationM())).toList();
-        double least = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).min().orElse(0);
-        double most = flown.stream().mapToDouble(s -> length.fromSi(s.moments().stationM())).max().orElse(1);
+        List<Flight.Sample> flown = flight.samples().stream()
+                .filter(s -> s.minutes() <= flight.landing().minutes() + 1e-9
+                        && !Double.isNaN(s.moments().stationM()))
+                .toList();
+        double least = flown.stream()
+                .mapToDouble(s -> length.fromSi(s.moments().stationM()))
+                .min()
+                .orElse(0);
+        double most = flown.stream()
+                .mapToDouble(s -> length.fromSi(s.moments().stationM()))
+                .max()
+                .orElse(1);
         double pad = Math.max(0.5, (most - least) * 0.15);
         Scale y = new Scale(least - pad, most + pad, top + strip - 8, top);
         List<Mark> marks = new ArrayList<>();
-        heads(marks, top, "Middle of the fuel, station " + length.symbol(), UnitSystem.figure(least, 1) + " to " + UnitSystem.figure(most, 1) + ": moves "
-                + UnitSystem.figure(most - least, 1), false);
+        heads(
+                marks,
+                top,
+                "Middle of the fuel, station " + length.symbol(),
+                UnitSystem.figure(least, 1) + " to " + UnitSystem.figure(most, 1) + ": moves "
+                        + UnitSystem.figure(most - least, 1),
+                false);
         value(marks, y, least, 1);
         if (y.at(least) - y.at(most) > 12) {
             value(marks, y, most, 1);
         }
-        marks.add(new Path(flown.stream().map(s -> new Spot(x.at(s.minutes()), y.at(length.fromSi(s.moments().stationM())))).toList(), false, Ink.NONE, Pen.of(
-                Ink.INK, 1.6), 0));
+        marks.add(new Path(
+                flown.stream()
+                        .map(s -> new Spot(
+                                x.at(s.minutes()),
+                                y.at(length.fromSi(s.moments().stationM()))))
+                        .toList(),
+                false,
+                Ink.NONE,
+                Pen.of(Ink.INK, 1.6),
+                0));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", marks));
     }
 }

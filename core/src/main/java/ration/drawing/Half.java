@@ -8,8 +8,7 @@ import ration.drawing.Mark.Spot;
 /** Parts of closed outlines beside a straight line, for filling; bridges along the line do not show. */
 final class Half {
 
-    private Half() {
-    }
+    private Half() {}
 
     /** At and under y. */
     static List<Spot> below(List<Spot> outline, double y) {

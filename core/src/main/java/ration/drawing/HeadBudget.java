@@ -30,17 +30,16 @@ public final class HeadBudget {
     private static final double BARS = 214;
     private static final double FIGURES = 74;
 
-    private HeadBudget() {
-    }
+    private HeadBudget() {}
 
     /**
      * One bar; head over the inlet in m.
      *
-     * @param item   id, empty for the sums
-     * @param name   of the row
+     * @param item id, empty for the sums
+     * @param name of the row
      * @param detail what it is, in two or three words
-     * @param from   running head before it
-     * @param to     running head after it
+     * @param from running head before it
+     * @param to running head after it
      */
     public record Row(String item, String name, String detail, double from, double to) {
         public double change() {
@@ -57,18 +56,32 @@ public final class HeadBudget {
             return List.of();
         }
         List<Row> rows = new ArrayList<>();
-        rows.add(new Row("", answer.capacity().pumped() > 0 ? "Tank's height" : "Head available", "surface to inlet", 0,
+        rows.add(new Row(
+                "",
+                answer.capacity().pumped() > 0 ? "Tank's height" : "Head available",
+                "surface to inlet",
+                0,
                 available.getAsDouble()));
         double running = available.getAsDouble();
         for (PathStep step : path) {
             double next = running - (step.headIn() - step.headOut());
             Optional<Item> item = system.item(step.item());
-            rows.add(new Row(step.item(), item.map(i -> i.as(NAME)).orElse(step.item()), item.map(i -> i.as(new Detail(system, answer))).orElse(""),
-                    running, next));
+            rows.add(new Row(
+                    step.item(),
+                    item.map(i -> i.as(NAME)).orElse(step.item()),
+                    item.map(i -> i.as(new Detail(system, answer))).orElse(""),
+                    running,
+                    next));
             running = next;
         }
-        rows.add(new Row("", "Left at inlet", system.inlet().filter(i -> i.style() == EngineInlet.Style.FLOAT)
-                .isPresent() ? "for the float valve" : "the least it takes", 0, left.getAsDouble()));
+        rows.add(new Row(
+                "",
+                "Left at inlet",
+                system.inlet().filter(i -> i.style() == EngineInlet.Style.FLOAT).isPresent()
+                        ? "for the float valve"
+                        : "the least it takes",
+                0,
+                left.getAsDouble()));
         return rows;
     }
 
@@ -109,7 +122,9 @@ public final class HeadBudget {
 
         @Override
         public String run(Run run) {
-            double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
+            double length = run.lengthM(
+                    system.point(run.from()).orElseThrow(),
+                    system.point(run.to()).orElseThrow());
             return run.size().shortName() + " \u00b7 " + UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in";
         }
     }
@@ -126,12 +141,21 @@ public final class HeadBudget {
         Dimension as = pumped ? Dimension.PRESSURE : Dimension.LENGTH;
         double step = Math.min(29, (height - 6) / rows.size());
         double bar = Math.min(19, step - 3);
-        double low = Math.min(0, rows.stream().mapToDouble(r -> Math.min(r.from(), r.to())).min().orElse(0));
-        double high = rows.stream().mapToDouble(r -> Math.max(r.from(), r.to())).max().orElse(1);
+        double low = Math.min(
+                0,
+                rows.stream().mapToDouble(r -> Math.min(r.from(), r.to())).min().orElse(0));
+        double high =
+                rows.stream().mapToDouble(r -> Math.max(r.from(), r.to())).max().orElse(1);
         Scale across = new Scale(low, Math.max(high, low + 1e-6), BARS, width - FIGURES);
-        double largest = rows.subList(1, rows.size() - 1).stream().mapToDouble(r -> -r.change()).max().orElse(0);
-        pieces.add(new Piece("", Kind.GROUND, "", List.of(SchematicPart.line(across.at(0), 0, across.at(0),
-                step * rows.size(), Pen.of(Ink.EDGE, 1)))));
+        double largest = rows.subList(1, rows.size() - 1).stream()
+                .mapToDouble(r -> -r.change())
+                .max()
+                .orElse(0);
+        pieces.add(new Piece(
+                "",
+                Kind.GROUND,
+                "",
+                List.of(SchematicPart.line(across.at(0), 0, across.at(0), step * rows.size(), Pen.of(Ink.EDGE, 1)))));
         for (int i = 0; i < rows.size(); i++) {
             Row r = rows.get(i);
             boolean sum = r.item().isEmpty();
@@ -153,15 +177,24 @@ public final class HeadBudget {
             Ink fill = sum ? Ink.FUEL : adds ? Ink.OLIVE : most ? Ink.FUEL_MID : Ink.FUEL_PALE;
             marks.add(new Box(x1, top, Math.max(1, x2 - x1), bar, 0, fill, SchematicPart.NO_PEN));
             if (i + 1 < rows.size() - 1) {
-                marks.add(SchematicPart.line(across.at(r.to()), top + bar, across.at(r.to()), top + step,
-                        Pen.of(Ink.SOFT, 1)));
+                marks.add(SchematicPart.line(
+                        across.at(r.to()), top + bar, across.at(r.to()), top + step, Pen.of(Ink.SOFT, 1)));
             }
             double figure = sum ? r.to() : adds ? r.change() : -r.change();
-            marks.add(new Label(width - 22, base, (adds ? "+" : "") + units.figure(figure * weight, as), 12, sum || most,
-                    Ink.INK, Anchor.END));
+            marks.add(new Label(
+                    width - 22,
+                    base,
+                    (adds ? "+" : "") + units.figure(figure * weight, as),
+                    12,
+                    sum || most,
+                    Ink.INK,
+                    Anchor.END));
             marks.add(new Label(width, base, units.unit(as).symbol(), 11, false, Ink.SOFT, Anchor.END));
-            pieces.add(new Piece(r.item(), Kind.SYMBOL, r.name() + " " + r.detail() + ", " + (adds ? "adds " : "")
-                    + units.text(figure * weight, as), marks));
+            pieces.add(new Piece(
+                    r.item(),
+                    Kind.SYMBOL,
+                    r.name() + " " + r.detail() + ", " + (adds ? "adds " : "") + units.text(figure * weight, as),
+                    marks));
         }
         return new Picture(width, height, pieces);
     }

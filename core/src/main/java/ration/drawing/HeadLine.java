@@ -74,26 +74,34 @@ final class HeadLine extends SchematicPart {
             return;
         }
         for (PathStep step : flow.get().path()) {
-            Optional<Fitted> fitted = system.item(step.item()).flatMap(i -> i.only(Fitted.class)).filter(f -> f.only(Tee.class).isEmpty());
+            Optional<Fitted> fitted = system.item(step.item())
+                    .flatMap(i -> i.only(Fitted.class))
+                    .filter(f -> f.only(Tee.class).isEmpty());
             if (fitted.filter(f -> f.ports().contains(Item.OUT)).isPresent()) {
                 place.port(new PortRef(step.item(), Item.OUT)).ifPresent(port -> {
                     double y = headY(step.headOut());
                     if (!onPicture(y)) {
                         return;
                     }
-                    put("", new TextBlock().line(TextBlock.body(units.text(step.headOut() - place.referenceHeight(),
-                            Dimension.LENGTH))), List.of(new Candidate(port.x() + 6, y - 20, Anchor.START),
-                            new Candidate(port.x() + 8, y - 26, Anchor.START),
-                            new Candidate(port.x() - 8, y + 4, Anchor.END),
-                            new Candidate(port.x() - 8, y + 14, Anchor.END),
-                            new Candidate(port.x() + 8, y + 12, Anchor.START)));
+                    put(
+                            "",
+                            new TextBlock()
+                                    .line(TextBlock.body(
+                                            units.text(step.headOut() - place.referenceHeight(), Dimension.LENGTH))),
+                            List.of(
+                                    new Candidate(port.x() + 6, y - 20, Anchor.START),
+                                    new Candidate(port.x() + 8, y - 26, Anchor.START),
+                                    new Candidate(port.x() - 8, y + 4, Anchor.END),
+                                    new Candidate(port.x() - 8, y + 14, Anchor.END),
+                                    new Candidate(port.x() + 8, y + 12, Anchor.START)));
                 });
             }
         }
         List<Spot> spots = headSpots();
         int longest = 1;
         for (int i = 1; i < spots.size(); i++) {
-            if (spots.get(i).x() - spots.get(i - 1).x() > spots.get(longest).x() - spots.get(longest - 1).x()) {
+            if (spots.get(i).x() - spots.get(i - 1).x()
+                    > spots.get(longest).x() - spots.get(longest - 1).x()) {
                 longest = i;
             }
         }
@@ -102,9 +110,12 @@ final class HeadLine extends SchematicPart {
             Spot b = spots.get(longest);
             double x = (a.x() + b.x()) / 2;
             double y = (a.y() + b.y()) / 2;
-            put("", new TextBlock().line(TextBlock.soft("head left")), List.of(
-                    new Candidate(x - 10, y + 12, Anchor.END), new Candidate(x - 34, y + 14, Anchor.END),
-                    new Candidate(x + 12, y - 26, Anchor.START), new Candidate(x + 20, y - 34, Anchor.START)));
+            put(
+                    "",
+                    new TextBlock().line(TextBlock.soft("head left")),
+                    List.of(
+                            new Candidate(x - 10, y + 12, Anchor.END), new Candidate(x - 34, y + 14, Anchor.END),
+                            new Candidate(x + 12, y - 26, Anchor.START), new Candidate(x + 20, y - 34, Anchor.START)));
         }
     }
 }

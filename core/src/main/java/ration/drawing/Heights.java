@@ -20,6 +20,7 @@ final class Heights {
 
     /** Room over and under what is highest and lowest; with the numbers of drains under it, px. */
     private static final double ROOM = 96;
+
     private static final double ROOM_FOR_DRAINS = 140;
     private static final double USUAL_SCALE = 8 / 0.0254;
 
@@ -78,13 +79,17 @@ final class Heights {
 
         @Override
         public List<Point3> header(Header header) {
-            return List.of(header.place().point(), header.place().point().plus(new Point3(0, 0, header.height().si())));
+            return List.of(
+                    header.place().point(),
+                    header.place().point().plus(new Point3(0, 0, header.height().si())));
         }
 
         @Override
         public List<Point3> tank(Tank tank) {
             double y = Arrangement.sectionButtLine(tank);
-            List<Point3> all = new ArrayList<>(Arrangement.section(tank).stream().map(p -> new Point3(p.x(), y, p.z())).toList());
+            List<Point3> all = new ArrayList<>(Arrangement.section(tank).stream()
+                    .map(p -> new Point3(p.x(), y, p.z()))
+                    .toList());
             tank.vent().map(Place::point).ifPresent(all::add);
             tank.returns().forEach(r -> all.add(r.place().point()));
             return all;

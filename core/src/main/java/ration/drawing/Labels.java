@@ -46,8 +46,10 @@ final class Labels extends SchematicPart {
 
     void firewall() {
         system.firewall().ifPresent(w -> {
-            double top = place.y(place.height(new Point3(w.station().si(), 0, w.top().si())));
-            double foot = place.y(place.height(new Point3(w.station().si(), 0, w.foot().si())));
+            double top =
+                    place.y(place.height(new Point3(w.station().si(), 0, w.top().si())));
+            double foot = place.y(
+                    place.height(new Point3(w.station().si(), 0, w.foot().si())));
             double x = place.firewallX();
             List<Mark> marks = new ArrayList<>();
             marks.add(new Box(x - 4, top, 8, foot - top, 0, Ink.PANEL, Pen.of(Ink.SOFT, 1)));
@@ -57,9 +59,15 @@ final class Labels extends SchematicPart {
             }
             piece("", Kind.GROUND, "", marks);
             double seen = Math.max(6, top);
-            put("", new TextBlock().line(TextBlock.soft("Firewall")), List.of(new Candidate(x - 11, seen, Anchor.END), new Candidate(x
-                    - 11, seen + 18, Anchor.END), new Candidate(x + 11, seen, Anchor.START), new Candidate(x - 11, foot - 14,
-                    Anchor.END), new Candidate(x + 11, foot - 14, Anchor.START)));
+            put(
+                    "",
+                    new TextBlock().line(TextBlock.soft("Firewall")),
+                    List.of(
+                            new Candidate(x - 11, seen, Anchor.END),
+                            new Candidate(x - 11, seen + 18, Anchor.END),
+                            new Candidate(x + 11, seen, Anchor.START),
+                            new Candidate(x - 11, foot - 14, Anchor.END),
+                            new Candidate(x + 11, foot - 14, Anchor.START)));
         });
     }
 
@@ -69,32 +77,45 @@ final class Labels extends SchematicPart {
         double r = outline.stream().mapToDouble(Spot::x).max().orElse(0);
         double top = outline.stream().mapToDouble(Spot::y).min().orElse(0);
         double bottom = outline.stream().mapToDouble(Spot::y).max().orElse(0);
-        double leftY = outline.stream().min((a, b) -> Double.compare(a.x(), b.x())).orElseThrow().y();
+        double leftY = outline.stream()
+                .min((a, b) -> Double.compare(a.x(), b.x()))
+                .orElseThrow()
+                .y();
         TextBlock block = new TextBlock().line(TextBlock.name(tank.name())).line(TextBlock.body(contents(tank)));
-        put(tank.id(), block, List.of(
-                new Candidate(left - 12, leftY - 16, Anchor.END),
-                new Candidate(left - 12, top, Anchor.END),
-                new Candidate(left, top - 42, Anchor.START),
-                new Candidate(left, top - 66, Anchor.START),
-                new Candidate(r + 14, top, Anchor.START),
-                new Candidate(r + 14, (top + bottom) / 2, Anchor.START),
-                new Candidate(left - 12, bottom - 30, Anchor.END),
-                new Candidate(left - 12, leftY + 24, Anchor.END),
-                new Candidate(left + 20, bottom - 10, Anchor.END),
-                new Candidate(left, top - 86, Anchor.START),
-                new Candidate(left - 40, top - 64, Anchor.START),
-                new Candidate(left - 70, top - 44, Anchor.START),
-                new Candidate(r + 14, top - 40, Anchor.START),
-                new Candidate(r + 14, bottom - 20, Anchor.START),
-                new Candidate(left, bottom + 28, Anchor.START)));
+        put(
+                tank.id(),
+                block,
+                List.of(
+                        new Candidate(left - 12, leftY - 16, Anchor.END),
+                        new Candidate(left - 12, top, Anchor.END),
+                        new Candidate(left, top - 42, Anchor.START),
+                        new Candidate(left, top - 66, Anchor.START),
+                        new Candidate(r + 14, top, Anchor.START),
+                        new Candidate(r + 14, (top + bottom) / 2, Anchor.START),
+                        new Candidate(left - 12, bottom - 30, Anchor.END),
+                        new Candidate(left - 12, leftY + 24, Anchor.END),
+                        new Candidate(left + 20, bottom - 10, Anchor.END),
+                        new Candidate(left, top - 86, Anchor.START),
+                        new Candidate(left - 40, top - 64, Anchor.START),
+                        new Candidate(left - 70, top - 44, Anchor.START),
+                        new Candidate(r + 14, top - 40, Anchor.START),
+                        new Candidate(r + 14, bottom - 20, Anchor.START),
+                        new Candidate(left, bottom + 28, Anchor.START)));
         for (Outlet outlet : tank.outlets()) {
-            flow.map(f -> f.pressure(new PortRef(tank.id(), outlet.name()))).filter(OptionalDouble::isPresent)
+            flow.map(f -> f.pressure(new PortRef(tank.id(), outlet.name())))
+                    .filter(OptionalDouble::isPresent)
                     .filter(p -> system.runAt(new PortRef(tank.id(), outlet.name()))
-                            .filter(run -> Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW).isPresent())
+                            .filter(run -> Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW)
+                            .isPresent())
                     .ifPresent(p -> {
                         Spot at = foot(tank, outlet);
-                        pill(tank.id(), p.getAsDouble(), List.of(new Spot(at.x() + 46, at.y() + 14),
-                                new Spot(at.x() + 46, at.y() + 40), new Spot(at.x() - 46, at.y() + 14)));
+                        pill(
+                                tank.id(),
+                                p.getAsDouble(),
+                                List.of(
+                                        new Spot(at.x() + 46, at.y() + 14),
+                                        new Spot(at.x() + 46, at.y() + 40),
+                                        new Spot(at.x() - 46, at.y() + 14)));
                     });
         }
     }
@@ -120,12 +141,18 @@ final class Labels extends SchematicPart {
         candidates.add(new Candidate(c.x() + half + 8, c.y() + 10, Anchor.START));
         candidates.add(new Candidate(c.x() - half - 8, c.y() + 10, Anchor.END));
         put(item.id(), block, candidates);
-        if (!item.id().equals(subject.picked()) && item.ports().contains(Item.OUT)
+        if (!item.id().equals(subject.picked())
+                && item.ports().contains(Item.OUT)
                 && item.as(new Pressed(place.busy()))) {
-            flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT))).filter(OptionalDouble::isPresent)
-                    .ifPresent(p -> pill(item.id(), p.getAsDouble(), List.of(
-                            new Spot(c.x(), below + block.height() + 10),
-                            new Spot(c.x() + half + 34, c.y() + 22), new Spot(c.x() - half - 34, c.y() + 22))));
+            flow.map(f -> f.pressure(new PortRef(item.id(), Item.OUT)))
+                    .filter(OptionalDouble::isPresent)
+                    .ifPresent(p -> pill(
+                            item.id(),
+                            p.getAsDouble(),
+                            List.of(
+                                    new Spot(c.x(), below + block.height() + 10),
+                                    new Spot(c.x() + half + 34, c.y() + 22),
+                                    new Spot(c.x() - half - 34, c.y() + 22))));
         }
     }
 
@@ -180,13 +207,21 @@ final class Labels extends SchematicPart {
         if (way.size() < 2) {
             return;
         }
-        double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
-        TextBlock block = place.busy() ? new TextBlock().line(TextBlock.bold(run.name()))
-                : new TextBlock().line(TextBlock.bold(run.name() + "  "), TextBlock.body(run.size().shortName() + " \u00b7 " + units.text(length, Dimension.LENGTH)
-                        .replace(".0 ", " ")));
+        double length = run.lengthM(
+                system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
+        TextBlock block = place.busy()
+                ? new TextBlock().line(TextBlock.bold(run.name()))
+                : new TextBlock()
+                        .line(
+                                TextBlock.bold(run.name() + "  "),
+                                TextBlock.body(run.size().shortName() + " \u00b7 "
+                                        + units.text(length, Dimension.LENGTH).replace(".0 ", " ")));
         double through = flow.map(f -> f.flow(run.id())).orElse(0.0);
-        boolean end = system.item(run.from().item()).filter(Tank.class::isInstance).isPresent()
-                || system.item(run.to().item()).filter(EngineInlet.class::isInstance).isPresent();
+        boolean end =
+                system.item(run.from().item()).filter(Tank.class::isInstance).isPresent()
+                        || system.item(run.to().item())
+                                .filter(EngineInlet.class::isInstance)
+                                .isPresent();
         if (Math.abs(through) <= FlowAnswer.NO_FLOW) {
             if (!place.busy()) {
                 block.line(TextBlock.soft("no flow"));

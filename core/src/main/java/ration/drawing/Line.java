@@ -14,17 +14,19 @@ import ration.model.VentLine;
 /**
  * What is led across the drawing from one port to another: a run, or on the air side a vent.
  *
- * @param id     of the run, or of the tank or plenum whose vent it is
+ * @param id of the run, or of the tank or plenum whose vent it is
  * @param points measured between its ends
- * @param width  it is drawn with, px
+ * @param width it is drawn with, px
  */
 record Line(String id, PortRef from, PortRef to, List<Point3> points, double width) {
 
     /** Where a vent leaves its tank or plenum, and its open end. */
     static final String LEAVES = "vent-leaves";
+
     static final String TIP = "vent-tip";
     /** Where the vent of an item comes into another: this and the item's id. */
     static final String INTO = "vent-into-";
+
     private static final double VENT_WIDTH = 6;
 
     Line {
@@ -32,7 +34,12 @@ record Line(String id, PortRef from, PortRef to, List<Point3> points, double wid
     }
 
     static Line of(Run run) {
-        return new Line(run.id(), run.from(), run.to(), run.points().stream().map(Place::point).toList(), SchematicPart.width(run));
+        return new Line(
+                run.id(),
+                run.from(),
+                run.to(),
+                run.points().stream().map(Place::point).toList(),
+                SchematicPart.width(run));
     }
 
     /** The vents of a system that lead anywhere. */
@@ -41,9 +48,12 @@ record Line(String id, PortRef from, PortRef to, List<Point3> points, double wid
         for (Item item : system.items()) {
             List<Point3> way = LowPoints.ventWay(system, item);
             if (way.size() > 1) {
-                PortRef to = VentLine.of(item).flatMap(VentLine::to).map(o -> new PortRef(o, INTO + item.id())).orElse(new PortRef(item.id(),
-                        TIP));
-                all.add(new Line(item.id(), new PortRef(item.id(), LEAVES), to, way.subList(1, way.size() - 1), VENT_WIDTH));
+                PortRef to = VentLine.of(item)
+                        .flatMap(VentLine::to)
+                        .map(o -> new PortRef(o, INTO + item.id()))
+                        .orElse(new PortRef(item.id(), TIP));
+                all.add(new Line(
+                        item.id(), new PortRef(item.id(), LEAVES), to, way.subList(1, way.size() - 1), VENT_WIDTH));
             }
         }
         return all;

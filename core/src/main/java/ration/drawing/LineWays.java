@@ -7,7 +7,10 @@ import java.util.Optional;
 import ration.drawing.Mark.Spot;
 import ration.model.Fitted;
 
-/** Corners of the lines of a picture: orthogonal, their uprights where they cross least, measured points at their heights. */
+/**
+ * Corners of the lines of a picture: orthogonal, their uprights where they cross least, measured points at their
+ * heights.
+ */
 final class LineWays {
 
     /** So far a vent rises out of a roof at least, px. */
@@ -30,13 +33,22 @@ final class LineWays {
             return List.of();
         }
         Router.Routed routed = routes().get(run.id());
-        return routed == null ? List.of() : way(run, new Router.Routed(routed.turns().stream().map(x -> Double.isNaN(x) ? x : place.zoomX(x))
-                .toList(), routed.lane()));
+        return routed == null
+                ? List.of()
+                : way(
+                        run,
+                        new Router.Routed(
+                                routed.turns().stream()
+                                        .map(x -> Double.isNaN(x) ? x : place.zoomX(x))
+                                        .toList(),
+                                routed.lane()));
     }
 
     /** Whether a run lies off its height between two marks. */
     Router.Lane lane(Line run) {
-        return Optional.ofNullable(routes().get(run.id())).map(Router.Routed::lane).orElse(Router.Lane.NONE);
+        return Optional.ofNullable(routes().get(run.id()))
+                .map(Router.Routed::lane)
+                .orElse(Router.Lane.NONE);
     }
 
     /** With its uprights at these places; one that is not a number stands at the port. */
@@ -48,8 +60,11 @@ final class LineWays {
         // zoomed in, a tank may stand so that a port is met from another side: then half way
         boolean fits = routed.turns().size() == levels.size() - 1;
         for (int i = 1; i < levels.size(); i++) {
-            double x = fits ? routed.turns().get(i - 1) : i == 1 && place.upright(run.from()) || i == levels.size() - 1 && place.upright(run.to())
-                    ? Double.NaN : (start.x() + end.x()) / 2;
+            double x = fits
+                    ? routed.turns().get(i - 1)
+                    : i == 1 && place.upright(run.from()) || i == levels.size() - 1 && place.upright(run.to())
+                            ? Double.NaN
+                            : (start.x() + end.x()) / 2;
             double turn = !Double.isNaN(x) ? x : i == 1 && place.upright(run.from()) ? start.x() : end.x();
             spots.add(new Spot(turn, levels.get(i - 1)));
             spots.add(new Spot(turn, levels.get(i)));
@@ -60,7 +75,10 @@ final class LineWays {
         return way.size() < 2 ? List.of(start, end) : way;
     }
 
-    /** The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it takes one. */
+    /**
+     * The heights a run lies at one after the other, y: of its ends, its measured points, and a passing lane if it
+     * takes one.
+     */
     List<Double> levels(Line run, Router.Lane lane) {
         double from = place.port(run.from()).orElseThrow().y();
         double to = place.port(run.to()).orElseThrow().y();
@@ -73,14 +91,24 @@ final class LineWays {
         boolean bothUpright = run.points().isEmpty() && place.upright(run.from()) && place.upright(run.to());
         if (lane.taken()) {
             boolean under = lane.off() > 0;
-            double off = lane.off() + subject.system().item(lane.item()).flatMap(i -> i.only(Fitted.class)).filter(i -> place.placed(i.id())).map(place::body).map(b ->
-                    under ? b[3] : b[1]).orElse(under ? Math.max(from, to) : Math.min(from, to));
+            double off = lane.off()
+                    + subject.system()
+                            .item(lane.item())
+                            .flatMap(i -> i.only(Fitted.class))
+                            .filter(i -> place.placed(i.id()))
+                            .map(place::body)
+                            .map(b -> under ? b[3] : b[1])
+                            .orElse(under ? Math.max(from, to) : Math.min(from, to));
             levels.add(Math.max(8, Math.min(view.height() - 10, off)));
         } else if (bothUpright) {
             Ports.Side a = place.side(run.from());
             Ports.Side b = place.side(run.to());
-            levels.add(a != b ? (from + to) / 2 : a == Ports.Side.BOTTOM ? Math.max(from, to) + 18 * view.zoom() : Math.min(from, to) - 18
-                    * view.zoom());
+            levels.add(
+                    a != b
+                            ? (from + to) / 2
+                            : a == Ports.Side.BOTTOM
+                                    ? Math.max(from, to) + 18 * view.zoom()
+                                    : Math.min(from, to) - 18 * view.zoom());
         }
         levels.add(to);
         return levels;

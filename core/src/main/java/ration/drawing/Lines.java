@@ -48,8 +48,12 @@ final class Lines extends SchematicPart {
             laneMarks(marks, run, way, width);
         }
         String state = flowing ? units.text(Math.abs(through), Dimension.FLOW) : "no flow";
-        piece(run.id(), Kind.RUN, run.name() + ", " + run.kind() + " " + run.size().shortName() + ", " + state
-                + (suction ? ", below ambient pressure" : ""), marks);
+        piece(
+                run.id(),
+                Kind.RUN,
+                run.name() + ", " + run.kind() + " " + run.size().shortName() + ", " + state
+                        + (suction ? ", below ambient pressure" : ""),
+                marks);
     }
 
     /** Two strokes across the line where it leaves its height and where it is back: between them it is drawn off it. */
@@ -61,7 +65,8 @@ final class Lines extends SchematicPart {
             Spot b = way.get(i);
             boolean upright = Math.abs(a.x() - b.x()) < 0.5;
             if (upright && (Math.abs(a.y() - lane) < 0.5 || Math.abs(b.y() - lane) < 0.5)) {
-                double y = Math.abs(a.y() - lane) < 0.5 ? a.y() + Math.signum(b.y() - a.y()) * Math.min(14, Math.abs(b.y() - a.y()) / 2)
+                double y = Math.abs(a.y() - lane) < 0.5
+                        ? a.y() + Math.signum(b.y() - a.y()) * Math.min(14, Math.abs(b.y() - a.y()) / 2)
                         : b.y() + Math.signum(a.y() - b.y()) * Math.min(14, Math.abs(b.y() - a.y()) / 2);
                 double half = width / 2 + 4;
                 marks.add(line(a.x() - half, y + 1, a.x() + half, y - 5, Pen.of(Ink.GROUND, 4)));
@@ -83,12 +88,14 @@ final class Lines extends SchematicPart {
         if (a.isEmpty() || b.isEmpty()) {
             return OptionalDouble.empty();
         }
-        double lowest = Math.min(a.getAsDouble() - flow.get().height(start.get()),
+        double lowest = Math.min(
+                a.getAsDouble() - flow.get().height(start.get()),
                 b.getAsDouble() - flow.get().height(end.get()));
         int n = run.points().size() + 1;
         for (int i = 1; i < n; i++) {
             double head = a.getAsDouble() + (b.getAsDouble() - a.getAsDouble()) * i / n;
-            lowest = Math.min(lowest, head - flow.get().height(run.points().get(i - 1).point()));
+            lowest = Math.min(
+                    lowest, head - flow.get().height(run.points().get(i - 1).point()));
         }
         return OptionalDouble.of(lowest * flow.get().weight());
     }

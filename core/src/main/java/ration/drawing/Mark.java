@@ -6,8 +6,7 @@ import java.util.List;
 public sealed interface Mark {
 
     /** A point on the picture. */
-    record Spot(double x, double y) {
-    }
+    record Spot(double x, double y) {}
 
     /** How a line is drawn. */
     record Pen(Ink ink, double width, List<Double> dashes) {
@@ -28,23 +27,22 @@ public sealed interface Mark {
     }
 
     /** A circle. */
-    record Disc(Spot centre, double radius, Ink fill, Pen pen) implements Mark {
-    }
+    record Disc(Spot centre, double radius, Ink fill, Pen pen) implements Mark {}
 
     /** A rectangle. */
-    record Box(double x, double y, double width, double height, double corner, Ink fill, Pen pen) implements Mark {
-    }
+    record Box(double x, double y, double width, double height, double corner, Ink fill, Pen pen) implements Mark {}
 
     /** One line of text, standing on y. */
-    record Label(double x, double y, String text, double size, boolean bold, Ink ink, Anchor anchor)
-            implements Mark {
-    }
+    record Label(double x, double y, String text, double size, boolean bold, Ink ink, Anchor anchor) implements Mark {}
 
     /** A notch bar: result over need, 0 to 1.5, the need at two thirds. */
     record Notch(double x, double y, double width, double height, double ratio, ration.check.Verdict verdict)
-            implements Mark {
-    }
+            implements Mark {}
 
     /** Which part of a text stands at x. */
-    enum Anchor { START, MIDDLE, END }
+    enum Anchor {
+        START,
+        MIDDLE,
+        END
+    }
 }

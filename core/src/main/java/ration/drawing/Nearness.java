@@ -13,7 +13,10 @@ import ration.model.Run;
 import ration.model.SomeKinds;
 import ration.model.Tank;
 
-/** Which of the things drawn a text lies next to: it must be plain whose it is. What is drawn of each is found once a picture. */
+/**
+ * Which of the things drawn a text lies next to: it must be plain whose it is. What is drawn of each is found once a
+ * picture.
+ */
 final class Nearness {
 
     private final Arrangement place;
@@ -26,16 +29,24 @@ final class Nearness {
         this.system = system;
     }
 
-    /** Whether a box beside an item lies nearer to it than to any other that it could be taken to belong to: runs among runs. */
+    /**
+     * Whether a box beside an item lies nearer to it than to any other that it could be taken to belong to: runs among
+     * runs.
+     */
     boolean belongs(String id, double left, double top, double right, double bottom) {
         find();
         Optional<Item> item = system.item(id);
         if (item.isEmpty() && !runs.containsKey(id)) {
             return true;
         }
-        Map<String, List<double[]>> alike = item.filter(i -> i.only(Run.class).isEmpty()).isPresent() ? others : runs;
+        Map<String, List<double[]>> alike =
+                item.filter(i -> i.only(Run.class).isEmpty()).isPresent() ? others : runs;
         List<double[]> drawn = alike.containsKey(id) ? alike.get(id) : boxes(item.get());
-        double own = drawn.stream().mapToDouble(b -> gap(b, left, top, right, bottom)).min().orElse(Double.MAX_VALUE) - 1;
+        double own = drawn.stream()
+                        .mapToDouble(b -> gap(b, left, top, right, bottom))
+                        .min()
+                        .orElse(Double.MAX_VALUE)
+                - 1;
         for (Map.Entry<String, List<double[]>> other : alike.entrySet()) {
             if (!other.getKey().equals(id)) {
                 for (double[] b : other.getValue()) {
@@ -86,7 +97,9 @@ final class Nearness {
         for (int i = 1; i < way.size(); i++) {
             Spot a = way.get(i - 1);
             Spot b = way.get(i);
-            all.add(new double[] {Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y())});
+            all.add(new double[] {
+                Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y())
+            });
         }
         return all;
     }

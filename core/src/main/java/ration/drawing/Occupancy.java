@@ -13,6 +13,7 @@ final class Occupancy {
 
     /** Ground is kept by squares of this size, px: who asks looks only into those that lie under it. */
     private static final double SQUARE = 48;
+
     private static final int SQUARES = 256;
 
     private final Map<Integer, List<double[]>> taken = new HashMap<>();
@@ -41,7 +42,10 @@ final class Occupancy {
             for (int k = 0; k < steps; k++) {
                 double x = a.x() + dx * k / steps;
                 double y = a.y() + dy * k / steps;
-                take(Math.min(x, x + dx / steps) - w, Math.min(y, y + dy / steps) - w, Math.max(x, x + dx / steps) + w,
+                take(
+                        Math.min(x, x + dx / steps) - w,
+                        Math.min(y, y + dy / steps) - w,
+                        Math.max(x, x + dx / steps) + w,
                         Math.max(y, y + dy / steps) + w);
             }
         }

@@ -20,8 +20,12 @@ final class OpenPorts extends SchematicPart {
         for (PortRef port : system.openPorts()) {
             place.port(port).ifPresent(s -> {
                 ground.take(s.x() - HALF - 1, s.y() - HALF - 1, s.x() + HALF + 1, s.y() + HALF + 1);
-                piece(port.toString(), Kind.PORT, Joining.words(system, port) + ", open", java.util.List.of(new Box(s.x() - HALF, s.y() - HALF, 2 * HALF, 2
-                        * HALF, 1, Ink.PANEL, Pen.of(Ink.INK, 1.4))));
+                piece(
+                        port.toString(),
+                        Kind.PORT,
+                        Joining.words(system, port) + ", open",
+                        java.util.List.of(new Box(
+                                s.x() - HALF, s.y() - HALF, 2 * HALF, 2 * HALF, 1, Ink.PANEL, Pen.of(Ink.INK, 1.4))));
             });
         }
     }

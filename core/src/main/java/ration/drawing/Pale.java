@@ -11,8 +11,7 @@ import ration.drawing.Mark.Pen;
 /** Marks in paler inks, for what stands behind the matter of a drawing. */
 final class Pale {
 
-    private Pale() {
-    }
+    private Pale() {}
 
     static List<Mark> of(List<Mark> marks) {
         return marks.stream().map(Pale::of).toList();
@@ -26,7 +25,8 @@ final class Pale {
         } else if (mark instanceof Box b) {
             return new Box(b.x(), b.y(), b.width(), b.height(), b.corner(), of(b.fill()), of(b.pen()));
         } else if (mark instanceof Label l) {
-            return new Label(l.x(), l.y(), l.text(), l.size(), l.bold(), l.ink() == Ink.INK ? Ink.SOFT : l.ink(), l.anchor());
+            return new Label(
+                    l.x(), l.y(), l.text(), l.size(), l.bold(), l.ink() == Ink.INK ? Ink.SOFT : l.ink(), l.anchor());
         }
         Notch notch = (Notch) mark;
         return notch;

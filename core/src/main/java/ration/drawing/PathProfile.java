@@ -19,7 +19,6 @@ import ration.flow.PathLine;
 import ration.flow.PathLine.At;
 import ration.flow.PathLine.Stretch;
 import ration.model.FuelSystem;
-import ration.model.Tank;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
@@ -61,22 +60,30 @@ public final class PathProfile {
     }
 
     private static boolean same(List<Stretch> a, List<Stretch> b) {
-        return a.stream().map(s -> s.item().id()).toList().equals(b.stream().map(s -> s.item().id()).toList());
+        return a.stream()
+                .map(s -> s.item().id())
+                .toList()
+                .equals(b.stream().map(s -> s.item().id()).toList());
     }
 
     /** What the vertical axis shows, in words for a heading. */
     public static String title(CaseAnswer answer, UnitSystem units) {
-        return answer.capacity().pumped() > 0 ? "gauge pressure, " + units.unit(Dimension.PRESSURE).symbol()
+        return answer.capacity().pumped() > 0
+                ? "gauge pressure, " + units.unit(Dimension.PRESSURE).symbol()
                 : "height and head above the engine inlet, " + (units == UnitSystem.US ? "inches" : "mm");
     }
 
     /** The picture; a sentence where nothing flows. */
-    public static Picture draw(FuelSystem system, CaseAnswer answer, UnitSystem units, double width, double height,
-            TextMeasure measure) {
+    public static Picture draw(
+            FuelSystem system, CaseAnswer answer, UnitSystem units, double width, double height, TextMeasure measure) {
         PathProfile p = new PathProfile(system, answer, units, measure);
         if (p.now.isEmpty()) {
             String why = answer.obstacle(system);
-            p.piece("", Kind.TEXT, why, new TextBlock().line(TextBlock.body(why)).at(24, 30, Anchor.START, measure));
+            p.piece(
+                    "",
+                    Kind.TEXT,
+                    why,
+                    new TextBlock().line(TextBlock.body(why)).at(24, 30, Anchor.START, measure));
         } else {
             p.scales(width, height);
             p.ground(width, height);
@@ -128,25 +135,40 @@ public final class PathProfile {
         List<Mark> marks = new ArrayList<>();
         for (Stretch s : now) {
             if (s.run().isEmpty() && !s.tank()) {
-                marks.add(new Box(across.at(s.start()), TOP - 6, across.at(s.end()) - across.at(s.start()),
-                        height - BOTTOM - TOP + 6, 0, Ink.GRID, SchematicPart.NO_PEN));
+                marks.add(new Box(
+                        across.at(s.start()),
+                        TOP - 6,
+                        across.at(s.end()) - across.at(s.start()),
+                        height - BOTTOM - TOP + 6,
+                        0,
+                        Ink.GRID,
+                        SchematicPart.NO_PEN));
             }
         }
         Scale shown = new Scale(upUnit().fromSi(up.low()), upUnit().fromSi(up.high()), up.fromPx(), up.toPx());
         List<Double> ticks = shown.ticks(44);
         for (double t : ticks) {
             double y = shown.at(t);
-            marks.add(SchematicPart.line(LEFT - 4, y, width - RIGHT, y, Pen.of(Math.abs(t) < 1e-9 ? Ink.EDGE : Ink.GRID, 1)));
-            marks.add(new Label(LEFT - 10, y + 4, UnitSystem.figure(t, Scale.decimals(ticks)), 11, Math.abs(t) < 1e-9,
-                    Ink.INK, Anchor.END));
+            marks.add(SchematicPart.line(
+                    LEFT - 4, y, width - RIGHT, y, Pen.of(Math.abs(t) < 1e-9 ? Ink.EDGE : Ink.GRID, 1)));
+            marks.add(new Label(
+                    LEFT - 10,
+                    y + 4,
+                    UnitSystem.figure(t, Scale.decimals(ticks)),
+                    11,
+                    Math.abs(t) < 1e-9,
+                    Ink.INK,
+                    Anchor.END));
         }
         Unit length = units.unit(Dimension.LENGTH);
         Scale run = new Scale(0, length.fromSi(across.high()), across.fromPx(), across.toPx());
-        marks.add(SchematicPart.line(LEFT - 4, height - BOTTOM, width - RIGHT, height - BOTTOM, Pen.of(Ink.HAIRLINE, 1)));
+        marks.add(
+                SchematicPart.line(LEFT - 4, height - BOTTOM, width - RIGHT, height - BOTTOM, Pen.of(Ink.HAIRLINE, 1)));
         for (double t : run.ticks(66)) {
-            marks.add(SchematicPart.line(run.at(t), height - BOTTOM, run.at(t), height - BOTTOM + 4, Pen.of(Ink.SOFT, 1)));
-            marks.add(new Label(run.at(t), height - BOTTOM + 16, UnitSystem.figure(t, 0), 11, false, Ink.INK,
-                    Anchor.MIDDLE));
+            marks.add(SchematicPart.line(
+                    run.at(t), height - BOTTOM, run.at(t), height - BOTTOM + 4, Pen.of(Ink.SOFT, 1)));
+            marks.add(new Label(
+                    run.at(t), height - BOTTOM + 16, UnitSystem.figure(t, 0), 11, false, Ink.INK, Anchor.MIDDLE));
         }
         marks.add(new Label(width - 30, height - BOTTOM + 16, length.symbol(), 11, false, Ink.SOFT, Anchor.END));
         piece("", Kind.GROUND, "", marks);
@@ -211,8 +233,12 @@ public final class PathProfile {
             double top = up.at(first.headIn());
             double foot = up.at(first.way().get(0).height());
             marks.add(new Box(x - 30, top, 30, Math.max(1, foot - top), 0, Ink.FUEL_TINT, SchematicPart.NO_PEN));
-            marks.add(new Path(List.of(new Spot(x - 30, top - 6), new Spot(x - 30, foot), new Spot(x, foot)), false, Ink.NONE,
-                    Pen.of(Ink.INK, 1.6), 0));
+            marks.add(new Path(
+                    List.of(new Spot(x - 30, top - 6), new Spot(x - 30, foot), new Spot(x, foot)),
+                    false,
+                    Ink.NONE,
+                    Pen.of(Ink.INK, 1.6),
+                    0));
             marks.add(SchematicPart.line(x - 30, top, x, top, Pen.of(Ink.FUEL, 1.8)));
         }
     }
@@ -261,9 +287,18 @@ public final class PathProfile {
         double want = pressures ? wanted.getAsDouble() : end.height() + wanted.getAsDouble() / weight;
         double x = across.at(end.along()) + 6;
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Path(List.of(new Spot(x, up.at(want)), new Spot(x + 6, up.at(want)), new Spot(x + 6, up.at(have)),
-                new Spot(x, up.at(have))), false, Ink.NONE, Pen.of(Ink.RUST, 1.6), 0));
-        String lack = pressures ? units.text(want - have, Dimension.PRESSURE) : units.text(want - have, Dimension.LENGTH);
+        marks.add(new Path(
+                List.of(
+                        new Spot(x, up.at(want)),
+                        new Spot(x + 6, up.at(want)),
+                        new Spot(x + 6, up.at(have)),
+                        new Spot(x, up.at(have))),
+                false,
+                Ink.NONE,
+                Pen.of(Ink.RUST, 1.6),
+                0));
+        String lack =
+                pressures ? units.text(want - have, Dimension.PRESSURE) : units.text(want - have, Dimension.LENGTH);
         double y = (up.at(want) + up.at(have)) / 2 + 10;
         marks.add(new Label(x + 10, y, lack, 11, true, Ink.RUST_TEXT, Anchor.START));
         marks.add(new Label(x + 10, y + 13, "short", 11, false, Ink.RUST_TEXT, Anchor.START));
@@ -280,8 +315,8 @@ public final class PathProfile {
         double head = 0;
         for (Stretch s : now) {
             for (At at : s.way()) {
-                double h = s.headIn() + (s.headOut() - s.headIn()) * (at.along() - s.start())
-                        / Math.max(1e-9, s.end() - s.start());
+                double h = s.headIn()
+                        + (s.headOut() - s.headIn()) * (at.along() - s.start()) / Math.max(1e-9, s.end() - s.start());
                 if (s.run().isPresent() && h - at.height() > most) {
                     most = h - at.height();
                     where = at;
@@ -296,8 +331,8 @@ public final class PathProfile {
         List<Mark> marks = new ArrayList<>();
         marks.add(SchematicPart.line(x, up.at(head) + 4, x, up.at(where.height()) - 4, Pen.of(Ink.FUEL, 1)));
         double y = (up.at(head) + up.at(where.height())) / 2;
-        marks.add(new Label(x + 8, y, units.text(most * weight, Dimension.PRESSURE), 12, true, Ink.FUEL_TEXT,
-                Anchor.START));
+        marks.add(new Label(
+                x + 8, y, units.text(most * weight, Dimension.PRESSURE), 12, true, Ink.FUEL_TEXT, Anchor.START));
         marks.add(new Label(x + 8, y + 15, units.text(most, Dimension.LENGTH), 11, false, Ink.FUEL_TEXT, Anchor.START));
         piece("", Kind.TEXT, "", marks);
     }
@@ -313,7 +348,8 @@ public final class PathProfile {
                 }
                 String text = s.tank() ? "Tank" : s.item().name();
                 double w = measure.width(text, 11, !run);
-                double x = Math.min(width - 6 - w / 2, Math.max(LEFT - 30 + w / 2, across.at((s.start() + s.end()) / 2)));
+                double x =
+                        Math.min(width - 6 - w / 2, Math.max(LEFT - 30 + w / 2, across.at((s.start() + s.end()) / 2)));
                 for (double y : new double[] {TOP - 14, TOP - 28}) {
                     if (taken.overlap(x - w / 2 - 4, y - 10, x + w / 2 + 4, y + 3) < 1) {
                         taken.take(x - w / 2 - 4, y - 10, x + w / 2 + 4, y + 3);

@@ -57,8 +57,14 @@ final class PickedItem extends SchematicPart {
             }
             Spot a = way.get(longest - 1);
             Spot b = way.get(longest);
-            marks.add(new Box(Math.min(a.x(), b.x()) - w, Math.min(a.y(), b.y()) - w,
-                    Math.abs(a.x() - b.x()) + 2 * w, Math.abs(a.y() - b.y()) + 2 * w, 4, Ink.NONE, RING));
+            marks.add(new Box(
+                    Math.min(a.x(), b.x()) - w,
+                    Math.min(a.y(), b.y()) - w,
+                    Math.abs(a.x() - b.x()) + 2 * w,
+                    Math.abs(a.y() - b.y()) + 2 * w,
+                    4,
+                    Ink.NONE,
+                    RING));
             piece(run.id(), Kind.SYMBOL, "", marks);
         }
     }
@@ -67,22 +73,37 @@ final class PickedItem extends SchematicPart {
     private void standing(Item item) {
         Spot c = place.centre(item);
         List<Mark> marks = new ArrayList<>();
-        item.only(Tank.class).map(place::box).ifPresent(b -> marks.add(new Box(b[0] - 8, b[2] - 8, b[1] - b[0] + 16, b[3] - b[2] + 16, 4, Ink.NONE,
-                RING)));
+        item.only(Tank.class)
+                .map(place::box)
+                .ifPresent(b ->
+                        marks.add(new Box(b[0] - 8, b[2] - 8, b[1] - b[0] + 16, b[3] - b[2] + 16, 4, Ink.NONE, RING)));
         item.only(Fitted.class).ifPresent(fitted -> {
             double[] body = place.body(fitted);
             double foot = body[3] + (item.only(Strainer.class).isPresent() ? 4 : 8);
             marks.add(new Box(body[0] - 9, body[1] - 9, body[2] - body[0] + 18, foot - body[1] + 9, 4, Ink.NONE, RING));
             headDimension(item, c, marks);
         });
-        String tag = UnitSystem.figure(units.unit(Dimension.LENGTH).fromSi(place.heightAt(c.y())),
-                units == UnitSystem.US ? 1 : 0);
+        String tag = UnitSystem.figure(
+                units.unit(Dimension.LENGTH).fromSi(place.heightAt(c.y())), units == UnitSystem.US ? 1 : 0);
         piece(item.id(), Kind.SYMBOL, "", marks);
         double y = c.y();
-        pieces.add(new Piece("", Kind.RULER, "", List.of(
-                new Path(List.of(new Spot(2, y - 9), new Spot(RULER - 7, y - 9), new Spot(RULER - 1, y),
-                        new Spot(RULER - 7, y + 9), new Spot(2, y + 9)), true, Ink.OLIVE_UNDER_TEXT, NO_PEN, 0),
-                new Label(RULER - 10, y + 4, tag, 11, true, Ink.PANEL, Anchor.END))));
+        pieces.add(new Piece(
+                "",
+                Kind.RULER,
+                "",
+                List.of(
+                        new Path(
+                                List.of(
+                                        new Spot(2, y - 9),
+                                        new Spot(RULER - 7, y - 9),
+                                        new Spot(RULER - 1, y),
+                                        new Spot(RULER - 7, y + 9),
+                                        new Spot(2, y + 9)),
+                                true,
+                                Ink.OLIVE_UNDER_TEXT,
+                                NO_PEN,
+                                0),
+                        new Label(RULER - 10, y + 4, tag, 11, true, Ink.PANEL, Anchor.END))));
     }
 
     /** The gap from the item up to the head line is its pressure. */
@@ -106,16 +127,31 @@ final class PickedItem extends SchematicPart {
         double up = Math.signum(bottom - top);
         Pen pen = Pen.of(Ink.FUEL, 1.4);
         marks.add(line(x, top, x, bottom, pen));
-        marks.add(new Path(List.of(new Spot(x, top + up), new Spot(x - 4, top + 8 * up), new Spot(x + 4, top + 8 * up)),
-                true, Ink.FUEL, NO_PEN, 0));
-        marks.add(new Path(List.of(new Spot(x, bottom - up), new Spot(x - 4, bottom - 8 * up),
-                new Spot(x + 4, bottom - 8 * up)), true, Ink.FUEL, NO_PEN, 0));
-        put(item.id(), new TextBlock().line(TextBlock.flow(units.text(pressure.getAsDouble(), Dimension.PRESSURE)))
-                .line(new TextBlock.Span(units.text(pressure.getAsDouble() / flow.get().weight(), Dimension.LENGTH), 12,
-                        false, Ink.FUEL_TEXT)), List.of(
-                new Candidate(x - 8, (top + bottom) / 2 - 16, Anchor.END),
-                new Candidate(x + 8, (top + bottom) / 2 - 16, Anchor.START),
-                new Candidate(x - 8, (top + bottom) / 2 + 10, Anchor.END),
-                new Candidate(x + 8, (top + bottom) / 2 - 50, Anchor.START)));
+        marks.add(new Path(
+                List.of(new Spot(x, top + up), new Spot(x - 4, top + 8 * up), new Spot(x + 4, top + 8 * up)),
+                true,
+                Ink.FUEL,
+                NO_PEN,
+                0));
+        marks.add(new Path(
+                List.of(new Spot(x, bottom - up), new Spot(x - 4, bottom - 8 * up), new Spot(x + 4, bottom - 8 * up)),
+                true,
+                Ink.FUEL,
+                NO_PEN,
+                0));
+        put(
+                item.id(),
+                new TextBlock()
+                        .line(TextBlock.flow(units.text(pressure.getAsDouble(), Dimension.PRESSURE)))
+                        .line(new TextBlock.Span(
+                                units.text(pressure.getAsDouble() / flow.get().weight(), Dimension.LENGTH),
+                                12,
+                                false,
+                                Ink.FUEL_TEXT)),
+                List.of(
+                        new Candidate(x - 8, (top + bottom) / 2 - 16, Anchor.END),
+                        new Candidate(x + 8, (top + bottom) / 2 - 16, Anchor.START),
+                        new Candidate(x - 8, (top + bottom) / 2 + 10, Anchor.END),
+                        new Candidate(x + 8, (top + bottom) / 2 - 50, Anchor.START)));
     }
 }

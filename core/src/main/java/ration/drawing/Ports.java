@@ -31,7 +31,12 @@ final class Ports {
     private static final double OVER = 26;
 
     /** Which side of a symbol a port is on. */
-    enum Side { LEFT, RIGHT, TOP, BOTTOM }
+    enum Side {
+        LEFT,
+        RIGHT,
+        TOP,
+        BOTTOM
+    }
 
     private final Arrangement place;
     private final FuelSystem system;
@@ -52,7 +57,8 @@ final class Ports {
         for (String inlet : selector.inlets()) {
             PortRef ref = new PortRef(selector.id(), inlet);
             Optional<Double> source = otherEnd(ref).flatMap(place::across);
-            boolean above = source.isPresent() && Math.abs(source.get() - place.across(selector.id()).orElse(Double.NaN)) < 1
+            boolean above = source.isPresent()
+                    && Math.abs(source.get() - place.across(selector.id()).orElse(Double.NaN)) < 1
                     && selector.inlets().stream().noneMatch(i -> sides.get(new PortRef(selector.id(), i)) == Side.TOP);
             sides.put(ref, above ? Side.TOP : others++ == 0 ? Side.LEFT : Side.BOTTOM);
         }
@@ -63,20 +69,30 @@ final class Ports {
         sides.put(new PortRef(tee.id(), Item.IN), Side.LEFT);
         sides.put(new PortRef(tee.id(), Item.OUT), Side.RIGHT);
         PortRef branch = new PortRef(tee.id(), Tee.BRANCH);
-        boolean up = otherEnd(branch).flatMap(system::item).map(i -> standing(i) >= tee.place().point().z()).orElse(true);
+        boolean up = otherEnd(branch)
+                .flatMap(system::item)
+                .map(i -> standing(i) >= tee.place().point().z())
+                .orElse(true);
         sides.put(branch, up ? Side.TOP : Side.BOTTOM);
     }
 
     /** Height of an item, the aircraft level, m. */
     private static double standing(Item item) {
-        return item.only(Tank.class).map(t -> Arrangement.outletPoint(t).z()).or(() -> item.only(Fitted.class).map(f -> f.place().point().z())).orElse(
-                0.0);
+        return item.only(Tank.class)
+                .map(t -> Arrangement.outletPoint(t).z())
+                .or(() -> item.only(Fitted.class).map(f -> f.place().point().z()))
+                .orElse(0.0);
     }
 
     /** Whether what feeds an inlet of a header is a tank that stands over it. */
     private boolean fallsInto(Header header, PortRef inlet) {
-        return otherEnd(inlet).flatMap(system::item).flatMap(i -> i.only(Tank.class)).filter(t -> Math.abs(place.across(t.id()).orElse(Double.NaN) - place.across(
-                header.id()).orElse(Double.NaN)) < OVER * place.zoom()).isPresent();
+        return otherEnd(inlet)
+                .flatMap(system::item)
+                .flatMap(i -> i.only(Tank.class))
+                .filter(t -> Math.abs(place.across(t.id()).orElse(Double.NaN)
+                                - place.across(header.id()).orElse(Double.NaN))
+                        < OVER * place.zoom())
+                .isPresent();
     }
 
     private Optional<String> otherEnd(PortRef port) {
@@ -97,8 +113,12 @@ final class Ports {
 
         @Override
         public Side otherwise(Item item) {
-            boolean lower = port.port().equals(CheckBlock.SECOND) || port.port().equals(JetPump.SUCTION) || topology.returnSide(port);
-            return lower ? Side.BOTTOM : sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
+            boolean lower = port.port().equals(CheckBlock.SECOND)
+                    || port.port().equals(JetPump.SUCTION)
+                    || topology.returnSide(port);
+            return lower
+                    ? Side.BOTTOM
+                    : sides.getOrDefault(port, port.port().equals(Item.OUT) ? Side.RIGHT : Side.LEFT);
         }
 
         @Override
@@ -108,8 +128,11 @@ final class Ports {
 
         @Override
         public Side header(Header header) {
-            return header.outlets().contains(port.port()) ? Side.BOTTOM : header.vents().contains(port.port()) || fallsInto(header, port) ? Side.TOP
-                    : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
+            return header.outlets().contains(port.port())
+                    ? Side.BOTTOM
+                    : header.vents().contains(port.port()) || fallsInto(header, port)
+                            ? Side.TOP
+                            : header.inlets().indexOf(port.port()) % 2 == 0 ? Side.LEFT : Side.RIGHT;
         }
 
         @Override
@@ -120,7 +143,9 @@ final class Ports {
 
     /** Where a port is drawn, on the edge of its symbol. */
     Optional<Spot> at(PortRef port) {
-        return system.item(port.item()).filter(i -> place.placed(i.id()) && i.ports().contains(port.port())).flatMap(i -> i.as(new SpotOf(port)));
+        return system.item(port.item())
+                .filter(i -> place.placed(i.id()) && i.ports().contains(port.port()))
+                .flatMap(i -> i.as(new SpotOf(port)));
     }
 
     /** Where a port of an item is drawn. */
@@ -136,23 +161,28 @@ final class Ports {
             Spot c = place.centre(item);
             double dx = Symbols.halfWidth(item);
             double dy = Symbols.halfHeight(item);
-            return Optional.of(switch (side(port)) {
-                case LEFT -> new Spot(c.x() - dx, c.y());
-                case RIGHT -> new Spot(c.x() + dx, c.y());
-                case TOP -> new Spot(c.x(), c.y() - dy);
-                case BOTTOM -> new Spot(c.x(), c.y() + dy);
-            });
+            return Optional.of(
+                    switch (side(port)) {
+                        case LEFT -> new Spot(c.x() - dx, c.y());
+                        case RIGHT -> new Spot(c.x() + dx, c.y());
+                        case TOP -> new Spot(c.x(), c.y() - dy);
+                        case BOTTOM -> new Spot(c.x(), c.y() + dy);
+                    });
         }
 
         @Override
         public Optional<Spot> tank(Tank tank) {
-            return tank.placeOf(port.port()).map(p -> place.inTank(tank, p.point())).map(s -> new Spot(s.x() + aside(tank, s), s.y()));
+            return tank.placeOf(port.port())
+                    .map(p -> place.inTank(tank, p.point()))
+                    .map(s -> new Spot(s.x() + aside(tank, s), s.y()));
         }
 
         /** Outlets over one another, seen from the side, are drawn beside each other. */
         private double aside(Tank tank, Spot at) {
-            long before = tank.outlets().stream().takeWhile(o -> !o.name().equals(port.port())).filter(o -> Math.abs(place.inTank(tank, o.place()
-                    .point()).x() - at.x()) < OUTLETS_APART - 1).count();
+            long before = tank.outlets().stream()
+                    .takeWhile(o -> !o.name().equals(port.port()))
+                    .filter(o -> Math.abs(place.inTank(tank, o.place().point()).x() - at.x()) < OUTLETS_APART - 1)
+                    .count();
             return tank.outlet(port.port()).isPresent() ? before * OUTLETS_APART : 0;
         }
 
@@ -161,11 +191,17 @@ final class Ports {
             Spot c = place.centre(header);
             int inlet = header.inlets().indexOf(port.port());
             int outlet = header.outlets().indexOf(port.port());
-            double half = Symbols.headerHalf(header.build().form(), header.rise(port.port()) / header.height().si());
+            double half = Symbols.headerHalf(
+                    header.build().form(),
+                    header.rise(port.port()) / header.height().si());
             int vent = header.vents().indexOf(port.port());
-            double off = vent > 0 ? 8 - VENTS_APART * vent : outlet >= 0 ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART : inlet < 0 ? 8 : fallsInto(header, port) ? -8
-                    : inlet % 2 == 0 ? -half : half;
-            return Optional.of(new Spot(c.x() + off, c.y() - header.rise(port.port()) * place.scale() + inlet / 2 * INLETS_APART));
+            double off = vent > 0
+                    ? 8 - VENTS_APART * vent
+                    : outlet >= 0
+                            ? (outlet % 2 == 0 ? -1 : 1) * ((outlet + 1) / 2) * OUTLETS_APART
+                            : inlet < 0 ? 8 : fallsInto(header, port) ? -8 : inlet % 2 == 0 ? -half : half;
+            return Optional.of(
+                    new Spot(c.x() + off, c.y() - header.rise(port.port()) * place.scale() + inlet / 2 * INLETS_APART));
         }
 
         @Override

@@ -27,18 +27,20 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * Gauge pressure on the way, under a drawing with pumps, in the same columns: what pumps add lies far over any height drawn true.
- * Two straight bands, each with its zero: all of it, and, enlarged, suction and what stands low.
+ * Gauge pressure on the way, under a drawing with pumps, in the same columns: what pumps add lies far over any height
+ * drawn true. Two straight bands, each with its zero: all of it, and, enlarged, suction and what stands low.
  */
 final class PressureStrip extends SchematicPart {
 
     /** Drawn under pictures at least so high, px, and as high itself. */
     private static final double LEAST_PICTURE = 540;
+
     private static final double HEIGHT = 134;
     /** What lies under this share of the highest pressure goes into the enlarged band. */
     private static final double LOW = 0.10;
     /** Less than so many times enlarged, one band does. */
     private static final double LEAST_ENLARGED = 3;
+
     private static final double GAP = 16;
     private static final double HEAD = 20;
     private static final double FOOT = 7;
@@ -51,8 +53,7 @@ final class PressureStrip extends SchematicPart {
     private Optional<Scale> low = Optional.empty();
 
     /** One end of a part on the way. */
-    private record Stop(String item, double x, double pascal) {
-    }
+    private record Stop(String item, double x, double pascal) {}
 
     /** A sheet whose own picture ends where the strip begins. */
     PressureStrip(SchematicPart sheet) {
@@ -63,7 +64,8 @@ final class PressureStrip extends SchematicPart {
 
     /** What a picture leaves for the drawing over the strip; all of it where there is no pump, or too little room. */
     static double over(SchematicSubject subject, SchematicView view) {
-        return subject.system().hasPump() && view.layers().headLine() && view.height() >= LEAST_PICTURE ? view.height() - HEIGHT
+        return subject.system().hasPump() && view.layers().headLine() && view.height() >= LEAST_PICTURE
+                ? view.height() - HEIGHT
                 : view.height();
     }
 
@@ -76,8 +78,11 @@ final class PressureStrip extends SchematicPart {
         List<Stop> way = way();
         if (way.size() < 2) {
             text(RULER + 10, top + 14, "Pressure on the way", 12, true, Ink.INK, Anchor.START);
-            String why = answer.map(subject.regime()::of).filter(f -> !f.usable()).map(FlowAnswer::reason).filter(r -> !r.isBlank()).orElse(
-                    "Nothing flows to the engine in this case.");
+            String why = answer.map(subject.regime()::of)
+                    .filter(f -> !f.usable())
+                    .map(FlowAnswer::reason)
+                    .filter(r -> !r.isBlank())
+                    .orElse("Nothing flows to the engine in this case.");
             text(RULER + 10, top + 32, shortened(why), 11, false, Ink.SOFT, Anchor.START);
             piece("", Kind.RULER, "Pressure on the way: " + why, marks);
             return;
@@ -117,9 +122,15 @@ final class PressureStrip extends SchematicPart {
     }
 
     private String words() {
-        double passes = subject.regime() == Regime.AS_IT_RUNS ? answer.get().need() : flow.get().inletFlow();
-        String said = (subject.regime() == Regime.AS_IT_RUNS ? "as it runs, " : "at most, ") + units.text(passes, Dimension.FLOW);
-        return low.isEmpty() ? said : said + "; lower band " + UnitSystem.figure(Math.max(1, perPixel(high) / perPixel(low.get())), 0) + "\u00d7";
+        double passes = subject.regime() == Regime.AS_IT_RUNS
+                ? answer.get().need()
+                : flow.get().inletFlow();
+        String said = (subject.regime() == Regime.AS_IT_RUNS ? "as it runs, " : "at most, ")
+                + units.text(passes, Dimension.FLOW);
+        return low.isEmpty()
+                ? said
+                : said + "; lower band " + UnitSystem.figure(Math.max(1, perPixel(high) / perPixel(low.get())), 0)
+                        + "\u00d7";
     }
 
     private static double perPixel(Scale s) {
@@ -130,9 +141,12 @@ final class PressureStrip extends SchematicPart {
         StringBuilder said = new StringBuilder("Pressure on the way");
         String last = "";
         for (Stop s : way) {
-            if (!s.item().equals(last) && system.item(s.item()).flatMap(i -> i.only(Run.class)).isEmpty()) {
-                said.append(", ").append(system.item(s.item()).map(Item::name).orElse(s.item())).append(' ').append(units.text(s.pascal(),
-                        Dimension.PRESSURE));
+            if (!s.item().equals(last)
+                    && system.item(s.item()).flatMap(i -> i.only(Run.class)).isEmpty()) {
+                said.append(", ")
+                        .append(system.item(s.item()).map(Item::name).orElse(s.item()))
+                        .append(' ')
+                        .append(units.text(s.pascal(), Dimension.PRESSURE));
                 last = s.item();
             }
         }
@@ -153,7 +167,9 @@ final class PressureStrip extends SchematicPart {
                 stop(stops, run.id(), forward ? run.from() : run.to());
                 stop(stops, run.id(), forward ? run.to() : run.from());
             });
-            item.flatMap(i -> i.only(Tank.class)).ifPresent(tank -> stops.add(new Stop(tank.id(), place.centre(tank).x(), 0)));
+            item.flatMap(i -> i.only(Tank.class))
+                    .ifPresent(tank ->
+                            stops.add(new Stop(tank.id(), place.centre(tank).x(), 0)));
         }
         return stops;
     }
@@ -167,7 +183,8 @@ final class PressureStrip extends SchematicPart {
     private List<List<Stop>> beside(List<Stop> way) {
         List<List<Stop>> all = new ArrayList<>();
         for (Run run : system.runs()) {
-            if (way.stream().noneMatch(s -> s.item().equals(run.id())) && Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW) {
+            if (way.stream().noneMatch(s -> s.item().equals(run.id()))
+                    && Math.abs(flow.get().flow(run.id())) > FlowAnswer.NO_FLOW) {
                 List<Stop> ends = new ArrayList<>();
                 stop(ends, run.id(), run.from());
                 stop(ends, run.id(), run.to());
@@ -184,7 +201,8 @@ final class PressureStrip extends SchematicPart {
         for (int i = 0; i < beside.size(); i++) {
             for (List<Stop> other : beside.subList(i + 1, beside.size())) {
                 List<Stop> one = beside.get(i);
-                joined(one.get(0).item(), other.get(0).item()).ifPresent(item -> draw(List.of(at(one, item), at(other, item)), 1.4));
+                joined(one.get(0).item(), other.get(0).item())
+                        .ifPresent(item -> draw(List.of(at(one, item), at(other, item)), 1.4));
             }
         }
     }
@@ -201,7 +219,8 @@ final class PressureStrip extends SchematicPart {
         way.forEach(s -> all.add(s.pascal()));
         beside.forEach(b -> b.forEach(s -> all.add(s.pascal())));
         double most = all.stream().mapToDouble(p -> p).max().orElse(1);
-        double topOf = Math.max(most, system.inlet().map(i -> i.minimumPressure().si()).orElse(0.0));
+        double topOf =
+                Math.max(most, system.inlet().map(i -> i.minimumPressure().si()).orElse(0.0));
         List<Double> under = all.stream().filter(p -> p < LOW * most).toList();
         double lowest = under.stream().mapToDouble(p -> p).min().orElse(0);
         double highest = under.stream().mapToDouble(p -> p).max().orElse(0);
@@ -212,7 +231,8 @@ final class PressureStrip extends SchematicPart {
         }
         double middle = top + HEAD + (foot - FOOT - top - HEAD - GAP) * 0.5;
         high = new Scale(0, 1.1 * topOf, middle, top + HEAD);
-        low = Optional.of(new Scale(Math.min(lowest, 0) - 0.12 * span, Math.max(highest, 0) + 0.12 * span, foot - FOOT, middle + GAP));
+        low = Optional.of(new Scale(
+                Math.min(lowest, 0) - 0.12 * span, Math.max(highest, 0) + 0.12 * span, foot - FOOT, middle + GAP));
     }
 
     private boolean isLow(double pascal) {
@@ -230,8 +250,16 @@ final class PressureStrip extends SchematicPart {
         low.ifPresent(l -> {
             ticks(l, unit, true);
             double y = (high.fromPx() + l.toPx()) / 2;
-            marks.add(new Path(List.of(new Spot(RULER - 9, y + 3), new Spot(RULER - 3, y - 1), new Spot(RULER - 7, y - 3), new Spot(
-                    RULER - 1, y - 7)), false, Ink.NONE, Pen.of(Ink.SOFT, 1), 0));
+            marks.add(new Path(
+                    List.of(
+                            new Spot(RULER - 9, y + 3),
+                            new Spot(RULER - 3, y - 1),
+                            new Spot(RULER - 7, y - 3),
+                            new Spot(RULER - 1, y - 7)),
+                    false,
+                    Ink.NONE,
+                    Pen.of(Ink.SOFT, 1),
+                    0));
         });
     }
 
@@ -251,7 +279,10 @@ final class PressureStrip extends SchematicPart {
 
     /** A pale column under each part that is named over it. */
     private void columns(List<Stop> way) {
-        double free = RULER + 10 + Math.max(measure.width("Pressure on the way", 12, true), measure.width(words(), 11, false)) + 8;
+        double free = RULER
+                + 10
+                + Math.max(measure.width("Pressure on the way", 12, true), measure.width(words(), 11, false))
+                + 8;
         List<Mark> names = new ArrayList<>();
         for (int i = 1; i < way.size(); i++) {
             Stop a = way.get(i - 1);
@@ -271,8 +302,15 @@ final class PressureStrip extends SchematicPart {
             }
         }
         marks.addAll(names);
-        system.inlet().ifPresent(i -> marks.add(new Box(place.centre(i).x() - Symbols.halfWidth(i), top + HEAD - 2, 2 * Symbols.halfWidth(i),
-                HEIGHT - HEAD - 2, 0, Ink.FUEL_STANDING, NO_PEN)));
+        system.inlet()
+                .ifPresent(i -> marks.add(new Box(
+                        place.centre(i).x() - Symbols.halfWidth(i),
+                        top + HEAD - 2,
+                        2 * Symbols.halfWidth(i),
+                        HEIGHT - HEAD - 2,
+                        0,
+                        Ink.FUEL_STANDING,
+                        NO_PEN)));
     }
 
     /** The part that two runs meet at. */
@@ -283,7 +321,10 @@ final class PressureStrip extends SchematicPart {
             return Optional.empty();
         }
         List<String> ends = List.of(other.get().from().item(), other.get().to().item());
-        return List.of(one.get().from().item(), one.get().to().item()).stream().filter(ends::contains).findFirst().flatMap(system::item)
+        return List.of(one.get().from().item(), one.get().to().item()).stream()
+                .filter(ends::contains)
+                .findFirst()
+                .flatMap(system::item)
                 .flatMap(i -> i.only(Fitted.class));
     }
 
@@ -297,10 +338,16 @@ final class PressureStrip extends SchematicPart {
             Spot to = new Spot(b.x(), y(b.pascal()));
             if (suction && Math.abs(b.x() - a.x()) > 0.5) {
                 double zero = low.orElse(high).at(0);
-                marks.add(new Path(List.of(from, to, new Spot(to.x(), zero), new Spot(from.x(), zero)), true, Ink.PLUM_TINT, NO_PEN, 0));
+                marks.add(new Path(
+                        List.of(from, to, new Spot(to.x(), zero), new Spot(from.x(), zero)),
+                        true,
+                        Ink.PLUM_TINT,
+                        NO_PEN,
+                        0));
             }
             Ink ink = suction ? Ink.PLUM : Ink.FUEL;
-            marks.add(new Path(List.of(from, to), false, Ink.NONE, jumps ? Pen.of(ink, width, 2.0, 3.0) : Pen.of(ink, width), 0));
+            marks.add(new Path(
+                    List.of(from, to), false, Ink.NONE, jumps ? Pen.of(ink, width, 2.0, 3.0) : Pen.of(ink, width), 0));
         }
     }
 
@@ -329,23 +376,41 @@ final class PressureStrip extends SchematicPart {
         List<Stop> told = new ArrayList<>();
         Stop last = way.get(way.size() - 1);
         told.add(last);
-        way.stream().min((a, b) -> Double.compare(a.pascal(), b.pascal())).filter(s -> s.pascal() < SUCTION).ifPresent(told::add);
+        way.stream()
+                .min((a, b) -> Double.compare(a.pascal(), b.pascal()))
+                .filter(s -> s.pascal() < SUCTION)
+                .ifPresent(told::add);
         for (int i = 1; i < way.size(); i++) {
-            if (!way.get(i - 1).item().equals(way.get(i).item()) && joined(way.get(i - 1).item(), way.get(i).item()).flatMap(f -> f.only(
-                    Pump.class)).isPresent()) {
+            if (!way.get(i - 1).item().equals(way.get(i).item())
+                    && joined(way.get(i - 1).item(), way.get(i).item())
+                            .flatMap(f -> f.only(Pump.class))
+                            .isPresent()) {
                 told.add(way.get(i));
                 told.add(way.get(i - 1));
             }
         }
         for (Stop s : told.stream().distinct().toList()) {
             double y = y(s.pascal());
-            marks.add(new Disc(new Spot(s.x(), y), 3, Ink.PANEL, Pen.of(s.pascal() < SUCTION ? Ink.PLUM : Ink.FUEL, 1.6)));
+            marks.add(new Disc(
+                    new Spot(s.x(), y), 3, Ink.PANEL, Pen.of(s.pascal() < SUCTION ? Ink.PLUM : Ink.FUEL, 1.6)));
             String figure = units.figure(s.pascal(), Dimension.PRESSURE);
             double w = measure.width(figure, 11, s == last);
-            for (Spot at : List.of(new Spot(s.x() + 6, y - 4), new Spot(s.x() - 6 - w, y - 4), new Spot(s.x() + 6, y + 13), new Spot(s.x()
-                    - 6 - w, y + 13))) {
-                if (at.y() < foot - 2 && at.y() > top + HEAD + 6 && taken.overlap(at.x() - 2, at.y() - 9, at.x() + w + 2, at.y() + 1) < 0.5) {
-                    marks.add(new Label(at.x(), at.y(), figure, 11, s == last, s.pascal() < SUCTION ? Ink.PLUM : Ink.INK, Anchor.START));
+            for (Spot at : List.of(
+                    new Spot(s.x() + 6, y - 4),
+                    new Spot(s.x() - 6 - w, y - 4),
+                    new Spot(s.x() + 6, y + 13),
+                    new Spot(s.x() - 6 - w, y + 13))) {
+                if (at.y() < foot - 2
+                        && at.y() > top + HEAD + 6
+                        && taken.overlap(at.x() - 2, at.y() - 9, at.x() + w + 2, at.y() + 1) < 0.5) {
+                    marks.add(new Label(
+                            at.x(),
+                            at.y(),
+                            figure,
+                            11,
+                            s == last,
+                            s.pascal() < SUCTION ? Ink.PLUM : Ink.INK,
+                            Anchor.START));
                     taken.take(at.x() - 2, at.y() - 9, at.x() + w + 2, at.y() + 1);
                     break;
                 }

@@ -12,14 +12,13 @@ import ration.model.FuelSystem;
 import ration.model.Tank;
 
 /**
- * A picture in one attitude, as the router sees it: what stands where, and the straights of the runs that have their way. Arrays,
- * for it is asked very often.
+ * A picture in one attitude, as the router sees it: what stands where, and the straights of the runs that have their
+ * way. Arrays, for it is asked very often.
  */
 final class RouteFrame {
 
     /** Where lines may go, px. */
-    record Room(double left, double right, double bottom) {
-    }
+    record Room(double left, double right, double bottom) {}
 
     private static final double CROSSING = 9;
     private static final double TOGETHER_PER_PX = 1.5;
@@ -31,6 +30,7 @@ final class RouteFrame {
     private static final double ALONG_WALL = 14;
     /** Straights further off than this do not trouble one another, px. */
     private static final double REACH = 12;
+
     static final double TOGETHER = 450;
     static final double PER_PX = 0.05;
 
@@ -39,6 +39,7 @@ final class RouteFrame {
     private final List<String> items = new ArrayList<>();
     /** Left, top, right, bottom and cost of each block. */
     private final List<double[]> blocks = new ArrayList<>();
+
     private final Map<String, List<double[]>> routed = new HashMap<>();
     private final int[] all;
     private double[][] others = new double[0][];
@@ -50,6 +51,7 @@ final class RouteFrame {
     private double[] levels = new double[0];
     /** Blocks and straights that a stretch at each of the levels can meet at all. */
     private final List<int[]> blocksAt = new ArrayList<>();
+
     private final List<double[][]> othersAt = new ArrayList<>();
 
     RouteFrame(Arrangement place, FuelSystem system, boolean air, Room room) {
@@ -66,7 +68,13 @@ final class RouteFrame {
             block(tank.id(), b[0] + 2, b[2] + 2, b[1] - 2, b[3] - 2, THROUGH_TANK);
         }
         if (system.inlet().isPresent() && !air) {
-            block("", place.firewallX() + 22, place.engineTop(), place.right(), place.engineTop() + Arrangement.RESULT, THROUGH_RESULT);
+            block(
+                    "",
+                    place.firewallX() + 22,
+                    place.engineTop(),
+                    place.right(),
+                    place.engineTop() + Arrangement.RESULT,
+                    THROUGH_RESULT);
         }
         all = IntStream.range(0, blocks.size()).toArray();
     }
@@ -104,8 +112,10 @@ final class RouteFrame {
         fromItem = items.indexOf(run.from().item());
         toItem = items.indexOf(run.to().item());
         width = run.width();
-        others = routed.entrySet().stream().filter(e -> !e.getKey().equals(run.id())).flatMap(e -> e.getValue().stream()).toArray(
-                double[][]::new);
+        others = routed.entrySet().stream()
+                .filter(e -> !e.getKey().equals(run.id()))
+                .flatMap(e -> e.getValue().stream())
+                .toArray(double[][]::new);
     }
 
     void levels(List<Double> given) {
@@ -113,8 +123,12 @@ final class RouteFrame {
         blocksAt.clear();
         othersAt.clear();
         for (double y : levels) {
-            blocksAt.add(IntStream.range(0, blocks.size()).filter(i -> blocks.get(i)[1] <= y && blocks.get(i)[3] >= y).toArray());
-            othersAt.add(Arrays.stream(others).filter(o -> o[1] <= y + REACH && o[3] >= y - REACH).toArray(double[][]::new));
+            blocksAt.add(IntStream.range(0, blocks.size())
+                    .filter(i -> blocks.get(i)[1] <= y && blocks.get(i)[3] >= y)
+                    .toArray());
+            othersAt.add(Arrays.stream(others)
+                    .filter(o -> o[1] <= y + REACH && o[3] >= y - REACH)
+                    .toArray(double[][]::new));
         }
     }
 
@@ -129,8 +143,14 @@ final class RouteFrame {
             Spot p = way.get(i - 1);
             Spot q = way.get(i);
             boolean level = Math.abs(p.y() - q.y()) < 0.5;
-            all.add(new double[] {Math.min(p.x(), q.x()), Math.min(p.y(), q.y()), Math.max(p.x(), q.x()), Math.max(p.y(), q.y()),
-                run.width(), level ? 1 : 0});
+            all.add(new double[] {
+                Math.min(p.x(), q.x()),
+                Math.min(p.y(), q.y()),
+                Math.max(p.x(), q.x()),
+                Math.max(p.y(), q.y()),
+                run.width(),
+                level ? 1 : 0
+            });
         }
         routed.put(run.id(), all);
     }
@@ -173,9 +193,17 @@ final class RouteFrame {
 
     /** Ids of the symbols, not its own, that a straight lies on. */
     List<String> symbolsOn(Spot a, Spot b) {
-        return IntStream.range(0, blocks.size()).filter(i -> i != fromItem && i != toItem && blocks.get(i)[4] == THROUGH_SYMBOL
-                && !items.get(i).isEmpty()).filter(i -> Math.min(a.x(), b.x()) <= blocks.get(i)[2] && Math.max(a.x(), b.x()) >= blocks.get(i)[0]
-                        && Math.min(a.y(), b.y()) <= blocks.get(i)[3] && Math.max(a.y(), b.y()) >= blocks.get(i)[1]).mapToObj(items::get).toList();
+        return IntStream.range(0, blocks.size())
+                .filter(i -> i != fromItem
+                        && i != toItem
+                        && blocks.get(i)[4] == THROUGH_SYMBOL
+                        && !items.get(i).isEmpty())
+                .filter(i -> Math.min(a.x(), b.x()) <= blocks.get(i)[2]
+                        && Math.max(a.x(), b.x()) >= blocks.get(i)[0]
+                        && Math.min(a.y(), b.y()) <= blocks.get(i)[3]
+                        && Math.max(a.y(), b.y()) >= blocks.get(i)[1])
+                .mapToObj(items::get)
+                .toList();
     }
 
     private double beside(double[] s, boolean level, double l, double t, double r, double b) {
@@ -184,12 +212,15 @@ final class RouteFrame {
             double near = (s[4] + width) / 2 + 1;
             double apart = level ? Math.abs(s[1] - t) : Math.abs(s[0] - l);
             double along = level ? Math.min(r, s[2]) - Math.max(l, s[0]) : Math.min(b, s[3]) - Math.max(t, s[1]);
-            return apart < near && along > 4 ? TOGETHER + TOGETHER_PER_PX * along : apart < near + 5 && along > 10 ? 6 : 0;
+            return apart < near && along > 4
+                    ? TOGETHER + TOGETHER_PER_PX * along
+                    : apart < near + 5 && along > 10 ? 6 : 0;
         }
         double x = level ? s[0] : l;
         double y = level ? t : s[1];
-        boolean crosses = level ? x > l + 1 && x < r - 1 && y > s[1] + 1 && y < s[3] - 1 : y > t + 1 && y < b - 1 && x > s[0] + 1 && x < s[2]
-                - 1;
+        boolean crosses = level
+                ? x > l + 1 && x < r - 1 && y > s[1] + 1 && y < s[3] - 1
+                : y > t + 1 && y < b - 1 && x > s[0] + 1 && x < s[2] - 1;
         return crosses ? CROSSING : 0;
     }
 }

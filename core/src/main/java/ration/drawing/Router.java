@@ -14,9 +14,9 @@ import ration.drawing.Mark.Spot;
 import ration.model.FuelSystem;
 
 /**
- * Where runs turn. Heights are true, so only the uprights of a run may move: each finds the places across the picture at which it
- * crosses least, over all attitudes at once, so that tilting never moves a line sideways. Where two runs want one height side by
- * side, one takes a passing lane over or under them, and is marked there.
+ * Where runs turn. Heights are true, so only the uprights of a run may move: each finds the places across the picture
+ * at which it crosses least, over all attitudes at once, so that tilting never moves a line sideways. Where two runs
+ * want one height side by side, one takes a passing lane over or under them, and is marked there.
  */
 final class Router {
 
@@ -26,10 +26,12 @@ final class Router {
     private static final int AGAIN = 4;
     /** Places tried for an upright. */
     private static final int PLACES = 34;
+
     private static final double CLOSEST = 8;
     private static final double BESIDE = 76;
     /** So far beside a port an upright is tried too, px. */
     private static final double[] BESIDE_PORT = {14, 26};
+
     private static final double[] LANES = {24, 38, 52, 66};
     /** How far a lane keeps from the symbol it passes, px. */
     private static final double[] AROUND = {11, 20};
@@ -38,21 +40,21 @@ final class Router {
     private static final double BEND = 5;
     /** A port so little aside of the upright that meets it is met all but straight, px. */
     private static final double ALL_BUT_STRAIGHT = 16;
+
     private static final double LANE = 70;
 
     /**
      * The way of one run.
      *
      * @param turns where its uprights stand, px at no zoom, one for each change of level
-     * @param lane  the passing lane it takes
+     * @param lane the passing lane it takes
      */
-    record Routed(List<Double> turns, Lane lane) {
-    }
+    record Routed(List<Double> turns, Lane lane) {}
 
     /**
      * A stretch off the height of its run.
      *
-     * @param off  how far under the lower of the ends, or over the higher where negative, px; 0 without one
+     * @param off how far under the lower of the ends, or over the higher where negative, px; 0 without one
      * @param item id of the symbol it keeps that far from instead; empty where it goes by its ends
      */
     record Lane(double off, String item) {
@@ -66,6 +68,7 @@ final class Router {
     private final FuelSystem system;
     /** Whether vents are led too. */
     private final boolean air;
+
     private final List<RouteFrame> frames = new ArrayList<>();
     private final double left;
     private final double right;
@@ -74,8 +77,17 @@ final class Router {
         system = subject.system();
         air = view.layers().air();
         SchematicView plain = new SchematicView(view.width(), view.height(), 1, 0, 0, view.layers());
-        List<Arrangement> places = subject.presets().stream().map(a -> new Arrangement(new SchematicSubject(system, subject.presets(), subject.condition().with(a), Optional.empty(), "",
-                subject.units()), plain)).toList();
+        List<Arrangement> places = subject.presets().stream()
+                .map(a -> new Arrangement(
+                        new SchematicSubject(
+                                system,
+                                subject.presets(),
+                                subject.condition().with(a),
+                                Optional.empty(),
+                                "",
+                                subject.units()),
+                        plain))
+                .toList();
         left = Arrangement.RULER + 8;
         right = places.isEmpty() ? view.width() : places.get(0).right() - 8;
         RouteFrame.Room room = new RouteFrame.Room(left, right, view.height() - 6);
@@ -92,10 +104,16 @@ final class Router {
             return Map.of();
         }
         Arrangement first = frames.get(0).place();
-        Stream<Line> all = Stream.concat(system.runs().stream().map(Line::of), air ? Line.vents(system).stream() : Stream.empty());
-        List<Line> runs = all.filter(r -> first.port(r.from()).isPresent() && first.port(r.to()).isPresent()).toList();
-        List<Line> shortFirst = runs.stream().sorted(Comparator.comparingDouble((Line r) -> Math.abs(first.port(r.from()).get().x()
-                - first.port(r.to()).get().x()))).toList();
+        Stream<Line> all =
+                Stream.concat(system.runs().stream().map(Line::of), air ? Line.vents(system).stream() : Stream.empty());
+        List<Line> runs = all.filter(r ->
+                        first.port(r.from()).isPresent() && first.port(r.to()).isPresent())
+                .toList();
+        List<Line> shortFirst = runs.stream()
+                .sorted(Comparator.comparingDouble(
+                        (Line r) -> Math.abs(first.port(r.from()).get().x()
+                                - first.port(r.to()).get().x())))
+                .toList();
         List<List<Line>> orders = new ArrayList<>(List.of(shortFirst, runs));
         List<Line> longFirst = new ArrayList<>(shortFirst);
         Collections.reverse(longFirst);
@@ -111,17 +129,21 @@ final class Router {
         return best.ways;
     }
 
-    /** Ways of all runs with what is left of penalties, nothing where none collides with another, and which runs that are. */
-    private record Tried(Map<String, Routed> ways, double collisions, Set<String> colliding) {
-    }
+    /**
+     * Ways of all runs with what is left of penalties, nothing where none collides with another, and which runs that
+     * are.
+     */
+    private record Tried(Map<String, Routed> ways, double collisions, Set<String> colliding) {}
 
     /** Those that collided have their way before the others. */
     private static List<Line> collidingFirst(List<Line> runs, Tried before, boolean turned) {
-        List<Line> first = new ArrayList<>(runs.stream().filter(r -> before.colliding.contains(r.id())).toList());
+        List<Line> first = new ArrayList<>(
+                runs.stream().filter(r -> before.colliding.contains(r.id())).toList());
         if (turned) {
             Collections.reverse(first);
         }
-        return Stream.concat(first.stream(), runs.stream().filter(r -> !before.colliding.contains(r.id()))).toList();
+        return Stream.concat(first.stream(), runs.stream().filter(r -> !before.colliding.contains(r.id())))
+                .toList();
     }
 
     private Tried tried(List<Line> runs, List<Line> order) {
@@ -133,7 +155,11 @@ final class Router {
                 f.take(run);
                 List<Spot> way = f.place().way(run, ways.get(run.id()));
                 for (int i = 1; i < way.size(); i++) {
-                    double cost = f.cost(way.get(i - 1).x(), way.get(i - 1).y(), way.get(i).x(), way.get(i).y());
+                    double cost = f.cost(
+                            way.get(i - 1).x(),
+                            way.get(i - 1).y(),
+                            way.get(i).x(),
+                            way.get(i).y());
                     if (cost >= RouteFrame.TOGETHER) {
                         sum += cost;
                         colliding.add(run.id());
@@ -216,8 +242,7 @@ final class Router {
         return List.copyOf(all);
     }
 
-    private record Choice(double cost, List<Double> turns) {
-    }
+    private record Choice(double cost, List<Double> turns) {}
 
     /** The cheapest places of a run's uprights, found from its start to its end. */
     private Choice choose(Line run, Lane lane) {
@@ -246,11 +271,14 @@ final class Router {
                 double own = upright(i, here[j], firstFixed);
                 now[j] = Double.POSITIVE_INFINITY;
                 for (int k = 0; k < before.length; k++) {
-                    // a stretch costs at least its length; what is dearer than the best is not looked at in all attitudes
+                    // a stretch costs at least its length; what is dearer than the best is not looked at in all
+                    // attitudes
                     double apart = Math.abs(last[k] - here[j]);
                     double least = before[k] + own + (apart > 0.5 ? RouteFrame.PER_PX * apart * frames.size() : 0);
                     if (least < now[j]) {
-                        double cost = before[k] + own + between(i - 1, last[k], here[j], firstFixed, now[j] - before[k] - own);
+                        double cost = before[k]
+                                + own
+                                + between(i - 1, last[k], here[j], firstFixed, now[j] - before[k] - own);
                         if (cost < now[j]) {
                             now[j] = cost;
                             came[j] = k;
@@ -264,7 +292,8 @@ final class Router {
         int at = 0;
         double least = Double.POSITIVE_INFINITY;
         for (int j = 0; j < before.length; j++) {
-            double cost = before[j] + end(changes, places.get(changes - 1)[j], false, arrives, firstFixed && changes == 1);
+            double cost =
+                    before[j] + end(changes, places.get(changes - 1)[j], false, arrives, firstFixed && changes == 1);
             if (cost < least) {
                 least = cost;
                 at = j;
@@ -283,7 +312,9 @@ final class Router {
         return side == Ports.Side.RIGHT ? 1 : side == Ports.Side.LEFT ? -1 : 0;
     }
 
-    /** Where the i-th upright may stand: at an upright port it must, else anywhere between and a little beside the ends. */
+    /**
+     * Where the i-th upright may stand: at an upright port it must, else anywhere between and a little beside the ends.
+     */
     private double[] places(Line run, int i, int changes) {
         Arrangement place = frames.get(0).place();
         if (i == 1 && place.upright(run.from()) || i == changes && place.upright(run.to())) {
@@ -327,7 +358,10 @@ final class Router {
         return sum;
     }
 
-    /** The level stretch between the i-th upright and the next; without end where it costs more than the most that is of use. */
+    /**
+     * The level stretch between the i-th upright and the next; without end where it costs more than the most that is of
+     * use.
+     */
     private double between(int i, double from, double to, boolean firstFixed, double most) {
         double sum = 0;
         for (RouteFrame f : frames) {

@@ -14,8 +14,8 @@ import ration.model.SomeKinds;
 import ration.model.Tank;
 
 /**
- * Ways of the runs of the layouts last drawn. They depend on where things stand and what is joined, and on nothing else: another
- * case, a tilt, a zoom, another size of tube or figure of a pump finds them here.
+ * Ways of the runs of the layouts last drawn. They depend on where things stand and what is joined, and on nothing
+ * else: another case, a tilt, a zoom, another size of tube or figure of a pump finds them here.
  */
 final class Routes {
 
@@ -61,8 +61,7 @@ final class Routes {
         }
     };
 
-    private Routes() {
-    }
+    private Routes() {}
 
     /** Of a layout; waits where somebody is looking for them already. */
     static Map<String, Router.Routed> of(SchematicSubject subject, SchematicView view) {
@@ -75,7 +74,9 @@ final class Routes {
         return found(subject, view).join();
     }
 
-    /** Begins to look for them at the size last drawn, on the calling thread, so that they are there when it is drawn. */
+    /**
+     * Begins to look for them at the size last drawn, on the calling thread, so that they are there when it is drawn.
+     */
     static void prepare(SchematicSubject subject) {
         double[] last = size;
         found(subject, SchematicView.of(last[0], last[1]));

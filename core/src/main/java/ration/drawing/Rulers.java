@@ -80,14 +80,21 @@ final class Rulers extends SchematicPart {
         double part = step / 10;
         double hide = pickedY().orElse(Double.NaN);
         for (long k = (long) Math.ceil(length.fromSi(place.heightAt(view.height())) / part);
-                place.y(length.toSi(k * part)) >= 26; k++) {
+                place.y(length.toSi(k * part)) >= 26;
+                k++) {
             double y = place.y(length.toSi(k * part));
             boolean major = k % 10 == 0;
             double tick = major ? 9 : k % 5 == 0 ? 6 : 3;
             marks.add(line(RULER - tick, y, RULER, y, Pen.of(Ink.SOFT, 1)));
             if (major && !(Math.abs(y - hide) < 15) && y < view.height() - 4) {
-                marks.add(new Label(RULER - 14, y + 4, UnitSystem.figure(k * part, step < 1 ? 1 : 0), 11, k == 0,
-                        Ink.INK, Anchor.END));
+                marks.add(new Label(
+                        RULER - 14,
+                        y + 4,
+                        UnitSystem.figure(k * part, step < 1 ? 1 : 0),
+                        11,
+                        k == 0,
+                        Ink.INK,
+                        Anchor.END));
             }
         }
         return marks;
@@ -112,12 +119,19 @@ final class Rulers extends SchematicPart {
         int parts = 4;
         double part = step / parts;
         for (long k = (long) Math.ceil(pressure.fromSi(place.heightAt(view.height()) * weight) / part);
-                place.y(pressure.toSi(k * part) / weight) >= 26; k++) {
+                place.y(pressure.toSi(k * part) / weight) >= 26;
+                k++) {
             double y = place.y(pressure.toSi(k * part) / weight);
             marks.add(line(right(), y, right() + (k % parts == 0 ? 8 : 4), y, Pen.of(Ink.SOFT, 1)));
             if (k % parts == 0 && y < view.height() - 4) {
-                marks.add(new Label(right() + 12, y + 4, k == 0 ? "0" : UnitSystem.figure(k * part, step < 0.1 ? 2 : 1),
-                        11, k == 0, Ink.INK, Anchor.START));
+                marks.add(new Label(
+                        right() + 12,
+                        y + 4,
+                        k == 0 ? "0" : UnitSystem.figure(k * part, step < 0.1 ? 2 : 1),
+                        11,
+                        k == 0,
+                        Ink.INK,
+                        Anchor.START));
             }
         }
     }

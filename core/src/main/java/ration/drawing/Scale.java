@@ -6,10 +6,10 @@ import java.util.List;
 /**
  * A straight scale from values to pixels with round ticks.
  *
- * @param low     value at the first pixel
- * @param high    value at the last
- * @param fromPx  first pixel
- * @param toPx    last pixel; less than the first on an upright axis
+ * @param low value at the first pixel
+ * @param high value at the last
+ * @param fromPx first pixel
+ * @param toPx last pixel; less than the first on an upright axis
  */
 record Scale(double low, double high, double fromPx, double toPx) {
 

@@ -26,8 +26,7 @@ import ration.quantity.UnitSystem;
 /** Draws the height-true schematic: which part draws when, bottom layer first. */
 public final class Schematic {
 
-    private Schematic() {
-    }
+    private Schematic() {}
 
     /** The picture of a system in a condition. */
     public static Picture draw(SchematicSubject subject, SchematicView view, TextMeasure measure) {
@@ -68,7 +67,10 @@ public final class Schematic {
         return new Picture(view.width(), view.height(), sheet.pieces);
     }
 
-    /** Finds beforehand where the runs of a layout go, at the size last drawn: a drawing that follows does not wait for it. */
+    /**
+     * Finds beforehand where the runs of a layout go, at the size last drawn: a drawing that follows does not wait for
+     * it.
+     */
     public static void prepare(FuelSystem system, List<Attitude> presets, Condition condition) {
         Routes.prepare(new SchematicSubject(system, presets, condition, Optional.empty(), "", UnitSystem.US));
     }
@@ -91,21 +93,32 @@ public final class Schematic {
 
         @Override
         public List<Mark> tank(Tank tank) {
-            return List.of(new Path(List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)), true, Ink.FUEL_TINT, Pen.of(Ink.INK,
-                    2), 0));
+            return List.of(new Path(
+                    List.of(new Spot(6, 10), new Spot(42, 10), new Spot(42, 34), new Spot(6, 30)),
+                    true,
+                    Ink.FUEL_TINT,
+                    Pen.of(Ink.INK, 2),
+                    0));
         }
     };
 
     /** True in height, with its level where the answer tells it. */
     private static List<Mark> header(SchematicPart sheet, Header header, Spot c) {
-        double wet = sheet.flow.map(f -> f.pressure(new PortRef(header.id(), Item.OUT)))
-                .filter(OptionalDouble::isPresent).map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
+        double wet = sheet.flow
+                .map(f -> f.pressure(new PortRef(header.id(), Item.OUT)))
+                .filter(OptionalDouble::isPresent)
+                .map(p -> p.getAsDouble() / Math.max(1, sheet.flow.get().weight()))
                 .orElse(0.0);
-        List<Mark> marks = new ArrayList<>(header.drain() ? Symbols.drain(new Spot(c.x() - (header.outlets().size() < 3 ? 12 : 20), c.y() + 1)) : List.of());
-        marks.addAll(Symbols.header(header.build().form(), c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale()));
+        List<Mark> marks = new ArrayList<>(
+                header.drain()
+                        ? Symbols.drain(new Spot(c.x() - (header.outlets().size() < 3 ? 12 : 20), c.y() + 1))
+                        : List.of());
+        marks.addAll(Symbols.header(
+                header.build().form(), c, header.height().si() * sheet.place.scale(), wet * sheet.place.scale()));
         header.build().lowLight().ifPresent(l -> {
             double y = c.y() - l.si() * sheet.place.scale();
-            double half = Symbols.headerHalf(header.build().form(), l.si() / header.height().si());
+            double half = Symbols.headerHalf(
+                    header.build().form(), l.si() / header.height().si());
             marks.add(SchematicPart.line(c.x() + half - 9, y, c.x() + half, y, Pen.of(Ink.INK, 1.4)));
             marks.add(new Mark.Disc(new Spot(c.x() + half, y), 3, Ink.PANEL, Pen.of(Ink.INK, 1.6)));
         });
@@ -115,8 +128,9 @@ public final class Schematic {
     /** The symbol of an item as it stands on a sheet. */
     static List<Mark> marks(SchematicPart sheet, Fitted item) {
         Spot c = sheet.place.centre(item);
-        return item.only(Header.class).map(header -> header(sheet, header, c)).orElseGet(() -> Symbols.of(item, c, sheet.subject.condition(),
-                sheet.place));
+        return item.only(Header.class)
+                .map(header -> header(sheet, header, c))
+                .orElseGet(() -> Symbols.of(item, c, sheet.subject.condition(), sheet.place));
     }
 
     private static void symbol(SchematicPart sheet, Fitted item) {
@@ -125,8 +139,8 @@ public final class Schematic {
         if (item.only(Selector.class).isPresent()) {
             words += ", on " + sheet.position(item);
         }
-        Optional<OptionalDouble> p = sheet.flow.map(f -> f.pressure(new PortRef(item.id(),
-                item.ports().contains(Item.OUT) ? Item.OUT : Item.IN)));
+        Optional<OptionalDouble> p = sheet.flow.map(
+                f -> f.pressure(new PortRef(item.id(), item.ports().contains(Item.OUT) ? Item.OUT : Item.IN)));
         if (p.isPresent() && p.get().isPresent()) {
             words += ", " + sheet.units.text(p.get().getAsDouble(), Dimension.PRESSURE);
         }

@@ -102,7 +102,8 @@ class SchematicPart {
 
     /** Where an outlet is drawn. */
     Spot foot(Tank tank, Outlet outlet) {
-        return place.port(new PortRef(tank.id(), outlet.name())).orElseGet(() -> place.inTank(tank, outlet.place().point()));
+        return place.port(new PortRef(tank.id(), outlet.name()))
+                .orElseGet(() -> place.inTank(tank, outlet.place().point()));
     }
 
     String contents(Tank tank) {
@@ -150,6 +151,7 @@ class SchematicPart {
 
     /** How far from the place it belongs to a text may stand, and the steps in which room is sought, px. */
     private static final int FAR_ACROSS = 96;
+
     private static final int FAR_DOWN = 84;
     private static final int ACROSS = 8;
     private static final int DOWN = 6;
@@ -157,15 +159,22 @@ class SchematicPart {
     /** What parts two texts in a line, px: less reads as one word. */
     private static final double APART = 4;
 
-    /** Puts a block at the first free of several places that is plainly its own, else at the nearest such; names of items at any free one. */
+    /**
+     * Puts a block at the first free of several places that is plainly its own, else at the nearest such; names of
+     * items at any free one.
+     */
     void put(String item, TextBlock block, List<Candidate> candidates) {
         boolean named = system.item(item).flatMap(i -> i.only(Run.class)).isEmpty();
         for (boolean own : named ? new boolean[] {true, false} : new boolean[] {true}) {
             for (TextBlock b : block.size() > 1 ? List.of(block, block.first()) : List.of(block)) {
                 double w = b.width(measure);
-                Optional<Candidate> free = candidates.stream().filter(c -> free(c.left(w), c.top(), w, b.height()) && (!own || belongs(item,
-                        c.left(w), c.top(), w, b.height()))).findFirst().or(() -> candidates.isEmpty() ? Optional.empty() : nearest(item,
-                        candidates.get(0), w, b.height(), own, 1));
+                Optional<Candidate> free = candidates.stream()
+                        .filter(c -> free(c.left(w), c.top(), w, b.height())
+                                && (!own || belongs(item, c.left(w), c.top(), w, b.height())))
+                        .findFirst()
+                        .or(() -> candidates.isEmpty()
+                                ? Optional.empty()
+                                : nearest(item, candidates.get(0), w, b.height(), own, 1));
                 if (free.isPresent()) {
                     put(item, b, free.get());
                     return;
@@ -179,15 +188,21 @@ class SchematicPart {
 
     /** Where a line from a name that stands off ends: at a symbol, or half way along the longest stretch of a run. */
     private Optional<Spot> middle(String item) {
-        return system.item(item).flatMap(i -> i.only(Run.class)).map(run -> {
-            List<Spot> way = place.way(run);
-            int longest = 1;
-            for (int i = 2; i < way.size(); i++) {
-                longest = span(way, i) > span(way, longest) ? i : longest;
-            }
-            return way.size() < 2 ? null : new Spot((way.get(longest - 1).x() + way.get(longest).x()) / 2, (way.get(longest - 1).y() + way.get(longest)
-                    .y()) / 2);
-        }).or(() -> system.item(item).filter(i -> place.placed(item)).map(place::centre));
+        return system.item(item)
+                .flatMap(i -> i.only(Run.class))
+                .map(run -> {
+                    List<Spot> way = place.way(run);
+                    int longest = 1;
+                    for (int i = 2; i < way.size(); i++) {
+                        longest = span(way, i) > span(way, longest) ? i : longest;
+                    }
+                    return way.size() < 2
+                            ? null
+                            : new Spot(
+                                    (way.get(longest - 1).x() + way.get(longest).x()) / 2,
+                                    (way.get(longest - 1).y() + way.get(longest).y()) / 2);
+                })
+                .or(() -> system.item(item).filter(i -> place.placed(item)).map(place::centre));
     }
 
     private void put(String item, TextBlock block, Candidate c) {
@@ -200,10 +215,17 @@ class SchematicPart {
     private void far(String item, TextBlock name, Candidate wanted, Spot end) {
         double w = name.width(measure);
         nearest(item, wanted, w, name.height(), false, 2).ifPresent(c -> {
-            Spot at = system.item(item).flatMap(i -> i.only(Tank.class)).map(t -> within(place.box(t), c.left(w) + w / 2, c.top())).orElse(end);
+            Spot at = system.item(item)
+                    .flatMap(i -> i.only(Tank.class))
+                    .map(t -> within(place.box(t), c.left(w) + w / 2, c.top()))
+                    .orElse(end);
             double x = Math.max(c.left(w), Math.min(c.left(w) + w, at.x()));
             double y = at.y() > c.top() ? c.top() + name.height() : c.top();
-            piece(item, Kind.TEXT, line(x, y, at.x(), at.y(), Pen.of(Ink.SOFT, 0.8)), new Mark.Disc(at, 2, Ink.SOFT, NO_PEN));
+            piece(
+                    item,
+                    Kind.TEXT,
+                    line(x, y, at.x(), at.y(), Pen.of(Ink.SOFT, 0.8)),
+                    new Mark.Disc(at, 2, Ink.SOFT, NO_PEN));
             put(item, name, c);
         });
     }
@@ -219,8 +241,11 @@ class SchematicPart {
 
     /** Whether a box is free of all that stands, and on the picture. */
     boolean free(double left, double top, double w, double h) {
-        return left >= RULER + 2 && left + w <= right() - 2 && top >= 2 && top + h <= view.height() - 2 && ground.overlap(left, top, left
-                + w, top + h) < 0.5;
+        return left >= RULER + 2
+                && left + w <= right() - 2
+                && top >= 2
+                && top + h <= view.height() - 2
+                && ground.overlap(left, top, left + w, top + h) < 0.5;
     }
 
     /** The free place nearest to one. */
@@ -231,7 +256,9 @@ class SchematicPart {
         for (int dy = -times * FAR_DOWN; dy <= times * FAR_DOWN; dy += DOWN) {
             for (int dx = -times * FAR_ACROSS; dx <= times * FAR_ACROSS; dx += ACROSS) {
                 double far = Math.hypot(dx, 1.3 * dy);
-                if (far < least && free(left + dx, wanted.top() + dy, w, h) && (!own || belongs(item, left + dx, wanted.top() + dy, w, h))) {
+                if (far < least
+                        && free(left + dx, wanted.top() + dy, w, h)
+                        && (!own || belongs(item, left + dx, wanted.top() + dy, w, h))) {
                     least = far;
                     best = new Candidate(left + dx, wanted.top() + dy, Anchor.START);
                 }
@@ -250,14 +277,34 @@ class SchematicPart {
     void pill(String item, double pressurePa, List<Spot> candidates) {
         String text = units.text(pressurePa, Dimension.PRESSURE);
         double w = measure.width(text, 12, false) + 20;
-        Optional<Spot> free = candidates.stream().filter(s -> free(s.x() - w / 2, s.y() - 9, w, 18) && belongs(item, s.x() - w / 2,
-                s.y() - 9, w, 18)).findFirst().or(() -> nearest(item, new Candidate(candidates.get(0).x() - w / 2, candidates.get(0).y()
-                - 9, Anchor.START), w, 18, true, 1).map(c -> new Spot(c.x() + w / 2,
-                c.top() + 9)));
+        Optional<Spot> free = candidates.stream()
+                .filter(s -> free(s.x() - w / 2, s.y() - 9, w, 18) && belongs(item, s.x() - w / 2, s.y() - 9, w, 18))
+                .findFirst()
+                .or(() -> nearest(
+                                item,
+                                new Candidate(
+                                        candidates.get(0).x() - w / 2,
+                                        candidates.get(0).y() - 9,
+                                        Anchor.START),
+                                w,
+                                18,
+                                true,
+                                1)
+                        .map(c -> new Spot(c.x() + w / 2, c.top() + 9)));
         free.ifPresent(s -> {
             ground.take(s.x() - w / 2 - APART, s.y() - 9, s.x() + w / 2 + APART, s.y() + 9);
-            piece(item, Kind.PILL, new Box(s.x() - w / 2, s.y() - 9, w, 18, 9, Ink.PANEL, Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL,
-                    1.4)), new Label(s.x(), s.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
+            piece(
+                    item,
+                    Kind.PILL,
+                    new Box(
+                            s.x() - w / 2,
+                            s.y() - 9,
+                            w,
+                            18,
+                            9,
+                            Ink.PANEL,
+                            Pen.of(pressurePa < SUCTION ? Ink.PLUM : Ink.FUEL, 1.4)),
+                    new Label(s.x(), s.y() + 4, text, 12, false, Ink.INK, Anchor.MIDDLE));
         });
     }
 
@@ -279,7 +326,9 @@ class SchematicPart {
     }
 
     static double span(List<Spot> way, int i) {
-        return Math.hypot(way.get(i).x() - way.get(i - 1).x(), way.get(i).y() - way.get(i - 1).y());
+        return Math.hypot(
+                way.get(i).x() - way.get(i - 1).x(),
+                way.get(i).y() - way.get(i - 1).y());
     }
 
     Optional<Item> picked() {
@@ -287,7 +336,8 @@ class SchematicPart {
     }
 
     OptionalDouble pickedY() {
-        return picked().filter(i -> i.only(Run.class).isEmpty()).map(i -> OptionalDouble.of(place.centre(i).y()))
+        return picked().filter(i -> i.only(Run.class).isEmpty())
+                .map(i -> OptionalDouble.of(place.centre(i).y()))
                 .orElse(OptionalDouble.empty());
     }
 }

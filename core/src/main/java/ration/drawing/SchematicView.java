@@ -3,11 +3,11 @@ package ration.drawing;
 /**
  * How the drawing is looked at.
  *
- * @param width  pixels
+ * @param width pixels
  * @param height pixels
- * @param zoom   1 fits every preset attitude
- * @param panX   pixels
- * @param panY   pixels
+ * @param zoom 1 fits every preset attitude
+ * @param panX pixels
+ * @param panY pixels
  * @param layers which optional layers are drawn
  */
 public record SchematicView(double width, double height, double zoom, double panX, double panY, Layers layers) {

@@ -15,7 +15,10 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.vapor.SoakPath;
 
-/** Temperatures after shutdown, predicted as lines and logged as hollow marks, with the time in which a restart is at risk. */
+/**
+ * Temperatures after shutdown, predicted as lines and logged as hollow marks, with the time in which a restart is at
+ * risk.
+ */
 public final class SoakPicture {
 
     private static final double LEFT = 40;
@@ -24,46 +27,74 @@ public final class SoakPicture {
     private static final double FOOT = 44;
     private static final double LENGTH = SoakPath.LENGTH / 60;
 
-    private SoakPicture() {
-    }
+    private SoakPicture() {}
 
     /**
      * A logged part.
      *
-     * @param item    id of the part it belongs to
+     * @param item id of the part it belongs to
      * @param minutes after shutdown
-     * @param kelvin  read then
+     * @param kelvin read then
      */
-    public record Logged(String item, double[] minutes, double[] kelvin) {
-    }
+    public record Logged(String item, double[] minutes, double[] kelvin) {}
 
     /** The three hottest parts and whatever was logged, now and in an earlier run. */
-    public static Picture draw(List<SoakPath> all, List<Logged> logged, List<Logged> earlier, double width, double height) {
+    public static Picture draw(
+            List<SoakPath> all, List<Logged> logged, List<Logged> earlier, double width, double height) {
         List<Piece> pieces = new ArrayList<>();
         if (all.isEmpty()) {
-            return new Picture(width, height, List.of(new Piece("", Kind.TEXT, "Nothing soaks", List.of(new Label(LEFT, TOP + 20,
-                    "Nothing on the path stands in the engine bay.", 12, false, Ink.SOFT, Anchor.START)))));
+            return new Picture(
+                    width,
+                    height,
+                    List.of(new Piece(
+                            "",
+                            Kind.TEXT,
+                            "Nothing soaks",
+                            List.of(new Label(
+                                    LEFT,
+                                    TOP + 20,
+                                    "Nothing on the path stands in the engine bay.",
+                                    12,
+                                    false,
+                                    Ink.SOFT,
+                                    Anchor.START)))));
         }
-        List<SoakPath> first = new ArrayList<>(all.stream().filter(p -> !p.line()).limit(3).toList());
+        List<SoakPath> first =
+                new ArrayList<>(all.stream().filter(p -> !p.line()).limit(3).toList());
         all.stream().filter(SoakPath::line).limit(first.size() < 3 ? 1 : 0).forEach(first::add);
-        List<SoakPath> shown = all.stream().filter(p -> logged.stream().anyMatch(l -> l.item().equals(p.item()))
-                || first.contains(p)).limit(4).toList();
+        List<SoakPath> shown = all.stream()
+                .filter(p -> logged.stream().anyMatch(l -> l.item().equals(p.item())) || first.contains(p))
+                .limit(4)
+                .toList();
         double least = shown.stream().mapToDouble(p -> p.soak().start()).min().orElse(300);
-        double most = shown.stream().mapToDouble(p -> Math.max(p.boils(), peak(p))).max().orElse(350);
-        for (Logged l : java.util.stream.Stream.concat(logged.stream(), earlier.stream()).toList()) {
+        double most = shown.stream()
+                .mapToDouble(p -> Math.max(p.boils(), peak(p)))
+                .max()
+                .orElse(350);
+        for (Logged l : java.util.stream.Stream.concat(logged.stream(), earlier.stream())
+                .toList()) {
             for (double k : l.kelvin()) {
                 most = Math.max(most, k);
                 least = Math.min(least, k);
             }
         }
         Scale x = new Scale(0, LENGTH, LEFT, width - RIGHT);
-        Scale y = new Scale(Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10, Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 10,
-                height - FOOT, TOP);
+        Scale y = new Scale(
+                Math.floor(Unit.CELSIUS.fromSi(least) / 10) * 10,
+                Math.ceil(Unit.CELSIUS.fromSi(most) / 10) * 10 + 10,
+                height - FOOT,
+                TOP);
         SoakPath.Window risk = SoakPath.risk(all);
         List<Mark> ground = new ArrayList<>();
         if (risk != null) {
-            ground.add(new Box(x.at(risk.from() / 60), TOP, Math.max(2, x.at(risk.to() / 60) - x.at(risk.from() / 60)), y.fromPx()
-                    - TOP, 0, Ink.RUST_TINT, Pen.of(Ink.NONE, 0)));
+            ground.add(new Box(
+                    x.at(risk.from() / 60),
+                    TOP,
+                    Math.max(2, x.at(risk.to() / 60) - x.at(risk.from() / 60)),
+                    y.fromPx() - TOP,
+                    0,
+                    Ink.RUST_TINT,
+                    Pen.of(Ink.NONE, 0)));
         }
         for (double t : y.ticks(34)) {
             ground.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(Ink.GRID, 1)));
@@ -85,9 +116,18 @@ public final class SoakPicture {
             cross(ground, new Spot(key + 164, height - 10));
             ground.add(new Label(key + 172, height - 6, "earlier", 11, false, Ink.SOFT, Anchor.START));
         }
-        String words = risk == null ? "no part boils: restart is not at risk" : "restart at risk, " + UnitSystem.figure(risk.from()
-                / 60, 0) + " to " + (risk.to() >= SoakPath.LENGTH - 20 ? "over " : "") + UnitSystem.figure(risk.to() / 60, 0) + " min";
-        ground.add(new Label((x.fromPx() + x.toPx()) / 2, TOP + 14, words, 12, true, risk == null ? Ink.DEEP : Ink.RUST_TEXT,
+        String words = risk == null
+                ? "no part boils: restart is not at risk"
+                : "restart at risk, " + UnitSystem.figure(risk.from() / 60, 0) + " to "
+                        + (risk.to() >= SoakPath.LENGTH - 20 ? "over " : "") + UnitSystem.figure(risk.to() / 60, 0)
+                        + " min";
+        ground.add(new Label(
+                (x.fromPx() + x.toPx()) / 2,
+                TOP + 14,
+                words,
+                12,
+                true,
+                risk == null ? Ink.DEEP : Ink.RUST_TEXT,
                 Anchor.MIDDLE));
         pieces.add(new Piece("", Kind.GROUND, words, ground));
         earlier(pieces, earlier, x, y);
@@ -132,22 +172,40 @@ public final class SoakPicture {
         double boils = shown.get(0).boils();
         double by = y.at(Unit.CELSIUS.fromSi(boils));
         Occupancy taken = new Occupancy();
-        taken.take(x.fromPx() + (x.toPx() - x.fromPx()) / 2 - 90, TOP, x.fromPx() + (x.toPx() - x.fromPx()) / 2 + 90, TOP + 20);
-        List<Spot> crossing = shown.stream().flatMap(p -> curve(p, x, y).stream()).toList();
+        taken.take(
+                x.fromPx() + (x.toPx() - x.fromPx()) / 2 - 90,
+                TOP,
+                x.fromPx() + (x.toPx() - x.fromPx()) / 2 + 90,
+                TOP + 20);
+        List<Spot> crossing =
+                shown.stream().flatMap(p -> curve(p, x, y).stream()).toList();
         double left = x.fromPx() + 6;
         double right = x.toPx() - 96;
         double middle = (left + right) / 2;
-        double[] best = java.util.stream.Stream.of(new double[] {left, by - 5}, new double[] {right, by - 5}, new double[] {right,
-            by + 14}, new double[] {left, by + 14}, new double[] {middle, by + 14}, new double[] {middle, by - 5}).min(
-                    java.util.Comparator.comparingLong(c -> crossing.stream().filter(s -> s.x() > c[0] - 3 && s.x() < c[0] + 93
-                            && s.y() > c[1] - 11 && s.y() < c[1] + 4).count())).orElseThrow();
+        double[] best = java.util.stream.Stream.of(
+                        new double[] {left, by - 5},
+                        new double[] {right, by - 5},
+                        new double[] {right, by + 14},
+                        new double[] {left, by + 14},
+                        new double[] {middle, by + 14},
+                        new double[] {middle, by - 5})
+                .min(java.util.Comparator.comparingLong(c -> crossing.stream()
+                        .filter(s -> s.x() > c[0] - 3 && s.x() < c[0] + 93 && s.y() > c[1] - 11 && s.y() < c[1] + 4)
+                        .count()))
+                .orElseThrow();
         double at = best[0];
         double low = best[1];
         taken.take(at - 6, low - 13, at + 90, low + 9);
         List<Mark> line = new ArrayList<>();
         line.add(SchematicPart.line(x.fromPx(), by, x.toPx(), by, Pen.of(Ink.RUST, 1.6, 2.0, 3.0)));
-        line.add(new Label(at, low, "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
-                11, false, Ink.RUST_TEXT, Anchor.START));
+        line.add(new Label(
+                at,
+                low,
+                "boils at " + UnitSystem.figure(Unit.CELSIUS.fromSi(boils), 0) + " \u00b0C",
+                11,
+                false,
+                Ink.RUST_TEXT,
+                Anchor.START));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", line));
         double[][] dashes = {{}, {6, 4}, {2, 3}, {8, 3, 2, 3}};
         for (int i = 0; i < shown.size(); i++) {
@@ -156,24 +214,34 @@ public final class SoakPicture {
             Spot label = spots.get(0);
             for (int step : new int[] {22, 36, 50, 62, 12, 70}) {
                 Spot s = spots.get(Math.min(step, spots.size() - 1));
-                if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1 && crossing.stream().noneMatch(c -> Math.abs(
-                        c.x() - s.x()) < 40 && c.y() > s.y() - 18 && c.y() < s.y() - 6)) {
+                if (taken.overlap(s.x() - 40, s.y() - 20, s.x() + 40, s.y() - 4) < 1
+                        && crossing.stream()
+                                .noneMatch(
+                                        c -> Math.abs(c.x() - s.x()) < 40 && c.y() > s.y() - 18 && c.y() < s.y() - 6)) {
                     label = s;
                     break;
                 }
             }
             taken.take(label.x() - 40, label.y() - 20, label.x() + 40, label.y() - 4);
-            List<Double> dash = java.util.Arrays.stream(dashes[Math.min(i, 3)]).boxed().toList();
-            pieces.add(new Piece(p.item(), Kind.RUN, p.name() + " reaches " + UnitSystem.figure(Unit.CELSIUS.fromSi(peak(p)), 0)
-                    + " \u00b0C", List.of(new Path(spots, false, Ink.NONE, new Pen(Ink.FUEL, 2.2, dash), 0), new Label(label.x(),
-                            label.y() - 8, p.name(), 11, true, Ink.INK, Anchor.MIDDLE))));
+            List<Double> dash =
+                    java.util.Arrays.stream(dashes[Math.min(i, 3)]).boxed().toList();
+            pieces.add(new Piece(
+                    p.item(),
+                    Kind.RUN,
+                    p.name() + " reaches " + UnitSystem.figure(Unit.CELSIUS.fromSi(peak(p)), 0) + " \u00b0C",
+                    List.of(
+                            new Path(spots, false, Ink.NONE, new Pen(Ink.FUEL, 2.2, dash), 0),
+                            new Label(label.x(), label.y() - 8, p.name(), 11, true, Ink.INK, Anchor.MIDDLE))));
         }
         for (Logged l : logged) {
             List<Mark> dots = new ArrayList<>();
             int step = Math.max(1, l.minutes().length / 24);
             for (int k = 0; k < l.minutes().length; k += step) {
                 if (l.minutes()[k] >= 0 && l.minutes()[k] <= LENGTH) {
-                    dots.add(new Disc(new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))), 3.5, Ink.PANEL,
+                    dots.add(new Disc(
+                            new Spot(x.at(l.minutes()[k]), y.at(Unit.CELSIUS.fromSi(l.kelvin()[k]))),
+                            3.5,
+                            Ink.PANEL,
                             Pen.of(Ink.INK, 1.5)));
                 }
             }

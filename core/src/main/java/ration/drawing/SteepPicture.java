@@ -29,18 +29,19 @@ public final class SteepPicture {
     private static final double RIGHT = 120;
     private static final double FOOT = 36;
 
-    private SteepPicture() {
-    }
+    private SteepPicture() {}
 
     /**
      * The picture.
      *
      * @param now what is in the feeding tanks in the case looked at, m3
      */
-    public static Picture draw(HowSteep steep, Brief.Envelope envelope, double now, UnitSystem units, double width, double height) {
+    public static Picture draw(
+            HowSteep steep, Brief.Envelope envelope, double now, UnitSystem units, double width, double height) {
         List<Piece> pieces = new ArrayList<>();
         Unit volume = units.unit(Dimension.VOLUME);
-        double most = volume.fromSi(steep.points().get(steep.points().size() - 1).volume());
+        double most =
+                volume.fromSi(steep.points().get(steep.points().size() - 1).volume());
         Scale x = new Scale(0, most * 1.02, LEFT, width - RIGHT);
         Scale y = new Scale(-HowSteep.MOST_DOWN, HowSteep.MOST_UP, height - FOOT, TOP);
         List<Mark> marks = new ArrayList<>();
@@ -60,8 +61,16 @@ public final class SteepPicture {
             marks.add(SchematicPart.line(LEFT, at, x.toPx(), at, Pen.of(Ink.INK, 1.2, 5.0, 4.0)));
             marks.add(new Label(x.toPx() + 6, at - 2, a.label(), 11, true, Ink.INK, Anchor.START));
             OptionalDouble least = steep.least(Math.toDegrees(a.pitchRad()));
-            marks.add(new Label(x.toPx() + 6, at + 11, least.isPresent() ? "holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
-                    : "short on any", 11, false, least.isPresent() ? Ink.INK : Ink.RUST_TEXT, Anchor.START));
+            marks.add(new Label(
+                    x.toPx() + 6,
+                    at + 11,
+                    least.isPresent()
+                            ? "holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
+                            : "short on any",
+                    11,
+                    false,
+                    least.isPresent() ? Ink.INK : Ink.RUST_TEXT,
+                    Anchor.START));
         }
         double at = x.at(Math.min(volume.fromSi(now), most * 1.02));
         marks.add(SchematicPart.line(at, y.toPx(), at, y.fromPx(), Pen.of(Ink.OLIVE, 1.4)));
@@ -71,28 +80,57 @@ public final class SteepPicture {
     }
 
     private static Attitude attitude(Brief.Envelope envelope, String name) {
-        return envelope.attitudes().stream().filter(a -> a.name().equals(name)).findFirst().orElseThrow();
+        return envelope.attitudes().stream()
+                .filter(a -> a.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static void axes(List<Mark> marks, Scale x, Scale y, Unit volume, double height) {
         List<Double> across = x.ticks(46);
         for (double t : across) {
             marks.add(SchematicPart.line(x.at(t), y.fromPx(), x.at(t), y.toPx(), Pen.of(Ink.GRID, 1)));
-            marks.add(new Label(x.at(t), y.fromPx() + 15, UnitSystem.figure(t, Scale.decimals(across)), 11, false, Ink.INK, Anchor.MIDDLE));
+            marks.add(new Label(
+                    x.at(t),
+                    y.fromPx() + 15,
+                    UnitSystem.figure(t, Scale.decimals(across)),
+                    11,
+                    false,
+                    Ink.INK,
+                    Anchor.MIDDLE));
         }
         for (double t : y.ticks(24)) {
             marks.add(SchematicPart.line(LEFT, y.at(t), x.toPx(), y.at(t), Pen.of(t == 0 ? Ink.EDGE : Ink.GRID, 1)));
-            marks.add(new Label(LEFT - 6, y.at(t) + 4, UnitSystem.figure(t, 0) + "\u00b0", 11, t == 0, Ink.INK, Anchor.END));
+            marks.add(new Label(
+                    LEFT - 6, y.at(t) + 4, UnitSystem.figure(t, 0) + "\u00b0", 11, t == 0, Ink.INK, Anchor.END));
         }
-        marks.add(new Label(x.toPx(), height - 6, (volume == Unit.GALLON ? "gallons" : "litres") + " in the tanks that feed", 11, false, Ink.SOFT,
+        marks.add(new Label(
+                x.toPx(),
+                height - 6,
+                (volume == Unit.GALLON ? "gallons" : "litres") + " in the tanks that feed",
+                11,
+                false,
+                Ink.SOFT,
                 Anchor.END));
-        marks.add(new Label(LEFT, height - 6, "filled: an outlet stands clear; hollow: too little flow", 11, false, Ink.SOFT, Anchor.START));
+        marks.add(new Label(
+                LEFT,
+                height - 6,
+                "filled: an outlet stands clear; hollow: too little flow",
+                11,
+                false,
+                Ink.SOFT,
+                Anchor.START));
     }
 
-    /** The line to which it holds; filled where an outlet stands clear, hollow where the flow is short, none where it was not reached. */
+    /**
+     * The line to which it holds; filled where an outlet stands clear, hollow where the flow is short, none where it
+     * was not reached.
+     */
     private static void limit(List<Mark> marks, HowSteep steep, Scale x, Scale y, Unit volume, boolean up) {
         List<Spot> line = new ArrayList<>();
-        steep.points().forEach(p -> line.add(new Spot(x.at(volume.fromSi(p.volume())), y.at((up ? p.up() : p.down()).degrees()))));
+        steep.points()
+                .forEach(p ->
+                        line.add(new Spot(x.at(volume.fromSi(p.volume())), y.at((up ? p.up() : p.down()).degrees()))));
         marks.add(new Path(line, false, Ink.NONE, Pen.of(Ink.FUEL, 2), 0));
         for (int i = 0; i < line.size(); i++) {
             Limit l = up ? steep.points().get(i).up() : steep.points().get(i).down();
@@ -108,8 +146,12 @@ public final class SteepPicture {
         for (String name : List.of("Climb", "Glide")) {
             Attitude a = attitude(envelope, name);
             OptionalDouble least = steep.least(Math.toDegrees(a.pitchRad()));
-            said.append(said.length() == 0 ? "" : "; ").append(said.length() == 0 ? a.label() : a.label().toLowerCase(Locale.ROOT)).append(least
-                    .isPresent() ? " holds from " + units.text(least.getAsDouble(), Dimension.VOLUME) : " is short on any amount");
+            said.append(said.length() == 0 ? "" : "; ")
+                    .append(said.length() == 0 ? a.label() : a.label().toLowerCase(Locale.ROOT))
+                    .append(
+                            least.isPresent()
+                                    ? " holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
+                                    : " is short on any amount");
         }
         return said.append('.').toString();
     }

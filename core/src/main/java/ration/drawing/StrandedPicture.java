@@ -25,7 +25,9 @@ public final class StrandedPicture {
     private static final double TOP = 8;
     private static final double RIGHT = 14;
     private static final double FOOT = 64;
-    private static final Ink[] BANDS = {Ink.PANEL, Ink.FUEL_STANDING, Ink.FUEL_TINT, Ink.FUEL_PALE, Ink.FUEL_MID, Ink.FUEL};
+    private static final Ink[] BANDS = {
+        Ink.PANEL, Ink.FUEL_STANDING, Ink.FUEL_TINT, Ink.FUEL_PALE, Ink.FUEL_MID, Ink.FUEL
+    };
     private static final double[] STEPS = {0.1, 0.25, 0.5, 1, 1.5, 2, 3, 4, 6, 8, 12, 16, 24, 32, 48, 64, 100};
 
     private final StrandedMap map;
@@ -42,13 +44,13 @@ public final class StrandedPicture {
     /**
      * What is shown.
      *
-     * @param map     of the tank
-     * @param answer  of the tank
+     * @param map of the tank
+     * @param answer of the tank
      * @param corners of the region flown
      * @param current attitude looked at
      */
-    public record Subject(StrandedMap map, TankAnswer answer, List<Attitude> corners, Attitude current, UnitSystem units) {
-    }
+    public record Subject(
+            StrandedMap map, TankAnswer answer, List<Attitude> corners, Attitude current, UnitSystem units) {}
 
     private StrandedPicture(Subject s, double width, double height, TextMeasure measure) {
         this.map = s.map();
@@ -83,16 +85,23 @@ public final class StrandedPicture {
     public static double[] under(double px, double py, double width, double height) {
         Scale across = across(width);
         Scale upward = upward(height);
-        double tilt = across.low() + (px - across.fromPx()) / (across.toPx() - across.fromPx()) * (across.high() - across.low());
-        double pitch = upward.low() + (py - upward.fromPx()) / (upward.toPx() - upward.fromPx())
-                * (upward.high() - upward.low());
-        return new double[] {Math.max(upward.low(), Math.min(upward.high(), pitch)),
-            Math.max(across.low(), Math.min(across.high(), tilt))};
+        double tilt = across.low()
+                + (px - across.fromPx()) / (across.toPx() - across.fromPx()) * (across.high() - across.low());
+        double pitch = upward.low()
+                + (py - upward.fromPx()) / (upward.toPx() - upward.fromPx()) * (upward.high() - upward.low());
+        return new double[] {
+            Math.max(upward.low(), Math.min(upward.high(), pitch)),
+            Math.max(across.low(), Math.min(across.high(), tilt))
+        };
     }
 
     private Spot spot(Spot grid) {
-        double tilt = map.tilt().from() + (map.tilt().to() - map.tilt().from()) * grid.x() / (map.tilt().count() - 1);
-        double pitch = map.pitch().from() + (map.pitch().to() - map.pitch().from()) * grid.y() / (map.pitch().count() - 1);
+        double tilt = map.tilt().from()
+                + (map.tilt().to() - map.tilt().from()) * grid.x() / (map.tilt().count() - 1);
+        double pitch = map.pitch().from()
+                + (map.pitch().to() - map.pitch().from())
+                        * grid.y()
+                        / (map.pitch().count() - 1);
         return new Spot(x.at(tilt), y.at(pitch));
     }
 
@@ -127,8 +136,14 @@ public final class StrandedPicture {
     private void bands() {
         List<Double> levels = levels();
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Box(x.fromPx(), y.toPx(), x.toPx() - x.fromPx(), y.fromPx() - y.toPx(), 0, BANDS[levels.isEmpty() ? 0
-                : levels.size()], Pen.of(Ink.NONE, 0)));
+        marks.add(new Box(
+                x.fromPx(),
+                y.toPx(),
+                x.toPx() - x.fromPx(),
+                y.fromPx() - y.toPx(),
+                0,
+                BANDS[levels.isEmpty() ? 0 : levels.size()],
+                Pen.of(Ink.NONE, 0)));
         for (int i = levels.size() - 1; i >= 0; i--) {
             for (List<Spot> ring : Contours.under(map.volume(), unit.toSi(levels.get(i)))) {
                 marks.add(new Path(ring.stream().map(this::spot).toList(), true, BANDS[i], Pen.of(Ink.PANEL, 1), 0));
@@ -137,8 +152,9 @@ public final class StrandedPicture {
         pieces.add(new Piece("", Kind.GROUND, "", marks));
         List<Mark> placard = new ArrayList<>();
         for (List<Spot> ring : Contours.under(map.volume(), answer.placard())) {
-            rim(ring).forEach(part -> placard.add(new Path(part.stream().map(this::spot).toList(), false, Ink.NONE,
-                    Pen.of(Ink.RUST, 2), 0)));
+            rim(ring)
+                    .forEach(part -> placard.add(
+                            new Path(part.stream().map(this::spot).toList(), false, Ink.NONE, Pen.of(Ink.RUST, 2), 0)));
         }
         pieces.add(new Piece("", Kind.RUN, "", placard));
     }
@@ -165,7 +181,10 @@ public final class StrandedPicture {
     }
 
     private boolean edge(Spot g) {
-        return g.x() <= 0 || g.y() <= 0 || g.x() >= map.tilt().count() - 1 || g.y() >= map.pitch().count() - 1;
+        return g.x() <= 0
+                || g.y() <= 0
+                || g.x() >= map.tilt().count() - 1
+                || g.y() >= map.pitch().count() - 1;
     }
 
     private void axes(double width, double height) {
@@ -215,13 +234,16 @@ public final class StrandedPicture {
 
     private void envelope() {
         List<Spot> ring = corners.stream().map(this::spot).toList();
-        List<Mark> marks = new ArrayList<>(List.of(new Path(ring, true, Ink.NONE, Pen.of(Ink.PANEL, 5), 0),
+        List<Mark> marks = new ArrayList<>(List.of(
+                new Path(ring, true, Ink.NONE, Pen.of(Ink.PANEL, 5), 0),
                 new Path(ring, true, Ink.NONE, Pen.of(Ink.INK, 2), 0)));
-        Spot climb = new Spot((ring.get(0).x() + ring.get(1).x()) / 2, ring.get(0).y());
+        Spot climb =
+                new Spot((ring.get(0).x() + ring.get(1).x()) / 2, ring.get(0).y());
         pill(marks, climb.x(), climb.y() - 7, "climb", Anchor.MIDDLE);
         Spot slip = ring.get(2);
         pill(marks, slip.x() + 10, slip.y() + 4, "slip", Anchor.START);
-        Spot glide = new Spot((ring.get(3).x() + ring.get(4).x()) / 2, ring.get(3).y());
+        Spot glide =
+                new Spot((ring.get(3).x() + ring.get(4).x()) / 2, ring.get(3).y());
         pill(marks, glide.x(), glide.y() + 18, "glide", Anchor.MIDDLE);
         pieces.add(new Piece("", Kind.HEAD_LINE, "", marks));
     }
@@ -230,10 +252,16 @@ public final class StrandedPicture {
         List<Mark> marks = new ArrayList<>();
         for (double level : levels()) {
             for (List<Spot> ring : Contours.under(map.volume(), unit.toSi(level))) {
-                ring.stream().filter(g -> !edge(g)).map(this::spot).filter(s -> ground.overlap(s.x() - 20, s.y() - 12,
-                        s.x() + 20, s.y() + 12) < 1 && s.x() < x.toPx() - 22 && s.x() > LEFT + 22 && s.y() < y.fromPx() - 14
-                        && s.y() > y.toPx() + 14).min((a, b) -> Double.compare(away(a), away(b))).ifPresent(s -> pill(marks,
-                        s.x(), s.y() + 4, trimmed(level), Anchor.MIDDLE));
+                ring.stream()
+                        .filter(g -> !edge(g))
+                        .map(this::spot)
+                        .filter(s -> ground.overlap(s.x() - 20, s.y() - 12, s.x() + 20, s.y() + 12) < 1
+                                && s.x() < x.toPx() - 22
+                                && s.x() > LEFT + 22
+                                && s.y() < y.fromPx() - 14
+                                && s.y() > y.toPx() + 14)
+                        .min((a, b) -> Double.compare(away(a), away(b)))
+                        .ifPresent(s -> pill(marks, s.x(), s.y() + 4, trimmed(level), Anchor.MIDDLE));
             }
         }
         pieces.add(new Piece("", Kind.TEXT, "", marks));
@@ -245,7 +273,9 @@ public final class StrandedPicture {
     }
 
     private static String trimmed(double level) {
-        return level == Math.rint(level) ? UnitSystem.figure(level, 0) : UnitSystem.figure(level, 2).replaceAll("0$", "");
+        return level == Math.rint(level)
+                ? UnitSystem.figure(level, 0)
+                : UnitSystem.figure(level, 2).replaceAll("0$", "");
     }
 
     private void points(double width) {
@@ -253,8 +283,11 @@ public final class StrandedPicture {
         Spot w = spot(worst);
         List<Mark> marks = new ArrayList<>();
         boolean low = w.y() > (y.fromPx() + y.toPx()) / 2 + 60;
-        String likely = answer.carried().map(c -> "likely " + volume(c.likely()) + ", by a test").orElse("");
-        double boxWidth = 16 + Math.max(measure.width(likely, 11, false), Math.max(measure.width(worst.label(), 11, false), 60));
+        String likely = answer.carried()
+                .map(c -> "likely " + volume(c.likely()) + ", by a test")
+                .orElse("");
+        double boxWidth =
+                16 + Math.max(measure.width(likely, 11, false), Math.max(measure.width(worst.label(), 11, false), 60));
         double boxHeight = likely.isEmpty() ? 40 : 56;
         double left = Math.min(width - RIGHT - boxWidth - 4, Math.max(LEFT + 4, w.x() + 24));
         double top = low ? w.y() + 22 : w.y() - 24 - boxHeight;
@@ -270,11 +303,17 @@ public final class StrandedPicture {
         }
         marks.add(new Disc(w, 9, Ink.PANEL, Pen.of(Ink.INK, 2)));
         marks.add(new Disc(w, 4, Ink.RUST, Pen.of(Ink.NONE, 0)));
-        pieces.add(new Piece("", Kind.SYMBOL, "Most stays, " + volume(answer.predicted().volume()) + ", at " + worst.label()
-                + (likely.isEmpty() ? "" : "; " + likely), marks));
+        pieces.add(new Piece(
+                "",
+                Kind.SYMBOL,
+                "Most stays, " + volume(answer.predicted().volume()) + ", at " + worst.label()
+                        + (likely.isEmpty() ? "" : "; " + likely),
+                marks));
         Spot c = spot(current);
         if (c.x() >= x.fromPx() && c.x() <= x.toPx() && c.y() >= y.toPx() && c.y() <= y.fromPx()) {
-            double stays = answer.body().stranded(current.gravity().up(), answer.feed()).volume();
+            double stays = answer.body()
+                    .stranded(current.gravity().up(), answer.feed())
+                    .volume();
             List<Mark> here = new ArrayList<>();
             here.add(new Disc(c, 6, Ink.NONE, Pen.of(Ink.PANEL, 5)));
             here.add(new Disc(c, 6, Ink.NONE, Pen.of(Ink.OLIVE_UNDER_TEXT, 2.5)));
@@ -286,7 +325,8 @@ public final class StrandedPicture {
                 here.add(new Box(c.x() - half, base - 13, 2 * half, 18, 9, Ink.OLIVE_UNDER_TEXT, Pen.of(Ink.NONE, 0)));
                 here.add(new Label(c.x(), base, text, 12, true, Ink.PANEL, Anchor.MIDDLE));
             }
-            pieces.add(new Piece("", Kind.SYMBOL, "Looked at, " + current.label() + ", " + volume(stays) + " stays", here));
+            pieces.add(new Piece(
+                    "", Kind.SYMBOL, "Looked at, " + current.label() + ", " + volume(stays) + " stays", here));
         }
     }
 }

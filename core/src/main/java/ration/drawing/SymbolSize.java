@@ -25,9 +25,9 @@ import ration.model.VentPlenum;
 /**
  * The room a symbol takes round its centre, in drawing units.
  *
- * @param halfWidth  to either side
+ * @param halfWidth to either side
  * @param halfHeight up, and down for what meets it there
- * @param depth      how far below its centre it reaches
+ * @param depth how far below its centre it reaches
  */
 record SymbolSize(double halfWidth, double halfHeight, double depth) {
 

@@ -44,10 +44,10 @@ final class Symbols {
     private static final Pen NO_PEN = Pen.of(Ink.NONE, 0);
     /** Half of a header's width, and of a tapered one's at its foot, px. */
     private static final double HEADER_HALF = 17;
+
     private static final double HEADER_FOOT = 8;
 
-    private Symbols() {
-    }
+    private Symbols() {}
 
     static double halfWidth(Item item) {
         return item.as(SymbolSize.OF).halfWidth();
@@ -93,7 +93,8 @@ final class Symbols {
         @Override
         public List<Mark> shutOff(ShutOff valve) {
             boolean shut = condition.shutValves().contains(valve.id());
-            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE),
+            return List.of(
+                    new Disc(c, 12, Ink.PANEL, OUTLINE),
                     shut ? line(x, y - 11, x, y + 11, 5) : line(x - 8, y, x + 8, y, 3));
         }
 
@@ -104,15 +105,18 @@ final class Symbols {
 
         @Override
         public List<Mark> checkValve(CheckValve valve) {
-            return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
-                    line(c.x() - 4, c.y() - 8, c.x() - 4, c.y() + 8, 1.6), new Disc(new Spot(c.x() + 3, c.y()), 4.5,
-                            Ink.INK, NO_PEN));
+            return List.of(
+                    new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
+                    line(c.x() - 4, c.y() - 8, c.x() - 4, c.y() + 8, 1.6),
+                    new Disc(new Spot(c.x() + 3, c.y()), 4.5, Ink.INK, NO_PEN));
         }
 
         @Override
         public List<Mark> orifice(Orifice orifice) {
-            return List.of(new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
-                    line(c.x(), c.y() - 9, c.x(), c.y() - 3, 3), line(c.x(), c.y() + 3, c.x(), c.y() + 9, 3));
+            return List.of(
+                    new Box(c.x() - 12, c.y() - 9, 24, 18, 4, Ink.PANEL, OUTLINE),
+                    line(c.x(), c.y() - 9, c.x(), c.y() - 3, 3),
+                    line(c.x(), c.y() + 3, c.x(), c.y() + 9, 3));
         }
 
         @Override
@@ -128,10 +132,16 @@ final class Symbols {
         @Override
         public List<Mark> ventPlenum(VentPlenum plenum) {
             Pen lip = Pen.of(Ink.AIR, 1.8);
-            return List.of(new Box(x - 14, y - 6, 28, 12, 6, Ink.PANEL, Pen.of(Ink.AIR, 2)), new Path(List.of(new Spot(x + 14, y),
-                    new Spot(x + 26, y)), false, Ink.NONE, Pen.of(Ink.AIR, 1.8, 4.0, 3.0), 0), new Path(List.of(new Spot(x + 28, y - 4),
-                    new Spot(x + 34, y - 4)), false, Ink.NONE, lip, 0), new Path(List.of(new Spot(x + 28, y + 4), new Spot(x + 34,
-                    y + 4)), false, Ink.NONE, lip, 0));
+            return List.of(
+                    new Box(x - 14, y - 6, 28, 12, 6, Ink.PANEL, Pen.of(Ink.AIR, 2)),
+                    new Path(
+                            List.of(new Spot(x + 14, y), new Spot(x + 26, y)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.AIR, 1.8, 4.0, 3.0),
+                            0),
+                    new Path(List.of(new Spot(x + 28, y - 4), new Spot(x + 34, y - 4)), false, Ink.NONE, lip, 0),
+                    new Path(List.of(new Spot(x + 28, y + 4), new Spot(x + 34, y + 4)), false, Ink.NONE, lip, 0));
         }
 
         @Override
@@ -141,21 +151,41 @@ final class Symbols {
 
         @Override
         public List<Mark> filter(Filter filter) {
-            return List.of(new Box(x - 17, y - 9, 34, 18, 9, Ink.PANEL, OUTLINE), new Path(List.of(new Spot(x, y - 8),
-                    new Spot(x, y + 8)), false, Ink.NONE, Pen.of(Ink.INK, 1.6, 2.0, 2.0), 0));
+            return List.of(
+                    new Box(x - 17, y - 9, 34, 18, 9, Ink.PANEL, OUTLINE),
+                    new Path(
+                            List.of(new Spot(x, y - 8), new Spot(x, y + 8)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.INK, 1.6, 2.0, 2.0),
+                            0));
         }
 
         @Override
         public List<Mark> checkBlock(CheckBlock block) {
-            return List.of(new Box(x - 17, y - 15, 34, 30, 4, Ink.PANEL, OUTLINE),
-                    line(x - 6, y - 12, x - 6, y - 2, 1.6), new Disc(new Spot(x, y - 7), 4, Ink.INK, NO_PEN),
-                    line(x - 6, y + 2, x - 6, y + 12, 1.6), new Disc(new Spot(x, y + 7), 4, Ink.INK, NO_PEN));
+            return List.of(
+                    new Box(x - 17, y - 15, 34, 30, 4, Ink.PANEL, OUTLINE),
+                    line(x - 6, y - 12, x - 6, y - 2, 1.6),
+                    new Disc(new Spot(x, y - 7), 4, Ink.INK, NO_PEN),
+                    line(x - 6, y + 2, x - 6, y + 12, 1.6),
+                    new Disc(new Spot(x, y + 7), 4, Ink.INK, NO_PEN));
         }
 
         @Override
         public List<Mark> flowSender(FlowSender sender) {
-            return List.of(box, new Path(List.of(new Spot(x - 7, y + 3), new Spot(x - 6, y - 3), new Spot(x, y - 6),
-                    new Spot(x + 6, y - 3), new Spot(x + 7, y + 3)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 3),
+            return List.of(
+                    box,
+                    new Path(
+                            List.of(
+                                    new Spot(x - 7, y + 3),
+                                    new Spot(x - 6, y - 3),
+                                    new Spot(x, y - 6),
+                                    new Spot(x + 6, y - 3),
+                                    new Spot(x + 7, y + 3)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.INK, 1.6),
+                            3),
                     line(x, y + 3, x + 4, y - 3, 1.8));
         }
 
@@ -163,8 +193,13 @@ final class Symbols {
         public List<Mark> gaugePort(GaugePort item) {
             Disc dial = new Disc(c, 9, Ink.PANEL, OUTLINE);
             return switch (item.shows()) {
-                case PRESSURE -> List.of(dial, line(x, y + 3, x + 4, y - 4, 1.8), new Disc(new Spot(x, y + 3), 1.6, Ink.INK, NO_PEN));
-                case TEMPERATURE -> List.of(dial, line(x, y - 5, x, y + 2, 1.8), new Disc(new Spot(x, y + 3.5), 2.6, Ink.INK, NO_PEN));
+                case PRESSURE ->
+                    List.of(
+                            dial,
+                            line(x, y + 3, x + 4, y - 4, 1.8),
+                            new Disc(new Spot(x, y + 3), 1.6, Ink.INK, NO_PEN));
+                case TEMPERATURE ->
+                    List.of(dial, line(x, y - 5, x, y + 2, 1.8), new Disc(new Spot(x, y + 3.5), 2.6, Ink.INK, NO_PEN));
                 case NOTHING -> List.of(dial, line(x - 5, y, x + 5, y, 1.8));
             };
         }
@@ -172,32 +207,71 @@ final class Symbols {
         /** A plate across the line with a nut on either side. */
         @Override
         public List<Mark> bulkhead(Bulkhead fitting) {
-            return List.of(new Box(x - 11, y - 5, 22, 10, 1, Ink.PANEL, OUTLINE), new Box(x - 2.5, y - 10, 5, 20, 1, Ink.INK, OUTLINE));
+            return List.of(
+                    new Box(x - 11, y - 5, 22, 10, 1, Ink.PANEL, OUTLINE),
+                    new Box(x - 2.5, y - 10, 5, 20, 1, Ink.INK, OUTLINE));
         }
 
         @Override
         public List<Mark> quickDisconnect(QuickDisconnect coupling) {
-            return List.of(new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
+            return List.of(
+                    new Box(x - 12, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE),
                     new Box(x + 1, y - 9, 11, 18, 2, Ink.PANEL, OUTLINE));
         }
 
         @Override
         public List<Mark> regulator(Regulator r) {
-            Mark seat = r.style() == Regulator.Style.BYPASS ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
-                    : new Path(List.of(new Spot(x + 3, y + 4), new Spot(x + 8, y), new Spot(x + 8, y + 8)), true, Ink.INK,
-                            NO_PEN, 0);
-            return List.of(new Disc(c, 12, Ink.PANEL, OUTLINE), seat,
-                    new Path(List.of(new Spot(x, y - 20), new Spot(x, y - 10), new Spot(x - 4, y - 7),
-                            new Spot(x + 4, y - 4), new Spot(x - 4, y - 1), new Spot(x, y + 2)), false, Ink.NONE,
-                            Pen.of(Ink.INK, 1.6), 0));
+            Mark seat = r.style() == Regulator.Style.BYPASS
+                    ? line(x - 7, y + 4, x + 7, y + 4, 1.6)
+                    : new Path(
+                            List.of(new Spot(x + 3, y + 4), new Spot(x + 8, y), new Spot(x + 8, y + 8)),
+                            true,
+                            Ink.INK,
+                            NO_PEN,
+                            0);
+            return List.of(
+                    new Disc(c, 12, Ink.PANEL, OUTLINE),
+                    seat,
+                    new Path(
+                            List.of(
+                                    new Spot(x, y - 20),
+                                    new Spot(x, y - 10),
+                                    new Spot(x - 4, y - 7),
+                                    new Spot(x + 4, y - 4),
+                                    new Spot(x - 4, y - 1),
+                                    new Spot(x, y + 2)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.INK, 1.6),
+                            0));
         }
 
         @Override
         public List<Mark> jetPump(JetPump jet) {
-            return List.of(box, new Path(List.of(new Spot(x - 9, y - 5), new Spot(x, y - 2), new Spot(x, y + 2),
-                    new Spot(x - 9, y + 5)), true, Ink.INK, NO_PEN, 0), new Path(List.of(new Spot(x + 1, y - 4),
-                    new Spot(x + 10, y - 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0), new Path(List.of(
-                    new Spot(x + 1, y + 4), new Spot(x + 10, y + 7)), false, Ink.NONE, Pen.of(Ink.INK, 1.6), 0));
+            return List.of(
+                    box,
+                    new Path(
+                            List.of(
+                                    new Spot(x - 9, y - 5),
+                                    new Spot(x, y - 2),
+                                    new Spot(x, y + 2),
+                                    new Spot(x - 9, y + 5)),
+                            true,
+                            Ink.INK,
+                            NO_PEN,
+                            0),
+                    new Path(
+                            List.of(new Spot(x + 1, y - 4), new Spot(x + 10, y - 7)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.INK, 1.6),
+                            0),
+                    new Path(
+                            List.of(new Spot(x + 1, y + 4), new Spot(x + 10, y + 7)),
+                            false,
+                            Ink.NONE,
+                            Pen.of(Ink.INK, 1.6),
+                            0));
         }
 
         @Override
@@ -263,8 +337,12 @@ final class Symbols {
         for (int i = -1; i <= 1; i++) {
             double y = c.y() + 10 * i;
             marks.add(line(c.x() - 18, y, c.x() + 12, y, 1.8, Ink.FUEL));
-            marks.add(new Path(List.of(new Spot(c.x() + 11, y - 4), new Spot(c.x() + 19, y), new Spot(c.x() + 11, y + 4)),
-                    true, Ink.FUEL, NO_PEN, 0));
+            marks.add(new Path(
+                    List.of(new Spot(c.x() + 11, y - 4), new Spot(c.x() + 19, y), new Spot(c.x() + 11, y + 4)),
+                    true,
+                    Ink.FUEL,
+                    NO_PEN,
+                    0));
         }
         return marks;
     }
@@ -280,7 +358,9 @@ final class Symbols {
 
             @Override
             public List<Mark> selector(Selector selector) {
-                return List.of(new Disc(c, 18, Ink.PANEL, OUTLINE), line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
+                return List.of(
+                        new Disc(c, 18, Ink.PANEL, OUTLINE),
+                        line(c.x() - 17, c.y(), c.x(), c.y(), 6, Ink.FUEL),
                         new Disc(c, 6, Ink.INK, NO_PEN));
             }
 
@@ -296,9 +376,12 @@ final class Symbols {
 
             @Override
             public List<Mark> engineInlet(EngineInlet inlet) {
-                return inlet.style() != EngineInlet.Style.FLOAT ? injection(inlet, c) : List.of(new Box(4, 12, 40, 28, 4, Ink.PANEL,
-                        OUTLINE), new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN), new Box(15, 22, 18, 8, 4, Ink.PANEL, Pen.of(Ink.INK,
-                        1.6)));
+                return inlet.style() != EngineInlet.Style.FLOAT
+                        ? injection(inlet, c)
+                        : List.of(
+                                new Box(4, 12, 40, 28, 4, Ink.PANEL, OUTLINE),
+                                new Box(5, 26, 38, 13, 3, Ink.FUEL_TINT, NO_PEN),
+                                new Box(15, 22, 18, 8, 4, Ink.PANEL, Pen.of(Ink.INK, 1.6)));
             }
         });
     }
@@ -306,9 +389,15 @@ final class Symbols {
     private static List<Mark> selector(Selector selector, Spot c, Condition condition, Arrangement arrangement) {
         List<Mark> marks = new ArrayList<>();
         marks.add(new Disc(c, 18, Ink.PANEL, OUTLINE));
-        String chosen = condition.positions().getOrDefault(selector.id(), selector.positions().isEmpty() ? ""
-                : selector.positions().get(0).name());
-        List<List<String>> joins = selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
+        String chosen = condition
+                .positions()
+                .getOrDefault(
+                        selector.id(),
+                        selector.positions().isEmpty()
+                                ? ""
+                                : selector.positions().get(0).name());
+        List<List<String>> joins =
+                selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
         Set<String> open = new java.util.HashSet<>();
         joins.forEach(open::addAll);
         Spot beak = new Spot(c.x(), c.y() + 11);
@@ -320,33 +409,54 @@ final class Symbols {
             } else {
                 boolean sideways = Math.abs(at.x() - c.x()) > 1;
                 Spot m = toward(c, at, 15.5);
-                marks.add(sideways ? line(m.x(), m.y() - 7, m.x(), m.y() + 7, 3.5)
-                        : line(m.x() - 7, m.y(), m.x() + 7, m.y(), 3.5));
+                marks.add(
+                        sideways
+                                ? line(m.x(), m.y() - 7, m.x(), m.y() + 7, 3.5)
+                                : line(m.x() - 7, m.y(), m.x() + 7, m.y(), 3.5));
             }
         }
         marks.add(new Disc(c, 6, Ink.INK, NO_PEN));
         double nx = (beak.y() - c.y()) / 12 * 5;
         double ny = -(beak.x() - c.x()) / 12 * 5;
-        marks.add(new Path(List.of(beak, new Spot(c.x() + nx, c.y() + ny), new Spot(c.x() - nx, c.y() - ny)), true,
-                Ink.INK, NO_PEN, 0));
+        marks.add(new Path(
+                List.of(beak, new Spot(c.x() + nx, c.y() + ny), new Spot(c.x() - nx, c.y() - ny)),
+                true,
+                Ink.INK,
+                NO_PEN,
+                0));
         return marks;
     }
 
     private static Spot toward(Spot from, Spot to, double distance) {
         double d = Math.hypot(to.x() - from.x(), to.y() - from.y());
-        return d == 0 ? from : new Spot(from.x() + (to.x() - from.x()) / d * distance,
-                from.y() + (to.y() - from.y()) / d * distance);
+        return d == 0
+                ? from
+                : new Spot(
+                        from.x() + (to.x() - from.x()) / d * distance, from.y() + (to.y() - from.y()) / d * distance);
     }
 
     private static List<Mark> strainer(Strainer strainer, Spot c) {
         List<Mark> marks = new ArrayList<>();
         double x = c.x();
         double y = c.y() + 8;
-        marks.add(new Path(List.of(new Spot(x - 15, y), new Spot(x + 15, y), new Spot(x + 15, y + 14),
-                new Spot(x + 10, y + 22), new Spot(x - 10, y + 22), new Spot(x - 15, y + 14)), true, Ink.FUEL_TINT,
-                OUTLINE, 4));
-        marks.add(new Path(List.of(new Spot(x - 8, y), new Spot(x - 8, y + 12), new Spot(x + 8, y + 12),
-                new Spot(x + 8, y)), false, Ink.NONE, Pen.of(Ink.INK, 1.4, 2.0, 2.0), 0));
+        marks.add(new Path(
+                List.of(
+                        new Spot(x - 15, y),
+                        new Spot(x + 15, y),
+                        new Spot(x + 15, y + 14),
+                        new Spot(x + 10, y + 22),
+                        new Spot(x - 10, y + 22),
+                        new Spot(x - 15, y + 14)),
+                true,
+                Ink.FUEL_TINT,
+                OUTLINE,
+                4));
+        marks.add(new Path(
+                List.of(new Spot(x - 8, y), new Spot(x - 8, y + 12), new Spot(x + 8, y + 12), new Spot(x + 8, y)),
+                false,
+                Ink.NONE,
+                Pen.of(Ink.INK, 1.4, 2.0, 2.0),
+                0));
         marks.add(new Box(x - 21, c.y() - 8, 42, 16, 2, Ink.PANEL, OUTLINE));
         if (strainer.drain()) {
             marks.addAll(strainer.capped() ? port(new Spot(x, y + 23)) : drain(new Spot(x, y + 23)));
@@ -356,16 +466,25 @@ final class Symbols {
 
     /** A teal stub under a cap, downwards from a spot. */
     private static List<Mark> port(Spot top) {
-        return List.of(new Path(List.of(top, new Spot(top.x(), top.y() + 8)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
+        return List.of(
+                new Path(List.of(top, new Spot(top.x(), top.y() + 8)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
                 new Box(top.x() - 6, top.y() + 8, 12, 6, 1, Ink.TEAL, NO_PEN));
     }
 
     /** A teal stub with a solid head, downwards from a spot. */
     static List<Mark> drain(Spot top) {
         double y = top.y();
-        return List.of(new Path(List.of(top, new Spot(top.x(), y + 14)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
-                new Path(List.of(new Spot(top.x() - 5, y + 12), new Spot(top.x() + 5, y + 12),
-                        new Spot(top.x(), y + 21)), true, Ink.TEAL, NO_PEN, 0));
+        return List.of(
+                new Path(List.of(top, new Spot(top.x(), y + 14)), false, Ink.NONE, Pen.of(Ink.TEAL, 3), 0),
+                new Path(
+                        List.of(
+                                new Spot(top.x() - 5, y + 12),
+                                new Spot(top.x() + 5, y + 12),
+                                new Spot(top.x(), y + 21)),
+                        true,
+                        Ink.TEAL,
+                        NO_PEN,
+                        0));
     }
 
     private static List<Mark> pump(Pump pump, Spot c, boolean running) {
@@ -377,9 +496,12 @@ final class Symbols {
             marks.add(new Box(c.x() - 6, c.y() + 14, 12, 8, 0, Ink.INK, NO_PEN));
         }
         marks.add(new Disc(c, 15, Ink.PANEL, OUTLINE));
-        marks.add(new Path(List.of(new Spot(c.x() - 6, c.y() - 9), new Spot(c.x() + 10, c.y()),
-                new Spot(c.x() - 6, c.y() + 9)), true, running ? Ink.FUEL : Ink.PANEL,
-                Pen.of(running ? Ink.FUEL : Ink.INK, 1.6), 0));
+        marks.add(new Path(
+                List.of(new Spot(c.x() - 6, c.y() - 9), new Spot(c.x() + 10, c.y()), new Spot(c.x() - 6, c.y() + 9)),
+                true,
+                running ? Ink.FUEL : Ink.PANEL,
+                Pen.of(running ? Ink.FUEL : Ink.INK, 1.6),
+                0));
         return marks;
     }
 
@@ -387,10 +509,15 @@ final class Symbols {
         double x = c.x();
         double y = c.y();
         return List.of(
-                line(x + 5, y - 14, x + 5, y - 34, 2), line(x + 23, y - 14, x + 23, y - 34, 2),
+                line(x + 5, y - 14, x + 5, y - 34, 2),
+                line(x + 23, y - 14, x + 23, y - 34, 2),
                 line(x + 14, y - 22, x + 14, y - 38, 1.6),
-                new Path(List.of(new Spot(x + 10, y - 33), new Spot(x + 14, y - 39), new Spot(x + 18, y - 33)), false,
-                        Ink.NONE, Pen.of(Ink.SOFT, 1.6), 0),
+                new Path(
+                        List.of(new Spot(x + 10, y - 33), new Spot(x + 14, y - 39), new Spot(x + 18, y - 33)),
+                        false,
+                        Ink.NONE,
+                        Pen.of(Ink.SOFT, 1.6),
+                        0),
                 new Box(x - 31, y - 14, 62, 40, 4, Ink.PANEL, OUTLINE),
                 new Box(x - 30, y + 6, 60, 19, 3, Ink.FUEL_TINT, NO_PEN),
                 line(x - 30, y + 6, x + 30, y + 6, 1.6, Ink.FUEL),

@@ -30,10 +30,14 @@ final class TakenGround extends SchematicPart {
         }
         for (Fitted item : system.all(Fitted.class).toList()) {
             Spot c = place.centre(item);
-            ground.take(c.x() - Symbols.halfWidth(item) - 2, c.y() - Symbols.halfHeight(item) - 2,
-                    c.x() + Symbols.halfWidth(item) + 2, c.y() + Symbols.depth(item) + 2);
-            item.only(Header.class).ifPresent(header -> ground.take(c.x() - 19, c.y() - header.height().si() * place.scale() - 2, c.x() + 19, c.y()
-                    + 2));
+            ground.take(
+                    c.x() - Symbols.halfWidth(item) - 2,
+                    c.y() - Symbols.halfHeight(item) - 2,
+                    c.x() + Symbols.halfWidth(item) + 2,
+                    c.y() + Symbols.depth(item) + 2);
+            item.only(Header.class)
+                    .ifPresent(header -> ground.take(
+                            c.x() - 19, c.y() - header.height().si() * place.scale() - 2, c.x() + 19, c.y() + 2));
             if (item.only(EngineInlet.class).isPresent() && !air) {
                 ground.take(c.x() + 2, c.y() - 40, c.x() + 26, c.y());
                 ground.take(c.x() - 22, c.y() + 42, c.x() + 112, c.y() + 62);
@@ -71,12 +75,14 @@ final class TakenGround extends SchematicPart {
 
     /** The ground of the dimension from the picked item up to the head line. */
     private void takePicked() {
-        picked().filter(i -> i.only(Tank.class).isEmpty() && i.ports().contains(Item.OUT)).ifPresent(i -> {
-            PortRef out = new PortRef(i.id(), Item.OUT);
-            OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
-            place.port(out).filter(p -> head.isPresent() && view.layers().headLine() && headY(head.getAsDouble()) > 6).ifPresent(p ->
-                    ground.take(p.x() - 2, headY(head.getAsDouble()), p.x() + 8, p.y()));
-        });
+        picked().filter(i -> i.only(Tank.class).isEmpty() && i.ports().contains(Item.OUT))
+                .ifPresent(i -> {
+                    PortRef out = new PortRef(i.id(), Item.OUT);
+                    OptionalDouble head = flow.map(f -> f.head(out)).orElse(OptionalDouble.empty());
+                    place.port(out)
+                            .filter(p -> head.isPresent() && view.layers().headLine() && headY(head.getAsDouble()) > 6)
+                            .ifPresent(p -> ground.take(p.x() - 2, headY(head.getAsDouble()), p.x() + 8, p.y()));
+                });
     }
 
     private void takeHeadLine() {

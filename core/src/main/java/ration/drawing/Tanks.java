@@ -50,21 +50,38 @@ final class Tanks extends SchematicPart {
             List<Spot> wet = Half.below(outline, surface);
             if (wet.size() > 2 && l.volume() > 0) {
                 marks.add(new Path(wet, true, Ink.FUEL_TINT, NO_PEN, 0));
-                double a = wet.stream().filter(s -> Math.abs(s.y() - surface) < 0.5).mapToDouble(Spot::x).min()
+                double a = wet.stream()
+                        .filter(s -> Math.abs(s.y() - surface) < 0.5)
+                        .mapToDouble(Spot::x)
+                        .min()
                         .orElse(0);
-                double b = wet.stream().filter(s -> Math.abs(s.y() - surface) < 0.5).mapToDouble(Spot::x).max()
+                double b = wet.stream()
+                        .filter(s -> Math.abs(s.y() - surface) < 0.5)
+                        .mapToDouble(Spot::x)
+                        .max()
                         .orElse(0);
                 marks.add(line(a, surface, b, surface, Pen.of(Ink.FUEL, 1.8)));
                 if (b - a > 30) {
                     double m = a + Math.min(20, (b - a) / 4);
-                    marks.add(new Path(List.of(new Spot(m - 5, surface - 9), new Spot(m + 5, surface - 9),
-                            new Spot(m, surface - 1)), true, Ink.PANEL, Pen.of(Ink.FUEL, 1.2), 0));
+                    marks.add(new Path(
+                            List.of(
+                                    new Spot(m - 5, surface - 9),
+                                    new Spot(m + 5, surface - 9),
+                                    new Spot(m, surface - 1)),
+                            true,
+                            Ink.PANEL,
+                            Pen.of(Ink.FUEL, 1.2),
+                            0));
                 }
                 String head = units.text(l.surface() - place.referenceHeight(), Dimension.LENGTH);
                 double w = measure.width(head, 12, false);
                 // over the fuel, or in it where the tank is too full
-                double foot = within(outline, b - 12 - w, surface - 18) && within(outline, b - 12, surface - 18) ? surface - 6 : surface + 15;
-                if (b - a > 112 && within(outline, b - 12, foot + 3) && !crossed(b - 12 - w, foot - 10, b - 12, foot + 2)) {
+                double foot = within(outline, b - 12 - w, surface - 18) && within(outline, b - 12, surface - 18)
+                        ? surface - 6
+                        : surface + 15;
+                if (b - a > 112
+                        && within(outline, b - 12, foot + 3)
+                        && !crossed(b - 12 - w, foot - 10, b - 12, foot + 2)) {
                     heads.take(b - 12 - w, foot - 10, b - 12, foot + 2);
                     ground.take(b - 12 - w, foot - 10, b - 12, foot + 2);
                     marks.add(new Label(b - 12, foot, head, 12, false, Ink.INK, Anchor.END));
@@ -83,26 +100,39 @@ final class Tanks extends SchematicPart {
             for (int i = 0; i < tank.outlets().size(); i++) {
                 OutletState state = f.state(tank, tank.outlets().get(i));
                 if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
-                    said.append(", outlet ").append(tank.outlets().size() > 1 ? (i + 1) + " " : "").append(state.word());
+                    said.append(", outlet ")
+                            .append(tank.outlets().size() > 1 ? (i + 1) + " " : "")
+                            .append(state.word());
                 }
             }
         });
         return said.toString();
     }
 
-    /** What several outlets of a tank do, or one that stands clear: bubbles in the line of one that draws air, one at one that does not. */
+    /**
+     * What several outlets of a tank do, or one that stands clear: bubbles in the line of one that draws air, one at
+     * one that does not.
+     */
     void outlets() {
-        answer.map(subject.regime()::of).ifPresent(f -> system.tanks().forEach(tank -> tank.outlets().forEach(o -> {
-            OutletState state = f.state(tank, o);
-            Spot at = foot(tank, o);
-            if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
-                outletWord(tank, at, state);
-            }
-            int bubbles = state == OutletState.DRAWS_AIR ? 3 : state == OutletState.CLEAR ? 1 : 0;
-            for (int i = 0; i < bubbles; i++) {
-                piece(tank.id(), Kind.SYMBOL, new Mark.Disc(new Spot(at.x() + (i == 1 ? 1.5 : -1), at.y() + 6 + 8 * i), 3, Ink.PANEL, Pen.of(Ink.INK, 1.3)));
-            }
-        })));
+        answer.map(subject.regime()::of)
+                .ifPresent(f -> system.tanks().forEach(tank -> tank.outlets().forEach(o -> {
+                    OutletState state = f.state(tank, o);
+                    Spot at = foot(tank, o);
+                    if (tank.outlets().size() > 1 || state == OutletState.CLEAR || state == OutletState.DRAWS_AIR) {
+                        outletWord(tank, at, state);
+                    }
+                    int bubbles = state == OutletState.DRAWS_AIR ? 3 : state == OutletState.CLEAR ? 1 : 0;
+                    for (int i = 0; i < bubbles; i++) {
+                        piece(
+                                tank.id(),
+                                Kind.SYMBOL,
+                                new Mark.Disc(
+                                        new Spot(at.x() + (i == 1 ? 1.5 : -1), at.y() + 6 + 8 * i),
+                                        3,
+                                        Ink.PANEL,
+                                        Pen.of(Ink.INK, 1.3)));
+                    }
+                })));
     }
 
     /** The word beside an outlet: in the tank, else right under it; left out where neither has room. */
@@ -110,18 +140,33 @@ final class Tanks extends SchematicPart {
         boolean bad = state == OutletState.DRAWS_AIR;
         double w = measure.width(state.word(), 11, bad);
         List<Spot> outline = outline(tank);
-        double surface = level(tank).map(l -> place.y(l.surface() - place.referenceHeight())).orElse(Double.NaN);
-        for (Spot foot : List.of(new Spot(at.x() + 8, at.y() - 4), new Spot(at.x() - 8 - w, at.y() - 4), new Spot(at.x() + 8, at.y() - 16),
-                new Spot(at.x() - 8 - w, at.y() - 16), new Spot(at.x() + 8, at.y() - 28), new Spot(at.x() - 8 - w, at.y() - 28), new Spot(at.x() + 9,
-                        at.y() + 13), new Spot(at.x() - 9 - w, at.y() + 13))) {
+        double surface = level(tank)
+                .map(l -> place.y(l.surface() - place.referenceHeight()))
+                .orElse(Double.NaN);
+        for (Spot foot : List.of(
+                new Spot(at.x() + 8, at.y() - 4),
+                new Spot(at.x() - 8 - w, at.y() - 4),
+                new Spot(at.x() + 8, at.y() - 16),
+                new Spot(at.x() - 8 - w, at.y() - 16),
+                new Spot(at.x() + 8, at.y() - 28),
+                new Spot(at.x() - 8 - w, at.y() - 28),
+                new Spot(at.x() + 9, at.y() + 13),
+                new Spot(at.x() - 9 - w, at.y() + 13))) {
             double top = foot.y() - 9;
             double r = foot.x() + w;
-            boolean inside = within(outline, foot.x() - 1, foot.y() + 2) && within(outline, r + 1, foot.y() + 2) && within(outline, foot.x() - 1, top)
-                    && within(outline, r + 1, top) && !(surface > top - 1 && surface < foot.y() + 3) && !crossed(foot.x(), top, r, foot.y() + 2);
+            boolean inside = within(outline, foot.x() - 1, foot.y() + 2)
+                    && within(outline, r + 1, foot.y() + 2)
+                    && within(outline, foot.x() - 1, top)
+                    && within(outline, r + 1, top)
+                    && !(surface > top - 1 && surface < foot.y() + 3)
+                    && !crossed(foot.x(), top, r, foot.y() + 2);
             if (inside || free(foot.x(), top, w, 11)) {
                 heads.take(foot.x(), top, r, foot.y() + 2);
                 ground.take(foot.x() - 2, top, r + 2, foot.y() + 2);
-                piece(tank.id(), Kind.TEXT, new Label(foot.x(), foot.y(), state.word(), 11, bad, bad ? Ink.INK : Ink.SOFT, Anchor.START));
+                piece(
+                        tank.id(),
+                        Kind.TEXT,
+                        new Label(foot.x(), foot.y(), state.word(), 11, bad, bad ? Ink.INK : Ink.SOFT, Anchor.START));
                 return;
             }
         }
@@ -151,9 +196,11 @@ final class Tanks extends SchematicPart {
             return;
         }
         List<Spot> walls = new ArrayList<>();
-        for (Point3 p : List.of(new Point3(foot.x() - half, foot.y(), a.getAsDouble()), new Point3(foot.x() - half, foot.y(),
-                foot.z()), new Point3(foot.x() + half, foot.y(), foot.z()), new Point3(foot.x() + half, foot.y(),
-                b.getAsDouble()))) {
+        for (Point3 p : List.of(
+                new Point3(foot.x() - half, foot.y(), a.getAsDouble()),
+                new Point3(foot.x() - half, foot.y(), foot.z()),
+                new Point3(foot.x() + half, foot.y(), foot.z()),
+                new Point3(foot.x() + half, foot.y(), b.getAsDouble()))) {
             walls.add(place.inTank(tank, p));
         }
         marks.add(new Path(walls, true, fill, NO_PEN, 0));
@@ -170,18 +217,29 @@ final class Tanks extends SchematicPart {
             Pen dashed = Pen.of(Ink.AIR, 1.8, 4.0, 3.0);
             Pen lip = Pen.of(Ink.AIR, 1.8);
             List<Mark> marks = new ArrayList<>();
-            Optional<Spot> plenum = tank.fitout().vent().flatMap(VentLine::to).flatMap(system::item).flatMap(i -> i.only(
-                    VentPlenum.class)).map(place::centre);
+            Optional<Spot> plenum = tank.fitout()
+                    .vent()
+                    .flatMap(VentLine::to)
+                    .flatMap(system::item)
+                    .flatMap(i -> i.only(VentPlenum.class))
+                    .map(place::centre);
             if (plenum.isPresent()) {
                 double to = plenum.get().y();
-                marks.add(new Path(List.of(new Spot(x, start), new Spot(x, to), new Spot(plenum.get().x() - 14, to)), false, Ink.NONE,
-                        dashed, 6));
+                marks.add(new Path(
+                        List.of(
+                                new Spot(x, start),
+                                new Spot(x, to),
+                                new Spot(plenum.get().x() - 14, to)),
+                        false,
+                        Ink.NONE,
+                        dashed,
+                        6));
                 ground.take(x - 2, Math.min(to, start), x + 2, Math.max(to, start));
                 piece(tank.id(), Kind.VENT, "", marks);
                 return;
             }
-            marks.add(new Path(List.of(new Spot(x, start), new Spot(x, y), new Spot(x + 20, y)), false, Ink.NONE,
-                    dashed, 6));
+            marks.add(new Path(
+                    List.of(new Spot(x, start), new Spot(x, y), new Spot(x + 20, y)), false, Ink.NONE, dashed, 6));
             marks.add(line(x + 22, y - 4, x + 28, y - 4, lip));
             marks.add(line(x + 22, y + 4, x + 28, y + 4, lip));
             ground.take(x - 2, y - 8, x + 2, start);
@@ -189,7 +247,11 @@ final class Tanks extends SchematicPart {
             piece(tank.id(), Kind.VENT, "", marks);
             String word = "vent";
             double w = measure.width(word, 11, false);
-            for (Spot at : List.of(new Spot(x + 34, y + 4), new Spot(x + 12, y - 9), new Spot(x - 6 - w, y + 4), new Spot(x + 8, y + 18))) {
+            for (Spot at : List.of(
+                    new Spot(x + 34, y + 4),
+                    new Spot(x + 12, y - 9),
+                    new Spot(x - 6 - w, y + 4),
+                    new Spot(x + 8, y + 18))) {
                 if (free(at.x(), at.y() - 9, w, 11)) {
                     ground.take(at.x(), at.y() - 9, at.x() + w, at.y() + 2);
                     piece(tank.id(), Kind.TEXT, new Label(at.x(), at.y(), word, 11, false, Ink.SOFT, Anchor.START));
@@ -226,8 +288,8 @@ final class Tanks extends SchematicPart {
                     List<Mark> marks = new ArrayList<>();
                     marks.add(new Box(at.x() - 4.5, at.y() - 15, 9, 15, 4, Ink.PANEL, Pen.of(Ink.INK, 1.4)));
                     for (int i = 1; i <= 3; i++) {
-                        marks.add(line(at.x() - 4, at.y() - 2 - 3 * i, at.x() + 4, at.y() - 2 - 3 * i,
-                                Pen.of(Ink.INK, 1)));
+                        marks.add(line(
+                                at.x() - 4, at.y() - 2 - 3 * i, at.x() + 4, at.y() - 2 - 3 * i, Pen.of(Ink.INK, 1)));
                     }
                     piece(tank.id(), Kind.SYMBOL, "", marks);
                 }

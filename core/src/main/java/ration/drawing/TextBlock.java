@@ -10,8 +10,7 @@ final class TextBlock {
 
     static final double LINE = 16;
 
-    record Span(String text, double size, boolean bold, Ink ink) {
-    }
+    record Span(String text, double size, boolean bold, Ink ink) {}
 
     private final List<List<Span>> lines = new ArrayList<>();
 
@@ -59,7 +58,9 @@ final class TextBlock {
     }
 
     private static double width(List<Span> line, TextMeasure measure) {
-        return line.stream().mapToDouble(s -> measure.width(s.text(), s.size(), s.bold())).sum();
+        return line.stream()
+                .mapToDouble(s -> measure.width(s.text(), s.size(), s.bold()))
+                .sum();
     }
 
     /** Labels with the block's top at y and its left, middle or right at x. */

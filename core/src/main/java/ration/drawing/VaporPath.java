@@ -50,11 +50,10 @@ public final class VaporPath {
     /**
      * What is shown.
      *
-     * @param path   now
+     * @param path now
      * @param before the same path before a change, faint; empty for none
      */
-    public record Subject(Project project, PathHeat path, Optional<PathHeat> before, Air air, UnitSystem units) {
-    }
+    public record Subject(Project project, PathHeat path, Optional<PathHeat> before, Air air, UnitSystem units) {}
 
     private VaporPath(Subject s, double width, double height, TextMeasure measure) {
         this.project = s.project();
@@ -67,18 +66,34 @@ public final class VaporPath {
         this.pressure = units.unit(Dimension.PRESSURE);
         double end = gaps.isEmpty() ? 1 : gaps.get(gaps.size() - 1).along();
         double ambient = Heat.ambient(air.altitudeM());
-        double high = Math.max(ambient, gaps.stream().mapToDouble(Gap::pressure).max().orElse(ambient));
-        double low = Math.min(ambient, gaps.stream().mapToDouble(g -> Math.min(g.boils(), g.pressure())).min().orElse(0));
+        double high =
+                Math.max(ambient, gaps.stream().mapToDouble(Gap::pressure).max().orElse(ambient));
+        double low = Math.min(
+                ambient,
+                gaps.stream()
+                        .mapToDouble(g -> Math.min(g.boils(), g.pressure()))
+                        .min()
+                        .orElse(0));
         // a pump of many atmospheres is cut off at the top: what matters lies near boiling
         double top = Math.min(high, Math.max(ambient * 1.9, 2 * ambient - low));
         this.x = new Scale(0, end, LEFT, width - RIGHT);
-        this.y = new Scale(pressure.fromSi(low - 0.15 * (top - low)), pressure.fromSi(top + 0.05 * (top - low)), height - FOOT, TOP);
+        this.y = new Scale(
+                pressure.fromSi(low - 0.15 * (top - low)),
+                pressure.fromSi(top + 0.05 * (top - low)),
+                height - FOOT,
+                TOP);
     }
 
     /** In place of a path that is not there: why. */
     public static Picture without(String why, double width, double height) {
-        return new Picture(width, height, List.of(new Piece("", Kind.TEXT, why, List.of(new Label(LEFT, TOP + 20, why, 12, false,
-                Ink.SOFT, Anchor.START)))));
+        return new Picture(
+                width,
+                height,
+                List.of(new Piece(
+                        "",
+                        Kind.TEXT,
+                        why,
+                        List.of(new Label(LEFT, TOP + 20, why, 12, false, Ink.SOFT, Anchor.START)))));
     }
 
     public static Picture draw(Subject subject, double width, double height, TextMeasure measure) {
@@ -108,7 +123,13 @@ public final class VaporPath {
         List<Double> ticks = y.ticks(34);
         for (double t : ticks) {
             marks.add(SchematicPart.line(LEFT - 6, y.at(t), width - RIGHT, y.at(t), Pen.of(Ink.GRID, 1)));
-            marks.add(new Label(LEFT - 10, y.at(t) + 4, UnitSystem.figure(t, Scale.decimals(ticks)), 11, false, Ink.INK,
+            marks.add(new Label(
+                    LEFT - 10,
+                    y.at(t) + 4,
+                    UnitSystem.figure(t, Scale.decimals(ticks)),
+                    11,
+                    false,
+                    Ink.INK,
                     Anchor.END));
         }
         Unit length = units.unit(Dimension.LENGTH);
@@ -133,7 +154,8 @@ public final class VaporPath {
         List<Spot> hot = new ArrayList<>(boil);
         hot.add(new Spot(boil.get(boil.size() - 1).x(), foot));
         hot.add(new Spot(boil.get(0).x(), foot));
-        List<Mark> marks = new ArrayList<>(List.of(new Path(between, true, Ink.FUEL_STANDING, Pen.of(Ink.NONE, 0), 0),
+        List<Mark> marks = new ArrayList<>(List.of(
+                new Path(between, true, Ink.FUEL_STANDING, Pen.of(Ink.NONE, 0), 0),
                 new Path(hot, true, Ink.RUST_TINT, Pen.of(Ink.NONE, 0), 0)));
         double ambient = py(Heat.ambient(air.altitudeM()));
         List<Spot> suction = Half.below(closed(under, ambient), ambient);
@@ -161,10 +183,19 @@ public final class VaporPath {
         Occupancy taken = new Occupancy();
         List<Mark> marks = new ArrayList<>();
         spans.forEach((id, span) -> {
-            String name = project.system().item(id).map(i -> i.only(Tank.class).map(t -> "Outlet").orElse(i.name())).orElse(id);
+            String name = project.system()
+                    .item(id)
+                    .map(i -> i.only(Tank.class).map(t -> "Outlet").orElse(i.name()))
+                    .orElse(id);
             double half = measure.width(name, 11, true) / 2;
             double middle = Math.max(LEFT + half - 6, Math.min(x.toPx() + RIGHT - half - 4, (span[0] + span[1]) / 2));
-            marks.add(new Box(span[0], TOP - 4, Math.max(3, span[1] - span[0]), y.fromPx() - TOP + 4, 0, Ink.GRID,
+            marks.add(new Box(
+                    span[0],
+                    TOP - 4,
+                    Math.max(3, span[1] - span[0]),
+                    y.fromPx() - TOP + 4,
+                    0,
+                    Ink.GRID,
                     Pen.of(Ink.NONE, 0)));
             for (double base : new double[] {TOP - 10, TOP - 22}) {
                 if (taken.overlap(middle - half - 4, base - 10, middle + half + 4, base + 2) < 1) {
@@ -181,29 +212,63 @@ public final class VaporPath {
         List<Mark> marks = new ArrayList<>();
         double ambient = py(Heat.ambient(air.altitudeM()));
         marks.add(SchematicPart.line(LEFT, ambient, x.toPx(), ambient, Pen.of(Ink.SOFT, 1.2, 4.0, 3.0)));
-        marks.add(new Label(clearest(ambient), ambient - 6, "outside air, " + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0)
-                + " ft: " + units.text(Heat.ambient(air.altitudeM()), Dimension.PRESSURE), 11, false, Ink.SOFT, Anchor.START));
+        marks.add(new Label(
+                clearest(ambient),
+                ambient - 6,
+                "outside air, " + UnitSystem.figure(Unit.FOOT.fromSi(air.altitudeM()), 0) + " ft: "
+                        + units.text(Heat.ambient(air.altitudeM()), Dimension.PRESSURE),
+                11,
+                false,
+                Ink.SOFT,
+                Anchor.START));
         if (!before.isEmpty()) {
-            marks.add(new Path(before.stream().map(g -> new Spot(px(Math.min(x.high(), g.along())), py(g.pressure()))).toList(),
-                    false, Ink.NONE, Pen.of(Ink.FUEL_MID, 1.4, 2.0, 3.0), 0));
-            marks.add(new Path(before.stream().map(g -> new Spot(px(Math.min(x.high(), g.along())), py(g.boils()))).toList(), false,
-                    Ink.NONE, Pen.of(Ink.RUST, 1.2, 2.0, 3.0), 0));
+            marks.add(new Path(
+                    before.stream()
+                            .map(g -> new Spot(px(Math.min(x.high(), g.along())), py(g.pressure())))
+                            .toList(),
+                    false,
+                    Ink.NONE,
+                    Pen.of(Ink.FUEL_MID, 1.4, 2.0, 3.0),
+                    0));
+            marks.add(new Path(
+                    before.stream()
+                            .map(g -> new Spot(px(Math.min(x.high(), g.along())), py(g.boils())))
+                            .toList(),
+                    false,
+                    Ink.NONE,
+                    Pen.of(Ink.RUST, 1.2, 2.0, 3.0),
+                    0));
         }
         for (int i = 1; i < gaps.size(); i++) {
             Gap a = gaps.get(i - 1);
             Gap b = gaps.get(i);
             boolean suction = (a.gauge() + b.gauge()) / 2 < SchematicPart.SUCTION;
-            marks.add(SchematicPart.line(px(a.along()), py(a.pressure()), px(b.along()), py(b.pressure()), Pen.of(suction ? Ink.PLUM
-                    : Ink.FUEL, suction ? 4 : 2.8)));
+            marks.add(SchematicPart.line(
+                    px(a.along()),
+                    py(a.pressure()),
+                    px(b.along()),
+                    py(b.pressure()),
+                    Pen.of(suction ? Ink.PLUM : Ink.FUEL, suction ? 4 : 2.8)));
         }
-        marks.add(new Path(gaps.stream().map(g -> new Spot(px(g.along()), py(g.boils()))).toList(), false, Ink.NONE,
-                Pen.of(Ink.RUST, 2.4), 0));
+        marks.add(new Path(
+                gaps.stream().map(g -> new Spot(px(g.along()), py(g.boils()))).toList(),
+                false,
+                Ink.NONE,
+                Pen.of(Ink.RUST, 2.4),
+                0));
         Gap first = gaps.get(0);
         Gap last = gaps.get(gaps.size() - 1);
         double warm = gaps.stream().mapToDouble(Gap::kelvin).max().orElse(0);
-        marks.add(new Label(x.toPx() - 8, Math.min(y.fromPx() - 8, py(last.boils()) + 22), "boiling pressure of "
-                + heat.volatility().label() + " at " + units.temperature(first.kelvin(), 1) + " to "
-                + units.temperature(warm, 1), 11, false, Ink.RUST_TEXT, Anchor.END));
+        marks.add(new Label(
+                x.toPx() - 8,
+                Math.min(y.fromPx() - 8, py(last.boils()) + 22),
+                "boiling pressure of "
+                        + heat.volatility().label() + " at " + units.temperature(first.kelvin(), 1) + " to "
+                        + units.temperature(warm, 1),
+                11,
+                false,
+                Ink.RUST_TEXT,
+                Anchor.END));
         pieces.add(new Piece("", Kind.HEAD_LINE, "", marks));
     }
 
@@ -231,7 +296,8 @@ public final class VaporPath {
             double b = px(gaps.get(i).along());
             if (at <= b && b > a) {
                 double t = Math.max(0, (at - a) / (b - a));
-                return py(gaps.get(i - 1).pressure()) + t * (py(gaps.get(i).pressure()) - py(gaps.get(i - 1).pressure()));
+                return py(gaps.get(i - 1).pressure())
+                        + t * (py(gaps.get(i).pressure()) - py(gaps.get(i - 1).pressure()));
             }
         }
         return py(gaps.get(gaps.size() - 1).pressure());
@@ -243,16 +309,23 @@ public final class VaporPath {
             Spot s = new Spot(px(g.along()), py(g.pressure()));
             double boils = py(g.boils());
             String what = VaporAnswer.signed(g.degrees(heat.vapor())) + " at " + name(g);
-            String under = units.text(g.pascal(), Dimension.PRESSURE) + " to boiling, needs " + VaporAnswer.signed(heat.si(
-                    ration.heat.HeatFigure.NEEDED));
+            String under = units.text(g.pascal(), Dimension.PRESSURE) + " to boiling, needs "
+                    + VaporAnswer.signed(heat.si(ration.heat.HeatFigure.NEEDED));
             double w = Math.max(measure.width(what, 12, true), measure.width(under, 11, false)) + 20;
             double left = s.x() + 16 + w < width - 8 ? s.x() + 16 : s.x() - 16 - w;
             double top = Math.max(TOP, Math.min(y.fromPx() - 52, (s.y() + boils) / 2 - 22));
             List<Mark> marks = new ArrayList<>();
             marks.add(SchematicPart.line(s.x(), s.y(), s.x(), boils, Pen.of(Ink.INK, 1.4)));
             for (double[] tip : new double[][] {{s.y() + 6, 1}, {boils, -1}}) {
-                marks.add(new Path(List.of(new Spot(s.x(), tip[0]), new Spot(s.x() - 3.5, tip[0] + 6 * tip[1]), new Spot(s.x() + 3.5,
-                        tip[0] + 6 * tip[1])), true, Ink.INK, Pen.of(Ink.NONE, 0), 0));
+                marks.add(new Path(
+                        List.of(
+                                new Spot(s.x(), tip[0]),
+                                new Spot(s.x() - 3.5, tip[0] + 6 * tip[1]),
+                                new Spot(s.x() + 3.5, tip[0] + 6 * tip[1])),
+                        true,
+                        Ink.INK,
+                        Pen.of(Ink.NONE, 0),
+                        0));
             }
             marks.add(new Box(left, top, w, 42, 4, Ink.PANEL, Pen.of(Ink.INK, 1)));
             marks.add(new Label(left + 10, top + 17, what, 12, true, Ink.INK, Anchor.START));
@@ -265,6 +338,7 @@ public final class VaporPath {
     private String name(Gap g) {
         String name = project.system().item(g.item()).map(Item::name).orElse(g.item());
         boolean word = name.length() > 1 && Character.isLowerCase(name.charAt(1));
-        return (word ? name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1) : name) + " " + g.what();
+        return (word ? name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1) : name) + " "
+                + g.what();
     }
 }

@@ -19,8 +19,8 @@ import ration.model.Tank;
 import ration.model.VentPlenum;
 
 /**
- * Where vents leave, come together and end on the drawing. Heights are true; a tip stands across where there is room, as near to
- * its place on its tank as that allows.
+ * Where vents leave, come together and end on the drawing. Heights are true; a tip stands across where there is room,
+ * as near to its place on its tank as that allows.
  */
 final class VentPorts {
 
@@ -28,6 +28,7 @@ final class VentPorts {
     private static final double APART = 8;
     /** How far a tip keeps from where its vent leaves, and from the edges, px. */
     private static final double ASIDE = 30;
+
     private static final double EDGE = 26;
     private static final double STEP = 8;
     /** Between a vent and another upright, px. */
@@ -43,7 +44,9 @@ final class VentPorts {
         this.place = place;
         this.system = system;
         this.right = right;
-        List<Line> vents = Line.vents(system).stream().filter(v -> place.placed(v.from().item())).toList();
+        List<Line> vents = Line.vents(system).stream()
+                .filter(v -> place.placed(v.from().item()))
+                .toList();
         vents.forEach(v -> leaves(v.from()));
         vents.stream().filter(v -> !v.to().port().equals(Line.TIP)).forEach(v -> comesInto(v, vents));
         List<double[]> taken = taken();
@@ -59,7 +62,9 @@ final class VentPorts {
     }
 
     static boolean is(PortRef port) {
-        return port.port().equals(Line.LEAVES) || port.port().equals(Line.TIP) || port.port().startsWith(Line.INTO);
+        return port.port().equals(Line.LEAVES)
+                || port.port().equals(Line.TIP)
+                || port.port().startsWith(Line.INTO);
     }
 
     private void put(PortRef port, Spot spot, Side side) {
@@ -76,17 +81,31 @@ final class VentPorts {
             put(port, new Spot(c.x(), c.y() - Symbols.halfHeight((Fitted) item)), Side.TOP);
             return;
         }
-        put(port, onRoof(tank.get(), place.inTank(tank.get(), LowPoints.ventWay(system, item).get(0)).x()), Side.TOP);
+        put(
+                port,
+                onRoof(
+                        tank.get(),
+                        place.inTank(tank.get(), LowPoints.ventWay(system, item).get(0))
+                                .x()),
+                Side.TOP);
     }
 
     /** As near to where it is wanted as the walls allow, and the lines that rise or fall from a port there. */
     private Spot onRoof(Tank tank, double wanted) {
         double[] box = place.box(tank);
         double inside = Math.max(box[0] + 5, Math.min(box[1] - 5, wanted));
-        List<Double> beside = system.runs().stream().flatMap(r -> Stream.of(r.from(), r.to())).filter(place::upright).flatMap(p -> place.port(p).stream())
-                .map(Spot::x).toList();
-        double x = DoubleStream.iterate(0, d -> d < 60, d -> d > 0 ? -d : STEP - d).map(d -> inside + d).filter(d -> d >= box[0] + 5 && d <= box[1] - 5
-                && beside.stream().allMatch(b -> Math.abs(b - d) >= CLEAR)).findFirst().orElse(inside);
+        List<Double> beside = system.runs().stream()
+                .flatMap(r -> Stream.of(r.from(), r.to()))
+                .filter(place::upright)
+                .flatMap(p -> place.port(p).stream())
+                .map(Spot::x)
+                .toList();
+        double x = DoubleStream.iterate(0, d -> d < 60, d -> d > 0 ? -d : STEP - d)
+                .map(d -> inside + d)
+                .filter(d ->
+                        d >= box[0] + 5 && d <= box[1] - 5 && beside.stream().allMatch(b -> Math.abs(b - d) >= CLEAR))
+                .findFirst()
+                .orElse(inside);
         double[] span = Half.spanAt(place.outline(tank), x);
         return new Spot(x, span == null ? box[2] : span[0]);
     }
@@ -94,12 +113,16 @@ final class VentPorts {
     /** At the side of a plenum that it comes from, several one over another; on the roof of another tank. */
     private void comesInto(Line vent, List<Line> vents) {
         Optional<Item> to = system.item(vent.to().item()).filter(i -> place.placed(i.id()));
-        to.flatMap(i -> i.only(Tank.class)).ifPresent(t -> put(vent.to(), onRoof(t, place.centre(t).x() + 12), Side.TOP));
+        to.flatMap(i -> i.only(Tank.class))
+                .ifPresent(t -> put(vent.to(), onRoof(t, place.centre(t).x() + 12), Side.TOP));
         to.flatMap(i -> i.only(VentPlenum.class)).ifPresent(p -> {
             Spot c = place.centre(p);
             boolean left = spots.get(vent.from()).x() < c.x();
-            List<Line> beside = vents.stream().filter(v -> v.to().item().equals(p.id()) && spots.containsKey(v.from())
-                    && spots.get(v.from()).x() < c.x() == left).toList();
+            List<Line> beside = vents.stream()
+                    .filter(v -> v.to().item().equals(p.id())
+                            && spots.containsKey(v.from())
+                            && spots.get(v.from()).x() < c.x() == left)
+                    .toList();
             double dy = APART * (beside.indexOf(vent) - (beside.size() - 1) / 2.0);
             double dx = Symbols.halfWidth(p);
             put(vent.to(), new Spot(c.x() + (left ? -dx : dx), c.y() + dy), left ? Side.LEFT : Side.RIGHT);
@@ -123,15 +146,19 @@ final class VentPorts {
         Point3 tip = way.get(way.size() - 1);
         double from = spots.get(vent.from()).x();
         double y = place.y(tip);
-        double there = item.only(Tank.class).map(t -> place.inTank(t, tip).x()).orElse(from - Math.signum(tip.x() - way.get(0).x()) * 3 * ASIDE);
+        double there = item.only(Tank.class)
+                .map(t -> place.inTank(t, tip).x())
+                .orElse(from - Math.signum(tip.x() - way.get(0).x()) * 3 * ASIDE);
         double wanted = Math.abs(there - from) < ASIDE ? from + (there < from ? -ASIDE : ASIDE) : there;
         double best = Math.max(Arrangement.RULER + EDGE, Math.min(right - EDGE, wanted));
         double least = Double.MAX_VALUE;
         for (double x = Arrangement.RULER + EDGE; x <= right - EDGE; x += STEP) {
             double[] box = {x - 16, y - 10, x + 16, y + 10};
             double far = Math.abs(x - wanted);
-            if (Math.abs(x - from) >= ASIDE && far < least && taken.stream().noneMatch(o -> box[0] < o[2] && o[0] < box[2] && box[1] < o[3]
-                    && o[1] < box[3])) {
+            if (Math.abs(x - from) >= ASIDE
+                    && far < least
+                    && taken.stream()
+                            .noneMatch(o -> box[0] < o[2] && o[0] < box[2] && box[1] < o[3] && o[1] < box[3])) {
                 least = far;
                 best = x;
             }

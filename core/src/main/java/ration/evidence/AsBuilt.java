@@ -10,7 +10,7 @@ import ration.model.Tank;
  * What of an aircraft a test can rest on.
  *
  * @param system as laid out
- * @param fuel   grade
+ * @param fuel grade
  * @param parked angle it stands at, nose up, rad
  * @param renewed the last renewal of pieces with a life, by the id of their item: 2026-11-26, hose R4
  */

@@ -10,9 +10,9 @@ import ration.model.Fitout;
 import ration.model.Tank;
 
 /**
- * What a tank test depends on, as twelve letters: every corner of the shape, the outlets, wells, ribs and the gauge as they
- * lie to each other, to a tenth of a millimetre. Where the tank sits in the aircraft, names, notes, bores, vents and the
- * placard do not count.
+ * What a tank test depends on, as twelve letters: every corner of the shape, the outlets, wells, ribs and the gauge as
+ * they lie to each other, to a tenth of a millimetre. Where the tank sits in the aircraft, names, notes, bores, vents
+ * and the placard do not count.
  */
 public final class Fingerprint {
 
@@ -31,8 +31,10 @@ public final class Fingerprint {
         try {
             tank.solid();
             List<List<Point3>> faces = tank.fitout().corners(tank.shell());
-            Fingerprint print = new Fingerprint(tank.outlets().isEmpty() ? faces.get(0).get(0)
-                    : tank.outlets().get(0).place().point());
+            Fingerprint print = new Fingerprint(
+                    tank.outlets().isEmpty()
+                            ? faces.get(0).get(0)
+                            : tank.outlets().get(0).place().point());
             faces.forEach(face -> face.forEach(print::point));
             return print.of(tank, tank.fitout());
         } catch (IllegalArgumentException e) {
@@ -52,7 +54,8 @@ public final class Fingerprint {
         all.append("gauge");
         fitout.gauge().ifPresent(g -> point(g.point()));
         try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(all.toString().getBytes(StandardCharsets.UTF_8));
+            byte[] digest =
+                    MessageDigest.getInstance("SHA-256").digest(all.toString().getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest, 0, 6);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java has SHA-256", e);

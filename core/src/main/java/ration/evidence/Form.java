@@ -18,14 +18,14 @@ import ration.plumbing.Portname;
 import ration.quantity.Unit;
 
 /**
- * What a kind of test asks: figures entered once, figures of each repeat, what is looked at piece by piece. One method of
- * {@link Forms} a kind.
+ * What a kind of test asks: figures entered once, figures of each repeat, what is looked at piece by piece. One method
+ * of {@link Forms} a kind.
  *
- * @param once   figures entered once
- * @param each   figures of a repeat, or of a piece
+ * @param once figures entered once
+ * @param each figures of a repeat, or of a piece
  * @param pieces whether its rows are repeats, or one a piece of the layout
  * @param grades what a piece or the whole may be seen to be; empty where figures tell
- * @param least  repeats that are usual
+ * @param least repeats that are usual
  */
 public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> grades, int least) {
 
@@ -36,16 +36,26 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
     }
 
     /** What its rows are. */
-    public enum Pieces { NONE, REPEATS, JOINTS, FORWARD_JOINTS, RUNS, VENTS, DRAINS, SEAMS, START }
+    public enum Pieces {
+        NONE,
+        REPEATS,
+        JOINTS,
+        FORWARD_JOINTS,
+        RUNS,
+        VENTS,
+        DRAINS,
+        SEAMS,
+        START
+    }
 
     /**
      * A figure asked for.
      *
-     * @param key    stable, as in the file
-     * @param label  for eyes
-     * @param unit   meant where none is written
-     * @param least  SI
-     * @param most   SI
+     * @param key stable, as in the file
+     * @param label for eyes
+     * @param unit meant where none is written
+     * @param least SI
+     * @param most SI
      * @param needed whether the test says nothing without it
      */
     public record Ask(String key, String label, Unit unit, double least, double most, boolean needed) {
@@ -53,13 +63,16 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         /** Throws with a sentence where a figure cannot be. */
         public void check(double si) {
             if (!(si >= least - 1e-12 && si <= most + 1e-12)) {
-                String range = least > 0 && figure(least).equals(figure(0)) ? " is more than nothing and at most " : " lies between " + figure(least) + " and ";
+                String range = least > 0 && figure(least).equals(figure(0))
+                        ? " is more than nothing and at most "
+                        : " lies between " + figure(least) + " and ";
                 throw new IllegalArgumentException(label + range + figure(most) + ".");
             }
         }
 
         private String figure(double si) {
-            return ration.quantity.UnitSystem.figure(unit.fromSi(si), unit.decimals() > 1 ? 1 : 0) + (unit == Unit.ONE ? "" : " " + unit.symbol());
+            return ration.quantity.UnitSystem.figure(unit.fromSi(si), unit.decimals() > 1 ? 1 : 0)
+                    + (unit == Unit.ONE ? "" : " " + unit.symbol());
         }
     }
 
@@ -74,13 +87,18 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         switch (pieces) {
             case JOINTS -> {
                 joints(system, all, false);
-                system.tanks().stream().filter(t -> t.fitout().has(Fitout.Piece.ACCESS_PLATE)).forEach(t -> all.put(t.id() + PLATE, "Access plate of "
-                        + t.name()));
+                system.tanks().stream()
+                        .filter(t -> t.fitout().has(Fitout.Piece.ACCESS_PLATE))
+                        .forEach(t -> all.put(t.id() + PLATE, "Access plate of " + t.name()));
             }
             case FORWARD_JOINTS -> joints(system, all, true);
-            case RUNS -> system.runs().forEach(r -> all.put(r.id(), r.name() + ", " + r.size().shortName()));
+            case RUNS ->
+                system.runs()
+                        .forEach(r -> all.put(r.id(), r.name() + ", " + r.size().shortName()));
             case VENTS -> {
-                system.tanks().stream().filter(t -> t.vent().isPresent()).forEach(t -> all.put(t.id(), "Vent of " + t.name()));
+                system.tanks().stream()
+                        .filter(t -> t.vent().isPresent())
+                        .forEach(t -> all.put(t.id(), "Vent of " + t.name()));
                 system.all(VentPlenum.class).forEach(p -> all.put(p.id(), p.name()));
                 system.all(Header.class).forEach(h -> all.put(h.id(), "Vent of " + h.name()));
             }
@@ -102,7 +120,9 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
         for (Run r : runs) {
             for (PortRef end : List.of(r.from(), r.to())) {
                 if (!forward || inFront(system, end)) {
-                    all.put(r.id() + (end.equals(r.from()) ? ".start" : ".end"), r.name() + " at " + lower(Portname.text(system, end)));
+                    all.put(
+                            r.id() + (end.equals(r.from()) ? ".start" : ".end"),
+                            r.name() + " at " + lower(Portname.text(system, end)));
                 }
             }
         }
@@ -113,7 +133,10 @@ public record Form(List<Ask> once, List<Ask> each, Pieces pieces, List<Grade> gr
     }
 
     private static boolean inFront(FuelSystem system, PortRef port) {
-        return system.firewall().isEmpty() || system.point(port).map(p -> p.x() <= system.firewall().get().station().si() + 1e-9).orElse(true);
+        return system.firewall().isEmpty()
+                || system.point(port)
+                        .map(p -> p.x() <= system.firewall().get().station().si() + 1e-9)
+                        .orElse(true);
     }
 
     /** The piece of a system with this id: an item where there is one. */

@@ -15,41 +15,134 @@ import java.util.Optional;
 import ration.evidence.Form.Ask;
 import ration.quantity.Unit;
 
-/** The form of each kind of test. Common practice, no source, but for pressures of a tank: 14 CFR 23.965, from memory. */
+/**
+ * The form of each kind of test. Common practice, no source, but for pressures of a tank: 14 CFR 23.965, from memory.
+ */
 final class Forms {
 
     static final String PITCH = "pitch";
     static final String CONTENTS = "contents";
 
-    private Forms() {
-    }
+    private Forms() {}
 
     static Optional<Form> of(TestKind kind) {
         return switch (kind) {
             case DRAIN, FILL, TOP_OFF -> Optional.empty();
-            case FLOW -> Optional.of(new Form(List.of(pitch(), contents(), open(), warm()), List.of(volume(), time()), REPEATS, List.of(), 3));
-            case PUMP_FLOW -> Optional.of(new Form(List.of(pitch(), contents(), open(), warm(), volts(true), ask("pressure", "Pressure in the line", Unit.PSI, -5, 100,
-                    false)), List.of(volume(), time()), REPEATS, List.of(), 3));
-            case DEAD_HEAD -> Optional.of(new Form(List.of(volts(true), psi("idle", "Running, engine at idle", true), psi("full", "Running, most flow", true), psi("shut",
-                    "Nothing flows", true)), List.of(), NONE, List.of(), 1));
-            case OVERNIGHT -> Optional.of(new Form(List.of(ask("hours", "Hours wrapped", Unit.ONE, 0.5, 200, true)), List.of(), JOINTS, Grade.LEAKS, 1));
-            case TANK_PRESSURE -> Optional.of(new Form(List.of(psi("pressure", "Pressure put on", true), minutes("minutes", "Held for", true), psi("end",
-                    "Pressure at the end", true), warm("warm", "Air at the start", false), warm("cool", "Air at the end", false)), List.of(), SEAMS, Grade.SOAP, 1));
-            case LINE_PRESSURE -> Optional.of(new Form(List.of(psi("pressure", "Pressure put on", true), minutes("minutes", "Held for", true), psi("end",
-                    "Pressure at the end", true)), List.of(), RUNS, Grade.SOAP, 1));
-            case SELECTOR_OFF -> Optional.of(new Form(List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
-            case CHECK_HOLDS -> Optional.of(new Form(List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
-            case FIRST_RUN -> Optional.of(new Form(List.of(minutes("minutes", "Engine run for", true)), List.of(), FORWARD_JOINTS, Grade.LEAKS, 1));
+            case FLOW ->
+                Optional.of(new Form(
+                        List.of(pitch(), contents(), open(), warm()),
+                        List.of(volume(), time()),
+                        REPEATS,
+                        List.of(),
+                        3));
+            case PUMP_FLOW ->
+                Optional.of(new Form(
+                        List.of(
+                                pitch(),
+                                contents(),
+                                open(),
+                                warm(),
+                                volts(true),
+                                ask("pressure", "Pressure in the line", Unit.PSI, -5, 100, false)),
+                        List.of(volume(), time()),
+                        REPEATS,
+                        List.of(),
+                        3));
+            case DEAD_HEAD ->
+                Optional.of(new Form(
+                        List.of(
+                                volts(true),
+                                psi("idle", "Running, engine at idle", true),
+                                psi("full", "Running, most flow", true),
+                                psi("shut", "Nothing flows", true)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case OVERNIGHT ->
+                Optional.of(new Form(
+                        List.of(ask("hours", "Hours wrapped", Unit.ONE, 0.5, 200, true)),
+                        List.of(),
+                        JOINTS,
+                        Grade.LEAKS,
+                        1));
+            case TANK_PRESSURE ->
+                Optional.of(new Form(
+                        List.of(
+                                psi("pressure", "Pressure put on", true),
+                                minutes("minutes", "Held for", true),
+                                psi("end", "Pressure at the end", true),
+                                warm("warm", "Air at the start", false),
+                                warm("cool", "Air at the end", false)),
+                        List.of(),
+                        SEAMS,
+                        Grade.SOAP,
+                        1));
+            case LINE_PRESSURE ->
+                Optional.of(new Form(
+                        List.of(
+                                psi("pressure", "Pressure put on", true),
+                                minutes("minutes", "Held for", true),
+                                psi("end", "Pressure at the end", true)),
+                        List.of(),
+                        RUNS,
+                        Grade.SOAP,
+                        1));
+            case SELECTOR_OFF ->
+                Optional.of(new Form(
+                        List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
+            case CHECK_HOLDS ->
+                Optional.of(new Form(
+                        List.of(minutes("minutes", "Watched for", true), drops()), List.of(), NONE, List.of(), 1));
+            case FIRST_RUN ->
+                Optional.of(new Form(
+                        List.of(minutes("minutes", "Engine run for", true)),
+                        List.of(),
+                        FORWARD_JOINTS,
+                        Grade.LEAKS,
+                        1));
             case VENTS -> Optional.of(new Form(List.of(), List.of(), VENTS, Grade.BLOWN, 1));
             case DRAINS -> Optional.of(new Form(List.of(pitch()), List.of(), DRAINS, Grade.WATER, 1));
-            case LEVEL_SENDER -> Optional.of(new Form(List.of(pitch()), List.of(volume(), ask("shows", "It shows, ohms or volts", Unit.ONE, -1e5, 1e5, true)), REPEATS,
-                    List.of(), 5));
-            case FLOW_SENDER -> Optional.of(new Form(List.of(), List.of(volume(), ask("pulses", "Pulses", Unit.ONE, 1, 1e6, true)), REPEATS, List.of(), 3));
-            case GAUGE_CHECK -> Optional.of(new Form(List.of(warm()), List.of(ask("height", "Fuel over the sender", Unit.INCH, 0, 5, true), psi("shows", "It shows", true)),
-                    REPEATS, List.of(), 2));
-            case RUN_LOG -> Optional.of(new Form(List.of(warm("air", "Air outside", true), minutes("soak", "Logged after shutdown", true)), List.of(), NONE, List.of(), 1));
-            case HOT_RESTART -> Optional.of(new Form(List.of(minutes("soak", "After shutdown", true), ask("seconds", "Cranked for", Unit.SECOND, 0, 600, true), psi("pressure",
-                    "Pressure in the line", false)), List.of(), START, Grade.START, 1));
+            case LEVEL_SENDER ->
+                Optional.of(new Form(
+                        List.of(pitch()),
+                        List.of(volume(), ask("shows", "It shows, ohms or volts", Unit.ONE, -1e5, 1e5, true)),
+                        REPEATS,
+                        List.of(),
+                        5));
+            case FLOW_SENDER ->
+                Optional.of(new Form(
+                        List.of(),
+                        List.of(volume(), ask("pulses", "Pulses", Unit.ONE, 1, 1e6, true)),
+                        REPEATS,
+                        List.of(),
+                        3));
+            case GAUGE_CHECK ->
+                Optional.of(new Form(
+                        List.of(warm()),
+                        List.of(
+                                ask("height", "Fuel over the sender", Unit.INCH, 0, 5, true),
+                                psi("shows", "It shows", true)),
+                        REPEATS,
+                        List.of(),
+                        2));
+            case RUN_LOG ->
+                Optional.of(new Form(
+                        List.of(warm("air", "Air outside", true), minutes("soak", "Logged after shutdown", true)),
+                        List.of(),
+                        NONE,
+                        List.of(),
+                        1));
+            case HOT_RESTART ->
+                Optional.of(new Form(
+                        List.of(
+                                minutes("soak", "After shutdown", true),
+                                ask("seconds", "Cranked for", Unit.SECOND, 0, 600, true),
+                                psi("pressure", "Pressure in the line", false)),
+                        List.of(),
+                        START,
+                        Grade.START,
+                        1));
         };
     }
 

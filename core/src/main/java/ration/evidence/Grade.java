@@ -6,7 +6,6 @@ import ration.check.Verdict;
 
 /** What is seen, where a test asks for a look and not for a figure. Common practice, no source. */
 public enum Grade {
-
     DRY("dry", Verdict.HOLDS),
     /** Recorded with the day it is looked at again. */
     SMEAR("smear", Verdict.THIN),

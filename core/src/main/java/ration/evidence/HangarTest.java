@@ -9,10 +9,10 @@ import ration.model.Tank;
 /**
  * A test as recorded.
  *
- * @param id       unique in the document
- * @param subject  id of what it was done on: a tank, a pump, a selector; empty of the whole aircraft
- * @param by       who, when, with what
- * @param work     what was done and read
+ * @param id unique in the document
+ * @param subject id of what it was done on: a tank, a pump, a selector; empty of the whole aircraft
+ * @param by who, when, with what
+ * @param work what was done and read
  * @param progress how far it is
  */
 public record HangarTest(String id, String subject, Circumstances by, Work work, Progress progress) {
@@ -20,33 +20,52 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
     /**
      * Who, when, with what.
      *
-     * @param date        as yyyy-mm-dd
-     * @param who         did it
-     * @param instrument  measured with
-     * @param ambient     air temperature
-     * @param notes       in their own words
+     * @param date as yyyy-mm-dd
+     * @param who did it
+     * @param instrument measured with
+     * @param ambient air temperature
+     * @param notes in their own words
      * @param fingerprint of what it was done on
-     * @param inputs      the same in readable lines; none in records made before they were kept
-     * @param beside      who saw it, what the instrument is worth, what fed the figures, photographs
+     * @param inputs the same in readable lines; none in records made before they were kept
+     * @param beside who saw it, what the instrument is worth, what fed the figures, photographs
      */
-    public record Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
-            String fingerprint, Inputs inputs, Beside beside) {
+    public record Circumstances(
+            String date,
+            String who,
+            String instrument,
+            Optional<Measured> ambient,
+            String notes,
+            String fingerprint,
+            Inputs inputs,
+            Beside beside) {
 
         /** With nothing said beside. */
-        public Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
-                String fingerprint, Inputs inputs) {
+        public Circumstances(
+                String date,
+                String who,
+                String instrument,
+                Optional<Measured> ambient,
+                String notes,
+                String fingerprint,
+                Inputs inputs) {
             this(date, who, instrument, ambient, notes, fingerprint, inputs, Beside.NONE);
         }
 
         /** Without its inputs in words. */
-        public Circumstances(String date, String who, String instrument, Optional<Measured> ambient, String notes,
+        public Circumstances(
+                String date,
+                String who,
+                String instrument,
+                Optional<Measured> ambient,
+                String notes,
                 String fingerprint) {
             this(date, who, instrument, ambient, notes, fingerprint, Inputs.NONE);
         }
 
         /** Of a test begun on a tank as it is laid out. */
         public Circumstances on(Tank tank) {
-            return new Circumstances(date, who, instrument, ambient, notes, Fingerprint.of(tank), Inputs.of(tank), beside);
+            return new Circumstances(
+                    date, who, instrument, ambient, notes, Fingerprint.of(tank), Inputs.of(tank), beside);
         }
 
         /** Of a test that rests on these lines. */
@@ -83,10 +102,10 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
     /**
      * What stands beside a record.
      *
-     * @param witness     who was there
+     * @param witness who was there
      * @param calibration error of the instrument and the day it was found, in their own words
-     * @param standIn     whether figures came from the stand-in for the aircraft: such a record never closes anything
-     * @param photos      files beside the document
+     * @param standIn whether figures came from the stand-in for the aircraft: such a record never closes anything
+     * @param photos files beside the document
      */
     public record Beside(String witness, String calibration, boolean standIn, List<Photo> photos) {
 
@@ -120,7 +139,7 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
     /**
      * A file kept beside the document: a photograph, a logger's table.
      *
-     * @param file   its name, without a folder
+     * @param file its name, without a folder
      * @param sha256 of its bytes, 64 hexadecimal letters
      */
     public record Photo(String file, String sha256) {
@@ -130,18 +149,23 @@ public record HangarTest(String id, String subject, Circumstances by, Work work,
 
         /** What is wrong with a name; empty where it can be one. */
         public static String wrong(String file) {
-            return file.isBlank() || file.equals(".") || file.equals("..") || file.chars().anyMatch(c -> c == '/' || c == '\\' || Character.isISOControl(c)) || file.getBytes(
-                    java.nio.charset.StandardCharsets.UTF_8).length > LONGEST
-                            ? "a file beside the document is called by its name alone: no folder, no control character, " + LONGEST + " bytes at most" : "";
+            return file.isBlank()
+                            || file.equals(".")
+                            || file.equals("..")
+                            || file.chars().anyMatch(c -> c == '/' || c == '\\' || Character.isISOControl(c))
+                            || file.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST
+                    ? "a file beside the document is called by its name alone: no folder, no control character, "
+                            + LONGEST + " bytes at most"
+                    : "";
         }
     }
 
     /**
      * How far a test is.
      *
-     * @param step    that comes next, from 0
+     * @param step that comes next, from 0
      * @param seconds on its timer
-     * @param done    whether it counts
+     * @param done whether it counts
      */
     public record Progress(int step, double seconds, boolean done) {
         public static final Progress START = new Progress(0, 0, false);

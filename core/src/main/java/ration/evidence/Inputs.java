@@ -14,9 +14,9 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * What a record rests on, in readable lines: each figure as it stood when the test was done. {@link Fingerprint} decides whether
- * it still counts; these say what changed, from what to what. Where the tank sits in the aircraft does not count: places are
- * told from a corner of its shape.
+ * What a record rests on, in readable lines: each figure as it stood when the test was done. {@link Fingerprint}
+ * decides whether it still counts; these say what changed, from what to what. Where the tank sits in the aircraft does
+ * not count: places are told from a corner of its shape.
  *
  * @param lines what it is, and what it was
  */
@@ -33,15 +33,17 @@ public record Inputs(Map<String, String> lines) {
      * One line that is no longer so.
      *
      * @param what it is
-     * @param was  when the test was done; empty where there was none
-     * @param now  empty where there is none
+     * @param was when the test was done; empty where there was none
+     * @param now empty where there is none
      */
     public record Change(String what, String was, String now) {
 
         /** In a sentence: outlet, water line was 0.00 in, now 0.25 in. */
         public String words() {
-            return what + (was.isEmpty() ? " is new: " + now : now.isEmpty() ? " was " + was + ", now there is none" : " was " + was
-                    + ", now " + now);
+            return what
+                    + (was.isEmpty()
+                            ? " is new: " + now
+                            : now.isEmpty() ? " was " + was + ", now there is none" : " was " + was + ", now " + now);
         }
     }
 
@@ -52,7 +54,9 @@ public record Inputs(Map<String, String> lines) {
         lines.put("kind of shape", tank.shape().getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT));
         shape(lines, tank.shape(), origin);
         for (Outlet o : tank.outlets()) {
-            lines.put(o.name() + ", edge measured", o.edge().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
+            lines.put(
+                    o.name() + ", edge measured",
+                    o.edge().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
             place(lines, o.name() + ", air comes in", o.drainsAt(), origin);
         }
         fitout(lines, tank.fitout(), origin);
@@ -62,7 +66,9 @@ public record Inputs(Map<String, String> lines) {
     /** A corner of the shape: what is said of outlet and gauge is then said of them. */
     private static Point3 origin(Tank tank) {
         try {
-            return tank.shape() instanceof TankShape.Cylinder drum ? drum.from().point() : tank.shell().faces().get(0).get(0);
+            return tank.shape() instanceof TankShape.Cylinder drum
+                    ? drum.from().point()
+                    : tank.shell().faces().get(0).get(0);
         } catch (IllegalArgumentException e) {
             return new Point3(0, 0, 0);
         }
@@ -70,7 +76,10 @@ public record Inputs(Map<String, String> lines) {
 
     private static void shape(Map<String, String> lines, TankShape shape, Point3 origin) {
         try {
-            List<Point3> corners = shape.solid().faces().stream().flatMap(List::stream).distinct().toList();
+            List<Point3> corners = shape.solid().faces().stream()
+                    .flatMap(List::stream)
+                    .distinct()
+                    .toList();
             if (shape instanceof TankShape.Cylinder drum) {
                 lines.put("diameter", length(drum.diameter().si()));
                 lines.put("length", length(drum.length().si()));
@@ -96,8 +105,14 @@ public record Inputs(Map<String, String> lines) {
             lines.put("rib " + (i + 1) + ", butt line", length(rib.at().si() - origin.y()));
             for (int k = 0; k < rib.openings().size(); k++) {
                 Fitout.Opening o = rib.openings().get(k);
-                place(lines, "rib " + (i + 1) + " hole " + (k + 1), new Point3(o.along().si(), rib.at().si(), o.waterLine().si()), origin);
-                lines.put("rib " + (i + 1) + " hole " + (k + 1) + ", passes", o.passes().label().toLowerCase(java.util.Locale.ROOT));
+                place(
+                        lines,
+                        "rib " + (i + 1) + " hole " + (k + 1),
+                        new Point3(o.along().si(), rib.at().si(), o.waterLine().si()),
+                        origin);
+                lines.put(
+                        "rib " + (i + 1) + " hole " + (k + 1) + ", passes",
+                        o.passes().label().toLowerCase(java.util.Locale.ROOT));
             }
         }
         f.gauge().ifPresent(g -> place(lines, "gauge foot", g.point(), origin));
@@ -122,8 +137,9 @@ public record Inputs(Map<String, String> lines) {
         if (lines.isEmpty()) {
             return changes;
         }
-        lines.forEach((what, was) -> Optional.ofNullable(now.lines.get(what)).filter(n -> !n.equals(was)).ifPresentOrElse(n ->
-                changes.add(new Change(what, was, n)), () -> {
+        lines.forEach((what, was) -> Optional.ofNullable(now.lines.get(what))
+                .filter(n -> !n.equals(was))
+                .ifPresentOrElse(n -> changes.add(new Change(what, was, n)), () -> {
                     if (!now.lines.containsKey(what)) {
                         changes.add(new Change(what, was, ""));
                     }

@@ -13,8 +13,8 @@ import ration.model.Tank;
 import ration.topology.Topology;
 
 /**
- * What was read off parts for records, kept from one state of a document to the next: a part is immutable, so what it says once it
- * says always. May be asked from several threads.
+ * What was read off parts for records, kept from one state of a document to the next: a part is immutable, so what it
+ * says once it says always. May be asked from several threads.
  */
 public final class Known {
 
@@ -28,7 +28,9 @@ public final class Known {
     private Known(AsBuilt now, Optional<Known> before) {
         this.now = now;
         origin = now.system().inlet().map(i -> i.place().point()).orElse(new Point3(0, 0, 0));
-        topology = before.filter(b -> b.now.system() == now.system()).map(b -> b.topology).orElseGet(() -> Topology.of(now.system()));
+        topology = before.filter(b -> b.now.system() == now.system())
+                .map(b -> b.topology)
+                .orElseGet(() -> Topology.of(now.system()));
         figures = kept(before.filter(b -> b.origin.equals(origin)), b -> b.figures);
         prints = kept(before, b -> b.prints);
         tanks = kept(before, b -> b.tanks);
@@ -49,7 +51,8 @@ public final class Known {
         Map<K, V> mine = new IdentityHashMap<>();
         before.ifPresent(b -> {
             Map<K, V> theirs = which.apply(b);
-            java.util.Set<Item> here = now.system().items().stream().collect(Collectors.toCollection(() -> Collections.newSetFromMap(new IdentityHashMap<>())));
+            java.util.Set<Item> here = now.system().items().stream()
+                    .collect(Collectors.toCollection(() -> Collections.newSetFromMap(new IdentityHashMap<>())));
             synchronized (theirs) {
                 theirs.forEach((k, v) -> {
                     if (here.contains(k)) {

@@ -9,8 +9,7 @@ import ration.model.Selector;
 /** What tests are called. */
 public final class Named {
 
-    private Named() {
-    }
+    private Named() {}
 
     /** A test with what it was done on: Nose-up flow, UPPER. */
     public static String of(FuelSystem system, HangarTest test) {
@@ -27,7 +26,11 @@ public final class Named {
             return on.replaceFirst(",|$", " alone,").replaceAll(",$", "");
         }
         String title = kind == TestKind.DRAIN ? "Drain test" : kind.title();
-        return on.isEmpty() ? title : title + (kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF ? " of " : ", ") + on;
+        return on.isEmpty()
+                ? title
+                : title
+                        + (kind == TestKind.DRAIN || kind == TestKind.FILL || kind == TestKind.TOP_OFF ? " of " : ", ")
+                        + on;
     }
 
     /** What it is done on, in words; empty of the whole aircraft. */

@@ -3,15 +3,14 @@ package ration.evidence;
 /** Pitch from heights measured over a level floor. */
 public final class NoseHeight {
 
-    private NoseHeight() {
-    }
+    private NoseHeight() {}
 
     /**
-     * Pitch, radians, nose up positive: the arc sine of the height difference of two marks that are level with each other
-     * in level flight, over their distance along the aircraft. Plain geometry.
+     * Pitch, radians, nose up positive: the arc sine of the height difference of two marks that are level with each
+     * other in level flight, over their distance along the aircraft. Plain geometry.
      *
-     * @param front    height of the forward mark, m
-     * @param rear     height of the rear mark, m
+     * @param front height of the forward mark, m
+     * @param rear height of the rear mark, m
      * @param distance between the marks along the line that joins them, m
      * @throws IllegalArgumentException with a sentence where no such aircraft can stand
      */

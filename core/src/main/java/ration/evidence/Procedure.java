@@ -10,22 +10,35 @@ import ration.model.Tank;
 public final class Procedure {
 
     /** What a step asks for. */
-    public enum Asks { READ, WHO, POUR, ATTITUDE, SELECT, DRAIN, BACK, PARKED, READING, BEFORE, METERED, RESULT,
+    public enum Asks {
+        READ,
+        WHO,
+        POUR,
+        ATTITUDE,
+        SELECT,
+        DRAIN,
+        BACK,
+        PARKED,
+        READING,
+        BEFORE,
+        METERED,
+        RESULT,
         /** Figures entered once. */
         FIGURES,
         /** A repeat. */
         ROW,
         /** Pieces looked at. */
-        EACH }
+        EACH
+    }
 
     /**
      * A step.
      *
-     * @param asks    what is entered
-     * @param title   what to do, in a few words
-     * @param words   how
+     * @param asks what is entered
+     * @param title what to do, in a few words
+     * @param words how
      * @param caution read before it; empty if there is none
-     * @param keys    of the figures it asks
+     * @param keys of the figures it asks
      */
     public record Step(Asks asks, String title, String words, String caution, List<String> keys) {
         public Step {
@@ -39,18 +52,22 @@ public final class Procedure {
 
     static final String FUEL = "Ventilate; no ignition source near; extinguisher at hand; bond aircraft, can and"
             + " funnel; approved containers; drained fuel is hazardous waste.";
-    static final String RIG = "Chocks, brakes, and a rig that holds before the nose goes up. Nobody under the"
-            + " aircraft.";
+    static final String RIG =
+            "Chocks, brakes, and a rig that holds before the nose goes up. Nobody under the" + " aircraft.";
 
-    private Procedure() {
-    }
+    private Procedure() {}
 
     /** The steps of a test of a system; none where what it was done on is no longer laid out. */
     public static List<Step> of(HangarTest test, FuelSystem system) {
         if (test.work() instanceof Work.Sheet sheet) {
-            return test.subject().isEmpty() || system.item(test.subject()).isPresent() ? SheetSteps.of(sheet.kind(), Named.on(system, test.subject(), sheet)) : List.of();
+            return test.subject().isEmpty() || system.item(test.subject()).isPresent()
+                    ? SheetSteps.of(sheet.kind(), Named.on(system, test.subject(), sheet))
+                    : List.of();
         }
-        return system.item(test.subject()).flatMap(i -> i.only(Tank.class)).map(t -> of(test.work(), system, t)).orElse(List.of());
+        return system.item(test.subject())
+                .flatMap(i -> i.only(Tank.class))
+                .map(t -> of(test.work(), system, t))
+                .orElse(List.of());
     }
 
     /** The steps of a kind of work on a tank of a system. */
@@ -61,19 +78,37 @@ public final class Procedure {
     private static List<Step> drain(FuelSystem system, Tank tank) {
         boolean selector = !system.selectors().isEmpty();
         boolean shutOff = system.all(ShutOff.class).findAny().isPresent();
-        String close = selector ? "Turn the selector to OFF" : shutOff ? "Close the shut-off" : "Clamp nothing hard: close"
-                + " the line at its joint";
-        List<Step> steps = new ArrayList<>(start(tank, "a drain test", "Drain the tank until nothing runs: selector,"
-                + " strainer, sump. " + close + "."));
-        steps.add(new Step(Asks.POUR, "Pour a known amount", close + ". Pour a measured amount into " + tank.name()
-                + ": 2.5 gal is usual, more than is thought to stay.", FUEL));
-        steps.add(new Step(Asks.ATTITUDE, "Set the attitude", "Raise the nose or the tail to the attitude flown. Measure two"
-                + " marks that lie level in flight; their heights give the pitch.", RIG));
-        steps.add(new Step(Asks.SELECT, selector ? "Select this tank" : "Open the line", selector
-                ? "Turn the selector to this tank alone. Every other way stays shut." : "Open the way to the strainer and"
-                + " no other.", ""));
-        steps.add(new Step(Asks.DRAIN, "Drain until it sputters", "Drain at the strainer into a marked can until the stream"
-                + " breaks. The timer runs.", FUEL));
+        String close = selector
+                ? "Turn the selector to OFF"
+                : shutOff ? "Close the shut-off" : "Clamp nothing hard: close" + " the line at its joint";
+        List<Step> steps = new ArrayList<>(start(
+                tank,
+                "a drain test",
+                "Drain the tank until nothing runs: selector," + " strainer, sump. " + close + "."));
+        steps.add(new Step(
+                Asks.POUR,
+                "Pour a known amount",
+                close + ". Pour a measured amount into " + tank.name()
+                        + ": 2.5 gal is usual, more than is thought to stay.",
+                FUEL));
+        steps.add(new Step(
+                Asks.ATTITUDE,
+                "Set the attitude",
+                "Raise the nose or the tail to the attitude flown. Measure two"
+                        + " marks that lie level in flight; their heights give the pitch.",
+                RIG));
+        steps.add(new Step(
+                Asks.SELECT,
+                selector ? "Select this tank" : "Open the line",
+                selector
+                        ? "Turn the selector to this tank alone. Every other way stays shut."
+                        : "Open the way to the strainer and" + " no other.",
+                ""));
+        steps.add(new Step(
+                Asks.DRAIN,
+                "Drain until it sputters",
+                "Drain at the strainer into a marked can until the stream" + " breaks. The timer runs.",
+                FUEL));
         steps.add(new Step(Asks.BACK, "Enter what came back", close + " again, before the can is read.", ""));
         steps.add(new Step(Asks.RESULT, "What stays", "Repeat to see the scatter, or finish.", ""));
         return steps;
@@ -81,27 +116,40 @@ public final class Procedure {
 
     private static List<Step> fill(Tank tank) {
         List<Step> steps = new ArrayList<>(start(tank, "a fill", "Begin with the tank and its sump drained dry."));
-        steps.add(new Step(Asks.PARKED, "Choose how it stands", "Level as in flight, or parked as it stands. Marks are good"
-                + " for that attitude only.", RIG));
+        steps.add(new Step(
+                Asks.PARKED,
+                "Choose how it stands",
+                "Level as in flight, or parked as it stands. Marks are good" + " for that attitude only.",
+                RIG));
         steps.add(new Step(Asks.POUR, "Pour", "Pour a known amount and let it settle.", FUEL));
-        steps.add(new Step(Asks.READING, "Read and mark", "Height of the fuel above the foot of the gauge. Leave it empty if"
-                + " nothing shows yet.", ""));
-        steps.add(new Step(Asks.RESULT, "Next pour, or full", "Pour again, or finish when it is full to the filler.", ""));
+        steps.add(new Step(
+                Asks.READING,
+                "Read and mark",
+                "Height of the fuel above the foot of the gauge. Leave it empty if" + " nothing shows yet.",
+                ""));
+        steps.add(new Step(
+                Asks.RESULT, "Next pour, or full", "Pour again, or finish when it is full to the filler.", ""));
         return steps;
     }
 
     private static List<Step> topOff(Tank tank) {
-        List<Step> steps = new ArrayList<>(start(tank, "a top-off", "Know what is in the tank: drained dry, or poured in."));
+        List<Step> steps =
+                new ArrayList<>(start(tank, "a top-off", "Know what is in the tank: drained dry, or poured in."));
         steps.add(new Step(Asks.BEFORE, "What is in it", "As poured, or nothing.", ""));
-        steps.add(new Step(Asks.PARKED, "Choose how it stands", "Level as in flight, or parked as it stands: how much goes in"
-                + " depends on it.", RIG));
+        steps.add(new Step(
+                Asks.PARKED,
+                "Choose how it stands",
+                "Level as in flight, or parked as it stands: how much goes in" + " depends on it.",
+                RIG));
         steps.add(new Step(Asks.METERED, "Fill to the filler", "Read the pump's meter before and after.", FUEL));
         steps.add(new Step(Asks.RESULT, "Against what was expected", "", ""));
         return steps;
     }
 
     private static List<Step> start(Tank tank, String what, String words) {
-        return List.of(new Step(Asks.READ, "Before " + what + " of " + tank.name(), words, FUEL),
-                new Step(Asks.WHO, "Who measures, with what", "A marked can, a scale or a meter; air temperature.", ""));
+        return List.of(
+                new Step(Asks.READ, "Before " + what + " of " + tank.name(), words, FUEL),
+                new Step(
+                        Asks.WHO, "Who measures, with what", "A marked can, a scale or a meter; air temperature.", ""));
     }
 }

@@ -12,8 +12,7 @@ import ration.quantity.UnitSystem;
 /** What a test with a {@link Form} found, in words. */
 public final class Readout {
 
-    private Readout() {
-    }
+    private Readout() {}
 
     /** Everything that was read, on one line. */
     public static String lines(Work.Sheet sheet, FuelSystem system, UnitSystem units) {
@@ -29,23 +28,34 @@ public final class Readout {
     /** Figures entered once, by their label, in the order they are asked. */
     public static Map<String, String> once(Work.Sheet sheet) {
         Map<String, String> all = new LinkedHashMap<>();
-        sheet.form().once().stream().filter(a -> sheet.once().containsKey(a.key())).forEach(a -> all.put(a.label(), sheet.once().get(a.key()).quantity().shown()));
+        sheet.form().once().stream()
+                .filter(a -> sheet.once().containsKey(a.key()))
+                .forEach(a ->
+                        all.put(a.label(), sheet.once().get(a.key()).quantity().shown()));
         return all;
     }
 
     /** A repeat, or a piece as it was seen. */
     public static String row(Work.Sheet sheet, Work.Row r, Map<String, String> pieces, UnitSystem units) {
         if (r.grade().isPresent()) {
-            return pieces.getOrDefault(r.of(), r.of()) + ": " + r.grade().get().word() + (r.again().isEmpty() ? "" : ", look again " + r.again());
+            return pieces.getOrDefault(r.of(), r.of()) + ": " + r.grade().get().word()
+                    + (r.again().isEmpty() ? "" : ", look again " + r.again());
         }
-        List<String> shown = sheet.form().each().stream().filter(a -> r.figures().containsKey(a.key())).map(a -> r.figures().get(a.key())).map(Measured::quantity).map(q -> q
-                .shown()).toList();
-        return String.join(" in ", shown) + (flow(sheet, r) > 0 ? ", " + units.text(flow(sheet, r), Dimension.FLOW) : "");
+        List<String> shown = sheet.form().each().stream()
+                .filter(a -> r.figures().containsKey(a.key()))
+                .map(a -> r.figures().get(a.key()))
+                .map(Measured::quantity)
+                .map(q -> q.shown())
+                .toList();
+        return String.join(" in ", shown)
+                + (flow(sheet, r) > 0 ? ", " + units.text(flow(sheet, r), Dimension.FLOW) : "");
     }
 
     /** Volume over time of a run into the can, m3/s; nothing of other repeats. */
     public static double flow(Work.Sheet sheet, Work.Row r) {
-        boolean run = (sheet.kind() == TestKind.FLOW || sheet.kind() == TestKind.PUMP_FLOW) && r.figures().containsKey("volume") && r.figures().containsKey("time");
+        boolean run = (sheet.kind() == TestKind.FLOW || sheet.kind() == TestKind.PUMP_FLOW)
+                && r.figures().containsKey("volume")
+                && r.figures().containsKey("time");
         return run ? r.si("volume") / r.si("time") : 0;
     }
 }

@@ -35,8 +35,8 @@ import ration.topology.Passing;
 import ration.topology.Topology;
 
 /**
- * What a test with a {@link Form} rests on, in lines: a part by its id, what of it, and how that stood. Heights and places count
- * from the engine's inlet, so an aircraft measured from another datum is the same one; names do not count.
+ * What a test with a {@link Form} rests on, in lines: a part by its id, what of it, and how that stood. Heights and
+ * places count from the engine's inlet, so an aircraft measured from another datum is the same one; names do not count.
  */
 final class RestsOn {
 
@@ -60,15 +60,19 @@ final class RestsOn {
         RestsOn on = new RestsOn(known);
         AsBuilt built = known.now();
         switch (kind) {
-            case DRAIN, FILL, TOP_OFF -> built.tank(subject).ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
+            case DRAIN, FILL, TOP_OFF ->
+                built.tank(subject)
+                        .ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
             case LEVEL_SENDER -> {
-                built.tank(subject).ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
+                built.tank(subject)
+                        .ifPresent(t -> on.lines.putAll(known.inputs(t).lines()));
                 on.parked();
             }
-            case TANK_PRESSURE -> built.tank(subject).ifPresent(t -> {
-                on.lines.putAll(known.inputs(t).lines());
-                on.plate(t);
-            });
+            case TANK_PRESSURE ->
+                built.tank(subject).ifPresent(t -> {
+                    on.lines.putAll(known.inputs(t).lines());
+                    on.plate(t);
+                });
             case FLOW, PUMP_FLOW -> on.path(handles);
             case DEAD_HEAD -> {
                 on.part(subject);
@@ -94,7 +98,9 @@ final class RestsOn {
             }
             case GAUGE_CHECK -> {
                 on.renewed(subject);
-                on.system.item(subject).ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
+                on.system
+                        .item(subject)
+                        .ifPresent(i -> on.line(i.id(), "kind", i.kind().toLowerCase(Locale.ROOT)));
             }
             case RUN_LOG, HOT_RESTART -> on.everyPath();
         }
@@ -122,18 +128,27 @@ final class RestsOn {
         system.items().stream().filter(all::contains).forEach(this::part);
     }
 
-    /** Everything the fuel at the inlet hangs together with, returns too: what is shut off by a handle does not count. */
+    /**
+     * Everything the fuel at the inlet hangs together with, returns too: what is shut off by a handle does not count.
+     */
     private List<Item> onWay(Handles handles) {
-        Set<PortRef> reached = system.inlet().map(i -> known.topology().reached(List.of(new PortRef(i.id(), Item.IN)), joined(handles))).orElse(Set.of());
-        return system.items().stream().filter(i -> i.only(Run.class).map(r -> reached.contains(r.from())).orElseGet(() -> i.only(EngineInlet.class).isPresent() || i.ports().stream()
-                .anyMatch(p -> reached.contains(new PortRef(i.id(), p))))).toList();
+        Set<PortRef> reached = system.inlet()
+                .map(i -> known.topology().reached(List.of(new PortRef(i.id(), Item.IN)), joined(handles)))
+                .orElse(Set.of());
+        return system.items().stream()
+                .filter(i -> i.only(Run.class)
+                        .map(r -> reached.contains(r.from()))
+                        .orElseGet(() -> i.only(EngineInlet.class).isPresent()
+                                || i.ports().stream().anyMatch(p -> reached.contains(new PortRef(i.id(), p)))))
+                .toList();
     }
 
     private static Passing joined(Handles handles) {
         return (Passage p) -> switch (p.what()) {
             case TANK -> Passing.Way.NONE;
             case SHUT_OFF -> handles.shutValves().contains(p.from().item()) ? Passing.Way.NONE : Passing.Way.BOTH;
-            case POSITION -> p.position().equals(handles.positions().get(p.from().item())) ? Passing.Way.BOTH : Passing.Way.NONE;
+            case POSITION ->
+                p.position().equals(handles.positions().get(p.from().item())) ? Passing.Way.BOTH : Passing.Way.NONE;
             case BORE, HEADER, RAIL, CHECK, FREE_PUMP, CHECKED_PUMP, TIGHT_PUMP, BYPASS, REDUCER -> Passing.Way.BOTH;
         };
     }
@@ -174,7 +189,9 @@ final class RestsOn {
 
     private String figure(Field f, Item item) {
         double si = f.get().apply(item).si();
-        double from = f.key().endsWith("ation") ? origin.x() : f.key().endsWith("uttLine") ? origin.y() : f.key().endsWith("aterLine") ? origin.z() : 0;
+        double from = f.key().endsWith("ation")
+                ? origin.x()
+                : f.key().endsWith("uttLine") ? origin.y() : f.key().endsWith("aterLine") ? origin.z() : 0;
         Unit unit = f.unit();
         double value = unit.fromSi(unit.dimension() == Dimension.LENGTH ? si - from : si);
         return thousandths(value) + (unit == Unit.ONE ? "" : " " + unit.symbol());
@@ -199,7 +216,17 @@ final class RestsOn {
         @Override
         public Void run(Run run) {
             line(run.id(), "size", run.size().label());
-            line(run.id(), "fittings", run.fittings().isEmpty() ? "none" : String.join(", ", run.fittings().stream().map(Fitting::label).sorted().toList()));
+            line(
+                    run.id(),
+                    "fittings",
+                    run.fittings().isEmpty()
+                            ? "none"
+                            : String.join(
+                                    ", ",
+                                    run.fittings().stream()
+                                            .map(Fitting::label)
+                                            .sorted()
+                                            .toList()));
             line(run.id(), "from", run.from().toString());
             line(run.id(), "to", run.to().toString());
             return null;
@@ -207,7 +234,12 @@ final class RestsOn {
 
         @Override
         public Void selector(Selector selector) {
-            line(selector.id(), "positions", selector.positions().stream().map(p -> p.name() + " " + p.joins()).collect(Collectors.joining(", ")));
+            line(
+                    selector.id(),
+                    "positions",
+                    selector.positions().stream()
+                            .map(p -> p.name() + " " + p.joins())
+                            .collect(Collectors.joining(", ")));
             return null;
         }
 
@@ -225,7 +257,11 @@ final class RestsOn {
 
         @Override
         public Void tank(Tank tank) {
-            tank.outlets().forEach(o -> line(tank.id(), o.name() + ", edge", o.edge().name().toLowerCase(Locale.ROOT).replace('_', ' ')));
+            tank.outlets()
+                    .forEach(o -> line(
+                            tank.id(),
+                            o.name() + ", edge",
+                            o.edge().name().toLowerCase(Locale.ROOT).replace('_', ' ')));
             return null;
         }
     }
@@ -246,9 +282,17 @@ final class RestsOn {
 
     private void joint(Run run, String which, PortRef port, RunBuild.End end) {
         line(run.id(), which + " meets", port.toString());
-        line(run.id(), which + " joint", end.fitting().map(f -> f.text()).orElse("not said") + ", " + end.port().map(f -> f.text()).orElse("not said") + (end.adapter().isEmpty()
-                ? "" : ", adapter " + end.adapter()) + (end.sealant().isEmpty() ? "" : ", " + end.sealant()));
-        line(run.id(), "torque", run.build().torque().map(t -> t.quantity().shown()).orElse("not said"));
+        line(
+                run.id(),
+                which + " joint",
+                end.fitting().map(f -> f.text()).orElse("not said") + ", "
+                        + end.port().map(f -> f.text()).orElse("not said")
+                        + (end.adapter().isEmpty() ? "" : ", adapter " + end.adapter())
+                        + (end.sealant().isEmpty() ? "" : ", " + end.sealant()));
+        line(
+                run.id(),
+                "torque",
+                run.build().torque().map(t -> t.quantity().shown()).orElse("not said"));
     }
 
     private void forward() {
@@ -258,25 +302,41 @@ final class RestsOn {
             Form.item(system, piece).flatMap(i -> i.only(Run.class)).ifPresent(r -> {
                 line(r.id(), "size", r.size().label());
                 renewed(r.id());
-                joint(r, start ? "start" : "end", start ? r.from() : r.to(), start ? r.build().start() : r.build().end());
+                joint(
+                        r,
+                        start ? "start" : "end",
+                        start ? r.from() : r.to(),
+                        start ? r.build().start() : r.build().end());
             });
         }
     }
 
     private void vents() {
         for (Item item : system.items()) {
-            boolean vented = item.only(Tank.class).isPresent() || item.only(VentPlenum.class).isPresent();
-            FieldSheet.of(item).stream().filter(f -> vented && f.key().startsWith("vent")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
-            item.only(Header.class).ifPresent(h -> h.vents().forEach(v -> system.runAt(new PortRef(h.id(), v)).ifPresent(this::part)));
+            boolean vented = item.only(Tank.class).isPresent()
+                    || item.only(VentPlenum.class).isPresent();
+            FieldSheet.of(item).stream()
+                    .filter(f -> vented && f.key().startsWith("vent"))
+                    .forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+            item.only(Header.class).ifPresent(h -> h.vents()
+                    .forEach(v -> system.runAt(new PortRef(h.id(), v)).ifPresent(this::part)));
         }
     }
 
     private void drains() {
         for (Item item : system.items()) {
-            FieldSheet.of(item).stream().filter(f -> f.key().startsWith("drain")).forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+            FieldSheet.of(item).stream()
+                    .filter(f -> f.key().startsWith("drain"))
+                    .forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
             item.only(Header.class).filter(Header::drain).ifPresent(h -> line(h.id(), "drain", "fitted"));
-            item.only(Strainer.class).ifPresent(s -> line(s.id(), "drain", (s.drain() ? "fitted" : "none") + ", " + UnitSystem.figure(Unit.INCH.fromSi(s.place().point().z()
-                    - origin.z()), 2) + " in over the inlet"));
+            item.only(Strainer.class)
+                    .ifPresent(s -> line(
+                            s.id(),
+                            "drain",
+                            (s.drain() ? "fitted" : "none") + ", "
+                                    + UnitSystem.figure(
+                                            Unit.INCH.fromSi(s.place().point().z() - origin.z()), 2)
+                                    + " in over the inlet"));
         }
     }
 }

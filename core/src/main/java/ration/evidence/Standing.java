@@ -11,14 +11,18 @@ import ration.quantity.UnitSystem;
 /**
  * Whether a record still counts, and if not, why.
  *
- * @param state   how it stands
+ * @param state how it stands
  * @param changes which of its inputs are no longer so; none where the record does not tell
  */
 public record Standing(State state, List<Inputs.Change> changes) {
 
     /** How a record stands. */
     public enum State {
-        INTERRUPTED("interrupted"), COUNTS("counts"), STALE("no longer counts"), STAND_IN("fed by the stand-in, never counts"), GONE("what it was done on is gone");
+        INTERRUPTED("interrupted"),
+        COUNTS("counts"),
+        STALE("no longer counts"),
+        STAND_IN("fed by the stand-in, never counts"),
+        GONE("what it was done on is gone");
 
         private final String words;
 
@@ -44,8 +48,12 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** Why it does not count, in a clause; the first cause and how many more. */
     public String words() {
-        return state != State.STALE ? state.words() : changes.isEmpty() ? "the tank or its outlet has changed since" : changes.get(0).words() + (changes.size() > 1
-                ? ", and " + (changes.size() - 1) + " more" : "");
+        return state != State.STALE
+                ? state.words()
+                : changes.isEmpty()
+                        ? "the tank or its outlet has changed since"
+                        : changes.get(0).words()
+                                + (changes.size() > 1 ? ", and " + (changes.size() - 1) + " more" : "");
     }
 
     /** What a test of this kind and subject rests on as the aircraft is. */
@@ -54,8 +62,13 @@ public record Standing(State state, List<Inputs.Change> changes) {
     }
 
     private static Inputs restsOn(Known now, String subject, Work work) {
-        return RestsOn.of(now, work.kind(), subject, work instanceof Work.Sheet s ? s.handles() : new ration.condition.Handles(Map.of(), java.util.Set.of(), java.util.Set
-                .of()));
+        return RestsOn.of(
+                now,
+                work.kind(),
+                subject,
+                work instanceof Work.Sheet s
+                        ? s.handles()
+                        : new ration.condition.Handles(Map.of(), java.util.Set.of(), java.util.Set.of()));
     }
 
     /** Of a record, as the aircraft is now. */
@@ -83,21 +96,27 @@ public record Standing(State state, List<Inputs.Change> changes) {
     }
 
     private static boolean sameTank(HangarTest test, Known known) {
-        return known.now().tank(test.subject()).filter(t -> known.print(t).equals(test.by().fingerprint())).isPresent();
+        return known.now()
+                .tank(test.subject())
+                .filter(t -> known.print(t).equals(test.by().fingerprint()))
+                .isPresent();
     }
 
     private static List<Inputs.Change> changes(HangarTest test, Known known) {
         AsBuilt now = known.now();
         if (test.work() instanceof Work.Sheet) {
-            return test.by().inputs().changed(restsOn(known, test.subject(), test.work())).stream().map(c -> named(c, now)).toList();
+            return test.by().inputs().changed(restsOn(known, test.subject(), test.work())).stream()
+                    .map(c -> named(c, now))
+                    .toList();
         }
         Optional<Tank> tank = now.tank(test.subject());
         List<Inputs.Change> all = new ArrayList<>();
         if (tank.isPresent() && !sameTank(test, known)) {
             all.addAll(test.by().inputs().changed(known.inputs(tank.get())));
         }
-        stood(test.work()).filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE).ifPresent(was -> all.add(new Inputs.Change("parked angle", degrees(was), degrees(now
-                .parked()))));
+        stood(test.work())
+                .filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE)
+                .ifPresent(was -> all.add(new Inputs.Change("parked angle", degrees(was), degrees(now.parked()))));
         return all;
     }
 
@@ -106,7 +125,9 @@ public record Standing(State state, List<Inputs.Change> changes) {
         if (work instanceof Work.TopOff top) {
             return top.pitch().map(p -> p.si()).filter(p -> Math.abs(p) > SAME_ANGLE);
         }
-        return work instanceof Work.Fill f && f.attitude().equals("Parked") ? Optional.of(f.pitch().si()) : Optional.empty();
+        return work instanceof Work.Fill f && f.attitude().equals("Parked")
+                ? Optional.of(f.pitch().si())
+                : Optional.empty();
     }
 
     private static String degrees(double rad) {
@@ -115,13 +136,23 @@ public record Standing(State state, List<Inputs.Change> changes) {
 
     /** Whether it was done at the angle of the parked aircraft, and that is another now. */
     static boolean stoodElsewhere(Work work, AsBuilt now) {
-        return stood(work).filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE).isPresent();
+        return stood(work)
+                .filter(was -> Math.abs(was - now.parked()) > SAME_ANGLE)
+                .isPresent();
     }
 
     /** With the part called as it is called now. */
     private static Inputs.Change named(Inputs.Change c, AsBuilt now) {
         int at = c.what().indexOf(": ");
-        return at < 0 ? c : new Inputs.Change(now.system().item(c.what().substring(0, at)).map(Item::name).orElse(c.what().substring(0, at)) + c.what().substring(at), c.was(),
-                c.now());
+        return at < 0
+                ? c
+                : new Inputs.Change(
+                        now.system()
+                                        .item(c.what().substring(0, at))
+                                        .map(Item::name)
+                                        .orElse(c.what().substring(0, at))
+                                + c.what().substring(at),
+                        c.was(),
+                        c.now());
     }
 }

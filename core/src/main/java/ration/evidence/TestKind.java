@@ -4,7 +4,6 @@ import java.util.Optional;
 
 /** Every test a fuel system gets, in the order of the work. What each asks and keeps is its {@link Form}. */
 public enum TestKind {
-
     DRAIN("drain", Group.QUANTITY, "Drain", On.TANK, "Unusable"),
     FILL("fill", Group.QUANTITY, "Fill and mark", On.TANK, "Gauge marks"),
     TOP_OFF("top-off", Group.QUANTITY, "Top-off", On.TANK, "Capacity"),
@@ -27,7 +26,12 @@ public enum TestKind {
 
     /** What a test is about. */
     public enum Group {
-        QUANTITY("Quantity"), FLOW("Flow"), TIGHT("Tight"), AIR("Air"), INSTRUMENTS("Instruments"), HEAT("Heat");
+        QUANTITY("Quantity"),
+        FLOW("Flow"),
+        TIGHT("Tight"),
+        AIR("Air"),
+        INSTRUMENTS("Instruments"),
+        HEAT("Heat");
 
         private final String label;
 
@@ -41,7 +45,13 @@ public enum TestKind {
     }
 
     /** What it is done on. */
-    public enum On { TANK, ITEM, POSITION, PUMP_IN_POSITION, AIRCRAFT }
+    public enum On {
+        TANK,
+        ITEM,
+        POSITION,
+        PUMP_IN_POSITION,
+        AIRCRAFT
+    }
 
     private final String key;
     private final Group group;

@@ -22,9 +22,9 @@ public sealed interface Work {
      * Unusable fuel by draining: a known amount in, what runs out at the strainer taken from it.
      *
      * @param position of the selector while it drained; empty without a selector
-     * @param pitch    nose up, as set
-     * @param tilt     right side down, as set
-     * @param trials   in order
+     * @param pitch nose up, as set
+     * @param tilt right side down, as set
+     * @param trials in order
      */
     record Drain(String position, Measured pitch, Measured tilt, List<Trial> trials) implements Work {
         public Drain {
@@ -63,7 +63,10 @@ public sealed interface Work {
 
         /** What stayed in each trial that was finished, m3. */
         public List<Double> stayed() {
-            return trials.stream().filter(t -> t.back.isPresent()).map(t -> t.poured.si() - t.back.get().si()).toList();
+            return trials.stream()
+                    .filter(t -> t.back.isPresent())
+                    .map(t -> t.poured.si() - t.back.get().si())
+                    .toList();
         }
     }
 
@@ -71,17 +74,16 @@ public sealed interface Work {
      * One drain.
      *
      * @param poured into the dry tank
-     * @param back   what came back
+     * @param back what came back
      */
-    record Trial(Measured poured, Optional<Measured> back) {
-    }
+    record Trial(Measured poured, Optional<Measured> back) {}
 
     /**
      * Known pours, each marked on the gauge.
      *
      * @param attitude Level, or Parked
-     * @param pitch    it stood at
-     * @param points   in order of pouring
+     * @param pitch it stood at
+     * @param points in order of pouring
      */
     record Fill(String attitude, Measured pitch, List<Pour> points) implements Work {
         public Fill {
@@ -118,18 +120,17 @@ public sealed interface Work {
     /**
      * One pour.
      *
-     * @param poured  in this pour
+     * @param poured in this pour
      * @param reading height of the fuel on the gauge after it; empty if not read
      */
-    record Pour(Measured poured, Optional<Measured> reading) {
-    }
+    record Pour(Measured poured, Optional<Measured> reading) {}
 
     /**
      * Topped off at a meter.
      *
-     * @param before  known to be in the tank
+     * @param before known to be in the tank
      * @param metered fuel that went in until full
-     * @param pitch   nose up, as it stood; empty in records that do not say
+     * @param pitch nose up, as it stood; empty in records that do not say
      */
     record TopOff(Measured before, Optional<Measured> metered, Optional<Measured> pitch) implements Work {
 
@@ -147,10 +148,10 @@ public sealed interface Work {
     /**
      * Any other test, as its {@link Form} asks.
      *
-     * @param kind    of test
+     * @param kind of test
      * @param handles as they were set; nothing set where they do not matter
-     * @param once    figures entered once, by their key
-     * @param rows    repeats, or pieces looked at
+     * @param once figures entered once, by their key
+     * @param rows repeats, or pieces looked at
      */
     record Sheet(TestKind kind, Handles handles, Map<String, Measured> once, List<Row> rows) implements Work {
         public Sheet {
@@ -208,18 +209,21 @@ public sealed interface Work {
         /** Rows that have every figure that is needed. */
         public List<Row> full() {
             Form form = form();
-            return rows.stream().filter(r -> form.each().stream().filter(Form.Ask::needed).allMatch(a -> r.figures.containsKey(a.key())) && (form.grades()
-                    .isEmpty() || r.grade.isPresent())).toList();
+            return rows.stream()
+                    .filter(r ->
+                            form.each().stream().filter(Form.Ask::needed).allMatch(a -> r.figures.containsKey(a.key()))
+                                    && (form.grades().isEmpty() || r.grade.isPresent()))
+                    .toList();
         }
     }
 
     /**
      * A repeat, or a piece looked at.
      *
-     * @param of      id of the piece; empty of a repeat
+     * @param of id of the piece; empty of a repeat
      * @param figures by their key
-     * @param grade   what was seen
-     * @param again   day it is looked at again, yyyy-mm-dd; empty if none
+     * @param grade what was seen
+     * @param again day it is looked at again, yyyy-mm-dd; empty if none
      */
     record Row(String of, Map<String, Measured> figures, Optional<Grade> grade, String again) {
         public Row {

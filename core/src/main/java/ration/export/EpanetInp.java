@@ -19,8 +19,8 @@ import ration.network.NetworkSolution;
 import ration.network.NetworkSolution.LinkState;
 
 /**
- * One solved case as an EPANET 2.2 network in SI units (L/s, m, mm), so that anyone can run it again. What EPANET has no
- * element for is put in its place, and every such step is noted at the head of the file.
+ * One solved case as an EPANET 2.2 network in SI units (L/s, m, mm), so that anyone can run it again. What EPANET has
+ * no element for is put in its place, and every such step is noted at the head of the file.
  */
 public final class EpanetInp {
 
@@ -28,6 +28,7 @@ public final class EpanetInp {
     private static final double WATER = 1.1e-5 * 0.09290304;
     /** Diameter given to joints and valves without loss of their own, mm. */
     private static final double WIDE = 50;
+
     private static final int CURVE_POINTS = 9;
     /** A standing line's two-K losses are taken at this Reynolds number. */
     private static final double LEAST_REYNOLDS = 100;
@@ -38,6 +39,7 @@ public final class EpanetInp {
     private final double weight;
     /** Heights are stretched where the fuel is felt heavier or lighter: EPANET knows one gravity only. */
     private final double stretch;
+
     private final Map<String, String> names = new LinkedHashMap<>();
     private final Map<String, Double> extraDemand = new LinkedHashMap<>();
     private final StringBuilder sides = new StringBuilder();
@@ -88,12 +90,14 @@ public final class EpanetInp {
     }
 
     private String name(String id) {
-        return names.computeIfAbsent(id, k -> k.length() <= 31 && k.matches("[A-Za-z0-9.~-]+") ? k : "x" + names.size());
+        return names.computeIfAbsent(
+                id, k -> k.length() <= 31 && k.matches("[A-Za-z0-9.~-]+") ? k : "x" + names.size());
     }
 
     private void collect() {
-        notes.add("Friction: EPANET uses Swamee-Jain and its own cubic from Re 2000 to 4000; Ration's answer may take the"
-                + " turbulent branch there (safe side), up to some 20 % more loss in one slow line.");
+        notes.add(
+                "Friction: EPANET uses Swamee-Jain and its own cubic from Re 2000 to 4000; Ration's answer may take the"
+                        + " turbulent branch there (safe side), up to some 20 % more loss in one slow line.");
         notes.add("Gravity: EPANET's 9.8146 m/s2 in place of 9.80665 in the velocity heads"
                 + (stretch == 1 ? "." : "; heights are stretched by " + number(stretch) + ", as the fuel feels it."));
         for (Link link : problem.links()) {
@@ -127,8 +131,15 @@ public final class EpanetInp {
             if (pipe.minor().perReynolds() > 0) {
                 notes.add("Two-K local losses are taken at this case's Reynolds numbers.");
             }
-            pipes.add(row(id, from, to, Math.max(pipe.length(), 0.001), pipe.bore() * 1000,
-                    Math.max(pipe.roughness() * 1000, 1e-5), k, pipe.checkValve() ? "CV" : "Open"));
+            pipes.add(row(
+                    id,
+                    from,
+                    to,
+                    Math.max(pipe.length(), 0.001),
+                    pipe.bore() * 1000,
+                    Math.max(pipe.roughness() * 1000, 1e-5),
+                    k,
+                    pipe.checkValve() ? "CV" : "Open"));
         } else if (element instanceof Element.Joint || element instanceof Element.Uncovered) {
             pipes.add(row(id, from, to, 0.01, WIDE, 0.0015, 0, "Open"));
             notes.add("Joints without loss are short wide pipes.");
@@ -146,25 +157,40 @@ public final class EpanetInp {
         }
     }
 
-    private static String row(String id, String from, String to, double length, double diameterMm, double roughnessMm,
-            double k, String status) {
-        return String.join("\t", id, from, to, number(length), number(diameterMm), number(roughnessMm), number(k), status);
+    private static String row(
+            String id,
+            String from,
+            String to,
+            double length,
+            double diameterMm,
+            double roughnessMm,
+            double k,
+            String status) {
+        return String.join(
+                "\t", id, from, to, number(length), number(diameterMm), number(roughnessMm), number(k), status);
     }
 
     /** Anything with a loss of its own: a general valve with its curve. */
     private void general(String id, String from, String to, Element element, double q) {
-        notes.add("Screens, strainers, valves, orifices and the open inlet are general-purpose valves with their loss as a"
+        notes.add("Screens, strainers, valves, orifices and the open inlet are general-purpose valves with their"
+                + " loss as a"
                 + " curve around this case's flow.");
         String curve = "C" + (curves.size() + 1);
         double most = Math.max(2 * q, 1e-6);
         StringBuilder points = new StringBuilder();
         double last = -1;
         for (int i = 0; i < CURVE_POINTS; i++) {
-            double at = i < 4 ? q * i / 4 : i == 4 ? Math.max(q, 1e-9) : q + (most - q) * (i - 4) / (CURVE_POINTS - 5.0);
+            double at =
+                    i < 4 ? q * i / 4 : i == 4 ? Math.max(q, 1e-9) : q + (most - q) * (i - 4) / (CURVE_POINTS - 5.0);
             double loss = Math.max(0, element.loss(at, fluid, problem.law())) / weight;
             double head = Math.max(loss, last + 1e-9);
             if (at > 0 || i == 0) {
-                points.append(curve).append('\t').append(number(at * 1000)).append('\t').append(number(head)).append('\n');
+                points.append(curve)
+                        .append('\t')
+                        .append(number(at * 1000))
+                        .append('\t')
+                        .append(number(head))
+                        .append('\n');
             }
             last = head;
         }
@@ -181,7 +207,12 @@ public final class EpanetInp {
             double at = i < 4 ? q * i / 4 : q + (most - q) * (i - 4) / (CURVE_POINTS - 5.0);
             double head = Math.min(-pump.loss(at, fluid, problem.law()) / weight, last - 1e-7);
             last = head;
-            points.append(curve).append('\t').append(number(at * 1000)).append('\t').append(number(head)).append('\n');
+            points.append(curve)
+                    .append('\t')
+                    .append(number(at * 1000))
+                    .append('\t')
+                    .append(number(head))
+                    .append('\n');
         }
         curves.add(points.toString());
         pumps.add(String.join("\t", id, from, to, "HEAD " + curve));
@@ -195,16 +226,24 @@ public final class EpanetInp {
         }
         boolean upstream = r.holds() == Element.Regulator.Holds.UPSTREAM;
         String beside = name(id + "~side");
-        double height = problem.nodes().stream().filter(n -> name(n.id()).equals(to)).findFirst().orElseThrow().height() * stretch;
+        double height = problem.nodes().stream()
+                        .filter(n -> name(n.id()).equals(to))
+                        .findFirst()
+                        .orElseThrow()
+                        .height()
+                * stretch;
         sides.append(beside).append('\t').append(number(height)).append("\t0\n");
         pipes.add(row(name(id + "~joint"), beside, to, 0.01, WIDE, 0.0015, 0, "Open"));
-        valves.add(String.join("\t", id, from, beside, "12", upstream ? "PSV" : "PRV", number(r.gauge() / weight), "0"));
-        notes.add("Regulators that hold their setting are pressure-sustaining or pressure-reducing valves; free fall into a"
+        valves.add(
+                String.join("\t", id, from, beside, "12", upstream ? "PSV" : "PRV", number(r.gauge() / weight), "0"));
+        notes.add("Regulators that hold their setting are pressure-sustaining or pressure-reducing valves; free"
+                + " fall into a"
                 + " header is a pressure-sustaining valve set to nothing.");
     }
 
     private String text(String title) {
-        StringBuilder out = new StringBuilder("[TITLE]\n").append(title.replace('\n', ' ')).append('\n');
+        StringBuilder out =
+                new StringBuilder("[TITLE]\n").append(title.replace('\n', ' ')).append('\n');
         notes.forEach(n -> out.append("; ").append(n).append('\n'));
         out.append("\n[JUNCTIONS]\n;id\televation m\tdemand L/s\n");
         StringBuilder held = new StringBuilder();
@@ -213,14 +252,23 @@ public final class EpanetInp {
                 continue;
             }
             if (vented.contains(node.id())) {
-                held.append(name(node.id())).append('\t').append(number(solution.piezometric(node.id()).orElse(0) / weight))
+                held.append(name(node.id()))
+                        .append('\t')
+                        .append(number(solution.piezometric(node.id()).orElse(0) / weight))
                         .append('\n');
             } else if (node.boundary() instanceof Boundary.Pressure p) {
-                held.append(name(node.id())).append('\t').append(number(node.height() * stretch + p.gauge() / weight)).append('\n');
+                held.append(name(node.id()))
+                        .append('\t')
+                        .append(number(node.height() * stretch + p.gauge() / weight))
+                        .append('\n');
             } else {
                 double demand = ((Boundary.Demand) node.boundary()).flow() + extraDemand.getOrDefault(node.id(), 0.0);
-                out.append(name(node.id())).append('\t').append(number(node.height() * stretch)).append('\t')
-                        .append(number(demand * 1000)).append('\n');
+                out.append(name(node.id()))
+                        .append('\t')
+                        .append(number(node.height() * stretch))
+                        .append('\t')
+                        .append(number(demand * 1000))
+                        .append('\n');
             }
         }
         out.append(sides);
@@ -233,9 +281,12 @@ public final class EpanetInp {
         valves.forEach(v -> out.append(v).append('\n'));
         out.append("\n[CURVES]\n;id\tflow L/s\thead m\n");
         curves.forEach(out::append);
-        out.append("\n[OPTIONS]\nUNITS LPS\nHEADLOSS D-W\nSPECIFIC GRAVITY ").append(number(fluid.density() / 1000))
-                .append("\nVISCOSITY ").append(number(fluid.viscosity() / WATER))
-                .append("\nTRIALS 500\nACCURACY 0.00001\nUNBALANCED CONTINUE 10\n\n[REPORT]\nSTATUS NO\nSUMMARY NO\n\n[END]\n");
+        out.append("\n[OPTIONS]\nUNITS LPS\nHEADLOSS D-W\nSPECIFIC GRAVITY ")
+                .append(number(fluid.density() / 1000))
+                .append("\nVISCOSITY ")
+                .append(number(fluid.viscosity() / WATER))
+                .append("\nTRIALS 500\nACCURACY 0.00001\nUNBALANCED CONTINUE 10\n\n[REPORT]\nSTATUS NO\nSUMMARY"
+                        + " NO\n\n[END]\n");
         return out.toString();
     }
 

@@ -21,21 +21,20 @@ public final class GaugeCard {
 
     /** Points an inch. */
     static final double POINTS = 72;
+
     private static final double STRIP_TOP = 96;
     private static final double STRIP_LENGTH = PdfSheet.HEIGHT - STRIP_TOP - PdfSheet.MARGIN - 24;
     private static final double METRE = POINTS / Unit.INCH.toSi(1);
 
-    private GaugeCard() {
-    }
+    private GaugeCard() {}
 
     /**
      * A mark.
      *
-     * @param volume  in the tank over unusable, m3: what the gauge should say
+     * @param volume in the tank over unusable, m3: what the gauge should say
      * @param reading height over the foot of the gauge, m
      */
-    public record Mark(double volume, double reading) {
-    }
+    public record Mark(double volume, double reading) {}
 
     /** Marks at round usable volumes up to full, the first at zero. */
     public static List<Mark> marks(TankAnswer answer, Attitude attitude, UnitSystem units) {
@@ -75,18 +74,44 @@ public final class GaugeCard {
     }
 
     private static void head(PdfSheet pdf, Project project, TankAnswer answer, String what) throws IOException {
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", " + answer.tank().name(), 15, true, Ink.INK);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 14,
+                project.name() + ", " + answer.tank().name(),
+                15,
+                true,
+                Ink.INK);
         pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 30, what, 10, false, Ink.SOFT);
-        pdf.line(PdfSheet.MARGIN, PdfSheet.MARGIN + 38, PdfSheet.WIDTH - PdfSheet.MARGIN, PdfSheet.MARGIN + 38, 0.8, Ink.EDGE);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.HEIGHT - PdfSheet.MARGIN + 8, "Good for this tank as laid out and measured on the day"
-                + " of printing. Check against a known amount before it is trusted; the inspector and the authority decide.", 7.5,
-                false, Ink.SOFT);
+        pdf.line(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 38,
+                PdfSheet.WIDTH - PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 38,
+                0.8,
+                Ink.EDGE);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.HEIGHT - PdfSheet.MARGIN + 8,
+                "Good for this tank as laid out and measured on the day"
+                        + " of printing. Check against a known amount before it is trusted; the inspector and"
+                        + " the authority decide.",
+                7.5,
+                false,
+                Ink.SOFT);
     }
 
-    private static void card(PdfSheet pdf, Project project, TankAnswer answer, UnitSystem units, List<Attitude> attitudes)
+    private static void card(
+            PdfSheet pdf, Project project, TankAnswer answer, UnitSystem units, List<Attitude> attitudes)
             throws IOException {
-        head(pdf, project, answer, "Gauge card. Zero is at the unusable fuel, " + units.fineVolume(answer.unusable()) + " "
-                + answer.source().word() + (answer.body().calibration().measured() ? "." : "; no fill is on record yet: heights are by shape."));
+        head(
+                pdf,
+                project,
+                answer,
+                "Gauge card. Zero is at the unusable fuel, " + units.fineVolume(answer.unusable()) + " "
+                        + answer.source().word()
+                        + (answer.body().calibration().measured()
+                                ? "."
+                                : "; no fill is on record yet: heights are by shape."));
         Unit volume = units.unit(Dimension.VOLUME);
         Unit length = units.unit(Dimension.LENGTH);
         double x = PdfSheet.MARGIN;
@@ -99,7 +124,12 @@ public final class GaugeCard {
             y += 38;
             for (Mark m : marks(answer, a, units)) {
                 pdf.text(x, y, UnitSystem.figure(volume.fromSi(m.volume()), 1), 11, true, Ink.INK);
-                pdf.text(x + 110, y, UnitSystem.figure(length.fromSi(m.reading()), length == Unit.INCH ? 2 : 0), 11, false,
+                pdf.text(
+                        x + 110,
+                        y,
+                        UnitSystem.figure(length.fromSi(m.reading()), length == Unit.INCH ? 2 : 0),
+                        11,
+                        false,
                         Ink.INK);
                 y += 17;
             }
@@ -108,15 +138,25 @@ public final class GaugeCard {
         double y = PdfSheet.HEIGHT - 130;
         pdf.text(PdfSheet.MARGIN, y, "Placard", 12, true, Ink.DEEP);
         double keeps = Math.max(answer.placard(), answer.unusable());
-        pdf.text(PdfSheet.MARGIN, y + 20, "Usable " + units.fineVolume(Math.max(0, answer.full() - keeps)) + "    Unusable "
-                + units.fineVolume(keeps), 15, true, Ink.INK);
+        pdf.text(
+                PdfSheet.MARGIN,
+                y + 20,
+                "Usable " + units.fineVolume(Math.max(0, answer.full() - keeps)) + "    Unusable "
+                        + units.fineVolume(keeps),
+                15,
+                true,
+                Ink.INK);
     }
 
     /** One attitude's stick, its foot at the bottom; in pieces side by side where it is longer than the page. */
     private static void strips(PdfSheet pdf, Project project, TankAnswer answer, UnitSystem units, Attitude a)
             throws IOException {
         pdf.newPage();
-        head(pdf, project, answer, "Dipstick, " + a.label() + ". True scale: print at 100 %, and measure the 2 in bar.");
+        head(
+                pdf,
+                project,
+                answer,
+                "Dipstick, " + a.label() + ". True scale: print at 100 %, and measure the 2 in bar.");
         double ruler = PdfSheet.WIDTH - PdfSheet.MARGIN - 2 * POINTS;
         double rulerY = PdfSheet.MARGIN + 56;
         pdf.line(ruler, rulerY, ruler + 2 * POINTS, rulerY, 1, Ink.INK);
@@ -139,10 +179,20 @@ public final class GaugeCard {
             for (Mark m : marks) {
                 double h = m.reading() * METRE - from;
                 if (h >= 0 && h <= STRIP_LENGTH) {
-                    pdf.line(x, foot - h, x + (m.volume() == 0 ? 54 : 30), foot - h, m.volume() == 0 ? 1.6 : 1, m.volume() == 0
-                            ? Ink.RUST : Ink.INK);
-                    pdf.text(x + 34, foot - h + (m.volume() == 0 ? -3 : 3), UnitSystem.figure(volume.fromSi(m.volume()), 1)
-                            .replace(".0", ""), 9, true, m.volume() == 0 ? Ink.RUST_TEXT : Ink.INK);
+                    pdf.line(
+                            x,
+                            foot - h,
+                            x + (m.volume() == 0 ? 54 : 30),
+                            foot - h,
+                            m.volume() == 0 ? 1.6 : 1,
+                            m.volume() == 0 ? Ink.RUST : Ink.INK);
+                    pdf.text(
+                            x + 34,
+                            foot - h + (m.volume() == 0 ? -3 : 3),
+                            UnitSystem.figure(volume.fromSi(m.volume()), 1).replace(".0", ""),
+                            9,
+                            true,
+                            m.volume() == 0 ? Ink.RUST_TEXT : Ink.INK);
                 }
             }
         }

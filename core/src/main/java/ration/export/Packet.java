@@ -27,9 +27,6 @@ import ration.evidence.Named;
 import ration.evidence.Readout;
 import ration.evidence.Standing;
 import ration.evidence.Work;
-import ration.paper.Pages;
-import ration.paper.PdfSheet;
-import ration.paper.Pages.Column;
 import ration.fault.FaultAnswer;
 import ration.fault.FaultSearch;
 import ration.file.ProjectFile;
@@ -37,23 +34,28 @@ import ration.model.Field;
 import ration.model.FieldSheet;
 import ration.model.Item;
 import ration.model.Run;
+import ration.paper.Pages;
+import ration.paper.Pages.Column;
+import ration.paper.PdfSheet;
 import ration.plumbing.SheetColumn;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
-import ration.task.Task;
 import ration.signoff.Requirement;
+import ration.task.Task;
 import ration.upkeep.Due;
 
 /**
- * All of an aircraft's fuel system in one document for the inspector, made from the document alone: open points first, predicted and
- * measured never in one column, what is stale struck but legible with its cause. Black and greys, PDF/A-2b.
+ * All of an aircraft's fuel system in one document for the inspector, made from the document alone: open points first,
+ * predicted and measured never in one column, what is stale struck but legible with its cause. Black and greys,
+ * PDF/A-2b.
  */
 public final class Packet {
 
     /** US letter and A4, standing, points. */
     public enum Paper {
-        LETTER(612, 792), A4(595.276, 841.89);
+        LETTER(612, 792),
+        A4(595.276, 841.89);
 
         private final double width;
         private final double height;
@@ -84,7 +86,8 @@ public final class Packet {
     /** The mark of a document: a digest of its content, in four groups of four. */
     public static String mark(Project p) {
         try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(ProjectFile.text(p.with(p.signOff().unissued())).getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256")
+                    .digest(ProjectFile.text(p.with(p.signOff().unissued())).getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest).substring(0, 16).replaceAll("(.{4})(?=.)", "$1 ");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java has SHA-256", e);
@@ -96,7 +99,8 @@ public final class Packet {
      *
      * @param today printed on it, and the day upkeep is asked for
      */
-    public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task) throws IOException {
+    public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task)
+            throws IOException {
         return of(a, paper, units, today, task, Optional.empty());
     }
 
@@ -105,14 +109,23 @@ public final class Packet {
      *
      * @param before that document; empty where there is none
      */
-    public static Optional<byte[]> of(Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task, Optional<Assessment> before) throws IOException {
+    public static Optional<byte[]> of(
+            Assessment a, Paper paper, UnitSystem units, LocalDate today, Task task, Optional<Assessment> before)
+            throws IOException {
         Packet packet = new Packet(a, units, today, task);
         String title = a.project().name() + ", fuel system packet";
         try (PdfSheet pdf = new PdfSheet(title, paper.width, paper.height, true)) {
             packet.pages = new Pages(pdf, paper.width, paper.height);
             PacketFigures figures = new PacketFigures(pdf, packet.pages, a, units, task);
-            List<Section> sections = new ArrayList<>(List.of(packet::cover, () -> packet.since(before), () -> packet.drawing(pdf), packet::measured, packet::cases, figures::budget,
-                    packet::compliance, packet::tests));
+            List<Section> sections = new ArrayList<>(List.of(
+                    packet::cover,
+                    () -> packet.since(before),
+                    () -> packet.drawing(pdf),
+                    packet::measured,
+                    packet::cases,
+                    figures::budget,
+                    packet::compliance,
+                    packet::tests));
             sections.addAll(figures.sections());
             sections.addAll(List.of(packet::faults, packet::flight, packet::upkeep));
             for (int i = 0; i < sections.size(); i++) {
@@ -137,27 +150,55 @@ public final class Packet {
         pages.page(project.name(), "document mark " + mark(project) + ", printed " + today);
         pages.text("Fuel system packet, for the inspector", 10, false);
         pages.space(8);
-        pages.facts(List.of(new String[] {"Engine", project.brief().engine()}, new String[] {"Feed", project.brief().delivery().label()}, new String[] {"Fuel", project.brief()
-                .fuel().label()}, new String[] {"Basis", project.brief().choices().basis().label()}));
+        pages.facts(List.of(
+                new String[] {"Engine", project.brief().engine()},
+                new String[] {"Feed", project.brief().delivery().label()},
+                new String[] {"Fuel", project.brief().fuel().label()},
+                new String[] {"Basis", project.brief().choices().basis().label()}));
         List<Ledger.Entry> ledger = Ledger.of(assessment, units).entries();
-        pages.table(List.of(new Column<Ledger.Entry>("Figure", 0.16, Ledger.Entry::title), new Column<>("Is", 0.13, Ledger.Entry::figure), new Column<>("Needs", 0.16,
-                Ledger.Entry::need), new Column<>("State", 0.12, e -> e.verdict().word()), new Column<>("Where", 0.43, Ledger.Entry::detail)), ledger);
+        pages.table(
+                List.of(
+                        new Column<Ledger.Entry>("Figure", 0.16, Ledger.Entry::title),
+                        new Column<>("Is", 0.13, Ledger.Entry::figure),
+                        new Column<>("Needs", 0.16, Ledger.Entry::need),
+                        new Column<>("State", 0.12, e -> e.verdict().word()),
+                        new Column<>("Where", 0.43, Ledger.Entry::detail)),
+                ledger);
         List<Finding> open = open();
         List<Due> due = due();
-        pages.section("Open points first", open.size() + due.size() + " open; none of them is covered by a signature below");
+        pages.section(
+                "Open points first", open.size() + due.size() + " open; none of them is covered by a signature below");
         List<String[]> points = new ArrayList<>();
-        open.forEach(f -> points.add(new String[] {f.verdict().word(), f.title() + said(f), f.remedy().isEmpty() ? f.detail().in(units) : f.remedy()}));
-        due.forEach(d -> points.add(new String[] {d.verdict().word(), d.part().name() + ": " + d.left(), d.part().life().ends().word()}));
+        open.forEach(f -> points.add(new String[] {
+            f.verdict().word(),
+            f.title() + said(f),
+            f.remedy().isEmpty() ? f.detail().in(units) : f.remedy()
+        }));
+        due.forEach(d -> points.add(new String[] {
+            d.verdict().word(),
+            d.part().name() + ": " + d.left(),
+            d.part().life().ends().word()
+        }));
         if (points.isEmpty()) {
             pages.text("None.", 9, false);
         } else {
-            pages.table(List.of(new Column<String[]>("State", 0.12, p -> p[0]), new Column<>("What is open", 0.36, p -> p[1]), new Column<>("What closes it", 0.38, p -> p[2]),
-                    new Column<>("Closed, by", 0.14, p -> "________")), points);
+            pages.table(
+                    List.of(
+                            new Column<String[]>("State", 0.12, p -> p[0]),
+                            new Column<>("What is open", 0.36, p -> p[1]),
+                            new Column<>("What closes it", 0.38, p -> p[2]),
+                            new Column<>("Closed, by", 0.14, p -> "________")),
+                    points);
         }
         pages.section("What this is, and is not", "");
-        pages.text("The builder's measurements, each with how it was taken; what a network solver makes of them; the tests run on the aircraft, each with what it depended on."
-                + " Predicted and measured are never mixed. It is no approval, no flight permit, no design check by anyone. Paragraphs are quoted from memory: read them before"
-                + " relying on one. A prediction without its test is Not shown.", 8.5, false);
+        pages.text(
+                "The builder's measurements, each with how it was taken; what a network solver makes of them;"
+                        + " the tests run on the aircraft, each with what it depended on."
+                        + " Predicted and measured are never mixed. It is no approval, no flight permit, no"
+                        + " design check by anyone. Paragraphs are quoted from memory: read them before"
+                        + " relying on one. A prediction without its test is Not shown.",
+                8.5,
+                false);
         pages.section("Signatures", "each says what was looked at, on the date written; open points stay open");
         pages.signature("Builder", "measured, tests as written, open points known");
         pages.signature("Witness of tests", "present at the tests named");
@@ -170,82 +211,164 @@ public final class Packet {
             return;
         }
         Comparison c = Comparison.of(before.get(), assessment, units);
-        pages.section("Since the packet of mark " + mark(before.get().project()), c.changes().isEmpty() ? "nothing was changed" : c.changes().size() + " changes");
+        pages.section(
+                "Since the packet of mark " + mark(before.get().project()),
+                c.changes().isEmpty() ? "nothing was changed" : c.changes().size() + " changes");
         for (String w : c.changes()) {
             pages.text(w, 8.5, false);
         }
-        pages.table(List.of(new Column<Comparison.Figure>("Figure", 0.2, Comparison.Figure::title), new Column<>("Then", 0.3, f -> f.before() + " " + f.was().word()), new Column<>("Now",
-                0.3, f -> f.after() + " " + f.is().word())), c.ledger());
+        pages.table(
+                List.of(
+                        new Column<Comparison.Figure>("Figure", 0.2, Comparison.Figure::title),
+                        new Column<>(
+                                "Then", 0.3, f -> f.before() + " " + f.was().word()),
+                        new Column<>("Now", 0.3, f -> f.after() + " " + f.is().word())),
+                c.ledger());
         for (Comparison.Ended e : c.ended()) {
-            pages.text("Ended: " + e.title() + ": " + String.join("; ", e.causes().stream().limit(3).toList()), 8.5, true);
+            pages.text(
+                    "Ended: " + e.title() + ": "
+                            + String.join("; ", e.causes().stream().limit(3).toList()),
+                    8.5,
+                    true);
         }
     }
 
     private List<Finding> open() {
-        return assessment.findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN).toList();
+        return assessment.findings().stream()
+                .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                .toList();
     }
 
     /** Whose hand it is in, and an acceptance; neither closes it. */
     private String said(Finding f) {
-        return project.signOff().point(f.id()).map(p -> ", with " + p.owner() + (p.note().isBlank() ? "" : ": " + p.note())).orElse("") + project.signOff().accepted(f.id()).map(x -> ", accepted as found by "
-                + x.name() + " " + x.on()).orElse("");
+        return project.signOff()
+                        .point(f.id())
+                        .map(p -> ", with " + p.owner() + (p.note().isBlank() ? "" : ": " + p.note()))
+                        .orElse("")
+                + project.signOff()
+                        .accepted(f.id())
+                        .map(x -> ", accepted as found by " + x.name() + " " + x.on())
+                        .orElse("");
     }
 
     private List<Due> due() {
-        return Due.of(project.upkeep(), today).stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).toList();
+        return Due.of(project.upkeep(), today).stream()
+                .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                .toList();
     }
 
     private void drawing(PdfSheet pdf) throws IOException {
         for (String name : List.of("Level", "Climb")) {
-            Optional<Attitude> attitude = project.brief().envelope().attitudes().stream().filter(a -> a.name().equals(name)).findFirst();
-            Optional<CaseAnswer> look = attitude.flatMap(a -> assessment.look(Assessment.start(project).with(a)));
+            Optional<Attitude> attitude = project.brief().envelope().attitudes().stream()
+                    .filter(a -> a.name().equals(name))
+                    .findFirst();
+            Optional<CaseAnswer> look = attitude.flatMap(
+                    a -> assessment.look(Assessment.start(project).with(a)));
             if (look.isPresent()) {
                 pages.page("Drawing in " + name, look.get().label(project.system(), units));
                 pages.picture(PrintedSheets.drawing(assessment, look.get(), units, pdf.measure()));
             }
         }
         pages.section("Runs", "");
-        pages.table(List.of(new Column<Run>("Run", 0.1, Run::name), new Column<>("From", 0.19, r -> SheetColumn.FROM.text(project.system(), r)), new Column<>("To", 0.19,
-                r -> SheetColumn.TO.text(project.system(), r)), new Column<>("Size", 0.18, r -> r.size().label()), new Column<>("Length", 0.1, r -> SheetColumn.LENGTH.text(
-                        project.system(), r)), new Column<>("Bends", 0.14, r -> SheetColumn.BENDS.text(project.system(), r)), new Column<>("Sleeve", 0.1,
-                                r -> SheetColumn.SLEEVE.text(project.system(), r))), project.system().runs());
+        pages.table(
+                List.of(
+                        new Column<Run>("Run", 0.1, Run::name),
+                        new Column<>("From", 0.19, r -> SheetColumn.FROM.text(project.system(), r)),
+                        new Column<>("To", 0.19, r -> SheetColumn.TO.text(project.system(), r)),
+                        new Column<>("Size", 0.18, r -> r.size().label()),
+                        new Column<>("Length", 0.1, r -> SheetColumn.LENGTH.text(project.system(), r)),
+                        new Column<>("Bends", 0.14, r -> SheetColumn.BENDS.text(project.system(), r)),
+                        new Column<>("Sleeve", 0.1, r -> SheetColumn.SLEEVE.text(project.system(), r))),
+                project.system().runs());
     }
 
     private void measured() throws IOException {
-        record Row(Item item, Field field) {
-        }
+        record Row(Item item, Field field) {}
         List<Row> rows = new ArrayList<>();
         for (Item item : project.system().items()) {
             FieldSheet.of(item).forEach(f -> rows.add(new Row(item, f)));
         }
         pages.page("What was measured", rows.size() + " figures, each with who or what says it");
-        pages.table(List.of(new Column<Row>("Part", 0.26, r -> r.item().name()), new Column<>("Figure", 0.36, r -> r.field().label()), new Column<>("Is", 0.18, r -> r.field().get()
-                .apply(r.item()).quantity().shown()), new Column<>("By", 0.2, r -> r.field().get().apply(r.item()).by())), rows);
+        pages.table(
+                List.of(
+                        new Column<Row>("Part", 0.26, r -> r.item().name()),
+                        new Column<>("Figure", 0.36, r -> r.field().label()),
+                        new Column<>(
+                                "Is",
+                                0.18,
+                                r -> r.field().get().apply(r.item()).quantity().shown()),
+                        new Column<>(
+                                "By", 0.2, r -> r.field().get().apply(r.item()).by())),
+                rows);
     }
 
     private void cases() throws IOException {
         List<CaseAnswer.Setting> near = assessment.nearest(CASES);
-        List<CaseAnswer> worst = near.stream().map(CaseAnswer.Setting::condition).flatMap(c -> assessment.look(c).stream()).toList();
-        pages.page("Flow cases", "the " + worst.size() + " of " + assessment.cases().size() + " nearest to short");
-        pages.table(List.of(new Column<CaseAnswer>("Case", 0.5, c -> c.label(project.system(), units)), new Column<>("At least pressure", 0.16, c -> units.text(c.capacity().inletFlow(),
-                Dimension.FLOW)), new Column<>("Open line", 0.14, c -> units.text(c.openLine().inletFlow(), Dimension.FLOW)), new Column<>("Margin", 0.1, c -> UnitSystem.figure(c
-                        .margin(), 2) + "\u00d7"), new Column<>("State", 0.1, c -> c.verdict().word())), worst);
+        List<CaseAnswer> worst = near.stream()
+                .map(CaseAnswer.Setting::condition)
+                .flatMap(c -> assessment.look(c).stream())
+                .toList();
+        pages.page(
+                "Flow cases",
+                "the " + worst.size() + " of " + assessment.cases().size() + " nearest to short");
+        pages.table(
+                List.of(
+                        new Column<CaseAnswer>("Case", 0.5, c -> c.label(project.system(), units)),
+                        new Column<>(
+                                "At least pressure",
+                                0.16,
+                                c -> units.text(c.capacity().inletFlow(), Dimension.FLOW)),
+                        new Column<>(
+                                "Open line", 0.14, c -> units.text(c.openLine().inletFlow(), Dimension.FLOW)),
+                        new Column<>("Margin", 0.1, c -> UnitSystem.figure(c.margin(), 2) + "\u00d7"),
+                        new Column<>("State", 0.1, c -> c.verdict().word())),
+                worst);
     }
 
     /** Predicted and measured never share a column; what no longer counts is struck with its cause beside it. */
     private void compliance() throws IOException {
         List<Requirement> rows = Requirement.of(assessment, units);
         pages.page("Compliance table", rows.size() + " requirements; paragraphs from memory: read them");
-        pages.table(List.of(new Column<Requirement>("Requirement", 0.22, Requirement::title), new Column<>("Basis", 0.22, Requirement::basis), new Column<>("Needs", 0.13, r -> (r.side()
-                .isEmpty() || !r.finding().id().startsWith("flow.") ? "" : r.side() + " ") + r.needs()), new Column<>("Predicted", 0.11, r -> r.predicted().isEmpty() ? "see text"
-                        : r.predicted()), new Column<>("Measured", 0.12, r -> r.measured().isEmpty() ? "no test asked" : r.measured()), new Column<>("Stands since", 0.1,
-                                Requirement::since), new Column<>("State", 0.1, r -> r.verdict().word() + (r.accepted().isPresent() ? ", accepted" : ""))), rows, Requirement::struck);
-        List<Requirement> accepted = rows.stream().filter(r -> r.accepted().isPresent()).toList();
+        pages.table(
+                List.of(
+                        new Column<Requirement>("Requirement", 0.22, Requirement::title),
+                        new Column<>("Basis", 0.22, Requirement::basis),
+                        new Column<>(
+                                "Needs",
+                                0.13,
+                                r -> (r.side().isEmpty() || !r.finding().id().startsWith("flow.") ? "" : r.side() + " ")
+                                        + r.needs()),
+                        new Column<>("Predicted", 0.11, r -> r.predicted().isEmpty() ? "see text" : r.predicted()),
+                        new Column<>("Measured", 0.12, r -> r.measured().isEmpty() ? "no test asked" : r.measured()),
+                        new Column<>("Stands since", 0.1, Requirement::since),
+                        new Column<>(
+                                "State",
+                                0.1,
+                                r -> r.verdict().word() + (r.accepted().isPresent() ? ", accepted" : ""))),
+                rows,
+                Requirement::struck);
+        List<Requirement> accepted =
+                rows.stream().filter(r -> r.accepted().isPresent()).toList();
         if (!accepted.isEmpty()) {
             pages.section("Accepted as found", "an acceptance stands beside a finding and never changes it");
-            pages.table(List.of(new Column<Requirement>("Requirement", 0.24, Requirement::title), new Column<>("State", 0.1, r -> r.verdict().word()), new Column<>("By, on", 0.2, r -> r
-                    .accepted().get().name() + ", " + r.accepted().get().on()), new Column<>("Reason", 0.28, r -> r.accepted().get().reason()), new Column<>("As it was found", 0.18, r -> r
-                            .acceptedOtherwise() ? "otherwise then: " + r.accepted().get().as() : "as now")), accepted);
+            pages.table(
+                    List.of(
+                            new Column<Requirement>("Requirement", 0.24, Requirement::title),
+                            new Column<>("State", 0.1, r -> r.verdict().word()),
+                            new Column<>(
+                                    "By, on",
+                                    0.2,
+                                    r -> r.accepted().get().name() + ", "
+                                            + r.accepted().get().on()),
+                            new Column<>("Reason", 0.28, r -> r.accepted().get().reason()),
+                            new Column<>(
+                                    "As it was found",
+                                    0.18,
+                                    r -> r.acceptedOtherwise()
+                                            ? "otherwise then: "
+                                                    + r.accepted().get().as()
+                                            : "as now")),
+                    accepted);
         }
     }
 
@@ -254,13 +377,20 @@ public final class Packet {
     }
 
     private void tests() throws IOException {
-        pages.page("Tests", project.tests().size() + " records; one that no longer counts is struck, its cause beside it");
+        pages.page(
+                "Tests", project.tests().size() + " records; one that no longer counts is struck, its cause beside it");
         if (project.tests().isEmpty()) {
             pages.text("No test is recorded: nothing is shown by measurement.", 9, false);
         } else {
-            pages.table(List.of(new Column<HangarTest>("Test", 0.2, t -> Named.of(project.system(), t)), new Column<>("Day, by", 0.16, t -> t.by()
-                    .date() + " " + t.by().who()), new Column<>("With", 0.14, t -> t.by().instrument()), new Column<>("Figures", 0.28, this::figures), new Column<>("Counts", 0.22,
-                            this::counts)), project.tests(), t -> t.progress().done() && !standing(t).counts());
+            pages.table(
+                    List.of(
+                            new Column<HangarTest>("Test", 0.2, t -> Named.of(project.system(), t)),
+                            new Column<>("Day, by", 0.16, t -> t.by().date() + " " + t.by().who()),
+                            new Column<>("With", 0.14, t -> t.by().instrument()),
+                            new Column<>("Figures", 0.28, this::figures),
+                            new Column<>("Counts", 0.22, this::counts)),
+                    project.tests(),
+                    t -> t.progress().done() && !standing(t).counts());
             rested();
         }
     }
@@ -270,9 +400,20 @@ public final class Packet {
         for (HangarTest t : project.tests()) {
             if (t.progress().done() && t.work() instanceof Work.Sheet) {
                 HangarTest.Beside b = t.by().beside();
-                pages.text(Named.of(project.system(), t) + ", " + t.by().date() + (b.witness().isBlank() ? "" : ", witness " + b.witness()) + (b.calibration().isBlank() ? ""
-                        : ", instrument " + b.calibration()) + ": rested on", 8, true);
-                pages.text(String.join("; ", t.by().inputs().lines().entrySet().stream().map(e -> e.getKey() + " " + e.getValue()).toList()), 7, false);
+                pages.text(
+                        Named.of(project.system(), t) + ", " + t.by().date()
+                                + (b.witness().isBlank() ? "" : ", witness " + b.witness())
+                                + (b.calibration().isBlank() ? "" : ", instrument " + b.calibration()) + ": rested on",
+                        8,
+                        true);
+                pages.text(
+                        String.join(
+                                "; ",
+                                t.by().inputs().lines().entrySet().stream()
+                                        .map(e -> e.getKey() + " " + e.getValue())
+                                        .toList()),
+                        7,
+                        false);
                 for (HangarTest.Photo p : b.photos()) {
                     pages.text("Beside the document: " + p.file() + ", SHA-256 " + p.sha256(), 7, false);
                 }
@@ -282,39 +423,83 @@ public final class Packet {
 
     private String counts(HangarTest t) {
         Standing standing = standing(t);
-        return standing.counts() ? "yes" : "no: " + (standing.changes().isEmpty() ? standing.words() : String.join("; ", standing.changes().stream().limit(3).map(
-                Inputs.Change::words).toList()));
+        return standing.counts()
+                ? "yes"
+                : "no: "
+                        + (standing.changes().isEmpty()
+                                ? standing.words()
+                                : String.join(
+                                        "; ",
+                                        standing.changes().stream()
+                                                .limit(3)
+                                                .map(Inputs.Change::words)
+                                                .toList()));
     }
 
     private String figures(HangarTest t) {
         if (t.work() instanceof Work.Drain d) {
-            String at = "pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown();
+            String at = "pitch " + d.pitch().quantity().shown() + ", bank "
+                    + d.tilt().quantity().shown();
             if (d.stayed().isEmpty()) {
                 return at + ": nothing yet";
             }
-            return at + ": " + String.join(", ", d.stayed().stream().map(v -> units.text(v, Dimension.VOLUME)).toList()) + " stayed";
+            return at + ": "
+                    + String.join(
+                            ", ",
+                            d.stayed().stream()
+                                    .map(v -> units.text(v, Dimension.VOLUME))
+                                    .toList()) + " stayed";
         }
         if (t.work() instanceof Work.Fill f) {
-            return f.points().size() + " pours, " + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch " + f.pitch().quantity().shown();
+            return f.points().size() + " pours, "
+                    + units.text(f.total(f.points().size()), Dimension.VOLUME) + ", pitch "
+                    + f.pitch().quantity().shown();
         }
         if (t.work() instanceof Work.Sheet sheet) {
             return Readout.lines(sheet, project.system(), units);
         }
         Work.TopOff top = (Work.TopOff) t.work();
-        return top.metered().map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all").orElse("not finished");
+        return top.metered()
+                .map(m -> units.text(top.before().si() + m.si(), Dimension.VOLUME) + " in all")
+                .orElse("not finished");
     }
 
     private void faults() throws IOException {
         if (assessment.basis().isEmpty()) {
             return;
         }
-        List<FaultAnswer> all = FaultSearch.of(assessment, units, share -> { }, task.cancelled());
-        List<FaultAnswer> harm = all.stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
-        pages.page("One part fails", all.size() + " faults; " + (all.size() - harm.size()) + " do no harm and are not listed");
-        pages.table(List.of(new Column<FaultAnswer>("What", 0.3, f -> f.part() + " " + ration.fault.Catalogue.words(f.fault())), new Column<>("Flow left", 0.1, f -> Double.isNaN(f.share())
-                ? "" : UnitSystem.figure(f.share(), 2) + "\u00d7"), new Column<>("Short in", 0.12, f -> Double.isNaN(f.minutes()) ? "" : Double.isInfinite(f.minutes()) ? "no end" : f
-                        .minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), 1) + " min"), new Column<>("What shows it", 0.2, f -> f.seen().isEmpty() ? "" : f.seen().get(0)
-                                .what()), new Column<>("Way out", 0.16, f -> f.wayOut().map(FaultAnswer.WayOut::does).orElse("none")), new Column<>("State", 0.12, f -> f.verdict().word())),
+        List<FaultAnswer> all = FaultSearch.of(assessment, units, share -> {}, task.cancelled());
+        List<FaultAnswer> harm =
+                all.stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
+        pages.page(
+                "One part fails",
+                all.size() + " faults; " + (all.size() - harm.size()) + " do no harm and are not listed");
+        pages.table(
+                List.of(
+                        new Column<FaultAnswer>(
+                                "What", 0.3, f -> f.part() + " " + ration.fault.Catalogue.words(f.fault())),
+                        new Column<>(
+                                "Flow left",
+                                0.1,
+                                f -> Double.isNaN(f.share()) ? "" : UnitSystem.figure(f.share(), 2) + "\u00d7"),
+                        new Column<>(
+                                "Short in",
+                                0.12,
+                                f -> Double.isNaN(f.minutes())
+                                        ? ""
+                                        : Double.isInfinite(f.minutes())
+                                                ? "no end"
+                                                : f.minutes() == 0
+                                                        ? "at once"
+                                                        : UnitSystem.figure(f.minutes(), 1) + " min"),
+                        new Column<>(
+                                "What shows it",
+                                0.2,
+                                f -> f.seen().isEmpty() ? "" : f.seen().get(0).what()),
+                        new Column<>("Way out", 0.16, f -> f.wayOut()
+                                .map(FaultAnswer.WayOut::does)
+                                .orElse("none")),
+                        new Column<>("State", 0.12, f -> f.verdict().word())),
                 harm);
     }
 
@@ -329,12 +514,33 @@ public final class Packet {
             return;
         }
         Flight f = FlightRun.of(assessment, UsualFlight.meant(project));
-        pages.text("Lands at " + FlightTable.clock(f.landing().minutes()) + " with " + units.text(Math.max(0, f.landing().usable()), Dimension.VOLUME) + " usable, needs " + units.text(f
-                .landing().needs(), Dimension.VOLUME) + ": " + f.verdict().word() + ". Last fuel " + FlightTable.clock(f.reached().endurance()) + "." + (f.trouble().isEmpty() ? ""
-                        : " Not shown: " + f.trouble()), 9, true);
+        pages.text(
+                "Lands at " + FlightTable.clock(f.landing().minutes()) + " with "
+                        + units.text(Math.max(0, f.landing().usable()), Dimension.VOLUME) + " usable, needs "
+                        + units.text(f.landing().needs(), Dimension.VOLUME) + ": "
+                        + f.verdict().word() + ". Last fuel "
+                        + FlightTable.clock(f.reached().endurance()) + "."
+                        + (f.trouble().isEmpty() ? "" : " Not shown: " + f.trouble()),
+                9,
+                true);
         pages.space(6);
-        pages.table(List.of(new Column<FlightEvent>("Time", 0.12, e -> FlightTable.clock(e.minutes())), new Column<>("What", 0.5, FlightEvent::words), new Column<>("Left then", 0.38,
-                e -> String.join(", ", project.system().tanks().stream().map(t -> t.name() + " " + units.text(f.at(e.minutes()).tank(t.id()), Dimension.VOLUME)).toList()))), f.events());
+        pages.table(
+                List.of(
+                        new Column<FlightEvent>("Time", 0.12, e -> FlightTable.clock(e.minutes())),
+                        new Column<>("What", 0.5, FlightEvent::words),
+                        new Column<>(
+                                "Left then",
+                                0.38,
+                                e -> String.join(
+                                        ", ",
+                                        project.system().tanks().stream()
+                                                .map(t -> t.name() + " "
+                                                        + units.text(
+                                                                f.at(e.minutes())
+                                                                        .tank(t.id()),
+                                                                Dimension.VOLUME))
+                                                .toList()))),
+                f.events());
     }
 
     private void upkeep() throws IOException {
@@ -344,11 +550,27 @@ public final class Packet {
             pages.text("No part with a life is entered: nothing is known of any.", 9, false);
             return;
         }
-        pages.table(List.of(new Column<Due>("Part", 0.26, d -> d.part().name()), new Column<>("Fitted", 0.16, d -> d.part().fitted().map(x -> x.on() + ", " + UnitSystem.figure(x
-                .hours(), 1) + " h").orElse("unknown")), new Column<>("Life", 0.2, d -> d.part().life().words()), new Column<>("Left", 0.16, Due::left), new Column<>("Paper", 0.12, d -> d
-                        .part().paper()), new Column<>("State", 0.1, d -> d.verdict().word())), all);
+        pages.table(
+                List.of(
+                        new Column<Due>("Part", 0.26, d -> d.part().name()),
+                        new Column<>("Fitted", 0.16, d -> d.part()
+                                .fitted()
+                                .map(x -> x.on() + ", " + UnitSystem.figure(x.hours(), 1) + " h")
+                                .orElse("unknown")),
+                        new Column<>("Life", 0.2, d -> d.part().life().words()),
+                        new Column<>("Left", 0.16, Due::left),
+                        new Column<>("Paper", 0.12, d -> d.part().paper()),
+                        new Column<>("State", 0.1, d -> d.verdict().word())),
+                all);
         pages.section("Log", project.upkeep().log().size() + " entries");
-        pages.table(List.of(new Column<ration.upkeep.Entry>("No.", 0.06, e -> String.valueOf(e.number())), new Column<>("Entry", 0.94, e -> ration.upkeep.Upkeep.logbook(e) + (project
-                .upkeep().corrected(e) ? " (put right later)" : ""))), project.upkeep().log());
+        pages.table(
+                List.of(
+                        new Column<ration.upkeep.Entry>("No.", 0.06, e -> String.valueOf(e.number())),
+                        new Column<>(
+                                "Entry",
+                                0.94,
+                                e -> ration.upkeep.Upkeep.logbook(e)
+                                        + (project.upkeep().corrected(e) ? " (put right later)" : ""))),
+                project.upkeep().log());
     }
 }

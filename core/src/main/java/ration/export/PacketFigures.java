@@ -16,20 +16,23 @@ import ration.condition.Attitude;
 import ration.drawing.Ink;
 import ration.drawing.StrandedPicture;
 import ration.drawing.VaporPath;
-import ration.paper.Pages;
-import ration.paper.PdfSheet;
-import ration.paper.Pages.Column;
 import ration.flow.PathStep;
 import ration.geometry.Point3;
 import ration.model.Item;
+import ration.paper.Pages;
+import ration.paper.Pages.Column;
+import ration.paper.PdfSheet;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
-import ration.task.Task;
 import ration.tank.StrandedMap;
+import ration.task.Task;
 
-/** The computed half of a packet: where the head goes, what stays in each tank, where it would boil, vents and low points, gauges at true scale. */
+/**
+ * The computed half of a packet: where the head goes, what stays in each tank, where it would boil, vents and low
+ * points, gauges at true scale.
+ */
 final class PacketFigures {
 
     private static final double WIDE = 520;
@@ -58,9 +61,20 @@ final class PacketFigures {
             return;
         }
         pages.section("Head budget of the governing case", c.get().label(project.system(), units));
-        pages.table(List.of(new Column<PathStep>("Part", 0.5, s -> project.system().item(s.item()).map(Item::name).orElse(s.item())), new Column<>("Costs at take-off demand", 0.5,
-                s -> units.text(s.loss() / c.get().demand().weight(), Dimension.LENGTH) + " of fuel, " + UnitSystem.figure(units.unit(Dimension.PRESSURE).fromSi(s.loss()), 3) + " " + units
-                        .unit(Dimension.PRESSURE).symbol())), c.get().demand().path());
+        pages.table(
+                List.of(
+                        new Column<PathStep>("Part", 0.5, s -> project.system()
+                                .item(s.item())
+                                .map(Item::name)
+                                .orElse(s.item())),
+                        new Column<>(
+                                "Costs at take-off demand",
+                                0.5,
+                                s -> units.text(s.loss() / c.get().demand().weight(), Dimension.LENGTH) + " of fuel, "
+                                        + UnitSystem.figure(
+                                                units.unit(Dimension.PRESSURE).fromSi(s.loss()), 3) + " "
+                                        + units.unit(Dimension.PRESSURE).symbol())),
+                c.get().demand().path());
     }
 
     /** What stays, over pitch and bank; corner by corner of the region flown. */
@@ -69,49 +83,135 @@ final class PacketFigures {
             if (t.tank().outlets().isEmpty() || task.cancelled().getAsBoolean()) {
                 continue;
             }
-            pages.page("What stays in " + t.tank().name(), "most at " + t.predicted().attitude().label() + ": " + units.fineVolume(t.predicted().volume()) + " computed; placard "
-                    + units.fineVolume(t.placard()));
-            pages.picture(StrandedPicture.draw(new StrandedPicture.Subject(StrandedMap.of(t.body(), t.feed()), t, project.brief().envelope().corners(), t.predicted().attitude(),
-                    units), WIDE, 380, pdf.measure()));
-            pages.table(List.of(new Column<Attitude>("Attitude flown", 0.4, Attitude::label), new Column<>("Stays, computed", 0.3, a -> units.fineVolume(t.body().stranded(a.gravity()
-                    .up(), t.feed()).volume())), new Column<>("Drained there", 0.3, a -> t.evidence().drained().stream().filter(d -> d.at(a.pitchRad(), a.tiltRad())).map(d -> units
-                            .fineVolume(d.largest()) + ", " + d.date()).findFirst().orElse("not tested"))), project.brief().envelope().corners());
+            pages.page(
+                    "What stays in " + t.tank().name(),
+                    "most at " + t.predicted().attitude().label() + ": "
+                            + units.fineVolume(t.predicted().volume()) + " computed; placard "
+                            + units.fineVolume(t.placard()));
+            pages.picture(StrandedPicture.draw(
+                    new StrandedPicture.Subject(
+                            StrandedMap.of(t.body(), t.feed()),
+                            t,
+                            project.brief().envelope().corners(),
+                            t.predicted().attitude(),
+                            units),
+                    WIDE,
+                    380,
+                    pdf.measure()));
+            pages.table(
+                    List.of(
+                            new Column<Attitude>("Attitude flown", 0.4, Attitude::label),
+                            new Column<>(
+                                    "Stays, computed",
+                                    0.3,
+                                    a -> units.fineVolume(t.body()
+                                            .stranded(a.gravity().up(), t.feed())
+                                            .volume())),
+                            new Column<>("Drained there", 0.3, a -> t.evidence().drained().stream()
+                                    .filter(d -> d.at(a.pitchRad(), a.tiltRad()))
+                                    .map(d -> units.fineVolume(d.largest()) + ", " + d.date())
+                                    .findFirst()
+                                    .orElse("not tested"))),
+                    project.brief().envelope().corners());
         }
     }
 
     void vapor() throws IOException {
-        List<VaporAnswer> both = Stream.of(assessment.vapor(), assessment.hotFuel()).flatMap(Optional::stream).toList();
+        List<VaporAnswer> both = Stream.of(assessment.vapor(), assessment.hotFuel())
+                .flatMap(Optional::stream)
+                .toList();
         if (both.isEmpty()) {
             return;
         }
         pages.page("Where it would boil", "pressure in the fuel against the pressure at which it boils");
         VaporAnswer worst = both.get(0);
         if (worst.look().demand().usable()) {
-            pages.picture(VaporPath.draw(new VaporPath.Subject(project, VaporAnswer.path(project, worst.look(), worst.air()), Optional.empty(), worst.air(), units), WIDE, 260, pdf
-                    .measure()));
+            pages.picture(VaporPath.draw(
+                    new VaporPath.Subject(
+                            project,
+                            VaporAnswer.path(project, worst.look(), worst.air()),
+                            Optional.empty(),
+                            worst.air(),
+                            units),
+                    WIDE,
+                    260,
+                    pdf.measure()));
         }
-        pages.table(List.of(new Column<VaporAnswer>("Where, when", 0.52, v -> v.label(project)), new Column<>("Left before it boils", 0.18, v -> VaporAnswer.signed(v.degrees())),
-                new Column<>("Needs", 0.14, v -> VaporAnswer.signed(v.needed())), new Column<>("State", 0.16, v -> v.verdict().word())), both);
+        pages.table(
+                List.of(
+                        new Column<VaporAnswer>("Where, when", 0.52, v -> v.label(project)),
+                        new Column<>("Left before it boils", 0.18, v -> VaporAnswer.signed(v.degrees())),
+                        new Column<>("Needs", 0.14, v -> VaporAnswer.signed(v.needed())),
+                        new Column<>("State", 0.16, v -> v.verdict().word())),
+                both);
     }
 
     void air() throws IOException {
         pages.page("Vents and low points", "air in place of fuel; where water stays");
-        pages.table(List.of(new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()), new Column<>("Bore, length", 0.24, x -> x.line().isEmpty() ? "not said" : x.tank().fitout()
-                .vent().map(v -> v.bore().quantity().shown() + ", " + units.text(v.length().si(), Dimension.LENGTH)).orElse("")), new Column<>("Costs feeding", 0.18, x -> x
-                        .line().isEmpty() ? "not shown" : units.small(x.drop(x.feeding()))), new Column<>("Costs on the way down", 0.18, x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x
-                                .descending()))), new Column<>("Blocked, soonest", 0.2, x -> x.blocked().map(b -> b.outlasts() ? "outlasts the tank" : "short after "
-                                        + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min").orElse("not computed"))), assessment.air());
+        pages.table(
+                List.of(
+                        new Column<AirAnswer>("Vent of", 0.2, x -> x.tank().name()),
+                        new Column<>(
+                                "Bore, length",
+                                0.24,
+                                x -> x.line().isEmpty()
+                                        ? "not said"
+                                        : x.tank()
+                                                .fitout()
+                                                .vent()
+                                                .map(v -> v.bore().quantity().shown() + ", "
+                                                        + units.text(v.length().si(), Dimension.LENGTH))
+                                                .orElse("")),
+                        new Column<>(
+                                "Costs feeding",
+                                0.18,
+                                x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x.feeding()))),
+                        new Column<>(
+                                "Costs on the way down",
+                                0.18,
+                                x -> x.line().isEmpty() ? "not shown" : units.small(x.drop(x.descending()))),
+                        new Column<>("Blocked, soonest", 0.2, x -> x.blocked()
+                                .map(b -> b.outlasts()
+                                        ? "outlasts the tank"
+                                        : "short after "
+                                                + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min")
+                                .orElse("not computed"))),
+                assessment.air());
         Point3 parked = project.brief().envelope().attitudes().get(0).gravity().up();
         pages.section("Drains in the order of the walk round", "parked");
-        pages.table(List.of(new Column<SamplingCard.Drain>("Drain", 0.4, SamplingCard.Drain::name), new Column<>("Station", 0.2, d -> units.text(d.place().x(), Dimension.LENGTH)),
-                new Column<>("Butt line", 0.2, d -> units.text(d.place().y(), Dimension.LENGTH)), new Column<>("Water line", 0.2, d -> units.text(d.place().z(), Dimension.LENGTH))),
+        pages.table(
+                List.of(
+                        new Column<SamplingCard.Drain>("Drain", 0.4, SamplingCard.Drain::name),
+                        new Column<>("Station", 0.2, d -> units.text(d.place().x(), Dimension.LENGTH)),
+                        new Column<>("Butt line", 0.2, d -> units.text(d.place().y(), Dimension.LENGTH)),
+                        new Column<>(
+                                "Water line", 0.2, d -> units.text(d.place().z(), Dimension.LENGTH))),
                 SamplingCard.of(project.system()));
         List<LowPoints.Found> found = LowPoints.of(project.system(), parked).points();
         if (!found.isEmpty()) {
             pages.section("Low and high points", "as laid out, parked");
-            pages.table(List.of(new Column<LowPoints.Found>("What", 0.34, f -> f.kind().name().charAt(0) + f.kind().name().substring(1).toLowerCase(java.util.Locale.ROOT).replace('_',
-                    ' ')), new Column<>("At", 0.3, f -> project.system().item(f.item()).map(Item::name).orElse(f.item())), new Column<>("Station", 0.18, f -> units.text(f.place().x(),
-                            Dimension.LENGTH)), new Column<>("Water line", 0.18, f -> units.text(f.place().z(), Dimension.LENGTH))), found);
+            pages.table(
+                    List.of(
+                            new Column<LowPoints.Found>(
+                                    "What",
+                                    0.34,
+                                    f -> f.kind().name().charAt(0)
+                                            + f.kind()
+                                                    .name()
+                                                    .substring(1)
+                                                    .toLowerCase(java.util.Locale.ROOT)
+                                                    .replace('_', ' ')),
+                            new Column<>("At", 0.3, f -> project.system()
+                                    .item(f.item())
+                                    .map(Item::name)
+                                    .orElse(f.item())),
+                            new Column<>(
+                                    "Station", 0.18, f -> units.text(f.place().x(), Dimension.LENGTH)),
+                            new Column<>(
+                                    "Water line",
+                                    0.18,
+                                    f -> units.text(f.place().z(), Dimension.LENGTH))),
+                    found);
         }
     }
 
@@ -122,10 +222,17 @@ final class PacketFigures {
                 continue;
             }
             Attitude parked = project.brief().envelope().attitudes().get(0);
-            List<Attitude> attitudes = Math.abs(parked.pitchRad()) < 1e-6 ? List.of(Attitude.ofDegrees("Level", 0, 0)) : List.of(Attitude.ofDegrees("Level", 0, 0), parked);
+            List<Attitude> attitudes = Math.abs(parked.pitchRad()) < 1e-6
+                    ? List.of(Attitude.ofDegrees("Level", 0, 0))
+                    : List.of(Attitude.ofDegrees("Level", 0, 0), parked);
             pages.page("Gauge of " + t.tank().name(), "true scale: print at 100 %, and measure the 2 in bar");
-            pages.text("Zero is at the unusable fuel, " + units.fineVolume(t.unusable()) + " " + t.source().word() + ". Placard: usable " + units.fineVolume(Math.max(0, t.full() - Math
-                    .max(t.placard(), t.unusable()))) + ", unusable " + units.fineVolume(Math.max(t.placard(), t.unusable())) + ". Check against a known amount before it is trusted.", 8.5,
+            pages.text(
+                    "Zero is at the unusable fuel, " + units.fineVolume(t.unusable()) + " "
+                            + t.source().word() + ". Placard: usable "
+                            + units.fineVolume(Math.max(0, t.full() - Math.max(t.placard(), t.unusable())))
+                            + ", unusable " + units.fineVolume(Math.max(t.placard(), t.unusable()))
+                            + ". Check against a known amount before it is trusted.",
+                    8.5,
                     false);
             double top = pages.at() + 22;
             bar(top);
@@ -165,7 +272,13 @@ final class PacketFigures {
                 double h = m.reading() * METRE - from;
                 if (h >= 0 && h <= high) {
                     pdf.line(x, foot - h, x + 22, foot - h, 0.9, Ink.INK);
-                    pdf.text(x + 25, foot - Math.max(h, 4) + 3, UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(m.volume()), 1), 8, true, Ink.INK);
+                    pdf.text(
+                            x + 25,
+                            foot - Math.max(h, 4) + 3,
+                            UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(m.volume()), 1),
+                            8,
+                            true,
+                            Ink.INK);
                 }
             }
             x += 84;

@@ -21,7 +21,10 @@ import ration.quantity.UnitSystem;
 import ration.upkeep.Life;
 import ration.upkeep.Part;
 
-/** The pre-flight card on one page: what must be off, drains in walk-round order, vents, caps, handles, and what the dipstick says, parked. */
+/**
+ * The pre-flight card on one page: what must be off, drains in walk-round order, vents, caps, handles, and what the
+ * dipstick says, parked.
+ */
 public final class PreflightPdf {
 
     private static final double ROW = 17;
@@ -40,7 +43,8 @@ public final class PreflightPdf {
     }
 
     public static byte[] of(Assessment a, UnitSystem units) throws IOException {
-        try (PdfSheet pdf = new PdfSheet("Pre-flight card of " + a.project().name(), PdfSheet.WIDTH, PdfSheet.HEIGHT, true)) {
+        try (PdfSheet pdf =
+                new PdfSheet("Pre-flight card of " + a.project().name(), PdfSheet.WIDTH, PdfSheet.HEIGHT, true)) {
             PreflightPdf card = new PreflightPdf(pdf, a.project());
             card.page();
             card.temporary();
@@ -57,11 +61,30 @@ public final class PreflightPdf {
     private void page() throws IOException {
         pdf.newPage();
         pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", fuel before flight", 15, true, Ink.INK);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 30, "Parked, no ignition source near, aircraft and can bonded; drained fuel is hazardous waste. Mark " + Packet.mark(project), 8.5, false,
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 30,
+                "Parked, no ignition source near, aircraft and can bonded; drained fuel is hazardous waste. Mark "
+                        + Packet.mark(project),
+                8.5,
+                false,
                 Ink.SOFT);
-        pdf.line(PdfSheet.MARGIN, PdfSheet.MARGIN + 38, PdfSheet.WIDTH - PdfSheet.MARGIN, PdfSheet.MARGIN + 38, 0.8, Ink.INK);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.HEIGHT - PdfSheet.MARGIN, "The maker's instructions, the inspector and the authority decide. A gauge is checked against a dipstick, a dipstick"
-                + " against a known amount.", 8, false, Ink.SOFT);
+        pdf.line(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 38,
+                PdfSheet.WIDTH - PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 38,
+                0.8,
+                Ink.INK);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.HEIGHT - PdfSheet.MARGIN,
+                "The maker's instructions, the inspector and the authority decide. A gauge is checked against a"
+                        + " dipstick, a dipstick"
+                        + " against a known amount.",
+                8,
+                false,
+                Ink.SOFT);
         x = PdfSheet.MARGIN;
         y = PdfSheet.MARGIN + 60;
     }
@@ -106,7 +129,9 @@ public final class PreflightPdf {
     }
 
     private void temporary() throws IOException {
-        List<Part> parts = project.upkeep().parts().stream().filter(p -> p.life().ends() == Life.Ends.REMOVE).toList();
+        List<Part> parts = project.upkeep().parts().stream()
+                .filter(p -> p.life().ends() == Life.Ends.REMOVE)
+                .toList();
         if (!parts.isEmpty()) {
             title("Off before flight");
             for (Part p : parts) {
@@ -142,7 +167,14 @@ public final class PreflightPdf {
 
     private void handles() throws IOException {
         List<String> rows = new ArrayList<>();
-        project.system().all(Selector.class).forEach(s -> rows.add(s.name() + ": " + String.join(", ", s.positions().stream().map(Selector.Position::name).toList())));
+        project.system()
+                .all(Selector.class)
+                .forEach(s -> rows.add(s.name() + ": "
+                        + String.join(
+                                ", ",
+                                s.positions().stream()
+                                        .map(Selector.Position::name)
+                                        .toList())));
         project.system().all(ShutOff.class).forEach(s -> rows.add(s.name()));
         if (!rows.isEmpty()) {
             title("Handles");
@@ -163,7 +195,8 @@ public final class PreflightPdf {
         Attitude level = Attitude.ofDegrees("Level", 0, 0);
         Unit length = units.unit(Dimension.LENGTH);
         room((QUARTERS + 6) * ROW);
-        title(t.tank().name() + " by dipstick, " + parked.label().toLowerCase(java.util.Locale.ROOT) + (t.gauge(parked).measured() ? ", by fills" : ", by shape"));
+        title(t.tank().name() + " by dipstick, " + parked.label().toLowerCase(java.util.Locale.ROOT)
+                + (t.gauge(parked).measured() ? ", by fills" : ", by shape"));
         pdf.text(x, y, "usable " + units.unit(Dimension.VOLUME).symbol(), 8, false, Ink.SOFT);
         pdf.text(x + 88, y, "height " + length.symbol(), 8, false, Ink.SOFT);
         pdf.text(x + 172, y, "a gauge marked level shows", 8, false, Ink.SOFT);
@@ -175,7 +208,13 @@ public final class PreflightPdf {
             double shows = t.gauge(level).volumeByShape(height) - t.unusable();
             worst = Math.max(worst, Math.abs(shows - usable));
             pdf.text(x, y, UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(usable), 1), 10, true, Ink.INK);
-            pdf.text(x + 88, y, UnitSystem.figure(length.fromSi(height), length == Unit.INCH ? 2 : 0), 10, false, Ink.INK);
+            pdf.text(
+                    x + 88,
+                    y,
+                    UnitSystem.figure(length.fromSi(height), length == Unit.INCH ? 2 : 0),
+                    10,
+                    false,
+                    Ink.INK);
             pdf.text(x + 172, y, UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(shows), 1), 10, false, Ink.SOFT);
             frame(x + COLUMN - 62);
             y += ROW;

@@ -31,20 +31,28 @@ public final class PrintedSheets {
 
     private static final double BODY = 8;
     private static final double LINE = 12.5;
-    private static final String CAUTION = "Computed, not proved. A computed pass is no permission to fly: the inspector, the"
-            + " authority and the makers' instructions decide.";
+    private static final String CAUTION =
+            "Computed, not proved. A computed pass is no permission to fly: the inspector, the"
+                    + " authority and the makers' instructions decide.";
     private static final double DRAWING_WIDTH = 1000;
     private static final double DRAWING_HEIGHT = 640;
 
-    private PrintedSheets() {
-    }
+    private PrintedSheets() {}
 
     /** The drawing of a case as a picture of a fixed size, for paper and for SVG. */
     public static Picture drawing(Assessment assessment, CaseAnswer look, UnitSystem units, TextMeasure measure) {
         Project p = assessment.project();
-        return Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), look.condition(),
-                java.util.Optional.of(look), "", units, Regime.usual(p.brief())), new SchematicView(DRAWING_WIDTH, DRAWING_HEIGHT, 1, 0, 0,
-                SchematicView.Layers.ALL), measure);
+        return Schematic.draw(
+                new SchematicSubject(
+                        p.system(),
+                        p.brief().envelope().attitudes(),
+                        look.condition(),
+                        java.util.Optional.of(look),
+                        "",
+                        units,
+                        Regime.usual(p.brief())),
+                new SchematicView(DRAWING_WIDTH, DRAWING_HEIGHT, 1, 0, 0, SchematicView.Layers.ALL),
+                measure);
     }
 
     /** The drawing of a case on one page. */
@@ -73,15 +81,15 @@ public final class PrintedSheets {
     }
 
     /** A column of a printed table. */
-    private record Column<R>(String head, double width, Function<R, String> text) {
-    }
+    private record Column<R>(String head, double width, Function<R, String> text) {}
 
     /** Runs, joints, cut list and shopping list. */
     public static byte[] runsPdf(Project project) throws IOException {
         FuelSystem s = project.system();
         try (PdfSheet pdf = new PdfSheet(project.name() + ", runs sheet")) {
             Pages pages = new Pages(pdf, project.name());
-            List<Column<Run>> runs = List.of(new Column<>("Run", 34, Run::name),
+            List<Column<Run>> runs = List.of(
+                    new Column<>("Run", 34, Run::name),
                     new Column<>("From", 96, r -> SheetColumn.FROM.text(s, r)),
                     new Column<>("To", 96, r -> SheetColumn.TO.text(s, r)),
                     new Column<>("Size", 86, r -> r.size().label()),
@@ -94,21 +102,41 @@ public final class PrintedSheets {
                     new Column<>("Moves", 32, r -> SheetColumn.MOVES.text(s, r)),
                     new Column<>("Torque", 50, r -> SheetColumn.TORQUE.text(s, r)));
             pages.table("Runs", runs, s.runs());
-            List<Column<Joints.Joint>> joints = List.of(new Column<>("Run", 34, j -> j.run().name()),
+            List<Column<Joints.Joint>> joints = List.of(
+                    new Column<>("Run", 34, j -> j.run().name()),
                     new Column<>("At", 110, Joints.Joint::at),
-                    new Column<>("On the run", 90, j -> j.end().fitting().map(f -> f.text()).orElse("")),
-                    new Column<>("Port takes", 90, j -> j.end().port().map(f -> f.text()).orElse("")),
-                    new Column<>("Made for", 84, j -> j.end().family().map(Construction::label).orElse("")),
-                    new Column<>("Adapter", 130, j -> j.end().adapter()), new Column<>("Sealant", 90, j -> j.end().sealant()),
+                    new Column<>(
+                            "On the run",
+                            90,
+                            j -> j.end().fitting().map(f -> f.text()).orElse("")),
+                    new Column<>(
+                            "Port takes",
+                            90,
+                            j -> j.end().port().map(f -> f.text()).orElse("")),
+                    new Column<>(
+                            "Made for",
+                            84,
+                            j -> j.end().family().map(Construction::label).orElse("")),
+                    new Column<>("Adapter", 130, j -> j.end().adapter()),
+                    new Column<>("Sealant", 90, j -> j.end().sealant()),
                     new Column<>("Found", 90, j -> j.state() == Joints.State.GOOD ? "good" : j.message()));
             pages.table("Joints", joints, Joints.of(s));
-            List<Column<Run>> cuts = List.of(new Column<>("Run", 34, Run::name),
-                    new Column<>("Of", 200, r -> LineRules.construction(r).label() + ", " + r.size().label()),
+            List<Column<Run>> cuts = List.of(
+                    new Column<>("Run", 34, Run::name),
+                    new Column<>(
+                            "Of",
+                            200,
+                            r -> LineRules.construction(r).label() + ", "
+                                    + r.size().label()),
                     new Column<>("Cut", 70, r -> CutLength.of(s, r).text()),
                     new Column<>("How", 300, r -> CutLength.of(s, r).sum()));
             pages.table("Cut list (allowances are common practice: measure one of your own first)", cuts, s.runs());
-            pages.table("Shopping list", List.of(new Column<>("Amount", 60, ShoppingList.Line::amount),
-                    new Column<>("What", 300, ShoppingList.Line::what), new Column<>("For", 340, ShoppingList.Line::detail)),
+            pages.table(
+                    "Shopping list",
+                    List.of(
+                            new Column<>("Amount", 60, ShoppingList.Line::amount),
+                            new Column<>("What", 300, ShoppingList.Line::what),
+                            new Column<>("For", 340, ShoppingList.Line::detail)),
                     ShoppingList.of(s));
             pages.end();
             return pdf.bytes();
@@ -164,7 +192,13 @@ public final class PrintedSheets {
                     x += columns.get(c).width();
                 }
                 y += lines * LINE;
-                pdf.line(PdfSheet.MARGIN, y - LINE + 4, PdfSheet.WIDTH - PdfSheet.MARGIN, y - LINE + 4, 0.4, Ink.HAIRLINE);
+                pdf.line(
+                        PdfSheet.MARGIN,
+                        y - LINE + 4,
+                        PdfSheet.WIDTH - PdfSheet.MARGIN,
+                        y - LINE + 4,
+                        0.4,
+                        Ink.HAIRLINE);
             }
             y += LINE;
         }

@@ -13,8 +13,7 @@ public final class SamplingPdf {
     private static final double ROW = 30;
     private static final List<String> BOXES = List.of("colour", "water", "grit", "closed");
 
-    private SamplingPdf() {
-    }
+    private SamplingPdf() {}
 
     public static byte[] of(Project project) throws IOException {
         try (PdfSheet pdf = new PdfSheet("Sampling card of " + project.name())) {
@@ -39,7 +38,8 @@ public final class SamplingPdf {
                 n++;
             }
             if (!drains.isEmpty() && SamplingCard.caps(project.system()).isPresent()) {
-                for (String line : pdf.wrapped(SamplingCard.caps(project.system()).get(), PdfSheet.WIDTH - 2 * PdfSheet.MARGIN, 10, false)) {
+                for (String line : pdf.wrapped(
+                        SamplingCard.caps(project.system()).get(), PdfSheet.WIDTH - 2 * PdfSheet.MARGIN, 10, false)) {
                     pdf.text(PdfSheet.MARGIN, y, line, 10, false, Ink.INK);
                     y += 14;
                 }
@@ -53,12 +53,35 @@ public final class SamplingPdf {
     }
 
     private static double head(PdfSheet pdf, Project project) throws IOException {
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", fuel samples before flight", 15, true, Ink.INK);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 32, "Left side to the nose, and back along the right. Wait after filling. Catch"
-                + " each sample and look at it against the light; again until it is clean.", 9, false, Ink.SOFT);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.HEIGHT - PdfSheet.MARGIN, "No ignition source near; drained fuel is hazardous waste. Date:"
-                + " ____________   By: ____________", 9, false, Ink.SOFT);
-        pdf.line(PdfSheet.MARGIN, PdfSheet.MARGIN + 40, PdfSheet.WIDTH - PdfSheet.MARGIN, PdfSheet.MARGIN + 40, 0.8, Ink.EDGE);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 14,
+                project.name() + ", fuel samples before flight",
+                15,
+                true,
+                Ink.INK);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 32,
+                "Left side to the nose, and back along the right. Wait after filling. Catch"
+                        + " each sample and look at it against the light; again until it is clean.",
+                9,
+                false,
+                Ink.SOFT);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.HEIGHT - PdfSheet.MARGIN,
+                "No ignition source near; drained fuel is hazardous waste. Date:" + " ____________   By: ____________",
+                9,
+                false,
+                Ink.SOFT);
+        pdf.line(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 40,
+                PdfSheet.WIDTH - PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 40,
+                0.8,
+                Ink.EDGE);
         return PdfSheet.MARGIN + 74;
     }
 }

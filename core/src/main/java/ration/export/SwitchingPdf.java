@@ -18,14 +18,17 @@ public final class SwitchingPdf {
 
     private static final double ROW = 26;
 
-    private SwitchingPdf() {
-    }
+    private SwitchingPdf() {}
 
     public static byte[] of(Project project, Flight flight, UnitSystem units) throws IOException {
         try (PdfSheet pdf = new PdfSheet("Switching card of " + project.name())) {
             double y = Double.MAX_VALUE;
-            List<FlightEvent> rows = new ArrayList<>(flight.switches().stream().filter(e -> e.minutes() <= flight.landing().minutes()).toList());
-            flight.events().stream().filter(e -> e.kind() == FlightEvent.Kind.LANDS).forEach(rows::add);
+            List<FlightEvent> rows = new ArrayList<>(flight.switches().stream()
+                    .filter(e -> e.minutes() <= flight.landing().minutes())
+                    .toList());
+            flight.events().stream()
+                    .filter(e -> e.kind() == FlightEvent.Kind.LANDS)
+                    .forEach(rows::add);
             for (FlightEvent e : rows) {
                 if (y > PdfSheet.HEIGHT - PdfSheet.MARGIN - 50) {
                     pdf.newPage();
@@ -36,9 +39,16 @@ public final class SwitchingPdf {
                 pdf.text(PdfSheet.MARGIN + 70, y, lands ? "land" : e.words(), 15, true, Ink.INK);
                 List<String> left = new ArrayList<>();
                 for (Tank t : project.system().tanks()) {
-                    left.add(t.name() + " " + units.figure(flight.at(e.minutes()).tank(t.id()), Dimension.VOLUME));
+                    left.add(
+                            t.name() + " " + units.figure(flight.at(e.minutes()).tank(t.id()), Dimension.VOLUME));
                 }
-                pdf.text(PdfSheet.MARGIN + 210, y, "then: " + String.join(", ", left) + " " + units.unit(Dimension.VOLUME).symbol(), 10, false,
+                pdf.text(
+                        PdfSheet.MARGIN + 210,
+                        y,
+                        "then: " + String.join(", ", left) + " "
+                                + units.unit(Dimension.VOLUME).symbol(),
+                        10,
+                        false,
                         Ink.INK);
                 pdf.text(PdfSheet.WIDTH - PdfSheet.MARGIN - 150, y, "read: ____________________", 10, false, Ink.SOFT);
                 y += ROW;
@@ -49,12 +59,32 @@ public final class SwitchingPdf {
 
     private static double head(PdfSheet pdf, Project project, Flight flight, UnitSystem units) throws IOException {
         pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 14, project.name() + ", switching card", 15, true, Ink.INK);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.MARGIN + 32, "Computed from the layout and the flight as planned: " + flight.verdict().word() + ". Lands "
-                + "with " + units.text(Math.max(0, flight.landing().usable()), Dimension.VOLUME) + " usable, needs " + units.text(flight.landing()
-                        .needs(), Dimension.VOLUME) + ". Electric pump on before each switch.", 9, false, Ink.SOFT);
-        pdf.text(PdfSheet.MARGIN, PdfSheet.HEIGHT - PdfSheet.MARGIN, "Dip the tanks before flight. What the gauges read decides, not this card. "
-                + "Date: ____________   By: ____________", 9, false, Ink.SOFT);
-        pdf.line(PdfSheet.MARGIN, PdfSheet.MARGIN + 40, PdfSheet.WIDTH - PdfSheet.MARGIN, PdfSheet.MARGIN + 40, 0.8, Ink.EDGE);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 32,
+                "Computed from the layout and the flight as planned: "
+                        + flight.verdict().word() + ". Lands "
+                        + "with " + units.text(Math.max(0, flight.landing().usable()), Dimension.VOLUME)
+                        + " usable, needs " + units.text(flight.landing().needs(), Dimension.VOLUME)
+                        + ". Electric pump on before each switch.",
+                9,
+                false,
+                Ink.SOFT);
+        pdf.text(
+                PdfSheet.MARGIN,
+                PdfSheet.HEIGHT - PdfSheet.MARGIN,
+                "Dip the tanks before flight. What the gauges read decides, not this card. "
+                        + "Date: ____________   By: ____________",
+                9,
+                false,
+                Ink.SOFT);
+        pdf.line(
+                PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 40,
+                PdfSheet.WIDTH - PdfSheet.MARGIN,
+                PdfSheet.MARGIN + 40,
+                0.8,
+                Ink.EDGE);
         return PdfSheet.MARGIN + 74;
     }
 }

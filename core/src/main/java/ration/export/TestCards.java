@@ -24,8 +24,9 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * A blank card for each test that is asked for and not yet shown, half a letter page each, black and greys: steps with boxes for what is
- * read, each caution before the step it guards, what is asked and what is computed, signatures. A card closes nothing by itself.
+ * A blank card for each test that is asked for and not yet shown, half a letter page each, black and greys: steps with
+ * boxes for what is read, each caution before the step it guards, what is asked and what is computed, signatures. A
+ * card closes nothing by itself.
  */
 public final class TestCards {
 
@@ -54,7 +55,9 @@ public final class TestCards {
 
     /** Of every test still to run. */
     public static byte[] of(Assessment a, UnitSystem units) throws IOException {
-        List<Programme.Proof> left = a.programme().tests().stream().filter(p -> p.wanted().asked() && (!p.counts() || p.verdict() == Verdict.NOT_SHOWN)).toList();
+        List<Programme.Proof> left = a.programme().tests().stream()
+                .filter(p -> p.wanted().asked() && (!p.counts() || p.verdict() == Verdict.NOT_SHOWN))
+                .toList();
         try (PdfSheet pdf = new PdfSheet("Test cards, " + a.project().name(), WIDTH, HEIGHT, true)) {
             TestCards cards = new TestCards(pdf, a, units);
             for (int i = 0; i < left.size(); i++) {
@@ -93,8 +96,16 @@ public final class TestCards {
     /** What a step takes, its caution with it. */
     private double tall(Wanted w, Procedure.Step s, Set<String> guarded) throws IOException {
         double room = WIDTH - EDGE - STEPS - 22;
-        double caution = s.caution().isEmpty() || guarded.contains(s.caution()) ? 0 : 13 + 10 * pdf.wrapped(s.caution(), WIDTH - EDGE - STEPS - 62, 8, false).size();
-        double text = 11 * pdf.wrapped(s.title() + ".", room, 9, true).size() + (s.words().isEmpty() ? 0 : 10 * pdf.wrapped(s.words(), room, 8, false).size());
+        double caution = s.caution().isEmpty() || guarded.contains(s.caution())
+                ? 0
+                : 13
+                        + 10
+                                * pdf.wrapped(s.caution(), WIDTH - EDGE - STEPS - 62, 8, false)
+                                        .size();
+        double text = 11 * pdf.wrapped(s.title() + ".", room, 9, true).size()
+                + (s.words().isEmpty()
+                        ? 0
+                        : 10 * pdf.wrapped(s.words(), room, 8, false).size());
         int rows = 0;
         double x = WIDTH;
         for (String label : boxes(w, s)) {
@@ -111,10 +122,20 @@ public final class TestCards {
 
     /** The steps as they stand where nothing was entered. */
     private List<Procedure.Step> steps(Wanted w) {
-        Work work = w.kind() == TestKind.DRAIN ? new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of()) : w.kind()
-                == TestKind.FILL ? new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of()) : w.kind() == TestKind.TOP_OFF ? new Work.TopOff(Measured
-                        .of(0, Unit.GALLON), Optional.empty()) : w.begun();
-        return Procedure.of(new HangarTest("card", w.subject(), new HangarTest.Circumstances("", "", "", Optional.empty(), "", ""), work, HangarTest.Progress.START),
+        Work work = w.kind() == TestKind.DRAIN
+                ? new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of())
+                : w.kind() == TestKind.FILL
+                        ? new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of())
+                        : w.kind() == TestKind.TOP_OFF
+                                ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty())
+                                : w.begun();
+        return Procedure.of(
+                new HangarTest(
+                        "card",
+                        w.subject(),
+                        new HangarTest.Circumstances("", "", "", Optional.empty(), "", ""),
+                        work,
+                        HangarTest.Progress.START),
                 project.system());
     }
 
@@ -139,12 +160,22 @@ public final class TestCards {
     /** What is asked, what is computed, where to mark the smallest run. */
     private void column(Programme.Proof p) throws IOException {
         double at = EDGE + 40;
-        at = words("What is asked", p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.wanted().asks().substring(1) + ". " + p.wanted().source() + ".", at);
+        at = words(
+                "What is asked",
+                p.wanted().asks().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+                        + p.wanted().asks().substring(1) + ". " + p.wanted().source() + ".",
+                at);
         String needs = p.outcome().needs().in(units);
         String predicted = p.outcome().predicted().in(units);
         if (!needs.isEmpty() || !predicted.isEmpty()) {
-            at = words("In figures", (needs.isEmpty() ? "" : "Needs " + needs + ". ") + (predicted.isEmpty() ? "" : "Computed " + predicted
-                    + ": a figure far from it is a mistake before it is news."), at);
+            at = words(
+                    "In figures",
+                    (needs.isEmpty() ? "" : "Needs " + needs + ". ")
+                            + (predicted.isEmpty()
+                                    ? ""
+                                    : "Computed " + predicted
+                                            + ": a figure far from it is a mistake before it is news."),
+                    at);
         }
         if (p.wanted().kind() == TestKind.FLOW || p.wanted().kind() == TestKind.PUMP_FLOW) {
             at = strip(p, at);
@@ -268,7 +299,9 @@ public final class TestCards {
         Form form = Form.of(w.kind()).get();
         List<String> all = new ArrayList<>();
         if (s.asks() == Procedure.Asks.FIGURES) {
-            form.once().stream().filter(a -> s.keys().contains(a.key())).forEach(a -> all.add(a.label() + ", " + symbol(a)));
+            form.once().stream()
+                    .filter(a -> s.keys().contains(a.key()))
+                    .forEach(a -> all.add(a.label() + ", " + symbol(a)));
         } else if (s.asks() == Procedure.Asks.ROW) {
             for (int i = 1; i <= Math.min(form.least(), 5); i++) {
                 for (Form.Ask a : form.each()) {
@@ -283,18 +316,23 @@ public final class TestCards {
 
     private String symbol(Form.Ask a) {
         Dimension d = a.unit().dimension();
-        Unit unit = d == Dimension.LENGTH || d == Dimension.VOLUME || d == Dimension.PRESSURE ? units.unit(d) : a.unit();
+        Unit unit =
+                d == Dimension.LENGTH || d == Dimension.VOLUME || d == Dimension.PRESSURE ? units.unit(d) : a.unit();
         return unit.symbol();
     }
 
     private static String ready(TestKind kind) {
         return switch (kind) {
             case DRAIN -> "ramp, chocks, rope, level, marked can, funnel, bonding leads, extinguisher";
-            case FILL, TOP_OFF, LEVEL_SENDER -> "marked can or a meter, funnel, bonding leads, marking pen, extinguisher";
-            case FLOW, PUMP_FLOW -> "ramp, chocks, rope, level, funnel, two marked cans, bonding leads, stopwatch, plug for the line, extinguisher";
+            case FILL, TOP_OFF, LEVEL_SENDER ->
+                "marked can or a meter, funnel, bonding leads, marking pen, extinguisher";
+            case FLOW, PUMP_FLOW ->
+                "ramp, chocks, rope, level, funnel, two marked cans, bonding leads, stopwatch, plug for the"
+                        + " line, extinguisher";
             case DEAD_HEAD, GAUGE_CHECK -> "gauge, clear hose, smooth jaws and a towel, volt-meter, extinguisher";
             case OVERNIGHT, FIRST_RUN -> "dry blue paper towel, light, mirror, extinguisher";
-            case TANK_PRESSURE, LINE_PRESSURE -> "column of water or a hand pump with a gauge, plugs, soap, thermometer";
+            case TANK_PRESSURE, LINE_PRESSURE ->
+                "column of water or a hand pump with a gauge, plugs, soap, thermometer";
             case SELECTOR_OFF, CHECK_HOLDS -> "can, bonding lead, clock, extinguisher";
             case VENTS -> "bulb or clear hose, strip of tape, somebody at the tip";
             case DRAINS -> "bowl, a cup of water, level, extinguisher";
@@ -314,7 +352,14 @@ public final class TestCards {
             frame(x, top + 14, wide[i], BOX);
             x += wide[i] + 6;
         }
-        pdf.text(EDGE, HEIGHT - 16, "A card closes nothing by itself: enter it, with the witness's name. It approves nothing. The inspector decides.", 7.5, false, Ink.INK);
+        pdf.text(
+                EDGE,
+                HEIGHT - 16,
+                "A card closes nothing by itself: enter it, with the witness's name. It approves nothing. The"
+                        + " inspector decides.",
+                7.5,
+                false,
+                Ink.INK);
         String count = "card " + n + " of " + all;
         pdf.text(WIDTH - EDGE - pdf.width(count, 7.5, true), HEIGHT - 16, count, 7.5, true, Ink.INK);
     }

@@ -20,13 +20,13 @@ public final class Catalogue {
     private static final double SHUT = Double.POSITIVE_INFINITY;
     /** Rise of liquid in a vent, m; bore of a leak, m. */
     private static final double RISE = Unit.INCH.toSi(3);
+
     private static final double LEAK = Unit.INCH.toSi(0.02);
 
     /** From one volatility class of motor gasoline to the next, Pa of Reid pressure: ASTM D4814, from memory. */
     private static final double CLASS = Unit.PSI.toSi(1.5);
 
-    private Catalogue() {
-    }
+    private Catalogue() {}
 
     /** In layout order; a supply that several pumps hang on is one fault. */
     public static List<Fault> of(FuelSystem system) {
@@ -34,16 +34,24 @@ public final class Catalogue {
         List<Fault> all = new ArrayList<>();
         for (Item item : system.items()) {
             for (Kind kind : WaysToFail.of(item)) {
-                if (kind != Kind.SUPPLY_DEAD && (kind != Kind.RETURN_BLOCKED || item.only(Run.class).filter(topology::returns)
-                        .isPresent())) {
+                if (kind != Kind.SUPPLY_DEAD
+                        && (kind != Kind.RETURN_BLOCKED
+                                || item.only(Run.class)
+                                        .filter(topology::returns)
+                                        .isPresent())) {
                     all.addAll(of(item, kind));
                 }
             }
         }
-        List<Pump> electric = system.all(Pump.class).filter(p -> WaysToFail.of(p).contains(Kind.SUPPLY_DEAD)).toList();
+        List<Pump> electric = system.all(Pump.class)
+                .filter(p -> WaysToFail.of(p).contains(Kind.SUPPLY_DEAD))
+                .toList();
         List<String> buses = electric.stream().map(Pump::bus).distinct().toList();
         for (String bus : buses) {
-            Pump first = electric.stream().filter(p -> p.bus().equals(bus)).findFirst().orElseThrow();
+            Pump first = electric.stream()
+                    .filter(p -> p.bus().equals(bus))
+                    .findFirst()
+                    .orElseThrow();
             all.add(new Fault(Kind.SUPPLY_DEAD, first.id(), buses.size() > 1 ? bus : "", 1));
         }
         return all;
@@ -51,10 +59,19 @@ public final class Catalogue {
 
     private static List<Fault> of(Item item, Kind kind) {
         return switch (kind) {
-            case OUTLET_CLOGGED -> item.only(Tank.class).map(t -> t.outlets().stream().flatMap(o -> java.util.stream.DoubleStream.of(4, 16,
-                    SHUT).mapToObj(s -> new Fault(kind, item.id(), o.name(), s))).toList()).orElse(List.of());
-            case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT -> item.only(CheckBlock.class).isPresent() ? List.of(new Fault(kind, item.id(), Item.IN,
-                    1), new Fault(kind, item.id(), CheckBlock.SECOND, 1)) : List.of(new Fault(kind, item.id()));
+            case OUTLET_CLOGGED ->
+                item.only(Tank.class)
+                        .map(t -> t.outlets().stream()
+                                .flatMap(o -> java.util.stream.DoubleStream.of(4, 16, SHUT)
+                                        .mapToObj(s -> new Fault(kind, item.id(), o.name(), s)))
+                                .toList())
+                        .orElse(List.of());
+            case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT ->
+                item.only(CheckBlock.class).isPresent()
+                        ? List.of(
+                                new Fault(kind, item.id(), Item.IN, 1),
+                                new Fault(kind, item.id(), CheckBlock.SECOND, 1))
+                        : List.of(new Fault(kind, item.id()));
             case FILTER_FOULED -> at(item, kind, 1, SHUT);
             case LINE_PINCHED -> at(item, kind, 0.7, 0.5);
             case SENDER_CLOGGED -> at(item, kind, 10, SHUT);
@@ -63,14 +80,34 @@ public final class Catalogue {
             case FUEL_VOLATILE -> at(item, kind, CLASS, 3 * CLASS);
             case PUMP_WEAK -> at(item, kind, 0.6);
             case VENT_HOLDS_LIQUID -> at(item, kind, RISE);
-            case CAP_LOST, WATER, VENT_SHUT, PUMP_DEAD, SUPPLY_DEAD, REGULATOR_STUCK_OPEN, REGULATOR_STUCK_SHUT, REFERENCE_OFF, NEEDLE_STUCK_OPEN,
-                    NEEDLE_STUCK_SHUT, RETURN_BLOCKED, INDICATION_FROZEN, INDICATION_WRONG, ORIFICE_CLOGGED, NOZZLE_CLOGGED, RELIEF_STUCK_OPEN,
-                    SELECTOR_STUCK, VALVE_SHUT, COUPLING_APART, FLAPPER_STUCK, AIR_LEAK -> List.of(new Fault(kind, item.id()));
+            case CAP_LOST,
+                    WATER,
+                    VENT_SHUT,
+                    PUMP_DEAD,
+                    SUPPLY_DEAD,
+                    REGULATOR_STUCK_OPEN,
+                    REGULATOR_STUCK_SHUT,
+                    REFERENCE_OFF,
+                    NEEDLE_STUCK_OPEN,
+                    NEEDLE_STUCK_SHUT,
+                    RETURN_BLOCKED,
+                    INDICATION_FROZEN,
+                    INDICATION_WRONG,
+                    ORIFICE_CLOGGED,
+                    NOZZLE_CLOGGED,
+                    RELIEF_STUCK_OPEN,
+                    SELECTOR_STUCK,
+                    VALVE_SHUT,
+                    COUPLING_APART,
+                    FLAPPER_STUCK,
+                    AIR_LEAK -> List.of(new Fault(kind, item.id()));
         };
     }
 
     private static List<Fault> at(Item item, Kind kind, double... severities) {
-        return java.util.Arrays.stream(severities).mapToObj(s -> new Fault(kind, item.id(), s)).toList();
+        return java.util.Arrays.stream(severities)
+                .mapToObj(s -> new Fault(kind, item.id(), s))
+                .toList();
     }
 
     /** What a fault is of, where it is more than its item; empty where it is the item. */
@@ -94,15 +131,23 @@ public final class Catalogue {
 
     /** How bad, in words: pinched to 0.7 of its bore; empty where the way says it all. */
     private static String degree(Fault f) {
-        String figure = Double.isInfinite(f.severity()) ? "shut" : ration.quantity.UnitSystem.figure(f.severity(), decimals(f.severity()));
+        String figure = Double.isInfinite(f.severity())
+                ? "shut"
+                : ration.quantity.UnitSystem.figure(f.severity(), decimals(f.severity()));
         return switch (f.kind()) {
-            case OUTLET_CLOGGED, SENDER_CLOGGED -> Double.isInfinite(f.severity()) ? "shut" : figure + " times its loss";
+            case OUTLET_CLOGGED, SENDER_CLOGGED ->
+                Double.isInfinite(f.severity()) ? "shut" : figure + " times its loss";
             case FILTER_FOULED -> Double.isInfinite(f.severity()) ? "shut" : "";
             case LINE_PINCHED -> "to " + figure + " of its bore";
             case SELECTOR_BETWEEN, PUMP_WEAK -> figure + " left";
-            case REGULATOR_STUCK_OPEN -> f.severity() < 0.5 ? "by a hole of " + ration.quantity.UnitSystem.figure(Unit.INCH.fromSi(f.severity()), 3) + " in" : "";
-            case FUEL_VOLATILE -> f.severity() < 2 * CLASS ? "by a class" : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0)
-                    + " classes";
+            case REGULATOR_STUCK_OPEN ->
+                f.severity() < 0.5
+                        ? "by a hole of " + ration.quantity.UnitSystem.figure(Unit.INCH.fromSi(f.severity()), 3) + " in"
+                        : "";
+            case FUEL_VOLATILE ->
+                f.severity() < 2 * CLASS
+                        ? "by a class"
+                        : "by " + ration.quantity.UnitSystem.figure(f.severity() / CLASS, 0) + " classes";
             default -> "";
         };
     }

@@ -9,20 +9,31 @@ import ration.condition.Fault;
 /**
  * What one fault does in the case it is worst in.
  *
- * @param fault     what failed
- * @param part      what the part is called
+ * @param fault what failed
+ * @param part what the part is called
  * @param condition the case, with the fault in it
- * @param where     the case in words
- * @param harm      what it does there
- * @param share     of what the engine takes that arrives at once, the least of all cases; NaN where that is not known
- * @param minutes   until less than the demand arrives, the least of all cases; 0 at once, infinite where it does not come to that, NaN where not known
- * @param seen      what shows it, of what is fitted, the first first
- * @param wayOut    what a pilot can do, the best; empty where nothing helps or nothing is wanted
- * @param verdict   on it
- * @param why       in words
+ * @param where the case in words
+ * @param harm what it does there
+ * @param share of what the engine takes that arrives at once, the least of all cases; NaN where that is not known
+ * @param minutes until less than the demand arrives, the least of all cases; 0 at once, infinite where it does not come
+ *     to that, NaN where not known
+ * @param seen what shows it, of what is fitted, the first first
+ * @param wayOut what a pilot can do, the best; empty where nothing helps or nothing is wanted
+ * @param verdict on it
+ * @param why in words
  */
-public record FaultAnswer(Fault fault, String part, Condition condition, String where, Harm harm, double share, double minutes, List<Seen> seen,
-        Optional<WayOut> wayOut, Verdict verdict, String why) {
+public record FaultAnswer(
+        Fault fault,
+        String part,
+        Condition condition,
+        String where,
+        Harm harm,
+        double share,
+        double minutes,
+        List<Seen> seen,
+        Optional<WayOut> wayOut,
+        Verdict verdict,
+        String why) {
 
     public FaultAnswer {
         seen = List.copyOf(seen);
@@ -47,20 +58,18 @@ public record FaultAnswer(Fault fault, String part, Condition condition, String 
     /**
      * Something that shows it.
      *
-     * @param what    in words
+     * @param what in words
      * @param minutes after it failed
      */
-    public record Seen(String what, double minutes) {
-    }
+    public record Seen(String what, double minutes) {}
 
     /**
      * What a pilot can do.
      *
-     * @param does  in words
+     * @param does in words
      * @param share of the demand at that power that arrives then
      */
-    public record WayOut(String does, double share) {
-    }
+    public record WayOut(String does, double share) {}
 
     FaultAnswer with(Verdict other, String words) {
         return new FaultAnswer(fault, part, condition, where, harm, share, minutes, seen, wayOut, other, words);
@@ -76,7 +85,9 @@ public record FaultAnswer(Fault fault, String part, Condition condition, String 
 
     /** Minutes between the first thing that shows it and the flow being short; NaN where either is not known. */
     public double lead() {
-        return seen.isEmpty() || Double.isNaN(minutes) ? Double.NaN : minutes - seen.get(0).minutes();
+        return seen.isEmpty() || Double.isNaN(minutes)
+                ? Double.NaN
+                : minutes - seen.get(0).minutes();
     }
 
     /** In which of four groups it stands. */

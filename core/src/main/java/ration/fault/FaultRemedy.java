@@ -5,11 +5,10 @@ import ration.project.Edit;
 /**
  * A change of the layout, with the fault asked again.
  *
- * @param title  what to do
+ * @param title what to do
  * @param detail what it takes
- * @param edit   does it
- * @param after  the same fault then
+ * @param edit does it
+ * @param after the same fault then
  * @param shorts faults that end Short then, of all
  */
-public record FaultRemedy(String title, String detail, Edit edit, FaultAnswer after, int shorts) {
-}
+public record FaultRemedy(String title, String detail, Edit edit, FaultAnswer after, int shorts) {}

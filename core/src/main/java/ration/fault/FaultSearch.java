@@ -37,8 +37,8 @@ import ration.quantity.UnitSystem;
 import ration.task.Steps;
 
 /**
- * Asks what each fault does, in every case it can be met in ({@link FaultCases}): the worst counts and names its case. May run beside
- * the window; reports its progress and stops when asked to.
+ * Asks what each fault does, in every case it can be met in ({@link FaultCases}): the worst counts and names its case.
+ * May run beside the window; reports its progress and stops when asked to.
  */
 public final class FaultSearch {
 
@@ -62,36 +62,47 @@ public final class FaultSearch {
         this.assessment = assessment;
         this.units = units;
         this.system = assessment.project().system();
-        all = assessment.blocked() ? List.of() : FaultCases.all(assessment, UsualFlight.meant(assessment.project()).phases());
-        cases = all.parallelStream().filter(c -> FaultCases.holds(assessment, c)).toList();
+        all = assessment.blocked()
+                ? List.of()
+                : FaultCases.all(
+                        assessment, UsualFlight.meant(assessment.project()).phases());
+        cases = all.parallelStream()
+                .filter(c -> FaultCases.holds(assessment, c))
+                .toList();
         indications = new Indications(system, units);
     }
 
     /** All faults of a project, the worst first; what cannot be computed is among them and says why. */
     public static List<FaultAnswer> of(Assessment a) {
-        return of(a, UnitSystem.US, done -> { }, () -> false);
+        return of(a, UnitSystem.US, done -> {}, () -> false);
     }
 
     /**
      * The same, telling how far it is.
      *
-     * @param units    the figures in its words are in
+     * @param units the figures in its words are in
      * @param progress told the share that is done
-     * @param stop     asked before each fault; then what was found so far is given back, the rest as not shown
+     * @param stop asked before each fault; then what was found so far is given back, the rest as not shown
      */
     public static List<FaultAnswer> of(Assessment a, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
         return of(a, Catalogue.of(a.project().system()), units, progress, stop);
     }
 
     /** Of some of them. */
-    static List<FaultAnswer> of(Assessment a, List<Fault> some, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
+    static List<FaultAnswer> of(
+            Assessment a, List<Fault> some, UnitSystem units, DoubleConsumer progress, BooleanSupplier stop) {
         FaultSearch search = new FaultSearch(a, units);
         Steps steps = new Steps(progress, some.size());
-        return some.parallelStream().map(f -> {
-            FaultAnswer answer = stop.getAsBoolean() ? search.unknown(f, "Not asked: the search was stopped.") : search.guarded(f);
-            steps.done();
-            return answer;
-        }).sorted(WORST_FIRST).toList();
+        return some.parallelStream()
+                .map(f -> {
+                    FaultAnswer answer = stop.getAsBoolean()
+                            ? search.unknown(f, "Not asked: the search was stopped.")
+                            : search.guarded(f);
+                    steps.done();
+                    return answer;
+                })
+                .sorted(WORST_FIRST)
+                .toList();
     }
 
     /** Of one fault. */
@@ -99,26 +110,40 @@ public final class FaultSearch {
         return new FaultSearch(a, UnitSystem.US).guarded(fault);
     }
 
-    /** What the layout fails of these cases with nothing failed: no fault is asked there. Empty where it holds in all of them. */
+    /**
+     * What the layout fails of these cases with nothing failed: no fault is asked there. Empty where it holds in all of
+     * them.
+     */
     public static Optional<String> already(Assessment a, UnitSystem units) {
         FaultSearch search = new FaultSearch(a, units);
         return search.cases.size() == search.all.size() ? Optional.empty() : Optional.of(search.failing());
     }
 
     private String failing() {
-        Asked first = all.stream().filter(c -> !cases.contains(c)).min(Comparator.comparingDouble(c -> FaultCases.arrives(c.sound()))).orElseThrow();
+        Asked first = all.stream()
+                .filter(c -> !cases.contains(c))
+                .min(Comparator.comparingDouble(c -> FaultCases.arrives(c.sound())))
+                .orElseThrow();
         CaseAnswer c = first.sound();
-        String why = !c.answered() ? "it has no answer" : FaultCases.arrives(c) < 1 ? UnitSystem.figure(FaultCases.arrives(c), 2) + "\u00d7 arrives"
-                : FaultCases.over(assessment, c) ? "the inlet stands over the most pressure it takes" : "it boils on the hot day";
-        return (all.size() - cases.size()) + " of " + all.size() + " cases do not hold with nothing failed, such as " + c.label(system, units) + ": " + why
+        String why = !c.answered()
+                ? "it has no answer"
+                : FaultCases.arrives(c) < 1
+                        ? UnitSystem.figure(FaultCases.arrives(c), 2) + "\u00d7 arrives"
+                        : FaultCases.over(assessment, c)
+                                ? "the inlet stands over the most pressure it takes"
+                                : "it boils on the hot day";
+        return (all.size() - cases.size()) + " of " + all.size() + " cases do not hold with nothing failed, such as "
+                + c.label(system, units) + ": " + why
                 + ". No failure is asked there: each is told by what it adds in the others.";
     }
 
-    private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group).thenComparingDouble(f -> Double.isNaN(
-            f.minutes()) ? Double.MAX_VALUE : f.minutes()).thenComparingDouble(f -> Double.isNaN(f.share()) ? 2 : f.share());
+    private static final Comparator<FaultAnswer> WORST_FIRST = Comparator.comparing(FaultAnswer::group)
+            .thenComparingDouble(f -> Double.isNaN(f.minutes()) ? Double.MAX_VALUE : f.minutes())
+            .thenComparingDouble(f -> Double.isNaN(f.share()) ? 2 : f.share());
 
     /** Of one fault in several cases: what is not shown in one never gives way to what holds in another. */
-    private static final Comparator<FaultAnswer> WORSE = Comparator.comparing(FaultAnswer::verdict).reversed().thenComparing(WORST_FIRST);
+    private static final Comparator<FaultAnswer> WORSE =
+            Comparator.comparing(FaultAnswer::verdict).reversed().thenComparing(WORST_FIRST);
 
     /** An exception never turns into a fault left out. */
     private FaultAnswer guarded(Fault f) {
@@ -133,30 +158,46 @@ public final class FaultSearch {
     private FaultAnswer said(FaultAnswer found) {
         Unsaid unsaid = Unsaid.of(assessment.project());
         Verdict verdict = found.verdict().shownIf(unsaid.flowSaid());
-        return verdict == found.verdict() ? found : found.with(verdict, found.why() + " " + Unsaid.words(unsaid.flow()));
+        return verdict == found.verdict()
+                ? found
+                : found.with(verdict, found.why() + " " + Unsaid.words(unsaid.flow()));
     }
 
     private FaultAnswer unknown(Fault f, String why) {
         Optional<CaseAnswer> first = cases.stream().findFirst().map(Asked::sound);
         Condition condition = first.map(CaseAnswer::condition).orElseGet(() -> Assessment.start(assessment.project()));
-        return new FaultAnswer(f, part(f), condition.with(f), first.map(c -> c.label(system, units)).orElse(""), Harm.BEYOND, Double.NaN, Double.NaN,
-                List.of(), Optional.empty(), Verdict.NOT_SHOWN, why);
+        return new FaultAnswer(
+                f,
+                part(f),
+                condition.with(f),
+                first.map(c -> c.label(system, units)).orElse(""),
+                Harm.BEYOND,
+                Double.NaN,
+                Double.NaN,
+                List.of(),
+                Optional.empty(),
+                Verdict.NOT_SHOWN,
+                why);
     }
 
     private String part(Fault f) {
         String name = system.item(f.item()).map(Item::name).orElse(f.item());
-        boolean several = system.item(f.item()).map(i -> i.as(new ration.model.SomeKinds<Boolean>() {
-            @Override
-            public Boolean otherwise(Item item) {
-                return true;
-            }
+        boolean several = system.item(f.item())
+                .map(i -> i.as(new ration.model.SomeKinds<Boolean>() {
+                    @Override
+                    public Boolean otherwise(Item item) {
+                        return true;
+                    }
 
-            @Override
-            public Boolean tank(Tank tank) {
-                return tank.outlets().size() > 1;
-            }
-        })).orElse(false);
-        return !Catalogue.whole(f).isEmpty() ? Catalogue.whole(f) : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
+                    @Override
+                    public Boolean tank(Tank tank) {
+                        return tank.outlets().size() > 1;
+                    }
+                }))
+                .orElse(false);
+        return !Catalogue.whole(f).isEmpty()
+                ? Catalogue.whole(f)
+                : name + (f.port().isEmpty() || !several ? "" : ", " + f.port());
     }
 
     /** A case with the fault in it. */
@@ -183,7 +224,10 @@ public final class FaultSearch {
     private FaultAnswer answer(Fault f) {
         // a taxi that holds does not make up for a take-off that does not
         if (cases.stream().allMatch(Asked::flown)) {
-            return unknown(f, "No case with all pumps on brings the engine its demand, so nothing is known of what a fault takes away.");
+            return unknown(
+                    f,
+                    "No case with all pumps on brings the engine its demand, so nothing is known of what a"
+                            + " fault takes away.");
         }
         if (f.kind() == Kind.FUEL_VOLATILE) {
             return volatility(f);
@@ -193,17 +237,38 @@ public final class FaultSearch {
             return unknown(f, beyond);
         }
         FlowBasis apart = assessment.basis().orElseThrow().aside();
-        List<Row> rows = cases.stream().filter(c -> feels(f, c.sound())).map(c -> row(apart, f, c)).toList();
+        List<Row> rows = cases.stream()
+                .filter(c -> feels(f, c.sound()))
+                .map(c -> row(apart, f, c))
+                .toList();
         List<Row> concerned = rows.stream().filter(r -> concerns(f, r)).toList();
         // what no case uses is told as it is in all of them
-        List<Row> own = !concerned.isEmpty() ? concerned : cases.stream().map(c -> row(apart, f, c)).toList();
-        boolean shutIn = f.kind() == Kind.VENT_SHUT && system.item(f.item()).flatMap(i -> i.only(Header.class)).isEmpty();
+        List<Row> own = !concerned.isEmpty()
+                ? concerned
+                : cases.stream().map(c -> row(apart, f, c)).toList();
+        boolean shutIn = f.kind() == Kind.VENT_SHUT
+                && system.item(f.item()).flatMap(i -> i.only(Header.class)).isEmpty();
         WaysOut ways = new WaysOut(assessment, apart, cases, f, shutIn ? c -> spares(f, c) : c -> true);
         List<FaultAnswer> found = new ArrayList<>();
-        own.stream().filter(Row::unanswered).findFirst().ifPresent(r -> found.add(in(f, r, Harm.BEYOND, Double.NaN, Double.NaN, List.of(), Optional.empty(),
-                Verdict.NOT_SHOWN, "No answer: " + r.now().capacity().reason())));
-        own.stream().filter(r -> r.share() >= 1 && !r.boils() && FaultCases.over(assessment, r.now())).findFirst().ifPresent(r -> found.add(overPressure(f, r)));
-        List<Row> lacking = own.stream().filter(r -> !r.unanswered() && r.arrives() < 1).toList();
+        own.stream()
+                .filter(Row::unanswered)
+                .findFirst()
+                .ifPresent(r -> found.add(in(
+                        f,
+                        r,
+                        Harm.BEYOND,
+                        Double.NaN,
+                        Double.NaN,
+                        List.of(),
+                        Optional.empty(),
+                        Verdict.NOT_SHOWN,
+                        "No answer: " + r.now().capacity().reason())));
+        own.stream()
+                .filter(r -> r.share() >= 1 && !r.boils() && FaultCases.over(assessment, r.now()))
+                .findFirst()
+                .ifPresent(r -> found.add(overPressure(f, r)));
+        List<Row> lacking =
+                own.stream().filter(r -> !r.unanswered() && r.arrives() < 1).toList();
         if (!lacking.isEmpty()) {
             found.add(lack(f, lacking, ways));
         } else if (shutIn) {
@@ -211,7 +276,11 @@ public final class FaultSearch {
         } else {
             found.add(enough(f, own));
         }
-        double least = own.stream().filter(r -> !r.unanswered()).mapToDouble(Row::arrives).min().orElse(Double.NaN);
+        double least = own.stream()
+                .filter(r -> !r.unanswered())
+                .mapToDouble(Row::arrives)
+                .min()
+                .orElse(Double.NaN);
         FaultAnswer worst = found.stream().min(WORSE).orElseThrow();
         return Double.isNaN(worst.share()) ? worst : worst.withShare(least);
     }
@@ -219,17 +288,28 @@ public final class FaultSearch {
     private Row row(FlowBasis apart, Fault f, Asked c) {
         CaseAnswer now = FaultCases.failed(assessment, apart, c.sound(), f);
         double share = FaultCases.arrives(now);
-        return new Row(c, now, share, share >= 1 ? FaultCases.degrees(assessment, now, c.airs()).orElse(Double.POSITIVE_INFINITY) : 0);
+        return new Row(
+                c,
+                now,
+                share,
+                share >= 1 ? FaultCases.degrees(assessment, now, c.airs()).orElse(Double.POSITIVE_INFINITY) : 0);
     }
 
     /**
-     * Whether a case can feel a fault at all. What only stands in the way of a flow changes nothing where none goes: with that link
-     * passing less or nothing the same flows still satisfy every equation, and there is but one such answer.
+     * Whether a case can feel a fault at all. What only stands in the way of a flow changes nothing where none goes:
+     * with that link passing less or nothing the same flows still satisfy every equation, and there is but one such
+     * answer.
      */
     private static boolean feels(Fault f, CaseAnswer sound) {
         return switch (f.kind()) {
-            case LINE_PINCHED, FILTER_FOULED, SENDER_CLOGGED, ORIFICE_CLOGGED, VALVE_SHUT, COUPLING_APART, RETURN_BLOCKED -> sound.demand().carries(f.item()) || sound
-                    .capacity().carries(f.item());
+            case LINE_PINCHED,
+                    FILTER_FOULED,
+                    SENDER_CLOGGED,
+                    ORIFICE_CLOGGED,
+                    VALVE_SHUT,
+                    COUPLING_APART,
+                    RETURN_BLOCKED ->
+                sound.demand().carries(f.item()) || sound.capacity().carries(f.item());
             default -> true;
         };
     }
@@ -241,23 +321,56 @@ public final class FaultSearch {
         }
         FlowAnswer sound = r.sound().demand();
         return switch (f.kind()) {
-            case VENT_SHUT, VENT_HOLDS_LIQUID, CAP_LOST -> system.item(f.item()).flatMap(i -> i.only(Header.class)).isPresent() ? sound.carries(f.item())
-                    : system.tanks().stream().anyMatch(t -> starved(f, t) && Math.abs(sound.outflow(t)) > FlowAnswer.NO_FLOW);
-            case OUTLET_CLOGGED -> system.tanks().stream().filter(t -> t.id().equals(f.item())).flatMap(t -> t.outlets().stream().filter(o -> o.name()
-                    .equals(f.port())).map(o -> sound.outflow(t, o))).anyMatch(q -> Math.abs(q) > FlowAnswer.NO_FLOW);
-            case SUPPLY_DEAD -> system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC && (f.port().isEmpty() || p.bus().equals(f.port())))
-                    .anyMatch(p -> sound.carries(p.id()));
+            case VENT_SHUT, VENT_HOLDS_LIQUID, CAP_LOST ->
+                system.item(f.item()).flatMap(i -> i.only(Header.class)).isPresent()
+                        ? sound.carries(f.item())
+                        : system.tanks().stream()
+                                .anyMatch(t -> starved(f, t) && Math.abs(sound.outflow(t)) > FlowAnswer.NO_FLOW);
+            case OUTLET_CLOGGED ->
+                system.tanks().stream()
+                        .filter(t -> t.id().equals(f.item()))
+                        .flatMap(t -> t.outlets().stream()
+                                .filter(o -> o.name().equals(f.port()))
+                                .map(o -> sound.outflow(t, o)))
+                        .anyMatch(q -> Math.abs(q) > FlowAnswer.NO_FLOW);
+            case SUPPLY_DEAD ->
+                system.all(Pump.class)
+                        .filter(p -> p.drive() == Pump.Drive.ELECTRIC
+                                && (f.port().isEmpty() || p.bus().equals(f.port())))
+                        .anyMatch(p -> sound.carries(p.id()));
             default -> sound.carries(f.item());
         };
     }
 
     /** Whether nothing is taken from what a shut vent starves. */
     private boolean spares(Fault f, CaseAnswer c) {
-        return system.tanks().stream().filter(t -> starved(f, t)).allMatch(t -> Math.abs(c.capacity().outflow(t)) < FlowAnswer.NO_FLOW);
+        return system.tanks().stream()
+                .filter(t -> starved(f, t))
+                .allMatch(t -> Math.abs(c.capacity().outflow(t)) < FlowAnswer.NO_FLOW);
     }
 
-    private FaultAnswer in(Fault f, Row r, Harm harm, double share, double minutes, List<Seen> seen, Optional<WayOut> out, Verdict verdict, String why) {
-        return new FaultAnswer(f, part(f), r.now().condition(), r.sound().label(system, units), harm, share, minutes, seen, out, verdict, why);
+    private FaultAnswer in(
+            Fault f,
+            Row r,
+            Harm harm,
+            double share,
+            double minutes,
+            List<Seen> seen,
+            Optional<WayOut> out,
+            Verdict verdict,
+            String why) {
+        return new FaultAnswer(
+                f,
+                part(f),
+                r.now().condition(),
+                r.sound().label(system, units),
+                harm,
+                share,
+                minutes,
+                seen,
+                out,
+                verdict,
+                why);
     }
 
     /** Fuel that boils more easily than was said: what is left before it does, on the hot day. */
@@ -273,82 +386,193 @@ public final class FaultSearch {
         String at = least.look().label(system, units);
         String where = least.label(project);
         if (least.degrees() >= 0) {
-            return new FaultAnswer(f, part(f), failed, at, Harm.NONE, least.look().margin(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+            return new FaultAnswer(
+                    f,
+                    part(f),
+                    failed,
+                    at,
+                    Harm.NONE,
+                    least.look().margin(),
+                    Double.POSITIVE_INFINITY,
+                    List.of(),
+                    Optional.empty(),
+                    Verdict.HOLDS,
                     VaporAnswer.signed(least.degrees()) + " are left before it boils: " + where + ".");
         }
-        return least.fuelSaid() ? new FaultAnswer(f, part(f), failed, at, Harm.BOILS, 0, 0, List.of(), Optional.empty(), Verdict.SHORT, "It boils on the hot day: "
-                + where + ". Nothing fitted here shows it before; what arrives then is taken as nothing.") : unknown(f,
-                        "Which fuel is bought is not said, so it is not known what boils more easily.");
+        return least.fuelSaid()
+                ? new FaultAnswer(
+                        f,
+                        part(f),
+                        failed,
+                        at,
+                        Harm.BOILS,
+                        0,
+                        0,
+                        List.of(),
+                        Optional.empty(),
+                        Verdict.SHORT,
+                        "It boils on the hot day: " + where
+                                + ". Nothing fitted here shows it before; what arrives then is taken as nothing.")
+                : unknown(f, "Which fuel is bought is not said, so it is not known what boils more easily.");
     }
 
     /** Faults whose harm is not a lack of flow: what the network says of them is not the answer. */
-    private static final Map<Kind, String> BEYOND = Map.of(Kind.WATER, "Water goes to the engine once it stands higher than the outlet of the bowl. How much gets there, and"
-            + " how the engine runs on it, is not computed: drain before flight.", Kind.INDICATION_FROZEN, "The fuel does not feel it. Whether it is noticed depends"
-            + " on clock and dipstick, which are not computed.", Kind.INDICATION_WRONG, "The fuel does not feel it. Who trusts the gauge runs a tank dry or turns back"
-            + " for nothing: clock and dipstick are not computed.", Kind.NEEDLE_STUCK_OPEN, "Enough arrives, and too much: it floods. How the"
-            + " engine runs then is not computed.", Kind.REFERENCE_OFF, "The mixture goes rich or lean with the throttle: how the engine"
-            + " runs then is not computed.", Kind.SELECTOR_LEAKS, "Fuel creeps into a tank that is shut off, or out of it: when that one"
-            + " runs over or dry is not computed.", Kind.SELECTOR_STUCK, "What is in the tanks it is not set to cannot be reached, and OFF cannot be set. How long the"
-            + " rest lasts goes by when it happens: let it fail on Flight.", Kind.FLAPPER_STUCK, "Held open, fuel runs away from the outlet in a slip; held shut, its bay does"
-            + " not drain. Neither is computed: the level is taken as one.");
+    private static final Map<Kind, String> BEYOND = Map.of(
+            Kind.WATER,
+            "Water goes to the engine once it stands higher than the outlet of the bowl. How much gets there, and"
+                    + " how the engine runs on it, is not computed: drain before flight.",
+            Kind.INDICATION_FROZEN,
+            "The fuel does not feel it. Whether it is noticed depends"
+                    + " on clock and dipstick, which are not computed.",
+            Kind.INDICATION_WRONG,
+            "The fuel does not feel it. Who trusts the gauge runs a tank dry or turns back"
+                    + " for nothing: clock and dipstick are not computed.",
+            Kind.NEEDLE_STUCK_OPEN,
+            "Enough arrives, and too much: it floods. How the" + " engine runs then is not computed.",
+            Kind.REFERENCE_OFF,
+            "The mixture goes rich or lean with the throttle: how the engine" + " runs then is not computed.",
+            Kind.SELECTOR_LEAKS,
+            "Fuel creeps into a tank that is shut off, or out of it: when that one"
+                    + " runs over or dry is not computed.",
+            Kind.SELECTOR_STUCK,
+            "What is in the tanks it is not set to cannot be reached, and OFF cannot be set. How long the"
+                    + " rest lasts goes by when it happens: let it fail on Flight.",
+            Kind.FLAPPER_STUCK,
+            "Held open, fuel runs away from the outlet in a slip; held shut, its bay does"
+                    + " not drain. Neither is computed: the level is taken as one.");
 
     /** What enough flow does not answer. */
     private FaultAnswer enough(Fault f, List<Row> own) {
-        Row r = own.stream().filter(x -> !x.unanswered()).min(Comparator.comparingDouble(Row::share)).orElse(own.get(0));
-        double at = own.stream().mapToDouble(x -> x.now().inletPressureAtDemand(system).orElse(Double.NEGATIVE_INFINITY)).max().orElse(Double.NEGATIVE_INFINITY);
+        Row r = own.stream()
+                .filter(x -> !x.unanswered())
+                .min(Comparator.comparingDouble(Row::share))
+                .orElse(own.get(0));
+        double at = own.stream()
+                .mapToDouble(x -> x.now().inletPressureAtDemand(system).orElse(Double.NEGATIVE_INFINITY))
+                .max()
+                .orElse(Double.NEGATIVE_INFINITY);
         boolean shutsBack = f.kind() == Kind.REGULATOR_STUCK_SHUT || f.kind() == Kind.RETURN_BLOCKED;
-        String stands = shutsBack && at > 0 ? " The inlet stands at " + units.text(at, Dimension.PRESSURE) + " at most." : "";
+        String stands =
+                shutsBack && at > 0 ? " The inlet stands at " + units.text(at, Dimension.PRESSURE) + " at most." : "";
         boolean limit = system.inlet().flatMap(i -> i.maximumPressure()).isPresent();
-        String open = f.kind() == Kind.FUEL_LEAK ? "Enough arrives, but fuel runs out where the pressure stands over ambient: fire, and time, are not computed. Shut it off"
-                + " and land." : f.kind() == Kind.CAP_LOST ? "Enough arrives, but rain comes in and the air over the wing draws fuel out: how much, and what endurance is"
-                + " left, are not computed." : header(f).map(h -> "Enough arrives, but air no longer comes into " + h.name() + ": its reserve is gone, and it stands at "
-                + units.text(stands(h, own), Dimension.PRESSURE) + ". What it bears is not said.").orElse(shutsBack && !limit ? "The most the inlet takes is not said."
-                + stands : "");
+        String open = f.kind() == Kind.FUEL_LEAK
+                ? "Enough arrives, but fuel runs out where the pressure stands over ambient: fire, and time,"
+                        + " are not computed. Shut it off"
+                        + " and land."
+                : f.kind() == Kind.CAP_LOST
+                        ? "Enough arrives, but rain comes in and the air over the wing draws fuel out: how"
+                                + " much, and what endurance is"
+                                + " left, are not computed."
+                        : header(f)
+                                .map(h -> "Enough arrives, but air no longer comes into " + h.name()
+                                        + ": its reserve is gone, and it stands at "
+                                        + units.text(stands(h, own), Dimension.PRESSURE)
+                                        + ". What it bears is not said.")
+                                .orElse(shutsBack && !limit ? "The most the inlet takes is not said." + stands : "");
         if (!open.isEmpty()) {
             return in(f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, open);
         }
-        return in(f, r, Harm.NONE, r.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS, "The demand is met with nothing done." + stands);
+        return in(
+                f,
+                r,
+                Harm.NONE,
+                r.share(),
+                Double.POSITIVE_INFINITY,
+                List.of(),
+                Optional.empty(),
+                Verdict.HOLDS,
+                "The demand is met with nothing done." + stands);
     }
 
     /** The header whose air a fault shuts off: its vent, or the line from it. */
     private Optional<Header> header(Fault f) {
-        return system.all(Header.class).filter(h -> f.kind() == Kind.VENT_SHUT && h.id().equals(f.item()) || f.kind() == Kind.RETURN_BLOCKED && h.vents().stream()
-                .anyMatch(v -> system.runAt(new PortRef(h.id(), v)).filter(x -> x.id().equals(f.item())).isPresent())).findFirst();
+        return system.all(Header.class)
+                .filter(h -> f.kind() == Kind.VENT_SHUT && h.id().equals(f.item())
+                        || f.kind() == Kind.RETURN_BLOCKED
+                                && h.vents().stream().anyMatch(v -> system.runAt(new PortRef(h.id(), v))
+                                        .filter(x -> x.id().equals(f.item()))
+                                        .isPresent()))
+                .findFirst();
     }
 
     /** The highest pressure in a header, Pa. */
     private static double stands(Header h, List<Row> rows) {
-        return rows.stream().flatMap(r -> h.ports().stream().map(p -> r.now().demand().pressure(new PortRef(h.id(), p)).orElse(Double.NEGATIVE_INFINITY)))
-                .mapToDouble(p -> p).max().orElse(0);
+        return rows.stream()
+                .flatMap(r -> h.ports().stream().map(p -> r.now()
+                        .demand()
+                        .pressure(new PortRef(h.id(), p))
+                        .orElse(Double.NEGATIVE_INFINITY)))
+                .mapToDouble(p -> p)
+                .max()
+                .orElse(0);
     }
 
     /** What shuts a way back drives the pressure up: over the most the inlet takes. */
     private FaultAnswer overPressure(Fault f, Row r) {
         double stands = r.now().inletPressureAtDemand(system).orElse(Double.NaN);
-        double most = system.inlet().flatMap(i -> i.maximumPressure()).map(m -> m.si()).orElse(Double.NaN);
-        return in(f, r, Harm.PRESSURE, r.share(), 0, List.of(new Seen("the engine runs rich or floods", 0)), Optional.empty(), Verdict.SHORT, "The inlet stands at "
-                + units.text(stands, Dimension.PRESSURE) + ", over the " + units.text(most, Dimension.PRESSURE) + " it takes; without the failure it stands at "
-                + units.text(r.sound().inletPressureAtDemand(system).orElse(Double.NaN), Dimension.PRESSURE) + ".");
+        double most = system.inlet()
+                .flatMap(i -> i.maximumPressure())
+                .map(m -> m.si())
+                .orElse(Double.NaN);
+        return in(
+                f,
+                r,
+                Harm.PRESSURE,
+                r.share(),
+                0,
+                List.of(new Seen("the engine runs rich or floods", 0)),
+                Optional.empty(),
+                Verdict.SHORT,
+                "The inlet stands at "
+                        + units.text(stands, Dimension.PRESSURE) + ", over the " + units.text(most, Dimension.PRESSURE)
+                        + " it takes; without the failure it stands at "
+                        + units.text(r.sound().inletPressureAtDemand(system).orElse(Double.NaN), Dimension.PRESSURE)
+                        + ".");
     }
 
     /** Less arrives than is taken: the case with the least, and the least minutes that headers give. */
     private FaultAnswer lack(Fault f, List<Row> lacking, WaysOut ways) {
         boolean headers = system.all(Header.class).findAny().isPresent();
-        List<Row> least = lacking.stream().sorted(Comparator.comparingDouble(Row::arrives).thenComparingDouble(Row::degrees)).toList();
+        List<Row> least = lacking.stream()
+                .sorted(Comparator.comparingDouble(Row::arrives).thenComparingDouble(Row::degrees))
+                .toList();
         FaultAnswer worst = null;
         for (Row r : least) {
             if (worst != null && worst.verdict() == Verdict.SHORT) {
                 // nothing is worse: only whether it comes sooner
                 double soonest = worst.minutes();
-                double minutes = !headers || r.boils() ? 0 : soonest <= 0 ? soonest : Lasting.minutes(assessment.basis().orElseThrow(), r.now().condition(), r.sound()
-                        .need(), soonest);
+                double minutes = !headers || r.boils()
+                        ? 0
+                        : soonest <= 0
+                                ? soonest
+                                : Lasting.minutes(
+                                        assessment.basis().orElseThrow(),
+                                        r.now().condition(),
+                                        r.sound().need(),
+                                        soonest);
                 worst = minutes < soonest ? worst.withMinutes(minutes) : worst;
                 continue;
             }
-            Optional<Lasting> lasts = !headers || r.boils() ? Optional.empty() : Optional.of(lasting(r.now().condition(), r.sound().need()));
+            Optional<Lasting> lasts = !headers || r.boils()
+                    ? Optional.empty()
+                    : Optional.of(lasting(r.now().condition(), r.sound().need()));
             double minutes = lasts.map(Lasting::minutes).orElse(0.0);
-            List<Seen> seen = r.boils() ? List.of() : indications.of(r.sound(), r.now(), minutes, lasts.map(Lasting::lights).orElse(Map.of()));
-            FaultAnswer here = judged(f, r, r.boils() ? Harm.BOILS : Harm.LACK, r.arrives(), minutes, seen, ways.from(r.sound()), lackWords(r));
+            List<Seen> seen = r.boils()
+                    ? List.of()
+                    : indications.of(
+                            r.sound(),
+                            r.now(),
+                            minutes,
+                            lasts.map(Lasting::lights).orElse(Map.of()));
+            FaultAnswer here = judged(
+                    f,
+                    r,
+                    r.boils() ? Harm.BOILS : Harm.LACK,
+                    r.arrives(),
+                    minutes,
+                    seen,
+                    ways.from(r.sound()),
+                    lackWords(r));
             worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
         }
         return worst;
@@ -356,14 +580,31 @@ public final class FaultSearch {
 
     private String lackWords(Row r) {
         String obstacle = r.now().obstacle(system);
-        return r.boils() ? "It boils on the hot day: " + VaporAnswer.signed(r.degrees()) + " are left, where " + VaporAnswer.signed(FaultCases.degrees(assessment, r.sound(), r
-                .asked().airs()).orElse(0)) + " were. What arrives then is taken as nothing." : !obstacle.isEmpty() ? obstacle : "Only " + units.figure(r.now().capacity()
-                .inletFlow(), Dimension.FLOW) + " of " + units.text(r.sound().need(), Dimension.FLOW) + " arrive at the least pressure the inlet takes.";
+        return r.boils()
+                ? "It boils on the hot day: " + VaporAnswer.signed(r.degrees()) + " are left, where "
+                        + VaporAnswer.signed(FaultCases.degrees(
+                                        assessment, r.sound(), r.asked().airs())
+                                .orElse(0)) + " were. What arrives then is taken as nothing."
+                : !obstacle.isEmpty()
+                        ? obstacle
+                        : "Only " + units.figure(r.now().capacity().inletFlow(), Dimension.FLOW) + " of "
+                                + units.text(r.sound().need(), Dimension.FLOW)
+                                + " arrive at the least pressure the inlet takes.";
     }
 
-    private FaultAnswer judged(Fault f, Row r, Harm harm, double share, double minutes, List<Seen> seen, Optional<WayOut> out, String why) {
+    private FaultAnswer judged(
+            Fault f,
+            Row r,
+            Harm harm,
+            double share,
+            double minutes,
+            List<Seen> seen,
+            Optional<WayOut> out,
+            String why) {
         double lead = seen.isEmpty() ? 0 : minutes - seen.get(0).minutes();
-        Verdict verdict = Double.isInfinite(minutes) ? Verdict.HOLDS : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.SHORT;
+        Verdict verdict = Double.isInfinite(minutes)
+                ? Verdict.HOLDS
+                : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.SHORT;
         return in(f, r, harm, share, minutes, seen, out, verdict, why);
     }
 
@@ -371,55 +612,126 @@ public final class FaultSearch {
         return Lasting.of(assessment.basis().orElseThrow(), c, need, AHEAD);
     }
 
-    /** Air shut in: at once nothing changes, then it thins; soonest where there is least of it, over every filling and attitude. */
+    /**
+     * Air shut in: at once nothing changes, then it thins; soonest where there is least of it, over every filling and
+     * attitude.
+     */
     private FaultAnswer vent(Fault f, List<Row> own, WaysOut ways) {
         Row any = own.stream().min(Comparator.comparingDouble(Row::share)).orElseThrow();
-        boolean second = system.item(f.item()).flatMap(i -> i.only(Tank.class)).filter(t -> t.fitout().secondAir()).isPresent();
+        boolean second = system.item(f.item())
+                .flatMap(i -> i.only(Tank.class))
+                .filter(t -> t.fitout().secondAir())
+                .isPresent();
         if (second) {
-            return in(f, any, Harm.NONE, any.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
+            return in(
+                    f,
+                    any,
+                    Harm.NONE,
+                    any.share(),
+                    Double.POSITIVE_INFINITY,
+                    List.of(),
+                    Optional.empty(),
+                    Verdict.HOLDS,
                     "Air also comes in by a second way: so it is said of this tank.");
         }
-        List<Row> feeding = own.stream().filter(r -> system.tanks().stream().anyMatch(t -> starved(f, t) && r.sound().capacity().outflow(t) > FlowAnswer.NO_FLOW))
+        List<Row> feeding = own.stream()
+                .filter(r -> system.tanks().stream()
+                        .anyMatch(t -> starved(f, t) && r.sound().capacity().outflow(t) > FlowAnswer.NO_FLOW))
                 .toList();
         FaultAnswer worst = null;
         // least air first: it thins soonest
-        for (Row r : feeding.stream().sorted(Comparator.comparingDouble(r -> air(f, r))).toList()) {
-            if (worst != null && worst.verdict() == Verdict.SHORT && Double.isInfinite(Lasting.minutes(assessment.basis().orElseThrow(), r.now().condition(), r.sound()
-                    .need(), worst.minutes()))) {
+        for (Row r : feeding.stream()
+                .sorted(Comparator.comparingDouble(r -> air(f, r)))
+                .toList()) {
+            if (worst != null
+                    && worst.verdict() == Verdict.SHORT
+                    && Double.isInfinite(Lasting.minutes(
+                            assessment.basis().orElseThrow(),
+                            r.now().condition(),
+                            r.sound().need(),
+                            worst.minutes()))) {
                 continue;
             }
             FaultAnswer here = vent(f, r, ways);
             worst = worst == null || WORSE.compare(here, worst) < 0 ? here : worst;
         }
-        return worst != null ? worst : in(f, any, Harm.NONE, any.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
-                "It gives nothing in any case.");
+        return worst != null
+                ? worst
+                : in(
+                        f,
+                        any,
+                        Harm.NONE,
+                        any.share(),
+                        Double.POSITIVE_INFINITY,
+                        List.of(),
+                        Optional.empty(),
+                        Verdict.HOLDS,
+                        "It gives nothing in any case.");
     }
 
     /** Air over the fuel of the tanks that a shut vent starves, m3. */
     private double air(Fault f, Row r) {
-        return system.tanks().stream().filter(t -> starved(f, t)).mapToDouble(t -> assessment.basis().orElseThrow().bodies().get(t.id()).capacity() - r.sound()
-                .condition().contents().getOrDefault(t.id(), 0.0)).sum();
+        return system.tanks().stream()
+                .filter(t -> starved(f, t))
+                .mapToDouble(t ->
+                        assessment.basis().orElseThrow().bodies().get(t.id()).capacity()
+                                - r.sound().condition().contents().getOrDefault(t.id(), 0.0))
+                .sum();
     }
 
     private FaultAnswer vent(Fault f, Row r, WaysOut ways) {
         Lasting with = lasting(r.now().condition(), r.sound().need());
-        String shell = with.suction() < BEARS ? "" : " The air over the fuel falls " + units.text(with.suction(), Dimension.PRESSURE)
-                + " under ambient: what the tank's shell bears is not said.";
+        String shell = with.suction() < BEARS
+                ? ""
+                : " The air over the fuel falls " + units.text(with.suction(), Dimension.PRESSURE)
+                        + " under ambient: what the tank's shell bears is not said.";
         // sound, it need not be followed further than that
-        boolean outlasts = Double.isInfinite(with.minutes()) || !Double.isInfinite(Lasting.minutes(assessment.basis().orElseThrow(), r.sound().condition(), r.sound().need(),
-                with.minutes() + 0.01));
+        boolean outlasts = Double.isInfinite(with.minutes())
+                || !Double.isInfinite(Lasting.minutes(
+                        assessment.basis().orElseThrow(),
+                        r.sound().condition(),
+                        r.sound().need(),
+                        with.minutes() + 0.01));
         if (outlasts && !shell.isEmpty()) {
-            return in(f, r, Harm.BEYOND, r.share(), Double.NaN, List.of(), ways.from(r.sound()), Verdict.NOT_SHOWN, "The pumps go on drawing." + shell);
+            return in(
+                    f,
+                    r,
+                    Harm.BEYOND,
+                    r.share(),
+                    Double.NaN,
+                    List.of(),
+                    ways.from(r.sound()),
+                    Verdict.NOT_SHOWN,
+                    "The pumps go on drawing." + shell);
         }
         if (outlasts) {
-            return in(f, r, Harm.NONE, r.share(), Double.POSITIVE_INFINITY, List.of(), Optional.empty(), Verdict.HOLDS,
-                    "The fuel ends before the trapped air holds it back" + (Double.isInfinite(with.minutes()) ? "; looked "
-                            + UnitSystem.figure(AHEAD, 0) + " min ahead." : "."));
+            return in(
+                    f,
+                    r,
+                    Harm.NONE,
+                    r.share(),
+                    Double.POSITIVE_INFINITY,
+                    List.of(),
+                    Optional.empty(),
+                    Verdict.HOLDS,
+                    "The fuel ends before the trapped air holds it back"
+                            + (Double.isInfinite(with.minutes())
+                                    ? "; looked " + UnitSystem.figure(AHEAD, 0) + " min ahead."
+                                    : "."));
         }
         List<Seen> seen = indications.falls(r.sound(), with);
-        return judged(f, r, Harm.THINS, r.share(), with.minutes(), seen, ways.from(r.sound()), "The air over the fuel thins as fuel leaves, without time to take up"
-                + " heat: " + units.fineVolume(with.fed()) + " feed before the inlet has just its least pressure." + (seen.isEmpty()
-                        ? " Nothing fitted here shows it before." : "") + shell);
+        return judged(
+                f,
+                r,
+                Harm.THINS,
+                r.share(),
+                with.minutes(),
+                seen,
+                ways.from(r.sound()),
+                "The air over the fuel thins as fuel leaves, without time to take up"
+                        + " heat: " + units.fineVolume(with.fed())
+                        + " feed before the inlet has just its least pressure."
+                        + (seen.isEmpty() ? " Nothing fitted here shows it before." : "") + shell);
     }
 
     private boolean starved(Fault f, Tank tank) {

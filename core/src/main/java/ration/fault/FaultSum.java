@@ -7,11 +7,11 @@ import ration.check.Verdict;
 /**
  * How many faults there are, and how many are open.
  *
- * @param asked    whether they were worked out; where not, nothing is shown of them
- * @param all      of them
- * @param shorts   how many end short
+ * @param asked whether they were worked out; where not, nothing is shown of them
+ * @param all of them
+ * @param shorts how many end short
  * @param notShown how many are not computed
- * @param worst    verdict among them; not shown where none was asked
+ * @param worst verdict among them; not shown where none was asked
  */
 public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict worst) {
 
@@ -20,8 +20,12 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
         if (found == null || found.isEmpty()) {
             return new FaultSum(false, 0, 0, 0, Verdict.NOT_SHOWN);
         }
-        return new FaultSum(true, found.size(), count(found, Verdict.SHORT), count(found, Verdict.NOT_SHOWN), found.stream().map(
-                FaultAnswer::verdict).reduce(Verdict.HOLDS, Verdict::worse));
+        return new FaultSum(
+                true,
+                found.size(),
+                count(found, Verdict.SHORT),
+                count(found, Verdict.NOT_SHOWN),
+                found.stream().map(FaultAnswer::verdict).reduce(Verdict.HOLDS, Verdict::worse));
     }
 
     private static int count(List<FaultAnswer> found, Verdict verdict) {
@@ -30,8 +34,9 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
 
     /** The share that is not open, for a bar; full only where all is shown and holds. */
     public double ratio() {
-        return worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : asked ? (all - shorts - notShown) / (double) all
-                : Finding.MISSED;
+        return worst == Verdict.HOLDS || worst == Verdict.THIN
+                ? Finding.MET
+                : asked ? (all - shorts - notShown) / (double) all : Finding.MISSED;
     }
 
     /** How many end short, in words. */

@@ -38,24 +38,32 @@ final class Indications {
     /** Of what moves at once or when a header is empty, the first first. */
     List<Seen> of(CaseAnswer sound, CaseAnswer now, double minutes, Map<String, Double> lights) {
         List<Seen> all = new ArrayList<>();
-        lights.forEach((header, at) -> all.add(new Seen("low light of " + system.item(header).map(Item::name).orElse(header), at)));
+        lights.forEach((header, at) -> all.add(
+                new Seen("low light of " + system.item(header).map(Item::name).orElse(header), at)));
         for (FlowSender s : system.all(FlowSender.class).toList()) {
             OptionalDouble before = through(sound, s);
             OptionalDouble after = now.demand().usable() ? through(now, s) : OptionalDouble.of(0);
             double a = before.orElse(0);
-            double b = Math.min(after.orElse(0), Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
+            double b = Math.min(
+                    after.orElse(0),
+                    Math.max(0, now.capacity().usable() ? now.capacity().inletFlow() : 0));
             if (a > 0 && Math.abs(a - b) > SEEN * a) {
-                all.add(new Seen(s.name() + " to " + units.text(b, Dimension.FLOW), behindHeader(sound, s.id()) ? minutes : 0));
+                all.add(new Seen(
+                        s.name() + " to " + units.text(b, Dimension.FLOW), behindHeader(sound, s.id()) ? minutes : 0));
             }
         }
         for (GaugePort g : needles()) {
             double a = pressure(sound, g);
             double b = now.demand().usable() ? pressure(now, g) : 0;
             if (Math.abs(a - b) > moves(a)) {
-                all.add(new Seen(g.name() + " to " + units.text(b, Dimension.PRESSURE), behindHeader(sound, g.id()) ? minutes : 0));
+                all.add(new Seen(
+                        g.name() + " to " + units.text(b, Dimension.PRESSURE),
+                        behindHeader(sound, g.id()) ? minutes : 0));
             }
         }
-        boolean indicated = !all.isEmpty() || !needles().isEmpty() || system.all(FlowSender.class).findAny().isPresent();
+        boolean indicated = !all.isEmpty()
+                || !needles().isEmpty()
+                || system.all(FlowSender.class).findAny().isPresent();
         if (indicated && now.condition().faults().supplyDead(Pump.Build.MAIN_BUS)) {
             // the indication goes with the supply, and that is seen
             all.clear();
@@ -82,7 +90,9 @@ final class Indications {
 
     /** Pressure needles in front of the pilot. */
     private List<GaugePort> needles() {
-        return system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).toList();
+        return system.all(GaugePort.class)
+                .filter(g -> g.shows() == GaugePort.Shows.PRESSURE)
+                .toList();
     }
 
     /** A pressure that moves by so much is seen, Pa: a tenth of it, or what a needle's width hides. */
@@ -107,8 +117,12 @@ final class Indications {
             for (Lasting.Point p : lasting.course()) {
                 boolean moved = Double.isNaN(p.spare()) || from - p.spare() >= band;
                 if (moved) {
-                    double share = before == null || Double.isNaN(p.spare()) ? 1 : (band - from + before.spare()) / (before.spare() - p.spare());
-                    double at = before == null ? p.minutes() : before.minutes() + Math.max(0, Math.min(1, share)) * (p.minutes() - before.minutes());
+                    double share = before == null || Double.isNaN(p.spare())
+                            ? 1
+                            : (band - from + before.spare()) / (before.spare() - p.spare());
+                    double at = before == null
+                            ? p.minutes()
+                            : before.minutes() + Math.max(0, Math.min(1, share)) * (p.minutes() - before.minutes());
                     all.add(new Seen(g.name() + " falls by " + units.text(band, Dimension.PRESSURE), at));
                     break;
                 }
@@ -120,7 +134,9 @@ final class Indications {
     }
 
     private OptionalDouble through(CaseAnswer c, FlowSender s) {
-        return system.runs().stream().filter(r -> r.to().item().equals(s.id())).mapToDouble(r -> Math.abs(c.demand().flow(r.id())))
+        return system.runs().stream()
+                .filter(r -> r.to().item().equals(s.id()))
+                .mapToDouble(r -> Math.abs(c.demand().flow(r.id())))
                 .findFirst();
     }
 }

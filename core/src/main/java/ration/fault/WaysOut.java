@@ -23,8 +23,9 @@ import ration.flow.FlowBasis;
 import ration.vapor.Air;
 
 /**
- * What a pilot can do once something has failed: another position, other pumps, the pump that is off, less power. It is a way out only
- * where it holds in every attitude, on every filling and on the hot day: a pilot is not asked which case this is.
+ * What a pilot can do once something has failed: another position, other pumps, the pump that is off, less power. It is
+ * a way out only where it holds in every attitude, on every filling and on the hot day: a pilot is not asked which case
+ * this is.
  */
 final class WaysOut {
 
@@ -34,13 +35,12 @@ final class WaysOut {
     private final Predicate<CaseAnswer> counts;
     /** One case of each attitude, filling and warmth, whatever its handles. */
     private final List<Asked> everywhere;
+
     private List<Way> ways;
 
-    private record Way(Handles handles, Power power, double share) {
-    }
+    private record Way(Handles handles, Power power, double share) {}
 
-    private record Place(Attitude attitude, Filling filling, double kelvin, List<Air> airs) {
-    }
+    private record Place(Attitude attitude, Filling filling, double kelvin, List<Air> airs) {}
 
     /** @param counts what must hold beside the demand being met */
     WaysOut(Assessment assessment, FlowBasis apart, List<Asked> asked, Fault fault, Predicate<CaseAnswer> counts) {
@@ -49,16 +49,31 @@ final class WaysOut {
         this.fault = fault;
         this.counts = counts;
         Map<Place, Asked> all = new LinkedHashMap<>();
-        asked.stream().filter(c -> !c.flown() && c.sound().filling().dry().isEmpty()).forEach(c -> all.putIfAbsent(new Place(c.sound().condition()
-                .attitude(), c.sound().filling(), c.sound().condition().fuelKelvin(), c.airs()), c));
+        asked.stream()
+                .filter(c -> !c.flown() && c.sound().filling().dry().isEmpty())
+                .forEach(c -> all.putIfAbsent(
+                        new Place(
+                                c.sound().condition().attitude(),
+                                c.sound().filling(),
+                                c.sound().condition().fuelKelvin(),
+                                c.airs()),
+                        c));
         everywhere = List.copyOf(all.values());
     }
 
-    /** The best from where the handles stand: full power first, the fewest handles moved, the most flow; empty where nothing helps. */
+    /**
+     * The best from where the handles stand: full power first, the fewest handles moved, the most flow; empty where
+     * nothing helps.
+     */
     Optional<WayOut> from(CaseAnswer sound) {
         for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
-            Optional<WayOut> best = ways().stream().filter(w -> w.power == power && (power != Power.TAKE_OFF || !w.handles.equals(sound.condition().handles())))
-                    .min(Comparator.comparingInt((Way w) -> moved(sound.condition(), w)).thenComparingDouble(w -> -w.share)).map(w -> new WayOut(does(sound.condition(), w), w.share));
+            Optional<WayOut> best = ways().stream()
+                    .filter(w -> w.power == power
+                            && (power != Power.TAKE_OFF
+                                    || !w.handles.equals(sound.condition().handles())))
+                    .min(Comparator.comparingInt((Way w) -> moved(sound.condition(), w))
+                            .thenComparingDouble(w -> -w.share))
+                    .map(w -> new WayOut(does(sound.condition(), w), w.share));
             if (best.isPresent()) {
                 return best;
             }
@@ -68,18 +83,24 @@ final class WaysOut {
 
     /** Handles and switches that are moved for it: who is in trouble moves one. */
     private static int moved(Condition before, Way after) {
-        return (int) after.handles.positions().entrySet().stream().filter(e -> !e.getValue().equals(before.positions().get(e.getKey()))).count() + (after.handles
-                .stopped().equals(before.stopped()) ? 0 : 1);
+        return (int) after.handles.positions().entrySet().stream()
+                        .filter(e -> !e.getValue().equals(before.positions().get(e.getKey())))
+                        .count()
+                + (after.handles.stopped().equals(before.stopped()) ? 0 : 1);
     }
 
     private List<Way> ways() {
         if (ways == null) {
             ways = new ArrayList<>();
             if (!everywhere.isEmpty()) {
-                List<Condition> handles = FaultCases.handles(assessment, everywhere.get(0).sound().condition());
+                List<Condition> handles =
+                        FaultCases.handles(assessment, everywhere.get(0).sound().condition());
                 for (Power power : new Power[] {Power.TAKE_OFF, Power.CRUISE}) {
                     if (power == Power.TAKE_OFF || ways.size() < handles.size()) {
-                        handles.stream().map(h -> new Way(h.handles(), power, least(h.handles(), power))).filter(w -> w.share >= 1).forEach(ways::add);
+                        handles.stream()
+                                .map(h -> new Way(h.handles(), power, least(h.handles(), power)))
+                                .filter(w -> w.share >= 1)
+                                .forEach(ways::add);
                     }
                 }
             }
@@ -87,12 +108,21 @@ final class WaysOut {
         return ways;
     }
 
-    /** Share that arrives in the worst case with handles and power so; nothing where one case boils, floods or has no answer. */
+    /**
+     * Share that arrives in the worst case with handles and power so; nothing where one case boils, floods or has no
+     * answer.
+     */
     private double least(Handles handles, Power power) {
         double least = Double.POSITIVE_INFINITY;
         for (Asked c : everywhere) {
-            CaseAnswer then = FaultCases.set(assessment, apart, c.sound(), c.sound().condition().with(handles).with(power).with(fault));
-            double share = then.answered() && counts.test(then) && !FaultCases.over(assessment, then) ? FaultCases.arrives(then) : 0;
+            CaseAnswer then = FaultCases.set(
+                    assessment,
+                    apart,
+                    c.sound(),
+                    c.sound().condition().with(handles).with(power).with(fault));
+            double share = then.answered() && counts.test(then) && !FaultCases.over(assessment, then)
+                    ? FaultCases.arrives(then)
+                    : 0;
             if (share < 1 || !(FaultCases.degrees(assessment, then, c.airs()).orElse(0) >= 0)) {
                 return 0;
             }
@@ -109,7 +139,8 @@ final class WaysOut {
             }
         }
         if (!after.handles.stopped().equals(before.stopped())) {
-            words.add(PumpSet.of(assessment.project().system(), after.handles.stopped()).label());
+            words.add(PumpSet.of(assessment.project().system(), after.handles.stopped())
+                    .label());
         }
         if (after.power != Power.TAKE_OFF && after.power != before.engine().power()) {
             words.add("power to " + after.power.label().toLowerCase(java.util.Locale.ROOT));

@@ -38,12 +38,13 @@ public final class Attachments {
         }
     });
 
-    private Attachments() {
-    }
+    private Attachments() {}
 
     /** How a file beside a document stands to what the record says of it. */
     public enum State {
-        AS_RECORDED("as recorded"), CHANGED("changed since it was recorded"), MISSING("not beside the document");
+        AS_RECORDED("as recorded"),
+        CHANGED("changed since it was recorded"),
+        MISSING("not beside the document");
 
         private final String words;
 
@@ -67,7 +68,8 @@ public final class Attachments {
                 throw new ProjectFileException(chosen.getFileName() + " is no file.");
             }
             if (Files.size(chosen) > MOST_BYTES) {
-                throw new ProjectFileException(chosen.getFileName() + " is " + (Files.size(chosen) >> 20) + " MB; what is kept beside a document is at most " + (MOST_BYTES >> 20)
+                throw new ProjectFileException(chosen.getFileName() + " is " + (Files.size(chosen) >> 20)
+                        + " MB; what is kept beside a document is at most " + (MOST_BYTES >> 20)
                         + " MB. Shorten it, or keep it elsewhere and name it in a note.");
             }
             String wrong = HangarTest.Photo.wrong(chosen.getFileName().toString());
@@ -85,7 +87,8 @@ public final class Attachments {
             }
             return new HangarTest.Photo(target.getFileName().toString(), digest);
         } catch (IOException e) {
-            throw new ProjectFileException(chosen.getFileName() + " could not be brought beside the document: " + FileTrouble.why(chosen, e) + ".");
+            throw new ProjectFileException(chosen.getFileName() + " could not be brought beside the document: "
+                    + FileTrouble.why(chosen, e) + ".");
         }
     }
 
@@ -94,14 +97,19 @@ public final class Attachments {
         return dot > 0 ? name.substring(0, dot) + "-" + n + name.substring(dot) : name + "-" + n;
     }
 
-    /** Whether what stands beside a document is what was recorded. Goes through all its bytes, unless that was done since it was written: seconds for a film. */
+    /**
+     * Whether what stands beside a document is what was recorded. Goes through all its bytes, unless that was done
+     * since it was written: seconds for a film.
+     */
     public static State state(Path document, HangarTest.Photo photo) {
         Optional<State> known = known(document, photo);
         if (known.isPresent()) {
             return known.get();
         }
         try {
-            return digest(beside(document, photo).orElseThrow()).equals(photo.sha256()) ? State.AS_RECORDED : State.CHANGED;
+            return digest(beside(document, photo).orElseThrow()).equals(photo.sha256())
+                    ? State.AS_RECORDED
+                    : State.CHANGED;
         } catch (IOException e) {
             return State.MISSING;
         }
@@ -114,7 +122,8 @@ public final class Attachments {
             return Optional.of(State.MISSING);
         }
         try {
-            return Optional.ofNullable(KNOWN.get(Stat.of(file.get()))).map(d -> d.equals(photo.sha256()) ? State.AS_RECORDED : State.CHANGED);
+            return Optional.ofNullable(KNOWN.get(Stat.of(file.get())))
+                    .map(d -> d.equals(photo.sha256()) ? State.AS_RECORDED : State.CHANGED);
         } catch (IOException e) {
             return Optional.of(State.MISSING);
         }
@@ -122,7 +131,9 @@ public final class Attachments {
 
     private static Optional<Path> beside(Path document, HangarTest.Photo photo) {
         Path folder = document.toAbsolutePath().getParent();
-        return HangarTest.Photo.wrong(photo.file()).isEmpty() ? Optional.of(folder.resolve(photo.file())).filter(Files::isRegularFile) : Optional.empty();
+        return HangarTest.Photo.wrong(photo.file()).isEmpty()
+                ? Optional.of(folder.resolve(photo.file())).filter(Files::isRegularFile)
+                : Optional.empty();
     }
 
     private static String digest(Path file) throws IOException {

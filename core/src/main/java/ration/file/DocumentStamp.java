@@ -9,11 +9,12 @@ import java.util.HexFormat;
 import java.util.Optional;
 
 /**
- * What a document on disk was when it was read or written: whoever saves later can tell whether somebody else wrote it since.
+ * What a document on disk was when it was read or written: whoever saves later can tell whether somebody else wrote it
+ * since.
  *
- * @param size     bytes
+ * @param size bytes
  * @param modified time of the last change, ms
- * @param digest   SHA-256 of its bytes
+ * @param digest SHA-256 of its bytes
  */
 public record DocumentStamp(long size, long modified, String digest) {
 
@@ -27,8 +28,10 @@ public record DocumentStamp(long size, long modified, String digest) {
     /** Of what is on disk now; empty where nothing can be read there. */
     public static Optional<DocumentStamp> of(Path file) {
         try {
-            return Files.size(file) > ProjectFile.LARGEST ? Optional.of(new DocumentStamp(Files.size(file),
-                    Files.getLastModifiedTime(file).toMillis(), "")) : Optional.of(of(file, Files.readAllBytes(file)));
+            return Files.size(file) > ProjectFile.LARGEST
+                    ? Optional.of(new DocumentStamp(
+                            Files.size(file), Files.getLastModifiedTime(file).toMillis(), ""))
+                    : Optional.of(of(file, Files.readAllBytes(file)));
         } catch (IOException e) {
             return Optional.empty();
         }
@@ -36,7 +39,8 @@ public record DocumentStamp(long size, long modified, String digest) {
 
     /** Whether the file still holds what it held: its bytes count, not the time alone. */
     public boolean stillHolds(Path file) {
-        return of(file).map(now -> now.size == size && now.digest.equals(digest)).orElse(true);
+        return of(file).map(now -> now.size == size && now.digest.equals(digest))
+                .orElse(true);
     }
 
     private static String digest(byte[] bytes) {

@@ -10,8 +10,7 @@ import java.nio.file.Path;
 /** Why a file cannot be read or written, in words: the system's own message is often only the path again. */
 public final class FileTrouble {
 
-    private FileTrouble() {
-    }
+    private FileTrouble() {}
 
     /** The reason, to stand after {@code FILE cannot be written: }; without a full stop. */
     public static String why(Path file, IOException e) {
@@ -30,7 +29,8 @@ public final class FileTrouble {
         if (e instanceof java.nio.charset.CharacterCodingException) {
             return "it is not UTF-8 text";
         }
-        return e.getMessage() == null || e.getMessage().matches(".*\\b[a-z]+(\\.[a-z]+)+\\.[A-Z].*") ? "the system gives no reason"
+        return e.getMessage() == null || e.getMessage().matches(".*\\b[a-z]+(\\.[a-z]+)+\\.[A-Z].*")
+                ? "the system gives no reason"
                 : e.getMessage();
     }
 }

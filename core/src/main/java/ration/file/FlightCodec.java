@@ -17,8 +17,7 @@ final class FlightCodec {
 
     private static final String AT = "flight";
 
-    private FlightCodec() {
-    }
+    private FlightCodec() {}
 
     static void write(ProjectWriter w, ObjectNode out, FlightPlan plan) {
         w.numbered(out, AT, "phases", plan.phases(), (p, at, node) -> {
@@ -38,18 +37,29 @@ final class FlightCodec {
         if (!plan.switching().steps().isEmpty()) {
             w.numbered(s, AT + ".switching", "steps", plan.switching().steps(), (step, at, node) -> {
                 w.measured(node, at, "at", step.at());
-                w.numbered(node, at, "handles", List.copyOf(new TreeMap<>(step.positions()).entrySet()), (e, there, handle) -> {
-                    handle.put("selector", e.getKey());
-                    handle.put("position", e.getValue());
-                });
+                w.numbered(
+                        node,
+                        at,
+                        "handles",
+                        List.copyOf(new TreeMap<>(step.positions()).entrySet()),
+                        (e, there, handle) -> {
+                            handle.put("selector", e.getKey());
+                            handle.put("position", e.getValue());
+                        });
             });
         }
         w.restore(s, AT + ".switching");
         if (!plan.start().isEmpty()) {
-            w.objects(out, AT, "start", List.copyOf(new TreeMap<>(plan.start()).entrySet()), Map.Entry::getKey, (e, node) -> {
-                node.put("id", e.getKey());
-                w.measured(node, AT + ".start[" + e.getKey() + "]", "volume", e.getValue());
-            });
+            w.objects(
+                    out,
+                    AT,
+                    "start",
+                    List.copyOf(new TreeMap<>(plan.start()).entrySet()),
+                    Map.Entry::getKey,
+                    (e, node) -> {
+                        node.put("id", e.getKey());
+                        w.measured(node, AT + ".start[" + e.getKey() + "]", "volume", e.getValue());
+                    });
         }
         w.measured(out, AT, "limit", plan.limit());
         w.restore(out, AT);
@@ -60,8 +70,14 @@ final class FlightCodec {
         List<Phase> phases = new ArrayList<>();
         in.list("phases", p -> {
             try {
-                phases.add(new Phase(r.choice(p, "kind", Phase.Kind.values()), p.measured("minutes", Unit.MINUTE), p.measured("share", Unit.ONE),
-                        p.measured("pitch", Unit.DEGREE), p.measured("bank", Unit.DEGREE), p.measured("altitude", Unit.FOOT), p.flag("boost"),
+                phases.add(new Phase(
+                        r.choice(p, "kind", Phase.Kind.values()),
+                        p.measured("minutes", Unit.MINUTE),
+                        p.measured("share", Unit.ONE),
+                        p.measured("pitch", Unit.DEGREE),
+                        p.measured("bank", Unit.DEGREE),
+                        p.measured("altitude", Unit.FOOT),
+                        p.flag("boost"),
                         p.optionalMeasured("outside", Unit.CELSIUS)));
             } catch (IllegalArgumentException e) {
                 p.problem("", e.getMessage());
@@ -79,8 +95,11 @@ final class FlightCodec {
         }
         FlightPlan usual = FlightPlan.of(phases);
         try {
-            FlightPlan plan = new FlightPlan(phases, switching(r, in.object("switching"), usual.switching()), start, in.measured("limit",
-                    Unit.GALLON));
+            FlightPlan plan = new FlightPlan(
+                    phases,
+                    switching(r, in.object("switching"), usual.switching()),
+                    start,
+                    in.measured("limit", Unit.GALLON));
             in.keepUnknown();
             return plan;
         } catch (IllegalArgumentException e) {
@@ -104,8 +123,11 @@ final class FlightCodec {
                 return s;
             });
         }
-        Switching found = new Switching(r.choice(in, "mode", Switching.Mode.values()), in.has("every") ? in.measured("every", Unit.MINUTE)
-                : usual.every(), in.has("portion") ? in.measured("portion", Unit.GALLON) : usual.portion(), steps);
+        Switching found = new Switching(
+                r.choice(in, "mode", Switching.Mode.values()),
+                in.has("every") ? in.measured("every", Unit.MINUTE) : usual.every(),
+                in.has("portion") ? in.measured("portion", Unit.GALLON) : usual.portion(),
+                steps);
         in.keepUnknown();
         return found;
     }

@@ -25,7 +25,10 @@ import ration.model.Tank;
 import ration.model.Tee;
 import ration.model.VentPlenum;
 
-/** What each kind writes beside its id, name and place: a kind without its method does not compile, so none is saved bare. */
+/**
+ * What each kind writes beside its id, name and place: a kind without its method does not compile, so none is saved
+ * bare.
+ */
 final class ItemWriter implements Kinds<Void> {
 
     private final ProjectWriter writer;
@@ -226,7 +229,10 @@ final class ItemWriter implements Kinds<Void> {
         if (!run.points().isEmpty()) {
             ArrayNode points = out.putArray("points");
             for (int i = 0; i < run.points().size(); i++) {
-                writer.place(points.addObject(), path + ".points[" + i + "]", run.points().get(i));
+                writer.place(
+                        points.addObject(),
+                        path + ".points[" + i + "]",
+                        run.points().get(i));
             }
         }
         if (!run.fittings().isEmpty()) {
@@ -260,7 +266,10 @@ final class ItemWriter implements Kinds<Void> {
             return;
         }
         ObjectNode node = build.putObject("papers");
-        node.put("clamp", papers.clamp()).put("part", papers.part()).put("lot", papers.lot()).put("made", papers.made());
+        node.put("clamp", papers.clamp())
+                .put("part", papers.part())
+                .put("lot", papers.lot())
+                .put("made", papers.made());
         papers.proof().ifPresent(m -> writer.measured(node, at, "proof", m));
         node.put("proofed", papers.proofed()).put("stripe", papers.stripe()).put("initials", papers.initials());
         writer.restore(node, at);

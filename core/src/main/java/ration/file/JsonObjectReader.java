@@ -70,7 +70,8 @@ final class JsonObjectReader {
             if (value >= least && value <= most) {
                 found.put(e.getKey(), value);
             } else {
-                problems.add(here(field) + "\u201c" + e.getKey() + "\u201d: a number from " + least + " to " + most + " is expected.");
+                problems.add(here(field) + "\u201c" + e.getKey() + "\u201d: a number from " + least + " to " + most
+                        + " is expected.");
             }
         });
         return found;
@@ -125,8 +126,10 @@ final class JsonObjectReader {
             by = inner.text("by", "");
             inner.keepUnknown();
         } else {
-            problems.add(here(field) + (value.isMissingNode() ? "the figure is missing."
-                    : "a figure with its unit is expected, such as \"52.5 in\"."));
+            problems.add(here(field)
+                    + (value.isMissingNode()
+                            ? "the figure is missing."
+                            : "a figure with its unit is expected, such as \"52.5 in\"."));
             return Measured.of(1, sample);
         }
         try {

@@ -17,8 +17,9 @@ import org.apache.commons.csv.CSVRecord;
 import ration.quantity.Unit;
 
 /**
- * What a logger wrote, as columns of numbers. Read are commas, semicolons and tabs; decimal points and commas; clock times;
- * gaps; lines before the names of the columns; units behind the names. What cannot be a table of numbers is refused.
+ * What a logger wrote, as columns of numbers. Read are commas, semicolons and tabs; decimal points and commas; clock
+ * times; gaps; lines before the names of the columns; units behind the names. What cannot be a table of numbers is
+ * refused.
  *
  * @param columns in their order
  * @param skipped rows that had no number at all
@@ -27,8 +28,10 @@ public record LogTable(List<Column> columns, int skipped) {
 
     /** Longer tables are refused; a day of ten readings a second is shorter. */
     private static final int MOST_ROWS = 1_000_000;
+
     private static final Pattern UNIT = Pattern.compile("[\\[(]\\s*([^\\])]+?)\\s*[\\])]|_([a-zA-Z\u00b0]+)$");
-    private static final Pattern CLOCK = Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[ T])?(\\d{1,3}):(\\d\\d)(?::(\\d\\d(?:[.,]\\d+)?))?");
+    private static final Pattern CLOCK =
+            Pattern.compile("(?:\\d{4}-\\d\\d-\\d\\d[ T])?(\\d{1,3}):(\\d\\d)(?::(\\d\\d(?:[.,]\\d+)?))?");
 
     public LogTable {
         columns = List.copyOf(columns);
@@ -37,9 +40,9 @@ public record LogTable(List<Column> columns, int skipped) {
     /**
      * One column.
      *
-     * @param name   as written, or Column n
-     * @param unit   read behind the name; empty if none is known
-     * @param clock  whether it held times of day, now seconds after midnight
+     * @param name as written, or Column n
+     * @param unit read behind the name; empty if none is known
+     * @param clock whether it held times of day, now seconds after midnight
      * @param values NaN where there was none
      */
     public record Column(String name, Optional<Unit> unit, boolean clock, double[] values) {
@@ -57,7 +60,7 @@ public record LogTable(List<Column> columns, int skipped) {
     /**
      * Reads a table.
      *
-     * @param progress  told the share done
+     * @param progress told the share done
      * @param cancelled asked now and then; an empty table comes of it
      * @throws IllegalArgumentException with what is wrong and what to do
      */
@@ -65,11 +68,17 @@ public record LogTable(List<Column> columns, int skipped) {
         String plain = text.startsWith("\ufeff") ? text.substring(1) : text;
         List<String> lines = plain.lines().filter(l -> !l.isBlank()).limit(40).toList();
         if (lines.size() < 3) {
-            throw new IllegalArgumentException("The file has no table: three lines or more are wanted, names and readings.");
+            throw new IllegalArgumentException(
+                    "The file has no table: three lines or more are wanted, names and readings.");
         }
         char by = delimiter(lines);
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(by).setIgnoreEmptyLines(true).setTrim(true)
-                .setIgnoreSurroundingSpaces(true).get();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(by)
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .setIgnoreSurroundingSpaces(true)
+                .get();
         List<String> heads = List.of();
         List<double[]> rows = new ArrayList<>();
         boolean[] clocks = null;
@@ -104,7 +113,8 @@ public record LogTable(List<Column> columns, int skipped) {
                     Arrays.fill(rows.get(rows.size() - 1), row.length, width, Double.NaN);
                 }
                 if (rows.size() > MOST_ROWS) {
-                    throw new IllegalArgumentException("The file has more than a million readings: write every tenth of them.");
+                    throw new IllegalArgumentException(
+                            "The file has more than a million readings: write every tenth of them.");
                 }
                 if (rows.size() % 2000 == 0) {
                     progress.accept(Math.min(1, record.getCharacterPosition() / (double) length));
@@ -114,7 +124,8 @@ public record LogTable(List<Column> columns, int skipped) {
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw new IllegalArgumentException("The table cannot be read: " + e.getMessage() + ". Quotes may not be closed.", e);
+            throw new IllegalArgumentException(
+                    "The table cannot be read: " + e.getMessage() + ". Quotes may not be closed.", e);
         }
         LogTable table = table(heads, rows, clocks, twoParts, skipped);
         progress.accept(1);
@@ -122,20 +133,23 @@ public record LogTable(List<Column> columns, int skipped) {
     }
 
     /**
-     * Two parts are minutes and seconds where the column says so, where it begins under a minute, or where the first part is no hour of a day;
-     * else hours and minutes.
+     * Two parts are minutes and seconds where the column says so, where it begins under a minute, or where the first
+     * part is no hour of a day; else hours and minutes.
      */
     private static void minutes(String head, boolean two, double[] values) {
         double[] known = Arrays.stream(values).filter(v -> !Double.isNaN(v)).toArray();
         boolean says = head.toLowerCase(java.util.Locale.ROOT).matches(".*\\bm{1,2}:ss\\b.*");
-        if (two && known.length > 0 && (says || known[0] < 3600 || Arrays.stream(known).anyMatch(v -> v >= 24 * 3600))) {
+        if (two
+                && known.length > 0
+                && (says || known[0] < 3600 || Arrays.stream(known).anyMatch(v -> v >= 24 * 3600))) {
             for (int i = 0; i < values.length; i++) {
                 values[i] /= 60;
             }
         }
     }
 
-    private static LogTable table(List<String> heads, List<double[]> rows, boolean[] clocks, boolean[] twoParts, int skipped) {
+    private static LogTable table(
+            List<String> heads, List<double[]> rows, boolean[] clocks, boolean[] twoParts, int skipped) {
         List<Column> columns = new ArrayList<>();
         int width = rows.isEmpty() ? 0 : rows.get(0).length;
         for (int c = 0; c < width; c++) {
@@ -147,10 +161,13 @@ public record LogTable(List<Column> columns, int skipped) {
             String head = c < heads.size() && !heads.get(c).isBlank() ? heads.get(c) : "Column " + (c + 1);
             columns.add(new Column(head, unit(head), clocks[c], values));
         }
-        long good = columns.stream().filter(c -> c.count() >= rows.size() * 0.2 && c.count() > 1).count();
+        long good = columns.stream()
+                .filter(c -> c.count() >= rows.size() * 0.2 && c.count() > 1)
+                .count();
         if (rows.size() < 3 || good < 2 || skipped > rows.size()) {
-            throw new IllegalArgumentException("This is no table of readings: " + rows.size() + " lines with numbers, " + good
-                    + (good == 1 ? " column" : " columns") + " of them. A column of times and one of temperatures are wanted.");
+            throw new IllegalArgumentException("This is no table of readings: " + rows.size() + " lines with numbers, "
+                    + good + (good == 1 ? " column" : " columns")
+                    + " of them. A column of times and one of temperatures are wanted.");
         }
         return new LogTable(columns, skipped);
     }
@@ -160,8 +177,13 @@ public record LogTable(List<Column> columns, int skipped) {
         char best = ',';
         long most = 0;
         for (char by : new char[] {'\t', ';', ','}) {
-            int cells = (int) lines.get(lines.size() - 1).chars().filter(ch -> ch == by).count();
-            long same = cells == 0 ? 0 : lines.stream().filter(l -> l.chars().filter(ch -> ch == by).count() == cells).count();
+            int cells = (int)
+                    lines.get(lines.size() - 1).chars().filter(ch -> ch == by).count();
+            long same = cells == 0
+                    ? 0
+                    : lines.stream()
+                            .filter(l -> l.chars().filter(ch -> ch == by).count() == cells)
+                            .count();
             if (same > most) {
                 most = same;
                 best = by;
@@ -182,11 +204,15 @@ public record LogTable(List<Column> columns, int skipped) {
         String text = cell.strip().replace('\u2212', '-');
         Matcher clock = CLOCK.matcher(text);
         if (clock.matches()) {
-            return Integer.parseInt(clock.group(1)) * 3600 + Integer.parseInt(clock.group(2)) * 60
-                    + (clock.group(3) == null ? 0 : Double.parseDouble(clock.group(3).replace(',', '.')));
+            return Integer.parseInt(clock.group(1)) * 3600
+                    + Integer.parseInt(clock.group(2)) * 60
+                    + (clock.group(3) == null
+                            ? 0
+                            : Double.parseDouble(clock.group(3).replace(',', '.')));
         }
-        if (text.isEmpty() || text.length() > 30 || !Character.isDigit(text.charAt(text.length() - 1))
-                && text.charAt(text.length() - 1) != '.') {
+        if (text.isEmpty()
+                || text.length() > 30
+                || !Character.isDigit(text.charAt(text.length() - 1)) && text.charAt(text.length() - 1) != '.') {
             return Double.NaN;
         }
         try {

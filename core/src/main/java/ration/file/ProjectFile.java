@@ -1,7 +1,7 @@
 package ration.file;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
@@ -34,6 +34,7 @@ public final class ProjectFile {
     public static final String DEMO = "corrie-b1";
     /** Larger files are refused unread; a large system is a few hundred kilobytes. */
     public static final long LARGEST = 8L << 20;
+
     private static final int MOST_ITEMS = 2000;
     private static final int MOST_TESTS = 2000;
     private static final int MOST_FIGURES = 150_000;
@@ -42,23 +43,24 @@ public final class ProjectFile {
     private static final int MOST_PROBLEMS = 20;
 
     private static final ObjectMapper JSON = new ObjectMapper(JsonFactory.builder()
-            .streamReadConstraints(StreamReadConstraints.builder()
-                    .maxNestingDepth(40).maxNumberLength(60).maxStringLength(200_000).maxDocumentLength(LARGEST)
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(40)
+                            .maxNumberLength(60)
+                            .maxStringLength(200_000)
+                            .maxDocumentLength(LARGEST)
+                            .build())
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .build())
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-            .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
 
-    private ProjectFile() {
-    }
+    private ProjectFile() {}
 
     /**
      * A document with what it was on disk.
      *
      * @param stamp to tell by, when saving, whether somebody else wrote it since
      */
-    public record Opened(Project project, DocumentStamp stamp) {
-    }
+    public record Opened(Project project, DocumentStamp stamp) {}
 
     /** Opens a document. */
     public static Project open(Path file) throws ProjectFileException {
@@ -73,9 +75,12 @@ public final class ProjectFile {
             }
             long size = Files.size(file);
             if (size > LARGEST) {
-                throw new ProjectFileException(String.format(java.util.Locale.ROOT,
-                        "%s is %d MB; a document is at most %d MB. It was not opened.", file.getFileName(),
-                        size >> 20, LARGEST >> 20));
+                throw new ProjectFileException(String.format(
+                        java.util.Locale.ROOT,
+                        "%s is %d MB; a document is at most %d MB. It was not opened.",
+                        file.getFileName(),
+                        size >> 20,
+                        LARGEST >> 20));
             }
             if (!Files.isRegularFile(file)) {
                 if (!Files.exists(file)) {
@@ -99,7 +104,14 @@ public final class ProjectFile {
 
     /** Whole systems as people build them that ship with the program beside the demos, by file name without ending. */
     public static List<String> systems() {
-        return List.of("two-outlets", "collector-sump", "collectors-duplex", "twin-pumps-six-port", "header-bleed", "jet-siphon", "pump-modules");
+        return List.of(
+                "two-outlets",
+                "collector-sump",
+                "collectors-duplex",
+                "twin-pumps-six-port",
+                "header-bleed",
+                "jet-siphon",
+                "pump-modules");
     }
 
     /** The demo somebody means by a name or the beginning of one, in any case: tansy, Tansy L3, tansy-l3. */
@@ -116,7 +128,8 @@ public final class ProjectFile {
 
     /** A demo or a whole system that ships with the program, by its file name without ending. */
     public static Project demo(String name) throws ProjectFileException {
-        try (InputStream in = ProjectFile.class.getResourceAsStream("/demos/" + (systems().contains(name) ? "more/" : "") + name + ENDING)) {
+        try (InputStream in = ProjectFile.class.getResourceAsStream(
+                "/demos/" + (systems().contains(name) ? "more/" : "") + name + ENDING)) {
             if (in == null || !name.matches("[a-z0-9-]+")) {
                 throw new ProjectFileException("There is no demo called " + name + ".");
             }
@@ -136,14 +149,18 @@ public final class ProjectFile {
         try {
             root = JSON.readTree(bytes);
         } catch (JsonProcessingException e) {
-            String where = e.getLocation() == null ? ""
-                    : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
+            String where = e.getLocation() == null
+                    ? ""
+                    : " at line " + e.getLocation().getLineNr() + ", column "
+                            + e.getLocation().getColumnNr();
             throw new ProjectFileException(name + " is damaged or not a Ration document" + where + ": "
                     + inWords(e.getOriginalMessage()) + ". It was not changed.");
         } catch (IOException e) {
             throw new ProjectFileException(name + " cannot be read: " + e.getMessage() + ".");
         }
-        if (root == null || !root.isObject() || !FORMAT.equals(root.path("format").asText())) {
+        if (root == null
+                || !root.isObject()
+                || !FORMAT.equals(root.path("format").asText())) {
             throw new ProjectFileException(name
                     + " is not a Ration document: it does not begin with \"format\": \"ration\". It was not changed.");
         }
@@ -159,8 +176,8 @@ public final class ProjectFile {
         List<String> problems = new ArrayList<>();
         Project project = new ProjectReader(problems).read(root);
         if (project.unknown().size() > MOST_UNKNOWN) {
-            throw new ProjectFileException(name + " holds " + project.unknown().size() + " fields this version does not know."
-                    + " It was not opened or changed.");
+            throw new ProjectFileException(name + " holds " + project.unknown().size()
+                    + " fields this version does not know." + " It was not opened or changed.");
         }
         if (problems.size() > MOST_PROBLEMS) {
             int more = problems.size() - MOST_PROBLEMS;
@@ -168,12 +185,14 @@ public final class ProjectFile {
             problems.add("and " + more + " more.");
         }
         if (problems.isEmpty()) {
-            Validation.of(project.system()).stream().filter(Problem::breaksLayout).map(Problem::toString)
+            Validation.of(project.system()).stream()
+                    .filter(Problem::breaksLayout)
+                    .map(Problem::toString)
                     .forEach(problems::add);
         }
         if (!problems.isEmpty()) {
-            throw new ProjectFileException(name + " cannot be used as it stands; it was not changed. Mend this:",
-                    problems);
+            throw new ProjectFileException(
+                    name + " cannot be used as it stands; it was not changed. Mend this:", problems);
         }
         return project;
     }
@@ -188,12 +207,17 @@ public final class ProjectFile {
                 points += deepSize(one);
             }
         }
-        String most = items.size() > MOST_ITEMS ? MOST_ITEMS + " items" : tests.size() > MOST_TESTS ? MOST_TESTS
-                + " hangar tests" : points > MOST_FIGURES ? MOST_FIGURES + " figures" : root.size() > MOST_UNKNOWN
-                ? MOST_UNKNOWN + " fields" : "";
+        String most = items.size() > MOST_ITEMS
+                ? MOST_ITEMS + " items"
+                : tests.size() > MOST_TESTS
+                        ? MOST_TESTS + " hangar tests"
+                        : points > MOST_FIGURES
+                                ? MOST_FIGURES + " figures"
+                                : root.size() > MOST_UNKNOWN ? MOST_UNKNOWN + " fields" : "";
         if (!most.isEmpty()) {
-            throw new ProjectFileException(name + " holds more than " + most + ", which no aircraft does. It was not opened or"
-                    + " changed. Take out what is too much with a text editor.");
+            throw new ProjectFileException(
+                    name + " holds more than " + most + ", which no aircraft does. It was not opened or"
+                            + " changed. Take out what is too much with a text editor.");
         }
     }
 
@@ -226,7 +250,11 @@ public final class ProjectFile {
     /** What the parser found wrong, in words of this program. */
     private static String inWords(String message) {
         String said = message == null ? "" : message;
-        return MEANT.entrySet().stream().filter(e -> said.contains(e.getKey())).map(Map.Entry::getValue).findFirst().orElse("something stands there that may not");
+        return MEANT.entrySet().stream()
+                .filter(e -> said.contains(e.getKey()))
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .orElse("something stands there that may not");
     }
 
     /** The document as text, the same for the same project. */
@@ -243,8 +271,8 @@ public final class ProjectFile {
     }
 
     /**
-     * Saves safely: written beside, forced to disk, the previous copy kept as {@code name.ration.previous}, renamed; see
-     * {@link SafeWrite}.
+     * Saves safely: written beside, forced to disk, the previous copy kept as {@code name.ration.previous}, renamed;
+     * see {@link SafeWrite}.
      *
      * @return what is on disk then
      * @throws ProjectFileException also where it could not be opened again; nothing is written then
@@ -252,21 +280,26 @@ public final class ProjectFile {
     public static DocumentStamp save(Project project, Path file) throws ProjectFileException {
         byte[] bytes = text(project).getBytes(StandardCharsets.UTF_8);
         if (bytes.length > LARGEST) {
-            throw new ProjectFileException(String.format(java.util.Locale.ROOT, "The document is %d MB; it could not be opened"
-                    + " again above %d MB and was not saved. Take tests out as a table first.", bytes.length >> 20, LARGEST >> 20));
+            throw new ProjectFileException(String.format(
+                    java.util.Locale.ROOT,
+                    "The document is %d MB; it could not be opened"
+                            + " again above %d MB and was not saved. Take tests out as a table first.",
+                    bytes.length >> 20,
+                    LARGEST >> 20));
         }
         try {
             read(bytes, file.getFileName() == null ? "" : file.getFileName().toString());
         } catch (ProjectFileException e) {
-            throw new ProjectFileException("The document was not saved, because it could not be opened again. Undo, or mend this:", e.details().isEmpty() ? List.of(e.getMessage())
-                    : e.details());
+            throw new ProjectFileException(
+                    "The document was not saved, because it could not be opened again. Undo, or mend this:",
+                    e.details().isEmpty() ? List.of(e.getMessage()) : e.details());
         }
         try {
             SafeWrite.document(file, bytes, true);
             return DocumentStamp.of(file, bytes);
         } catch (IOException e) {
-            throw new ProjectFileException("The document could not be saved to " + file + ": " + FileTrouble.why(file, e)
-                    + ". Save it elsewhere; nothing is lost in the window.");
+            throw new ProjectFileException("The document could not be saved to " + file + ": "
+                    + FileTrouble.why(file, e) + ". Save it elsewhere; nothing is lost in the window.");
         }
     }
 }

@@ -31,7 +31,6 @@ final class ProjectReader {
 
     private final ItemReader items = new ItemReader(this);
 
-
     private final List<String> problems;
     private final Map<String, String> unknown = new TreeMap<>();
 
@@ -54,7 +53,8 @@ final class ProjectReader {
         Upkeep upkeep = doc.optional("upkeep", UpkeepCodec::read).orElse(Upkeep.NONE);
         SignOff signOff = doc.optional("signOff", SignOffCodec::read).orElse(SignOff.NONE);
         doc.keepUnknown();
-        return new Project(name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep, signOff), unknown);
+        return new Project(
+                name, note, brief, system, tests, heat, new Project.Use(flight, readings, upkeep, signOff), unknown);
     }
 
     private List<HangarTest> tests(JsonObjectReader doc) {
@@ -66,8 +66,8 @@ final class ProjectReader {
     }
 
     private Heat heat(JsonObjectReader in, Brief brief) {
-        Heat heat = Heat.usual(in.has("volatility") ? choice(in, "volatility", Volatility.values())
-                : Volatility.usual(brief.fuel()));
+        Heat heat = Heat.usual(
+                in.has("volatility") ? choice(in, "volatility", Volatility.values()) : Volatility.usual(brief.fuel()));
         for (HeatFigure f : HeatFigure.values()) {
             if (in.has(ProjectWriter.word(f))) {
                 try {
@@ -92,8 +92,8 @@ final class ProjectReader {
 
     private Brief brief(JsonObjectReader in) {
         JsonObjectReader e = in.object("envelope");
-        Brief.Envelope envelope = new Brief.Envelope(angle(e, "climb"), angle(e, "glide"), angle(e, "slip"),
-                angle(e, "parked"));
+        Brief.Envelope envelope =
+                new Brief.Envelope(angle(e, "climb"), angle(e, "glide"), angle(e, "slip"), angle(e, "parked"));
         if (e.has("climbSlip")) {
             envelope = envelope.withClimbSlip(angle(e, "climbSlip"));
         }
@@ -108,13 +108,21 @@ final class ProjectReader {
             in.problem("fuelTemperature", "it must lie between \u221253 and 77 \u00b0C.");
             temperature = Measured.of(15, Unit.CELSIUS);
         }
-        Brief brief = new Brief(in.text("engine", ""),
-                choice(in, "delivery", Brief.Delivery.values()), power, consumption, envelope,
+        Brief brief = new Brief(
+                in.text("engine", ""),
+                choice(in, "delivery", Brief.Delivery.values()),
+                power,
+                consumption,
+                envelope,
                 FuelGrade.labelled(in.text("fuel")).orElseGet(() -> {
                     in.problem("fuel", "the grade is not known. Known: 100LL, Motor gasoline.");
                     return FuelGrade.AVGAS_100LL;
-                }), temperature, in.measured("lowFuel", Unit.GALLON),
-                new Brief.Choices(choice(in, "basis", Brief.Basis.values()), choice(in, "friction", Brief.Friction.values()),
+                }),
+                temperature,
+                in.measured("lowFuel", Unit.GALLON),
+                new Brief.Choices(
+                        choice(in, "basis", Brief.Basis.values()),
+                        choice(in, "friction", Brief.Friction.values()),
                         in.optional("practice", this::practice).orElse(Practice.USUAL)));
         in.keepUnknown();
         return brief;
@@ -123,10 +131,18 @@ final class ProjectReader {
     private Practice practice(JsonObjectReader in) {
         Practice p = Practice.USUAL;
         try {
-            p = new Practice(in.measured("fouledFactor", Unit.ONE), in.measured("takeOffRun", Unit.ONE), in.measured("pushOver",
-                    Unit.ONE), in.measured("gust", Unit.ONE), in.measured("coldFuel", Unit.CELSIUS), new Practice.Asks(in.flag(
-                    "takeOffRunMustHold"), in.flag("pushOverMustHold"), in.flag("gustMustHold"), !in.has("smearPasses") || in.flag("smearPasses"),
-                    !in.has("ventSizeAsked") || in.flag("ventSizeAsked")));
+            p = new Practice(
+                    in.measured("fouledFactor", Unit.ONE),
+                    in.measured("takeOffRun", Unit.ONE),
+                    in.measured("pushOver", Unit.ONE),
+                    in.measured("gust", Unit.ONE),
+                    in.measured("coldFuel", Unit.CELSIUS),
+                    new Practice.Asks(
+                            in.flag("takeOffRunMustHold"),
+                            in.flag("pushOverMustHold"),
+                            in.flag("gustMustHold"),
+                            !in.has("smearPasses") || in.flag("smearPasses"),
+                            !in.has("ventSizeAsked") || in.flag("ventSizeAsked")));
         } catch (IllegalArgumentException e) {
             in.problem("", e.getMessage());
         }
@@ -169,13 +185,15 @@ final class ProjectReader {
 
     private FuelSystem system(JsonObjectReader in) {
         Optional<Firewall> wall = in.optional("firewall", w -> {
-            Firewall f = new Firewall(w.measured("station", Unit.INCH), w.measured("top", Unit.INCH),
-                    w.measured("foot", Unit.INCH));
+            Firewall f = new Firewall(
+                    w.measured("station", Unit.INCH), w.measured("top", Unit.INCH), w.measured("foot", Unit.INCH));
             w.keepUnknown();
             return f;
         });
-        List<Item> items = in.list("items", this::item).stream().flatMap(Optional::stream).toList();
-        Map<String, Double> shifts = in.has("shifts") ? in.numbers("shifts", -FuelSystem.MOST_SHIFT, FuelSystem.MOST_SHIFT) : Map.of();
+        List<Item> items =
+                in.list("items", this::item).stream().flatMap(Optional::stream).toList();
+        Map<String, Double> shifts =
+                in.has("shifts") ? in.numbers("shifts", -FuelSystem.MOST_SHIFT, FuelSystem.MOST_SHIFT) : Map.of();
         in.keepUnknown();
         FuelSystem system = new FuelSystem(items, wall);
         for (Map.Entry<String, Double> s : shifts.entrySet()) {
@@ -204,7 +222,9 @@ final class ProjectReader {
     }
 
     Place place(JsonObjectReader in) {
-        Place place = new Place(in.measured("station", Unit.INCH), in.measured("buttLine", Unit.INCH),
+        Place place = new Place(
+                in.measured("station", Unit.INCH),
+                in.measured("buttLine", Unit.INCH),
                 in.measured("waterLine", Unit.INCH));
         in.keepUnknown();
         return place;

@@ -51,8 +51,13 @@ final class ProjectWriter {
         system(doc.putObject("system"), project.system());
         heat(doc.putObject("heat"), project.heat());
         if (!project.tests().isEmpty()) {
-            objects(doc, "", "tests", project.tests(), t -> t.id(), (t, node) -> TestCodec.write(this, node,
-                    "tests[" + t.id() + "]", t));
+            objects(
+                    doc,
+                    "",
+                    "tests",
+                    project.tests(),
+                    t -> t.id(),
+                    (t, node) -> TestCodec.write(this, node, "tests[" + t.id() + "]", t));
         }
         project.flight().ifPresent(f -> FlightCodec.write(this, doc.putObject("flight"), f));
         if (!project.readings().isEmpty()) {
@@ -72,10 +77,16 @@ final class ProjectWriter {
         out.put("volatility", word(heat.volatility()));
         heat.figures().forEach((f, m) -> measured(out, "heat", word(f), m));
         if (!heat.zones().isEmpty()) {
-            objects(out, "heat", "zones", java.util.List.copyOf(heat.zones().entrySet()), Map.Entry::getKey, (e, node) -> {
-                node.put("id", e.getKey());
-                node.put("zone", word(e.getValue()));
-            });
+            objects(
+                    out,
+                    "heat",
+                    "zones",
+                    java.util.List.copyOf(heat.zones().entrySet()),
+                    Map.Entry::getKey,
+                    (e, node) -> {
+                        node.put("id", e.getKey());
+                        node.put("zone", word(e.getValue()));
+                    });
         }
         restore(out, "heat");
     }
@@ -149,8 +160,13 @@ final class ProjectWriter {
         item.as(new ItemWriter(this, out, path));
     }
 
-    <T> void objects(ObjectNode out, String path, String field, List<T> list,
-            java.util.function.Function<T, String> mark, BiConsumer<T, ObjectNode> write) {
+    <T> void objects(
+            ObjectNode out,
+            String path,
+            String field,
+            List<T> list,
+            java.util.function.Function<T, String> mark,
+            BiConsumer<T, ObjectNode> write) {
         ArrayNode array = out.putArray(field);
         for (T element : list) {
             String at = (path.isEmpty() ? "" : path + ".") + field + "[" + mark.apply(element) + "]";

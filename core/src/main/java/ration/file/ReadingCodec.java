@@ -20,8 +20,7 @@ import ration.reading.Setting;
 /** Readings taken on the aircraft, there and back. Figures are written in SI units of everyday size. */
 final class ReadingCodec {
 
-    private ReadingCodec() {
-    }
+    private ReadingCodec() {}
 
     private static Unit unit(Reading.What what) {
         return switch (what) {
@@ -98,15 +97,33 @@ final class ReadingCodec {
             h.keepUnknown();
             return h;
         });
-        Attitude attitude = new Attitude("As read", in.measured("pitch", Unit.DEGREE).si(), in.measured("bank", Unit.DEGREE).si());
+        Attitude attitude = new Attitude(
+                "As read",
+                in.measured("pitch", Unit.DEGREE).si(),
+                in.measured("bank", Unit.DEGREE).si());
         Set<Setting.Manoeuvre> done = new HashSet<>();
         for (String word : in.texts("done")) {
-            java.util.Arrays.stream(Setting.Manoeuvre.values()).filter(m -> ProjectWriter.word(m).equals(word)).findFirst().ifPresentOrElse(done::add,
-                    () -> in.problem("done", "\u201c" + word + "\u201d is nothing that is known to be done."));
+            java.util.Arrays.stream(Setting.Manoeuvre.values())
+                    .filter(m -> ProjectWriter.word(m).equals(word))
+                    .findFirst()
+                    .ifPresentOrElse(
+                            done::add,
+                            () -> in.problem("done", "\u201c" + word + "\u201d is nothing that is known to be done."));
         }
-        Condition c = new Condition(attitude, contents, positions, Set.of(), Set.of(), in.measured("fuelTemperature", Unit.KELVIN).si()).with(
-                new Handles(positions, Set.copyOf(in.texts("shut")), Set.copyOf(in.texts("stopped")))).with(r.choice(in, "power", Power.values()));
-        return new Reading(in.text("place"), what, value(what, in.measured("value", unit(what))), value(what, in.measured("error", unit(what))), new Setting(
-                c, done));
+        Condition c = new Condition(
+                        attitude,
+                        contents,
+                        positions,
+                        Set.of(),
+                        Set.of(),
+                        in.measured("fuelTemperature", Unit.KELVIN).si())
+                .with(new Handles(positions, Set.copyOf(in.texts("shut")), Set.copyOf(in.texts("stopped"))))
+                .with(r.choice(in, "power", Power.values()));
+        return new Reading(
+                in.text("place"),
+                what,
+                value(what, in.measured("value", unit(what))),
+                value(what, in.measured("error", unit(what))),
+                new Setting(c, done));
     }
 }

@@ -33,20 +33,21 @@ public final class SafeWrite {
 
     /** Names longer than this, bytes, are refused by the usual file systems. */
     private static final int LONGEST_NAME = 255;
-    private static final Set<PosixFilePermission> OWNER_ONLY = EnumSet.of(PosixFilePermission.OWNER_READ,
-            PosixFilePermission.OWNER_WRITE);
+
+    private static final Set<PosixFilePermission> OWNER_ONLY =
+            EnumSet.of(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
 
     private static final String SAVING = ".saving";
     private static final String PREVIOUS = ".previous";
     private static final Pattern LEFTOVER = Pattern.compile("\\.ration-[0-9a-f-]{36}\\.saving");
     /** No write takes longer. */
     private static final Duration LEFT_BEHIND = Duration.ofMinutes(10);
+
     private static final Pattern DOCUMENT = Pattern.compile("\"format\"\\s*:\\s*\"" + ProjectFile.FORMAT + "\"");
     /** A document says what it is within so many bytes. */
     private static final int MARKED = 4096;
 
-    private SafeWrite() {
-    }
+    private SafeWrite() {}
 
     /**
      * Writes.
@@ -57,7 +58,8 @@ public final class SafeWrite {
         Path target = through(file.toAbsolutePath());
         boolean there = Files.exists(target);
         if (there && !mayBeWritten(target)) {
-            throw new FileSystemException(target.toString(), null, "it is marked read-only, allow writing or save elsewhere");
+            throw new FileSystemException(
+                    target.toString(), null, "it is marked read-only, allow writing or save elsewhere");
         }
         write(target, bytes, there ? permissions(target) : null, keep && there);
     }
@@ -82,7 +84,8 @@ public final class SafeWrite {
             return;
         }
         if (Files.exists(target) && !mayBeWritten(target)) {
-            throw new FileSystemException(target.toString(), null, "it is marked read-only, allow writing or name another file");
+            throw new FileSystemException(
+                    target.toString(), null, "it is marked read-only, allow writing or name another file");
         }
         write(target, bytes, Files.exists(target) ? permissions(target) : null, false);
     }
@@ -95,14 +98,18 @@ public final class SafeWrite {
     /** Copies a file of any size; the copy is there whole or not at all. */
     static void copy(Path from, Path file) throws IOException {
         Path target = through(file.toAbsolutePath());
-        write(target, channel -> {
-            try (FileChannel in = FileChannel.open(from, StandardOpenOption.READ)) {
-                ByteBuffer some = ByteBuffer.allocate(1 << 16);
-                while (in.read(some.clear()) >= 0) {
-                    whole(channel, some.flip());
-                }
-            }
-        }, null, false);
+        write(
+                target,
+                channel -> {
+                    try (FileChannel in = FileChannel.open(from, StandardOpenOption.READ)) {
+                        ByteBuffer some = ByteBuffer.allocate(1 << 16);
+                        while (in.read(some.clear()) >= 0) {
+                            whole(channel, some.flip());
+                        }
+                    }
+                },
+                null,
+                false);
     }
 
     /** Refuses a target that is one of the inputs, is named as a document is, or holds one. */
@@ -113,9 +120,14 @@ public final class SafeWrite {
                 throw new FileSystemException(file.toString(), null, "it is what is read, name another file");
             }
         }
-        String name = target.getFileName() == null ? "" : target.getFileName().toString().toLowerCase(Locale.ROOT);
-        if (name.endsWith(ProjectFile.ENDING) || name.endsWith(ProjectFile.ENDING + PREVIOUS) || holdsDocument(target)) {
-            throw new FileSystemException(file.toString(), null, "it is a Ration document or named like one, name another file");
+        String name = target.getFileName() == null
+                ? ""
+                : target.getFileName().toString().toLowerCase(Locale.ROOT);
+        if (name.endsWith(ProjectFile.ENDING)
+                || name.endsWith(ProjectFile.ENDING + PREVIOUS)
+                || holdsDocument(target)) {
+            throw new FileSystemException(
+                    file.toString(), null, "it is a Ration document or named like one, name another file");
         }
     }
 
@@ -125,7 +137,8 @@ public final class SafeWrite {
             return false;
         }
         try (InputStream in = Files.newInputStream(target)) {
-            return DOCUMENT.matcher(new String(in.readNBytes(MARKED), StandardCharsets.ISO_8859_1)).find();
+            return DOCUMENT.matcher(new String(in.readNBytes(MARKED), StandardCharsets.ISO_8859_1))
+                    .find();
         }
     }
 
@@ -137,8 +150,12 @@ public final class SafeWrite {
     public static void clearLeftovers(Path folder) {
         try (Stream<Path> files = Files.list(folder)) {
             Instant old = Instant.now().minus(LEFT_BEHIND);
-            for (Path f : files.filter(f -> LEFTOVER.matcher(f.getFileName().toString()).matches()).toList()) {
-                if (Files.getLastModifiedTime(f, LinkOption.NOFOLLOW_LINKS).toInstant().isBefore(old)) {
+            for (Path f : files.filter(
+                            f -> LEFTOVER.matcher(f.getFileName().toString()).matches())
+                    .toList()) {
+                if (Files.getLastModifiedTime(f, LinkOption.NOFOLLOW_LINKS)
+                        .toInstant()
+                        .isBefore(old)) {
                     Files.deleteIfExists(f);
                 }
             }
@@ -160,17 +177,23 @@ public final class SafeWrite {
         }
     }
 
-    private static void write(Path target, byte[] bytes, Set<PosixFilePermission> permissions, boolean keep) throws IOException {
+    private static void write(Path target, byte[] bytes, Set<PosixFilePermission> permissions, boolean keep)
+            throws IOException {
         write(target, channel -> whole(channel, ByteBuffer.wrap(bytes)), permissions, keep);
     }
 
-    private static void write(Path target, Filling filling, Set<PosixFilePermission> permissions, boolean keep) throws IOException {
+    private static void write(Path target, Filling filling, Set<PosixFilePermission> permissions, boolean keep)
+            throws IOException {
         Path beside = target.resolveSibling(".ration-" + UUID.randomUUID() + SAVING);
         try {
-            try (FileChannel channel = FileChannel.open(beside, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE,
-                    LinkOption.NOFOLLOW_LINKS), permissions == OWNER_ONLY && posix(target)
-                    ? new java.nio.file.attribute.FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(OWNER_ONLY)}
-                    : new java.nio.file.attribute.FileAttribute<?>[0])) {
+            try (FileChannel channel = FileChannel.open(
+                    beside,
+                    Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS),
+                    permissions == OWNER_ONLY && posix(target)
+                            ? new java.nio.file.attribute.FileAttribute<?>[] {
+                                PosixFilePermissions.asFileAttribute(OWNER_ONLY)
+                            }
+                            : new java.nio.file.attribute.FileAttribute<?>[0])) {
                 filling.into(channel);
                 channel.force(true);
             }
@@ -224,8 +247,12 @@ public final class SafeWrite {
 
     /** As its permissions say: renaming over a read-only file would not ask. */
     private static boolean mayBeWritten(Path target) throws IOException {
-        return Files.isWritable(target) && (!posix(target) || permissions(target).stream().anyMatch(p -> p
-                == PosixFilePermission.OWNER_WRITE || p == PosixFilePermission.GROUP_WRITE || p == PosixFilePermission.OTHERS_WRITE));
+        return Files.isWritable(target)
+                && (!posix(target)
+                        || permissions(target).stream()
+                                .anyMatch(p -> p == PosixFilePermission.OWNER_WRITE
+                                        || p == PosixFilePermission.GROUP_WRITE
+                                        || p == PosixFilePermission.OTHERS_WRITE));
     }
 
     private static Set<PosixFilePermission> permissions(Path target) throws IOException {

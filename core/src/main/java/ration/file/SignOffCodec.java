@@ -13,14 +13,20 @@ final class SignOffCodec {
 
     private static final String AT = "signOff";
 
-    private SignOffCodec() {
-    }
+    private SignOffCodec() {}
 
     static void write(ProjectWriter w, ObjectNode out, SignOff said) {
-        w.numbered(out, AT, "points", said.points(), (p, at, node) -> node.put("finding", p.finding()).put("owner", p.owner()).put("note", p.note()));
-        w.numbered(out, AT, "accepted", said.accepted(), (a, at, node) -> node.put("finding", a.finding()).put("name", a.name()).put("reason", a.reason()).put("on", a.on()
-                .toString()).put("as", a.as()));
-        w.numbered(out, AT, "packets", said.packets(), (p, at, node) -> node.put("on", p.on().toString()).put("mark", p.mark()).put("file", p.file()));
+        w.numbered(out, AT, "points", said.points(), (p, at, node) -> node.put("finding", p.finding())
+                .put("owner", p.owner())
+                .put("note", p.note()));
+        w.numbered(out, AT, "accepted", said.accepted(), (a, at, node) -> node.put("finding", a.finding())
+                .put("name", a.name())
+                .put("reason", a.reason())
+                .put("on", a.on().toString())
+                .put("as", a.as()));
+        w.numbered(out, AT, "packets", said.packets(), (p, at, node) -> node.put("on", p.on().toString())
+                .put("mark", p.mark())
+                .put("file", p.file()));
         w.restore(out, AT);
     }
 
@@ -33,13 +39,23 @@ final class SignOffCodec {
         });
         List<SignOff.Accepted> accepted = new ArrayList<>();
         in.list("accepted", a -> {
-            tried(a, () -> accepted.add(new SignOff.Accepted(a.text("finding"), a.text("name"), a.text("reason"), LocalDate.parse(a.text("on")), a.text("as", ""))));
+            tried(
+                    a,
+                    () -> accepted.add(new SignOff.Accepted(
+                            a.text("finding"),
+                            a.text("name"),
+                            a.text("reason"),
+                            LocalDate.parse(a.text("on")),
+                            a.text("as", ""))));
             a.keepUnknown();
             return a;
         });
         List<SignOff.Issued> packets = new ArrayList<>();
         in.list("packets", p -> {
-            tried(p, () -> packets.add(new SignOff.Issued(LocalDate.parse(p.text("on")), p.text("mark"), p.text("file", ""))));
+            tried(
+                    p,
+                    () -> packets.add(
+                            new SignOff.Issued(LocalDate.parse(p.text("on")), p.text("mark"), p.text("file", ""))));
             p.keepUnknown();
             return p;
         });

@@ -17,51 +17,80 @@ import ration.quantity.Unit;
 /** Tanks, their shapes and what is built into them, to and from JSON. */
 final class TankCodec {
 
-    private TankCodec() {
-    }
+    private TankCodec() {}
 
     static Tank read(ProjectReader reader, JsonObjectReader in) {
-        return new Tank(reader.mark(in, "id"), in.text("name"), shape(reader, in.object("shape")),
+        return new Tank(
+                reader.mark(in, "id"),
+                in.text("name"),
+                shape(reader, in.object("shape")),
                 in.list("outlets", o -> outlet(reader, o)),
-                in.has("returns") ? in.list("returns", r -> {
-                    Tank.Entry entry = new Tank.Entry(reader.mark(r, "name"), reader.place(r.object("at")));
-                    r.keepUnknown();
-                    return entry;
-                }) : List.of(), in.optional("vent", reader::place), in.optional("drain", reader::place),
-                in.measured("unusable", Unit.GALLON), fitout(reader, in));
+                in.has("returns")
+                        ? in.list("returns", r -> {
+                            Tank.Entry entry = new Tank.Entry(reader.mark(r, "name"), reader.place(r.object("at")));
+                            r.keepUnknown();
+                            return entry;
+                        })
+                        : List.of(),
+                in.optional("vent", reader::place),
+                in.optional("drain", reader::place),
+                in.measured("unusable", Unit.GALLON),
+                fitout(reader, in));
     }
 
     private static Outlet outlet(ProjectReader reader, JsonObjectReader o) {
-        Outlet outlet = new Outlet(reader.mark(o, "name"), reader.place(o.object("at")),
-                o.measured("bore", Unit.INCH), o.optional("screen", reader::rated), o.optional("finger", f -> {
-                    FingerScreen finger = new FingerScreen(f.measured("mesh", Unit.ONE), f.measured("wire", Unit.INCH),
-                            f.measured("diameter", Unit.INCH), f.measured("length", Unit.INCH));
+        Outlet outlet = new Outlet(
+                reader.mark(o, "name"),
+                reader.place(o.object("at")),
+                o.measured("bore", Unit.INCH),
+                o.optional("screen", reader::rated),
+                o.optional("finger", f -> {
+                    FingerScreen finger = new FingerScreen(
+                            f.measured("mesh", Unit.ONE),
+                            f.measured("wire", Unit.INCH),
+                            f.measured("diameter", Unit.INCH),
+                            f.measured("length", Unit.INCH));
                     f.keepUnknown();
                     return finger;
-                }), o.has("edge") ? reader.choice(o, "edge", Outlet.Edge.values()) : Outlet.Edge.UNSAID);
+                }),
+                o.has("edge") ? reader.choice(o, "edge", Outlet.Edge.values()) : Outlet.Edge.UNSAID);
         o.keepUnknown();
         return outlet;
     }
 
     private static Fitout fitout(ProjectReader reader, JsonObjectReader in) {
-        List<Fitout.Well> wells = in.has("wells") ? in.list("wells", w -> {
-            Fitout.Well well = new Fitout.Well(reader.place(w.object("floor")), w.measured("length", Unit.INCH),
-                    w.measured("width", Unit.INCH));
-            w.keepUnknown();
-            return well;
-        }) : List.of();
-        List<Fitout.Rib> ribs = in.has("ribs") ? in.list("ribs", r -> {
-            Fitout.Rib rib = new Fitout.Rib(r.measured("at", Unit.INCH), r.list("openings", o -> {
-                Fitout.Opening opening = new Fitout.Opening(o.measured("station", Unit.INCH),
-                        o.measured("waterLine", Unit.INCH), reader.choice(o, "passes", Fitout.Passes.values()));
-                o.keepUnknown();
-                return opening;
-            }));
-            r.keepUnknown();
-            return rib;
-        }) : List.of();
-        return new Fitout(wells, ribs, in.optional("filler", reader::place), in.optional("gauge", reader::place),
-                in.optionalMeasured("published", Unit.GALLON), in.optional("ventLine", v -> ventLine(reader, v)), pieces(in));
+        List<Fitout.Well> wells = in.has("wells")
+                ? in.list("wells", w -> {
+                    Fitout.Well well = new Fitout.Well(
+                            reader.place(w.object("floor")),
+                            w.measured("length", Unit.INCH),
+                            w.measured("width", Unit.INCH));
+                    w.keepUnknown();
+                    return well;
+                })
+                : List.of();
+        List<Fitout.Rib> ribs = in.has("ribs")
+                ? in.list("ribs", r -> {
+                    Fitout.Rib rib = new Fitout.Rib(r.measured("at", Unit.INCH), r.list("openings", o -> {
+                        Fitout.Opening opening = new Fitout.Opening(
+                                o.measured("station", Unit.INCH),
+                                o.measured("waterLine", Unit.INCH),
+                                reader.choice(o, "passes", Fitout.Passes.values()));
+                        o.keepUnknown();
+                        return opening;
+                    }));
+                    r.keepUnknown();
+                    return rib;
+                })
+                : List.of();
+        return new Fitout(
+                wells,
+                ribs,
+                in.optional("filler", reader::place),
+                in.optional("gauge", reader::place),
+                in.optionalMeasured("published", Unit.GALLON),
+                in.optional("ventLine", v -> ventLine(reader, v)),
+                pieces(in));
     }
 
     private static Set<Fitout.Piece> pieces(JsonObjectReader in) {
@@ -84,43 +113,61 @@ final class TankCodec {
     }
 
     static VentLine ventLine(ProjectReader reader, JsonObjectReader v) {
-        VentLine line = new VentLine(v.measured("bore", Unit.INCH), v.measured("length", Unit.INCH), v.measured("tip", Unit.ONE),
-                v.flag("ball"), v.has("to") ? Optional.of(v.text("to")) : Optional.empty(), v.has("points") ? v.list("points",
-                reader::place) : List.of());
+        VentLine line = new VentLine(
+                v.measured("bore", Unit.INCH),
+                v.measured("length", Unit.INCH),
+                v.measured("tip", Unit.ONE),
+                v.flag("ball"),
+                v.has("to") ? Optional.of(v.text("to")) : Optional.empty(),
+                v.has("points") ? v.list("points", reader::place) : List.of());
         v.keepUnknown();
         return line;
     }
 
     private static TankShape shape(ProjectReader reader, JsonObjectReader in) {
-        TankShape shape = switch (in.text("kind")) {
-            case "prism" -> new TankShape.Prism(in.list("corners", c -> {
-                TankShape.Corner corner = new TankShape.Corner(c.measured("station", Unit.INCH),
-                        c.measured("waterLine", Unit.INCH));
-                c.keepUnknown();
-                return corner;
-            }), in.measured("leftWall", Unit.INCH), in.measured("rightWall", Unit.INCH));
-            case "box" -> new TankShape.Box(reader.place(in.object("corner")), in.measured("length", Unit.INCH),
-                    in.measured("width", Unit.INCH), in.measured("height", Unit.INCH));
-            case "cylinder" -> new TankShape.Cylinder(reader.place(in.object("end")),
-                    reader.choice(in, "along", TankShape.Along.values()), in.measured("length", Unit.INCH),
-                    in.measured("diameter", Unit.INCH));
-            case "sections" -> sections(reader, in);
-            default -> {
-                in.problem("kind", "this shape is not known to this version. Known: box, prism, cylinder, sections.");
-                yield new TankShape.Prism(List.of(), Measured.of(0, Unit.INCH), Measured.of(1, Unit.INCH));
-            }
-        };
+        TankShape shape =
+                switch (in.text("kind")) {
+                    case "prism" ->
+                        new TankShape.Prism(
+                                in.list("corners", c -> {
+                                    TankShape.Corner corner = new TankShape.Corner(
+                                            c.measured("station", Unit.INCH), c.measured("waterLine", Unit.INCH));
+                                    c.keepUnknown();
+                                    return corner;
+                                }),
+                                in.measured("leftWall", Unit.INCH),
+                                in.measured("rightWall", Unit.INCH));
+                    case "box" ->
+                        new TankShape.Box(
+                                reader.place(in.object("corner")),
+                                in.measured("length", Unit.INCH),
+                                in.measured("width", Unit.INCH),
+                                in.measured("height", Unit.INCH));
+                    case "cylinder" ->
+                        new TankShape.Cylinder(
+                                reader.place(in.object("end")),
+                                reader.choice(in, "along", TankShape.Along.values()),
+                                in.measured("length", Unit.INCH),
+                                in.measured("diameter", Unit.INCH));
+                    case "sections" -> sections(reader, in);
+                    default -> {
+                        in.problem(
+                                "kind",
+                                "this shape is not known to this version. Known: box, prism, cylinder, sections.");
+                        yield new TankShape.Prism(List.of(), Measured.of(0, Unit.INCH), Measured.of(1, Unit.INCH));
+                    }
+                };
         in.keepUnknown();
         return shape;
     }
 
     private static TankShape sections(ProjectReader reader, JsonObjectReader in) {
-        TankShape.Along along = reader.choice(in, "along", new TankShape.Along[] {TankShape.Along.STATION,
-            TankShape.Along.BUTT_LINE});
+        TankShape.Along along =
+                reader.choice(in, "along", new TankShape.Along[] {TankShape.Along.STATION, TankShape.Along.BUTT_LINE});
         return new TankShape.Sections(along, in.list("sections", s -> {
             TankShape.Section section = new TankShape.Section(s.measured("at", Unit.INCH), s.list("points", p -> {
-                TankShape.SectionPoint point = new TankShape.SectionPoint(p.measured(across(along), Unit.INCH),
-                        p.measured("waterLine", Unit.INCH));
+                TankShape.SectionPoint point = new TankShape.SectionPoint(
+                        p.measured(across(along), Unit.INCH), p.measured("waterLine", Unit.INCH));
                 p.keepUnknown();
                 return point;
             }));

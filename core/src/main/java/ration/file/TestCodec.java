@@ -24,27 +24,39 @@ final class TestCodec {
 
     private static final double DAY = 86_400;
 
-    private TestCodec() {
-    }
+    private TestCodec() {}
 
     static HangarTest read(ProjectReader reader, JsonObjectReader in) {
-        Work work = switch (in.text("kind")) {
-            case "drain" -> new Work.Drain(in.text("position", ""), in.measured("pitch", Unit.DEGREE),
-                    in.measured("tilt", Unit.DEGREE), in.list("trials", t -> {
-                        Work.Trial trial = new Work.Trial(volume(t, "poured"), t.has("back")
-                                ? java.util.Optional.of(volume(t, "back")) : java.util.Optional.empty());
-                        t.keepUnknown();
-                        return trial;
-                    }));
-            case "fill" -> new Work.Fill(in.text("attitude"), in.measured("pitch", Unit.DEGREE), in.list("pours", p -> {
-                Work.Pour pour = new Work.Pour(volume(p, "poured"), p.optionalMeasured("reading", Unit.INCH));
-                p.keepUnknown();
-                return pour;
-            }));
-            case "top-off" -> new Work.TopOff(volume(in, "before"), in.optionalMeasured("metered", Unit.GALLON),
-                    in.optionalMeasured("pitch", Unit.DEGREE));
-            default -> sheet(reader, in);
-        };
+        Work work =
+                switch (in.text("kind")) {
+                    case "drain" ->
+                        new Work.Drain(
+                                in.text("position", ""),
+                                in.measured("pitch", Unit.DEGREE),
+                                in.measured("tilt", Unit.DEGREE),
+                                in.list("trials", t -> {
+                                    Work.Trial trial = new Work.Trial(
+                                            volume(t, "poured"),
+                                            t.has("back")
+                                                    ? java.util.Optional.of(volume(t, "back"))
+                                                    : java.util.Optional.empty());
+                                    t.keepUnknown();
+                                    return trial;
+                                }));
+                    case "fill" ->
+                        new Work.Fill(in.text("attitude"), in.measured("pitch", Unit.DEGREE), in.list("pours", p -> {
+                            Work.Pour pour =
+                                    new Work.Pour(volume(p, "poured"), p.optionalMeasured("reading", Unit.INCH));
+                            p.keepUnknown();
+                            return pour;
+                        }));
+                    case "top-off" ->
+                        new Work.TopOff(
+                                volume(in, "before"),
+                                in.optionalMeasured("metered", Unit.GALLON),
+                                in.optionalMeasured("pitch", Unit.DEGREE));
+                    default -> sheet(reader, in);
+                };
         double step = in.number("step", 0);
         double seconds = in.number("seconds", 0);
         if (step < 0 || step > 100 || step != Math.rint(step) || seconds < 0 || seconds > 30 * DAY) {
@@ -52,9 +64,19 @@ final class TestCodec {
             step = 0;
             seconds = 0;
         }
-        HangarTest test = new HangarTest(reader.mark(in, "id"), work instanceof Work.Sheet ? in.text("subject", "") : reader.mark(in, "tank"), new HangarTest.Circumstances(
-                in.text("date", ""), in.text("who", ""), in.text("instrument", ""),
-                in.optionalMeasured("ambient", Unit.CELSIUS), in.text("notes", ""), in.text("fingerprint", ""), inputs(in), beside(in)), work,
+        HangarTest test = new HangarTest(
+                reader.mark(in, "id"),
+                work instanceof Work.Sheet ? in.text("subject", "") : reader.mark(in, "tank"),
+                new HangarTest.Circumstances(
+                        in.text("date", ""),
+                        in.text("who", ""),
+                        in.text("instrument", ""),
+                        in.optionalMeasured("ambient", Unit.CELSIUS),
+                        in.text("notes", ""),
+                        in.text("fingerprint", ""),
+                        inputs(in),
+                        beside(in)),
+                work,
                 new HangarTest.Progress((int) step, seconds, in.flag("done")));
         in.keepUnknown();
         return test;
@@ -65,7 +87,14 @@ final class TestCodec {
         Optional<TestKind> kind = TestKind.keyed(in.text("kind"));
         Optional<Form> form = kind.flatMap(Form::of);
         if (form.isEmpty()) {
-            in.problem("kind", "this kind of test is not known to this version. Known: " + String.join(", ", Stream.of(TestKind.values()).map(TestKind::key).toList()) + ".");
+            in.problem(
+                    "kind",
+                    "this kind of test is not known to this version. Known: "
+                            + String.join(
+                                    ", ",
+                                    Stream.of(TestKind.values())
+                                            .map(TestKind::key)
+                                            .toList()) + ".");
             return new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty());
         }
         Map<String, String> positions = new LinkedHashMap<>();
@@ -83,23 +112,39 @@ final class TestCodec {
         List<Work.Row> rows = in.list("rows", r -> {
             Optional<Grade> grade = r.has("grade") ? Grade.worded(r.text("grade")) : Optional.empty();
             if (r.has("grade") && grade.filter(form.get().grades()::contains).isEmpty()) {
-                r.problem("grade", "one of these is expected: " + String.join(", ", form.get().grades().stream().map(Grade::word).toList()) + ".");
+                r.problem(
+                        "grade",
+                        "one of these is expected: "
+                                + String.join(
+                                        ", ",
+                                        form.get().grades().stream()
+                                                .map(Grade::word)
+                                                .toList()) + ".");
                 grade = Optional.empty();
             }
             Work.Row row = new Work.Row(r.text("of", ""), figures(r, form.get().each()), grade, r.text("again", ""));
             r.keepUnknown();
             return row;
         });
-        return new Work.Sheet(kind.get(), new Handles(positions, Set.of(), stopped), figures(in, form.get().once()), rows);
+        return new Work.Sheet(
+                kind.get(),
+                new Handles(positions, Set.of(), stopped),
+                figures(in, form.get().once()),
+                rows);
     }
 
     private static Map<String, Measured> figures(JsonObjectReader in, List<Form.Ask> asked) {
         Map<String, Measured> all = new LinkedHashMap<>();
         in.list("figures", f -> {
             String of = f.text("of");
-            Optional<Form.Ask> ask = asked.stream().filter(a -> a.key().equals(of)).findFirst();
+            Optional<Form.Ask> ask =
+                    asked.stream().filter(a -> a.key().equals(of)).findFirst();
             if (ask.isEmpty()) {
-                f.problem("of", "this test has no such figure. Known: " + String.join(", ", asked.stream().map(Form.Ask::key).toList()) + ".");
+                f.problem(
+                        "of",
+                        "this test has no such figure. Known: "
+                                + String.join(
+                                        ", ", asked.stream().map(Form.Ask::key).toList()) + ".");
                 return f;
             }
             Measured m = f.measured("is", ask.get().unit());
@@ -116,14 +161,18 @@ final class TestCodec {
     }
 
     private static HangarTest.Beside beside(JsonObjectReader in) {
-        return new HangarTest.Beside(in.text("witness", ""), in.text("calibration", ""), in.has("standIn") && in.flag("standIn"), in.list("photos", p -> {
-            HangarTest.Photo photo = new HangarTest.Photo(p.text("file"), p.text("sha256"));
-            if (!HangarTest.Photo.wrong(photo.file()).isEmpty()) {
-                p.problem("file", HangarTest.Photo.wrong(photo.file()));
-            }
-            p.keepUnknown();
-            return photo;
-        }));
+        return new HangarTest.Beside(
+                in.text("witness", ""),
+                in.text("calibration", ""),
+                in.has("standIn") && in.flag("standIn"),
+                in.list("photos", p -> {
+                    HangarTest.Photo photo = new HangarTest.Photo(p.text("file"), p.text("sha256"));
+                    if (!HangarTest.Photo.wrong(photo.file()).isEmpty()) {
+                        p.problem("file", HangarTest.Photo.wrong(photo.file()));
+                    }
+                    p.keepUnknown();
+                    return photo;
+                }));
     }
 
     private static Inputs inputs(JsonObjectReader in) {
@@ -166,7 +215,8 @@ final class TestCodec {
         }
         out.put("fingerprint", by.fingerprint());
         if (!by.inputs().lines().isEmpty()) {
-            writer.numbered(out, path, "inputs", List.copyOf(by.inputs().lines().entrySet()), (i, at, node) -> node.put("what", i.getKey())
+            writer.numbered(out, path, "inputs", List.copyOf(by.inputs().lines().entrySet()), (i, at, node) -> node.put(
+                            "what", i.getKey())
                     .put("was", i.getValue()));
         }
         if (test.work() instanceof Work.Drain drain) {
@@ -199,10 +249,17 @@ final class TestCodec {
 
     private static void sheet(ProjectWriter writer, ObjectNode out, String path, Work.Sheet sheet) {
         if (!sheet.handles().positions().isEmpty()) {
-            writer.numbered(out, path, "positions", sorted(sheet.handles().positions()), (p, at, node) -> node.put("selector", p.getKey()).put("at", p.getValue()));
+            writer.numbered(out, path, "positions", sorted(sheet.handles().positions()), (p, at, node) -> node.put(
+                            "selector", p.getKey())
+                    .put("at", p.getValue()));
         }
         if (!sheet.handles().stopped().isEmpty()) {
-            writer.numbered(out, path, "stopped", sheet.handles().stopped().stream().sorted().toList(), (p, at, node) -> node.put("pump", p));
+            writer.numbered(
+                    out,
+                    path,
+                    "stopped",
+                    sheet.handles().stopped().stream().sorted().toList(),
+                    (p, at, node) -> node.put("pump", p));
         }
         figures(writer, out, path, sheet.once());
         if (!sheet.rows().isEmpty()) {
@@ -243,7 +300,8 @@ final class TestCodec {
             out.put("standIn", true);
         }
         if (!beside.photos().isEmpty()) {
-            writer.numbered(out, path, "photos", beside.photos(), (p, at, node) -> node.put("file", p.file()).put("sha256", p.sha256()));
+            writer.numbered(out, path, "photos", beside.photos(), (p, at, node) -> node.put("file", p.file())
+                    .put("sha256", p.sha256()));
         }
     }
 }

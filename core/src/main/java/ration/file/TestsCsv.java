@@ -26,23 +26,52 @@ import ration.plumbing.RunSheet;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
-/** Hangar tests as a table: a row a trial, a pour or a top-off; rows with one id are one test. Figures carry their units. */
+/**
+ * Hangar tests as a table: a row a trial, a pour or a top-off; rows with one id are one test. Figures carry their
+ * units.
+ */
 public final class TestsCsv {
 
-    private static final List<String> HEAD = List.of("id", "kind", "tank", "date", "who", "instrument", "ambient", "notes",
-            "fingerprint", "done", "attitude", "pitch", "tilt", "poured", "back", "reading", "inputs", "handles", "figures", "of", "read", "seen", "again",
-            "witness", "calibration", "stand-in", "photos");
+    private static final List<String> HEAD = List.of(
+            "id",
+            "kind",
+            "tank",
+            "date",
+            "who",
+            "instrument",
+            "ambient",
+            "notes",
+            "fingerprint",
+            "done",
+            "attitude",
+            "pitch",
+            "tilt",
+            "poured",
+            "back",
+            "reading",
+            "inputs",
+            "handles",
+            "figures",
+            "of",
+            "read",
+            "seen",
+            "again",
+            "witness",
+            "calibration",
+            "stand-in",
+            "photos");
 
-    private TestsCsv() {
-    }
+    private TestsCsv() {}
 
     public static String write(List<HangarTest> tests) {
         StringBuilder out = new StringBuilder();
-        try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get())) {
+        try (CSVPrinter csv = new CSVPrinter(
+                out, CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get())) {
             csv.printRecord(HEAD);
             for (HangarTest t : tests) {
                 for (List<String> row : rows(t)) {
-                    csv.printRecord(row.stream().map(ration.plumbing.CsvCell::out).toList());
+                    csv.printRecord(
+                            row.stream().map(ration.plumbing.CsvCell::out).toList());
                 }
             }
         } catch (IOException e) {
@@ -54,22 +83,52 @@ public final class TestsCsv {
     private static List<List<String>> rows(HangarTest t) {
         List<List<String>> rows = new ArrayList<>();
         if (t.work() instanceof Work.Drain d) {
-            d.trials().forEach(x -> rows.add(row(t, "drain", d.position(), text(d.pitch()), text(d.tilt()), text(x.poured()),
-                    x.back().map(TestsCsv::text).orElse(""), "")));
+            d.trials()
+                    .forEach(x -> rows.add(row(
+                            t,
+                            "drain",
+                            d.position(),
+                            text(d.pitch()),
+                            text(d.tilt()),
+                            text(x.poured()),
+                            x.back().map(TestsCsv::text).orElse(""),
+                            "")));
             if (rows.isEmpty()) {
                 rows.add(row(t, "drain", d.position(), text(d.pitch()), text(d.tilt()), "", "", ""));
             }
         } else if (t.work() instanceof Work.Fill f) {
-            f.points().forEach(x -> rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", text(x.poured()), "",
-                    x.reading().map(TestsCsv::text).orElse(""))));
+            f.points()
+                    .forEach(x -> rows.add(row(
+                            t,
+                            "fill",
+                            f.attitude(),
+                            text(f.pitch()),
+                            "",
+                            text(x.poured()),
+                            "",
+                            x.reading().map(TestsCsv::text).orElse(""))));
             if (rows.isEmpty()) {
                 rows.add(row(t, "fill", f.attitude(), text(f.pitch()), "", "", "", ""));
             }
         } else if (t.work() instanceof Work.TopOff top) {
-            rows.add(row(t, "top-off", "", top.pitch().map(TestsCsv::text).orElse(""), "",
-                    top.metered().map(TestsCsv::text).orElse(""), text(top.before()), ""));
+            rows.add(row(
+                    t,
+                    "top-off",
+                    "",
+                    top.pitch().map(TestsCsv::text).orElse(""),
+                    "",
+                    top.metered().map(TestsCsv::text).orElse(""),
+                    text(top.before()),
+                    ""));
         } else if (t.work() instanceof Work.Sheet sheet) {
-            sheet.rows().forEach(r -> rows.add(sheetRow(t, sheet, r.of(), figures(r.figures()), r.grade().map(Grade::word).orElse(""), r.again())));
+            sheet.rows()
+                    .forEach(r -> rows.add(sheetRow(
+                            t,
+                            sheet,
+                            r.of(),
+                            figures(r.figures()),
+                            r.grade().map(Grade::word).orElse(""),
+                            r.again())));
             if (rows.isEmpty()) {
                 rows.add(sheetRow(t, sheet, "", "", "", ""));
             }
@@ -83,7 +142,8 @@ public final class TestsCsv {
         return ended(t, row);
     }
 
-    private static List<String> sheetRow(HangarTest t, Work.Sheet sheet, String of, String read, String seen, String again) {
+    private static List<String> sheetRow(
+            HangarTest t, Work.Sheet sheet, String of, String read, String seen, String again) {
         List<String> row = begun(t, sheet.kind().key(), "", "", "", "", "", "");
         List<String> handles = new ArrayList<>();
         new TreeMap<>(sheet.handles().positions()).forEach((s, p) -> handles.add(s + " = " + p));
@@ -95,22 +155,37 @@ public final class TestsCsv {
     private static final String STANDS = " stands";
 
     private static String figures(Map<String, Measured> figures) {
-        return figures.entrySet().stream().map(e -> e.getKey() + " = " + text(e.getValue())).collect(Collectors.joining("; "));
+        return figures.entrySet().stream()
+                .map(e -> e.getKey() + " = " + text(e.getValue()))
+                .collect(Collectors.joining("; "));
     }
 
     private static List<String> ended(HangarTest t, List<String> row) {
         HangarTest.Beside b = t.by().beside();
-        row.addAll(List.of(b.witness(), b.calibration(), b.standIn() ? "yes" : "", b.photos().stream().map(p -> p.file() + " = " + p.sha256()).collect(Collectors.joining(
-                "; "))));
+        row.addAll(List.of(
+                b.witness(),
+                b.calibration(),
+                b.standIn() ? "yes" : "",
+                b.photos().stream().map(p -> p.file() + " = " + p.sha256()).collect(Collectors.joining("; "))));
         return row;
     }
 
     private static List<String> begun(HangarTest t, String kind, String... rest) {
-        List<String> row = new ArrayList<>(List.of(t.id(), kind, t.subject(), t.by().date(), t.by().who(), t.by().instrument(),
-                t.by().ambient().map(TestsCsv::text).orElse(""), t.by().notes(), t.by().fingerprint(), t.progress().done()
-                ? "yes" : "no"));
+        List<String> row = new ArrayList<>(List.of(
+                t.id(),
+                kind,
+                t.subject(),
+                t.by().date(),
+                t.by().who(),
+                t.by().instrument(),
+                t.by().ambient().map(TestsCsv::text).orElse(""),
+                t.by().notes(),
+                t.by().fingerprint(),
+                t.progress().done() ? "yes" : "no"));
         row.addAll(List.of(rest));
-        row.add(t.by().inputs().lines().entrySet().stream().map(e -> e.getKey() + " = " + e.getValue()).collect(Collectors.joining("; ")));
+        row.add(t.by().inputs().lines().entrySet().stream()
+                .map(e -> e.getKey() + " = " + e.getValue())
+                .collect(Collectors.joining("; ")));
         return row;
     }
 
@@ -125,9 +200,13 @@ public final class TestsCsv {
      */
     public static List<HangarTest> read(String text) {
         List<List<String>> table = RunSheet.table(text);
-        if (table.isEmpty() || !table.get(0).contains("id") || !table.get(0).contains("kind") || !table.get(0).contains("tank")) {
-            throw new IllegalArgumentException("The table does not begin with the names of its columns: id, kind, tank and so"
-                    + " on, as Write CSV gives them.");
+        if (table.isEmpty()
+                || !table.get(0).contains("id")
+                || !table.get(0).contains("kind")
+                || !table.get(0).contains("tank")) {
+            throw new IllegalArgumentException(
+                    "The table does not begin with the names of its columns: id, kind, tank and so"
+                            + " on, as Write CSV gives them.");
         }
         List<String> head = table.get(0);
         Map<String, HangarTest> tests = new LinkedHashMap<>();
@@ -149,16 +228,15 @@ public final class TestsCsv {
     /**
      * What came of reading tests into a document.
      *
-     * @param all   tests then
+     * @param all tests then
      * @param added how many are new
      * @param words in a sentence or two
      */
-    public record Import(List<HangarTest> all, int added, String words) {
-    }
+    public record Import(List<HangarTest> all, int added, String words) {}
 
     /**
-     * Adds tests to those there are. None is ever replaced: one that is there already word for word is left out, another
-     * one of the same id is added under an id of its own, and both are said.
+     * Adds tests to those there are. None is ever replaced: one that is there already word for word is left out,
+     * another one of the same id is added under an id of its own, and both are said.
      */
     public static Import into(List<HangarTest> there, List<HangarTest> read) {
         List<HangarTest> all = new ArrayList<>(there);
@@ -179,9 +257,14 @@ public final class TestsCsv {
             all.add(new HangarTest(id, t.subject(), t.by(), t.work(), t.progress()));
         }
         int added = all.size() - there.size();
-        return new Import(List.copyOf(all), added, added + (added == 1 ? " test" : " tests") + " read."
-                + (renamed.isEmpty() ? "" : " Another test had that id, both are kept: " + String.join(", ", renamed) + ".")
-                + (same > 0 ? " " + same + (same == 1 ? " was" : " were") + " there already." : ""));
+        return new Import(
+                List.copyOf(all),
+                added,
+                added + (added == 1 ? " test" : " tests") + " read."
+                        + (renamed.isEmpty()
+                                ? ""
+                                : " Another test had that id, both are kept: " + String.join(", ", renamed) + ".")
+                        + (same > 0 ? " " + same + (same == 1 ? " was" : " were") + " there already." : ""));
     }
 
     private static boolean taken(List<HangarTest> all, String id) {
@@ -226,24 +309,55 @@ public final class TestsCsv {
         if (Math.abs(pitch.si()) > Math.toRadians(60) || Math.abs(tilt.si()) > Math.toRadians(60)) {
             throw new IllegalArgumentException("pitch and tilt lie within 60\u00b0.");
         }
-        if (poured.map(m -> m.si() < 0 || m.si() > 50).orElse(false) || back.map(m -> m.si() < 0 || m.si() > 50).orElse(false)) {
+        if (poured.map(m -> m.si() < 0 || m.si() > 50).orElse(false)
+                || back.map(m -> m.si() < 0 || m.si() > 50).orElse(false)) {
             throw new IllegalArgumentException("poured and back lie between nothing and 50 m\u00b3.");
         }
         String attitude = cells.getOrDefault("attitude", "");
-        Work work = switch (cells.getOrDefault("kind", "")) {
-            case "drain" -> new Work.Drain(attitude, pitch, tilt, poured.map(p -> List.of(new Work.Trial(p, back)))
-                    .orElse(List.of()));
-            case "fill" -> new Work.Fill(attitude.isBlank() ? "Level" : attitude, pitch, poured.map(p -> List.of(new Work.Pour(p,
-                    measured(cells, "reading", Unit.INCH)))).orElse(List.of()));
-            case "top-off" -> new Work.TopOff(back.orElse(Measured.of(0, Unit.GALLON)), poured, measured(cells, "pitch",
-                    Unit.DEGREE));
-            default -> sheet(cells, form.orElseThrow(() -> new IllegalArgumentException("\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of test. Known: "
-                    + Stream.of(TestKind.values()).map(TestKind::key).collect(Collectors.joining(", ")) + ".")));
-        };
-        return new HangarTest(id, cells.get("tank"), new HangarTest.Circumstances(cells.getOrDefault("date", ""),
-                cells.getOrDefault("who", ""), cells.getOrDefault("instrument", ""), measured(cells, "ambient", Unit.CELSIUS),
-                cells.getOrDefault("notes", ""), cells.getOrDefault("fingerprint", ""), inputs(cells.getOrDefault("inputs", "")), beside(cells)), work, new HangarTest.Progress(0, 0,
-                cells.getOrDefault("done", "").equalsIgnoreCase("yes")));
+        Work work =
+                switch (cells.getOrDefault("kind", "")) {
+                    case "drain" ->
+                        new Work.Drain(
+                                attitude,
+                                pitch,
+                                tilt,
+                                poured.map(p -> List.of(new Work.Trial(p, back)))
+                                        .orElse(List.of()));
+                    case "fill" ->
+                        new Work.Fill(
+                                attitude.isBlank() ? "Level" : attitude,
+                                pitch,
+                                poured.map(p -> List.of(new Work.Pour(p, measured(cells, "reading", Unit.INCH))))
+                                        .orElse(List.of()));
+                    case "top-off" ->
+                        new Work.TopOff(
+                                back.orElse(Measured.of(0, Unit.GALLON)),
+                                poured,
+                                measured(cells, "pitch", Unit.DEGREE));
+                    default ->
+                        sheet(
+                                cells,
+                                form.orElseThrow(() -> new IllegalArgumentException(
+                                        "\u201c" + cells.getOrDefault("kind", "") + "\u201d is no kind of test. Known: "
+                                                + Stream.of(TestKind.values())
+                                                        .map(TestKind::key)
+                                                        .collect(Collectors.joining(", "))
+                                                + ".")));
+                };
+        return new HangarTest(
+                id,
+                cells.get("tank"),
+                new HangarTest.Circumstances(
+                        cells.getOrDefault("date", ""),
+                        cells.getOrDefault("who", ""),
+                        cells.getOrDefault("instrument", ""),
+                        measured(cells, "ambient", Unit.CELSIUS),
+                        cells.getOrDefault("notes", ""),
+                        cells.getOrDefault("fingerprint", ""),
+                        inputs(cells.getOrDefault("inputs", "")),
+                        beside(cells)),
+                work,
+                new HangarTest.Progress(0, 0, cells.getOrDefault("done", "").equalsIgnoreCase("yes")));
     }
 
     private static Work sheet(Map<String, String> cells, Form form) {
@@ -253,18 +367,26 @@ public final class TestsCsv {
             if (part.strip().endsWith(STANDS)) {
                 stopped.add(part.strip().replaceAll(STANDS + "$", ""));
             } else if (part.contains("=")) {
-                positions.put(part.substring(0, part.indexOf('=')).strip(), part.substring(part.indexOf('=') + 1).strip());
+                positions.put(
+                        part.substring(0, part.indexOf('=')).strip(),
+                        part.substring(part.indexOf('=') + 1).strip());
             }
         }
-        Work.Sheet begun = new Work.Sheet(TestKind.keyed(cells.get("kind")).orElseThrow(), new Handles(positions, Set.of(), stopped), figures(cells.getOrDefault(
-                "figures", ""), form.once()), List.of());
+        Work.Sheet begun = new Work.Sheet(
+                TestKind.keyed(cells.get("kind")).orElseThrow(),
+                new Handles(positions, Set.of(), stopped),
+                figures(cells.getOrDefault("figures", ""), form.once()),
+                List.of());
         String seen = cells.getOrDefault("seen", "");
         Optional<Grade> grade = Grade.worded(seen).filter(form.grades()::contains);
         if (!seen.isBlank() && grade.isEmpty()) {
-            throw new IllegalArgumentException("seen: one of these is expected: " + form.grades().stream().map(Grade::word).collect(Collectors.joining(", ")) + ".");
+            throw new IllegalArgumentException("seen: one of these is expected: "
+                    + form.grades().stream().map(Grade::word).collect(Collectors.joining(", ")) + ".");
         }
         Map<String, Measured> read = figures(cells.getOrDefault("read", ""), form.each());
-        return read.isEmpty() && grade.isEmpty() ? begun : begun.plus(new Work.Row(cells.getOrDefault("of", ""), read, grade, cells.getOrDefault("again", "")));
+        return read.isEmpty() && grade.isEmpty()
+                ? begun
+                : begun.plus(new Work.Row(cells.getOrDefault("of", ""), read, grade, cells.getOrDefault("again", "")));
     }
 
     private static Map<String, Measured> figures(String cell, List<Form.Ask> asked) {
@@ -273,8 +395,11 @@ public final class TestsCsv {
             int at = part.indexOf('=');
             if (at > 0) {
                 String key = part.substring(0, at).strip();
-                Form.Ask ask = asked.stream().filter(a -> a.key().equals(key)).findFirst().orElseThrow(() -> new IllegalArgumentException("figures: this test has no \u201c" + key
-                        + "\u201d."));
+                Form.Ask ask = asked.stream()
+                        .filter(a -> a.key().equals(key))
+                        .findFirst()
+                        .orElseThrow(() ->
+                                new IllegalArgumentException("figures: this test has no \u201c" + key + "\u201d."));
                 Measured m = new Measured(Quantity.parse(part.substring(at + 1), ask.unit()), "");
                 ask.check(m.si());
                 all.put(key, m);
@@ -288,13 +413,18 @@ public final class TestsCsv {
         for (String part : cells.getOrDefault("photos", "").split(";")) {
             int at = part.lastIndexOf('=');
             if (at > 0 && !HangarTest.Photo.wrong(part.substring(0, at).strip()).isEmpty()) {
-                throw new IllegalArgumentException("photos: " + HangarTest.Photo.wrong(part.substring(0, at).strip()) + ".");
+                throw new IllegalArgumentException("photos: "
+                        + HangarTest.Photo.wrong(part.substring(0, at).strip()) + ".");
             }
             if (at > 0) {
-                photos.add(new HangarTest.Photo(part.substring(0, at).strip(), part.substring(at + 1).strip()));
+                photos.add(new HangarTest.Photo(
+                        part.substring(0, at).strip(), part.substring(at + 1).strip()));
             }
         }
-        return new HangarTest.Beside(cells.getOrDefault("witness", ""), cells.getOrDefault("calibration", ""), cells.getOrDefault("stand-in", "").equalsIgnoreCase("yes"),
+        return new HangarTest.Beside(
+                cells.getOrDefault("witness", ""),
+                cells.getOrDefault("calibration", ""),
+                cells.getOrDefault("stand-in", "").equalsIgnoreCase("yes"),
                 photos);
     }
 

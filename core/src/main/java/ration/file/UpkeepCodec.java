@@ -18,14 +18,18 @@ final class UpkeepCodec {
 
     private static final String AT = "upkeep";
 
-    private UpkeepCodec() {
-    }
+    private UpkeepCodec() {}
 
     static void write(ProjectWriter w, ObjectNode out, Upkeep upkeep) {
         out.put("hours", upkeep.hours());
         w.objects(out, AT, "parts", upkeep.parts(), Part::id, (p, node) -> {
-            node.put("id", p.id()).put("name", p.name()).put("item", p.item()).put("kind", ProjectWriter.word(p.kind()));
-            node.put("months", p.life().months()).put("lifeHours", p.life().hours()).put("ends", ProjectWriter.word(p.life().ends()));
+            node.put("id", p.id())
+                    .put("name", p.name())
+                    .put("item", p.item())
+                    .put("kind", ProjectWriter.word(p.kind()));
+            node.put("months", p.life().months())
+                    .put("lifeHours", p.life().hours())
+                    .put("ends", ProjectWriter.word(p.life().ends()));
             p.fitted().ifPresent(f -> {
                 node.put("fitted", f.on().toString()).put("fittedHours", f.hours());
                 f.made().ifPresent(m -> node.put("made", m.toString()));
@@ -33,8 +37,13 @@ final class UpkeepCodec {
             node.put("paper", p.paper());
         });
         w.objects(out, AT, "log", upkeep.log(), e -> String.valueOf(e.number()), (e, node) -> {
-            node.put("number", e.number()).put("on", e.on().toString()).put("hours", e.hours()).put("part", e.part());
-            node.put("what", ProjectWriter.word(e.what())).put("words", e.words()).put("who", e.who());
+            node.put("number", e.number())
+                    .put("on", e.on().toString())
+                    .put("hours", e.hours())
+                    .put("part", e.part());
+            node.put("what", ProjectWriter.word(e.what()))
+                    .put("words", e.words())
+                    .put("who", e.who());
             if (e.corrects() > 0) {
                 node.put("corrects", e.corrects());
             }
@@ -52,8 +61,17 @@ final class UpkeepCodec {
             return p;
         });
         in.list("log", e -> {
-            tried(e, () -> log.add(new Entry((int) e.number("number", 0), day(e.text("on")), e.number("hours", 0), e.text("part", ""), word(e.text("what"),
-                    Entry.What.values()), e.text("words"), e.text("who", ""), (int) e.number("corrects", 0))));
+            tried(
+                    e,
+                    () -> log.add(new Entry(
+                            (int) e.number("number", 0),
+                            day(e.text("on")),
+                            e.number("hours", 0),
+                            e.text("part", ""),
+                            word(e.text("what"), Entry.What.values()),
+                            e.text("words"),
+                            e.text("who", ""),
+                            (int) e.number("corrects", 0))));
             e.keepUnknown();
             return e;
         });
@@ -64,10 +82,23 @@ final class UpkeepCodec {
     }
 
     private static Part part(JsonObjectReader p) {
-        Optional<Part.Fitted> fitted = p.has("fitted") ? Optional.of(new Part.Fitted(day(p.text("fitted")), p.number("fittedHours", 0), p.has("made")
-                ? Optional.of(day(p.text("made"))) : Optional.empty())) : Optional.empty();
-        return new Part(p.text("id"), p.text("name"), p.text("item", ""), word(p.text("kind"), Part.Kind.values()), new Life((int) p.number("months", 0), p
-                .number("lifeHours", 0), word(p.text("ends"), Life.Ends.values())), fitted, p.text("paper", ""));
+        Optional<Part.Fitted> fitted = p.has("fitted")
+                ? Optional.of(new Part.Fitted(
+                        day(p.text("fitted")),
+                        p.number("fittedHours", 0),
+                        p.has("made") ? Optional.of(day(p.text("made"))) : Optional.empty()))
+                : Optional.empty();
+        return new Part(
+                p.text("id"),
+                p.text("name"),
+                p.text("item", ""),
+                word(p.text("kind"), Part.Kind.values()),
+                new Life(
+                        (int) p.number("months", 0),
+                        p.number("lifeHours", 0),
+                        word(p.text("ends"), Life.Ends.values())),
+                fitted,
+                p.text("paper", ""));
     }
 
     private static void tried(JsonObjectReader in, Supplier<Object> read) {
@@ -87,7 +118,13 @@ final class UpkeepCodec {
     }
 
     private static <E extends Enum<E>> E word(String text, E[] all) {
-        return Arrays.stream(all).filter(e -> ProjectWriter.word(e).equals(text)).findFirst().orElseThrow(() -> new IllegalArgumentException("\u201c" + text
-                + "\u201d is not known here. It is one of: " + String.join(", ", Arrays.stream(all).map(ProjectWriter::word).toList()) + "."));
+        return Arrays.stream(all)
+                .filter(e -> ProjectWriter.word(e).equals(text))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("\u201c" + text
+                        + "\u201d is not known here. It is one of: "
+                        + String.join(
+                                ", ",
+                                Arrays.stream(all).map(ProjectWriter::word).toList()) + "."));
     }
 }

@@ -28,39 +28,76 @@ import ration.model.VentPlenum;
 import ration.quantity.Unit;
 
 /**
- * A kind of item as a file has it: its word, stable whatever it is called on the screen, and how it is read. A kind that can be
- * written stands here, and so can be read.
+ * A kind of item as a file has it: its word, stable whatever it is called on the screen, and how it is read. A kind
+ * that can be written stands here, and so can be read.
  */
 enum WrittenKind {
     TANK("tank", (r, in) -> TankCodec.read(r.document(), in)),
-    SELECTOR("selector", (r, in) -> new Selector(r.tag(in), r.inlets(in, "inlets"), in.has("returnPorts") ? r.inlets(in, "returnPorts") : List.of(),
-            in.list("positions", p -> {
-                Selector.Position position = new Selector.Position(p.text("name"), p.textLists("joins"));
-                p.keepUnknown();
-                return position;
-            }), r.loss(in))),
+    SELECTOR(
+            "selector",
+            (r, in) -> new Selector(
+                    r.tag(in),
+                    r.inlets(in, "inlets"),
+                    in.has("returnPorts") ? r.inlets(in, "returnPorts") : List.of(),
+                    in.list("positions", p -> {
+                        Selector.Position position = new Selector.Position(p.text("name"), p.textLists("joins"));
+                        p.keepUnknown();
+                        return position;
+                    }),
+                    r.loss(in))),
     SHUT_OFF("shut-off", (r, in) -> new ShutOff(r.tag(in), r.loss(in))),
-    STRAINER("strainer", (r, in) -> new Strainer(r.tag(in), r.loss(in), in.optional("fouled", r.document()::rated), in.flag("drain"),
-            in.optionalMeasured("bowl", Unit.CUBIC_INCH), in.flag("capped"))),
-    FILTER("filter", (r, in) -> new Filter(r.tag(in), in.list("rated", r.document()::rated), in.optional("fouled", r.document()::rated))),
-    CHECK_BLOCK("check-valve-block", (r, in) -> new CheckBlock(r.tag(in), in.measured("cracking", Unit.PSI), r.loss(in))),
+    STRAINER(
+            "strainer",
+            (r, in) -> new Strainer(
+                    r.tag(in),
+                    r.loss(in),
+                    in.optional("fouled", r.document()::rated),
+                    in.flag("drain"),
+                    in.optionalMeasured("bowl", Unit.CUBIC_INCH),
+                    in.flag("capped"))),
+    FILTER(
+            "filter",
+            (r, in) -> new Filter(
+                    r.tag(in), in.list("rated", r.document()::rated), in.optional("fouled", r.document()::rated))),
+    CHECK_BLOCK(
+            "check-valve-block", (r, in) -> new CheckBlock(r.tag(in), in.measured("cracking", Unit.PSI), r.loss(in))),
     FLOW_SENDER("flow-sender", (r, in) -> new FlowSender(r.tag(in), r.loss(in))),
-    GAUGE_PORT("gauge-port", (r, in) -> new GaugePort(r.tag(in), r.document().choice(in, "shows", GaugePort.Shows.values()))),
+    GAUGE_PORT(
+            "gauge-port",
+            (r, in) -> new GaugePort(r.tag(in), r.document().choice(in, "shows", GaugePort.Shows.values()))),
     BULKHEAD("bulkhead", (r, in) -> new Bulkhead(r.tag(in), r.loss(in))),
     QUICK_DISCONNECT("quick-disconnect", (r, in) -> new QuickDisconnect(r.tag(in), r.loss(in))),
     BYPASS_REGULATOR("bypass-regulator", (r, in) -> r.regulator(in, Regulator.Style.BYPASS)),
     IN_LINE_REGULATOR("in-line-regulator", (r, in) -> r.regulator(in, Regulator.Style.IN_LINE)),
-    JET_PUMP("jet-pump", (r, in) -> new JetPump(r.tag(in), in.measured("nozzle", Unit.INCH), in.measured("flowRatio", Unit.ONE),
-            in.measured("headRatio", Unit.ONE))),
-    HEADER("header-tank", (r, in) -> new Header(r.tag(in), in.measured("capacity", Unit.GALLON), in.measured("height", Unit.INCH),
-            in.measured("inletRise", Unit.INCH), new Header.Openings(r.inlets(in, "inlets"), r.outPorts(in), r.ventPorts(in)), r.headerBuild(in))),
+    JET_PUMP(
+            "jet-pump",
+            (r, in) -> new JetPump(
+                    r.tag(in),
+                    in.measured("nozzle", Unit.INCH),
+                    in.measured("flowRatio", Unit.ONE),
+                    in.measured("headRatio", Unit.ONE))),
+    HEADER(
+            "header-tank",
+            (r, in) -> new Header(
+                    r.tag(in),
+                    in.measured("capacity", Unit.GALLON),
+                    in.measured("height", Unit.INCH),
+                    in.measured("inletRise", Unit.INCH),
+                    new Header.Openings(r.inlets(in, "inlets"), r.outPorts(in), r.ventPorts(in)),
+                    r.headerBuild(in))),
     CHECK_VALVE("check-valve", (r, in) -> new CheckValve(r.tag(in), in.measured("cracking", Unit.PSI), r.loss(in))),
-    ORIFICE("orifice", (r, in) -> new Orifice(r.tag(in), in.measured("bore", Unit.INCH), in.number("dischargeCoefficient", 0.65))),
+    ORIFICE(
+            "orifice",
+            (r, in) -> new Orifice(r.tag(in), in.measured("bore", Unit.INCH), in.number("dischargeCoefficient", 0.65))),
     ELECTRIC_PUMP("electric-pump", (r, in) -> r.pump(in, Pump.Drive.ELECTRIC)),
     ENGINE_PUMP("engine-pump", (r, in) -> r.pump(in, Pump.Drive.ENGINE)),
     TEE("tee", (r, in) -> new Tee(r.tag(in), in.measured("bore", Unit.INCH))),
-    VENT_PLENUM("vent-plenum", (r, in) -> new VentPlenum(r.tag(in), TankCodec.ventLine(r.document(), in.object("ventLine")), r.document().place(
-            in.object("vent")))),
+    VENT_PLENUM(
+            "vent-plenum",
+            (r, in) -> new VentPlenum(
+                    r.tag(in),
+                    TankCodec.ventLine(r.document(), in.object("ventLine")),
+                    r.document().place(in.object("vent")))),
     FLOAT_CARBURETTOR("float-carburettor", (r, in) -> r.inlet(in, EngineInlet.Style.FLOAT)),
     INJECTION_SERVO("injection-servo", (r, in) -> r.inlet(in, EngineInlet.Style.SERVO)),
     INJECTION_RAIL("injection-rail", (r, in) -> r.inlet(in, EngineInlet.Style.RAIL)),

@@ -2,20 +2,25 @@ package ration.find;
 
 import java.util.List;
 import java.util.Optional;
-import ration.condition.Fault.Kind;
 import ration.condition.Fault;
+import ration.condition.Fault.Kind;
 
 /**
  * Something that may be the cause.
  *
- * @param sort   of cause
+ * @param sort of cause
  * @param faults the same fault in the severities that are tried; one without degrees, none where nothing failed
- * @param wrong  number of the reading whose instrument is wrong; -1 if none is
- * @param prior  how common, before any reading; they add up to 1
+ * @param wrong number of the reading whose instrument is wrong; -1 if none is
+ * @param prior how common, before any reading; they add up to 1
  */
 record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
 
-    enum Sort { FAULT, SOUND, INSTRUMENT, UNKNOWN }
+    enum Sort {
+        FAULT,
+        SOUND,
+        INSTRUMENT,
+        UNKNOWN
+    }
 
     Cause {
         faults = List.copyOf(faults);
@@ -36,8 +41,15 @@ record Cause(Sort sort, List<Fault> faults, int wrong, double prior) {
             case WATER -> 1.5;
             case AIR_LEAK, FUEL_VOLATILE, NEEDLE_STUCK_OPEN, NEEDLE_STUCK_SHUT, VENT_HOLDS_LIQUID -> 1;
             case CHECK_STUCK_OPEN, CHECK_STUCK_SHUT, SELECTOR_BETWEEN, REFERENCE_OFF, CAP_LOST, FUEL_LEAK -> 0.7;
-            case LINE_PINCHED, RETURN_BLOCKED, SELECTOR_LEAKS, SENDER_CLOGGED, INDICATION_FROZEN, INDICATION_WRONG, ORIFICE_CLOGGED,
-                    NOZZLE_CLOGGED, RELIEF_STUCK_OPEN -> 0.5;
+            case LINE_PINCHED,
+                    RETURN_BLOCKED,
+                    SELECTOR_LEAKS,
+                    SENDER_CLOGGED,
+                    INDICATION_FROZEN,
+                    INDICATION_WRONG,
+                    ORIFICE_CLOGGED,
+                    NOZZLE_CLOGGED,
+                    RELIEF_STUCK_OPEN -> 0.5;
             case SELECTOR_STUCK, VALVE_SHUT, COUPLING_APART, FLAPPER_STUCK -> 0.3;
         };
     }

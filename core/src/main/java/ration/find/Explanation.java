@@ -7,11 +7,11 @@ import ration.condition.Fault;
 /**
  * A cause as it stands after the readings.
  *
- * @param name   of the part, or what else it is
- * @param how    it failed
- * @param fault  as bad as fits best; empty where nothing failed
+ * @param name of the part, or what else it is
+ * @param how it failed
+ * @param fault as bad as fits best; empty where nothing failed
  * @param belief share, 0 to 1; all add up to 1
- * @param fits   how each reading fits
+ * @param fits how each reading fits
  */
 public record Explanation(String name, String how, Optional<Fault> fault, double belief, List<Fit> fits) {
 
@@ -22,7 +22,7 @@ public record Explanation(String name, String how, Optional<Fault> fault, double
     /**
      * One reading under this cause.
      *
-     * @param expected  SI; not a number where anything would do
+     * @param expected SI; not a number where anything would do
      * @param deviation of what was read from it, in errors of instrument and model together
      */
     public record Fit(double expected, double deviation) {

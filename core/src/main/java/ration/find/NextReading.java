@@ -6,14 +6,15 @@ import ration.reading.Reading;
 /**
  * A reading that would tell.
  *
- * @param asked    what to read, where, and how set; its value is what the first cause expects
- * @param words    for a builder
- * @param minutes  of work
- * @param caution  empty where there is none
- * @param left     suspects left on average: exp of the entropy of belief
+ * @param asked what to read, where, and how set; its value is what the first cause expects
+ * @param words for a builder
+ * @param minutes of work
+ * @param caution empty where there is none
+ * @param left suspects left on average: exp of the entropy of belief
  * @param outcomes what it may read and what each would leave, most likely first
  */
-public record NextReading(Reading asked, String words, int minutes, String caution, double left, List<Outcome> outcomes) {
+public record NextReading(
+        Reading asked, String words, int minutes, String caution, double left, List<Outcome> outcomes) {
 
     public NextReading {
         outcomes = List.copyOf(outcomes);
@@ -26,8 +27,8 @@ public record NextReading(Reading asked, String words, int minutes, String cauti
     /**
      * One of its results.
      *
-     * @param from   reads no less, SI
-     * @param to     reads no more, SI
+     * @param from reads no less, SI
+     * @param to reads no more, SI
      * @param chance 0 to 1
      * @param leaves names of the causes that would be left, the likeliest first
      */

@@ -27,15 +27,15 @@ import ration.model.Run;
 import ration.model.Tank;
 import ration.quantity.Unit;
 import ration.reading.Reading;
-import ration.reading.Setting.Manoeuvre;
 import ration.reading.Setting;
+import ration.reading.Setting.Manoeuvre;
 import ration.vapor.Air;
 import ration.vapor.Gap;
 import ration.vapor.PathHeat;
 
 /**
- * What a reading would be if something had failed. One network answer serves all readings of a setting. May be asked from several
- * threads; two that ask the same at once find the same.
+ * What a reading would be if something had failed. One network answer serves all readings of a setting. May be asked
+ * from several threads; two that ask the same at once find the same.
  */
 final class Predictor {
 
@@ -43,6 +43,7 @@ final class Predictor {
     static final double NEVER = 60;
     /** What an engine takes that stands, m3/s: hardly anything, so that pressures behind shut ways are told. */
     private static final double STANDS = 1e-8;
+
     private static final Measured NO_PRESSURE = Measured.of(0, Unit.PSI);
     /** Pressure a gauge shows where nothing holds the fuel, Pa. */
     private static final double LEAST = -50_000;
@@ -50,6 +51,7 @@ final class Predictor {
     private final FlowBasis basis;
     /** The same, its inlet content with any pressure: an engine draws on when its gauge has long fallen. */
     private final FlowBasis content;
+
     private final FuelSystem system;
     private final double demand;
     private final Map<Object, FlowAnswer> answers = new ConcurrentHashMap<>();
@@ -64,14 +66,15 @@ final class Predictor {
         signs = new Signs(this, a.project());
         basis = a.basis().orElseThrow();
         system = a.project().system();
-        FuelSystem undemanding = system.inlet().map(i -> system.change(i.id(), EngineInlet.class, e -> e.withPressures(NO_PRESSURE, e.maximumPressure())))
+        FuelSystem undemanding = system.inlet()
+                .map(i -> system.change(
+                        i.id(), EngineInlet.class, e -> e.withPressures(NO_PRESSURE, e.maximumPressure())))
                 .orElse(system);
         content = basis.with(undemanding);
         demand = a.project().brief().demand();
     }
 
-    private record Key(Condition condition, boolean stopped, boolean open) {
-    }
+    private record Key(Condition condition, boolean stopped, boolean open) {}
 
     /** Worked out without holding up those who ask for something else. */
     private static <T> T known(Map<Object, T> of, Object key, Supplier<T> make) {
@@ -90,11 +93,20 @@ final class Predictor {
         double need = need(c, r.setting());
         return switch (r.what()) {
             case MINUTES -> known(minutes, c, () -> Math.min(NEVER, Lasting.minutes(basis, c, need, NEVER)));
-            case PRESSURE -> locked(c, r.setting(), r.port(system)) ? 0 : Math.max(LEAST, answer(c, r.setting()).pressure(r.port(system)).orElse(0));
+            case PRESSURE ->
+                locked(c, r.setting(), r.port(system))
+                        ? 0
+                        : Math.max(
+                                LEAST,
+                                answer(c, r.setting()).pressure(r.port(system)).orElse(0));
             case FLOW -> flow(answer(c, r.setting()), r);
             case FALLS -> falls(c, r);
-            case TEMPERATURE -> path(c, r.setting()).gaps().stream().filter(g -> g.item().equals(r.item())).reduce((a, b) -> b).map(Gap::kelvin).orElse(
-                    c.fuelKelvin());
+            case TEMPERATURE ->
+                path(c, r.setting()).gaps().stream()
+                        .filter(g -> g.item().equals(r.item()))
+                        .reduce((a, b) -> b)
+                        .map(Gap::kelvin)
+                        .orElse(c.fuelKelvin());
             case VOLTS -> signs.powered(c, r.item()) ? PathHeat.VOLTS : 0;
             case AMPS -> signs.amps(c, r.item());
             case FLUTTERS, SILENT, STILL, WILL_NOT_FILL, OVERBOARD, DRIPS, WATER -> signs.of(c, r);
@@ -108,13 +120,18 @@ final class Predictor {
     }
 
     private double need(Condition c, Setting s) {
-        return s.has(Manoeuvre.ENGINE_STOPPED) ? STANDS : demand * c.engine().power().demandShare();
+        return s.has(Manoeuvre.ENGINE_STOPPED)
+                ? STANDS
+                : demand * c.engine().power().demandShare();
     }
 
     FlowAnswer answer(Condition c, Setting s) {
         boolean open = s.has(Manoeuvre.LINE_OPEN);
         double need = need(c, s);
-        return known(answers, new Key(c, need == STANDS, open), () -> open ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
+        return known(
+                answers,
+                new Key(c, need == STANDS, open),
+                () -> open ? content.ask(c, new FlowQuestion.OpenLine()) : running(c, need));
     }
 
     private double flow(FlowAnswer a, Reading r) {
@@ -139,17 +156,30 @@ final class Predictor {
             FlowAnswer a = answer(c, r.setting());
             return a.airDrawn().isEmpty() ? a.outflow(tank.get()) * taken(a, r.setting()) : 0;
         }
-        Holding after = known(levels, c, () -> new Course(basis, c).on(c, need(c, r.setting()), DIPPED).holding());
+        Holding after = known(levels, c, () -> new Course(basis, c)
+                .on(c, need(c, r.setting()), DIPPED)
+                .holding());
         return (c.contents().getOrDefault(r.item(), 0.0) - after.tank(r.item())) / (60 * DIPPED);
     }
 
     /** Temperature and distance to boiling along the way to the engine. */
     PathHeat path(Condition c, Setting s) {
-        double rise = c.faults().all().stream().filter(f -> f.kind() == Fault.Kind.FUEL_VOLATILE).mapToDouble(Fault::severity).sum();
-        return PathHeat.of(system, answer(c, s), rise > 0 ? heat.risen(rise) : heat, new Air(c.air().day().altitudeM(), c.fuelKelvin()), c.engine().power());
+        double rise = c.faults().all().stream()
+                .filter(f -> f.kind() == Fault.Kind.FUEL_VOLATILE)
+                .mapToDouble(Fault::severity)
+                .sum();
+        return PathHeat.of(
+                system,
+                answer(c, s),
+                rise > 0 ? heat.risen(rise) : heat,
+                new Air(c.air().day().altitudeM(), c.fuelKelvin()),
+                c.engine().power());
     }
 
-    /** Where it boils on the way to a pump that runs, or anywhere where there is none: what lies behind has no pressure. Asked hot only. */
+    /**
+     * Where it boils on the way to a pump that runs, or anywhere where there is none: what lies behind has no pressure.
+     * Asked hot only.
+     */
     boolean locked(Condition c, Setting s, PortRef port) {
         if (!s.has(Manoeuvre.HOT)) {
             return false;
@@ -161,7 +191,9 @@ final class Predictor {
         for (Gap g : gaps) {
             boils |= g.pascal() < 0;
             lost |= boils && (!pumped || runs(c, g.item()));
-            if (lost && g.item().equals(port.item()) && !(runs(c, g.item()) && port.port().equals(Item.IN))) {
+            if (lost
+                    && g.item().equals(port.item())
+                    && !(runs(c, g.item()) && port.port().equals(Item.IN))) {
                 return true;
             }
         }
@@ -169,7 +201,10 @@ final class Predictor {
     }
 
     private boolean runs(Condition c, String item) {
-        return system.item(item).flatMap(i -> i.only(Pump.class)).filter(p -> !c.stopped().contains(p.id())).isPresent();
+        return system.item(item)
+                .flatMap(i -> i.only(Pump.class))
+                .filter(p -> !c.stopped().contains(p.id()))
+                .isPresent();
     }
 
     /** What a tank holds, m3. */
@@ -184,8 +219,10 @@ final class Predictor {
     private FlowAnswer running(Condition c, double need) {
         FlowAnswer takes = content.ask(c, new FlowQuestion.Demand(need));
         Optional<EngineInlet> inlet = system.inlet();
-        boolean held = takes.usable() && takes.airDrawn().isEmpty() && inlet.map(i -> takes.pressure(new PortRef(i.id(), Item.IN)).orElse(-1) >= 0)
-                .orElse(true);
+        boolean held = takes.usable()
+                && takes.airDrawn().isEmpty()
+                && inlet.map(i -> takes.pressure(new PortRef(i.id(), Item.IN)).orElse(-1) >= 0)
+                        .orElse(true);
         if (held || need == STANDS) {
             return takes;
         }

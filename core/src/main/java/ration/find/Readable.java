@@ -18,8 +18,8 @@ import ration.model.Strainer;
 import ration.model.Tank;
 import ration.quantity.Unit;
 import ration.reading.Reading;
-import ration.reading.Setting.Manoeuvre;
 import ration.reading.Setting;
+import ration.reading.Setting.Manoeuvre;
 import ration.topology.Topology;
 
 /** What can be read on an aircraft, how that is said, what work it is and what it asks caution for. */
@@ -28,6 +28,7 @@ final class Readable {
     private static final double PSI = Unit.PSI.toSi(0.3);
     /** Of a column of fuel in clear tube, or a vacuum gauge, Pa. */
     private static final double COLUMN = Unit.PSI.toSi(0.03);
+
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(0.5);
 
     private final FuelSystem system;
@@ -40,7 +41,10 @@ final class Readable {
     List<Reading> now(Condition now, List<Fault> suspects) {
         List<Reading> all = new ArrayList<>();
         for (Setting s : settings(now)) {
-            all.addAll(s.manoeuvres().isEmpty() || s.has(Manoeuvre.HOT) || s.has(Manoeuvre.OVERNIGHT) ? readable(s, suspects) : gauges(s));
+            all.addAll(
+                    s.manoeuvres().isEmpty() || s.has(Manoeuvre.HOT) || s.has(Manoeuvre.OVERNIGHT)
+                            ? readable(s, suspects)
+                            : gauges(s));
         }
         return all;
     }
@@ -48,8 +52,12 @@ final class Readable {
     /** As set, on every other handle, with each set of pumps, and what can be done beside. */
     private List<Setting> settings(Condition now) {
         List<Setting> all = new ArrayList<>(List.of(new Setting(now)));
-        Assessment.positions(system).stream().filter(p -> !p.equals(now.positions())).forEach(p -> all.add(new Setting(now.withPositions(p))));
-        PumpSet.of(system).stream().filter(p -> !p.stopped().equals(now.stopped())).forEach(p -> all.add(new Setting(now.withStopped(p.stopped()))));
+        Assessment.positions(system).stream()
+                .filter(p -> !p.equals(now.positions()))
+                .forEach(p -> all.add(new Setting(now.withPositions(p))));
+        PumpSet.of(system).stream()
+                .filter(p -> !p.stopped().equals(now.stopped()))
+                .forEach(p -> all.add(new Setting(now.withStopped(p.stopped()))));
         if (system.runs().stream().anyMatch(Topology.of(system)::returns)) {
             all.add(new Setting(now).with(Manoeuvre.RETURN_PINCHED));
             all.add(new Setting(now).with(Manoeuvre.RETURN_PINCHED).with(Manoeuvre.ENGINE_STOPPED));
@@ -67,7 +75,10 @@ final class Readable {
 
     /** Whether a pump draws through a part. */
     private boolean drawn(String item) {
-        return Topology.of(system).downstream(item).stream().map(system::item).flatMap(java.util.Optional::stream).anyMatch(i -> i.only(Pump.class).isPresent());
+        return Topology.of(system).downstream(item).stream()
+                .map(system::item)
+                .flatMap(java.util.Optional::stream)
+                .anyMatch(i -> i.only(Pump.class).isPresent());
     }
 
     private List<Reading> gauges(Setting s) {
@@ -79,17 +90,22 @@ final class Readable {
             return List.of(new Reading(inlet, Reading.What.MINUTES, 0, 1, s));
         }
         List<Reading> all = new ArrayList<>(List.of(new Reading(inlet, Reading.What.PRESSURE, 0, PSI, s)));
-        system.items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()).forEach(i -> {
-            boolean screen = i.only(Pump.class).isEmpty();
-            // a column of fuel or a vacuum gauge tells on the suction side what a pressure gauge does not
-            double error = screen && drawn(i.id()) ? COLUMN : PSI;
-            all.add(new Reading(i.id() + ".out", Reading.What.PRESSURE, 0, error, s));
-            if (screen && s.manoeuvres().isEmpty()) {
-                all.add(new Reading(i.id() + ".in", Reading.What.PRESSURE, 0, error, s));
-            }
-        });
-        system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE).forEach(g -> all.add(new Reading(g.id(), Reading.What.PRESSURE, 0, PSI,
-                s)));
+        system.items().stream()
+                .filter(i -> i.only(Pump.class).isPresent()
+                        || i.only(Strainer.class).isPresent()
+                        || i.only(Filter.class).isPresent())
+                .forEach(i -> {
+                    boolean screen = i.only(Pump.class).isEmpty();
+                    // a column of fuel or a vacuum gauge tells on the suction side what a pressure gauge does not
+                    double error = screen && drawn(i.id()) ? COLUMN : PSI;
+                    all.add(new Reading(i.id() + ".out", Reading.What.PRESSURE, 0, error, s));
+                    if (screen && s.manoeuvres().isEmpty()) {
+                        all.add(new Reading(i.id() + ".in", Reading.What.PRESSURE, 0, error, s));
+                    }
+                });
+        system.all(GaugePort.class)
+                .filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE)
+                .forEach(g -> all.add(new Reading(g.id(), Reading.What.PRESSURE, 0, PSI, s)));
         system.all(FlowSender.class).forEach(f -> all.add(new Reading(f.id(), Reading.What.FLOW, 0, GPH, s)));
         if (s.manoeuvres().isEmpty()) {
             all.add(new Reading(inlet, Reading.What.MINUTES, 0, 1, s));
@@ -100,7 +116,11 @@ final class Readable {
     /** Gauges, and what else is read or seen with nothing opened; as things stand, hot, or after a night. */
     private List<Reading> readable(Setting s, List<Fault> suspects) {
         List<Reading> all = new ArrayList<>();
-        suspects.stream().filter(f -> f.kind() == Fault.Kind.FUEL_LEAK || f.kind() == Fault.Kind.NEEDLE_STUCK_OPEN).map(Fault::item).distinct().limit(6)
+        suspects.stream()
+                .filter(f -> f.kind() == Fault.Kind.FUEL_LEAK || f.kind() == Fault.Kind.NEEDLE_STUCK_OPEN)
+                .map(Fault::item)
+                .distinct()
+                .limit(6)
                 .forEach(id -> all.add(Reading.sign(id, Reading.What.DRIPS, true, s)));
         if (s.has(Manoeuvre.OVERNIGHT)) {
             return all;
@@ -109,20 +129,26 @@ final class Readable {
         all.add(Reading.sign(inlet, Reading.What.FLUTTERS, true, s));
         if (s.has(Manoeuvre.HOT)) {
             all.add(new Reading(inlet, Reading.What.PRESSURE, 0, PSI, s));
-            system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.TEMPERATURE).forEach(g -> all.add(new Reading(g.id(), Reading.What.TEMPERATURE, 0,
-                    1.5, s)));
+            system.all(GaugePort.class)
+                    .filter(g -> g.shows() == GaugePort.Shows.TEMPERATURE)
+                    .forEach(g -> all.add(new Reading(g.id(), Reading.What.TEMPERATURE, 0, 1.5, s)));
             return all;
         }
         all.addAll(gauges(s));
-        system.all(Pump.class).filter(p -> p.drive() == Pump.Drive.ELECTRIC && !s.condition().stopped().contains(p.id())).forEach(p -> {
-            all.add(Reading.sign(p.id(), Reading.What.SILENT, true, s));
-            all.add(new Reading(p.id(), Reading.What.VOLTS, 0, 0.3, s));
-            if (p.build().current().isPresent()) {
-                all.add(new Reading(p.id(), Reading.What.AMPS, 0, 0.3, s));
-            }
-        });
-        java.util.stream.Stream.concat(system.all(FlowSender.class), system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.NOTHING)).forEach(f -> all
-                .add(Reading.sign(f.id(), Reading.What.STILL, true, s)));
+        system.all(Pump.class)
+                .filter(p -> p.drive() == Pump.Drive.ELECTRIC
+                        && !s.condition().stopped().contains(p.id()))
+                .forEach(p -> {
+                    all.add(Reading.sign(p.id(), Reading.What.SILENT, true, s));
+                    all.add(new Reading(p.id(), Reading.What.VOLTS, 0, 0.3, s));
+                    if (p.build().current().isPresent()) {
+                        all.add(new Reading(p.id(), Reading.What.AMPS, 0, 0.3, s));
+                    }
+                });
+        java.util.stream.Stream.concat(
+                        system.all(FlowSender.class),
+                        system.all(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.NOTHING))
+                .forEach(f -> all.add(Reading.sign(f.id(), Reading.What.STILL, true, s)));
         system.all(Strainer.class).forEach(f -> all.add(Reading.sign(f.id(), Reading.What.WATER, true, s)));
         for (Tank t : system.tanks()) {
             all.add(Reading.sign(t.id(), Reading.What.WILL_NOT_FILL, true, s));
@@ -133,31 +159,43 @@ final class Readable {
 
     /** Read without opening a joint: at the engine, or where a gauge or its port is fitted. */
     private boolean closed(Reading r) {
-        return system.item(r.item()).flatMap(i -> i.only(GaugePort.class)).isPresent() || r.place().equals(system.inlet().orElseThrow().id());
+        return system.item(r.item()).flatMap(i -> i.only(GaugePort.class)).isPresent()
+                || r.place().equals(system.inlet().orElseThrow().id());
     }
 
     /** Minutes a reading takes, the handles first being as they are in a case; common practice, no source. */
     int minutes(Reading r, Condition now) {
-        int work = switch (r.what()) {
-            case MINUTES -> 15;
-            case FLOW -> 2;
-            case PRESSURE -> closed(r) ? 2 : 25;
-            case FALLS -> 12;
-            case TEMPERATURE, WATER -> 5;
-            case VOLTS -> 10;
-            case AMPS -> 6;
-            case FLUTTERS, SILENT -> 1;
-            case STILL, DRIPS -> 3;
-            case WILL_NOT_FILL, OVERBOARD -> 10;
-        };
-        int set = r.setting().condition().positions().equals(now.positions()) && r.setting().condition().stopped().equals(now.stopped()) ? 0 : 1;
-        return work + set + r.setting().manoeuvres().stream().mapToInt(Manoeuvre::minutes).sum();
+        int work =
+                switch (r.what()) {
+                    case MINUTES -> 15;
+                    case FLOW -> 2;
+                    case PRESSURE -> closed(r) ? 2 : 25;
+                    case FALLS -> 12;
+                    case TEMPERATURE, WATER -> 5;
+                    case VOLTS -> 10;
+                    case AMPS -> 6;
+                    case FLUTTERS, SILENT -> 1;
+                    case STILL, DRIPS -> 3;
+                    case WILL_NOT_FILL, OVERBOARD -> 10;
+                };
+        int set = r.setting().condition().positions().equals(now.positions())
+                        && r.setting().condition().stopped().equals(now.stopped())
+                ? 0
+                : 1;
+        return work
+                + set
+                + r.setting().manoeuvres().stream().mapToInt(Manoeuvre::minutes).sum();
     }
 
     String caution(Reading r) {
-        List<String> all = new ArrayList<>(r.setting().manoeuvres().stream().map(Manoeuvre::caution).filter(c -> !c.isEmpty()).sorted().toList());
+        List<String> all = new ArrayList<>(r.setting().manoeuvres().stream()
+                .map(Manoeuvre::caution)
+                .filter(c -> !c.isEmpty())
+                .sorted()
+                .toList());
         if (r.what() == Reading.What.PRESSURE && !closed(r)) {
-            all.add("A joint has to be opened: catch the fuel, ventilate, no ignition source, extinguisher at hand; leak check after.");
+            all.add("A joint has to be opened: catch the fuel, ventilate, no ignition source, extinguisher at"
+                    + " hand; leak check after.");
         }
         if (FUEL_ABOUT.contains(r.what())) {
             all.add("Fuel is about: outside, bonded, no ignition source, extinguisher at hand.");
@@ -165,26 +203,28 @@ final class Readable {
         return String.join(" ", all);
     }
 
-    private static final Set<Reading.What> FUEL_ABOUT = Set.of(Reading.What.WILL_NOT_FILL, Reading.What.OVERBOARD, Reading.What.DRIPS, Reading.What.WATER);
+    private static final Set<Reading.What> FUEL_ABOUT =
+            Set.of(Reading.What.WILL_NOT_FILL, Reading.What.OVERBOARD, Reading.What.DRIPS, Reading.What.WATER);
 
     String words(Reading r, Condition now) {
         String at = r.named(system);
-        String what = switch (r.what()) {
-            case MINUTES -> "Minutes until the engine falters";
-            case PRESSURE -> (r.error() < PSI / 2 ? "Suction at " : "Pressure at ") + at;
-            case FLOW -> (r.setting().has(Manoeuvre.LINE_OPEN) ? "Flow of the open line at " : "Flow at ") + at;
-            case FALLS -> "How fast " + at + " falls in ten minutes";
-            case TEMPERATURE -> "Temperature at " + at;
-            case VOLTS -> "Volts at the plug of " + at;
-            case AMPS -> "What " + at + " draws";
-            case FLUTTERS -> "Does the pressure flutter at " + at;
-            case SILENT -> "Listen: does " + at + " make no sound";
-            case STILL -> "Does " + at + " stand still while the engine is run up";
-            case WILL_NOT_FILL -> "Fill: does " + at + " refuse fuel";
-            case OVERBOARD -> "Does " + at + " stream overboard";
-            case DRIPS -> "Look and smell: does " + at + " drip";
-            case WATER -> "Drain a sample: is there water in " + at;
-        };
+        String what =
+                switch (r.what()) {
+                    case MINUTES -> "Minutes until the engine falters";
+                    case PRESSURE -> (r.error() < PSI / 2 ? "Suction at " : "Pressure at ") + at;
+                    case FLOW -> (r.setting().has(Manoeuvre.LINE_OPEN) ? "Flow of the open line at " : "Flow at ") + at;
+                    case FALLS -> "How fast " + at + " falls in ten minutes";
+                    case TEMPERATURE -> "Temperature at " + at;
+                    case VOLTS -> "Volts at the plug of " + at;
+                    case AMPS -> "What " + at + " draws";
+                    case FLUTTERS -> "Does the pressure flutter at " + at;
+                    case SILENT -> "Listen: does " + at + " make no sound";
+                    case STILL -> "Does " + at + " stand still while the engine is run up";
+                    case WILL_NOT_FILL -> "Fill: does " + at + " refuse fuel";
+                    case OVERBOARD -> "Does " + at + " stream overboard";
+                    case DRIPS -> "Look and smell: does " + at + " drip";
+                    case WATER -> "Drain a sample: is there water in " + at;
+                };
         List<String> how = new ArrayList<>();
         Condition c = r.setting().condition();
         c.positions().forEach((id, p) -> {
@@ -195,7 +235,11 @@ final class Readable {
         if (!c.stopped().equals(now.stopped())) {
             how.add(PumpSet.of(system, c.stopped()).label());
         }
-        r.setting().manoeuvres().stream().sorted().map(Manoeuvre::word).filter(w -> !w.equals("line open")).forEach(how::add);
+        r.setting().manoeuvres().stream()
+                .sorted()
+                .map(Manoeuvre::word)
+                .filter(w -> !w.equals("line open"))
+                .forEach(how::add);
         return what + (how.isEmpty() ? ", as set" : ", " + String.join(", ", how));
     }
 }

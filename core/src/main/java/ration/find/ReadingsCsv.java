@@ -15,13 +15,15 @@ import ration.assess.Assessment;
 import ration.quantity.Unit;
 import ration.reading.Reading;
 
-/** Readings as a table: place, quantity, value, unit, error, state; a point or a comma for decimals, comma or semicolon between. */
+/**
+ * Readings as a table: place, quantity, value, unit, error, state; a point or a comma for decimals, comma or semicolon
+ * between.
+ */
 public final class ReadingsCsv {
 
     private static final List<String> COLUMNS = List.of("place", "quantity", "value", "unit", "error", "state");
 
-    private ReadingsCsv() {
-    }
+    private ReadingsCsv() {}
 
     /**
      * In the order of the rows.
@@ -32,13 +34,21 @@ public final class ReadingsCsv {
         String first = text.lines().findFirst().orElse("");
         char between = first.contains(";") ? ';' : ',';
         List<Reading> all = new ArrayList<>();
-        try (CSVParser csv = CSVFormat.RFC4180.builder().setDelimiter(between).setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true).setTrim(
-                true).setIgnoreEmptyLines(true).get().parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
+        try (CSVParser csv = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(between)
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreHeaderCase(true)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get()
+                .parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text))) {
             Set<String> missing = new TreeSet<>(COLUMNS);
             csv.getHeaderNames().forEach(h -> missing.remove(h.toLowerCase(Locale.ROOT)));
             if (!missing.isEmpty()) {
-                throw new IllegalArgumentException("The head line lacks " + String.join(", ", missing) + "; it must name " + String.join(", ", COLUMNS)
-                        + ".");
+                throw new IllegalArgumentException("The head line lacks " + String.join(", ", missing)
+                        + "; it must name " + String.join(", ", COLUMNS) + ".");
             }
             for (CSVRecord row : csv) {
                 try {
@@ -58,28 +68,46 @@ public final class ReadingsCsv {
 
     private static Reading reading(Assessment a, CSVRecord row) {
         String quantity = row.get("quantity").toLowerCase(Locale.ROOT);
-        Reading.What what = Arrays.stream(Reading.What.values()).filter(w -> w.word().equals(quantity)).findFirst().orElseThrow(
-                () -> new IllegalArgumentException("\u201c" + quantity + "\u201d is no quantity here. Say one of: "
-                        + String.join(", ", Arrays.stream(Reading.What.values()).map(Reading.What::word).toList()) + "."));
+        Reading.What what = Arrays.stream(Reading.What.values())
+                .filter(w -> w.word().equals(quantity))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("\u201c" + quantity
+                        + "\u201d is no quantity here. Say one of: "
+                        + String.join(
+                                ", ",
+                                Arrays.stream(Reading.What.values())
+                                        .map(Reading.What::word)
+                                        .toList()) + "."));
         if (what.sign()) {
-            return Reading.sign(Reading.placeOf(a.project().system(), row.get("place")), what, so(row.get("value")), SettingWords.parse(a, row.get("state")));
+            return Reading.sign(
+                    Reading.placeOf(a.project().system(), row.get("place")),
+                    what,
+                    so(row.get("value")),
+                    SettingWords.parse(a, row.get("state")));
         }
         String written = row.get("unit").isEmpty() && what == Reading.What.MINUTES ? "min" : row.get("unit");
-        Unit unit = Unit.named(written).filter(u -> u.dimension() == what.dimension()).orElseThrow(() -> new IllegalArgumentException("\u201c"
-                + written + "\u201d is no unit of a " + what.word() + "."));
+        Unit unit = Unit.named(written)
+                .filter(u -> u.dimension() == what.dimension())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "\u201c" + written + "\u201d is no unit of a " + what.word() + "."));
         double scale = what == Reading.What.MINUTES ? 1.0 / 60 : 1;
         double error = unit.differenceToSi(number(row.get("error"), "error")) * scale;
         if (!(error > 0)) {
             throw new IllegalArgumentException("The error is above zero: what the instrument may be off by.");
         }
-        return new Reading(Reading.placeOf(a.project().system(), row.get("place")), what, unit.toSi(number(row.get("value"), "value")) * scale, error,
+        return new Reading(
+                Reading.placeOf(a.project().system(), row.get("place")),
+                what,
+                unit.toSi(number(row.get("value"), "value")) * scale,
+                error,
                 SettingWords.parse(a, row.get("state")));
     }
 
     private static boolean so(String text) {
         String plain = text.strip().toLowerCase(Locale.ROOT);
         if (!plain.equals("yes") && !plain.equals("no")) {
-            throw new IllegalArgumentException("\u201c" + text + "\u201d under value: a sign is there, yes, or one looked and it is not, no.");
+            throw new IllegalArgumentException(
+                    "\u201c" + text + "\u201d under value: a sign is there, yes, or one looked and it is not, no.");
         }
         return plain.equals("yes");
     }

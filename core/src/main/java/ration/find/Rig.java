@@ -23,13 +23,14 @@ import ration.quantity.Unit;
 import ration.reading.Reading;
 
 /**
- * Plays the aircraft: answers readings as a real one would, with the errors of instruments, and something failed that it does not
- * tell. What it says is never evidence. One asks it at a time.
+ * Plays the aircraft: answers readings as a real one would, with the errors of instruments, and something failed that
+ * it does not tell. What it says is never evidence. One asks it at a time.
  */
 public final class Rig {
 
     /** The first line of what it writes. */
     public static final String HEAD = "# ration readings 1";
+
     private static final double PRESSURE = Unit.PSI.toSi(0.15);
     private static final double SHARE = 0.01;
     private static final double VOLUME = Unit.GALLON.toSi(0.05);
@@ -55,14 +56,18 @@ public final class Rig {
     public static Rig hiding(Assessment a, long seed) {
         Random random = new Random(seed);
         Search search = Search.of(a, List.of());
-        List<Cause> causes = Search.causes(a.project().system(), List.of()).stream().filter(c -> c.sort() == Cause.Sort.FAULT).toList();
+        List<Cause> causes = Search.causes(a.project().system(), List.of()).stream()
+                .filter(c -> c.sort() == Cause.Sort.FAULT)
+                .toList();
         List<NextReading> asked = search.next(Assessment.start(a.project()));
         for (int tries = 0; tries < MOST_TRIES; tries++) {
-            double left = random.nextDouble() * causes.stream().mapToDouble(Cause::prior).sum();
+            double left = random.nextDouble()
+                    * causes.stream().mapToDouble(Cause::prior).sum();
             for (Cause c : causes) {
                 left -= c.prior();
                 if (left <= 0) {
-                    Set<Fault> drawn = Set.of(c.faults().get(random.nextInt(c.faults().size())));
+                    Set<Fault> drawn =
+                            Set.of(c.faults().get(random.nextInt(c.faults().size())));
                     if (asked.stream().map(NextReading::asked).anyMatch(r -> felt(search, drawn, r))) {
                         return new Rig(a, search, drawn, random);
                     }
@@ -101,8 +106,14 @@ public final class Rig {
 
     /** Whether an explanation names it: part and way, whatever the degree. */
     public boolean names(Explanation e) {
-        return hidden.isEmpty() ? e.fault().isEmpty() && e.name().startsWith("Nothing") : e.fault().filter(f -> hidden.stream().anyMatch(h -> h.kind() == f
-                .kind() && h.item().equals(f.item()) && h.port().equals(f.port()))).isPresent();
+        return hidden.isEmpty()
+                ? e.fault().isEmpty() && e.name().startsWith("Nothing")
+                : e.fault()
+                        .filter(f -> hidden.stream()
+                                .anyMatch(h -> h.kind() == f.kind()
+                                        && h.item().equals(f.item())
+                                        && h.port().equals(f.port())))
+                        .isPresent();
     }
 
     /** A reading as it is asked for, taken. */
@@ -110,15 +121,17 @@ public final class Rig {
         return taken(asked, search.predicted(hidden, asked), asked.error(), random);
     }
 
-    /** What is read where so much is real: off by the errors of the instrument; a sign shows as often as it is said to. */
+    /**
+     * What is read where so much is real: off by the errors of the instrument; a sign shows as often as it is said to.
+     */
     static Reading taken(Reading asked, double real, double error, Random random) {
         double value = asked.what().sign() ? random.nextDouble() < real ? 1 : 0 : real + random.nextGaussian() * error;
         return new Reading(asked.place(), asked.what(), value, asked.error(), asked.setting());
     }
 
     /**
-     * How many readings are needed by who always takes the one that tells most, until one cause has nine tenths of belief or nothing
-     * parts the rest; at most ten.
+     * How many readings are needed by who always takes the one that tells most, until one cause has nine tenths of
+     * belief or nothing parts the rest; at most ten.
      */
     public synchronized List<Reading> shortestWay() {
         Rig again = new Rig(assessment, search, hidden, new Random(1));
@@ -136,7 +149,8 @@ public final class Rig {
     }
 
     /**
-     * A line a channel: seconds,channel,value,unit. Pressures at the engine and behind pumps and filters, flow at senders, contents.
+     * A line a channel: seconds,channel,value,unit. Pressures at the engine and behind pumps and filters, flow at
+     * senders, contents.
      */
     public final class Lines {
 
@@ -152,7 +166,8 @@ public final class Rig {
         /** Attitude, handles, pumps and power from now on; the tanks are as they are. */
         public void set(Condition set) {
             condition = hidden.stream().reduce(set, Condition::with, (a, b) -> b);
-            demand = assessment.project().brief().demand() * set.engine().power().demandShare();
+            demand =
+                    assessment.project().brief().demand() * set.engine().power().demandShare();
         }
 
         /** Since it runs, minutes. */
@@ -162,8 +177,16 @@ public final class Rig {
 
         /** Those of the moment so many seconds later, as they are written. */
         public List<String> after(double seconds) {
-            return needles(seconds).stream().map(n -> String.format(Locale.ROOT, "%.1f,%s.%s,%.3f,%s", 60 * course.minutes(), n.item(), n.quantity(), n
-                    .unit().fromSi(n.value()), n.unit().symbol())).toList();
+            return needles(seconds).stream()
+                    .map(n -> String.format(
+                            Locale.ROOT,
+                            "%.1f,%s.%s,%.3f,%s",
+                            60 * course.minutes(),
+                            n.item(),
+                            n.quantity(),
+                            n.unit().fromSi(n.value()),
+                            n.unit().symbol()))
+                    .toList();
         }
 
         /** What the needles show so many seconds later. */
@@ -172,19 +195,39 @@ public final class Rig {
             FlowAnswer a = look.answer();
             boolean runs = look.delivered();
             List<Needle> all = new ArrayList<>();
-            assessment.project().system().inlet().ifPresent(i -> all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
+            assessment
+                    .project()
+                    .system()
+                    .inlet()
+                    .ifPresent(i -> all.add(
+                            new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.IN)), Unit.PSI)));
             for (Item i : assessment.project().system().items()) {
-                if (i.only(GaugePort.class).filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE).isPresent() || i.only(Pump.class).isPresent() || i.only(Strainer.class).isPresent() || i.only(Filter.class).isPresent()) {
+                if (i.only(GaugePort.class)
+                                .filter(g -> g.shows() != GaugePort.Shows.TEMPERATURE)
+                                .isPresent()
+                        || i.only(Pump.class).isPresent()
+                        || i.only(Strainer.class).isPresent()
+                        || i.only(Filter.class).isPresent()) {
                     all.add(new Needle(i.id(), "pressure", pressure(a, new PortRef(i.id(), Item.OUT)), Unit.PSI));
                 }
-                i.only(FlowSender.class).ifPresent(s -> assessment.project().system().runs().stream().filter(r -> r.to().item().equals(s.id())).findFirst()
+                i.only(FlowSender.class).ifPresent(s -> assessment.project().system().runs().stream()
+                        .filter(r -> r.to().item().equals(s.id()))
+                        .findFirst()
                         .ifPresent(r -> {
                             double flow = runs && a.usable() ? Math.abs(a.flow(r.id())) : 0;
-                            all.add(new Needle(s.id(), "flow", Math.max(0, flow * (1 + SHARE * random.nextGaussian())), Unit.GALLON_PER_HOUR));
+                            all.add(new Needle(
+                                    s.id(),
+                                    "flow",
+                                    Math.max(0, flow * (1 + SHARE * random.nextGaussian())),
+                                    Unit.GALLON_PER_HOUR));
                         }));
             }
             for (Tank t : assessment.project().system().tanks()) {
-                all.add(new Needle(t.id(), "contents", Math.max(0, look.holding().tank(t.id()) + VOLUME * random.nextGaussian()), Unit.GALLON));
+                all.add(new Needle(
+                        t.id(),
+                        "contents",
+                        Math.max(0, look.holding().tank(t.id()) + VOLUME * random.nextGaussian()),
+                        Unit.GALLON));
             }
             return all;
         }
@@ -193,19 +236,17 @@ public final class Rig {
             double p = a.pressure(port).orElse(0);
             return p * (1 + SHARE * random.nextGaussian()) + PRESSURE * random.nextGaussian();
         }
-
     }
 
     /**
      * What one instrument shows.
      *
-     * @param item     id of the part
+     * @param item id of the part
      * @param quantity pressure, flow, contents
-     * @param value    SI
-     * @param unit     it is written in
+     * @param value SI
+     * @param unit it is written in
      */
-    public record Needle(String item, String quantity, double value, Unit unit) {
-    }
+    public record Needle(String item, String quantity, double value, Unit unit) {}
 
     /** Runs with everything as it is set, from now on. */
     public Lines run(Condition set) {

@@ -8,14 +8,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import ration.assess.Assessment;
 import ration.assess.CaseWords;
-import ration.reading.Setting.Manoeuvre;
 import ration.reading.Setting;
+import ration.reading.Setting.Manoeuvre;
 
 /** A setting as people say it. */
 final class SettingWords {
 
-    private SettingWords() {
-    }
+    private SettingWords() {}
 
     /**
      * As it is said: the words of a case and of what is done, as in {@code level, left, cruise, return pinched}.
@@ -27,14 +26,17 @@ final class SettingWords {
         List<String> rest = new java.util.ArrayList<>();
         for (String part : written.split(",")) {
             String word = part.strip().toLowerCase(Locale.ROOT);
-            Arrays.stream(Manoeuvre.values()).filter(m -> m.word().equals(word)).findFirst().ifPresentOrElse(done::add, () -> rest.add(part));
+            Arrays.stream(Manoeuvre.values())
+                    .filter(m -> m.word().equals(word))
+                    .findFirst()
+                    .ifPresentOrElse(done::add, () -> rest.add(part));
         }
         String said = String.join(",", rest);
         try {
             return new Setting(said.isBlank() ? Assessment.start(a.project()) : CaseWords.parse(a, said), done);
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException(e.getMessage() + " Beside that: " + Arrays.stream(Manoeuvre.values()).map(Manoeuvre::word).collect(
-                    Collectors.joining(", ")) + ".");
+            throw new IllegalArgumentException(e.getMessage() + " Beside that: "
+                    + Arrays.stream(Manoeuvre.values()).map(Manoeuvre::word).collect(Collectors.joining(", ")) + ".");
         }
     }
 }

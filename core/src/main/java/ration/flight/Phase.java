@@ -11,22 +11,34 @@ import ration.quantity.Unit;
 /**
  * A stretch of a flight with one power and one attitude.
  *
- * @param kind     of stretch
- * @param minutes  it lasts, a time, 0 to 1,440 min
- * @param share    of take-off consumption, 0 to 1.2
- * @param pitch    nose up, within 60 degrees
- * @param bank     right side down, as the fuel feels it, within 60 degrees
+ * @param kind of stretch
+ * @param minutes it lasts, a time, 0 to 1,440 min
+ * @param share of take-off consumption, 0 to 1.2
+ * @param pitch nose up, within 60 degrees
+ * @param bank right side down, as the fuel feels it, within 60 degrees
  * @param altitude at its end; it begins where the one before ends, the first at its own
- * @param boost    whether electric feed pumps run beside the engine's own
- * @param outside  air outside at its end, a temperature, -80 to 60 C; the hot day's where it is not said
+ * @param boost whether electric feed pumps run beside the engine's own
+ * @param outside air outside at its end, a temperature, -80 to 60 C; the hot day's where it is not said
  */
-public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost,
+public record Phase(
+        Kind kind,
+        Measured minutes,
+        Measured share,
+        Measured pitch,
+        Measured bank,
+        Measured altitude,
+        boolean boost,
         Optional<Measured> outside) {
 
     /** What goes on. */
     public enum Kind {
-        TAXI("Taxi", true), TAKE_OFF("Take-off", false), CLIMB("Climb", true), CRUISE("Cruise", true), DESCENT("Descent", true),
-        CIRCUIT("Circuit", false), RESERVE("Reserve", true);
+        TAXI("Taxi", true),
+        TAKE_OFF("Take-off", false),
+        CLIMB("Climb", true),
+        CRUISE("Cruise", true),
+        DESCENT("Descent", true),
+        CIRCUIT("Circuit", false),
+        RESERVE("Reserve", true);
 
         private final String label;
         private final boolean switching;
@@ -52,24 +64,39 @@ public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch,
         within(Math.toDegrees(pitch.si()), -60, 60, kind, "has a pitch within 60\u00b0");
         within(Math.toDegrees(bank.si()), -60, 60, kind, "has a bank within 60\u00b0");
         within(altitude.si(), -1000, 12_000, kind, "ends between \u22121,000 and 12,000 m");
-        outside.ifPresent(t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has \u221280 to 60 \u00b0C outside"));
+        outside.ifPresent(
+                t -> within(Unit.CELSIUS.fromSi(t.si()), -80, 60, kind, "has \u221280 to 60 \u00b0C outside"));
     }
 
     /** On the hot day. */
-    public Phase(Kind kind, Measured minutes, Measured share, Measured pitch, Measured bank, Measured altitude, boolean boost) {
+    public Phase(
+            Kind kind,
+            Measured minutes,
+            Measured share,
+            Measured pitch,
+            Measured bank,
+            Measured altitude,
+            boolean boost) {
         this(kind, minutes, share, pitch, bank, altitude, boost, Optional.empty());
     }
 
     private static void within(double value, double least, double most, Kind kind, String rule) {
         if (!(value >= least - 1e-9 && value <= most + 1e-9)) {
-            throw new IllegalArgumentException("A phase such as " + kind.label().toLowerCase(Locale.ROOT) + " " + rule + ".");
+            throw new IllegalArgumentException(
+                    "A phase such as " + kind.label().toLowerCase(Locale.ROOT) + " " + rule + ".");
         }
     }
 
     /** In figures as they are usually said; not banked. */
     public static Phase of(Kind kind, double minutes, double percent, double pitchDegrees, double feet, boolean boost) {
-        return new Phase(kind, Measured.of(minutes, Unit.MINUTE, "estimate"), Measured.of(percent / 100, Unit.ONE, "estimate"), Measured.of(
-                pitchDegrees, Unit.DEGREE, "estimate"), Measured.of(0, Unit.DEGREE, "estimate"), Measured.of(feet, Unit.FOOT, "estimate"), boost);
+        return new Phase(
+                kind,
+                Measured.of(minutes, Unit.MINUTE, "estimate"),
+                Measured.of(percent / 100, Unit.ONE, "estimate"),
+                Measured.of(pitchDegrees, Unit.DEGREE, "estimate"),
+                Measured.of(0, Unit.DEGREE, "estimate"),
+                Measured.of(feet, Unit.FOOT, "estimate"),
+                boost);
     }
 
     /** How long it lasts, minutes. */
@@ -91,7 +118,8 @@ public record Phase(Kind kind, Measured minutes, Measured share, Measured pitch,
     }
 
     public Phase withShare(double other) {
-        return new Phase(kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost, outside);
+        return new Phase(
+                kind, minutes, share.with(Quantity.of(other, Unit.ONE)), pitch, bank, altitude, boost, outside);
     }
 
     public Phase withPitch(Quantity q) {

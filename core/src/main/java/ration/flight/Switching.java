@@ -7,16 +7,20 @@ import ration.model.Measured;
 /**
  * When the pilot moves a selector.
  *
- * @param mode    by what rule
- * @param every   by the clock: from one switch to the next, a time
+ * @param mode by what rule
+ * @param every by the clock: from one switch to the next, a time
  * @param portion by quantity: what a tank gives before the next is taken, a volume
- * @param steps   by hand: in the order of time
+ * @param steps by hand: in the order of time
  */
 public record Switching(Mode mode, Measured every, Measured portion, List<Step> steps) {
 
     /** The rules. */
     public enum Mode {
-        HAND("By hand"), CLOCK("By the clock"), QUANTITY("By quantity"), BOTH("On both"), BALANCE("Planned");
+        HAND("By hand"),
+        CLOCK("By the clock"),
+        QUANTITY("By quantity"),
+        BOTH("On both"),
+        BALANCE("Planned");
 
         private final String label;
 
@@ -32,7 +36,7 @@ public record Switching(Mode mode, Measured every, Measured portion, List<Step> 
     /**
      * The handles are put so at a time after the start.
      *
-     * @param at        a time
+     * @param at a time
      * @param positions by selector id
      */
     public record Step(Measured at, Map<String, String> positions) {
@@ -47,9 +51,12 @@ public record Switching(Mode mode, Measured every, Measured portion, List<Step> 
 
     public Switching {
         if (!(every.si() >= 60) || !(portion.si() >= 1e-4)) {
-            throw new IllegalArgumentException("From one switch to the next lie at least a minute, or a tenth of a litre.");
+            throw new IllegalArgumentException(
+                    "From one switch to the next lie at least a minute, or a tenth of a litre.");
         }
-        steps = steps.stream().sorted(java.util.Comparator.comparingDouble(Step::minutes)).toList();
+        steps = steps.stream()
+                .sorted(java.util.Comparator.comparingDouble(Step::minutes))
+                .toList();
     }
 
     public Switching with(Mode other) {

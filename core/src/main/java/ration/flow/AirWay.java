@@ -6,7 +6,10 @@ import ration.condition.Fault;
 import ration.network.Element;
 import ration.network.NetworkSolution;
 
-/** Where air reaches the flowing line of a converged answer: through outlets that stand clear of the fuel, and parts that let it in. */
+/**
+ * Where air reaches the flowing line of a converged answer: through outlets that stand clear of the fuel, and parts
+ * that let it in.
+ */
 final class AirWay {
 
     private final Posed pose;
@@ -23,8 +26,8 @@ final class AirWay {
 
     /**
      * Follows the standing line behind each uncovered outlet to where fuel flows. Liquid in it stands at the height
-     * that balances the pressure there; if the whole way lies above that height, air gets through. A part that lets air in
-     * does so where the pressure falls under ambient.
+     * that balances the pressure there; if the whole way lies above that height, air gets through. A part that lets air
+     * in does so where the pressure falls under ambient.
      */
     List<String> through() {
         List<String> through = new ArrayList<>();
@@ -34,8 +37,12 @@ final class AirWay {
                 int node = plan.spot(name);
                 boolean still = Math.abs(solution.flowAt(plan.wire(name))) < FlowAnswer.NO_FLOW;
                 double over = pose.airspace(level.tank());
-                if (still && solution.knownAt(node) && weight > 0 && airReaches(node, (solution.piezometricAt(node) - over) / weight,
-                        new boolean[plan.spots()]) || still && jetDraws(node, new boolean[plan.spots()])) {
+                if (still
+                                && solution.knownAt(node)
+                                && weight > 0
+                                && airReaches(
+                                        node, (solution.piezometricAt(node) - over) / weight, new boolean[plan.spots()])
+                        || still && jetDraws(node, new boolean[plan.spots()])) {
                     through.add(name);
                 }
             }
@@ -44,7 +51,10 @@ final class AirWay {
             if (f.kind() == Fault.Kind.AIR_LEAK) {
                 for (String name : plan.basis().airPorts(f)) {
                     int node = plan.spot(name);
-                    if (node >= 0 && solution.knownAt(node) && solution.pressureAt(node) < 0 && leads(node, new boolean[plan.spots()])) {
+                    if (node >= 0
+                            && solution.knownAt(node)
+                            && solution.pressureAt(node) < 0
+                            && leads(node, new boolean[plan.spots()])) {
                         through.add(name);
                     }
                 }
@@ -54,8 +64,8 @@ final class AirWay {
     }
 
     /**
-     * Whether air that comes in at a node gets to the engine: with the fuel where that flows, through fuel that stands, never against
-     * it. What comes out into a tank is no air of the engine's.
+     * Whether air that comes in at a node gets to the engine: with the fuel where that flows, through fuel that stands,
+     * never against it. What comes out into a tank is no air of the engine's.
      */
     private boolean leads(int node, boolean[] seen) {
         if (node == plan.inlet()) {
@@ -71,7 +81,10 @@ final class AirWay {
             double flow = solution.flowAt(w) * (wire.from() == node ? 1 : -1);
             boolean stands = Math.abs(flow) <= FlowAnswer.NO_FLOW;
             boolean backward = wire.from() != node && element.oneWay();
-            boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Vent) && !backward
+            boolean passes = !element.shut()
+                    && !(element instanceof Element.Uncovered)
+                    && !(element instanceof Element.Vent)
+                    && !backward
                     && !(stands && element instanceof Element.Pump);
             if (passes && (stands || flow > 0) && leads(wire.other(node), seen)) {
                 return true;
@@ -124,7 +137,9 @@ final class AirWay {
             Wire wire = plan.wire(w);
             Element element = wire.element();
             // a running pump that takes in air moves nothing: its line stands, and what lies beyond it is safe
-            boolean passes = !element.shut() && !(element instanceof Element.Uncovered) && !(element instanceof Element.Jet)
+            boolean passes = !element.shut()
+                    && !(element instanceof Element.Uncovered)
+                    && !(element instanceof Element.Jet)
                     && !(element instanceof Element.Pump);
             if (passes && pose.lowest(wire) > liquidStands && airReaches(wire.other(node), liquidStands, seen)) {
                 return true;

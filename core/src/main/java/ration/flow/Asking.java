@@ -11,13 +11,17 @@ import ration.network.SolverSettings;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
-/** Questions of one condition: what its headers do is found out on the way, and what lasts where the first answer would not. */
+/**
+ * Questions of one condition: what its headers do is found out on the way, and what lasts where the first answer would
+ * not.
+ */
 final class Asking {
 
     /** More than any engine here takes, m3/s: 95 gph. */
     private static final double MOST_FLOW = 1e-4;
     /** The least flow asked for when the largest lasting one is sought, m3/s: 0.1 gph; and how often that is halved. */
     private static final double LEAST_ASKED = 1e-7;
+
     private static final int HALVINGS = 20;
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
 
@@ -33,7 +37,11 @@ final class Asking {
         this.condition = condition;
         this.levels = levels;
         bare = bare();
-        boils = basis.around().vapor().map(v -> v.pascal(condition.fuelKelvin())).orElse(0.0) - condition.air().day().pressurePa();
+        boils = basis.around()
+                        .vapor()
+                        .map(v -> v.pascal(condition.fuelKelvin()))
+                        .orElse(0.0)
+                - condition.air().day().pressurePa();
     }
 
     FlowAnswer ask(FlowQuestion question) {
@@ -48,9 +56,10 @@ final class Asking {
     private FlowAnswer undelivered(FlowAnswer answer) {
         FlowAnswer most = lasting(settle(new FlowQuestion.Capacity()));
         double gph = (most == null ? 0 : most.inletFlow()) / GPH;
-        return answer.refused((basis.system().hasPump() ? "The pumps cannot deliver this: " : "This cannot be delivered: ")
-                + nameOf(answer) + " would fall below the pressure at which the fuel"
-                + " boils. At most " + UnitSystem.figure(gph, 1) + " gph arrive.");
+        return answer.refused(
+                (basis.system().hasPump() ? "The pumps cannot deliver this: " : "This cannot be delivered: ")
+                        + nameOf(answer) + " would fall below the pressure at which the fuel"
+                        + " boils. At most " + UnitSystem.figure(gph, 1) + " gph arrive.");
     }
 
     private String nameOf(FlowAnswer boiling) {
@@ -58,20 +67,23 @@ final class Asking {
     }
 
     /**
-     * What the engine can take for good with its least pressure: the open inlet's flow, or, where that would draw air, boil
-     * or run a header dry, the largest flow that does not.
+     * What the engine can take for good with its least pressure: the open inlet's flow, or, where that would draw air,
+     * boil or run a header dry, the largest flow that does not.
      */
     private FlowAnswer capacity() {
         FlowAnswer open = basis.hasJets() ? wet(new FlowQuestion.Capacity()) : settle(new FlowQuestion.Capacity());
-        boolean stands = open.usable() && open.airDrawn().isEmpty() && open.boilsAt().isEmpty();
+        boolean stands =
+                open.usable() && open.airDrawn().isEmpty() && open.boilsAt().isEmpty();
         if (stands && (!basis.hasJets() || open.dryHeaders().isEmpty() && open.inletFlow() > FlowAnswer.NO_FLOW)
                 || !open.usable() && !basis.hasJets()) {
             return open;
         }
         FlowAnswer lasting = lasting(open);
         FlowAnswer rest = lasting != null ? lasting : basis.hasJets() ? settle(new FlowQuestion.Capacity()) : open;
-        return rest.boilsAt().isEmpty() || !rest.usable() ? rest : rest.refused(nameOf(rest) + " is under the pressure at which"
-                + " the fuel boils however little flows: no fuel gets past it.");
+        return rest.boilsAt().isEmpty() || !rest.usable()
+                ? rest
+                : rest.refused(nameOf(rest) + " is under the pressure at which"
+                        + " the fuel boils however little flows: no fuel gets past it.");
     }
 
     /** The largest demand that is met for good; null if there is none. */
@@ -83,7 +95,10 @@ final class Asking {
             double middle = i == 0 ? LEAST_ASKED : (low + high) / 2;
             FlowQuestion.Demand asked = new FlowQuestion.Demand(middle);
             FlowAnswer a = wet(asked);
-            if (a.usable() && a.dryHeaders().isEmpty() && a.airDrawn().isEmpty() && a.boilsAt().isEmpty()
+            if (a.usable()
+                    && a.dryHeaders().isEmpty()
+                    && a.airDrawn().isEmpty()
+                    && a.boilsAt().isEmpty()
                     && a.meetsLeastPressure()) {
                 low = middle;
                 best = a;

@@ -1,8 +1,8 @@
 package ration.flow;
 
 /**
- * Air shut in over the fuel: {@code p V^n = const}. Isothermal, n 1, the slower loss of pressure; air that has no time to take up
- * heat, n 1.4, the quick bound (handbook, common practice).
+ * Air shut in over the fuel: {@code p V^n = const}. Isothermal, n 1, the slower loss of pressure; air that has no time
+ * to take up heat, n 1.4, the quick bound (handbook, common practice).
  */
 public final class ClosedAirspace {
 
@@ -11,14 +11,13 @@ public final class ClosedAirspace {
     /** Air that takes up no heat: what is left of the pressure first. */
     public static final double ADIABATIC = 1.4;
 
-    private ClosedAirspace() {
-    }
+    private ClosedAirspace() {}
 
     /**
      * Pressure over the fuel, Pa over ambient.
      *
-     * @param roomM3  the air had when it was shut in at ambient pressure, above zero
-     * @param usedM3  fuel that has left since; negative for fuel that has come
+     * @param roomM3 the air had when it was shut in at ambient pressure, above zero
+     * @param usedM3 fuel that has left since; negative for fuel that has come
      * @param ambient Pa
      */
     public static double gauge(double roomM3, double usedM3, double ambient) {
@@ -28,9 +27,9 @@ public final class ClosedAirspace {
     /**
      * Air as it was shut in.
      *
-     * @param roomM3   it had, above zero
-     * @param heldM3   fuel under it
-     * @param ambient  its pressure, Pa
+     * @param roomM3 it had, above zero
+     * @param heldM3 fuel under it
+     * @param ambient its pressure, Pa
      * @param exponent 1 to 1.4
      */
     public record Room(double roomM3, double heldM3, double ambient, double exponent) {

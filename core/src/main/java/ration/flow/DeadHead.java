@@ -14,16 +14,16 @@ import ration.model.Run;
 import ration.topology.Topology;
 
 /**
- * What each line stands when every pump runs and nothing gets away: the engine takes nothing, nothing is spilt back, every return is
- * blocked. Pumps, reliefs, checks and reducers are as fitted, so side by side the greatest counts and in series the sum.
+ * What each line stands when every pump runs and nothing gets away: the engine takes nothing, nothing is spilt back,
+ * every return is blocked. Pumps, reliefs, checks and reducers are as fitted, so side by side the greatest counts and
+ * in series the sum.
  */
 public final class DeadHead {
 
     /** What goes on flowing, m3/s: hardly anything, so that a pressure behind shut ways is told; under 0.001 gph. */
     private static final double SEEPS = 1e-9;
 
-    private DeadHead() {
-    }
+    private DeadHead() {}
 
     /**
      * The greatest pressure in each run over some conditions, Pa gauge, by its id; not a number where it has no answer.
@@ -34,13 +34,20 @@ public final class DeadHead {
         FuelSystem system = basis.system();
         Topology topology = Topology.of(system);
         Set<Fault> shut = new HashSet<>();
-        system.all(Regulator.class).filter(r -> r.style() == Regulator.Style.BYPASS).forEach(r -> shut.add(new Fault(Fault.Kind.REGULATOR_STUCK_SHUT, r.id())));
-        system.runs().stream().filter(topology::returns).forEach(r -> shut.add(new Fault(Fault.Kind.RETURN_BLOCKED, r.id())));
+        system.all(Regulator.class)
+                .filter(r -> r.style() == Regulator.Style.BYPASS)
+                .forEach(r -> shut.add(new Fault(Fault.Kind.REGULATOR_STUCK_SHUT, r.id())));
+        system.runs().stream()
+                .filter(topology::returns)
+                .forEach(r -> shut.add(new Fault(Fault.Kind.RETURN_BLOCKED, r.id())));
         Map<String, Double> greatest = new HashMap<>();
         for (Condition c : conditions) {
             FlowAnswer a = basis.ask(c.with(new Faults(shut)), new FlowQuestion.Demand(SEEPS));
             for (Run run : system.runs()) {
-                greatest.merge(run.id(), a.usable() ? most(a, run) : Double.NaN, (x, y) -> Double.isNaN(x) || Double.isNaN(y) ? Double.NaN : Math.max(x, y));
+                greatest.merge(
+                        run.id(),
+                        a.usable() ? most(a, run) : Double.NaN,
+                        (x, y) -> Double.isNaN(x) || Double.isNaN(y) ? Double.NaN : Math.max(x, y));
             }
         }
         return greatest;

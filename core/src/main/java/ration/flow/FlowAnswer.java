@@ -72,7 +72,9 @@ public final class FlowAnswer {
         return undelivered() || solution.status() == NetworkSolution.Status.NO_SUPPLY;
     }
 
-    /** Id of the item at which the flow asked for would fall below the boiling pressure of the fuel; empty if nowhere. */
+    /**
+     * Id of the item at which the flow asked for would fall below the boiling pressure of the fuel; empty if nowhere.
+     */
     String boilsAt() {
         return boilsAt;
     }
@@ -141,8 +143,8 @@ public final class FlowAnswer {
 
     /** Whether the inlet has its least pressure. */
     boolean meetsLeastPressure() {
-        return plan.inlet() >= 0 && (solution.knownAt(plan.inlet()) ? solution.pressureAt(plan.inlet()) : 0) >= pose
-                .leastPressure();
+        return plan.inlet() >= 0
+                && (solution.knownAt(plan.inlet()) ? solution.pressureAt(plan.inlet()) : 0) >= pose.leastPressure();
     }
 
     /** What a header loses, m3/s: more drawn than comes in; zero while it stays full. */
@@ -154,8 +156,9 @@ public final class FlowAnswer {
         double sum = 0;
         for (int w : plan.wiresOf(header)) {
             Wire wire = plan.wire(w);
-            sum += wire.from() == plan.spot(header + "~body") ? solution.flowAt(w) : wire.to() == plan.spot(header + "~body")
-                    ? -solution.flowAt(w) : 0;
+            sum += wire.from() == plan.spot(header + "~body")
+                    ? solution.flowAt(w)
+                    : wire.to() == plan.spot(header + "~body") ? -solution.flowAt(w) : 0;
         }
         return sum;
     }
@@ -215,11 +218,12 @@ public final class FlowAnswer {
     }
 
     /**
-     * Gauge pressure at a port, Pa; empty if there is no such port, if closed valves leave it undetermined, or where nothing
-     * flows and the figure lies below the pressure at which the fuel boils: no column of fuel stands so.
+     * Gauge pressure at a port, Pa; empty if there is no such port, if closed valves leave it undetermined, or where
+     * nothing flows and the figure lies below the pressure at which the fuel boils: no column of fuel stands so.
      */
     public OptionalDouble pressure(PortRef port) {
-        OptionalDouble p = usable() && plan.spot(port) >= 0 ? solution.pressure(port.toString()) : OptionalDouble.empty();
+        OptionalDouble p =
+                usable() && plan.spot(port) >= 0 ? solution.pressure(port.toString()) : OptionalDouble.empty();
         return p.isPresent() && p.getAsDouble() < pose.boils() ? OptionalDouble.empty() : p;
     }
 
@@ -258,7 +262,9 @@ public final class FlowAnswer {
 
     /** Reynolds number in a run, 0 if it stands. */
     public double reynolds(Run run) {
-        return 4 * Math.abs(flow(run.id())) / (Math.PI * run.size().bore() * plan.fluid().viscosity());
+        return 4
+                * Math.abs(flow(run.id()))
+                / (Math.PI * run.size().bore() * plan.fluid().viscosity());
     }
 
     /** Weight of the fuel per volume as felt, Pa per metre of height. */
@@ -266,7 +272,10 @@ public final class FlowAnswer {
         return weight;
     }
 
-    /** Names of tank outlets, and of parts that leak, through which air reaches the flowing line; empty in a healthy case. */
+    /**
+     * Names of tank outlets, and of parts that leak, through which air reaches the flowing line; empty in a healthy
+     * case.
+     */
     public List<String> airDrawn() {
         return airDrawn;
     }
@@ -288,7 +297,9 @@ public final class FlowAnswer {
     public List<PathStep> path() {
         List<PathStep> known = path;
         if (known == null) {
-            known = usable() && weight != 0 && plan.inlet() >= 0 ? new FuelWay(plan, solution, weight).steps() : List.of();
+            known = usable() && weight != 0 && plan.inlet() >= 0
+                    ? new FuelWay(plan, solution, weight).steps()
+                    : List.of();
             path = known;
         }
         return known;
@@ -302,7 +313,8 @@ public final class FlowAnswer {
     /** Head from the surface that feeds to the engine inlet, m; empty if nothing flows. */
     public OptionalDouble headAvailable() {
         List<PathStep> steps = path();
-        return steps.isEmpty() || plan.inlet() < 0 ? OptionalDouble.empty()
+        return steps.isEmpty() || plan.inlet() < 0
+                ? OptionalDouble.empty()
                 : OptionalDouble.of(steps.get(0).headIn() - pose.height(plan.inlet()));
     }
 

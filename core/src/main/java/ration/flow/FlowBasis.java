@@ -31,8 +31,8 @@ import ration.tank.TankBody;
 import ration.topology.Topology;
 
 /**
- * What every question of one assessment shares: a system without blocking problems, its fuel, its tanks made ready, what is
- * round it. Networks made for one question are kept for the next. May be asked from several threads.
+ * What every question of one assessment shares: a system without blocking problems, its fuel, its tanks made ready,
+ * what is round it. Networks made for one question are kept for the next. May be asked from several threads.
  */
 public final class FlowBasis {
 
@@ -58,21 +58,29 @@ public final class FlowBasis {
 
     /**
      * @param system without blocking problems
-     * @param fuel   grade
-     * @param law    friction law
+     * @param fuel grade
+     * @param law friction law
      * @param bodies its tanks made ready, by id
      * @param around air and engine round it
      */
-    public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around) {
+    public FlowBasis(
+            FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around) {
         this(system, fuel, law, bodies, around, Optional.empty());
     }
 
     /**
      * The same, after an edit.
      *
-     * @param before what it was before: how plans are wired and sound runs are taken from there, which changes no answer
+     * @param before what it was before: how plans are wired and sound runs are taken from there, which changes no
+     *     answer
      */
-    public FlowBasis(FuelSystem system, FuelGrade fuel, FrictionLaw law, Map<String, TankBody> bodies, Surroundings around, Optional<FlowBasis> before) {
+    public FlowBasis(
+            FuelSystem system,
+            FuelGrade fuel,
+            FrictionLaw law,
+            Map<String, TankBody> bodies,
+            Surroundings around,
+            Optional<FlowBasis> before) {
         this.system = system;
         topology = Topology.of(system);
         this.fuel = fuel;
@@ -85,7 +93,8 @@ public final class FlowBasis {
         jets = system.all(JetPump.class).findAny().isPresent();
         followsManifold = system.all(Regulator.class).anyMatch(r -> r.reference() == Regulator.Reference.MANIFOLD);
         plans = new ConcurrentHashMap<>();
-        wirings = before.map(b -> b.wirings).filter(w -> w.size() < MOST_WIRINGS).orElseGet(ConcurrentHashMap::new);
+        wirings =
+                before.map(b -> b.wirings).filter(w -> w.size() < MOST_WIRINGS).orElseGet(ConcurrentHashMap::new);
         ground = new Groundwork(system, before.map(b -> b.ground));
         filling = HeaderStates.filling(system);
     }
@@ -194,8 +203,10 @@ public final class FlowBasis {
         if (item == null || !f.port().isEmpty()) {
             return List.of(leakPort(f));
         }
-        return item.only(Run.class).map(r -> List.of(r.from().toString(), r.to().toString())).orElseGet(() -> item.ports().stream().map(p -> item.id()
-                + "." + p).toList());
+        return item.only(Run.class)
+                .map(r -> List.of(r.from().toString(), r.to().toString()))
+                .orElseGet(() ->
+                        item.ports().stream().map(p -> item.id() + "." + p).toList());
     }
 
     /** The node at which a part leaks fuel: the port named, the start of a run, the first port of another part. */
@@ -204,8 +215,10 @@ public final class FlowBasis {
         if (item == null) {
             return "";
         }
-        return item.only(Run.class).map(r -> (f.port().equals("to") ? r.to() : r.from()).toString()).orElseGet(() -> item.id() + "."
-                + (f.port().isEmpty() ? item.ports().get(0) : f.port()));
+        return item.only(Run.class)
+                .map(r -> (f.port().equals("to") ? r.to() : r.from()).toString())
+                .orElseGet(() ->
+                        item.id() + "." + (f.port().isEmpty() ? item.ports().get(0) : f.port()));
     }
 
     /** Asks one question. */
@@ -262,10 +275,12 @@ public final class FlowBasis {
     }
 
     /**
-     * Least gauge pressure at the inlet, Pa. Where a regulator follows the manifold the inlet needs its least over that, not over the
-     * air outside: closed throttle takes as much off what is needed as off what is held.
+     * Least gauge pressure at the inlet, Pa. Where a regulator follows the manifold the inlet needs its least over
+     * that, not over the air outside: closed throttle takes as much off what is needed as off what is held.
      */
     public double leastPressure(EngineInlet inlet, Power power) {
-        return followsManifold ? Math.max(0, inlet.minimumPressure().si() + around.manifold(power)) : inlet.minimumPressure().si();
+        return followsManifold
+                ? Math.max(0, inlet.minimumPressure().si() + around.manifold(power))
+                : inlet.minimumPressure().si();
     }
 }

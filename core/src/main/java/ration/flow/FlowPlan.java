@@ -22,13 +22,14 @@ import ration.network.NetworkSolution;
 import ration.network.SolverSettings;
 
 /**
- * A system in one state of its handles, pumps, filters and faults, made into a network once. Each attitude and each filling
- * only gives its nodes other heights and its tanks other pressures.
+ * A system in one state of its handles, pumps, filters and faults, made into a network once. Each attitude and each
+ * filling only gives its nodes other heights and its tanks other pressures.
  */
 final class FlowPlan {
 
     /** Demand and height of the fuel over an outlet in the pose from which every other starts, m3/s and m. */
     private static final double USUAL_FLOW = 2e-5;
+
     private static final double USUAL_DEPTH = 0.1;
 
     private final FlowBasis basis;
@@ -38,6 +39,7 @@ final class FlowPlan {
     private final Wiring wiring;
     /** Pressure of the tip that each tank breathes at, Pa over ambient. */
     private final Map<String, Double> tips = new HashMap<>();
+
     private final Fluid fluid;
     private final int inlet;
     private final int bowl;
@@ -65,7 +67,10 @@ final class FlowPlan {
         problem = new NetworkProblem(fluid, ApparentGravity.STANDARD, basis.law(), usualPose(), links(alike));
         network = alike.map(w -> Network.of(problem, w.network())).orElseGet(() -> Network.of(problem));
         wiring = alike.orElseGet(() -> basis.keep(new Wiring(basis.system(), places, ways, problem.links(), network)));
-        inlet = basis.system().inlet().map(i -> spot(new PortRef(i.id(), Item.IN))).orElse(-1);
+        inlet = basis.system()
+                .inlet()
+                .map(i -> spot(new PortRef(i.id(), Item.IN)))
+                .orElse(-1);
         bowl = wiring.spot(PlanMaker.BOWL);
         arriving = last();
         jets = basis.hasJets();
@@ -77,8 +82,11 @@ final class FlowPlan {
         for (int w = 0; w < wires.length; w++) {
             Wire wire = wires[w];
             NetworkProblem.Link same = alike.isPresent() ? alike.get().link(w) : null;
-            links.add(same != null && same.element() == wire.element() ? same
-                    : new NetworkProblem.Link(wire.link(), spots[wire.from()].id(), spots[wire.to()].id(), wire.element()));
+            links.add(
+                    same != null && same.element() == wire.element()
+                            ? same
+                            : new NetworkProblem.Link(
+                                    wire.link(), spots[wire.from()].id(), spots[wire.to()].id(), wire.element()));
         }
         return links;
     }
@@ -87,28 +95,38 @@ final class FlowPlan {
         Optional<Fault> cap = key.faults().of(Fault.Kind.CAP_LOST, vented.id());
         VentPath vents = basis.vents(vented);
         double own = vents.open() ? Math.min(0, vents.tip()) : 0;
-        return Math.min(own, cap.map(f -> -f.severity()).orElse(0.0)) * basis.around().ram();
+        return Math.min(own, cap.map(f -> -f.severity()).orElse(0.0))
+                * basis.around().ram();
     }
 
     private List<NetworkProblem.Node> usualPose() {
         List<NetworkProblem.Node> nodes = new ArrayList<>();
         Point3 up = new Point3(0, 0, 1);
         for (Spot s : spots) {
-            double height = s.place() != null ? up.dot(s.place()) : basis.system().item(s.tank()).flatMap(i -> i.only(Tank.class)).flatMap(
-                    t -> t.outlets().stream().findFirst()).map(o -> up.dot(o.place().point()) + USUAL_DEPTH).orElse(0.0);
+            double height = s.place() != null
+                    ? up.dot(s.place())
+                    : basis.system()
+                            .item(s.tank())
+                            .flatMap(i -> i.only(Tank.class))
+                            .flatMap(t -> t.outlets().stream().findFirst())
+                            .map(o -> up.dot(o.place().point()) + USUAL_DEPTH)
+                            .orElse(0.0);
             nodes.add(node(s, height, USUAL_FLOW, 0));
         }
         return nodes;
     }
 
     private NetworkProblem.Node node(Spot s, double height, double demand, double airspace) {
-        return new NetworkProblem.Node(s.id(), height, switch (s.holds()) {
-            case NOTHING -> Boundary.NONE;
-            case DEMAND -> new Boundary.Demand(demand);
-            case AMBIENT -> new Boundary.Pressure(0);
-            case AIRSPACE -> new Boundary.Pressure(airspace);
-            case TIP -> new Boundary.Pressure(tips.get(s.tank()));
-        });
+        return new NetworkProblem.Node(
+                s.id(),
+                height,
+                switch (s.holds()) {
+                    case NOTHING -> Boundary.NONE;
+                    case DEMAND -> new Boundary.Demand(demand);
+                    case AMBIENT -> new Boundary.Pressure(0);
+                    case AIRSPACE -> new Boundary.Pressure(airspace);
+                    case TIP -> new Boundary.Pressure(tips.get(s.tank()));
+                });
     }
 
     /** The nodes at their heights. */
@@ -139,7 +157,8 @@ final class FlowPlan {
 
     NetworkSolution solve(Posed pose, SolverSettings settings) {
         Solves.begin();
-        return network.posed(pose.gravity().magnitude(), pose.heights(), given(pose)).solve(settings, near());
+        return network.posed(pose.gravity().magnitude(), pose.heights(), given(pose))
+                .solve(settings, near());
     }
 
     private NetworkSolution near() {

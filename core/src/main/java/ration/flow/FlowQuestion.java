@@ -13,10 +13,8 @@ public sealed interface FlowQuestion {
     }
 
     /** The needle is held open at no less than the inlet's minimum pressure; what flow arrives? */
-    record Capacity() implements FlowQuestion {
-    }
+    record Capacity() implements FlowQuestion {}
 
     /** The line is taken off at the inlet and runs free at that height, as in the ground test; what pours? */
-    record OpenLine() implements FlowQuestion {
-    }
+    record OpenLine() implements FlowQuestion {}
 }

@@ -41,8 +41,9 @@ final class FuelWay {
     }
 
     /**
-     * The wires back to the surface the fuel comes from, the one that brings most first at each node; what only goes round, as
-     * from a rail back to the header before its pumps, is not where fuel comes from. Without a surface, the one that brings most.
+     * The wires back to the surface the fuel comes from, the one that brings most first at each node; what only goes
+     * round, as from a rail back to the header before its pumps, is not where fuel comes from. Without a surface, the
+     * one that brings most.
      */
     private List<Integer> back(int inlet) {
         List<Integer> way = new ArrayList<>();
@@ -50,7 +51,9 @@ final class FuelWay {
             return way;
         }
         boolean[] seen = new boolean[plan.spots()];
-        for (int node = inlet; !seen[node] && !feeding(node).isEmpty(); node = plan.wire(way.get(way.size() - 1)).other(node)) {
+        for (int node = inlet;
+                !seen[node] && !feeding(node).isEmpty();
+                node = plan.wire(way.get(way.size() - 1)).other(node)) {
             seen[node] = true;
             way.add(feeding(node).get(0));
         }

@@ -13,7 +13,10 @@ import ration.model.PortRef;
 import ration.model.Run;
 import ration.model.VentPlenum;
 
-/** What every plan of a system has: a node for each port and each plenum, and the runs between them while they are sound. */
+/**
+ * What every plan of a system has: a node for each port and each plenum, and the runs between them while they are
+ * sound.
+ */
 final class Groundwork {
 
     private final List<Spot> spots = new ArrayList<>();
@@ -22,16 +25,15 @@ final class Groundwork {
     private final int ports;
 
     /** A run, where it lies and what it is to the network while it is sound. */
-    private record Laid(Run run, Way way, Wire wire) {
-    }
+    private record Laid(Run run, Way way, Wire wire) {}
 
     /**
      * A run as it was measured.
      *
-     * @param points   from its start to its end
-     * @param legs     between them, m
+     * @param points from its start to its end
+     * @param legs between them, m
      * @param straight sum of the legs, m
-     * @param length   as it was cut, m
+     * @param length as it was cut, m
      */
     record Way(List<Point3> points, double[] legs, double straight, double length) {
 
@@ -59,15 +61,29 @@ final class Groundwork {
             }
         }
         ports = spots.size();
-        system.all(VentPlenum.class).forEach(p -> add(new Spot(Vessels.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
+        system.all(VentPlenum.class)
+                .forEach(p -> add(new Spot(Vessels.chamber(p), p.place().point(), "", Spot.Holds.NOTHING)));
         for (Run run : system.runs()) {
             int from = byName.get(run.from().toString());
             int to = byName.get(run.to().toString());
             Way way = Way.of(system, run);
-            Optional<Laid> same = before.map(b -> b.laid.get(run.id())).filter(l -> l.run == run && l.wire.from() == from && l.wire.to() == to && l.way.points().equals(way
-                    .points()));
-            laid.put(run.id(), same.orElseGet(() -> new Laid(run, way, new Wire(run.id(), run.id(), from, to, PlanMaker.pipe(system, run), run.points().stream().map(
-                    Place::point).toList()))));
+            Optional<Laid> same = before.map(b -> b.laid.get(run.id()))
+                    .filter(l -> l.run == run
+                            && l.wire.from() == from
+                            && l.wire.to() == to
+                            && l.way.points().equals(way.points()));
+            laid.put(
+                    run.id(),
+                    same.orElseGet(() -> new Laid(
+                            run,
+                            way,
+                            new Wire(
+                                    run.id(),
+                                    run.id(),
+                                    from,
+                                    to,
+                                    PlanMaker.pipe(system, run),
+                                    run.points().stream().map(Place::point).toList()))));
         }
     }
 

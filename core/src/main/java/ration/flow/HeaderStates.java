@@ -10,7 +10,7 @@ import ration.network.NetworkSolution;
  * What is found out about headers while an answer is sought.
  *
  * @param falling ports at which fuel falls free or runs over a lip: the level stands under them
- * @param dry     ids of headers that are drawn lower than they are filled, held at the lip of their outlet
+ * @param dry ids of headers that are drawn lower than they are filled, held at the lip of their outlet
  */
 record HeaderStates(Set<String> falling, Set<String> dry) {
 
@@ -38,7 +38,8 @@ record HeaderStates(Set<String> falling, Set<String> dry) {
     /** The headers into which fuel falls free held at their lips: nothing else can give what is asked of them. */
     HeaderStates drained(FuelSystem system) {
         Set<String> empty = new HashSet<>(dry);
-        system.all(Header.class).filter(h -> h.inlets().stream().anyMatch(i -> falling.contains(h.id() + "." + i)))
+        system.all(Header.class)
+                .filter(h -> h.inlets().stream().anyMatch(i -> falling.contains(h.id() + "." + i)))
                 .forEach(h -> empty.add(h.id()));
         return new HeaderStates(falling, empty);
     }

@@ -19,19 +19,18 @@ public final class PathLine {
     /**
      * A point of the line.
      *
-     * @param along  distance from the tank, m
+     * @param along distance from the tank, m
      * @param height of the line itself over the engine inlet, m
-     * @param place  in aircraft axes
+     * @param place in aircraft axes
      */
-    public record At(double along, double height, Point3 place) {
-    }
+    public record At(double along, double height, Point3 place) {}
 
     /**
      * One item on the path; heads and heights over the engine inlet, m.
      *
-     * @param item    on the path
-     * @param way     its points, in the direction of flow
-     * @param headIn  grade line before it
+     * @param item on the path
+     * @param way its points, in the direction of flow
+     * @param headIn grade line before it
      * @param headOut after it
      */
     public record Stretch(Item item, List<At> way, double headIn, double headOut) {
@@ -59,12 +58,13 @@ public final class PathLine {
 
         /** Grade line over the engine inlet at a distance along, m: straight within a stretch. */
         public double head(double along) {
-            return end() - start() < 1e-9 ? headOut : headIn + (along - start()) / (end() - start()) * (headOut - headIn);
+            return end() - start() < 1e-9
+                    ? headOut
+                    : headIn + (along - start()) / (end() - start()) * (headOut - headIn);
         }
     }
 
-    private PathLine() {
-    }
+    private PathLine() {}
 
     /** The stretches of the path of an answer, from the tank; empty if nothing flows. */
     public static List<Stretch> of(FuelSystem system, FlowAnswer answer) {
@@ -94,8 +94,14 @@ public final class PathLine {
                 if (Double.isNaN(from)) {
                     continue;
                 }
-                Point3 place = item.get().only(Fitted.class).map(f -> f.place().point()).or(() -> item.get().only(Tank.class).flatMap(t -> t.outlets()
-                        .stream().findFirst()).map(o -> o.place().point())).orElse(inlet.get());
+                Point3 place = item.get()
+                        .only(Fitted.class)
+                        .map(f -> f.place().point())
+                        .or(() -> item.get()
+                                .only(Tank.class)
+                                .flatMap(t -> t.outlets().stream().findFirst())
+                                .map(o -> o.place().point()))
+                        .orElse(inlet.get());
                 way.add(new At(along, from, place));
                 along += ITEM_LENGTH;
                 way.add(new At(along, to, place));
@@ -108,14 +114,17 @@ public final class PathLine {
     /** Height of the port through which the neighbouring run on the path joins this item; no number where none does. */
     private static double portHeight(FuelSystem system, FlowAnswer answer, List<PathStep> path, int at, int side) {
         int other = at + side;
-        Optional<Run> run = other < 0 || other >= path.size() ? Optional.empty() : system.item(path.get(other).item()).flatMap(i -> i.only(Run.class));
+        Optional<Run> run = other < 0 || other >= path.size()
+                ? Optional.empty()
+                : system.item(path.get(other).item()).flatMap(i -> i.only(Run.class));
         if (run.isEmpty()) {
             return Double.NaN;
         }
         String here = path.get(at).item();
         List<Point3> points = answer.way(run.get()).points();
-        return run.get().from().item().equals(here) ? answer.height(points.get(0)) : run.get().to().item().equals(here) ? answer.height(points.get(points.size() - 1))
-                : Double.NaN;
+        return run.get().from().item().equals(here)
+                ? answer.height(points.get(0))
+                : run.get().to().item().equals(here) ? answer.height(points.get(points.size() - 1)) : Double.NaN;
     }
 
     private static double unroll(FlowAnswer answer, Run run, double zero, double along, List<At> way) {

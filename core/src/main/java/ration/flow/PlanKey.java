@@ -22,7 +22,10 @@ final class PlanKey {
     private final Set<String> bare;
     private final int hash;
 
-    /** @param bare ports of tanks that stand clear of the fuel: outlets that let nothing in, returns that fuel falls from */
+    /**
+     * @param bare ports of tanks that stand clear of the fuel: outlets that let nothing in, returns that fuel falls
+     *     from
+     */
     PlanKey(Condition c, FlowQuestion question, HeaderStates headers, Set<String> bare) {
         asks = question.getClass();
         handles = c.handles();
@@ -32,8 +35,19 @@ final class PlanKey {
         faults = c.faults();
         this.headers = headers;
         this.bare = bare;
-        hash = Objects.hash(asks, handles.positions(), handles.shutValves(), handles.stopped(), fuelKelvin, engine.power(), engine.fouled(), airspace, faults.all(), headers
-                .falling(), headers.dry(), bare);
+        hash = Objects.hash(
+                asks,
+                handles.positions(),
+                handles.shutValves(),
+                handles.stopped(),
+                fuelKelvin,
+                engine.power(),
+                engine.fouled(),
+                airspace,
+                faults.all(),
+                headers.falling(),
+                headers.dry(),
+                bare);
     }
 
     /** Kind of question. */
@@ -77,7 +91,15 @@ final class PlanKey {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof PlanKey k && hash == k.hash && asks == k.asks && fuelKelvin == k.fuelKelvin && bare.equals(k.bare) && headers.equals(k.headers)
-                && handles.equals(k.handles) && engine.equals(k.engine) && airspace.equals(k.airspace) && faults.equals(k.faults);
+        return other instanceof PlanKey k
+                && hash == k.hash
+                && asks == k.asks
+                && fuelKelvin == k.fuelKelvin
+                && bare.equals(k.bare)
+                && headers.equals(k.headers)
+                && handles.equals(k.handles)
+                && engine.equals(k.engine)
+                && airspace.equals(k.airspace)
+                && faults.equals(k.faults);
     }
 }

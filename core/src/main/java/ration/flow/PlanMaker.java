@@ -38,10 +38,13 @@ import ration.model.Strainer;
 import ration.model.Tank;
 import ration.model.Tee;
 import ration.model.VentPlenum;
-import ration.network.Element.Minor;
 import ration.network.Element;
+import ration.network.Element.Minor;
 
-/** Makes the nodes and elements of every item, as it is set and as it has failed. One method a kind; {@link Vessels} are apart. */
+/**
+ * Makes the nodes and elements of every item, as it is set and as it has failed. One method a kind; {@link Vessels} are
+ * apart.
+ */
 final class PlanMaker implements Kinds<Void> {
 
     /** Node behind the engine inlet: the vented float bowl, or the open end of the line. */
@@ -49,6 +52,7 @@ final class PlanMaker implements Kinds<Void> {
 
     /** Through and branch loss of a tee, textbook threaded fittings (Munson table 8.2, from memory). */
     private static final double TEE_THROUGH = 0.9;
+
     private static final double TEE_BRANCH = 2.0;
     /** Fouled over clean where nobody gave a fouled figure; common practice, no source. */
     private static final double FOULED = 2;
@@ -58,6 +62,7 @@ final class PlanMaker implements Kinds<Void> {
     private static final double HOLE = 0.62;
     /** A hole wider than any passage here, m. */
     private static final double ALL_OPEN = 0.5;
+
     private final FlowBasis basis;
     private final FuelSystem system;
     private final PlanKey key;
@@ -114,15 +119,22 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void shutOff(ShutOff valve) {
-        through(valve, key.handles().shutValves().contains(valve.id()) || faults.has(Fault.Kind.VALVE_SHUT, valve.id()) ? new Element.Shut() : valve.loss().openBore());
+        through(
+                valve,
+                key.handles().shutValves().contains(valve.id()) || faults.has(Fault.Kind.VALVE_SHUT, valve.id())
+                        ? new Element.Shut()
+                        : valve.loss().openBore());
         return null;
     }
 
     @Override
     public Void strainer(Strainer strainer) {
         Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, strainer.id());
-        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty() ? strainer.loss().screen()
-                : strainer.fouled().orElseGet(() -> strainer.loss().times(FOULED)).screen();
+        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty()
+                ? strainer.loss().screen()
+                : strainer.fouled()
+                        .orElseGet(() -> strainer.loss().times(FOULED))
+                        .screen();
         through(strainer, times(loss, factor(fouled)));
         return null;
     }
@@ -130,8 +142,13 @@ final class PlanMaker implements Kinds<Void> {
     @Override
     public Void filter(Filter filter) {
         Optional<Fault> fouled = faults.of(Fault.Kind.FILTER_FOULED, filter.id());
-        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty() ? Rated.through(filter.points()) : filter.fouled().map(
-                Rated::screen).orElseGet(() -> Rated.through(filter.points().stream().map(r -> r.times(FOULED)).toList()));
+        Element.Resistance loss = !key.engine().fouled() && fouled.isEmpty()
+                ? Rated.through(filter.points())
+                : filter.fouled()
+                        .map(Rated::screen)
+                        .orElseGet(() -> Rated.through(filter.points().stream()
+                                .map(r -> r.times(FOULED))
+                                .toList()));
         through(filter, times(loss, factor(fouled)));
         return null;
     }
@@ -156,7 +173,11 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void quickDisconnect(QuickDisconnect coupling) {
-        through(coupling, faults.has(Fault.Kind.COUPLING_APART, coupling.id()) ? new Element.Shut() : coupling.loss().openBore());
+        through(
+                coupling,
+                faults.has(Fault.Kind.COUPLING_APART, coupling.id())
+                        ? new Element.Shut()
+                        : coupling.loss().openBore());
         return null;
     }
 
@@ -171,15 +192,27 @@ final class PlanMaker implements Kinds<Void> {
         if (open.isPresent()) {
             // what stays open is a hole in its own passage
             Element.Resistance bore = r.loss().openBore();
-            return new Element.Check(0, new Element.Resistance(bore.linear(), bore.square() + (open.get().severity() < ALL_OPEN ? resistance(open.get().severity(), HOLE).square() : 0)));
+            return new Element.Check(
+                    0,
+                    new Element.Resistance(
+                            bore.linear(),
+                            bore.square()
+                                    + (open.get().severity() < ALL_OPEN
+                                            ? resistance(open.get().severity(), HOLE)
+                                                    .square()
+                                            : 0)));
         }
         if (faults.has(Fault.Kind.REGULATOR_STUCK_SHUT, r.id())) {
             return new Element.Shut();
         }
         boolean refers = r.reference() == Regulator.Reference.MANIFOLD && !faults.has(Fault.Kind.REFERENCE_OFF, r.id());
         double reference = refers ? basis.around().manifold(key.engine().power()) : 0;
-        return new Element.Regulator(r.style() == Regulator.Style.BYPASS ? Element.Regulator.Holds.UPSTREAM
-                : Element.Regulator.Holds.DOWNSTREAM, r.setting().si() + reference, r.loss().openBore());
+        return new Element.Regulator(
+                r.style() == Regulator.Style.BYPASS
+                        ? Element.Regulator.Holds.UPSTREAM
+                        : Element.Regulator.Holds.DOWNSTREAM,
+                r.setting().si() + reference,
+                r.loss().openBore());
     }
 
     @Override
@@ -190,20 +223,32 @@ final class PlanMaker implements Kinds<Void> {
 
     /** A valve that passes one way, or as it is stuck. */
     private Element oneWay(Item item, String port, double cracking, Element.Resistance open) {
-        return faults.of(Fault.Kind.CHECK_STUCK_SHUT, item.id(), port).isPresent() ? new Element.Shut()
-                : faults.of(Fault.Kind.CHECK_STUCK_OPEN, item.id(), port).isPresent() ? open : new Element.Check(cracking, open);
+        return faults.of(Fault.Kind.CHECK_STUCK_SHUT, item.id(), port).isPresent()
+                ? new Element.Shut()
+                : faults.of(Fault.Kind.CHECK_STUCK_OPEN, item.id(), port).isPresent()
+                        ? open
+                        : new Element.Check(cracking, open);
     }
 
     @Override
     public Void orifice(Orifice orifice) {
-        through(orifice, faults.has(Fault.Kind.ORIFICE_CLOGGED, orifice.id()) ? new Element.Shut() : new Element.Orifice(orifice.bore().si(),
-                orifice.dischargeCoefficient()));
+        through(
+                orifice,
+                faults.has(Fault.Kind.ORIFICE_CLOGGED, orifice.id())
+                        ? new Element.Shut()
+                        : new Element.Orifice(orifice.bore().si(), orifice.dischargeCoefficient()));
         return null;
     }
 
     @Override
     public Void pump(Pump pump) {
-        through(pump, PumpElement.of(pump, key.handles().stopped().contains(pump.id()), key.engine().power(), faults));
+        through(
+                pump,
+                PumpElement.of(
+                        pump,
+                        key.handles().stopped().contains(pump.id()),
+                        key.engine().power(),
+                        faults));
         return null;
     }
 
@@ -212,7 +257,12 @@ final class PlanMaker implements Kinds<Void> {
         String centre = block.id() + "~body";
         sketch.spot(Spot.at(centre, block.place().point()));
         for (String in : List.of(Item.IN, CheckBlock.SECOND)) {
-            wire(port(block, in), block.id(), port(block, in), centre, oneWay(block, in, block.cracking().si(), block.loss().openBore()));
+            wire(
+                    port(block, in),
+                    block.id(),
+                    port(block, in),
+                    centre,
+                    oneWay(block, in, block.cracking().si(), block.loss().openBore()));
         }
         wire(port(block, Item.OUT), block.id(), centre, port(block, Item.OUT), new Element.Joint());
         return null;
@@ -222,15 +272,27 @@ final class PlanMaker implements Kinds<Void> {
     public Void jetPump(JetPump jet) {
         String nozzle = port(jet, Item.IN);
         String out = port(jet, Item.OUT);
-        wire(nozzle, jet.id(), nozzle, out, faults.has(Fault.Kind.NOZZLE_CLOGGED, jet.id()) ? new Element.Shut() : new Element.Check(0, resistance(jet.nozzle().si(), JetPump.NOZZLE_DISCHARGE)));
-        wire(port(jet, JetPump.SUCTION), jet.id(), port(jet, JetPump.SUCTION), out,
+        wire(
+                nozzle,
+                jet.id(),
+                nozzle,
+                out,
+                faults.has(Fault.Kind.NOZZLE_CLOGGED, jet.id())
+                        ? new Element.Shut()
+                        : new Element.Check(0, resistance(jet.nozzle().si(), JetPump.NOZZLE_DISCHARGE)));
+        wire(
+                port(jet, JetPump.SUCTION),
+                jet.id(),
+                port(jet, JetPump.SUCTION),
+                out,
                 new Element.Jet(nozzle, jet.flowRatio().si(), jet.headRatio().si(), passage(jet)));
         return null;
     }
 
     /** One velocity head in the line that leads to the suction port, or in three nozzle bores where there is none. */
     private Element.Resistance passage(JetPump jet) {
-        double bore = system.runAt(new PortRef(jet.id(), JetPump.SUCTION)).map(r -> r.size().bore())
+        double bore = system.runAt(new PortRef(jet.id(), JetPump.SUCTION))
+                .map(r -> r.size().bore())
                 .orElse(3 * jet.nozzle().si());
         double area = Math.PI * bore * bore / 4;
         return new Element.Resistance(0, fluid.density() / (2 * area * area));
@@ -243,8 +305,11 @@ final class PlanMaker implements Kinds<Void> {
 
     @Override
     public Void selector(Selector selector) {
-        String chosen = key.handles().positions().getOrDefault(selector.id(), selector.positions().get(0).name());
-        List<List<String>> joins = selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
+        String chosen = key.handles()
+                .positions()
+                .getOrDefault(selector.id(), selector.positions().get(0).name());
+        List<List<String>> joins =
+                selector.position(chosen).map(Selector.Position::joins).orElse(List.of());
         double share = factor(faults.of(Fault.Kind.SELECTOR_BETWEEN, selector.id()));
         int body = 0;
         for (List<String> group : joins) {
@@ -253,7 +318,11 @@ final class PlanMaker implements Kinds<Void> {
             for (String port : group) {
                 boolean outlet = port.equals(Item.OUT) || selector.returns().contains(port);
                 String ref = port(selector, port);
-                wire(ref, selector.id(), outlet ? centre : ref, outlet ? ref : centre,
+                wire(
+                        ref,
+                        selector.id(),
+                        outlet ? centre : ref,
+                        outlet ? ref : centre,
                         outlet ? new Element.Joint() : times(selector.loss().openBore(), 1 / (share * share)));
             }
         }
@@ -262,7 +331,11 @@ final class PlanMaker implements Kinds<Void> {
             List<String> open = joins.stream().flatMap(List::stream).toList();
             for (String shut : selector.inlets()) {
                 if (!open.contains(shut)) {
-                    wire(port(selector, shut) + "~leak", selector.id(), port(selector, shut), selector.id() + "~body0",
+                    wire(
+                            port(selector, shut) + "~leak",
+                            selector.id(),
+                            port(selector, shut),
+                            selector.id() + "~body0",
                             resistance(leak.get().severity(), HOLE));
                 }
             }
@@ -276,7 +349,12 @@ final class PlanMaker implements Kinds<Void> {
         sketch.spot(Spot.at(centre, tee.place().point()));
         for (String port : tee.ports()) {
             double k = port.equals(Tee.BRANCH) ? TEE_BRANCH - TEE_THROUGH / 2 : TEE_THROUGH / 2;
-            wire(port(tee, port), tee.id(), port(tee, port), centre, new Element.Pipe(tee.bore().si(), 0, 0, Minor.k(k), false));
+            wire(
+                    port(tee, port),
+                    tee.id(),
+                    port(tee, port),
+                    centre,
+                    new Element.Pipe(tee.bore().si(), 0, 0, Minor.k(k), false));
         }
         return null;
     }
@@ -301,14 +379,26 @@ final class PlanMaker implements Kinds<Void> {
             return null;
         }
         sketch.spot(Spot.at(BOWL, sketch.spotOf(port).place()).holding(Spot.Holds.AMBIENT));
-        wire(inlet.id(), inlet.id(), port, BOWL, stuckShut ? new Element.Shut() : openLine ? openEnd(inlet) : stuckOpen
-                ? new Element.Check(0, resistance(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE)) : basis.wideOpen(inlet, key.engine().power()));
+        wire(
+                inlet.id(),
+                inlet.id(),
+                port,
+                BOWL,
+                stuckShut
+                        ? new Element.Shut()
+                        : openLine
+                                ? openEnd(inlet)
+                                : stuckOpen
+                                        ? new Element.Check(
+                                                0, resistance(inlet.seat().si(), EngineInlet.SEAT_DISCHARGE))
+                                        : basis.wideOpen(inlet, key.engine().power()));
         return null;
     }
 
     /** One velocity head in the last line is lost as it pours out. */
     private Element openEnd(EngineInlet inlet) {
-        double area = system.runAt(new PortRef(inlet.id(), Item.IN)).map(r -> r.size().area())
+        double area = system.runAt(new PortRef(inlet.id(), Item.IN))
+                .map(r -> r.size().area())
                 .orElse(Math.PI * inlet.seat().si() * inlet.seat().si() / 4);
         return new Element.Check(0, new Element.Resistance(0, fluid.density() / (2 * area * area)));
     }
@@ -318,12 +408,19 @@ final class PlanMaker implements Kinds<Void> {
         Wire sound = ground.sound(run);
         Optional<Fault> pinched = faults.of(Fault.Kind.LINE_PINCHED, run.id());
         if (faults.has(Fault.Kind.RETURN_BLOCKED, run.id())) {
-            sketch.add(new Wire(sound.link(), sound.item(), sound.from(), sound.to(), new Element.Shut(), sound.between()));
+            sketch.add(new Wire(
+                    sound.link(), sound.item(), sound.from(), sound.to(), new Element.Shut(), sound.between()));
         } else if (pinched.isPresent()) {
             String pinch = run.id() + "~pinch";
             sketch.spot(Spot.at(pinch, sketch.spotOf(run.to().toString()).place()));
-            sketch.add(new Wire(sound.link(), sound.item(), sound.from(), sketch.at(pinch), sound.element(), sound.between()));
-            wire(pinch, run.id(), pinch, run.to().toString(), pinch(run.size(), pinched.get().severity()));
+            sketch.add(new Wire(
+                    sound.link(), sound.item(), sound.from(), sketch.at(pinch), sound.element(), sound.between()));
+            wire(
+                    pinch,
+                    run.id(),
+                    pinch,
+                    run.to().toString(),
+                    pinch(run.size(), pinched.get().severity()));
         } else {
             sketch.add(sound);
         }
@@ -337,14 +434,22 @@ final class PlanMaker implements Kinds<Void> {
         for (Fitting f : run.fittings()) {
             minor = minor.plus(f.loss(run.size().bore()));
         }
-        return new Element.Pipe(run.size().bore(), run.lengthM(start, end), run.size().kind().roughness(), minor, false);
+        return new Element.Pipe(
+                run.size().bore(), run.lengthM(start, end), run.size().kind().roughness(), minor, false);
     }
 
-    /** An inch of narrower bore, with what it costs to go in and out: 0.5 (1 - b2) + (1 - b2)^2, Crane TP-410, from memory. */
+    /**
+     * An inch of narrower bore, with what it costs to go in and out: 0.5 (1 - b2) + (1 - b2)^2, Crane TP-410, from
+     * memory.
+     */
     static Element.Pipe pinch(LineSize size, double share) {
         double area = share * share;
-        return new Element.Pipe(size.bore() * share, PINCH, Math.min(size.kind().roughness(), size.bore() * share / 2), Minor.k(
-                0.5 * (1 - area) + (1 - area) * (1 - area)), false);
+        return new Element.Pipe(
+                size.bore() * share,
+                PINCH,
+                Math.min(size.kind().roughness(), size.bore() * share / 2),
+                Minor.k(0.5 * (1 - area) + (1 - area) * (1 - area)),
+                false);
     }
 
     /** Fuel runs out where the pressure is over ambient; nothing comes in. */

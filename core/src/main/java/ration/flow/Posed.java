@@ -84,6 +84,9 @@ final class Posed {
 
     /** The maker's least pressure at the inlet, Pa. */
     double leastPressure() {
-        return plan.system().inlet().map(i -> plan.basis().leastPressure(i, condition.engine().power())).orElse(0.0);
+        return plan.system()
+                .inlet()
+                .map(i -> plan.basis().leastPressure(i, condition.engine().power()))
+                .orElse(0.0);
     }
 }

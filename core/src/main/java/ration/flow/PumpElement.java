@@ -13,12 +13,12 @@ import ration.network.PumpCurve;
 /** What a pump is to the network: running, standing, weak or dead. */
 final class PumpElement {
 
-    private PumpElement() {
-    }
+    private PumpElement() {}
 
     /** A running pump by its curve, cut off at its relief; what an engine drives moves flow in step with its speed. */
     static Element of(Pump pump, boolean stopped, Power power, Faults faults) {
-        boolean dead = faults.has(Fault.Kind.PUMP_DEAD, pump.id()) || pump.drive() == Pump.Drive.ELECTRIC && faults.supplyDead(pump.bus());
+        boolean dead = faults.has(Fault.Kind.PUMP_DEAD, pump.id())
+                || pump.drive() == Pump.Drive.ELECTRIC && faults.supplyDead(pump.bus());
         // with its relief stuck open what it lifts runs back within it: fuel comes through as through one that stands
         if (stopped || dead || faults.has(Fault.Kind.RELIEF_STUCK_OPEN, pump.id())) {
             return standing(pump, faults);
@@ -26,14 +26,18 @@ final class PumpElement {
         double speed = pump.drive() == Pump.Drive.ENGINE ? power.speedShare() : 1;
         Optional<Fault> weak = faults.of(Fault.Kind.PUMP_WEAK, pump.id());
         double share = weak.map(Fault::severity).orElse(1.0);
-        List<PumpCurve.Point> points = new ArrayList<>(pump.curve().stream().map(p -> new PumpCurve.Point(p.flow().si() * speed,
-                p.pressure().si() * share)).toList());
-        return new Element.Pump(Element.curve(pump.build().relief().map(r -> relieved(points, r.si())).orElse(points)));
+        List<PumpCurve.Point> points = new ArrayList<>(pump.curve().stream()
+                .map(p ->
+                        new PumpCurve.Point(p.flow().si() * speed, p.pressure().si() * share))
+                .toList());
+        return new Element.Pump(Element.curve(
+                pump.build().relief().map(r -> relieved(points, r.si())).orElse(points)));
     }
 
     private static Element standing(Pump pump, Faults faults) {
         boolean checked = pump.build().checked() && !faults.has(Fault.Kind.CHECK_STUCK_OPEN, pump.id());
-        return pump.off().<Element>map(r -> checked ? new Element.Check(0, r.openBore()) : r.openBore())
+        return pump.off()
+                .<Element>map(r -> checked ? new Element.Check(0, r.openBore()) : r.openBore())
                 .orElseGet(Element.Shut::new);
     }
 

@@ -16,6 +16,7 @@ final class Sketch {
     private final List<Spot> spots;
     /** Nodes beside those of the groundwork. */
     private final Map<String, Integer> byName = new HashMap<>();
+
     private final List<Wire> wires = new ArrayList<>();
 
     Sketch(Groundwork ground) {
@@ -64,8 +65,9 @@ final class Sketch {
     }
 
     static Element times(Element.Resistance r, double factor) {
-        return factor == Double.POSITIVE_INFINITY ? new Element.Shut() : factor == 1 ? r
-                : new Element.Resistance(r.linear() * factor, r.square() * factor);
+        return factor == Double.POSITIVE_INFINITY
+                ? new Element.Shut()
+                : factor == 1 ? r : new Element.Resistance(r.linear() * factor, r.square() * factor);
     }
 
     static double factor(Optional<Fault> fault) {

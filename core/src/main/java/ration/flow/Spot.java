@@ -5,9 +5,9 @@ import ration.geometry.Point3;
 /**
  * A node of the network before it has a height: where it is, and what is known of it.
  *
- * @param id    unique
+ * @param id unique
  * @param place in aircraft axes; null for what lies at the surface of a tank
- * @param tank  whose surface it lies at, or whose air it feels; empty if none
+ * @param tank whose surface it lies at, or whose air it feels; empty if none
  * @param holds what sets its pressure
  */
 record Spot(String id, Point3 place, String tank, Holds holds) {

@@ -7,8 +7,8 @@ import ration.fluid.VaporPressure;
 /**
  * What is round the system.
  *
- * @param ram          dynamic pressure at the vent tips, Pa; only their suction counts, ram pressure is not relied on
- * @param vapor        how the fuel boils; empty leaves that out
+ * @param ram dynamic pressure at the vent tips, Pa; only their suction counts, ram pressure is not relied on
+ * @param vapor how the fuel boils; empty leaves that out
  * @param idleManifold gauge pressure of the manifold at idle, Pa
  */
 public record Surroundings(double ram, Optional<VaporPressure> vapor, double idleManifold) {

@@ -28,8 +28,8 @@ final class Vessels {
     /** Sharp entrance at a tank outlet (Crane TP-410, from memory). */
     private static final double ENTRANCE = 0.5;
     /** Holds its upper side at ambient: fuel falling free, or running over a lip. */
-    private static final Element FREE_FALL = new Element.Regulator(Element.Regulator.Holds.UPSTREAM, 0,
-            new Element.Resistance(0, 0));
+    private static final Element FREE_FALL =
+            new Element.Regulator(Element.Regulator.Holds.UPSTREAM, 0, new Element.Resistance(0, 0));
 
     private final FlowBasis basis;
     private final PlanKey key;
@@ -46,9 +46,9 @@ final class Vessels {
     }
 
     /**
-     * A header: one body at a level that follows from the balance. Its ports are level with their lips: fuel that comes in
-     * over the level falls free, fuel leaves by the vent only once it stands there, and a body that is drawn lower than
-     * its outlet is held at the outlet's lip, which is what air does to it.
+     * A header: one body at a level that follows from the balance. Its ports are level with their lips: fuel that comes
+     * in over the level falls free, fuel leaves by the vent only once it stands there, and a body that is drawn lower
+     * than its outlet is held at the outlet's lip, which is what air does to it.
      */
     void header(Header header) {
         String body = header.id() + "~body";
@@ -84,7 +84,8 @@ final class Vessels {
         String surface = tank.id() + SURFACE;
         sketch.spot(new Spot(surface, null, tank.id(), Spot.Holds.AIRSPACE));
         VentPath vents = basis.vents(tank);
-        boolean shut = vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
+        boolean shut = vents.legs().stream()
+                .anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
         boolean lost = faults.has(Fault.Kind.CAP_LOST, tank.id());
         if (!key.airspace().contains(tank.id()) && !shut && !lost && breathes(vents)) {
             sketch.spot(new Spot(surface, null, tank.id(), Spot.Holds.NOTHING));
@@ -98,8 +99,14 @@ final class Vessels {
                 double area = Math.PI * outlet.bore().si() * outlet.bore().si() / 4;
                 double entrance = ENTRANCE * fluid.density() / (2 * area * area);
                 Element.Resistance screen = outlet.screen().map(Rated::screen).orElse(new Element.Resistance(0, 0));
-                sketch.wire(port, tank.id(), surface, port, times(new Element.Resistance(screen.linear(), screen.square() + entrance),
-                        factor(faults.of(Fault.Kind.OUTLET_CLOGGED, tank.id(), outlet.name()))));
+                sketch.wire(
+                        port,
+                        tank.id(),
+                        surface,
+                        port,
+                        times(
+                                new Element.Resistance(screen.linear(), screen.square() + entrance),
+                                factor(faults.of(Fault.Kind.OUTLET_CLOGGED, tank.id(), outlet.name()))));
             }
         }
         for (Tank.Entry entry : tank.returns()) {
@@ -114,8 +121,11 @@ final class Vessels {
 
     /** Whether what air costs on its way in is known; otherwise it costs nothing. */
     private boolean breathes(VentPath vents) {
-        return vents.open() && (!vents.lines().isEmpty() || vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_HOLDS_LIQUID,
-                l.item().id())));
+        return vents.open()
+                && (!vents.lines().isEmpty()
+                        || vents.legs().stream()
+                                .anyMatch(l -> faults.has(
+                                        Fault.Kind.VENT_HOLDS_LIQUID, l.item().id())));
     }
 
     /** Air comes in to a node from the plenum its vent leads to, or from its own tip; liquid in it holds it back. */
@@ -125,13 +135,23 @@ final class Vessels {
         if (vents.shares().isEmpty()) {
             sketch.spot(tip);
         }
-        Element.Vent lines = new Element.Vent(vents.ownLines().stream().map(v -> AirLine.of(v).pipe()).toList());
+        Element.Vent lines = new Element.Vent(
+                vents.ownLines().stream().map(v -> AirLine.of(v).pipe()).toList());
         Optional<Fault> liquid = faults.of(Fault.Kind.VENT_HOLDS_LIQUID, item.id());
         if (liquid.isPresent()) {
             String trap = item.id() + "~trap";
-            sketch.spot(new Spot(trap, sketch.spotOf(outer).place(), sketch.spotOf(outer).tank(), Spot.Holds.NOTHING));
-            sketch.wire(trap, vent, outer, trap, new Element.Check(fluid.density() * ApparentGravity.STANDARD * liquid.get().severity(),
-                    new Element.Resistance(0, 0)));
+            sketch.spot(new Spot(
+                    trap, sketch.spotOf(outer).place(), sketch.spotOf(outer).tank(), Spot.Holds.NOTHING));
+            sketch.wire(
+                    trap,
+                    vent,
+                    outer,
+                    trap,
+                    new Element.Check(
+                            fluid.density()
+                                    * ApparentGravity.STANDARD
+                                    * liquid.get().severity(),
+                            new Element.Resistance(0, 0)));
             sketch.wire(vent, vent, trap, inner, lines);
         } else {
             sketch.wire(vent, vent, outer, inner, lines);
@@ -145,13 +165,20 @@ final class Vessels {
     /** Air that tanks share on its way in. */
     void plenum(VentPlenum plenum) {
         VentPath vents = basis.vents(plenum);
-        boolean shut = vents.legs().stream().anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
+        boolean shut = vents.legs().stream()
+                .anyMatch(l -> faults.has(Fault.Kind.VENT_SHUT, l.item().id()));
         if (vents.open() && !shut) {
-            air(plenum, vents, chamber(plenum), new Spot(plenum.id() + "~tip", plenum.place().point(), plenum.id(), Spot.Holds.TIP));
+            air(
+                    plenum,
+                    vents,
+                    chamber(plenum),
+                    new Spot(plenum.id() + "~tip", plenum.place().point(), plenum.id(), Spot.Holds.TIP));
         }
     }
 
-    /** A port that stands clear of the fuel: nothing comes in by it, and fuel falls out of it into the air of the tank. */
+    /**
+     * A port that stands clear of the fuel: nothing comes in by it, and fuel falls out of it into the air of the tank.
+     */
     private void bare(Tank tank, String name) {
         String port = port(tank, name);
         String lip = tank.id() + "~lip-" + name;

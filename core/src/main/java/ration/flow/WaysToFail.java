@@ -28,15 +28,14 @@ import ration.model.Tee;
 import ration.model.VentPlenum;
 
 /**
- * In which ways each kind of part fails. Where a way is taken from, it says itself ({@link Kind#source}); what the network cannot
- * tell of one is asked all the same, and answered with Not shown.
+ * In which ways each kind of part fails. Where a way is taken from, it says itself ({@link Kind#source}); what the
+ * network cannot tell of one is asked all the same, and answered with Not shown.
  */
 public final class WaysToFail implements Kinds<List<Kind>> {
 
     private static final WaysToFail WAYS = new WaysToFail();
 
-    private WaysToFail() {
-    }
+    private WaysToFail() {}
 
     /** Of one part. */
     public static List<Kind> of(Item item) {
@@ -53,9 +52,16 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> tank(Tank item) {
-        List<Kind> all = new ArrayList<>(List.of(Kind.VENT_SHUT, Kind.VENT_HOLDS_LIQUID, Kind.CAP_LOST, Kind.OUTLET_CLOGGED, Kind.INDICATION_WRONG,
+        List<Kind> all = new ArrayList<>(List.of(
+                Kind.VENT_SHUT,
+                Kind.VENT_HOLDS_LIQUID,
+                Kind.CAP_LOST,
+                Kind.OUTLET_CLOGGED,
+                Kind.INDICATION_WRONG,
                 Kind.FUEL_LEAK));
-        if (item.fitout().ribs().stream().flatMap(r -> r.openings().stream()).anyMatch(o -> o.passes() != Fitout.Passes.BOTH_WAYS)) {
+        if (item.fitout().ribs().stream()
+                .flatMap(r -> r.openings().stream())
+                .anyMatch(o -> o.passes() != Fitout.Passes.BOTH_WAYS)) {
             all.add(Kind.FLAPPER_STUCK);
         }
         return all;
@@ -93,7 +99,9 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> gaugePort(GaugePort item) {
-        return item.shows() == GaugePort.Shows.NOTHING ? leaking() : leaking(Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG);
+        return item.shows() == GaugePort.Shows.NOTHING
+                ? leaking()
+                : leaking(Kind.INDICATION_FROZEN, Kind.INDICATION_WRONG);
     }
 
     @Override
@@ -108,8 +116,9 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> regulator(Regulator item) {
-        return item.reference() == Regulator.Reference.MANIFOLD ? leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT,
-                Kind.REFERENCE_OFF) : leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT);
+        return item.reference() == Regulator.Reference.MANIFOLD
+                ? leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT, Kind.REFERENCE_OFF)
+                : leaking(Kind.REGULATOR_STUCK_OPEN, Kind.REGULATOR_STUCK_SHUT);
     }
 
     @Override
@@ -159,8 +168,9 @@ public final class WaysToFail implements Kinds<List<Kind>> {
 
     @Override
     public List<Kind> engineInlet(EngineInlet item) {
-        return item.style() == EngineInlet.Style.FLOAT ? leaking(Kind.FUEL_VOLATILE, Kind.NEEDLE_STUCK_OPEN,
-                Kind.NEEDLE_STUCK_SHUT) : leaking(Kind.FUEL_VOLATILE);
+        return item.style() == EngineInlet.Style.FLOAT
+                ? leaking(Kind.FUEL_VOLATILE, Kind.NEEDLE_STUCK_OPEN, Kind.NEEDLE_STUCK_SHUT)
+                : leaking(Kind.FUEL_VOLATILE);
     }
 
     @Override

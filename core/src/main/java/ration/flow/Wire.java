@@ -7,10 +7,10 @@ import ration.network.Element;
 /**
  * A link of the network with the item it stands for.
  *
- * @param link    id
- * @param item    id of what it stands for
- * @param from    node at its start, by place in the plan
- * @param to      node at its end
+ * @param link id
+ * @param item id of what it stands for
+ * @param from node at its start, by place in the plan
+ * @param to node at its end
  * @param element what it costs
  * @param between measured points along it, between its ends
  */

@@ -11,8 +11,8 @@ import ration.network.Network;
 import ration.network.NetworkProblem;
 
 /**
- * Which nodes there are, what is joined to what, and how all is called: plans of one system differ more in their elements than
- * in this. Immutable.
+ * Which nodes there are, what is joined to what, and how all is called: plans of one system differ more in their
+ * elements than in this. Immutable.
  */
 final class Wiring {
 
@@ -28,15 +28,13 @@ final class Wiring {
     private final List<Body> headers = new ArrayList<>();
 
     /** A header: where its level is read, and its ports. */
-    record Body(String header, int out, List<Mouth> mouths) {
-    }
+    record Body(String header, int out, List<Mouth> mouths) {}
 
     /** A port of a header. */
-    record Mouth(String name, int spot, int wire, boolean outlet) {
-    }
+    record Mouth(String name, int spot, int wire, boolean outlet) {}
 
     /**
-     * @param links   its wires as the network has them
+     * @param links its wires as the network has them
      * @param network of the first plan wired so
      */
     Wiring(FuelSystem system, List<Spot> spots, List<Wire> wires, List<NetworkProblem.Link> links, Network network) {
@@ -59,9 +57,14 @@ final class Wiring {
             ends.get(wire.from()).add(w);
             ends.get(wire.to()).add(w);
         }
-        items.forEach((item, list) -> wiresOf.put(item, list.stream().mapToInt(i -> i).toArray()));
+        items.forEach(
+                (item, list) -> wiresOf.put(item, list.stream().mapToInt(i -> i).toArray()));
         wiresAt = ends.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
-        system.all(Header.class).forEach(h -> headers.add(new Body(h.id(), spot(h.id() + "." + Item.OUT), h.ports().stream().map(p -> mouth(h, p)).toList())));
+        system.all(Header.class)
+                .forEach(h -> headers.add(new Body(
+                        h.id(),
+                        spot(h.id() + "." + Item.OUT),
+                        h.ports().stream().map(p -> mouth(h, p)).toList())));
     }
 
     private Mouth mouth(Header h, String port) {
@@ -108,7 +111,11 @@ final class Wiring {
         for (int w = 0; w < wires.size(); w++) {
             Wire here = wires.get(w);
             Wire there = otherWires.get(w);
-            if (here != there && (here.from() != there.from() || here.to() != there.to() || !here.link().equals(there.link()) || !here.item().equals(there.item()))) {
+            if (here != there
+                    && (here.from() != there.from()
+                            || here.to() != there.to()
+                            || !here.link().equals(there.link())
+                            || !here.item().equals(there.item()))) {
                 return false;
             }
         }

@@ -3,7 +3,7 @@ package ration.fluid;
 /**
  * A liquid as the network sees it.
  *
- * @param density   kg/m3, positive
+ * @param density kg/m3, positive
  * @param viscosity kinematic, m2/s, positive
  */
 public record Fluid(double density, double viscosity) {

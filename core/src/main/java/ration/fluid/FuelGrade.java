@@ -5,10 +5,10 @@ import java.util.Optional;
 /**
  * A grade of gasoline with the properties flow needs.
  *
- * <p>Sources, all from memory: ASTM D910 leaves the density of 100LL free, the standard weight is 6.0 lb/US gal;
- * EN 228 allows motor gasoline 720 to 775 kg/m3 at 15 C, 745 is a usual tanker figure. Viscosity of gasolines
- * 0.45 to 0.75 mm2/s near 15 C in practice, 0.9 to 1.0 at -20 C; one curve serves both grades since the scatter
- * inside a grade is larger than the difference between them.
+ * <p>Sources, all from memory: ASTM D910 leaves the density of 100LL free, the standard weight is 6.0 lb/US gal; EN 228
+ * allows motor gasoline 720 to 775 kg/m3 at 15 C, 745 is a usual tanker figure. Viscosity of gasolines 0.45 to 0.75
+ * mm2/s near 15 C in practice, 0.9 to 1.0 at -20 C; one curve serves both grades since the scatter inside a grade is
+ * larger than the difference between them.
  */
 public enum FuelGrade {
     AVGAS_100LL("100LL", 6.0 * 0.45359237 / 3.785411784e-3),
@@ -42,8 +42,8 @@ public enum FuelGrade {
     }
 
     /**
-     * Density, kg/m3. API gasolines (from memory): {@code alpha = 346.4228/rho^2 + 0.4388/rho} per C,
-     * {@code VCF = exp(-alpha dt (1 + 0.8 alpha dt))}; stated for 653 to 770 kg/m3.
+     * Density, kg/m3. API gasolines (from memory): {@code alpha = 346.4228/rho^2 + 0.4388/rho} per C, {@code VCF =
+     * exp(-alpha dt (1 + 0.8 alpha dt))}; stated for 653 to 770 kg/m3.
      *
      * @param kelvin fuel temperature, 220 to 350 K
      */

@@ -8,7 +8,7 @@ package ration.fluid;
  * vapor pressure it reads 0 to 10 % high (safe side) from 20 to 60 C; below that higher still, above an extrapolation.
  *
  * @param reidPsi Reid vapor pressure, psi, 1 to 20
- * @param slope   of the distillation curve at 10 %, degrees F per volume %: 2 for aviation, 3 for motor gasoline
+ * @param slope of the distillation curve at 10 %, degrees F per volume %: 2 for aviation, 3 for motor gasoline
  */
 public record VaporPressure(double reidPsi, double slope) {
 

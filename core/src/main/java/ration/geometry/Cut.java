@@ -18,8 +18,10 @@ final class Cut {
     /** An edge in either direction. */
     private record Edge(Point3 a, Point3 b) {
         static Edge of(Point3 p, Point3 q) {
-            int order = Comparator.comparingDouble(Point3::x).thenComparingDouble(Point3::y)
-                    .thenComparingDouble(Point3::z).compare(p, q);
+            int order = Comparator.comparingDouble(Point3::x)
+                    .thenComparingDouble(Point3::y)
+                    .thenComparingDouble(Point3::z)
+                    .compare(p, q);
             return order <= 0 ? new Edge(p, q) : new Edge(q, p);
         }
 
@@ -34,12 +36,11 @@ final class Cut {
         }
     }
 
-    private Cut() {
-    }
+    private Cut() {}
 
     /**
-     * Water lines of the lowest of these faces straight over or under places in a row; infinite beside them. Where the plane of the
-     * station meets each face, without joining that to loops.
+     * Water lines of the lowest of these faces straight over or under places in a row; infinite beside them. Where the
+     * plane of the station meets each face, without joining that to loops.
      */
     static double[] floorAt(List<List<Point3>> faces, double station, double... buttLines) {
         double plane = station + 1e-9;
@@ -98,7 +99,10 @@ final class Cut {
             left = Math.min(left, p.y());
             right = Math.max(right, p.y());
         }
-        return front - NEAR <= stations[stations.length - 1] && back + NEAR >= stations[0] && left - NEAR <= buttLines[buttLines.length - 1] && right + NEAR >= buttLines[0];
+        return front - NEAR <= stations[stations.length - 1]
+                && back + NEAR >= stations[0]
+                && left - NEAR <= buttLines[buttLines.length - 1]
+                && right + NEAR >= buttLines[0];
     }
 
     private static void lower(double[] least, double[] buttLines, Point3 a, Point3 b) {
@@ -143,7 +147,10 @@ final class Cut {
             Edge at = start;
             while (at != null && done.add(at)) {
                 loop.add(where.get(at));
-                at = next.get(at).stream().filter(e -> !done.contains(e)).findFirst().orElse(null);
+                at = next.get(at).stream()
+                        .filter(e -> !done.contains(e))
+                        .findFirst()
+                        .orElse(null);
             }
             if (loop.size() > 2) {
                 loops.add(loop);

@@ -6,9 +6,9 @@ import java.util.List;
 /**
  * A round cylinder, exact under every plane.
  *
- * <p>With t across the axis in the direction that rises fastest, the fuel over a strip of width dt reaches along the axis
- * to a length that is straight in t and clamped to the cylinder's; so the volume is the integral of
- * {@code 2 sqrt(R^2 - t^2)} times a clamped straight line, which has closed antiderivatives.
+ * <p>With t across the axis in the direction that rises fastest, the fuel over a strip of width dt reaches along the
+ * axis to a length that is straight in t and clamped to the cylinder's; so the volume is the integral of {@code 2
+ * sqrt(R^2 - t^2)} times a clamped straight line, which has closed antiderivatives.
  */
 final class CylinderSolid implements Solid {
 

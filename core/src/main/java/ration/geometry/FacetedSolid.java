@@ -111,7 +111,8 @@ final class FacetedSolid implements Solid {
         }
         double left = Math.min(fromButtLine, toButtLine);
         double right = Math.max(fromButtLine, toButtLine);
-        return loft(List.of(section.stream().map(p -> new Point3(p.x(), left, p.z())).toList(),
+        return loft(List.of(
+                section.stream().map(p -> new Point3(p.x(), left, p.z())).toList(),
                 section.stream().map(p -> new Point3(p.x(), right, p.z())).toList()));
     }
 
@@ -166,8 +167,8 @@ final class FacetedSolid implements Solid {
 
     /**
      * The skin between two rings that run the same way round. Where they have as many points, four-cornered panels; one
-     * that is not flat becomes four triangles about its middle, which hold as much as the ruled surface and favour neither
-     * diagonal. Otherwise triangles, both rings walked together by share of the way round.
+     * that is not flat becomes four triangles about its middle, which hold as much as the ruled surface and favour
+     * neither diagonal. Otherwise triangles, both rings walked together by share of the way round.
      */
     private static void skin(List<Point3> a, List<Point3> b, List<List<Point3>> faces) {
         int n = a.size();
@@ -259,8 +260,8 @@ final class FacetedSolid implements Solid {
     }
 
     /**
-     * Share of a triangle below zero, by the heights of its corners. The cone from an origin on the plane over a part of a
-     * triangle is to the whole cone as the areas are.
+     * Share of a triangle below zero, by the heights of its corners. The cone from an origin on the plane over a part
+     * of a triangle is to the whole cone as the areas are.
      */
     private static double shareBelow(double ha, double hb, double hc) {
         boolean a = ha > 0;
@@ -281,8 +282,10 @@ final class FacetedSolid implements Solid {
 
     @Override
     public double volumeBelow(Point3 up, double level, Slab within) {
-        return Math.max(0, volumeBelow(up, level, within.normal(), within.to()) - volumeBelow(up, level, within.normal(),
-                within.from()));
+        return Math.max(
+                0,
+                volumeBelow(up, level, within.normal(), within.to())
+                        - volumeBelow(up, level, within.normal(), within.from()));
     }
 
     /** Under a level and on the near side of a wall. */
@@ -297,15 +300,18 @@ final class FacetedSolid implements Solid {
     }
 
     /** A wall, whose near side is kept clipped: it does not change with the level. */
-    private record Side(Point3 normal, double wall) {
-    }
+    private record Side(Point3 normal, double wall) {}
 
     private double[] side(Side s) {
         List<double[]> kept = new ArrayList<>();
         Point3 onWall = s.normal().times(s.wall());
         for (int i = 0; i < triangles.length; i += TRIANGLE) {
-            List<Point3> polygon = below(List.of(corner(i).minus(onWall), corner(i + XYZ).minus(onWall),
-                    corner(i + 2 * XYZ).minus(onWall)), s.normal());
+            List<Point3> polygon = below(
+                    List.of(
+                            corner(i).minus(onWall),
+                            corner(i + XYZ).minus(onWall),
+                            corner(i + 2 * XYZ).minus(onWall)),
+                    s.normal());
             for (int k = 1; k + 1 < polygon.size(); k++) {
                 double[] t = new double[TRIANGLE];
                 int at = 0;

@@ -18,7 +18,10 @@ public record Point3(double x, double y, double z) {
     /** As a record's own, without what those cost before they are compiled. */
     @Override
     public boolean equals(Object other) {
-        return other instanceof Point3 p && Double.compare(x, p.x) == 0 && Double.compare(y, p.y) == 0 && Double.compare(z, p.z) == 0;
+        return other instanceof Point3 p
+                && Double.compare(x, p.x) == 0
+                && Double.compare(y, p.y) == 0
+                && Double.compare(z, p.z) == 0;
     }
 
     @Override

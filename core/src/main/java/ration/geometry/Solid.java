@@ -17,8 +17,9 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
     }
 
     /**
-     * Skins stretched over sections, one after the other along an axis. Each ring has three points or more, concave ones
-     * too; points of neighbours belong together in their order, by share of the way round where their numbers differ.
+     * Skins stretched over sections, one after the other along an axis. Each ring has three points or more, concave
+     * ones too; points of neighbours belong together in their order, by share of the way round where their numbers
+     * differ.
      *
      * @throws IllegalArgumentException with the reason where that closes no solid
      */
@@ -29,8 +30,8 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
     /**
      * A round cylinder, exact.
      *
-     * @param from   middle of one end
-     * @param to     middle of the other
+     * @param from middle of one end
+     * @param to middle of the other
      * @param radius m
      */
     static Solid cylinder(Point3 from, Point3 to, double radius) {
@@ -88,7 +89,7 @@ public sealed interface Solid permits FacetedSolid, CylinderSolid, JoinedSolid {
     /**
      * The same over a grid; infinite beside it.
      *
-     * @param stations  in order
+     * @param stations in order
      * @param buttLines in order
      * @return by station, then by butt line
      */

@@ -16,8 +16,8 @@ import ration.model.Run;
  * What is said of heat and vapor. Only figures that differ from the usual are held.
  *
  * @param volatility of the fuel really bought
- * @param figures    that were given
- * @param zones      of items that do not stand where their place says, by id
+ * @param figures that were given
+ * @param zones of items that do not stand where their place says, by id
  */
 public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map<String, Zone> zones) {
 
@@ -75,14 +75,22 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
         return volatility.with(si(HeatFigure.REID_CHANGE) / 6894.757293168361);
     }
 
-    /** The same on a day with so much outside at a pressure altitude, K; no colder and no hotter than a day may be said to be. */
+    /**
+     * The same on a day with so much outside at a pressure altitude, K; no colder and no hotter than a day may be said
+     * to be.
+     */
     public Heat onDay(double kelvin, double altitudeM) {
         double low = ration.quantity.Unit.FAHRENHEIT.toSi(0);
         double high = ration.quantity.Unit.FAHRENHEIT.toSi(130);
-        return with(HeatFigure.HOT_DAY, Measured.of(Math.max(low, Math.min(high, kelvin + LAPSE * altitudeM)), ration.quantity.Unit.KELVIN));
+        return with(
+                HeatFigure.HOT_DAY,
+                Measured.of(Math.max(low, Math.min(high, kelvin + LAPSE * altitudeM)), ration.quantity.Unit.KELVIN));
     }
 
-    /** Fuel that boils more easily than said, by a rise of its Reid pressure, Pa; at most what a change can be said to be. */
+    /**
+     * Fuel that boils more easily than said, by a rise of its Reid pressure, Pa; at most what a change can be said to
+     * be.
+     */
     public Heat risen(double pascal) {
         double psi = Math.min(6, si(HeatFigure.REID_CHANGE) / 6894.757293168361 + pascal / 6894.757293168361);
         return with(HeatFigure.REID_CHANGE, Measured.of(psi, ration.quantity.Unit.PSI));
@@ -107,18 +115,24 @@ public record Heat(Volatility volatility, Map<HeatFigure, Measured> figures, Map
             case TUNNEL -> out + si(HeatFigure.TUNNEL_OVER);
             case ENGINE_BAY -> bay(power, out);
             // idling there is no blast: it stands in what the bay has
-            case SHROUD -> power == Power.IDLE ? bay(power, out) : Math.min(bay(power, out), out + si(HeatFigure.SHROUD_OVER));
+            case SHROUD ->
+                power == Power.IDLE ? bay(power, out) : Math.min(bay(power, out), out + si(HeatFigure.SHROUD_OVER));
         };
     }
 
     private double bay(Power power, double outside) {
-        return outside + si(power == Power.TAKE_OFF ? HeatFigure.BAY_CLIMB_OVER : power == Power.CRUISE ? HeatFigure.BAY_CRUISE_OVER
-                : HeatFigure.BAY_IDLE_OVER);
+        return outside
+                + si(
+                        power == Power.TAKE_OFF
+                                ? HeatFigure.BAY_CLIMB_OVER
+                                : power == Power.CRUISE ? HeatFigure.BAY_CRUISE_OVER : HeatFigure.BAY_IDLE_OVER);
     }
 
     /** Heat through the wall of a run, W/m2K on its bore. */
     public double through(Run run) {
-        return si(run.build().marks().sleeved() ? HeatFigure.SLEEVE : run.size().kind() == LineSize.Kind.HOSE
-                ? HeatFigure.HOSE : HeatFigure.BARE);
+        return si(
+                run.build().marks().sleeved()
+                        ? HeatFigure.SLEEVE
+                        : run.size().kind() == LineSize.Kind.HOSE ? HeatFigure.HOSE : HeatFigure.BARE);
     }
 }

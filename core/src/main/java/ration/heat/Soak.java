@@ -5,20 +5,22 @@ import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 
 /**
- * A part after shutdown: it follows the air around it with a lag. The air of the engine bay rises from what it was at idle
- * to the soak's own height and fades; elsewhere it stays. Shapes are common practice, no source: fit them to a log.
+ * A part after shutdown: it follows the air around it with a lag. The air of the engine bay rises from what it was at
+ * idle to the soak's own height and fades; elsewhere it stays. Shapes are common practice, no source: fit them to a
+ * log.
  *
- * @param outside   K
+ * @param outside K
  * @param startOver bay over outside at shutdown, K
- * @param soakOver  height of the soak over outside, K
- * @param fade      time constant with which the soak dies away, s
- * @param lag       time constant of the part, s
- * @param start     temperature of the part at shutdown, K
+ * @param soakOver height of the soak over outside, K
+ * @param fade time constant with which the soak dies away, s
+ * @param lag time constant of the part, s
+ * @param start temperature of the part at shutdown, K
  */
 public record Soak(double outside, double startOver, double soakOver, double fade, double lag, double start) {
 
     /** Time in which the cooling air stops and the bay takes up the engine's heat, s; common practice, no source. */
     public static final double RISE = 240;
+
     private static final double TOLERANCE = 1e-9;
 
     /** Air around the part, K. */
@@ -35,13 +37,17 @@ public record Soak(double outside, double startOver, double soakOver, double fad
      */
     public double at(double seconds) {
         double own = Math.exp(-seconds / lag);
-        return outside + (start - outside) * own + term(startOver, 1 / RISE, seconds, own)
-                + term(soakOver, 1 / fade, seconds, own) - term(soakOver, 1 / fade + 1 / RISE, seconds, own);
+        return outside
+                + (start - outside) * own
+                + term(startOver, 1 / RISE, seconds, own)
+                + term(soakOver, 1 / fade, seconds, own)
+                - term(soakOver, 1 / fade + 1 / RISE, seconds, own);
     }
 
     private double term(double height, double rate, double seconds, double own) {
         double apart = 1 - rate * lag;
-        return Math.abs(apart) < 1e-7 ? height * seconds / lag * own
+        return Math.abs(apart) < 1e-7
+                ? height * seconds / lag * own
                 : height / apart * (Math.exp(-rate * seconds) - own);
     }
 
@@ -62,8 +68,9 @@ public record Soak(double outside, double startOver, double soakOver, double fad
         all[0] = start;
         double[] y = {start};
         for (int i = 1; i <= steps; i++) {
-            y = new DormandPrince853Integrator(1e-4, stepSeconds, TOLERANCE, TOLERANCE).integrate(relax,
-                    new ODEState((i - 1) * stepSeconds, y), i * stepSeconds).getPrimaryState();
+            y = new DormandPrince853Integrator(1e-4, stepSeconds, TOLERANCE, TOLERANCE)
+                    .integrate(relax, new ODEState((i - 1) * stepSeconds, y), i * stepSeconds)
+                    .getPrimaryState();
             all[i] = y[0];
         }
         return all;

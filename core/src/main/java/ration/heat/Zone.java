@@ -2,7 +2,10 @@ package ration.heat;
 
 /** The air a part stands in. */
 public enum Zone {
-    OUTSIDE("Outside air"), CABIN("Cabin"), TUNNEL("Tunnel"), ENGINE_BAY("Engine bay"),
+    OUTSIDE("Outside air"),
+    CABIN("Cabin"),
+    TUNNEL("Tunnel"),
+    ENGINE_BAY("Engine bay"),
     /** In the engine bay, in a shroud that blast air passes through in flight. */
     SHROUD("Cooling shroud");
 

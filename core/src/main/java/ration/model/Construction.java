@@ -4,9 +4,13 @@ import java.util.Optional;
 
 /** What a line is made as. Fittings of one hose construction do not fit another. */
 public enum Construction {
-    ALUMINIUM("Aluminium tube", false), STEEL("Stainless tube", false), PUSH_ON("Push-on rubber hose", true),
-    INJECTION("Injection hose, band clamps", true), BARBED("Barbed-socket hose", true),
-    BRAIDED("Braided rubber hose", true), PTFE("PTFE hose", true);
+    ALUMINIUM("Aluminium tube", false),
+    STEEL("Stainless tube", false),
+    PUSH_ON("Push-on rubber hose", true),
+    INJECTION("Injection hose, band clamps", true),
+    BARBED("Barbed-socket hose", true),
+    BRAIDED("Braided rubber hose", true),
+    PTFE("PTFE hose", true);
 
     private final String label;
     private final boolean hose;
@@ -24,12 +28,15 @@ public enum Construction {
         return hose;
     }
 
-    /** The construction whose label or name begins with this, three letters or more, in any case: alu, PTFE, push-on. */
+    /**
+     * The construction whose label or name begins with this, three letters or more, in any case: alu, PTFE, push-on.
+     */
     public static Optional<Construction> labelled(String text) {
         String wanted = text.strip().toLowerCase(java.util.Locale.ROOT);
         for (Construction c : values()) {
-            if (wanted.length() >= 3 && (c.label.toLowerCase(java.util.Locale.ROOT).startsWith(wanted)
-                    || c.name().toLowerCase(java.util.Locale.ROOT).startsWith(wanted.replace('-', '_')))) {
+            if (wanted.length() >= 3
+                    && (c.label.toLowerCase(java.util.Locale.ROOT).startsWith(wanted)
+                            || c.name().toLowerCase(java.util.Locale.ROOT).startsWith(wanted.replace('-', '_')))) {
                 return Optional.of(c);
             }
         }

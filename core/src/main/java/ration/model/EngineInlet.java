@@ -7,14 +7,20 @@ import ration.quantity.Unit;
 /**
  * Where the engine takes its fuel.
  *
- * @param style           how
- * @param seat            bore of the needle seat, float carburettors
+ * @param style how
+ * @param seat bore of the needle seat, float carburettors
  * @param minimumPressure the maker's least inlet pressure, gauge
  * @param maximumPressure the maker's most
- * @param returns         whether what the engine does not take goes on to a return line, rails
+ * @param returns whether what the engine does not take goes on to a return line, rails
  */
-public record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumPressure,
-        Optional<Measured> maximumPressure, boolean returns) implements Fitted {
+public record EngineInlet(
+        Tag tag,
+        Style style,
+        Measured seat,
+        Measured minimumPressure,
+        Optional<Measured> maximumPressure,
+        boolean returns)
+        implements Fitted {
 
     /** Discharge coefficient of a needle seat held open; common practice, no source. */
     public static final double SEAT_DISCHARGE = 0.62;
@@ -23,11 +29,14 @@ public record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumP
 
     /** How an engine takes fuel. */
     public enum Style {
-        FLOAT("Float carburettor", 0.5, 8), SERVO("Injection servo", 14, 60), RAIL("Injection rail", 40, 50);
+        FLOAT("Float carburettor", 0.5, 8),
+        SERVO("Injection servo", 14, 60),
+        RAIL("Injection rail", 40, 50);
 
         private final String label;
         /** Inlet pressures that are usual, psi; common practice, no source. */
         private final double least;
+
         private final double most;
 
         Style(String label, double least, double most) {
@@ -71,8 +80,15 @@ public record EngineInlet(Tag tag, Style style, Measured seat, Measured minimumP
 
     /** Of another kind: limits of the old kind say nothing of it, and go back to what is usual and nobody said. */
     public EngineInlet withStyle(Style other, boolean returning) {
-        return other == style ? new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returning) : new EngineInlet(tag, other, seat, Measured.assumed(other.least, Unit.PSI),
-                Optional.of(Measured.assumed(other.most, Unit.PSI)), returning);
+        return other == style
+                ? new EngineInlet(tag, style, seat, minimumPressure, maximumPressure, returning)
+                : new EngineInlet(
+                        tag,
+                        other,
+                        seat,
+                        Measured.assumed(other.least, Unit.PSI),
+                        Optional.of(Measured.assumed(other.most, Unit.PSI)),
+                        returning);
     }
 
     @Override

@@ -3,10 +3,10 @@ package ration.model;
 /**
  * A finger screen over a tank outlet as built.
  *
- * @param mesh     openings an inch
- * @param wire     diameter of its wire
+ * @param mesh openings an inch
+ * @param wire diameter of its wire
  * @param diameter of the finger
- * @param length   of its mesh
+ * @param length of its mesh
  */
 public record FingerScreen(Measured mesh, Measured wire, Measured diameter, Measured length) {
 
@@ -18,7 +18,8 @@ public record FingerScreen(Measured mesh, Measured wire, Measured diameter, Meas
     }
 
     /**
-     * Area that is open, m2: side wall only, square mesh, {@code (1 - n d)^2} of it (handbook of the trade, from memory).
+     * Area that is open, m2: side wall only, square mesh, {@code (1 - n d)^2} of it (handbook of the trade, from
+     * memory).
      */
     public double clearArea() {
         double open = Math.max(0, 1 - perInch() * wire.si() / INCH);

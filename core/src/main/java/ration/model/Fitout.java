@@ -12,16 +12,22 @@ import ration.geometry.Solid;
 /**
  * What is built into a tank beside its shell, and what its maker says of it.
  *
- * @param wells     sump wells under its floor
- * @param ribs      walls that divide it into bays, in order
- * @param filler    lip of the filler opening; the tank is full at most to it
- * @param gauge     foot of the sight tube or dipstick; readings are heights above it
+ * @param wells sump wells under its floor
+ * @param ribs walls that divide it into bays, in order
+ * @param filler lip of the filler opening; the tank is full at most to it
+ * @param gauge foot of the sight tube or dipstick; readings are heights above it
  * @param published unusable fuel the maker states
- * @param vent      its vent line, where that is known
- * @param pieces    what else is said to be fitted
+ * @param vent its vent line, where that is known
+ * @param pieces what else is said to be fitted
  */
-public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge,
-        Optional<Measured> published, Optional<VentLine> vent, Set<Piece> pieces) {
+public record Fitout(
+        List<Well> wells,
+        List<Rib> ribs,
+        Optional<Place> filler,
+        Optional<Place> gauge,
+        Optional<Measured> published,
+        Optional<VentLine> vent,
+        Set<Piece> pieces) {
 
     /** What a tank has or has not. */
     public enum Piece {
@@ -35,8 +41,8 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     }
 
     /** A bare shell. */
-    public static final Fitout NONE = new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(),
-            Optional.empty());
+    public static final Fitout NONE =
+            new Fitout(List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     public Fitout {
         wells = List.copyOf(wells);
@@ -45,7 +51,12 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     }
 
     /** With one way in for air at most. */
-    public Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, Optional<Place> gauge, Optional<Measured> published,
+    public Fitout(
+            List<Well> wells,
+            List<Rib> ribs,
+            Optional<Place> filler,
+            Optional<Place> gauge,
+            Optional<Measured> published,
             Optional<VentLine> vent) {
         this(wells, ribs, filler, gauge, published, vent, Set.of());
     }
@@ -96,11 +107,23 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     }
 
     Fitout raised(double metres) {
-        return new Fitout(wells.stream().map(w -> new Well(w.floor.raised(metres), w.length, w.width)).toList(),
-                ribs.stream().map(r -> new Rib(r.at, r.openings.stream().map(o -> new Opening(o.along,
-                        o.waterLine.plus(metres), o.passes)).toList())).toList(),
-                filler.map(f -> f.raised(metres)), gauge.map(g -> g.raised(metres)), published, vent.map(v -> v.withPoints(
-                v.points().stream().map(p -> p.raised(metres)).toList())), pieces);
+        return new Fitout(
+                wells.stream()
+                        .map(w -> new Well(w.floor.raised(metres), w.length, w.width))
+                        .toList(),
+                ribs.stream()
+                        .map(r -> new Rib(
+                                r.at,
+                                r.openings.stream()
+                                        .map(o -> new Opening(o.along, o.waterLine.plus(metres), o.passes))
+                                        .toList()))
+                        .toList(),
+                filler.map(f -> f.raised(metres)),
+                gauge.map(g -> g.raised(metres)),
+                published,
+                vent.map(v -> v.withPoints(
+                        v.points().stream().map(p -> p.raised(metres)).toList())),
+                pieces);
     }
 
     /** The shell and its wells as one solid. */
@@ -123,30 +146,33 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     /**
      * A sump well: a small box hung under the floor, open to the tank.
      *
-     * @param floor  middle of its floor
+     * @param floor middle of its floor
      * @param length nose to tail
      */
     public record Well(Place floor, Measured length, Measured width) {
 
         /** Between bends of the lid under a round floor, m, and how many at most either way. */
         private static final double STEP = 0.00635;
+
         private static final int MOST_STEPS = 24;
         private static final int MOST_LINES = 40;
 
         /** Whether a place lies over its floor. */
         public boolean covers(Point3 p) {
-            return Math.abs(p.x() - floor.point().x()) <= length.si() / 2 && Math.abs(p.y() - floor.point().y()) <= width.si() / 2;
+            return Math.abs(p.x() - floor.point().x()) <= length.si() / 2
+                    && Math.abs(p.y() - floor.point().y()) <= width.si() / 2;
         }
 
         /** Whether two wells would lie in one another. */
         public boolean meets(Well other) {
             return Math.abs(other.floor.point().x() - floor.point().x()) < (length.si() + other.length.si()) / 2 - 1e-9
-                    && Math.abs(other.floor.point().y() - floor.point().y()) < (width.si() + other.width.si()) / 2 - 1e-9;
+                    && Math.abs(other.floor.point().y() - floor.point().y())
+                            < (width.si() + other.width.si()) / 2 - 1e-9;
         }
 
         /**
-         * From its floor to the tank's floor, which it follows: its lid bends where the floor has an edge or a curve, so that
-         * nothing is counted twice. A quarter of an inch apart at most where the floor is round.
+         * From its floor to the tank's floor, which it follows: its lid bends where the floor has an edge or a curve,
+         * so that nothing is counted twice. A quarter of an inch apart at most where the floor is round.
          */
         Solid solid(Solid shell) {
             double[] xs = lines(shell, true);
@@ -166,7 +192,10 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
             List<Point3> right = new ArrayList<>();
             int n = xs.length - 1;
             int m = ys.length - 1;
-            bottom.addAll(List.of(new Point3(xs[0], ys[0], low), new Point3(xs[0], ys[m], low), new Point3(xs[n], ys[m], low),
+            bottom.addAll(List.of(
+                    new Point3(xs[0], ys[0], low),
+                    new Point3(xs[0], ys[m], low),
+                    new Point3(xs[n], ys[m], low),
                     new Point3(xs[n], ys[0], low)));
             front.addAll(List.of(new Point3(xs[0], ys[m], low), new Point3(xs[0], ys[0], low)));
             back.addAll(List.of(new Point3(xs[n], ys[0], low), new Point3(xs[n], ys[m], low)));
@@ -199,10 +228,16 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
             Point3 f = floor.point();
             double a = length.si() / 2;
             double b = width.si() / 2;
-            List<Point3> foot = List.of(f.plus(new Point3(-a, -b, 0)), f.plus(new Point3(a, -b, 0)), f.plus(new Point3(a, b, 0)),
+            List<Point3> foot = List.of(
+                    f.plus(new Point3(-a, -b, 0)),
+                    f.plus(new Point3(a, -b, 0)),
+                    f.plus(new Point3(a, b, 0)),
                     f.plus(new Point3(-a, b, 0)));
-            return Solid.loft(List.of(foot, foot.stream().map(p -> new Point3(p.x(), p.y(), floorOver(shell, p.x(), p.y(), f.z())))
-                    .toList()));
+            return Solid.loft(List.of(
+                    foot,
+                    foot.stream()
+                            .map(p -> new Point3(p.x(), p.y(), floorOver(shell, p.x(), p.y(), f.z())))
+                            .toList()));
         }
 
         private static double floorOver(Solid shell, double x, double y, double low) {
@@ -216,12 +251,16 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
             if (!(skin > low + 1e-6) || Double.isInfinite(skin)) {
                 Place at = Place.estimated(new Point3(x, y, low));
                 throw new IllegalArgumentException("The sump well does not hang under the tank: its corner at station "
-                        + at.station().quantity().shown() + ", butt line " + at.buttLine().quantity().shown()
+                        + at.station().quantity().shown() + ", butt line "
+                        + at.buttLine().quantity().shown()
                         + " meets no floor above it.");
             }
         }
 
-        /** Where its lid may bend: its walls, the corners of the shell between them, and close steps under a round shell. */
+        /**
+         * Where its lid may bend: its walls, the corners of the shell between them, and close steps under a round
+         * shell.
+         */
         private double[] lines(Solid shell, boolean stations) {
             double middle = stations ? floor.point().x() : floor.point().y();
             double half = (stations ? length.si() : width.si()) / 2;
@@ -262,15 +301,16 @@ public record Fitout(List<Well> wells, List<Rib> ribs, Optional<Place> filler, O
     /**
      * A hole in a rib.
      *
-     * @param along     its station
+     * @param along its station
      * @param waterLine of its lowest edge
      */
-    public record Opening(Measured along, Measured waterLine, Passes passes) {
-    }
+    public record Opening(Measured along, Measured waterLine, Passes passes) {}
 
     /** Which way fuel can go through an opening. */
     public enum Passes {
-        BOTH_WAYS("Limber hole"), TO_THE_LEFT("Flapper, opens to the left"), TO_THE_RIGHT("Flapper, opens to the right");
+        BOTH_WAYS("Limber hole"),
+        TO_THE_LEFT("Flapper, opens to the left"),
+        TO_THE_RIGHT("Flapper, opens to the right");
 
         private final String label;
 

@@ -1,7 +1,25 @@
 package ration.model;
 
 /** An item that sits in one place with its ports. */
-public sealed interface Fitted extends Item permits Selector, ShutOff, Strainer, Filter, CheckBlock, FlowSender, GaugePort, QuickDisconnect, Bulkhead, Regulator, JetPump, Header, CheckValve, Orifice, Pump, Tee, VentPlenum, EngineInlet {
+public sealed interface Fitted extends Item
+        permits Selector,
+                ShutOff,
+                Strainer,
+                Filter,
+                CheckBlock,
+                FlowSender,
+                GaugePort,
+                QuickDisconnect,
+                Bulkhead,
+                Regulator,
+                JetPump,
+                Header,
+                CheckValve,
+                Orifice,
+                Pump,
+                Tee,
+                VentPlenum,
+                EngineInlet {
     Tag tag();
 
     /** The same item elsewhere or renamed. */

@@ -54,8 +54,16 @@ public enum Fitting {
     public static Minor flaredEnd(LineSize size) {
         double outer = Unit.INCH.fromSi(size.outer());
         double drilled = Unit.INCH.toSi(0.062 + (outer - 0.125) * (0.844 - 0.062) / (1.0 - 0.125));
-        double[][] table = {{0.1875, 0.125}, {0.25, 0.172}, {0.3125, 0.234}, {0.375, 0.297}, {0.5, 0.391},
-            {0.625, 0.484}, {0.75, 0.609}, {1.0, 0.844}};
+        double[][] table = {
+            {0.1875, 0.125},
+            {0.25, 0.172},
+            {0.3125, 0.234},
+            {0.375, 0.297},
+            {0.5, 0.391},
+            {0.625, 0.484},
+            {0.75, 0.609},
+            {1.0, 0.844}
+        };
         for (double[] row : table) {
             if (Math.abs(row[0] - outer) < 1e-3) {
                 drilled = Unit.INCH.toSi(row[1]);

@@ -27,6 +27,7 @@ public final class FuelSystem {
     private final Map<String, Double> shifts;
     /** Where every port is, once it was asked for; two threads that ask at once find the same. */
     private volatile Map<PortRef, Point3> points;
+
     private final Map<Class<?>, Object> derived = new java.util.concurrent.ConcurrentHashMap<>();
 
     public FuelSystem(List<Item> items, Optional<Firewall> firewall) {
@@ -57,7 +58,10 @@ public final class FuelSystem {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof FuelSystem s && items.equals(s.items) && firewall.equals(s.firewall) && shifts.equals(s.shifts);
+        return other instanceof FuelSystem s
+                && items.equals(s.items)
+                && firewall.equals(s.firewall)
+                && shifts.equals(s.shifts);
     }
 
     @Override
@@ -137,7 +141,8 @@ public final class FuelSystem {
                 tank.outlets().forEach(o -> put(all, i, o.name(), o.place().point()));
                 tank.returns().forEach(r -> put(all, i, r.name(), r.place().point()));
             } else if (i instanceof Header header) {
-                header.ports().forEach(p -> put(all, i, p, header.place().point().plus(new Point3(0, 0, header.rise(p)))));
+                header.ports()
+                        .forEach(p -> put(all, i, p, header.place().point().plus(new Point3(0, 0, header.rise(p)))));
             } else if (i instanceof Fitted fitted) {
                 fitted.ports().forEach(p -> put(all, i, p, fitted.place().point()));
             }
@@ -177,7 +182,12 @@ public final class FuelSystem {
 
     /** The item with the same id replaced. */
     public FuelSystem replace(Item changed) {
-        return new FuelSystem(items.stream().map(i -> i.id().equals(changed.id()) ? changed : i).toList(), firewall, shifts);
+        return new FuelSystem(
+                items.stream()
+                        .map(i -> i.id().equals(changed.id()) ? changed : i)
+                        .toList(),
+                firewall,
+                shifts);
     }
 
     /** The same items behind another wall, or none. */
@@ -190,12 +200,18 @@ public final class FuelSystem {
         return new FuelSystem(others, firewall, shifts);
     }
 
-    /** How far items stand in the drawing from where they would, by id, in widths of the drawing; to the right above zero. */
+    /**
+     * How far items stand in the drawing from where they would, by id, in widths of the drawing; to the right above
+     * zero.
+     */
     public Map<String, Double> shifts() {
         return shifts;
     }
 
-    /** An item drawn so far, in widths of the drawing, from where it would stand; at most {@link #MOST_SHIFT}. Its height stays true. */
+    /**
+     * An item drawn so far, in widths of the drawing, from where it would stand; at most {@link #MOST_SHIFT}. Its
+     * height stays true.
+     */
     public FuelSystem shifted(String id, double widths) {
         Map<String, Double> all = new java.util.HashMap<>(shifts);
         double held = Math.max(-MOST_SHIFT, Math.min(MOST_SHIFT, widths));
@@ -212,7 +228,10 @@ public final class FuelSystem {
 
     /** The item with this id changed as it stands here; the same system where there is none of that kind. */
     public <T extends Item> FuelSystem change(String id, Class<T> kind, UnaryOperator<T> change) {
-        return item(id).filter(kind::isInstance).map(kind::cast).map(i -> replace(change.apply(i))).orElse(this);
+        return item(id).filter(kind::isInstance)
+                .map(kind::cast)
+                .map(i -> replace(change.apply(i)))
+                .orElse(this);
     }
 
     public FuelSystem plus(Item... added) {
@@ -230,7 +249,9 @@ public final class FuelSystem {
 
     /** An id not yet taken, made from a kind: strainer, strainer-2. */
     public String freeId(String stem) {
-        String base = stem.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        String base = stem.toLowerCase(java.util.Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
         String candidate = base.isEmpty() ? "item" : base;
         for (int n = 2; item(candidate).isPresent(); n++) {
             candidate = base + "-" + n;
@@ -238,7 +259,9 @@ public final class FuelSystem {
         return candidate;
     }
 
-    /** A name no item bears: this one, or with a number behind it. Findings, faults and lists tell items apart by name. */
+    /**
+     * A name no item bears: this one, or with a number behind it. Findings, faults and lists tell items apart by name.
+     */
     public String freeName(String name) {
         String candidate = name;
         for (int n = 2; bearing(candidate).isPresent(); n++) {
@@ -254,7 +277,8 @@ public final class FuelSystem {
      */
     public String ownName(Item item, String name) {
         bearing(name).filter(other -> !other.id().equals(item.id())).ifPresent(other -> {
-            throw new IllegalArgumentException("Another part is called " + other.name() + ". Call this one " + freeName(name) + ", or otherwise.");
+            throw new IllegalArgumentException(
+                    "Another part is called " + other.name() + ". Call this one " + freeName(name) + ", or otherwise.");
         });
         return name;
     }

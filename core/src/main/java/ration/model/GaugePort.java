@@ -9,7 +9,8 @@ public record GaugePort(Tag tag, Shows shows) implements Fitted {
 
     /** What is shown. */
     public enum Shows {
-        PRESSURE("Pressure sender"), TEMPERATURE("Temperature sender"),
+        PRESSURE("Pressure sender"),
+        TEMPERATURE("Temperature sender"),
         /** Capped; a gauge is put on when something is looked for. */
         NOTHING("Test port");
 

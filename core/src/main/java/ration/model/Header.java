@@ -8,11 +8,11 @@ import java.util.Optional;
  * A header or collector tank. It stands at its outlets; its level is not given but follows from what runs in and out.
  * Small, so its ports are taken to stand straight over each other.
  *
- * @param capacity  to the vent
- * @param height    of the vent port over the outlets
+ * @param capacity to the vent
+ * @param height of the vent port over the outlets
  * @param inletRise of the inlets over the outlets
- * @param openings  what fuel comes in at and leaves by
- * @param build     how it is made
+ * @param openings what fuel comes in at and leaves by
+ * @param build how it is made
  */
 public record Header(Tag tag, Measured capacity, Measured height, Measured inletRise, Openings openings, Build build)
         implements Fitted {
@@ -22,9 +22,9 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
     /**
      * Names of its ports.
      *
-     * @param inlets  that fuel comes in at
+     * @param inlets that fuel comes in at
      * @param outlets at its foot, that fuel leaves by; the first is {@link Item#OUT}
-     * @param vents   at its top, vents and overflows; the first is {@link Header#VENT}
+     * @param vents at its top, vents and overflows; the first is {@link Header#VENT}
      */
     public record Openings(List<String> inlets, List<String> outlets, List<String> vents) {
         public Openings {
@@ -42,9 +42,10 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
     /**
      * How a header is made.
      *
-     * @param form     of its sides
-     * @param drain    whether it has a quick drain at its lowest point
-     * @param lowLight height over the outlets at which a light comes on in front of the pilot; empty where none is fitted
+     * @param form of its sides
+     * @param drain whether it has a quick drain at its lowest point
+     * @param lowLight height over the outlets at which a light comes on in front of the pilot; empty where none is
+     *     fitted
      */
     public record Build(Form form, boolean drain, Optional<Measured> lowLight) {
         /** Upright, nothing fitted. */
@@ -53,7 +54,9 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
 
     /** How it narrows: what of it lies under a height. */
     public enum Form {
-        UPRIGHT("Upright sides"), LYING("Lying cylinder"), TAPERED("Narrows to its foot");
+        UPRIGHT("Upright sides"),
+        LYING("Lying cylinder"),
+        TAPERED("Narrows to its foot");
 
         private final String label;
 
@@ -65,7 +68,10 @@ public record Header(Tag tag, Measured capacity, Measured height, Measured inlet
             return label;
         }
 
-        /** Share of the capacity under a share of the height, both 0 to 1; a tapered one is a wedge, its width as the height. */
+        /**
+         * Share of the capacity under a share of the height, both 0 to 1; a tapered one is a wedge, its width as the
+         * height.
+         */
         public double under(double height) {
             double h = Math.max(0, Math.min(1, height));
             double angle = 2 * Math.acos(1 - 2 * h);

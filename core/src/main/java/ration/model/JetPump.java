@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * A jet pump: what flows through its nozzle draws fuel in at the suction port.
  *
- * @param nozzle    bore
+ * @param nozzle bore
  * @param flowRatio most suction flow over nozzle flow
  * @param headRatio most lift over nozzle pressure drop
  */

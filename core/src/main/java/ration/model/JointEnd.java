@@ -7,15 +7,19 @@ import java.util.regex.Pattern;
 /**
  * One half of a joint: how it seals, its size, and which half it is.
  *
- * @param way    how it seals
- * @param size   -6 for flares and o-rings, 1/4 for pipe threads, 3/8 for barbs
+ * @param way how it seals
+ * @param size -6 for flares and o-rings, 1/4 for pipe threads, 3/8 for barbs
  * @param female a nut or a bore; otherwise a cone or an outside thread
  */
 public record JointEnd(Way way, String size, boolean female) {
 
     /** How a joint seals. */
     public enum Way {
-        FLARE("flare"), FLARE_45("45\u00b0 flare"), PIPE("NPT"), O_RING("o-ring"), BARB("barb");
+        FLARE("flare"),
+        FLARE_45("45\u00b0 flare"),
+        PIPE("NPT"),
+        O_RING("o-ring"),
+        BARB("barb");
 
         private final String label;
 
@@ -30,7 +34,8 @@ public record JointEnd(Way way, String size, boolean female) {
 
     private static final Pattern WRITTEN = Pattern.compile(
             "\\s*(-?\\s*\\d+(?:\\s*/\\s*\\d+)?)\\s*(?:in)?\\s+(45(?:\u00b0|deg)? flare|flare|npt|pipe|o-?ring|barb)"
-            + "(?:\\s+(male|female|m|f))?\\s*", Pattern.CASE_INSENSITIVE);
+                    + "(?:\\s+(male|female|m|f))?\\s*",
+            Pattern.CASE_INSENSITIVE);
 
     /**
      * Reads {@code -6 flare female}, {@code 1/4 NPT male}, {@code 3/8 barb}.
@@ -45,8 +50,13 @@ public record JointEnd(Way way, String size, boolean female) {
         }
         String size = m.group(1).replaceAll("\\s", "");
         String kind = m.group(2).toLowerCase(Locale.ROOT);
-        Way way = kind.startsWith("45") ? Way.FLARE_45 : kind.equals("flare") ? Way.FLARE
-                : kind.equals("npt") || kind.equals("pipe") ? Way.PIPE : kind.equals("barb") ? Way.BARB : Way.O_RING;
+        Way way = kind.startsWith("45")
+                ? Way.FLARE_45
+                : kind.equals("flare")
+                        ? Way.FLARE
+                        : kind.equals("npt") || kind.equals("pipe")
+                                ? Way.PIPE
+                                : kind.equals("barb") ? Way.BARB : Way.O_RING;
         boolean dash = way == Way.FLARE || way == Way.FLARE_45 || way == Way.O_RING;
         if (dash != size.startsWith("-")) {
             throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d: flares and o-rings are sized by dash"

@@ -1,8 +1,8 @@
 package ration.model;
 
 /**
- * A method for each kind of item. Who answers by kind implements this and hands it to {@link Item#as}: a new kind does not
- * compile until every such place knows it.
+ * A method for each kind of item. Who answers by kind implements this and hands it to {@link Item#as}: a new kind does
+ * not compile until every such place knows it.
  *
  * @param <R> what is answered
  */

@@ -9,8 +9,8 @@ import ration.quantity.Unit;
  * A figure somebody measured or read.
  *
  * @param quantity as written
- * @param by       how: tape, level, tag, bench, maker; may end in its tolerance, as in {@code tape \u00b11/8 in}; empty
- *                 if not said
+ * @param by how: tape, level, tag, bench, maker; may end in its tolerance, as in {@code tape \u00b11/8 in}; empty if
+ *     not said
  */
 public record Measured(Quantity quantity, String by) {
 
@@ -45,7 +45,10 @@ public record Measured(Quantity quantity, String by) {
         return new Measured(other, assumed() ? "" : by);
     }
 
-    /** This figure as it stands, taken as the builder's own word on a day; one that somebody said already stays as it was said. */
+    /**
+     * This figure as it stands, taken as the builder's own word on a day; one that somebody said already stays as it
+     * was said.
+     */
     public Measured confirmed(java.time.LocalDate day) {
         return assumed() ? new Measured(quantity, Method.CONFIRMED.word() + ", " + day) : this;
     }

@@ -7,9 +7,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
 /**
- * What follows from an immutable object, worked out once for it and kept as long as it lives. It goes by the object itself, not by
- * what it equals: to hash a whole tank is dearer than most of what is asked of it. May be asked from several threads; two that ask
- * at once may both work, and are given the same. What is made must not hold the object, or neither ever goes.
+ * What follows from an immutable object, worked out once for it and kept as long as it lives. It goes by the object
+ * itself, not by what it equals: to hash a whole tank is dearer than most of what is asked of it. May be asked from
+ * several threads; two that ask at once may both work, and are given the same. What is made must not hold the object,
+ * or neither ever goes.
  */
 public final class Once<K, V> {
 

@@ -6,21 +6,24 @@ import ration.geometry.Point3;
 /**
  * A tank outlet.
  *
- * @param place  of its lip
+ * @param place of its lip
  * @param screen what its finger screen costs
  * @param finger how that screen is built
- * @param edge   what of it was measured
+ * @param edge what of it was measured
  */
-public record Outlet(String name, Place place, Measured bore, Optional<Rated> screen, Optional<FingerScreen> finger, Edge edge) {
+public record Outlet(
+        String name, Place place, Measured bore, Optional<Rated> screen, Optional<FingerScreen> finger, Edge edge) {
 
     /** What of an outlet its place tells; a quarter of an inch of it can be half a gallon. */
     public enum Edge {
         /** Nobody said: the place is taken for the height at which air first comes in. */
         UNSAID("Not said", 0),
         /** The lip in the floor, or the top of a finger: fuel under it stays. */
-        LIP("Lip in the floor", 0), FINGER_TOP("Top of the finger", 0),
+        LIP("Lip in the floor", 0),
+        FINGER_TOP("Top of the finger", 0),
         /** A pipe in the side wall: air comes in at its upper edge. */
-        CENTRE("Centre of a side pipe", 0.5), LOWER_LIP("Lower lip of a side pipe", 1);
+        CENTRE("Centre of a side pipe", 0.5),
+        LOWER_LIP("Lower lip of a side pipe", 1);
 
         private final String label;
         private final double bores;

@@ -7,14 +7,16 @@ import ration.quantity.Unit;
 /**
  * Where something is, from the aircraft's datum.
  *
- * @param station   aft positive
- * @param buttLine  right positive
+ * @param station aft positive
+ * @param buttLine right positive
  * @param waterLine up positive
  */
 public record Place(Measured station, Measured buttLine, Measured waterLine) {
 
     public static Place inches(double station, double buttLine, double waterLine) {
-        return new Place(Measured.of(station, Unit.INCH, "tape"), Measured.of(buttLine, Unit.INCH, "tape"),
+        return new Place(
+                Measured.of(station, Unit.INCH, "tape"),
+                Measured.of(buttLine, Unit.INCH, "tape"),
                 Measured.of(waterLine, Unit.INCH, "level"));
     }
 

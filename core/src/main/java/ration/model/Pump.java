@@ -11,7 +11,7 @@ import java.util.Set;
  *
  * @param drive electric or by the engine
  * @param curve flow and pressure points, flow rising
- * @param off   what it costs to draw through it when it stands; empty if it blocks
+ * @param off what it costs to draw through it when it stands; empty if it blocks
  * @param build what else is known of it
  */
 public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated> off, Build build) implements Fitted {
@@ -19,13 +19,14 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
     /**
      * How a pump is built.
      *
-     * @param relief  pressure rise at which it bypasses within itself; empty if its curve already says so
+     * @param relief pressure rise at which it bypasses within itself; empty if its curve already says so
      * @param current it draws, electric pumps
      * @param checked whether a check valve inside keeps fuel from running back through it
-     * @param bus     electric bus it hangs on; empty is the main one
-     * @param wiring  what else was said of its supply
+     * @param bus electric bus it hangs on; empty is the main one
+     * @param wiring what else was said of its supply
      */
-    public record Build(Optional<Measured> relief, Optional<Measured> current, boolean checked, String bus, Wiring wiring) {
+    public record Build(
+            Optional<Measured> relief, Optional<Measured> current, boolean checked, String bus, Wiring wiring) {
         public static final String MAIN_BUS = "main";
 
         public Build {
@@ -110,7 +111,7 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
     /**
      * How an electric pump is supplied.
      *
-     * @param own     what serves this pump and no other
+     * @param own what serves this pump and no other
      * @param breaker rating of its breaker or fuse
      */
     public record Wiring(Set<Own> own, Optional<Measured> breaker) {
@@ -143,12 +144,19 @@ public record Pump(Tag tag, Drive drive, List<CurvePoint> curve, Optional<Rated>
     }
 
     /** What an electric pump may have to itself. */
-    public enum Own { BATTERY, SWITCH, BREAKER, GROUND }
+    public enum Own {
+        BATTERY,
+        SWITCH,
+        BREAKER,
+        GROUND
+    }
 
     /** What turns a pump. */
-    public enum Drive { ELECTRIC, ENGINE }
+    public enum Drive {
+        ELECTRIC,
+        ENGINE
+    }
 
     /** A point of a pump's curve. */
-    public record CurvePoint(Measured flow, Measured pressure) {
-    }
+    public record CurvePoint(Measured flow, Measured pressure) {}
 }

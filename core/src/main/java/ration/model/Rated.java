@@ -22,8 +22,13 @@ public record Rated(Measured flow, Measured loss) {
 
     /** This loss taken a number of times. */
     public Rated times(double factor) {
-        return new Rated(flow, new Measured(ration.quantity.Quantity.of(loss.quantity().value() * factor,
-                loss.quantity().unit()), loss.by()));
+        return new Rated(
+                flow,
+                new Measured(
+                        ration.quantity.Quantity.of(
+                                loss.quantity().value() * factor,
+                                loss.quantity().unit()),
+                        loss.by()));
     }
 
     /**
@@ -32,7 +37,9 @@ public record Rated(Measured flow, Measured loss) {
      */
     public static Element.Resistance through(java.util.List<Rated> points) {
         if (points.size() < 2) {
-            return points.isEmpty() ? new Element.Resistance(0, 0) : points.get(0).screen();
+            return points.isEmpty()
+                    ? new Element.Resistance(0, 0)
+                    : points.get(0).screen();
         }
         double qq = 0;
         double qqq = 0;

@@ -3,10 +3,10 @@ package ration.model;
 /**
  * A pressure regulator.
  *
- * @param style     what it holds
+ * @param style what it holds
  * @param reference what its spring side feels
- * @param setting   pressure over the reference
- * @param loss      when open to the stop
+ * @param setting pressure over the reference
+ * @param loss when open to the stop
  */
 public record Regulator(Tag tag, Style style, Reference reference, Measured setting, Rated loss) implements Fitted {
 
@@ -29,7 +29,10 @@ public record Regulator(Tag tag, Style style, Reference reference, Measured sett
     }
 
     /** What a regulator's spring side feels. */
-    public enum Reference { AMBIENT, MANIFOLD }
+    public enum Reference {
+        AMBIENT,
+        MANIFOLD
+    }
 
     @Override
     public <R> R as(Kinds<R> kinds) {

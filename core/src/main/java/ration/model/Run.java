@@ -7,22 +7,38 @@ import ration.geometry.Point3;
 /**
  * A tube or hose between two ports.
  *
- * @param from     upstream as laid out; fuel may run either way
- * @param length   as taped along the line; if absent it follows from the points
- * @param points   measured points between its ends
+ * @param from upstream as laid out; fuel may run either way
+ * @param length as taped along the line; if absent it follows from the points
+ * @param points measured points between its ends
  * @param fittings bends and elbows, each as often as there are
- * @param build    how it is made up
+ * @param build how it is made up
  */
-public record Run(String id, String name, PortRef from, PortRef to, LineSize size, Optional<Measured> length,
-        List<Place> points, List<Fitting> fittings, RunBuild build) implements Item {
+public record Run(
+        String id,
+        String name,
+        PortRef from,
+        PortRef to,
+        LineSize size,
+        Optional<Measured> length,
+        List<Place> points,
+        List<Fitting> fittings,
+        RunBuild build)
+        implements Item {
     public Run {
         points = List.copyOf(points);
         fittings = List.copyOf(fittings);
     }
 
     /** A run whose make-up is not recorded. */
-    public Run(String id, String name, PortRef from, PortRef to, LineSize size, Optional<Measured> length,
-            List<Place> points, List<Fitting> fittings) {
+    public Run(
+            String id,
+            String name,
+            PortRef from,
+            PortRef to,
+            LineSize size,
+            Optional<Measured> length,
+            List<Place> points,
+            List<Fitting> fittings) {
         this(id, name, from, to, size, length, points, fittings, RunBuild.NONE);
     }
 
@@ -87,8 +103,8 @@ public record Run(String id, String name, PortRef from, PortRef to, LineSize siz
     }
 
     /**
-     * Length along the line, m: as taped, else along the points between these ends. One that nobody measured follows its ends: it is
-     * never shorter than the way between them.
+     * Length along the line, m: as taped, else along the points between these ends. One that nobody measured follows
+     * its ends: it is never shorter than the way between them.
      */
     public double lengthM(Point3 start, Point3 end) {
         if (length.isPresent()) {
@@ -98,9 +114,12 @@ public record Run(String id, String name, PortRef from, PortRef to, LineSize siz
         return straightM(start, end);
     }
 
-    /** Whether it is measured, and shorter than the way between its ends by more than an inch: one of the two is wrong. */
+    /**
+     * Whether it is measured, and shorter than the way between its ends by more than an inch: one of the two is wrong.
+     */
     public boolean tooShort(Point3 start, Point3 end) {
-        return length.filter(l -> !Method.of(l).guessed() && l.si() < straightM(start, end) - INCH).isPresent();
+        return length.filter(l -> !Method.of(l).guessed() && l.si() < straightM(start, end) - INCH)
+                .isPresent();
     }
 
     private static final double INCH = 0.026;
@@ -115,5 +134,4 @@ public record Run(String id, String name, PortRef from, PortRef to, LineSize siz
         }
         return sum + last.distance(end);
     }
-
 }

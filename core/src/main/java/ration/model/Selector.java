@@ -7,10 +7,10 @@ import java.util.Optional;
 /**
  * A selector: one body, several ports, positions that join some of them.
  *
- * @param inlets    names of the tank ports
- * @param returns   names of the ports to the tanks on the return side of a duplex body; empty for a simple one
+ * @param inlets names of the tank ports
+ * @param returns names of the ports to the tanks on the return side of a duplex body; empty for a simple one
  * @param positions in the order the handle turns
- * @param loss      of an open path
+ * @param loss of an open path
  */
 public record Selector(Tag tag, List<String> inlets, List<String> returns, List<Position> positions, Rated loss)
         implements Fitted {
@@ -75,7 +75,7 @@ public record Selector(Tag tag, List<String> inlets, List<String> returns, List<
     /**
      * A handle position.
      *
-     * @param name  as on the placard
+     * @param name as on the placard
      * @param joins groups of ports that are connected; none for OFF
      */
     public record Position(String name, List<List<String>> joins) {

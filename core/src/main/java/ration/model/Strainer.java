@@ -5,13 +5,15 @@ import java.util.Optional;
 /**
  * A strainer with a bowl.
  *
- * @param loss   clean
+ * @param loss clean
  * @param fouled as dirty as it may become before it is cleaned; twice the clean loss if not given
- * @param drain  whether its bowl can be drained
- * @param bowl   what its sediment bowl holds
+ * @param drain whether its bowl can be drained
+ * @param bowl what its sediment bowl holds
  * @param capped whether the drain is a capped service port and not a sprung quick drain
  */
-public record Strainer(Tag tag, Rated loss, Optional<Rated> fouled, boolean drain, Optional<Measured> bowl, boolean capped) implements Fitted {
+public record Strainer(
+        Tag tag, Rated loss, Optional<Rated> fouled, boolean drain, Optional<Measured> bowl, boolean capped)
+        implements Fitted {
 
     public Strainer {
         capped &= drain;

@@ -9,17 +9,27 @@ import ration.geometry.Solid;
 /**
  * A tank.
  *
- * @param outlets  at least one for a tank that feeds
- * @param returns  ports that fuel comes back through: returns, overflows, transfers, vents of headers
- * @param vent     tip of its vent line
- * @param drain    its sump drain
+ * @param outlets at least one for a tank that feeds
+ * @param returns ports that fuel comes back through: returns, overflows, transfers, vents of headers
+ * @param vent tip of its vent line
+ * @param drain its sump drain
  * @param unusable the placard's unusable fuel
- * @param fitout   wells, ribs, filler, gauge, and what its maker states
+ * @param fitout wells, ribs, filler, gauge, and what its maker states
  */
-public record Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
-        Optional<Place> vent, Optional<Place> drain, Measured unusable, Fitout fitout) implements Item {
+public record Tank(
+        String id,
+        String name,
+        TankShape shape,
+        List<Outlet> outlets,
+        List<Entry> returns,
+        Optional<Place> vent,
+        Optional<Place> drain,
+        Measured unusable,
+        Fitout fitout)
+        implements Item {
     /** Solids of the tanks that are in use: joining wells to a shell is dear, and asked with every look at a tank. */
     private static final Once<Tank, Solid> SOLIDS = new Once<>(t -> t.fitout.with(t.shell()));
+
     private static final Once<TankShape, Solid> SHELLS = new Once<>(TankShape::solid);
 
     public Tank {
@@ -28,14 +38,27 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
     }
 
     /** A tank that nothing comes back to. */
-    public Tank(String id, String name, TankShape shape, List<Outlet> outlets, Optional<Place> vent,
-            Optional<Place> drain, Measured unusable) {
+    public Tank(
+            String id,
+            String name,
+            TankShape shape,
+            List<Outlet> outlets,
+            Optional<Place> vent,
+            Optional<Place> drain,
+            Measured unusable) {
         this(id, name, shape, outlets, List.of(), vent, drain, unusable, Fitout.NONE);
     }
 
     /** A bare tank that fuel may come back to. */
-    public Tank(String id, String name, TankShape shape, List<Outlet> outlets, List<Entry> returns,
-            Optional<Place> vent, Optional<Place> drain, Measured unusable) {
+    public Tank(
+            String id,
+            String name,
+            TankShape shape,
+            List<Outlet> outlets,
+            List<Entry> returns,
+            Optional<Place> vent,
+            Optional<Place> drain,
+            Measured unusable) {
         this(id, name, shape, outlets, returns, vent, drain, unusable, Fitout.NONE);
     }
 
@@ -83,16 +106,26 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
 
     /** Where a port of either kind is. */
     public Optional<Place> placeOf(String port) {
-        return outlet(port).map(Outlet::place).or(() -> returns.stream().filter(r -> r.name().equals(port))
-                .map(Entry::place).findFirst());
+        return outlet(port).map(Outlet::place).or(() -> returns.stream()
+                .filter(r -> r.name().equals(port))
+                .map(Entry::place)
+                .findFirst());
     }
 
     /** The whole tank higher by so much, m: shape, ports, vent and drain. */
     public Tank raised(double metres) {
-        return new Tank(id, name, shape.raised(metres), outlets.stream().map(o -> o.at(
-                o.place().raised(metres))).toList(), returns.stream().map(r -> new Entry(r.name(),
-                r.place().raised(metres))).toList(), vent.map(v -> v.raised(metres)), drain.map(d -> d.raised(metres)),
-                unusable, fitout.raised(metres));
+        return new Tank(
+                id,
+                name,
+                shape.raised(metres),
+                outlets.stream().map(o -> o.at(o.place().raised(metres))).toList(),
+                returns.stream()
+                        .map(r -> new Entry(r.name(), r.place().raised(metres)))
+                        .toList(),
+                vent.map(v -> v.raised(metres)),
+                drain.map(d -> d.raised(metres)),
+                unusable,
+                fitout.raised(metres));
     }
 
     public Tank withReturns(List<Entry> other) {
@@ -128,6 +161,5 @@ public record Tank(String id, String name, TankShape shape, List<Outlet> outlets
     }
 
     /** A port that fuel comes back into a tank through. */
-    public record Entry(String name, Place place) {
-    }
+    public record Entry(String name, Place place) {}
 }

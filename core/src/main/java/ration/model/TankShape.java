@@ -9,8 +9,8 @@ import org.locationtech.jts.operation.valid.IsSimpleOp;
 import ration.geometry.Point2;
 import ration.geometry.Point3;
 import ration.geometry.Solid;
-import ration.quantity.UnitSystem;
 import ration.quantity.Unit;
+import ration.quantity.UnitSystem;
 
 /** The inside of a tank, in aircraft axes. */
 public sealed interface TankShape {
@@ -31,7 +31,9 @@ public sealed interface TankShape {
 
     /** The direction a shape runs along. */
     enum Along {
-        STATION("nose to tail"), BUTT_LINE("left to right"), WATER_LINE("upright");
+        STATION("nose to tail"),
+        BUTT_LINE("left to right"),
+        WATER_LINE("upright");
 
         private final String label;
 
@@ -64,8 +66,11 @@ public sealed interface TankShape {
         public List<Point2> section() {
             double x = corner.station().si();
             double z = corner.waterLine().si();
-            return List.of(new Point2(x, z), new Point2(x + length.si(), z),
-                    new Point2(x + length.si(), z + height.si()), new Point2(x, z + height.si()));
+            return List.of(
+                    new Point2(x, z),
+                    new Point2(x + length.si(), z),
+                    new Point2(x + length.si(), z + height.si()),
+                    new Point2(x, z + height.si()));
         }
 
         @Override
@@ -98,7 +103,9 @@ public sealed interface TankShape {
 
         @Override
         public List<Point2> section() {
-            return corners.stream().map(c -> new Point2(c.station().si(), c.waterLine().si())).toList();
+            return corners.stream()
+                    .map(c -> new Point2(c.station().si(), c.waterLine().si()))
+                    .toList();
         }
 
         @Override
@@ -113,19 +120,22 @@ public sealed interface TankShape {
 
         @Override
         public TankShape raised(double metres) {
-            return new Prism(corners.stream().map(c -> new Corner(c.station, c.waterLine.plus(metres))).toList(), leftWall,
+            return new Prism(
+                    corners.stream()
+                            .map(c -> new Corner(c.station, c.waterLine.plus(metres)))
+                            .toList(),
+                    leftWall,
                     rightWall);
         }
     }
 
     /** A corner of a section as measured. */
-    record Corner(Measured station, Measured waterLine) {
-    }
+    record Corner(Measured station, Measured waterLine) {}
 
     /**
      * A round cylinder.
      *
-     * @param from  middle of its end that lies forward, left or low
+     * @param from middle of its end that lies forward, left or low
      * @param along which way it lies
      */
     record Cylinder(Place from, Along along, Measured length, Measured diameter) implements TankShape {
@@ -140,7 +150,8 @@ public sealed interface TankShape {
                 List<Point2> round = new ArrayList<>();
                 for (int i = 0; i < 24; i++) {
                     double a = 2 * Math.PI * i / 24;
-                    round.add(new Point2(from.station().si() + diameter.si() / 2 * Math.cos(a),
+                    round.add(new Point2(
+                            from.station().si() + diameter.si() / 2 * Math.cos(a),
                             from.waterLine().si() + diameter.si() / 2 * Math.sin(a)));
                 }
                 return round;
@@ -150,8 +161,16 @@ public sealed interface TankShape {
             double r = diameter.si() / 2;
             double l = length.si();
             return along == Along.STATION
-                    ? List.of(new Point2(x, z - r), new Point2(x + l, z - r), new Point2(x + l, z + r), new Point2(x, z + r))
-                    : List.of(new Point2(x - r, z), new Point2(x + r, z), new Point2(x + r, z + l), new Point2(x - r, z + l));
+                    ? List.of(
+                            new Point2(x, z - r),
+                            new Point2(x + l, z - r),
+                            new Point2(x + l, z + r),
+                            new Point2(x, z + r))
+                    : List.of(
+                            new Point2(x - r, z),
+                            new Point2(x + r, z),
+                            new Point2(x + r, z + l),
+                            new Point2(x - r, z + l));
         }
 
         @Override
@@ -171,8 +190,8 @@ public sealed interface TankShape {
     }
 
     /**
-     * Skins over sections: across the span (each at a butt line, points by station and water line) or along the hull (each
-     * at a station, points by butt line and water line).
+     * Skins over sections: across the span (each at a butt line, points by station and water line) or along the hull
+     * (each at a station, points by butt line and water line).
      *
      * @param along BUTT_LINE or STATION
      */
@@ -191,8 +210,8 @@ public sealed interface TankShape {
                 Section s = sections.get(i);
                 String who = "Section " + (i + 1) + " at " + s.at.quantity().shown();
                 if (s.points.size() < 3) {
-                    throw new IllegalArgumentException(who + " has " + s.points.size()
-                            + " points; three or more close an outline.");
+                    throw new IllegalArgumentException(
+                            who + " has " + s.points.size() + " points; three or more close an outline.");
                 }
                 if (!(s.at.si() > before + 1e-6)) {
                     throw new IllegalArgumentException(who + " does not lie beyond the one before it: give sections in"
@@ -207,17 +226,25 @@ public sealed interface TankShape {
         private List<List<Point3>> rings() {
             List<List<Point3>> rings = new ArrayList<>();
             for (Section s : sections) {
-                rings.add(s.outline().stream().map(p -> along == Along.BUTT_LINE ? new Point3(p.x(), s.at.si(), p.z())
-                        : new Point3(s.at.si(), p.x(), p.z())).toList());
+                rings.add(s.outline().stream()
+                        .map(p -> along == Along.BUTT_LINE
+                                ? new Point3(p.x(), s.at.si(), p.z())
+                                : new Point3(s.at.si(), p.x(), p.z()))
+                        .toList());
             }
             return rings;
         }
 
         @Override
         public List<Point2> section() {
-            Coordinate[] all = rings().stream().flatMap(List::stream).map(p -> new Coordinate(p.x(), p.z()))
+            Coordinate[] all = rings().stream()
+                    .flatMap(List::stream)
+                    .map(p -> new Coordinate(p.x(), p.z()))
                     .toArray(Coordinate[]::new);
-            Coordinate[] hull = new GeometryFactory().createMultiPointFromCoords(all).convexHull().getCoordinates();
+            Coordinate[] hull = new GeometryFactory()
+                    .createMultiPointFromCoords(all)
+                    .convexHull()
+                    .getCoordinates();
             List<Point2> outline = new ArrayList<>();
             for (int i = 0; i + 1 < hull.length; i++) {
                 outline.add(new Point2(hull[i].x, hull[i].y));
@@ -227,25 +254,40 @@ public sealed interface TankShape {
 
         @Override
         public double left() {
-            return rings().stream().flatMap(List::stream).mapToDouble(Point3::y).min().orElse(0);
+            return rings().stream()
+                    .flatMap(List::stream)
+                    .mapToDouble(Point3::y)
+                    .min()
+                    .orElse(0);
         }
 
         @Override
         public double right() {
-            return rings().stream().flatMap(List::stream).mapToDouble(Point3::y).max().orElse(0);
+            return rings().stream()
+                    .flatMap(List::stream)
+                    .mapToDouble(Point3::y)
+                    .max()
+                    .orElse(0);
         }
 
         @Override
         public TankShape raised(double metres) {
-            return new Sections(along, sections.stream().map(s -> new Section(s.at, s.points.stream()
-                    .map(p -> new SectionPoint(p.across, p.waterLine.plus(metres))).toList())).toList());
+            return new Sections(
+                    along,
+                    sections.stream()
+                            .map(s -> new Section(
+                                    s.at,
+                                    s.points.stream()
+                                            .map(p -> new SectionPoint(p.across, p.waterLine.plus(metres)))
+                                            .toList()))
+                            .toList());
         }
     }
 
     /**
      * One section.
      *
-     * @param at     butt line or station of its plane
+     * @param at butt line or station of its plane
      * @param points in order round it
      */
     record Section(Measured at, List<SectionPoint> points) {
@@ -254,13 +296,14 @@ public sealed interface TankShape {
         }
 
         List<Point2> outline() {
-            return points.stream().map(p -> new Point2(p.across.si(), p.waterLine.si())).toList();
+            return points.stream()
+                    .map(p -> new Point2(p.across.si(), p.waterLine.si()))
+                    .toList();
         }
     }
 
     /** A point of a section: station or butt line, whichever lies in its plane, and water line. */
-    record SectionPoint(Measured across, Measured waterLine) {
-    }
+    record SectionPoint(Measured across, Measured waterLine) {}
 
     private static void checkSimple(String who, List<Point2> outline) {
         if (outline.size() < 3) {

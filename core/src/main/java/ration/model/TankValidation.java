@@ -13,6 +13,7 @@ final class TankValidation {
 
     /** More than any aircraft carries, m3. */
     private static final double MOST_VOLUME = 50;
+
     private static final List<Point3> AXES = List.of(new Point3(1, 0, 0), new Point3(0, 1, 0), new Point3(0, 0, 1));
 
     private final Validation to;
@@ -26,17 +27,27 @@ final class TankValidation {
         try {
             Solid solid = tank.solid();
             if (!(solid.volume() < MOST_VOLUME) || far(solid)) {
-                to.block(tank.id(), "Shape", "The tank is larger or further away than any aircraft.",
+                to.block(
+                        tank.id(),
+                        "Shape",
+                        "The tank is larger or further away than any aircraft.",
                         "Check the figures and their units.");
             }
             if (tank.unusable().si() < 0 || tank.unusable().si() >= solid.volume()) {
-                to.block(tank.id(), "Unusable fuel", "It must lie between nothing and the whole tank.",
+                to.block(
+                        tank.id(),
+                        "Unusable fuel",
+                        "It must lie between nothing and the whole tank.",
                         "Correct the placard figure or the shape.");
             }
             ribsInside(tank, solid);
         } catch (IllegalArgumentException e) {
-            String why = e.getMessage() == null ? "" : e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
-            to.block(tank.id(), "Shape", "The measures do not close a tank with a volume. " + why,
+            String why =
+                    e.getMessage() == null ? "" : e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
+            to.block(
+                    tank.id(),
+                    "Shape",
+                    "The measures do not close a tank with a volume. " + why,
                     "Give at least three corners in order round the section, and two different walls.");
         }
         fitout(tank);
@@ -44,7 +55,10 @@ final class TankValidation {
             to.miss(tank.id(), "Outlet", "The tank has no outlet.", "Add one.");
         }
         if (tank.vent().isEmpty()) {
-            to.miss(tank.id(), "Vent", "No vent is laid out: air must come in as fuel goes out.",
+            to.miss(
+                    tank.id(),
+                    "Vent",
+                    "No vent is laid out: air must come in as fuel goes out.",
                     "Press V to add its vent.");
         }
         tank.vent().ifPresent(v -> to.near(tank.id(), "Vent", v));
@@ -83,8 +97,12 @@ final class TankValidation {
             Measured at = tank.fitout().ribs().get(i).at();
             if (!(at.si() > left && at.si() < right)) {
                 Unit unit = at.quantity().unit();
-                to.block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + at.quantity().shown() + " does not cross the tank, which reaches"
-                        + " from butt line " + reach(unit, left) + " to " + reach(unit, right) + ".", "Correct its butt line, left is below zero, or take the rib out.");
+                to.block(
+                        tank.id(),
+                        "Ribs",
+                        "Rib " + (i + 1) + " at " + at.quantity().shown() + " does not cross the tank, which reaches"
+                                + " from butt line " + reach(unit, left) + " to " + reach(unit, right) + ".",
+                        "Correct its butt line, left is below zero, or take the rib out.");
             }
         }
     }
@@ -99,8 +117,13 @@ final class TankValidation {
         for (int i = 0; i < f.ribs().size(); i++) {
             double at = f.ribs().get(i).at().si();
             if (!(at > before + 1e-6)) {
-                to.block(tank.id(), "Ribs", "Rib " + (i + 1) + " at " + f.ribs().get(i).at().quantity().shown()
-                        + " does not lie to the right of the one before it.", "Give ribs from left to right.");
+                to.block(
+                        tank.id(),
+                        "Ribs",
+                        "Rib " + (i + 1) + " at "
+                                + f.ribs().get(i).at().quantity().shown()
+                                + " does not lie to the right of the one before it.",
+                        "Give ribs from left to right.");
             }
             before = at;
         }
@@ -111,14 +134,19 @@ final class TankValidation {
             to.near(tank.id(), "Sump well", f.wells().get(i).floor());
             for (int k = 0; k < i; k++) {
                 if (f.wells().get(i).meets(f.wells().get(k))) {
-                    to.block(tank.id(), "Sump well", "Wells " + (k + 1) + " and " + (i + 1) + " lie in one another.",
+                    to.block(
+                            tank.id(),
+                            "Sump well",
+                            "Wells " + (k + 1) + " and " + (i + 1) + " lie in one another.",
                             "Move one, or make one well of both.");
                 }
             }
         }
         f.vent().ifPresent(v -> to.ventLeads(tank, v));
-        f.published().filter(m -> m.si() < 0).ifPresent(m -> to.block(tank.id(), "Maker's unusable",
-                "It must not be below zero.", "Read the maker's figure again."));
+        f.published()
+                .filter(m -> m.si() < 0)
+                .ifPresent(m -> to.block(
+                        tank.id(), "Maker's unusable", "It must not be below zero.", "Read the maker's figure again."));
         f.filler().ifPresent(p -> to.near(tank.id(), "Filler", p));
         f.gauge().ifPresent(p -> to.near(tank.id(), "Gauge", p));
     }

@@ -16,6 +16,7 @@ public final class Validation {
     static final double FAR = 100;
     /** No pressure in a light fuel system comes near this, Pa. */
     private static final double MOST_PRESSURE = 6.9e6;
+
     private static final int LONGEST_ID = 61;
 
     private final FuelSystem system;
@@ -45,17 +46,28 @@ public final class Validation {
                 block(item.id(), Problem.ID, "Two items are called " + item.id() + ".", "Give one of them another id.");
             }
             if (!spelt(item.id())) {
-                block(item.id(), Problem.ID, "The id may hold letters, digits and dashes only.", "Shorten or respell it.");
+                block(
+                        item.id(),
+                        Problem.ID,
+                        "The id may hold letters, digits and dashes only.",
+                        "Shorten or respell it.");
             }
             if (item.name().isBlank()) {
                 miss(item.id(), "Name", "It has no name.", "Name it as you would in the hangar.");
             } else if (!names.add(item.name())) {
-                miss(item.id(), "Name", "Another part is called " + item.name() + " too: findings and lists cannot tell them apart.", "Give one of them another name.");
+                miss(
+                        item.id(),
+                        "Name",
+                        "Another part is called " + item.name() + " too: findings and lists cannot tell them apart.",
+                        "Give one of them another name.");
             }
         }
     }
 
-    /** Letters and digits, and dashes but at the start: asked of every part with every draw of a figure, so without a pattern. */
+    /**
+     * Letters and digits, and dashes but at the start: asked of every part with every draw of a figure, so without a
+     * pattern.
+     */
     private static boolean spelt(String id) {
         for (int i = 0; i < id.length(); i++) {
             char c = id.charAt(i);
@@ -172,10 +184,15 @@ public final class Validation {
         @Override
         public Void jetPump(JetPump jet) {
             bore(jet.id(), "Nozzle", jet.nozzle());
-            if (!(jet.flowRatio().si() > 0 && jet.flowRatio().si() <= 20 && jet.headRatio().si() > 0
+            if (!(jet.flowRatio().si() > 0
+                    && jet.flowRatio().si() <= 20
+                    && jet.headRatio().si() > 0
                     && jet.headRatio().si() <= 2)) {
-                block(jet.id(), "Ratios", "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its"
-                        + " drop.", "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
+                block(
+                        jet.id(),
+                        "Ratios",
+                        "A jet pump moves up to 20 times its nozzle's flow and lifts up to twice its" + " drop.",
+                        "Flow 1 to 3 and head 0.1 to 0.4 are usual.");
             }
             return null;
         }
@@ -221,21 +238,35 @@ public final class Validation {
 
     private void header(Header header) {
         near(header.id(), "Place", header.place());
-        boolean sized = header.capacity().si() > 0 && header.capacity().si() < 1 && header.height().si() > 0
+        boolean sized = header.capacity().si() > 0
+                && header.capacity().si() < 1
+                && header.height().si() > 0
                 && header.height().si() < 5;
-        if (!sized || !(header.inletRise().si() >= 0 && header.inletRise().si() <= header.height().si())) {
-            block(header.id(), "Shape", "A header needs a capacity, a height, and inlets between its outlet and its top.",
+        if (!sized
+                || !(header.inletRise().si() >= 0
+                        && header.inletRise().si() <= header.height().si())) {
+            block(
+                    header.id(),
+                    "Shape",
+                    "A header needs a capacity, a height, and inlets between its outlet and its top.",
                     "Measure them again.");
         }
-        header.build().lowLight().filter(l -> !(l.si() > 0 && l.si() < header.height().si())).ifPresent(l -> block(header.id(), "Low light",
-                "Its low light stands between its outlets and its top.", "Give its height over the outlets."));
+        header.build()
+                .lowLight()
+                .filter(l -> !(l.si() > 0 && l.si() < header.height().si()))
+                .ifPresent(l -> block(
+                        header.id(),
+                        "Low light",
+                        "Its low light stands between its outlets and its top.",
+                        "Give its height over the outlets."));
         if (!header.outlets().contains(Item.OUT)) {
             block(header.id(), "Ports", "A header needs an outlet called out.", "Name its outlets out, out-2.");
         }
         if (!header.vents().contains(Header.VENT)) {
             block(header.id(), "Ports", "A header needs a vent called vent.", "Name its vents vent, vent-2.");
         }
-        if (header.inlets().isEmpty() || new HashSet<>(header.ports()).size() != header.ports().size()) {
+        if (header.inlets().isEmpty()
+                || new HashSet<>(header.ports()).size() != header.ports().size()) {
             block(header.id(), "Ports", "A header needs inlets with names of their own.", "Name them in, in-2.");
         }
     }
@@ -246,14 +277,23 @@ public final class Validation {
         Optional<VentLine> at = Optional.of(vent);
         while (at.flatMap(VentLine::to).isPresent()) {
             String to = at.flatMap(VentLine::to).get();
-            Optional<Item> other = system.item(to).filter(i -> i.only(Tank.class).isPresent() || i.only(VentPlenum.class).isPresent());
+            Optional<Item> other = system.item(to)
+                    .filter(i -> i.only(Tank.class).isPresent()
+                            || i.only(VentPlenum.class).isPresent());
             if (other.isEmpty()) {
-                miss(item.id(), "Vent", "Its vent leads to " + to + ", and there is no such tank or plenum.",
+                miss(
+                        item.id(),
+                        "Vent",
+                        "Its vent leads to " + to + ", and there is no such tank or plenum.",
                         "Say on its card where the vent leads.");
                 return;
             }
             if (!seen.add(to)) {
-                miss(item.id(), "Vent", "Its vent leads round from tank to tank and never outside.", "Lead one of them to a tip in the open air.");
+                miss(
+                        item.id(),
+                        "Vent",
+                        "Its vent leads round from tank to tank and never outside.",
+                        "Lead one of them to a tip in the open air.");
                 return;
             }
             at = VentLine.of(other.get());
@@ -274,15 +314,21 @@ public final class Validation {
             for (List<String> group : p.joins()) {
                 for (String port : group) {
                     if (!selector.ports().contains(port) || !joined.add(port)) {
-                        block(selector.id(), "Positions", "Position " + p.name() + " joins \u201c" + port
-                                + "\u201d, which is not one free port of it.", "Use its ports: "
-                                + String.join(", ", selector.ports()) + ".");
+                        block(
+                                selector.id(),
+                                "Positions",
+                                "Position " + p.name() + " joins \u201c" + port
+                                        + "\u201d, which is not one free port of it.",
+                                "Use its ports: " + String.join(", ", selector.ports()) + ".");
                     }
                 }
             }
         }
         if (selector.positions().stream().noneMatch(Selector.Position::off)) {
-            miss(selector.id(), "Positions", "There is no OFF position.",
+            miss(
+                    selector.id(),
+                    "Positions",
+                    "There is no OFF position.",
                     "Add OFF, or a shut-off that the pilot can reach.");
         }
         if (new HashSet<>(selector.ports()).size() != selector.ports().size()) {
@@ -299,7 +345,10 @@ public final class Validation {
         });
         for (PortRef end : List.of(run.from(), run.to())) {
             if (system.point(end).isEmpty()) {
-                block(run.id(), Problem.ENDS, "It ends at " + end + ", and there is no such port.",
+                block(
+                        run.id(),
+                        Problem.ENDS,
+                        "It ends at " + end + ", and there is no such port.",
                         "Join it to a port that exists, or remove it.");
             }
         }
@@ -309,8 +358,15 @@ public final class Validation {
         var start = system.point(run.from());
         var end = system.point(run.to());
         if (start.isPresent() && end.isPresent() && run.tooShort(start.get(), end.get())) {
-            miss(run.id(), Problem.LENGTH, String.format(java.util.Locale.ROOT, "%s is shorter than the way between its ends, %.1f in: what rests on %s is not shown.",
-                    run.length().orElseThrow().quantity().text(), run.withLength(java.util.Optional.empty()).lengthM(start.get(), end.get()) / 0.0254, run.name()),
+            miss(
+                    run.id(),
+                    Problem.LENGTH,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "%s is shorter than the way between its ends, %.1f in: what rests on %s is not shown.",
+                            run.length().orElseThrow().quantity().text(),
+                            run.withLength(java.util.Optional.empty()).lengthM(start.get(), end.get()) / 0.0254,
+                            run.name()),
                     "Measure the line again, or the places of its ends.");
         }
     }
@@ -329,11 +385,16 @@ public final class Validation {
             falls &= p.flow().si() < 1;
         }
         for (int i = 1; i < pump.curve().size(); i++) {
-            falls &= pump.curve().get(i).flow().si() > pump.curve().get(i - 1).flow().si()
-                    && pump.curve().get(i).pressure().si() <= pump.curve().get(i - 1).pressure().si();
+            falls &= pump.curve().get(i).flow().si()
+                            > pump.curve().get(i - 1).flow().si()
+                    && pump.curve().get(i).pressure().si()
+                            <= pump.curve().get(i - 1).pressure().si();
         }
         if (!falls) {
-            block(pump.id(), "Curve", "The curve needs two points or more, flow rising and pressure not.",
+            block(
+                    pump.id(),
+                    "Curve",
+                    "The curve needs two points or more, flow rising and pressure not.",
                     "Give the dead-head pressure at no flow first, then rated points.");
         }
     }
@@ -344,14 +405,21 @@ public final class Validation {
             for (PortRef end : List.of(run.from(), run.to())) {
                 String other = taken.putIfAbsent(end, run.name());
                 if (other != null) {
-                    block(run.id(), Problem.ENDS, "Port " + end + " already carries " + other + ".",
+                    block(
+                            run.id(),
+                            Problem.ENDS,
+                            "Port " + end + " already carries " + other + ".",
                             "Put a tee there, or join it elsewhere.");
                 }
             }
         }
         for (PortRef open : system.openPorts()) {
-            system.item(open.item()).ifPresent(i -> miss(i.id(), "Ports",
-                    "Nothing is joined to the " + open.port() + " port of " + i.name() + ".", "Pick it and press A to add what follows."));
+            system.item(open.item())
+                    .ifPresent(i -> miss(
+                            i.id(),
+                            "Ports",
+                            "Nothing is joined to the " + open.port() + " port of " + i.name() + ".",
+                            "Pick it and press A to add what follows."));
         }
     }
 
@@ -359,7 +427,11 @@ public final class Validation {
         system.firewall().ifPresent(w -> {
             for (Measured m : List.of(w.station(), w.top(), w.foot())) {
                 if (Math.abs(m.si()) > FAR) {
-                    block("", "Firewall", "The firewall lies more than 100 m from the datum.", "Check the figures and their units.");
+                    block(
+                            "",
+                            "Firewall",
+                            "The firewall lies more than 100 m from the datum.",
+                            "Check the figures and their units.");
                     return;
                 }
             }
@@ -369,7 +441,10 @@ public final class Validation {
     private void whole() {
         long inlets = system.all(EngineInlet.class).count();
         if (inlets != 1) {
-            block("", "Engine inlet", inlets == 0 ? "There is no engine inlet." : "There are several engine inlets.",
+            block(
+                    "",
+                    "Engine inlet",
+                    inlets == 0 ? "There is no engine inlet." : "There are several engine inlets.",
                     "A system feeds one engine inlet in this version.");
         }
         if (system.tanks().isEmpty()) {

@@ -6,15 +6,15 @@ import java.util.Optional;
 /**
  * The line from the top of a tank to its vent tip.
  *
- * @param bore   inside
+ * @param bore inside
  * @param length along it
- * @param tip    pressure coefficient of the tip: 1 into the wind, 0 neutral, below it sucks
- * @param ball   whether a check ball or rollover valve sits in it
- * @param to     id of the tank or plenum it leads to instead of the open air
+ * @param tip pressure coefficient of the tip: 1 into the wind, 0 neutral, below it sucks
+ * @param ball whether a check ball or rollover valve sits in it
+ * @param to id of the tank or plenum it leads to instead of the open air
  * @param points measured points from the tank or plenum to the tip, the first where it leaves it; may be empty
  */
-public record VentLine(Measured bore, Measured length, Measured tip, boolean ball, Optional<String> to,
-        List<Place> points) {
+public record VentLine(
+        Measured bore, Measured length, Measured tip, boolean ball, Optional<String> to, List<Place> points) {
     public VentLine {
         points = List.copyOf(points);
     }

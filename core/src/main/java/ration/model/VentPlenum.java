@@ -3,11 +3,11 @@ package ration.model;
 import java.util.List;
 
 /**
- * A plenum or tee that vent lines come together in: one line leads on from it to a tip of its own. Air only; it has no ports
- * for fuel. A vent comes to it by {@link VentLine#to}.
+ * A plenum or tee that vent lines come together in: one line leads on from it to a tip of its own. Air only; it has no
+ * ports for fuel. A vent comes to it by {@link VentLine#to}.
  *
  * @param line from it to its tip
- * @param tip  the open end of that line
+ * @param tip the open end of that line
  */
 public record VentPlenum(Tag tag, VentLine line, Place tip) implements Fitted {
 

@@ -7,20 +7,22 @@ import org.ejml.dense.row.CommonOps_DDRM;
 import ration.network.NetworkSolution.LinkState;
 
 /**
- * The slow way, for networks whose regulators and jets a {@link Attempt} does not settle. Each is given a fixed pressure
- * of its own, which keeps the network solvable; that pressure is then sought, one element after the other, until all
- * agree. For a regulator it lies between nothing (open to the stop) and what shuts it, and the held pressure rises or
- * falls with it.
+ * The slow way, for networks whose regulators and jets a {@link Attempt} does not settle. Each is given a fixed
+ * pressure of its own, which keeps the network solvable; that pressure is then sought, one element after the other,
+ * until all agree. For a regulator it lies between nothing (open to the stop) and what shuts it, and the held pressure
+ * rises or falls with it.
  */
 final class Adjustment {
 
     /** How near a regulator holds its setting, Pa. */
     private static final double HELD = 0.02;
+
     private static final int CYCLES = 12;
     /** A regulator that would have to take more than this holds nothing, Pa. */
     private static final double BEYOND = 1.5e7;
     /** By how much a slope is measured, and the largest step, Pa. */
     private static final double PROBE = 20;
+
     private static final double MOST_STEP = 2e5;
     private static final int TRIES = 40;
 
@@ -100,8 +102,11 @@ final class Adjustment {
         LinkState[] states = new LinkState[s.links];
         for (int e = 0; e < s.links; e++) {
             LinkState was = last.state(e);
-            states[e] = s.heldNode[e] < 0 || was != LinkState.OPEN ? was : last.flow(e) <= Attempt.NO_FLOW ? LinkState.HELD_SHUT
-                    : extra[e] > 0 ? LinkState.REGULATING : LinkState.OPEN;
+            states[e] = s.heldNode[e] < 0 || was != LinkState.OPEN
+                    ? was
+                    : last.flow(e) <= Attempt.NO_FLOW
+                            ? LinkState.HELD_SHUT
+                            : extra[e] > 0 ? LinkState.REGULATING : LinkState.OPEN;
         }
         return last.withRegulators(states, steps);
     }
@@ -128,8 +133,8 @@ final class Adjustment {
     }
 
     /**
-     * Regulators in one line act on the same flow, and one after the other they would approach each other slowly.
-     * Those that pass fuel are brought to their settings together, by Newton steps on measured slopes.
+     * Regulators in one line act on the same flow, and one after the other they would approach each other slowly. Those
+     * that pass fuel are brought to their settings together, by Newton steps on measured slopes.
      */
     private void together() {
         for (int round = 0; round < 12; round++) {
@@ -201,7 +206,8 @@ final class Adjustment {
             lastAt = at;
             lastError = error;
             if (!(next > low && next < high)) {
-                next = high == Double.POSITIVE_INFINITY ? Math.max(2 * at, at + 2 * Math.abs(error))
+                next = high == Double.POSITIVE_INFINITY
+                        ? Math.max(2 * at, at + 2 * Math.abs(error))
                         : at == low && error > 0 ? 0 : next <= low && low == 0 ? 0 : (low + high) / 2;
             } else if (i > 6 && high < Double.POSITIVE_INFINITY) {
                 next = i % 2 == 0 ? next : (low + high) / 2;

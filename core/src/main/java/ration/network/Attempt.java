@@ -7,8 +7,8 @@ import ration.network.NetworkSolution.LinkState;
 import ration.network.NetworkSolution.Status;
 
 /**
- * One attempt at a solution: flows, pressures, and which valves are open, as they stand while it goes on. {@link Newton}
- * finds the flows for given states, {@link Valves} the states, {@link Islands} what is cut off.
+ * One attempt at a solution: flows, pressures, and which valves are open, as they stand while it goes on.
+ * {@link Newton} finds the flows for given states, {@link Valves} the states, {@link Islands} what is cut off.
  */
 final class Attempt {
 
@@ -38,6 +38,7 @@ final class Attempt {
     final boolean[] out;
     /** Regulators that hold their setting: the node's pressure is known, the flow follows from its balance. */
     final boolean[] holding;
+
     final boolean[] heldByRegulator;
     int holdings;
     final boolean[] pinned;
@@ -77,12 +78,14 @@ final class Attempt {
             return answer();
         }
         NetworkSolution settled = new Valves(this).shutWhatIsHeldBack().settle();
-        return settled.status() == Status.ITERATION_LIMIT && (adjusting() || !structure.adjusted) ? holdSteep(settled) : settled;
+        return settled.status() == Status.ITERATION_LIMIT && (adjusting() || !structure.adjusted)
+                ? holdSteep(settled)
+                : settled;
     }
 
     /**
-     * Starts from the flows and states of an answer of the same network. Valves that shut something off may tell nothing, there or
-     * here ({@link Islands#undecided}). Then only the flows are taken over.
+     * Starts from the flows and states of an answer of the same network. Valves that shut something off may tell
+     * nothing, there or here ({@link Islands#undecided}). Then only the flows are taken over.
      */
     NetworkSolution from(NetworkSolution near) {
         steepReverse = false;
@@ -115,8 +118,9 @@ final class Attempt {
         if (hungry != null) {
             return failed(Status.NO_SUPPLY, hungry);
         }
-        return new Newton(this).settle() ? null : failed(Status.ITERATION_LIMIT, "The flow through " + worstLink()
-                + " did not settle.");
+        return new Newton(this).settle()
+                ? null
+                : failed(Status.ITERATION_LIMIT, "The flow through " + worstLink() + " did not settle.");
     }
 
     /** Whether pressures are added from outside, so that regulators and jets stand as they are. */
@@ -134,7 +138,8 @@ final class Attempt {
         }
         boolean certain = answer.status() == Status.NO_SUPPLY;
         for (int e = 0; e < structure.links; e++) {
-            certain &= structure.heldNode[e] < 0 || !out[e] && (!holding[e] || structure.heldNode[e] == structure.from[e]);
+            certain &=
+                    structure.heldNode[e] < 0 || !out[e] && (!holding[e] || structure.heldNode[e] == structure.from[e]);
         }
         return certain;
     }
@@ -322,32 +327,40 @@ final class Attempt {
         double error = most < 0 ? 0 : pressureError(most);
         Evidence evidence = new Evidence(iterations, mass, error, worst);
         if (!(mass <= SolverSettings.MASS_TOLERANCE) || !(error <= SolverSettings.PRESSURE_TOLERANCE)) {
-            return new NetworkSolution(Status.ITERATION_LIMIT, "The answer at " + worst + " is not within the tolerances.",
-                    evidence, network, Figures.NONE);
+            return new NetworkSolution(
+                    Status.ITERATION_LIMIT,
+                    "The answer at " + worst + " is not within the tolerances.",
+                    evidence,
+                    network,
+                    Figures.NONE);
         }
         LinkState[] states = new LinkState[structure.links];
         for (int e = 0; e < structure.links; e++) {
-            states[e] = structure.shut[e] ? LinkState.SHUT : out[e] ? LinkState.HELD_SHUT
-                    : holding[e] ? LinkState.REGULATING : LinkState.OPEN;
+            states[e] = structure.shut[e]
+                    ? LinkState.SHUT
+                    : out[e] ? LinkState.HELD_SHUT : holding[e] ? LinkState.REGULATING : LinkState.OPEN;
         }
         double[] gauge = new double[structure.nodes];
         for (int i = 0; i < structure.nodes; i++) {
             gauge[i] = pressure[i] - network.hydrostatic[i];
         }
-        return new NetworkSolution(Status.CONVERGED, "", evidence, network, new Figures(q, states, gauge, pressure, cutOff));
+        return new NetworkSolution(
+                Status.CONVERGED, "", evidence, network, new Figures(q, states, gauge, pressure, cutOff));
     }
 
     /** A sentence if the flow asked for takes more pressure than any line bears. */
     private String beyondBelief() {
         int worst = -1;
         for (int e = 0; e < structure.links; e++) {
-            if (carries(e) && Math.abs(loss[e]) > SolverSettings.MOST_PRESSURE
+            if (carries(e)
+                    && Math.abs(loss[e]) > SolverSettings.MOST_PRESSURE
                     && (worst < 0 || Math.abs(loss[e]) > Math.abs(loss[worst]))) {
                 worst = e;
             }
         }
-        return worst < 0 ? "" : "The flow asked for cannot pass " + structure.name(worst)
-                + ": it would take more than 10,000 psi.";
+        return worst < 0
+                ? ""
+                : "The flow asked for cannot pass " + structure.name(worst) + ": it would take more than 10,000 psi.";
     }
 
     NetworkSolution failed(Status status, String reason) {

@@ -1,8 +1,6 @@
 package ration.network;
 
-/**
- * An element prepared for one fluid: loss against flow. Never falls with rising flow; the slope is always positive.
- */
+/** An element prepared for one fluid: loss against flow. Never falls with rising flow; the slope is always positive. */
 interface Characteristic {
 
     /** Least slope of any characteristic, Pa per m3/s: 0.001 Pa at 1e-4 m3/s, far below every tolerance. */
@@ -33,11 +31,13 @@ interface Characteristic {
     /** A linear and a square part. */
     static Characteristic polynomial(double linear, double square) {
         double a = linear + LEAST_SLOPE;
-        return square == 0 ? new Straight(a) : (q, out) -> {
-            out.loss = a * q;
-            out.slope = a;
-            addSquare(square, q, out);
-        };
+        return square == 0
+                ? new Straight(a)
+                : (q, out) -> {
+                    out.loss = a * q;
+                    out.slope = a;
+                    addSquare(square, q, out);
+                };
     }
 
     /** In proportion: what joints are, of which a network has most. */

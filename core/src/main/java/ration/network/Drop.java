@@ -1,19 +1,21 @@
 package ration.network;
 
 /**
- * Scratch result of a characteristic: loss in Pa and its slope in Pa per m3/s. Reused, so solving does not allocate. For each line
- * it keeps what its friction law last worked out: Newton's later steps are short, and near a logarithm that is known the next costs
- * a few multiplications.
+ * Scratch result of a characteristic: loss in Pa and its slope in Pa per m3/s. Reused, so solving does not allocate.
+ * For each line it keeps what its friction law last worked out: Newton's later steps are short, and near a logarithm
+ * that is known the next costs a few multiplications.
  */
 final class Drop {
 
     private static final int KEPT = 4;
     /** Relative distance up to which the series here are exact to the last digit or two. */
     private static final double NEAR = 0.005;
+
     private static final double THIRD = 1.0 / 3;
     private static final double FIFTH = 1.0 / 5;
     /** Binomial coefficients of the power -0.9. */
     private static final double B1 = -0.9;
+
     private static final double B2 = B1 * -1.9 / 2;
     private static final double B3 = B2 * -2.9 / 3;
     private static final double B4 = B3 * -3.9 / 4;
@@ -26,6 +28,7 @@ final class Drop {
     double friction;
     /** Re times its slope over Re. */
     double frictionRise;
+
     private final double[] kept;
     private int line;
 

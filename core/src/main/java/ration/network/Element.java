@@ -4,8 +4,8 @@ import java.util.List;
 import ration.fluid.Fluid;
 
 /**
- * What lies between two nodes. Every element loses no less pressure when more flows through it; that is what makes
- * the answer unique. Sizes in metres, flows in m3/s, pressures in Pa.
+ * What lies between two nodes. Every element loses no less pressure when more flows through it; that is what makes the
+ * answer unique. Sizes in metres, flows in m3/s, pressures in Pa.
  */
 public sealed interface Element {
 
@@ -32,10 +32,10 @@ public sealed interface Element {
     /**
      * A round line with friction and local losses.
      *
-     * @param bore       inside diameter, m
-     * @param length     m, zero or more
-     * @param roughness  absolute, m
-     * @param minor      local losses on the velocity in this bore
+     * @param bore inside diameter, m
+     * @param length m, zero or more
+     * @param roughness absolute, m
+     * @param minor local losses on the velocity in this bore
      * @param checkValve passes from start to end only
      */
     record Pipe(double bore, double length, double roughness, Minor minor, boolean checkValve) implements Element {
@@ -85,14 +85,13 @@ public sealed interface Element {
         }
     }
 
-    /**
-     * Local losses K = perReynolds / Re + constant (the two-K form; perReynolds zero for a plain K).
-     */
+    /** Local losses K = perReynolds / Re + constant (the two-K form; perReynolds zero for a plain K). */
     record Minor(double constant, double perReynolds) {
         public static final Minor NONE = new Minor(0, 0);
 
         public Minor {
-            require(constant >= 0 && constant < 1e9 && perReynolds >= 0 && perReynolds < 1e9,
+            require(
+                    constant >= 0 && constant < 1e9 && perReynolds >= 0 && perReynolds < 1e9,
                     "Local losses are zero or more");
         }
 
@@ -109,9 +108,7 @@ public sealed interface Element {
         }
     }
 
-    /**
-     * A screen, strainer, filter or valve by its own figures: {@code dp = linear q + square q |q|}.
-     */
+    /** A screen, strainer, filter or valve by its own figures: {@code dp = linear q + square q |q|}. */
     record Resistance(double linear, double square) implements Element {
         public Resistance {
             require(linear >= 0 && square >= 0 && linear < 1e20 && square < 1e25, "Resistances are zero or more");
@@ -169,7 +166,7 @@ public sealed interface Element {
      * An engine inlet held open: needs at least its minimum pressure, and the pressure the open needle seat takes.
      *
      * @param minimumPressure gauge, Pa
-     * @param seat            the needle seat as an orifice to a vented bowl
+     * @param seat the needle seat as an orifice to a vented bowl
      */
     record NeedleSeat(double minimumPressure, Orifice seat) implements Element {
         public NeedleSeat {
@@ -212,18 +209,21 @@ public sealed interface Element {
     }
 
     /**
-     * A pressure regulator. A bypass regulator stands between the line it holds and a return: it opens as far as it must
-     * so that the pressure before it does not rise over its setting. An in-line regulator closes as far as it must so
-     * that the pressure behind it does not. Neither passes backwards. Open to the stop, it costs its resistance.
+     * A pressure regulator. A bypass regulator stands between the line it holds and a return: it opens as far as it
+     * must so that the pressure before it does not rise over its setting. An in-line regulator closes as far as it must
+     * so that the pressure behind it does not. Neither passes backwards. Open to the stop, it costs its resistance.
      *
      * @param holds the end whose pressure it holds
      * @param gauge pressure held there, Pa; the reference (ambient or manifold) already added
-     * @param open  resistance when open to the stop
+     * @param open resistance when open to the stop
      */
     record Regulator(Holds holds, double gauge, Resistance open) implements Element {
 
         /** Which end is held. */
-        public enum Holds { UPSTREAM, DOWNSTREAM }
+        public enum Holds {
+            UPSTREAM,
+            DOWNSTREAM
+        }
 
         public Regulator {
             require(Double.isFinite(gauge) && Math.abs(gauge) < 1e8, "A regulator holds a finite pressure");
@@ -242,13 +242,13 @@ public sealed interface Element {
 
     /**
      * The suction side of a jet pump: lifts {@code headRatio x nozzle drop} at no suction flow, and nothing at
-     * {@code flowRatio x nozzle flow}; in proportion between (the linear law of textbook jet pumps, from memory). Outside
-     * that range, and without motive flow, it is a plain passage.
+     * {@code flowRatio x nozzle flow}; in proportion between (the linear law of textbook jet pumps, from memory).
+     * Outside that range, and without motive flow, it is a plain passage.
      *
-     * @param nozzle    id of the link that is the driving nozzle
+     * @param nozzle id of the link that is the driving nozzle
      * @param flowRatio most suction flow over nozzle flow
      * @param headRatio most lift over the nozzle's pressure drop
-     * @param passage   what its suction bore costs at any flow
+     * @param passage what its suction bore costs at any flow
      */
     record Jet(String nozzle, double flowRatio, double headRatio, Resistance passage) implements Element {
 
@@ -265,11 +265,12 @@ public sealed interface Element {
         }
 
         /**
-         * Puts what is left of the lift at a suction flow into {@code out.loss}, as a loss below zero, and its slope into
-         * {@code out.slope}: the line to its end, rounded there, and nothing beyond it; nothing without motive flow.
+         * Puts what is left of the lift at a suction flow into {@code out.loss}, as a loss below zero, and its slope
+         * into {@code out.slope}: the line to its end, rounded there, and nothing beyond it; nothing without motive
+         * flow.
          *
          * @param motive flow of the nozzle, m3/s
-         * @param most   lift at no suction flow, Pa
+         * @param most lift at no suction flow, Pa
          */
         void lift(double motive, double most, double flow, Drop out) {
             double end = flowRatio * Math.max(0, motive);
@@ -301,8 +302,8 @@ public sealed interface Element {
     }
 
     /**
-     * A vent: air passes it as fuel passes the tank, volume for volume. The lines one after the other, full of air of the
-     * standard sea level, which weighs nothing here: the ends may lie at any heights.
+     * A vent: air passes it as fuel passes the tank, volume for volume. The lines one after the other, full of air of
+     * the standard sea level, which weighs nothing here: the ends may lie at any heights.
      */
     record Vent(List<Pipe> lines) implements Element {
 
@@ -314,7 +315,8 @@ public sealed interface Element {
 
         @Override
         public Characteristic prepare(Fluid fluid, FrictionLaw law) {
-            List<Characteristic> each = lines.stream().map(l -> l.prepare(AIR, law)).toList();
+            List<Characteristic> each =
+                    lines.stream().map(l -> l.prepare(AIR, law)).toList();
             return (q, out) -> {
                 double loss = 0;
                 double slope = 0;

@@ -8,11 +8,11 @@ import java.util.TreeSet;
 /**
  * The symmetric positive definite equations of one Newton step, conductances between pressures, solved by LDL^T.
  *
- * <p>Which pressures meet does not change from step to step, nor from attitude to attitude, nor with valves that shut: a
- * shut valve only conducts nothing. So the order of elimination and every place an entry goes to are worked out once for a
- * network ({@link Plan}) and only figures are carried through it afterwards. Fuel systems are nearly trees; on those the
- * plan takes about one multiplication an unknown, and on pipe grids of thousands it is a usual sparse factorisation
- * (right-looking, minimum degree; textbook).
+ * <p>Which pressures meet does not change from step to step, nor from attitude to attitude, nor with valves that shut:
+ * a shut valve only conducts nothing. So the order of elimination and every place an entry goes to are worked out once
+ * for a network ({@link Plan}) and only figures are carried through it afterwards. Fuel systems are nearly trees; on
+ * those the plan takes about one multiplication an unknown, and on pipe grids of thousands it is a usual sparse
+ * factorisation (right-looking, minimum degree; textbook).
  */
 final class Elimination {
 
@@ -24,12 +24,15 @@ final class Elimination {
         private final int[] place;
         /** Places of the two ends of each link; one past the last where an end is known. */
         private final int[] first;
+
         private final int[] second;
         /** Where the conductance between them stands; one past the last where an end is known. */
         private final int[] between;
+
         private final int[] start;
         /** Of each entry under the diagonal, column after column. */
         private final int[] column;
+
         private final int[] row;
         private final int[] target;
 
@@ -75,8 +78,8 @@ final class Elimination {
 
         /**
          * @param known whether the pressure of a node is given
-         * @param from  node at the start of each link
-         * @param to    node at its end
+         * @param from node at the start of each link
+         * @param to node at its end
          */
         static Plan of(boolean[] known, int[] from, int[] to) {
             int[] index = new int[known.length];
@@ -140,6 +143,7 @@ final class Elimination {
     private final Plan plan;
     /** Both with one more, which takes what belongs to known pressures. */
     private final double[] diagonal;
+
     private final double[] lower;
     private final double[] work;
 

@@ -4,14 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 
-/** Minimum degree elimination order: the pressure with fewest neighbours goes first, among some of those the one that fills in least. */
+/**
+ * Minimum degree elimination order: the pressure with fewest neighbours goes first, among some of those the one that
+ * fills in least.
+ */
 final class FillReducingOrder {
 
     /** So many nodes with equally few neighbours are looked at: more costs time and finds little. */
     private static final int ASKED = 4;
 
-    private FillReducingOrder() {
-    }
+    private FillReducingOrder() {}
 
     /** For each unknown its place in the elimination order. Takes the neighbour sets apart on a copy. */
     static int[] minimumDegree(List<TreeSet<Integer>> neighbours) {
@@ -49,7 +51,10 @@ final class FillReducingOrder {
         return place;
     }
 
-    /** Of nodes with equally many neighbours, the one whose neighbours know each other best already; asked of the first few. */
+    /**
+     * Of nodes with equally many neighbours, the one whose neighbours know each other best already; asked of the first
+     * few.
+     */
     private static int leastFill(TreeSet<Integer> alike, List<TreeSet<Integer>> graph) {
         int best = alike.first();
         int least = Integer.MAX_VALUE;

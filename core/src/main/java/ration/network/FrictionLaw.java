@@ -1,8 +1,8 @@
 package ration.network;
 
 /**
- * Darcy friction factor against Reynolds number and relative roughness. All laws are laminar, 64/Re, up to at least
- * Re 2,000 and differ in what they do between there and 4,000, where small aircraft lines live.
+ * Darcy friction factor against Reynolds number and relative roughness. All laws are laminar, 64/Re, up to at least Re
+ * 2,000 and differ in what they do between there and 4,000, where small aircraft lines live.
  */
 public enum FrictionLaw {
 
@@ -76,6 +76,7 @@ public enum FrictionLaw {
     public static final double LAMINAR_END = 2000;
     /** Reynolds number from which textbooks take flow as surely turbulent. */
     public static final double TURBULENT = 4000;
+
     private static final double BLEND_END = 2300;
     private static final double LN10 = Math.log(10);
     /** A quarter, over the square of the logarithm to ten. */
@@ -97,7 +98,7 @@ public enum FrictionLaw {
     /**
      * The Darcy friction factor.
      *
-     * @param re                Reynolds number, positive
+     * @param re Reynolds number, positive
      * @param relativeRoughness roughness over inside diameter, 0 to 0.05
      */
     public double factor(double re, double relativeRoughness) {
@@ -111,7 +112,10 @@ public enum FrictionLaw {
         out.frictionRise = -out.friction;
     }
 
-    /** Colebrook by Halley's steps on x = 1/sqrt(f), started from the last x or from Haaland's; two reach rounding error. */
+    /**
+     * Colebrook by Halley's steps on x = 1/sqrt(f), started from the last x or from Haaland's; two reach rounding
+     * error.
+     */
     private static void colebrook(double re, Roughness rr, Drop out) {
         double a = rr.rough;
         double b = 2.51 / re;

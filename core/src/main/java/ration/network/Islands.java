@@ -1,8 +1,8 @@
 package ration.network;
 
 /**
- * Groups of nodes that no open link joins to a held pressure. One node of each is pinned where it is, so that the equations
- * stay regular; one that asks for fuel ends the attempt with the reason.
+ * Groups of nodes that no open link joins to a held pressure. One node of each is pinned where it is, so that the
+ * equations stay regular; one that asks for fuel ends the attempt with the reason.
  */
 final class Islands {
 
@@ -38,8 +38,13 @@ final class Islands {
             int r = root(i);
             attempt.cutOff[i] = !supplied[r];
             attempt.pinned[i] = !supplied[r] && r == i;
-            if (!supplied[r] && Math.abs(asked[r]) > 1e-12 * Math.max(most[r], 1e-6) && attempt.network.demand[i] != 0) {
-                return fed(r, asked[r] > 0) ? pin() : "Nothing that is open brings fuel to " + s.problem.nodes().get(i).id() + ".";
+            if (!supplied[r]
+                    && Math.abs(asked[r]) > 1e-12 * Math.max(most[r], 1e-6)
+                    && attempt.network.demand[i] != 0) {
+                return fed(r, asked[r] > 0)
+                        ? pin()
+                        : "Nothing that is open brings fuel to "
+                                + s.problem.nodes().get(i).id() + ".";
             }
         }
         for (int e = 0; e < s.links; e++) {
@@ -51,8 +56,9 @@ final class Islands {
     }
 
     /**
-     * Whether some valve at a cut-off group may be held shut wrongly. Whether it would open is known of pressures on both sides only,
-     * and a group has none; but one that could only give fuel, or only take it, passes nothing: these valves are right.
+     * Whether some valve at a cut-off group may be held shut wrongly. Whether it would open is known of pressures on
+     * both sides only, and a group has none; but one that could only give fuel, or only take it, passes nothing: these
+     * valves are right.
      */
     boolean undecided() {
         join();
@@ -65,7 +71,8 @@ final class Islands {
         for (int e = 0; e < s.links; e++) {
             int from = root(s.from[e]);
             int to = root(s.to[e]);
-            if (attempt.holding[e] && !(supplied[from] && supplied[to]) || attempt.out[e] && !s.shut[e] && !supplied[from] && from == to) {
+            if (attempt.holding[e] && !(supplied[from] && supplied[to])
+                    || attempt.out[e] && !s.shut[e] && !supplied[from] && from == to) {
                 return true;
             }
             gives[from] |= attempt.out[e] && !s.shut[e];
@@ -80,15 +87,21 @@ final class Islands {
     }
 
     /**
-     * Opens the valves that are held shut and could feed a group, or take what it gives; whether there are any. While the states
-     * were sought, fuel that came through the steep reverse of another valve may have hidden that these are needed.
+     * Opens the valves that are held shut and could feed a group, or take what it gives; whether there are any. While
+     * the states were sought, fuel that came through the steep reverse of another valve may have hidden that these are
+     * needed.
      */
     private boolean fed(int region, boolean asks) {
         boolean any = false;
         for (int e = 0; e < s.links; e++) {
             int inside = root(asks ? s.to[e] : s.from[e]);
             int outside = root(asks ? s.from[e] : s.to[e]);
-            if (attempt.out[e] && s.oneWay[e] && !s.shut[e] && s.heldNode[e] < 0 && inside == region && outside != region) {
+            if (attempt.out[e]
+                    && s.oneWay[e]
+                    && !s.shut[e]
+                    && s.heldNode[e] < 0
+                    && inside == region
+                    && outside != region) {
                 attempt.out[e] = false;
                 attempt.q[e] = s.firstFlow[e];
                 any = true;

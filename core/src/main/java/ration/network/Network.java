@@ -6,8 +6,9 @@ import ration.network.NetworkProblem.Boundary;
 import ration.network.NetworkProblem.Node;
 
 /**
- * A problem with indices in place of names, ready to be solved; immutable, so it may be solved from several threads. The
- * same network at other heights, pressures and demands ({@link #posed}) shares everything that was worked out for it.
+ * A problem with indices in place of names, ready to be solved; immutable, so it may be solved from several threads.
+ * The same network at other heights, pressures and demands ({@link #posed}) shares everything that was worked out for
+ * it.
  */
 public final class Network {
 
@@ -27,7 +28,9 @@ public final class Network {
         double weight = structure.problem.fluid().density() * gravity;
         for (int i = 0; i < structure.nodes; i++) {
             if (!Double.isFinite(heights[i]) || !Double.isFinite(given[i])) {
-                throw new IllegalArgumentException("Node " + structure.problem.nodes().get(i).id() + " needs a height, and what is given at it must be finite");
+                throw new IllegalArgumentException(
+                        "Node " + structure.problem.nodes().get(i).id()
+                                + " needs a height, and what is given at it must be finite");
             }
             hydrostatic[i] = weight * heights[i];
             if (structure.held[i]) {
@@ -47,7 +50,9 @@ public final class Network {
         for (int i = 0; i < structure.nodes; i++) {
             Node node = nodes.get(i);
             heights[i] = node.height();
-            given[i] = node.boundary() instanceof Boundary.Pressure fixed ? fixed.gauge() : node.boundary() instanceof Boundary.Demand asked ? asked.flow() : 0;
+            given[i] = node.boundary() instanceof Boundary.Pressure fixed
+                    ? fixed.gauge()
+                    : node.boundary() instanceof Boundary.Demand asked ? asked.flow() : 0;
         }
         return new Network(structure, gravity, heights, given);
     }
@@ -56,7 +61,10 @@ public final class Network {
         return of(new Structure(problem, null), problem.gravity(), problem.nodes());
     }
 
-    /** A network that joins its nodes in the same way as another, if with other elements, shares what was worked out of that. */
+    /**
+     * A network that joins its nodes in the same way as another, if with other elements, shares what was worked out of
+     * that.
+     */
     public static Network of(NetworkProblem problem, Network alike) {
         return of(new Structure(problem, alike.structure), problem.gravity(), problem.nodes());
     }
@@ -74,7 +82,7 @@ public final class Network {
      * The same.
      *
      * @param heights of its nodes, m
-     * @param given   at each node, Pa where its pressure is held, else the flow it is asked for, m3/s; all finite
+     * @param given at each node, Pa where its pressure is held, else the flow it is asked for, m3/s; all finite
      */
     public Network posed(double gravity, double[] heights, double[] given) {
         return new Network(structure, gravity, heights, given);

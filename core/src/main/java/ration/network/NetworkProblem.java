@@ -9,11 +9,11 @@ import ration.fluid.Fluid;
 /**
  * A question for the solver.
  *
- * @param fluid   the liquid
+ * @param fluid the liquid
  * @param gravity size of apparent gravity, m/s2
- * @param law     friction law
- * @param nodes   ids unique
- * @param links   ids unique, ends among the nodes
+ * @param law friction law
+ * @param nodes ids unique
+ * @param links ids unique, ends among the nodes
  */
 public record NetworkProblem(Fluid fluid, double gravity, FrictionLaw law, List<Node> nodes, List<Link> links) {
 
@@ -36,7 +36,9 @@ public record NetworkProblem(Fluid fluid, double gravity, FrictionLaw law, List<
             if (!names.add(link.id())) {
                 throw new IllegalArgumentException("Two links are called " + link.id());
             }
-            if (!seen.contains(link.from()) || !seen.contains(link.to()) || link.from().equals(link.to())) {
+            if (!seen.contains(link.from())
+                    || !seen.contains(link.to())
+                    || link.from().equals(link.to())) {
                 throw new IllegalArgumentException("Link " + link.id() + " must join two nodes of the network");
             }
         }
@@ -45,8 +47,8 @@ public record NetworkProblem(Fluid fluid, double gravity, FrictionLaw law, List<
     /**
      * A node.
      *
-     * @param id       unique
-     * @param height   along apparent up, m
+     * @param id unique
+     * @param height along apparent up, m
      * @param boundary what is known about it
      */
     public record Node(String id, double height, Boundary boundary) {

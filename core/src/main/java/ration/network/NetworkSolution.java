@@ -35,8 +35,7 @@ public final class NetworkSolution {
     }
 
     /** Evidence: Newton steps, worst mass imbalance in m3/s, worst pressure error in Pa, and where. */
-    public record Evidence(int iterations, double massResidual, double pressureResidual, String worst) {
-    }
+    public record Evidence(int iterations, double massResidual, double pressureResidual, String worst) {}
 
     private final Status status;
     private final String reason;
@@ -47,15 +46,15 @@ public final class NetworkSolution {
     /**
      * The figures by index; empty arrays if there is no answer.
      *
-     * @param flows       m3/s by link
-     * @param states      by link
-     * @param gauge       Pa by node
+     * @param flows m3/s by link
+     * @param states by link
+     * @param gauge Pa by node
      * @param piezometric Pa by node
-     * @param cutOff      by node: nothing sets its pressure
+     * @param cutOff by node: nothing sets its pressure
      */
     record Figures(double[] flows, LinkState[] states, double[] gauge, double[] piezometric, boolean[] cutOff) {
-        static final Figures NONE = new Figures(new double[0], new LinkState[0], new double[0], new double[0],
-                new boolean[0]);
+        static final Figures NONE =
+                new Figures(new double[0], new LinkState[0], new double[0], new double[0], new boolean[0]);
     }
 
     NetworkSolution(Status status, String reason, Evidence evidence, Network network, Figures figures) {
@@ -94,7 +93,11 @@ public final class NetworkSolution {
     /** The same answer, with what each regulator does and all steps counted. */
     NetworkSolution withRegulators(LinkState[] states, int steps) {
         Evidence all = new Evidence(steps, evidence.massResidual, evidence.pressureResidual, evidence.worst);
-        return new NetworkSolution(status, reason, all, network,
+        return new NetworkSolution(
+                status,
+                reason,
+                all,
+                network,
                 new Figures(figures.flows, states, figures.gauge, figures.piezometric, figures.cutOff));
     }
 
@@ -130,7 +133,9 @@ public final class NetworkSolution {
         return figures.flows[index(network.linkIndex(), link)];
     }
 
-    /** How the flow through a link answers to small changes of everything else; empty without an answer, or with a jet. */
+    /**
+     * How the flow through a link answers to small changes of everything else; empty without an answer, or with a jet.
+     */
     public Optional<Sensitivity> sensitivity(String link) {
         return Sensitivity.of(network, this, index(network.linkIndex(), link));
     }

@@ -4,12 +4,12 @@ import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
 /**
- * Newton steps on the convex content (Todini and Pilati's gradient method, from memory): flows and pressures of an attempt
- * for the states its valves have.
+ * Newton steps on the convex content (Todini and Pilati's gradient method, from memory): flows and pressures of an
+ * attempt for the states its valves have.
  *
- * <p>A regulator that holds its node is one more unknown, its flow, and one more equation, the node's pressure. The node is
- * also tied to that pressure by a conductance of its own: at the answer nothing passes the tie, and the equations stay
- * regular where nothing else sets a pressure there. A cut-off group is tied in the same way where it is.
+ * <p>A regulator that holds its node is one more unknown, its flow, and one more equation, the node's pressure. The
+ * node is also tied to that pressure by a conductance of its own: at the answer nothing passes the tie, and the
+ * equations stay regular where nothing else sets a pressure there. A cut-off group is tied in the same way where it is.
  */
 final class Newton {
 
@@ -22,10 +22,12 @@ final class Newton {
     private final Structure s;
     /** Links that pass fuel by their own law, in this settling. */
     private final int[] carrying;
+
     private final double[] next;
     private final double[] before;
     /** Derivatives of the convex content along the last step, where it began and where it ended. */
     private double start;
+
     private double end;
     private double residual;
 
@@ -125,8 +127,8 @@ final class Newton {
     }
 
     /**
-     * Turns back on the step where it goes too far. The derivative of the convex content along it, which only grows, says where
-     * the lowest point lies; the full step stands unless it goes far past that.
+     * Turns back on the step where it goes too far. The derivative of the convex content along it, which only grows,
+     * says where the lowest point lies; the full step stands unless it goes far past that.
      */
     private void search() {
         double allowed = Math.abs(start);
@@ -166,8 +168,8 @@ final class Newton {
 
     /**
      * How far the losses are from the pressures: along the step, and at worst over what is wanted. That is a
-     * hundred-thousand-millionth of the largest loss, which Newton reaches at once, and what rounding leaves of the largest
-     * pressure. Much less is wanted while only the valves' states are sought.
+     * hundred-thousand-millionth of the largest loss, which Newton reaches at once, and what rounding leaves of the
+     * largest pressure. Much less is wanted while only the valves' states are sought.
      */
     private void look() {
         double largest = 0;
@@ -183,7 +185,8 @@ final class Newton {
             pressures = from > pressures ? from : pressures;
             worst = Math.abs(off) > worst ? Math.abs(off) : worst;
         }
-        double wanted = a.steepReverse && s.anyOneWay ? 1e-4 * largest + SolverSettings.PRESSURE_TOLERANCE
+        double wanted = a.steepReverse && s.anyOneWay
+                ? 1e-4 * largest + SolverSettings.PRESSURE_TOLERANCE
                 : 1e-11 * largest + 1e-13 * pressures + 1e-9;
         residual = Double.isNaN(end) ? end : worst / wanted;
     }
@@ -192,7 +195,8 @@ final class Newton {
     private boolean coarselyGood() {
         for (int e = 0; e < s.links; e++) {
             double error = a.pressureError(e);
-            if (error > 1e-3 * SolverSettings.PRESSURE_TOLERANCE || error / a.slope[e] > 0.1 * SolverSettings.MASS_TOLERANCE) {
+            if (error > 1e-3 * SolverSettings.PRESSURE_TOLERANCE
+                    || error / a.slope[e] > 0.1 * SolverSettings.MASS_TOLERANCE) {
                 return false;
             }
         }
@@ -200,8 +204,8 @@ final class Newton {
     }
 
     /**
-     * The linearised equations of an attempt as it stands, assembled and solved for what its pressures change by: near the
-     * answer that is little, and its rounding less.
+     * The linearised equations of an attempt as it stands, assembled and solved for what its pressures change by: near
+     * the answer that is little, and its rounding less.
      */
     static final class Linear {
 
@@ -212,6 +216,7 @@ final class Newton {
         private final double[] x;
         /** By link, one over its slope. */
         final double[] conductance;
+
         private final int[] regulators;
         /** Pressures of all nodes per flow of each regulator that holds. */
         private final double[][] perFlow;
@@ -282,7 +287,12 @@ final class Newton {
                 if (!equations.solve(perFlow[r])) {
                     return false;
                 }
-                off.set(r, 0, a.network.setting[regulators[r]] - a.pressure[s.heldNode[regulators[r]]] - x[s.heldNode[regulators[r]]]);
+                off.set(
+                        r,
+                        0,
+                        a.network.setting[regulators[r]]
+                                - a.pressure[s.heldNode[regulators[r]]]
+                                - x[s.heldNode[regulators[r]]]);
             }
             for (int i = 0; i < n; i++) {
                 for (int r = 0; r < n; r++) {

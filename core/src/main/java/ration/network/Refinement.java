@@ -2,9 +2,9 @@ package ration.network;
 
 /**
  * The last digits of an answer. Newton's pressures come out of one system of equations in which a joint conducts ten
- * thousand million times what a fine line does, so they carry its rounding: some 1e-5 Pa, and from that the flows through
- * joints. Here the flows of a spanning tree follow from the balance of each node, and the pressures from the losses along
- * it, from the nodes whose pressure is known outwards.
+ * thousand million times what a fine line does, so they carry its rounding: some 1e-5 Pa, and from that the flows
+ * through joints. Here the flows of a spanning tree follow from the balance of each node, and the pressures from the
+ * losses along it, from the nodes whose pressure is known outwards.
  */
 final class Refinement {
 

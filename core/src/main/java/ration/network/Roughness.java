@@ -1,6 +1,8 @@
 package ration.network;
 
-/** Relative roughness of a line, with what the friction laws make of it alone: powers are dear, and asked in every step. */
+/**
+ * Relative roughness of a line, with what the friction laws make of it alone: powers are dear, and asked in every step.
+ */
 final class Roughness {
 
     private static final double LN10 = Math.log(10);
@@ -11,6 +13,7 @@ final class Roughness {
     final double haaland;
     /** Coefficients of Dunlop's cubic in Re / 2,000, which joins 64/Re to Swamee and Jain at Re 4,000. */
     final double cubic0;
+
     final double cubic1;
     final double cubic2;
     final double cubic3;

@@ -6,8 +6,8 @@ import org.ejml.dense.row.CommonOps_DDRM;
 import ration.network.NetworkSolution.LinkState;
 
 /**
- * What one flow of an answer does when anything in the network changes a little: all slopes from one solve of the equations
- * as they stand at the answer (adjoint method, textbook). They hold as long as no valve turns over.
+ * What one flow of an answer does when anything in the network changes a little: all slopes from one solve of the
+ * equations as they stand at the answer (adjoint method, textbook). They hold as long as no valve turns over.
  */
 public final class Sensitivity {
 
@@ -132,7 +132,10 @@ public final class Sensitivity {
         return -adjoint[s.nodeIndex.get(node)];
     }
 
-    /** Change of the flow per pressure held more at a node whose pressure is given, m3/s per Pa; by height: times density and gravity. */
+    /**
+     * Change of the flow per pressure held more at a node whose pressure is given, m3/s per Pa; by height: times
+     * density and gravity.
+     */
     public double toPressure(String node) {
         int i = s.nodeIndex.get(node);
         if (!s.held[i]) {
@@ -142,7 +145,8 @@ public final class Sensitivity {
         for (int e : s.linksAt(i)) {
             if (at.carries(e)) {
                 int other = s.from[e] == i ? s.to[e] : s.from[e];
-                sum += adjoint[other] / at.slope[e] + (e != link ? 0 : s.from[e] == i ? 1 / at.slope[e] : -1 / at.slope[e]);
+                sum += adjoint[other] / at.slope[e]
+                        + (e != link ? 0 : s.from[e] == i ? 1 / at.slope[e] : -1 / at.slope[e]);
             }
         }
         return sum;

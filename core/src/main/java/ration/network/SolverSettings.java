@@ -4,8 +4,8 @@ package ration.network;
  * When an answer counts.
  *
  * @param iterationLimit Newton steps in all; random networks of hundreds of links stay under 60
- * @param thorough       whether regulators and jets that do not settle at once are sought the slow way; without, such a
- *                       network is refused
+ * @param thorough whether regulators and jets that do not settle at once are sought the slow way; without, such a
+ *     network is refused
  */
 public record SolverSettings(int iterationLimit, boolean thorough) {
 

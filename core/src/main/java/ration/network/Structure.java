@@ -10,7 +10,10 @@ import ration.network.NetworkProblem.Boundary;
 import ration.network.NetworkProblem.Link;
 import ration.network.NetworkProblem.Node;
 
-/** What of a network stays the same whatever its heights, held pressures and demands: indices in place of names. Immutable but for what it keeps. */
+/**
+ * What of a network stays the same whatever its heights, held pressures and demands: indices in place of names.
+ * Immutable but for what it keeps.
+ */
 final class Structure {
 
     private static final double USUAL_FIRST_FLOW = 1e-5;
@@ -23,6 +26,7 @@ final class Structure {
     final Characteristic[] laws;
     /** Slopes of laws that are straight lines; 0 of others. */
     final double[] straight;
+
     final boolean[] oneWay;
     final boolean[] shut;
     /** Links full of air, which weighs nothing beside fuel. */
@@ -31,6 +35,7 @@ final class Structure {
     final boolean[] held;
     /** Where a solve from nothing begins, and what the laws say there. */
     final double[] firstFlow;
+
     final double[] firstLoss;
     final double[] firstSlope;
     final boolean anyOneWay;
@@ -38,11 +43,13 @@ final class Structure {
     final boolean adjusted;
     /** For regulators: the node held and the node at the other end; else -1. */
     final int[] heldNode;
+
     final int[] otherNode;
     /** Links that are regulators. */
     final int[] regulators;
     /** For jets: the link of the driving nozzle; else -1. */
     final int[] nozzle;
+
     final Map<String, Integer> nodeIndex;
     final Map<String, Integer> linkIndex;
     private final Shape shape;
@@ -50,13 +57,13 @@ final class Structure {
     private volatile Tree lastTree;
 
     /** What depends on which node is joined to which only. */
-    private record Shape(Elimination.Plan plan, int[][] linksAt, Queue<Elimination> idle) {
-    }
+    private record Shape(Elimination.Plan plan, int[][] linksAt, Queue<Elimination> idle) {}
 
     /** @param alike that may join its nodes in the same way; null if there is none */
     Structure(NetworkProblem problem, Structure alike) {
         this.problem = problem;
-        boolean sameFluid = alike != null && problem.fluid().equals(alike.problem.fluid()) && problem.law() == alike.problem.law();
+        boolean sameFluid =
+                alike != null && problem.fluid().equals(alike.problem.fluid()) && problem.law() == alike.problem.law();
         boolean named = alike != null && namedAs(alike);
         List<Node> allNodes = problem.nodes();
         List<Link> allLinks = problem.links();
@@ -92,7 +99,9 @@ final class Structure {
             if (!named) {
                 linkIndex.put(link.id(), e);
             }
-            laws[e] = sameFluid && e < alike.links && element == alike.element(e) ? alike.laws[e] : element.prepare(problem.fluid(), problem.law());
+            laws[e] = sameFluid && e < alike.links && element == alike.element(e)
+                    ? alike.laws[e]
+                    : element.prepare(problem.fluid(), problem.law());
             straight[e] = laws[e] instanceof Characteristic.Straight line ? line.slope() : 0;
             oneWay[e] = element.oneWay();
             shut[e] = element.shut();
@@ -108,9 +117,13 @@ final class Structure {
             }
         }
         for (int e = 0; e < links; e++) {
-            nozzle[e] = allLinks.get(e).element() instanceof Element.Jet jet ? linkIndex.getOrDefault(jet.nozzle(), -1) : -1;
+            nozzle[e] = allLinks.get(e).element() instanceof Element.Jet jet
+                    ? linkIndex.getOrDefault(jet.nozzle(), -1)
+                    : -1;
         }
-        regulators = java.util.stream.IntStream.range(0, links).filter(e -> heldNode[e] >= 0).toArray();
+        regulators = java.util.stream.IntStream.range(0, links)
+                .filter(e -> heldNode[e] >= 0)
+                .toArray();
         anyOneWay = any;
         adjusted = adjusts;
         boolean sameLaws = sameFluid && Arrays.equals(laws, alike.laws);
@@ -120,7 +133,10 @@ final class Structure {
             begin();
         }
         leastFirst = sameLaws ? alike.leastFirst : Tree.leastFirst(firstSlope);
-        boolean same = alike != null && Arrays.equals(held, alike.held) && Arrays.equals(from, alike.from) && Arrays.equals(to, alike.to);
+        boolean same = alike != null
+                && Arrays.equals(held, alike.held)
+                && Arrays.equals(from, alike.from)
+                && Arrays.equals(to, alike.to);
         shape = same ? alike.shape : shape();
     }
 

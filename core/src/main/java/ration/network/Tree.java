@@ -4,23 +4,26 @@ import java.util.Arrays;
 import java.util.Comparator;
 
 /**
- * How every node hangs on those whose pressure is known, over links that carry fuel. Links that resist most stay off the tree
- * and close its loops: their flow is known best. It depends on what is open and what is held only, so a network keeps the last one.
- * Immutable.
+ * How every node hangs on those whose pressure is known, over links that carry fuel. Links that resist most stay off
+ * the tree and close its loops: their flow is known best. It depends on what is open and what is held only, so a
+ * network keeps the last one. Immutable.
  */
 final class Tree {
 
     /** The link by which a node hangs on the tree, -1 where it does not, and the node above it. */
     final int[] by;
+
     final int[] above;
     /** Nodes reached, each after the one it hangs on. */
     final int[] sequence;
+
     private final Structure s;
     private final boolean[] out;
     private final boolean[] holding;
     private final boolean[] pinned;
     /** Nodes held by a regulator or pinned. */
     private final boolean[] ties;
+
     private final boolean complete;
 
     Tree(Attempt of) {
@@ -49,7 +52,9 @@ final class Tree {
 
     /** Whether it is that of an attempt as it stands. */
     boolean of(Attempt attempt) {
-        return Arrays.equals(out, attempt.out) && Arrays.equals(holding, attempt.holding) && Arrays.equals(pinned, attempt.pinned);
+        return Arrays.equals(out, attempt.out)
+                && Arrays.equals(holding, attempt.holding)
+                && Arrays.equals(pinned, attempt.pinned);
     }
 
     /** Which links a tree is made of first: those that resist least. */

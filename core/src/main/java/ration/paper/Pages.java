@@ -9,18 +9,26 @@ import ration.drawing.Ink;
 import ration.drawing.Mark;
 import ration.drawing.Picture;
 
-/** Standing pages with a margin for punch holes: titles, running text, tables; each page is marked and numbered at the end. */
+/**
+ * Standing pages with a margin for punch holes: titles, running text, tables; each page is marked and numbered at the
+ * end.
+ */
 public final class Pages {
 
     /** Margins left and right, points; left is wider for punch holes. */
     public static final double LEFT = 54;
+
     public static final double RIGHT = 36;
     private static final double TOP = 54;
     private static final double FOOT = 44;
     private static final double BODY = 8.5;
     private static final double LINE = 11.5;
-    private static final String CAUTION = "Holds what the builder measured and what follows from it. It approves nothing. Prove flow on this aircraft, on the ground,";
-    private static final String MORE = "before flight. Any change to the layout ends the tests it touches. Inspector, authority and makers' instructions decide.";
+    private static final String CAUTION =
+            "Holds what the builder measured and what follows from it. It approves nothing. Prove flow on this"
+                    + " aircraft, on the ground,";
+    private static final String MORE =
+            "before flight. Any change to the layout ends the tests it touches. Inspector, authority and"
+                    + " makers' instructions decide.";
 
     private final PdfSheet pdf;
     private final double width;
@@ -37,12 +45,11 @@ public final class Pages {
     /**
      * A column.
      *
-     * @param head  of it
+     * @param head of it
      * @param share of the width
-     * @param text  of a row
+     * @param text of a row
      */
-    public record Column<R>(String head, double share, Function<R, String> text) {
-    }
+    public record Column<R>(String head, double share, Function<R, String> text) {}
 
     /** How far down the page is written. */
     public double at() {
@@ -126,7 +133,15 @@ public final class Pages {
 
     /** A notch bar at a place, points. */
     public void notch(double x, double at, double w, double ratio, ration.check.Verdict verdict) throws IOException {
-        pdf.picture(new Picture(w, 12, List.of(new Picture.Piece("", Picture.Kind.SYMBOL, "", List.of(new Mark.Notch(0, 3, w, 7, ratio, verdict))))), x, at, 1);
+        pdf.picture(
+                new Picture(
+                        w,
+                        12,
+                        List.of(new Picture.Piece(
+                                "", Picture.Kind.SYMBOL, "", List.of(new Mark.Notch(0, 3, w, 7, ratio, verdict))))),
+                x,
+                at,
+                1);
     }
 
     /** A picture between the margins, on the next page where there is no room. */
@@ -148,7 +163,8 @@ public final class Pages {
             List<List<String>> cells = new ArrayList<>();
             int lines = 1;
             for (int c = 0; c < columns.size(); c++) {
-                List<String> wrapped = pdf.wrapped(columns.get(c).text().apply(row), columns.get(c).share() * inside() - 6, BODY, c == 0);
+                List<String> wrapped = pdf.wrapped(
+                        columns.get(c).text().apply(row), columns.get(c).share() * inside() - 6, BODY, c == 0);
                 cells.add(wrapped);
                 lines = Math.max(lines, wrapped.size());
             }
@@ -166,7 +182,13 @@ public final class Pages {
                     String text = cells.get(c).get(l);
                     pdf.text(x, y + l * LINE, text, BODY, c == 0, Ink.INK);
                     if (stale && c > 0 && c < columns.size() - 1 && !text.isBlank()) {
-                        pdf.line(x, y + l * LINE - 2.8, x + pdf.width(text, BODY, false), y + l * LINE - 2.8, 0.8, Ink.INK);
+                        pdf.line(
+                                x,
+                                y + l * LINE - 2.8,
+                                x + pdf.width(text, BODY, false),
+                                y + l * LINE - 2.8,
+                                0.8,
+                                Ink.INK);
                     }
                 }
                 x += columns.get(c).share() * inside();

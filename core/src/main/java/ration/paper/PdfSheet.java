@@ -37,6 +37,7 @@ public final class PdfSheet implements Closeable {
 
     /** US letter, lying. */
     public static final double WIDTH = 792;
+
     public static final double HEIGHT = 612;
     public static final double MARGIN = 36;
 
@@ -99,7 +100,8 @@ public final class PdfSheet implements Closeable {
         if (page != null) {
             page.close();
         }
-        page = new PDPageContentStream(document, document.getPage(number), PDPageContentStream.AppendMode.APPEND, true, true);
+        page = new PDPageContentStream(
+                document, document.getPage(number), PDPageContentStream.AppendMode.APPEND, true, true);
     }
 
     /** A bookmark to the page that was begun last. */
@@ -155,12 +157,11 @@ public final class PdfSheet implements Closeable {
     }
 
     /** A stretch of a text that one font draws. */
-    private record Stretch(PDFont font, String text) {
-    }
+    private record Stretch(PDFont font, String text) {}
 
     /**
-     * A text as it is drawn: what the typeface lacks by another that has it, and what neither has by its number, so that two names never
-     * come out alike. Control characters are left out.
+     * A text as it is drawn: what the typeface lacks by another that has it, and what neither has by its number, so
+     * that two names never come out alike. Control characters are left out.
      */
     private List<Stretch> stretches(String text, boolean strong) throws IOException {
         List<Stretch> all = new ArrayList<>();
@@ -195,14 +196,15 @@ public final class PdfSheet implements Closeable {
     }
 
     private boolean has(PDFont font, String one) {
-        return one.isEmpty() || known.computeIfAbsent(new Stretch(font, one), s -> {
-            try {
-                s.font().encode(s.text());
-                return true;
-            } catch (IOException | IllegalArgumentException e) {
-                return false;
-            }
-        });
+        return one.isEmpty()
+                || known.computeIfAbsent(new Stretch(font, one), s -> {
+                    try {
+                        s.font().encode(s.text());
+                        return true;
+                    } catch (IOException | IllegalArgumentException e) {
+                        return false;
+                    }
+                });
     }
 
     /** Width of a text, points. */
@@ -289,8 +291,9 @@ public final class PdfSheet implements Closeable {
     public void picture(Picture picture, double x, double y, double scale) throws IOException {
         Placed placed = new Placed(x, y, scale, height);
         page.saveGraphicsState();
-        page.addRect((float) x, (float) (height - y - picture.height() * scale), (float) (picture.width() * scale),
-                (float) (picture.height() * scale));
+        page.addRect(
+                (float) x, (float) (height - y - picture.height() * scale), (float) (picture.width() * scale), (float)
+                        (picture.height() * scale));
         page.clip();
         for (Picture.Piece piece : picture.pieces()) {
             for (Mark mark : piece.marks()) {
@@ -318,8 +321,8 @@ public final class PdfSheet implements Closeable {
             }
         } else if (mark instanceof Mark.Label label) {
             double w = width(label.text(), label.size(), label.bold());
-            double x = label.x() - (label.anchor() == Mark.Anchor.START ? 0 : label.anchor() == Mark.Anchor.MIDDLE ? w / 2
-                    : w);
+            double x = label.x()
+                    - (label.anchor() == Mark.Anchor.START ? 0 : label.anchor() == Mark.Anchor.MIDDLE ? w / 2 : w);
             text(at.x(x), height - at.y(label.y()), label.text(), label.size() * at.scale(), label.bold(), label.ink());
         } else if (invisible(mark)) {
             return;
@@ -340,7 +343,8 @@ public final class PdfSheet implements Closeable {
         if (mark instanceof Mark.Path path) {
             return !(path.closed() && path.fill() != Ink.NONE) && unseen(path.pen());
         }
-        return mark instanceof Mark.Box box ? box.fill() == Ink.NONE && unseen(box.pen())
+        return mark instanceof Mark.Box box
+                ? box.fill() == Ink.NONE && unseen(box.pen())
                 : mark instanceof Mark.Disc disc && disc.fill() == Ink.NONE && unseen(disc.pen());
     }
 
@@ -371,8 +375,13 @@ public final class PdfSheet implements Closeable {
 
     /** A quadratic curve as the cubic it equals. */
     private void curve(Mark.Spot a, Mark.Spot b, Mark.Spot c, Placed at) throws IOException {
-        page.curveTo(at.x(a.x() + (b.x() - a.x()) * 2 / 3), at.y(a.y() + (b.y() - a.y()) * 2 / 3),
-                at.x(c.x() + (b.x() - c.x()) * 2 / 3), at.y(c.y() + (b.y() - c.y()) * 2 / 3), at.x(c.x()), at.y(c.y()));
+        page.curveTo(
+                at.x(a.x() + (b.x() - a.x()) * 2 / 3),
+                at.y(a.y() + (b.y() - a.y()) * 2 / 3),
+                at.x(c.x() + (b.x() - c.x()) * 2 / 3),
+                at.y(c.y() + (b.y() - c.y()) * 2 / 3),
+                at.x(c.x()),
+                at.y(c.y()));
     }
 
     private void rectangle(Mark.Box box, Placed at) throws IOException {
@@ -383,8 +392,11 @@ public final class PdfSheet implements Closeable {
             page.addRect(at.x(box.x()), at.y(box.y() + h), (float) (w * at.scale()), (float) (h * at.scale()));
             return;
         }
-        List<Mark.Spot> corners = List.of(new Mark.Spot(box.x(), box.y()), new Mark.Spot(box.x() + w, box.y()),
-                new Mark.Spot(box.x() + w, box.y() + h), new Mark.Spot(box.x(), box.y() + h));
+        List<Mark.Spot> corners = List.of(
+                new Mark.Spot(box.x(), box.y()),
+                new Mark.Spot(box.x() + w, box.y()),
+                new Mark.Spot(box.x() + w, box.y() + h),
+                new Mark.Spot(box.x(), box.y() + h));
         for (int i = 0; i < 4; i++) {
             Corner c = Corner.of(corners.get((i + 3) % 4), corners.get(i), corners.get((i + 1) % 4), r);
             if (i == 0) {

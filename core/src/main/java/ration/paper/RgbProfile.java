@@ -6,22 +6,33 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 
 /**
- * What the colours of a lasting PDF mean: an ICC profile (ICC.1:2001-04, version 2.4) with the primaries of sRGB, brought to D50, and
- * a gamma of 2.2; figures from memory.
+ * What the colours of a lasting PDF mean: an ICC profile (ICC.1:2001-04, version 2.4) with the primaries of sRGB,
+ * brought to D50, and a gamma of 2.2; figures from memory.
  */
 final class RgbProfile {
 
     private static final double[] WHITE = {0.9642, 1, 0.8249};
-    private static final double[][] PRIMARIES = {{0.4361, 0.2225, 0.0139}, {0.3851, 0.7169, 0.0971}, {0.1431, 0.0606, 0.7141}};
+    private static final double[][] PRIMARIES = {
+        {0.4361, 0.2225, 0.0139}, {0.3851, 0.7169, 0.0971}, {0.1431, 0.0606, 0.7141}
+    };
     private static final int HEADER = 128;
 
-    private RgbProfile() {
-    }
+    private RgbProfile() {}
 
     static byte[] bytes() throws IOException {
         String[] names = {"desc", "cprt", "wtpt", "rXYZ", "gXYZ", "bXYZ", "rTRC", "gTRC", "bTRC"};
         byte[] curve = curve();
-        byte[][] data = {described(), text("No rights reserved"), xyz(WHITE), xyz(PRIMARIES[0]), xyz(PRIMARIES[1]), xyz(PRIMARIES[2]), curve, curve, curve};
+        byte[][] data = {
+            described(),
+            text("No rights reserved"),
+            xyz(WHITE),
+            xyz(PRIMARIES[0]),
+            xyz(PRIMARIES[1]),
+            xyz(PRIMARIES[2]),
+            curve,
+            curve,
+            curve
+        };
         ByteArrayOutputStream table = new ByteArrayOutputStream();
         ByteArrayOutputStream bodies = new ByteArrayOutputStream();
         DataOutputStream tags = new DataOutputStream(table);

@@ -3,16 +3,15 @@ package ration.plumbing;
 import java.util.regex.Pattern;
 
 /**
- * Cells of tables on their way out and in. A spreadsheet takes a cell that begins with = + - or @ for a formula; such a cell
- * goes out behind an apostrophe, which is taken off again when it is read. Plain numbers go as they are.
+ * Cells of tables on their way out and in. A spreadsheet takes a cell that begins with = + - or @ for a formula; such a
+ * cell goes out behind an apostrophe, which is taken off again when it is read. Plain numbers go as they are.
  */
 public final class CsvCell {
 
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(?:\\.\\d+)?(?:[eE][+-]?\\d+)?");
     private static final String FORMULA = "=+-@\t\r";
 
-    private CsvCell() {
-    }
+    private CsvCell() {}
 
     /** As it is written. */
     public static String out(String text) {

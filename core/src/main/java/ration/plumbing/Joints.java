@@ -15,26 +15,36 @@ import ration.model.RunBuild;
 /** Every joint of the layout: what meets there, what is needed between, and what does not go together. */
 public final class Joints {
 
-    private Joints() {
-    }
+    private Joints() {}
 
     /** How a joint stands. */
-    public enum State { GOOD, OPEN, WRONG }
+    public enum State {
+        GOOD,
+        OPEN,
+        WRONG
+    }
 
     /**
      * One joint.
      *
-     * @param run     whose end it is
-     * @param start   whether it is the run's start
-     * @param at      the port it meets, in words
-     * @param end     as recorded
-     * @param needed  adapter needed between the two, in words; empty if none
-     * @param state   good, not fully recorded, or wrong
+     * @param run whose end it is
+     * @param start whether it is the run's start
+     * @param at the port it meets, in words
+     * @param end as recorded
+     * @param needed adapter needed between the two, in words; empty if none
+     * @param state good, not fully recorded, or wrong
      * @param message what is wrong or missing; empty if good
-     * @param remedy  what to do
+     * @param remedy what to do
      */
-    public record Joint(Run run, boolean start, String at, RunBuild.End end, String needed, State state,
-            String message, String remedy) {
+    public record Joint(
+            Run run,
+            boolean start,
+            String at,
+            RunBuild.End end,
+            String needed,
+            State state,
+            String message,
+            String remedy) {
         /** Stable id: run and side. */
         public String id() {
             return run.id() + (start ? ".start" : ".end");
@@ -61,8 +71,16 @@ public final class Joints {
             return new Joint(run, start, at, end, needed, State.WRONG, wrong[0], wrong[1]);
         }
         if (end.fitting().isEmpty() || end.port().isEmpty()) {
-            return new Joint(run, start, at, end, needed, State.OPEN, end.fitting().isEmpty()
-                    ? "The fitting on the run is not recorded." : "What the port takes is not recorded.",
+            return new Joint(
+                    run,
+                    start,
+                    at,
+                    end,
+                    needed,
+                    State.OPEN,
+                    end.fitting().isEmpty()
+                            ? "The fitting on the run is not recorded."
+                            : "What the port takes is not recorded.",
                     "Write it as -6 flare female or 1/4 NPT male.");
         }
         return new Joint(run, start, at, end, needed, State.GOOD, "", "");
@@ -84,24 +102,39 @@ public final class Joints {
         Optional<JointEnd> port = end.port();
         Construction made = LineRules.construction(run);
         if (end.family().isPresent() && end.family().get() != made) {
-            return say("A fitting for " + end.family().get().label().toLowerCase() + " is on "
-                    + made.label().toLowerCase() + ": the two are not interchangeable.",
+            return say(
+                    "A fitting for " + end.family().get().label().toLowerCase() + " is on "
+                            + made.label().toLowerCase() + ": the two are not interchangeable.",
                     "Use the fitting made for this construction.");
         }
-        if (fitting.isPresent() && port.isPresent() && flare(fitting.get()) && flare(port.get())
+        if (fitting.isPresent()
+                && port.isPresent()
+                && flare(fitting.get())
+                && flare(port.get())
                 && fitting.get().way() != port.get().way()) {
-            return say("A 37\u00b0 flare meets a 45\u00b0 flare: they look alike and leak.",
+            return say(
+                    "A 37\u00b0 flare meets a 45\u00b0 flare: they look alike and leak.",
                     "Use 37\u00b0 on both halves.");
         }
-        if (fitting.isPresent() && flare(fitting.get()) && run.size().kind() != LineSize.Kind.BORE
+        if (fitting.isPresent()
+                && flare(fitting.get())
+                && run.size().kind() != LineSize.Kind.BORE
                 && dash(fitting.get()) != run.size().dash()) {
-            return say("A " + fitting.get().size() + " fitting is on " + run.size().label() + ", which takes -"
-                    + run.size().dash() + ".", "Use the size of the line, and an adapter at the port.");
+            return say(
+                    "A " + fitting.get().size() + " fitting is on " + run.size().label() + ", which takes -"
+                            + run.size().dash() + ".",
+                    "Use the size of the line, and an adapter at the port.");
         }
-        for (JointEnd half : List.of(fitting, port).stream().flatMap(Optional::stream).toList()) {
-            if (flare(half) && !end.sealant().isEmpty() && fitting.isPresent() && port.isPresent()
-                    && flare(fitting.get()) && flare(port.get())) {
-                return say("Sealant on a flare: it seals metal to metal, and sealant ends up in the fuel.",
+        for (JointEnd half :
+                List.of(fitting, port).stream().flatMap(Optional::stream).toList()) {
+            if (flare(half)
+                    && !end.sealant().isEmpty()
+                    && fitting.isPresent()
+                    && port.isPresent()
+                    && flare(fitting.get())
+                    && flare(port.get())) {
+                return say(
+                        "Sealant on a flare: it seals metal to metal, and sealant ends up in the fuel.",
                         "Leave it off.");
             }
         }
@@ -109,10 +142,12 @@ public final class Joints {
             return say("A tapered pipe thread without sealant.", "Name the fuel-proof sealant used.");
         }
         if (!needed.isEmpty() && end.adapter().isEmpty()) {
-            String why = fitting.get().way() != port.get().way() ? "A " + fitting.get().text() + " meets a "
-                    + port.get().text() : !fitting.get().size().equals(port.get().size()) ? "Sizes differ: "
-                    + fitting.get().text() + " meets " + port.get().text() : "Both halves are "
-                    + (fitting.get().female() ? "female" : "male");
+            String why = fitting.get().way() != port.get().way()
+                    ? "A " + fitting.get().text() + " meets a " + port.get().text()
+                    : !fitting.get().size().equals(port.get().size())
+                            ? "Sizes differ: " + fitting.get().text() + " meets "
+                                    + port.get().text()
+                            : "Both halves are " + (fitting.get().female() ? "female" : "male");
             return say(why + ".", "An adapter is needed: " + needed + ".");
         }
         return null;

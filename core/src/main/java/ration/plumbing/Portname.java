@@ -11,8 +11,7 @@ import ration.model.PortRef;
 /** Ports as people write them: the item's name and, where it has several ports, the port. */
 public final class Portname {
 
-    private Portname() {
-    }
+    private Portname() {}
 
     /** The port in words: Strainer out, Left tank outlet. */
     public static String text(FuelSystem system, PortRef port) {
@@ -30,7 +29,8 @@ public final class Portname {
         List<PortRef> whole = new ArrayList<>();
         Optional<Item> alone = Optional.empty();
         for (Item item : system.items()) {
-            for (String name : List.of(item.name().toLowerCase(Locale.ROOT), item.id().toLowerCase(Locale.ROOT))) {
+            for (String name :
+                    List.of(item.name().toLowerCase(Locale.ROOT), item.id().toLowerCase(Locale.ROOT))) {
                 for (String port : item.ports()) {
                     PortRef ref = new PortRef(item.id(), port);
                     String p = port.toLowerCase(Locale.ROOT);
@@ -46,7 +46,8 @@ public final class Portname {
         }
         if (alone.isPresent()) {
             Item item = alone.get();
-            List<String> ports = item.ports().size() == 1 ? item.ports()
+            List<String> ports = item.ports().size() == 1
+                    ? item.ports()
                     : wanted.stream().filter(item.ports()::contains).limit(1).toList();
             if (ports.size() == 1) {
                 return new PortRef(item.id(), ports.get(0));
@@ -54,7 +55,7 @@ public final class Portname {
             throw new IllegalArgumentException("\u201c" + written.strip() + "\u201d has several ports. Say which: "
                     + String.join(", ", item.ports()) + ".");
         }
-        throw new IllegalArgumentException("\u201c" + written.strip() + "\u201d is no port of this layout. Write an item"
-                + " and its port, such as Strainer out.");
+        throw new IllegalArgumentException("\u201c" + written.strip()
+                + "\u201d is no port of this layout. Write an item" + " and its port, such as Strainer out.");
     }
 }

@@ -22,14 +22,13 @@ public final class RunSheet {
     private static final LineSize USUAL = LineSize.parse("3/8 x 0.035 tube");
     private static final int MOST_ROWS = 2000;
 
-    private RunSheet() {
-    }
+    private RunSheet() {}
 
     /**
      * What came of a paste or a file: the system with all cells that could be read, and a sentence for each that could
      * not.
      *
-     * @param changed  cells taken
+     * @param changed cells taken
      * @param problems row, column and what to write instead
      */
     public record Outcome(FuelSystem system, int changed, List<String> problems) {
@@ -46,22 +45,27 @@ public final class RunSheet {
     public static FuelSystem add(FuelSystem system, Map<SheetColumn, String> cells) {
         PortRef from = Portname.parse(system, cells.getOrDefault(SheetColumn.FROM, ""), List.of(Item.OUT));
         PortRef to = Portname.parse(system, cells.getOrDefault(SheetColumn.TO, ""), List.of(Item.IN));
-        String name = cells.getOrDefault(SheetColumn.RUN, "").isBlank() ? freeName(system)
+        String name = cells.getOrDefault(SheetColumn.RUN, "").isBlank()
+                ? freeName(system)
                 : cells.get(SheetColumn.RUN).strip();
         if (from.equals(to)) {
             throw new IllegalArgumentException("A run goes from one port to another: From and To are the same.");
         }
         if (!system.freeName(name).equals(name)) {
-            throw new IllegalArgumentException("Another part is called " + name + ". Call the run " + system.freeName(name) + ", or otherwise.");
+            throw new IllegalArgumentException(
+                    "Another part is called " + name + ". Call the run " + system.freeName(name) + ", or otherwise.");
         }
         Run bare = new Run(system.freeId(name), name, from, from, USUAL, Optional.empty(), List.of(), List.of());
         FuelSystem with = system.plus(bare);
         with = SheetColumn.TO.set(with, bare, Portname.text(system, to));
         if (system.runAt(from).isPresent()) {
-            throw new IllegalArgumentException("That port already carries " + system.runAt(from).get().name() + ".");
+            throw new IllegalArgumentException(
+                    "That port already carries " + system.runAt(from).get().name() + ".");
         }
         for (Map.Entry<SheetColumn, String> cell : cells.entrySet()) {
-            if (cell.getKey() != SheetColumn.FROM && cell.getKey() != SheetColumn.TO && !cell.getValue().isBlank()) {
+            if (cell.getKey() != SheetColumn.FROM
+                    && cell.getKey() != SheetColumn.TO
+                    && !cell.getValue().isBlank()) {
                 with = cell.getKey().set(with, (Run) with.item(bare.id()).orElseThrow(), cell.getValue());
             }
         }
@@ -82,11 +86,15 @@ public final class RunSheet {
     public static List<List<String>> table(String text) {
         String first = text.lines().filter(l -> !l.isBlank()).findFirst().orElse("");
         char by = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(by).setIgnoreEmptyLines(true)
-                .setTrim(true).get();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(by)
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .get();
         List<List<String>> rows = new ArrayList<>();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text),
-                format)) {
+        try (CSVParser parser =
+                CSVParser.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text), format)) {
             for (CSVRecord record : parser) {
                 rows.add(record.stream().map(CsvCell::in).toList());
                 if (rows.size() > MOST_ROWS) {
@@ -94,35 +102,41 @@ public final class RunSheet {
                 }
             }
         } catch (IOException | java.io.UncheckedIOException | IllegalStateException e) {
-            throw new IllegalArgumentException("The table cannot be read: a quotation mark is opened and not closed, or stands inside"
-                    + " a cell.", e);
+            throw new IllegalArgumentException(
+                    "The table cannot be read: a quotation mark is opened and not closed, or stands inside"
+                            + " a cell.",
+                    e);
         }
         return rows;
     }
 
     /**
-     * Puts a table into the sheet. With a first line of column names each row finds its run by name, or makes a new one;
-     * without, cells go in from a row and a column on, as in a spreadsheet, and rows past the last make new runs.
+     * Puts a table into the sheet. With a first line of column names each row finds its run by name, or makes a new
+     * one; without, cells go in from a row and a column on, as in a spreadsheet, and rows past the last make new runs.
      *
-     * @param atRow    first row, without column names
+     * @param atRow first row, without column names
      * @param atColumn first column, without column names
      */
     public static Outcome paste(FuelSystem system, List<List<String>> rows, int atRow, SheetColumn atColumn) {
         if (rows.isEmpty()) {
             return new Outcome(system, 0, List.of("There is nothing to paste."));
         }
-        List<Optional<SheetColumn>> heads = rows.get(0).stream().map(SheetColumn::labelled).toList();
+        List<Optional<SheetColumn>> heads =
+                rows.get(0).stream().map(SheetColumn::labelled).toList();
         boolean named = heads.stream().filter(Optional::isPresent).count() >= Math.min(2, heads.size());
         List<String> problems = new ArrayList<>();
         if (named) {
             for (int c = 0; c < heads.size(); c++) {
-                if (heads.get(c).isEmpty() && !rows.get(0).get(c).isBlank() && !computed(rows.get(0).get(c))) {
+                if (heads.get(c).isEmpty()
+                        && !rows.get(0).get(c).isBlank()
+                        && !computed(rows.get(0).get(c))) {
                     problems.add("Column \u201c" + rows.get(0).get(c) + "\u201d is not known and was left out.");
                 }
             }
         } else {
             heads = List.of(SheetColumn.values()).subList(atColumn.ordinal(), SheetColumn.values().length).stream()
-                    .map(Optional::of).toList();
+                    .map(Optional::of)
+                    .toList();
         }
         FuelSystem now = system;
         int changed = 0;
@@ -133,8 +147,7 @@ public final class RunSheet {
                 String text = rows.get(i).get(c);
                 heads.get(c).ifPresent(h -> cells.put(h, text));
             }
-            Optional<Run> run = named ? byName(now, cells.getOrDefault(SheetColumn.RUN, ""))
-                    : at(now, atRow + i);
+            Optional<Run> run = named ? byName(now, cells.getOrDefault(SheetColumn.RUN, "")) : at(now, atRow + i);
             String where = "Row " + (i + 1) + ": ";
             if (run.isEmpty()) {
                 try {
@@ -166,11 +179,15 @@ public final class RunSheet {
     }
 
     private static Optional<Run> byName(FuelSystem system, String name) {
-        return system.runs().stream().filter(r -> r.name().equalsIgnoreCase(name.strip())).findFirst();
+        return system.runs().stream()
+                .filter(r -> r.name().equalsIgnoreCase(name.strip()))
+                .findFirst();
     }
 
     private static Optional<Run> at(FuelSystem system, int row) {
-        return row >= 0 && row < system.runs().size() ? Optional.of(system.runs().get(row)) : Optional.empty();
+        return row >= 0 && row < system.runs().size()
+                ? Optional.of(system.runs().get(row))
+                : Optional.empty();
     }
 
     private static final String CUT = "Cut length";
@@ -178,8 +195,8 @@ public final class RunSheet {
     /** The whole sheet as CSV, with column names; {@link #paste} reads it back. */
     public static String csv(FuelSystem system) {
         StringBuilder out = new StringBuilder();
-        try (var printer = new org.apache.commons.csv.CSVPrinter(out, CSVFormat.DEFAULT.builder()
-                .setRecordSeparator("\n").get())) {
+        try (var printer = new org.apache.commons.csv.CSVPrinter(
+                out, CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get())) {
             List<String> heads = new ArrayList<>();
             for (SheetColumn c : SheetColumn.values()) {
                 heads.add(c.label());

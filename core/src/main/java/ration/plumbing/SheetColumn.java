@@ -25,7 +25,10 @@ import ration.model.RunBuild.Papers;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
-/** A column of the runs sheet: how a cell reads, and the system with another cell. An empty text clears what may be empty. */
+/**
+ * A column of the runs sheet: how a cell reads, and the system with another cell. An empty text clears what may be
+ * empty.
+ */
 public enum SheetColumn {
     RUN("Run", (s, r) -> r.name(), (s, r, t) -> {
         if (t.isBlank() || t.length() > 60) {
@@ -33,50 +36,111 @@ public enum SheetColumn {
         }
         return r.renamed(s.ownName(r, t.strip()));
     }),
-    FROM("From", (s, r) -> Portname.text(s, r.from()),
+    FROM(
+            "From",
+            (s, r) -> Portname.text(s, r.from()),
             (s, r, t) -> r.between(Portname.parse(s, t, List.of(Item.OUT)), r.to())),
-    TO("To", (s, r) -> Portname.text(s, r.to()),
+    TO(
+            "To",
+            (s, r) -> Portname.text(s, r.to()),
             (s, r, t) -> r.between(r.from(), Portname.parse(s, t, List.of(Item.IN)))),
     SIZE("Size", (s, r) -> r.size().label(), (s, r, t) -> r.resized(LineSize.parse(t))),
-    CONSTRUCTION("Construction", (s, r) -> r.build().construction().map(Construction::label).orElse(""),
-            (s, r, t) -> r.with(r.build().with(t.isBlank() ? Optional.empty()
-                    : Optional.of(Construction.labelled(t).orElseThrow(() -> new IllegalArgumentException("\u201c"
-                    + t.strip() + "\u201d is no construction. Write " + constructions() + ".")))))),
-    LENGTH("Length", (s, r) -> r.length().map(SheetColumn::shown).orElse(""),
+    CONSTRUCTION(
+            "Construction",
+            (s, r) -> r.build().construction().map(Construction::label).orElse(""),
+            (s, r, t) -> r.with(r.build()
+                    .with(
+                            t.isBlank()
+                                    ? Optional.empty()
+                                    : Optional.of(Construction.labelled(t)
+                                            .orElseThrow(() -> new IllegalArgumentException("\u201c" + t.strip()
+                                                    + "\u201d is no construction. Write " + constructions() + ".")))))),
+    LENGTH(
+            "Length",
+            (s, r) -> r.length().map(SheetColumn::shown).orElse(""),
             (s, r, t) -> r.withLength(read(t, Unit.INCH, r.length()))),
     BENDS("Bends", (s, r) -> bends(r.fittings()), (s, r, t) -> r.withFittings(fittings(t))),
     TIGHTEST("Tightest bend", Figure.TIGHTEST, Unit.INCH),
     SUPPORTS("Supports", Figure.SPACING, Unit.INCH),
     HEAT("To heat", Figure.HEAT, Unit.INCH),
     CHAFE("Chafe gap", Figure.CHAFE, Unit.INCH),
-    SLEEVE("Sleeved", (s, r) -> yes(r.build().marks().sleeved()), (s, r, t) -> r.with(r.build().with(new Marks(yes(t),
-            r.build().marks().moving(), r.build().marks().temporary())))),
-    MOVES("Ends move", (s, r) -> yes(r.build().marks().moving()), (s, r, t) -> r.with(r.build().with(new Marks(
-            r.build().marks().sleeved(), yes(t), r.build().marks().temporary())))),
-    TEMPORARY("Temporary", (s, r) -> yes(r.build().marks().temporary()), (s, r, t) -> r.with(r.build().with(new Marks(
-            r.build().marks().sleeved(), r.build().marks().moving(), yes(t))))),
+    SLEEVE(
+            "Sleeved",
+            (s, r) -> yes(r.build().marks().sleeved()),
+            (s, r, t) -> r.with(r.build()
+                    .with(new Marks(
+                            yes(t),
+                            r.build().marks().moving(),
+                            r.build().marks().temporary())))),
+    MOVES(
+            "Ends move",
+            (s, r) -> yes(r.build().marks().moving()),
+            (s, r, t) -> r.with(r.build()
+                    .with(new Marks(
+                            r.build().marks().sleeved(),
+                            yes(t),
+                            r.build().marks().temporary())))),
+    TEMPORARY(
+            "Temporary",
+            (s, r) -> yes(r.build().marks().temporary()),
+            (s, r, t) -> r.with(r.build()
+                    .with(new Marks(
+                            r.build().marks().sleeved(), r.build().marks().moving(), yes(t))))),
     SUPPLIED("Supplied", Figure.SUPPLIED, Unit.INCH),
     TORQUE("Torque", Figure.TORQUE, Unit.POUND_INCH),
-    STRIPE("Torque stripe", (s, r) -> yes(r.build().papers().stripe()), (s, r, t) -> papers(r, r.build().papers().withStripe(yes(t)))),
-    CLAMP("Clamp", (s, r) -> r.build().papers().clamp(), (s, r, t) -> papers(r, r.build().papers().withClamp(brief(t)))),
-    PART("Part number", (s, r) -> r.build().papers().part(), (s, r, t) -> papers(r, r.build().papers().withPart(brief(t)))),
-    LOT("Hose lot", (s, r) -> r.build().papers().lot(), (s, r, t) -> papers(r, r.build().papers().withLot(brief(t)))),
-    MADE("Hose made", (s, r) -> r.build().papers().made(), (s, r, t) -> papers(r, r.build().papers().withMade(day(t)))),
-    PROOF("Proof pressure", (s, r) -> r.build().papers().proof().map(SheetColumn::shown).orElse(""), (s, r, t) -> papers(r, r.build().papers().withProof(read(t, Unit.PSI, r.build()
-            .papers().proof())))),
-    PROOFED("Proved on", (s, r) -> r.build().papers().proofed(), (s, r, t) -> papers(r, r.build().papers().withProofed(day(t)))),
-    INITIALS("Initials", (s, r) -> r.build().papers().initials(), (s, r, t) -> papers(r, r.build().papers().withInitials(brief(t)))),
-    START_FITTING("Start fitting", true, e -> e.fitting().map(JointEnd::text).orElse(""),
-            (e, t) -> e.withFitting(joint(t))),
+    STRIPE(
+            "Torque stripe",
+            (s, r) -> yes(r.build().papers().stripe()),
+            (s, r, t) -> papers(r, r.build().papers().withStripe(yes(t)))),
+    CLAMP(
+            "Clamp",
+            (s, r) -> r.build().papers().clamp(),
+            (s, r, t) -> papers(r, r.build().papers().withClamp(brief(t)))),
+    PART(
+            "Part number",
+            (s, r) -> r.build().papers().part(),
+            (s, r, t) -> papers(r, r.build().papers().withPart(brief(t)))),
+    LOT(
+            "Hose lot",
+            (s, r) -> r.build().papers().lot(),
+            (s, r, t) -> papers(r, r.build().papers().withLot(brief(t)))),
+    MADE(
+            "Hose made",
+            (s, r) -> r.build().papers().made(),
+            (s, r, t) -> papers(r, r.build().papers().withMade(day(t)))),
+    PROOF(
+            "Proof pressure",
+            (s, r) -> r.build().papers().proof().map(SheetColumn::shown).orElse(""),
+            (s, r, t) -> papers(
+                    r,
+                    r.build()
+                            .papers()
+                            .withProof(read(t, Unit.PSI, r.build().papers().proof())))),
+    PROOFED(
+            "Proved on",
+            (s, r) -> r.build().papers().proofed(),
+            (s, r, t) -> papers(r, r.build().papers().withProofed(day(t)))),
+    INITIALS(
+            "Initials",
+            (s, r) -> r.build().papers().initials(),
+            (s, r, t) -> papers(r, r.build().papers().withInitials(brief(t)))),
+    START_FITTING(
+            "Start fitting", true, e -> e.fitting().map(JointEnd::text).orElse(""), (e, t) -> e.withFitting(joint(t))),
     START_PORT("Start port", true, e -> e.port().map(JointEnd::text).orElse(""), (e, t) -> e.withPort(joint(t))),
-    START_FAMILY("Start fitting for", true, e -> e.family().map(Construction::label).orElse(""),
+    START_FAMILY(
+            "Start fitting for",
+            true,
+            e -> e.family().map(Construction::label).orElse(""),
             (e, t) -> e.withFamily(family(t))),
     START_ADAPTER("Start adapter", true, End::adapter, End::withAdapter),
     START_SEALANT("Start sealant", true, End::sealant, End::withSealant),
-    END_FITTING("End fitting", false, e -> e.fitting().map(JointEnd::text).orElse(""),
-            (e, t) -> e.withFitting(joint(t))),
+    END_FITTING(
+            "End fitting", false, e -> e.fitting().map(JointEnd::text).orElse(""), (e, t) -> e.withFitting(joint(t))),
     END_PORT("End port", false, e -> e.port().map(JointEnd::text).orElse(""), (e, t) -> e.withPort(joint(t))),
-    END_FAMILY("End fitting for", false, e -> e.family().map(Construction::label).orElse(""),
+    END_FAMILY(
+            "End fitting for",
+            false,
+            e -> e.family().map(Construction::label).orElse(""),
             (e, t) -> e.withFamily(family(t))),
     END_ADAPTER("End adapter", false, End::adapter, End::withAdapter),
     END_SEALANT("End sealant", false, End::sealant, End::withSealant);
@@ -98,14 +162,21 @@ public enum SheetColumn {
     }
 
     SheetColumn(String label, Figure figure, Unit unit) {
-        this(label, (s, r) -> r.build().figure(figure).map(SheetColumn::shown).orElse(""),
-                (s, r, t) -> r.with(r.build().with(figure, read(t, unit, r.build().figure(figure)))));
+        this(
+                label,
+                (s, r) -> r.build().figure(figure).map(SheetColumn::shown).orElse(""),
+                (s, r, t) ->
+                        r.with(r.build().with(figure, read(t, unit, r.build().figure(figure)))));
     }
 
     SheetColumn(String label, boolean start, Function<End, String> get, BiFunction<End, String, End> set) {
-        this(label, (s, r) -> get.apply(start ? r.build().start() : r.build().end()), (s, r, t) -> r.with(start
-                ? r.build().withStart(set.apply(r.build().start(), t.strip()))
-                : r.build().withEnd(set.apply(r.build().end(), t.strip()))));
+        this(
+                label,
+                (s, r) -> get.apply(start ? r.build().start() : r.build().end()),
+                (s, r, t) -> r.with(
+                        start
+                                ? r.build().withStart(set.apply(r.build().start(), t.strip()))
+                                : r.build().withEnd(set.apply(r.build().end(), t.strip()))));
     }
 
     /** Of the runs themselves. */
@@ -115,7 +186,8 @@ public enum SheetColumn {
 
     /** Of one end of a run. */
     public static List<SheetColumn> ofEnd(boolean start) {
-        return start ? List.of(values()).subList(START_FITTING.ordinal(), END_FITTING.ordinal())
+        return start
+                ? List.of(values()).subList(START_FITTING.ordinal(), END_FITTING.ordinal())
                 : List.of(values()).subList(END_FITTING.ordinal(), values().length);
     }
 
@@ -146,11 +218,15 @@ public enum SheetColumn {
         Run changed = set.apply(system, run, text);
         if (!changed.from().equals(run.from()) || !changed.to().equals(run.to())) {
             for (Run other : system.runs()) {
-                boolean taken = !other.id().equals(run.id()) && java.util.stream.Stream.of(changed.from(), changed.to())
-                        .anyMatch(p -> other.from().equals(p) || other.to().equals(p));
+                boolean taken = !other.id().equals(run.id())
+                        && java.util.stream.Stream.of(changed.from(), changed.to())
+                                .anyMatch(p ->
+                                        other.from().equals(p) || other.to().equals(p));
                 if (taken || changed.from().equals(changed.to())) {
-                    throw new IllegalArgumentException(taken ? "That port already carries " + other.name() + "."
-                            : "Both ends would be at one port.");
+                    throw new IllegalArgumentException(
+                            taken
+                                    ? "That port already carries " + other.name() + "."
+                                    : "Both ends would be at one port.");
                 }
             }
         }
@@ -198,7 +274,8 @@ public enum SheetColumn {
         try {
             return LocalDate.parse(text.strip()).toString();
         } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no day: write it as 2026-03-09.", e);
+            throw new IllegalArgumentException(
+                    "\u201c" + text.strip() + "\u201d is no day: write it as 2026-03-09.", e);
         }
     }
 
@@ -222,13 +299,15 @@ public enum SheetColumn {
     }
 
     private static Optional<Construction> family(String text) {
-        return text.isBlank() ? Optional.empty() : Optional.of(Construction.labelled(text).orElseThrow(() ->
-                new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no construction. Write "
-                + constructions() + ".")));
+        return text.isBlank()
+                ? Optional.empty()
+                : Optional.of(Construction.labelled(text)
+                        .orElseThrow(() -> new IllegalArgumentException("\u201c" + text.strip()
+                                + "\u201d is no construction. Write " + constructions() + ".")));
     }
 
-    private static final Pattern BEND = Pattern.compile("(?:(\\d{1,2})\\s*[x\u00d7]?\\s*)??(90|45)\\s*\u00b0?\\s*(bends?|elbows?)?",
-            Pattern.CASE_INSENSITIVE);
+    private static final Pattern BEND = Pattern.compile(
+            "(?:(\\d{1,2})\\s*[x\u00d7]?\\s*)??(90|45)\\s*\u00b0?\\s*(bends?|elbows?)?", Pattern.CASE_INSENSITIVE);
 
     private static String bends(List<Fitting> fittings) {
         List<String> words = new ArrayList<>();
@@ -250,11 +329,13 @@ public enum SheetColumn {
             }
             Matcher m = BEND.matcher(part.strip());
             if (!m.matches()) {
-                throw new IllegalArgumentException("\u201c" + part.strip() + "\u201d is no bend. Write 2 x 90, 1 x 45 or"
-                        + " 1 x 90 elbow.");
+                throw new IllegalArgumentException(
+                        "\u201c" + part.strip() + "\u201d is no bend. Write 2 x 90, 1 x 45 or" + " 1 x 90 elbow.");
             }
-            boolean elbow = m.group(3) != null && m.group(3).toLowerCase(Locale.ROOT).startsWith("elbow");
-            Fitting f = m.group(2).equals("90") ? elbow ? Fitting.ELBOW_90 : Fitting.BEND_90
+            boolean elbow =
+                    m.group(3) != null && m.group(3).toLowerCase(Locale.ROOT).startsWith("elbow");
+            Fitting f = m.group(2).equals("90")
+                    ? elbow ? Fitting.ELBOW_90 : Fitting.BEND_90
                     : elbow ? Fitting.ELBOW_45 : Fitting.BEND_45;
             for (int i = m.group(1) == null ? 1 : Integer.parseInt(m.group(1)); i > 0; i--) {
                 fittings.add(f);

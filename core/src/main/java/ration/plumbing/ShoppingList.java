@@ -20,15 +20,13 @@ public final class ShoppingList {
     /**
      * One line of it.
      *
-     * @param what     to buy
-     * @param amount   how much, in words
-     * @param detail   for what
+     * @param what to buy
+     * @param amount how much, in words
+     * @param detail for what
      */
-    public record Line(String what, String amount, String detail) {
-    }
+    public record Line(String what, String amount, String detail) {}
 
-    private ShoppingList() {
-    }
+    private ShoppingList() {}
 
     /** Lines first, then fittings, adapters, clamps, sleeve and sealant. */
     public static List<Line> of(FuelSystem system) {
@@ -46,8 +44,11 @@ public final class ShoppingList {
             lines.computeIfAbsent(line, k -> new double[1])[0] += cut;
             uses.computeIfAbsent(line, k -> new ArrayList<>()).add(run.name());
             for (RunBuild.End end : List.of(run.build().start(), run.build().end())) {
-                end.fitting().ifPresent(f -> fittings.merge((made.hose() ? made.label() + " end, " : "Nut and sleeve, ")
-                        + f.text(), 1, Integer::sum));
+                end.fitting()
+                        .ifPresent(f -> fittings.merge(
+                                (made.hose() ? made.label() + " end, " : "Nut and sleeve, ") + f.text(),
+                                1,
+                                Integer::sum));
                 if (!end.adapter().isEmpty()) {
                     adapters.merge(end.adapter(), 1, Integer::sum);
                 }
@@ -57,15 +58,19 @@ public final class ShoppingList {
             }
             int supports = supports(system, run);
             if (supports > 0) {
-                clamps.merge("Cushioned clamp for " + (run.size().kind() == LineSize.Kind.HOSE ? "-"
-                        + run.size().dash() + " hose" : run.size().shortName() + " tube"), supports,
+                clamps.merge(
+                        "Cushioned clamp for "
+                                + (run.size().kind() == LineSize.Kind.HOSE
+                                        ? "-" + run.size().dash() + " hose"
+                                        : run.size().shortName() + " tube"),
+                        supports,
                         Integer::sum);
             }
             sleeve += run.build().marks().sleeved() ? cut : 0;
         }
         List<Line> list = new ArrayList<>();
-        lines.forEach((what, sum) -> list.add(new Line(what, feet(sum[0] * (1 + WASTE)), String.join(", ", uses.get(what))
-                + "; 10 % over")));
+        lines.forEach((what, sum) -> list.add(
+                new Line(what, feet(sum[0] * (1 + WASTE)), String.join(", ", uses.get(what)) + "; 10 % over")));
         count(list, fittings, "on the runs");
         count(list, adapters, "between runs and ports");
         count(list, clamps, "by the spacing given, else the table's");
@@ -82,8 +87,12 @@ public final class ShoppingList {
 
     /** Supports along a run: one less than the stretches between them. */
     static int supports(FuelSystem system, Run run) {
-        double span = run.build().spacing().map(m -> m.si()).orElse(LineRules.farthestSupports(run).orElse(0));
-        double length = run.lengthM(system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
+        double span = run.build()
+                .spacing()
+                .map(m -> m.si())
+                .orElse(LineRules.farthestSupports(run).orElse(0));
+        double length = run.lengthM(
+                system.point(run.from()).orElseThrow(), system.point(run.to()).orElseThrow());
         return span <= 0 ? 0 : (int) Math.max(0, Math.ceil(length / span - 1e-9) - 1);
     }
 

@@ -4,7 +4,7 @@
  * <p>{@link ration.plumbing.SheetColumn} is the one description of the sheet's columns: how a cell is shown, read and
  * set. The grid in the window, pasted tables and CSV files all go through it. {@link ration.plumbing.RunSheet} adds and
  * pastes rows; {@link ration.plumbing.Joints} looks at every joint; {@link ration.plumbing.LineRules} holds the tables
- * (bend radius, support spacing, torque, hose and fitting families) with their sources, from memory; {@link
- * ration.plumbing.CutLength} and {@link ration.plumbing.ShoppingList} say what to cut and to buy.
+ * (bend radius, support spacing, torque, hose and fitting families) with their sources, from memory;
+ * {@link ration.plumbing.CutLength} and {@link ration.plumbing.ShoppingList} say what to cut and to buy.
  */
 package ration.plumbing;

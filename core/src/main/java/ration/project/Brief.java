@@ -10,22 +10,31 @@ import ration.quantity.Unit;
 /**
  * The job: engine and demand, the attitudes flown, fuel, and what it is judged by.
  *
- * @param engine      how the builder calls it
- * @param delivery    what brings the fuel to the engine; decides the factor
- * @param power       take-off power
+ * @param engine how the builder calls it
+ * @param delivery what brings the fuel to the engine; decides the factor
+ * @param power take-off power
  * @param consumption specific consumption at take-off, full rich
- * @param envelope    attitudes
- * @param fuel        grade
+ * @param envelope attitudes
+ * @param fuel grade
  * @param fuelTemperature of the fuel in the tanks
- * @param lowFuel     what each tank holds above its unusable fuel in the low-fuel cases
- * @param choices     basis and practice
+ * @param lowFuel what each tank holds above its unusable fuel in the low-fuel cases
+ * @param choices basis and practice
  */
-public record Brief(String engine, Delivery delivery, Measured power, Measured consumption, Envelope envelope,
-        FuelGrade fuel, Measured fuelTemperature, Measured lowFuel, Choices choices) {
+public record Brief(
+        String engine,
+        Delivery delivery,
+        Measured power,
+        Measured consumption,
+        Envelope envelope,
+        FuelGrade fuel,
+        Measured fuelTemperature,
+        Measured lowFuel,
+        Choices choices) {
 
     /** What brings the fuel to the engine. */
     public enum Delivery {
-        GRAVITY("Gravity", 1.50, "23.955(b)"), PUMP("Pump", 1.25, "23.955(c)");
+        GRAVITY("Gravity", 1.50, "23.955(b)"),
+        PUMP("Pump", 1.25, "23.955(c)");
 
         private final String label;
         private final double factor;
@@ -54,12 +63,12 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
     /**
      * Attitudes flown and parked, as angles.
      *
-     * @param slip      most tilt of the fuel in level flight, either way
+     * @param slip most tilt of the fuel in level flight, either way
      * @param climbSlip most in the climb
      * @param glideSlip most in the glide
      */
-    public record Envelope(Measured climb, Measured glide, Measured slip, Measured parked, Measured climbSlip,
-            Measured glideSlip) {
+    public record Envelope(
+            Measured climb, Measured glide, Measured slip, Measured parked, Measured climbSlip, Measured glideSlip) {
 
         /** Half the slip in climb and glide; common practice, no source. */
         public Envelope(Measured climb, Measured glide, Measured slip, Measured parked) {
@@ -67,7 +76,8 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
         }
 
         private static Measured half(Measured slip) {
-            return new Measured(Quantity.of(slip.quantity().value() / 2, slip.quantity().unit()), "estimate");
+            return new Measured(
+                    Quantity.of(slip.quantity().value() / 2, slip.quantity().unit()), "estimate");
         }
 
         public Envelope withClimb(Measured other) {
@@ -101,17 +111,25 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
             double s = degrees(slip);
             double cs = degrees(climbSlip);
             double gs = degrees(glideSlip);
-            return List.of(Attitude.ofDegrees("Climb", c, -cs), Attitude.ofDegrees("Climb", c, cs),
-                    Attitude.ofDegrees("Slip right", 0, s), Attitude.ofDegrees("Glide", g, gs),
-                    Attitude.ofDegrees("Glide", g, -gs), Attitude.ofDegrees("Slip left", 0, -s));
+            return List.of(
+                    Attitude.ofDegrees("Climb", c, -cs),
+                    Attitude.ofDegrees("Climb", c, cs),
+                    Attitude.ofDegrees("Slip right", 0, s),
+                    Attitude.ofDegrees("Glide", g, gs),
+                    Attitude.ofDegrees("Glide", g, -gs),
+                    Attitude.ofDegrees("Slip left", 0, -s));
         }
 
         /** Every preset, in the order of the buttons. */
         public List<Attitude> attitudes() {
             double slipDeg = degrees(slip);
-            return List.of(Attitude.ofDegrees(PARKED, degrees(parked), 0), Attitude.ofDegrees("Level", 0, 0),
-                    Attitude.ofDegrees("Climb", degrees(climb), 0), Attitude.ofDegrees("Glide", degrees(glide), 0),
-                    Attitude.ofDegrees("Slip left", 0, -slipDeg), Attitude.ofDegrees("Slip right", 0, slipDeg));
+            return List.of(
+                    Attitude.ofDegrees(PARKED, degrees(parked), 0),
+                    Attitude.ofDegrees("Level", 0, 0),
+                    Attitude.ofDegrees("Climb", degrees(climb), 0),
+                    Attitude.ofDegrees("Glide", degrees(glide), 0),
+                    Attitude.ofDegrees("Slip left", 0, -slipDeg),
+                    Attitude.ofDegrees("Slip right", 0, slipDeg));
         }
 
         /** The presets with the engine at work. */
@@ -218,11 +236,19 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
 
     /** A usual starting point: gravity, avgas, and a demand that is only assumed: 100 hp at 0.55 lb/hp/h. */
     public static Brief usual() {
-        return new Brief("", Delivery.GRAVITY, Measured.assumed(100, Unit.HORSEPOWER),
+        return new Brief(
+                "",
+                Delivery.GRAVITY,
+                Measured.assumed(100, Unit.HORSEPOWER),
                 Measured.assumed(0.55, Unit.POUND_PER_HORSEPOWER_HOUR),
-                new Envelope(Measured.of(15, Unit.DEGREE), Measured.of(-6, Unit.DEGREE), Measured.of(6, Unit.DEGREE),
+                new Envelope(
+                        Measured.of(15, Unit.DEGREE),
+                        Measured.of(-6, Unit.DEGREE),
+                        Measured.of(6, Unit.DEGREE),
                         Measured.of(0, Unit.DEGREE)),
-                FuelGrade.AVGAS_100LL, Measured.of(15, Unit.CELSIUS), Measured.of(1, Unit.GALLON),
+                FuelGrade.AVGAS_100LL,
+                Measured.of(15, Unit.CELSIUS),
+                Measured.of(1, Unit.GALLON),
                 new Choices(Basis.PART_23, Friction.CONSERVATIVE));
     }
 
@@ -236,17 +262,26 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
 
     /** Take-off power and specific consumption confirmed by the builder on a day, as they stand. */
     public Brief demandSaid(java.time.LocalDate day) {
-        return new Brief(engine, delivery, power.confirmed(day), consumption.confirmed(day), envelope, fuel, fuelTemperature, lowFuel, choices);
+        return new Brief(
+                engine,
+                delivery,
+                power.confirmed(day),
+                consumption.confirmed(day),
+                envelope,
+                fuel,
+                fuelTemperature,
+                lowFuel,
+                choices);
     }
 
     public Brief withPower(Quantity q) {
-        return new Brief(engine, delivery, power.said(q), consumption, envelope, fuel, fuelTemperature, lowFuel,
-                choices);
+        return new Brief(
+                engine, delivery, power.said(q), consumption, envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
     public Brief withConsumption(Quantity q) {
-        return new Brief(engine, delivery, power, consumption.said(q), envelope, fuel, fuelTemperature, lowFuel,
-                choices);
+        return new Brief(
+                engine, delivery, power, consumption.said(q), envelope, fuel, fuelTemperature, lowFuel, choices);
     }
 
     public Brief withEnvelope(Envelope other) {
@@ -258,13 +293,13 @@ public record Brief(String engine, Delivery delivery, Measured power, Measured c
     }
 
     public Brief withFuelTemperature(Quantity q) {
-        return new Brief(engine, delivery, power, consumption, envelope, fuel, fuelTemperature.with(q), lowFuel,
-                choices);
+        return new Brief(
+                engine, delivery, power, consumption, envelope, fuel, fuelTemperature.with(q), lowFuel, choices);
     }
 
     public Brief withLowFuel(Quantity q) {
-        return new Brief(engine, delivery, power, consumption, envelope, fuel, fuelTemperature, lowFuel.with(q),
-                choices);
+        return new Brief(
+                engine, delivery, power, consumption, envelope, fuel, fuelTemperature, lowFuel.with(q), choices);
     }
 
     public Brief withChoices(Choices other) {

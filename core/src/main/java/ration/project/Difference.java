@@ -21,8 +21,7 @@ import ration.model.Run;
 /** Two states of a document compared, in words a builder reads. */
 public final class Difference {
 
-    private Difference() {
-    }
+    private Difference() {}
 
     /** What is otherwise in the second than in the first; empty where nothing is. */
     public static List<String> between(Project first, Project second) {
@@ -64,8 +63,9 @@ public final class Difference {
                 items(was.get(), item, words);
             }
         }
-        first.system().items().stream().filter(i -> second.system().item(i.id()).isEmpty()).forEach(i -> words.add(i.name()
-                + " is not there"));
+        first.system().items().stream()
+                .filter(i -> second.system().item(i.id()).isEmpty())
+                .forEach(i -> words.add(i.name() + " is not there"));
         for (HangarTest test : second.tests()) {
             Optional<HangarTest> was = first.test(test.id());
             if (was.isEmpty()) {
@@ -74,8 +74,9 @@ public final class Difference {
                 words.add("test " + test.id() + " differs");
             }
         }
-        first.tests().stream().filter(t -> second.test(t.id()).isEmpty()).forEach(t -> words.add("test " + t.id()
-                + " is not there"));
+        first.tests().stream()
+                .filter(t -> second.test(t.id()).isEmpty())
+                .forEach(t -> words.add("test " + t.id() + " is not there"));
         if (!first.unknown().equals(second.unknown())) {
             words.add("fields this version does not know differ");
         }
@@ -108,7 +109,12 @@ public final class Difference {
     private static void brief(Brief was, Brief now, List<String> words) {
         int before = words.size();
         choice("Engine", was.engine(), now.engine(), String::valueOf, words);
-        choice("Delivery", was.delivery(), now.delivery(), d -> ((Brief.Delivery) d).label().toLowerCase(Locale.ROOT), words);
+        choice(
+                "Delivery",
+                was.delivery(),
+                now.delivery(),
+                d -> ((Brief.Delivery) d).label().toLowerCase(Locale.ROOT),
+                words);
         figure("Power", was.power(), now.power(), words);
         figure("Consumption", was.consumption(), now.consumption(), words);
         choice("Fuel", was.fuel(), now.fuel(), f -> ((FuelGrade) f).label(), words);
@@ -121,7 +127,12 @@ public final class Difference {
         figure("Slip in the climb", was.envelope().climbSlip(), now.envelope().climbSlip(), words);
         figure("Slip in the glide", was.envelope().glideSlip(), now.envelope().glideSlip(), words);
         choice("Basis", was.choices().basis(), now.choices().basis(), b -> ((Brief.Basis) b).label(), words);
-        choice("Friction", was.choices().friction(), now.choices().friction(), f -> ((Brief.Friction) f).label(), words);
+        choice(
+                "Friction",
+                was.choices().friction(),
+                now.choices().friction(),
+                f -> ((Brief.Friction) f).label(),
+                words);
         if (!was.choices().practice().equals(now.choices().practice())) {
             words.add("practice choices differ");
         }
@@ -148,7 +159,10 @@ public final class Difference {
             words.add(was.name() + " is now called " + now.name());
         }
         if (!was.kind().equals(now.kind())) {
-            words.add(changed(name + "kind", was.kind().toLowerCase(Locale.ROOT), now.kind().toLowerCase(Locale.ROOT)));
+            words.add(changed(
+                    name + "kind",
+                    was.kind().toLowerCase(Locale.ROOT),
+                    now.kind().toLowerCase(Locale.ROOT)));
         }
         if (was.getClass() == now.getClass()) {
             fields(was, now, name, words);
@@ -163,11 +177,19 @@ public final class Difference {
         List<Field> fields = FieldSheet.of(was);
         for (Field f : fields) {
             Optional<Field> other = FieldSheet.of(now, f.key());
-            other.ifPresentOrElse(o -> figure(name + f.label().toLowerCase(Locale.ROOT), f.get().apply(was), o.get().apply(now), words), () -> words.add(name + f
-                    .label().toLowerCase(Locale.ROOT) + " was " + shown(f.get().apply(was)) + ", now there is none"));
+            other.ifPresentOrElse(
+                    o -> figure(
+                            name + f.label().toLowerCase(Locale.ROOT),
+                            f.get().apply(was),
+                            o.get().apply(now),
+                            words),
+                    () -> words.add(name + f.label().toLowerCase(Locale.ROOT) + " was "
+                            + shown(f.get().apply(was)) + ", now there is none"));
         }
-        FieldSheet.of(now).stream().filter(f -> fields.stream().noneMatch(o -> o.key().equals(f.key()))).forEach(f -> words.add(name + f.label().toLowerCase(
-                Locale.ROOT) + " is new: " + shown(f.get().apply(now))));
+        FieldSheet.of(now).stream()
+                .filter(f -> fields.stream().noneMatch(o -> o.key().equals(f.key())))
+                .forEach(f -> words.add(name + f.label().toLowerCase(Locale.ROOT) + " is new: "
+                        + shown(f.get().apply(now))));
     }
 
     private static void run(Run was, Run now, String name, List<String> words) {
@@ -183,6 +205,8 @@ public final class Difference {
     }
 
     private static String fittings(Run run) {
-        return run.fittings().isEmpty() ? "none" : String.join(", ", run.fittings().stream().map(Fitting::label).toList());
+        return run.fittings().isEmpty()
+                ? "none"
+                : String.join(", ", run.fittings().stream().map(Fitting::label).toList());
     }
 }

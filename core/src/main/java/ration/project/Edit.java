@@ -6,8 +6,8 @@ import ration.model.Item;
 /**
  * A change with a name for the undo list.
  *
- * @param name    what was done, such as "Set size of R3"
- * @param change  from one project to the next; must not fail
+ * @param name what was done, such as "Set size of R3"
+ * @param change from one project to the next; must not fail
  */
 public record Edit(String name, UnaryOperator<Project> change) {
 

@@ -119,8 +119,13 @@ public final class ItemEdits {
             if (h.build().lowLight().isPresent()) {
                 add("No low light", h, x -> x.withLowLight(Optional.empty()));
             } else {
-                add("Add low light", h, x -> x.withLowLight(Optional.of(x.height().with(new Quantity(x.height().quantity().value() / 2,
-                        x.height().quantity().unit())))));
+                add(
+                        "Add low light",
+                        h,
+                        x -> x.withLowLight(Optional.of(x.height()
+                                .with(new Quantity(
+                                        x.height().quantity().value() / 2,
+                                        x.height().quantity().unit())))));
             }
             for (Header.Form form : Header.Form.values()) {
                 if (form != h.build().form()) {
@@ -132,8 +137,12 @@ public final class ItemEdits {
 
         @Override
         public Void ventPlenum(VentPlenum p) {
-            ventLine(p.line(), p.id(), p.place().point(), p.tip().point(), change -> s -> s.change(p.id(), VentPlenum.class,
-                    x -> x.with(change.apply(x.line()))));
+            ventLine(
+                    p.line(),
+                    p.id(),
+                    p.place().point(),
+                    p.tip().point(),
+                    change -> s -> s.change(p.id(), VentPlenum.class, x -> x.with(change.apply(x.line()))));
             return null;
         }
 
@@ -151,7 +160,10 @@ public final class ItemEdits {
         public Void regulator(Regulator r) {
             boolean ambient = r.reference() == Regulator.Reference.AMBIENT;
             Regulator.Reference other = ambient ? Regulator.Reference.MANIFOLD : Regulator.Reference.AMBIENT;
-            add(ambient ? "Refer to manifold" : "Refer to ambient", r, x -> new Regulator(x.tag(), x.style(), other, x.setting(), x.loss()));
+            add(
+                    ambient ? "Refer to manifold" : "Refer to ambient",
+                    r,
+                    x -> new Regulator(x.tag(), x.style(), other, x.setting(), x.loss()));
             return null;
         }
 
@@ -230,7 +242,10 @@ public final class ItemEdits {
         }
         if (s.drain()) {
             boolean capped = !s.capped();
-            add(capped ? "Capped port in place of the drain" : "Quick drain in place of the port", s, x -> x.withDrain(true, capped));
+            add(
+                    capped ? "Capped port in place of the drain" : "Quick drain in place of the port",
+                    s,
+                    x -> x.withDrain(true, capped));
         }
     }
 
@@ -247,14 +262,27 @@ public final class ItemEdits {
     private void filter(Filter f) {
         add("Add rated point", f, ItemEdits::withRatedPoint);
         if (f.fouled().isEmpty()) {
-            add("Add fouled figure", f, x -> new Filter(x.tag(), x.points(), Optional.of(last(x.points()).times(2))));
+            add(
+                    "Add fouled figure",
+                    f,
+                    x -> new Filter(
+                            x.tag(), x.points(), Optional.of(last(x.points()).times(2))));
         }
     }
 
     private static Filter withRatedPoint(Filter f) {
         Rated last = last(f.points());
-        return new Filter(f.tag(), and(f.points(), new Rated(last.flow().with(Quantity.of(last.flow().quantity().value() * 2,
-                last.flow().quantity().unit())), last.times(3).loss())), f.fouled());
+        return new Filter(
+                f.tag(),
+                and(
+                        f.points(),
+                        new Rated(
+                                last.flow()
+                                        .with(Quantity.of(
+                                                last.flow().quantity().value() * 2,
+                                                last.flow().quantity().unit())),
+                                last.times(3).loss())),
+                f.fouled());
     }
 
     private void pump(Pump p) {
@@ -280,12 +308,18 @@ public final class ItemEdits {
         }
         Pump.Wiring w = b.wiring();
         if (w.breaker().isEmpty()) {
-            built("Give breaker", p, x -> x.withWiring(x.wiring().withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY)))));
+            built(
+                    "Give breaker",
+                    p,
+                    x -> x.withWiring(x.wiring().withBreaker(Optional.of(Measured.of(5, Unit.AMPERE, BY)))));
         }
         for (Pump.Own own : Pump.Own.values()) {
             boolean shared = w.own().contains(own);
             String word = own.name().toLowerCase(java.util.Locale.ROOT);
-            built(shared ? "Shares its " + word : "Own " + word, p, x -> x.withWiring(x.wiring().with(own, !shared)));
+            built(
+                    shared ? "Shares its " + word : "Own " + word,
+                    p,
+                    x -> x.withWiring(x.wiring().with(own, !shared)));
         }
         String bus = b.bus().isEmpty() ? "second" : "";
         built(b.bus().isEmpty() ? "On a second bus" : "On the main bus", p, x -> x.withBus(bus));
@@ -305,18 +339,26 @@ public final class ItemEdits {
             boolean gives = style != EngineInlet.Style.FLOAT;
             Optional<Run> back = gives ? Optional.empty() : system.runAt(new PortRef(inlet.id(), EngineInlet.RETURN));
             if (style != inlet.style()) {
-                add(makeIt(style.label()) + (back.isPresent() ? ", no return line" : ""), s -> without(s, gives, inlet.id()).change(inlet.id(),
-                        EngineInlet.class, x -> x.withStyle(style, gives && x.returns())));
+                add(makeIt(style.label()) + (back.isPresent() ? ", no return line" : ""), s -> without(
+                                s, gives, inlet.id())
+                        .change(inlet.id(), EngineInlet.class, x -> x.withStyle(style, gives && x.returns())));
             }
         }
         if (inlet.maximumPressure().isEmpty()) {
-            add("Give greatest pressure", inlet, x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
+            add(
+                    "Give greatest pressure",
+                    inlet,
+                    x -> x.withPressures(x.minimumPressure(), Optional.of(Measured.assumed(8, Unit.PSI))));
         }
     }
 
     /** The line that came back from an inlet goes with the port it began at. */
     private static FuelSystem without(FuelSystem s, boolean gives, String inlet) {
-        return gives ? s : s.runAt(new PortRef(inlet, EngineInlet.RETURN)).map(r -> s.minus(r.id())).orElse(s);
+        return gives
+                ? s
+                : s.runAt(new PortRef(inlet, EngineInlet.RETURN))
+                        .map(r -> s.minus(r.id()))
+                        .orElse(s);
     }
 
     void add(String label, UnaryOperator<FuelSystem> edit) {
@@ -336,8 +378,15 @@ public final class ItemEdits {
             add("Remove point", run, r -> r.withPoints(butLast(r.points())));
         }
         if (run.length().isEmpty()) {
-            add("Give a length", s -> s.change(run.id(), Run.class, r -> r.withLength(Measured.of(Math.round(Unit.INCH.fromSi(r.lengthM(
-                    start(s, r), end(s, r))) * 10) / 10.0, Unit.INCH, BY))));
+            add(
+                    "Give a length",
+                    s -> s.change(
+                            run.id(),
+                            Run.class,
+                            r -> r.withLength(Measured.of(
+                                    Math.round(Unit.INCH.fromSi(r.lengthM(start(s, r), end(s, r))) * 10) / 10.0,
+                                    Unit.INCH,
+                                    BY))));
         } else if (!run.points().isEmpty()) {
             add("Length from points", run, r -> r.withLength(Optional.empty()));
         }
@@ -352,7 +401,8 @@ public final class ItemEdits {
     }
 
     private static Place halfway(FuelSystem system, Run run) {
-        Point3 last = run.points().isEmpty() ? start(system, run) : last(run.points()).point();
+        Point3 last =
+                run.points().isEmpty() ? start(system, run) : last(run.points()).point();
         return Place.estimated(last.toward(end(system, run), 0.5));
     }
 
@@ -371,14 +421,19 @@ public final class ItemEdits {
     }
 
     /** Takes a change of a vent line to one of the system. */
-    interface Lined extends Function<UnaryOperator<VentLine>, UnaryOperator<FuelSystem>> {
-    }
+    interface Lined extends Function<UnaryOperator<VentLine>, UnaryOperator<FuelSystem>> {}
 
     /** What a vent line offers, of a tank or of a plenum. */
     void ventLine(VentLine v, String of, Point3 start, Point3 tip, Lined lined) {
         add(v.ball() ? "No ball in the vent" : "Check ball in the vent", lined.apply(x -> x.withBall(!v.ball())));
-        add("Add vent point", lined.apply(x -> x.withPoints(and(x.points(), Place.estimated(x.points().isEmpty() ? start
-                : last(x.points()).point().toward(tip, 0.5))))));
+        add(
+                "Add vent point",
+                lined.apply(x -> x.withPoints(and(
+                        x.points(),
+                        Place.estimated(
+                                x.points().isEmpty()
+                                        ? start
+                                        : last(x.points()).point().toward(tip, 0.5))))));
         if (!v.points().isEmpty()) {
             add("Remove vent point", lined.apply(x -> x.withPoints(butLast(x.points()))));
         }
@@ -400,14 +455,22 @@ public final class ItemEdits {
         }
     }
 
-    /** With a firewall four inches behind the inlet, on the side the tanks are, to be measured; itself where it has one or no engine. */
+    /**
+     * With a firewall four inches behind the inlet, on the side the tanks are, to be measured; itself where it has one
+     * or no engine.
+     */
     public static FuelSystem walled(FuelSystem system) {
         if (system.firewall().isPresent() || system.inlet().isEmpty()) {
             return system;
         }
         Point3 p = system.inlet().get().place().point();
-        double tanks = system.tanks().stream().flatMap(t -> t.outlets().stream()).mapToDouble(o -> o.place().point().x()).average().orElse(p.x() + 1);
+        double tanks = system.tanks().stream()
+                .flatMap(t -> t.outlets().stream())
+                .mapToDouble(o -> o.place().point().x())
+                .average()
+                .orElse(p.x() + 1);
         double side = tanks < p.x() ? -1 : 1;
-        return system.with(Optional.of(new Firewall(inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY), inches(p.z() - 12 * INCH, BY))));
+        return system.with(Optional.of(new Firewall(
+                inches(p.x() + side * 4 * INCH, BY), inches(p.z() + 20 * INCH, BY), inches(p.z() - 12 * INCH, BY))));
     }
 }

@@ -20,23 +20,24 @@ public final class ItemFigures {
     /**
      * One figure of an item.
      *
-     * @param key   stable
+     * @param key stable
      * @param label unique for the item
      * @param value now
-     * @param unit  meant when none is written
-     * @param set   another figure, in the item as it stands in the system given; nothing where it has no such figure there
+     * @param unit meant when none is written
+     * @param set another figure, in the item as it stands in the system given; nothing where it has no such figure
+     *     there
      */
-    public record Figure(String key, String label, Measured value, Unit unit, Function<Measured, UnaryOperator<FuelSystem>> set) {
-    }
+    public record Figure(
+            String key, String label, Measured value, Unit unit, Function<Measured, UnaryOperator<FuelSystem>> set) {}
 
-    private ItemFigures() {
-    }
+    private ItemFigures() {}
 
     /** Every figure of an item. */
     public static List<Figure> of(Item item, FuelSystem system) {
         List<Figure> figures = new ArrayList<>();
         for (Field f : FieldSheet.of(item)) {
-            figures.add(new Figure(f.key(), f.label(), f.get().apply(item), f.unit(), m -> s -> set(s, item.id(), f.key(), m)));
+            figures.add(new Figure(
+                    f.key(), f.label(), f.get().apply(item), f.unit(), m -> s -> set(s, item.id(), f.key(), m)));
         }
         if (item.only(EngineInlet.class).isPresent()) {
             system.firewall().ifPresent(w -> {
@@ -49,11 +50,19 @@ public final class ItemFigures {
     }
 
     private static FuelSystem set(FuelSystem system, String id, String key, Measured m) {
-        return system.item(id).flatMap(i -> FieldSheet.of(i, key).map(f -> system.replace(f.with().apply(i, m)))).orElse(system);
+        return system.item(id)
+                .flatMap(i ->
+                        FieldSheet.of(i, key).map(f -> system.replace(f.with().apply(i, m))))
+                .orElse(system);
     }
 
-    private static Figure wall(String key, String label, Measured value, java.util.function.BiFunction<Firewall, Measured, Firewall> set) {
-        return new Figure("firewall." + key, label, value, Unit.INCH, m -> s -> s.with(Optional.of(set.apply(
-                s.firewall().orElseThrow(), m))));
+    private static Figure wall(
+            String key, String label, Measured value, java.util.function.BiFunction<Firewall, Measured, Firewall> set) {
+        return new Figure(
+                "firewall." + key,
+                label,
+                value,
+                Unit.INCH,
+                m -> s -> s.with(Optional.of(set.apply(s.firewall().orElseThrow(), m))));
     }
 }

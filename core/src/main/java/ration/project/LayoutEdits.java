@@ -32,34 +32,40 @@ public final class LayoutEdits {
     private static final LineSize USUAL = LineSize.parse("3/8 x 0.035 tube");
     private static final double INCH = 0.0254;
 
-    private LayoutEdits() {
-    }
+    private LayoutEdits() {}
 
     /** A new system and what to pick in it. */
-    public record Outcome(FuelSystem system, String picked) {
-    }
+    public record Outcome(FuelSystem system, String picked) {}
 
     /** Where something can be added, in words for the chooser. */
-    public enum Spot { IN_RUN, DOWNSTREAM, UPSTREAM, BRANCH }
+    public enum Spot {
+        IN_RUN,
+        DOWNSTREAM,
+        UPSTREAM,
+        BRANCH
+    }
 
     /** What A does at an item: follow it, insert in a run, or feed it where it still needs feeding. */
     public static Optional<Spot> addingAt(FuelSystem system, String picked) {
-        return system.item(picked).map(item -> item.as(new SomeKinds<Spot>() {
-            @Override
-            public Spot otherwise(Item other) {
-                return freeInlet(system, other).isPresent() && !outletFree(system, other) ? Spot.UPSTREAM : Spot.DOWNSTREAM;
-            }
+        return system.item(picked)
+                .map(item -> item.as(new SomeKinds<Spot>() {
+                    @Override
+                    public Spot otherwise(Item other) {
+                        return freeInlet(system, other).isPresent() && !outletFree(system, other)
+                                ? Spot.UPSTREAM
+                                : Spot.DOWNSTREAM;
+                    }
 
-            @Override
-            public Spot run(Run run) {
-                return Spot.IN_RUN;
-            }
+                    @Override
+                    public Spot run(Run run) {
+                        return Spot.IN_RUN;
+                    }
 
-            @Override
-            public Spot engineInlet(EngineInlet inlet) {
-                return Spot.UPSTREAM;
-            }
-        }));
+                    @Override
+                    public Spot engineInlet(EngineInlet inlet) {
+                        return Spot.UPSTREAM;
+                    }
+                }));
     }
 
     private static boolean outletFree(FuelSystem system, Item item) {
@@ -67,14 +73,17 @@ public final class LayoutEdits {
     }
 
     private static Optional<PortRef> outlet(Item item) {
-        Optional<String> first = item.only(Tank.class).map(t -> t.outlets().stream().findFirst().map(Outlet::name)).orElse(item.ports().contains(Item.OUT)
-                ? Optional.of(Item.OUT) : Optional.empty());
+        Optional<String> first = item.only(Tank.class)
+                .map(t -> t.outlets().stream().findFirst().map(Outlet::name))
+                .orElse(item.ports().contains(Item.OUT) ? Optional.of(Item.OUT) : Optional.empty());
         return first.map(port -> new PortRef(item.id(), port));
     }
 
     /** Ports of an item by which fuel leaves on its way to the engine. */
     private static List<String> leaving(Item item) {
-        return item.only(Header.class).map(h -> java.util.stream.Stream.concat(h.outlets().stream(), h.vents().stream()).toList())
+        return item.only(Header.class)
+                .map(h -> java.util.stream.Stream.concat(h.outlets().stream(), h.vents().stream())
+                        .toList())
                 .orElse(List.of(Item.OUT));
     }
 
@@ -83,15 +92,20 @@ public final class LayoutEdits {
             return Optional.empty();
         }
         List<String> leaving = leaving(item);
-        return item.ports().stream().filter(p -> !leaving.contains(p)).map(p -> new PortRef(item.id(), p))
-                .filter(p -> system.runAt(p).isEmpty()).findFirst();
+        return item.ports().stream()
+                .filter(p -> !leaving.contains(p))
+                .map(p -> new PortRef(item.id(), p))
+                .filter(p -> system.runAt(p).isEmpty())
+                .findFirst();
     }
 
     /** What may be added at a spot. */
     public static List<NewItem> offers(FuelSystem system, String picked, Spot spot) {
         List<NewItem> offers = new ArrayList<>(List.of(NewItem.values()));
-        boolean occupied = system.item(picked).map(i -> i.only(EngineInlet.class).isPresent()
-                && system.runAt(new PortRef(i.id(), Item.IN)).isPresent()).orElse(false);
+        boolean occupied = system.item(picked)
+                .map(i -> i.only(EngineInlet.class).isPresent()
+                        && system.runAt(new PortRef(i.id(), Item.IN)).isPresent())
+                .orElse(false);
         if (spot == Spot.IN_RUN || spot == Spot.DOWNSTREAM || spot == Spot.UPSTREAM && occupied) {
             offers.remove(NewItem.TANK);
         }
@@ -113,17 +127,26 @@ public final class LayoutEdits {
             return Optional.empty();
         }
         return switch (spot) {
-            case IN_RUN -> item.flatMap(i -> i.only(Run.class)).flatMap(r -> kind == NewItem.BYPASS_REGULATOR && feeds(system, r) ? branch(system, r, kind) : insert(system, r, kind));
+            case IN_RUN ->
+                item.flatMap(i -> i.only(Run.class))
+                        .flatMap(r -> kind == NewItem.BYPASS_REGULATOR && feeds(system, r)
+                                ? branch(system, r, kind)
+                                : insert(system, r, kind));
             case BRANCH -> item.filter(Run.class::isInstance).flatMap(r -> branch(system, (Run) r, kind));
             case DOWNSTREAM -> follow(system, item.get(), kind);
             case UPSTREAM -> feed(system, item.get(), kind);
         };
     }
 
-    /** Whether a run leads to the engine: a bypass regulator put in it would spill into the rail, so it goes on a tee. */
+    /**
+     * Whether a run leads to the engine: a bypass regulator put in it would spill into the rail, so it goes on a tee.
+     */
     private static boolean feeds(FuelSystem system, Run run) {
         Topology topology = Topology.of(system);
-        return !topology.returns(run) && system.inlet().filter(i -> topology.downstream(run.to().item()).contains(i.id())).isPresent();
+        return !topology.returns(run)
+                && system.inlet()
+                        .filter(i -> topology.downstream(run.to().item()).contains(i.id()))
+                        .isPresent();
     }
 
     private static Optional<Outcome> follow(FuelSystem system, Item item, NewItem kind) {
@@ -145,7 +168,8 @@ public final class LayoutEdits {
         if (free.isEmpty()) {
             return system.runAt(new PortRef(item.id(), Item.IN)).flatMap(r -> insert(system, r, kind));
         }
-        Point3 at = system.point(free.get()).orElse(new Point3(0, 0, 0))
+        Point3 at = system.point(free.get())
+                .orElse(new Point3(0, 0, 0))
                 .plus(new Point3(8 * INCH, 0, kind == NewItem.TANK ? 24 * INCH : 4 * INCH));
         Item added = kind.make(system, at);
         PortRef from = outlet(added).orElseThrow();
@@ -153,13 +177,16 @@ public final class LayoutEdits {
     }
 
     private static Outcome joined(FuelSystem system, PortRef from, PortRef to, Item pick) {
-        Run run = new Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
-                List.of());
+        Run run = new Run(
+                freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(), List.of());
         return new Outcome(system.plus(run), pick.id());
     }
 
     private static PortRef inlet(Item item) {
-        String port = item.ports().stream().filter(p -> !p.equals(Item.OUT)).findFirst().orElse(Item.IN);
+        String port = item.ports().stream()
+                .filter(p -> !p.equals(Item.OUT))
+                .findFirst()
+                .orElse(Item.IN);
         return new PortRef(item.id(), port);
     }
 
@@ -175,11 +202,26 @@ public final class LayoutEdits {
         double length = run.lengthM(start, end);
         Unit unit = run.length().map(l -> l.quantity().unit()).orElse(Unit.INCH);
         Measured first = halfLength(length, unit);
-        Run before = new Run(run.id(), run.name(), run.from(), inlet(added), run.size(), Optional.of(first),
-                run.points().subList(0, half.before()), run.fittings(), run.build().withEnd(ration.model.RunBuild.End.NONE));
+        Run before = new Run(
+                run.id(),
+                run.name(),
+                run.from(),
+                inlet(added),
+                run.size(),
+                Optional.of(first),
+                run.points().subList(0, half.before()),
+                run.fittings(),
+                run.build().withEnd(ration.model.RunBuild.End.NONE));
         FuelSystem split = system.replace(before).plus(added);
-        Run after = new Run(freeRunId(split), freeRunName(split), new PortRef(added.id(), Item.OUT),
-                run.to(), run.size(), Optional.of(first), run.points().subList(half.before(), run.points().size()), List.of(),
+        Run after = new Run(
+                freeRunId(split),
+                freeRunName(split),
+                new PortRef(added.id(), Item.OUT),
+                run.to(),
+                run.size(),
+                Optional.of(first),
+                run.points().subList(half.before(), run.points().size()),
+                List.of(),
                 run.build().withStart(ration.model.RunBuild.End.NONE));
         return Optional.of(new Outcome(split.plus(after), added.id()));
     }
@@ -187,7 +229,7 @@ public final class LayoutEdits {
     /**
      * Half way along a run as its points lie.
      *
-     * @param at     the place
+     * @param at the place
      * @param before how many measured points lie on the way to it
      */
     private record Half(Point3 at, int before) {
@@ -222,12 +264,15 @@ public final class LayoutEdits {
         }
         FuelSystem with = tee.get().system();
         PortRef branch = new PortRef(tee.get().picked(), Tee.BRANCH);
-        Point3 at = with.point(branch).orElse(new Point3(0, 0, 0))
+        Point3 at = with.point(branch)
+                .orElse(new Point3(0, 0, 0))
                 .plus(new Point3(10 * INCH, 0, kind == NewItem.TANK ? 20 * INCH : -6 * INCH));
         Item added = kind.make(with, at);
         FuelSystem more = with.plus(added);
-        return Optional.of(added.only(Tank.class).isPresent() ? joined(more, outlet(added).orElseThrow(), branch, added)
-                : joined(more, branch, inlet(added), added));
+        return Optional.of(
+                added.only(Tank.class).isPresent()
+                        ? joined(more, outlet(added).orElseThrow(), branch, added)
+                        : joined(more, branch, inlet(added), added));
     }
 
     /**
@@ -254,8 +299,16 @@ public final class LayoutEdits {
             points.addAll(b.points());
             List<ration.model.Fitting> fittings = new ArrayList<>(a.fittings());
             fittings.addAll(b.fittings());
-            Run one = new Run(a.id(), a.name(), a.from(), b.to(), a.size(), sum(system, a, b), points,
-                    fittings, a.build().withEnd(b.build().end()));
+            Run one = new Run(
+                    a.id(),
+                    a.name(),
+                    a.from(),
+                    b.to(),
+                    a.size(),
+                    sum(system, a, b),
+                    points,
+                    fittings,
+                    a.build().withEnd(b.build().end()));
             return Optional.of(new Outcome(system.minus(id, b.id()).replace(one), one.id()));
         }
         String[] gone = new String[lines.size() + 1];
@@ -263,8 +316,11 @@ public final class LayoutEdits {
             gone[i] = lines.get(i).id();
         }
         gone[lines.size()] = id;
-        String next = lines.isEmpty() ? "" : lines.get(0).from().item().equals(id) ? lines.get(0).to().item()
-                : lines.get(0).from().item();
+        String next = lines.isEmpty()
+                ? ""
+                : lines.get(0).from().item().equals(id)
+                        ? lines.get(0).to().item()
+                        : lines.get(0).from().item();
         return Optional.of(new Outcome(VentEdits.without(system.minus(gone), id), next));
     }
 
@@ -281,10 +337,16 @@ public final class LayoutEdits {
 
     /** Adds a vent to a tank, its tip 6 in over the highest point of the tank. */
     public static Optional<Outcome> addVent(FuelSystem system, String picked) {
-        return system.item(picked).filter(Tank.class::isInstance).map(Tank.class::cast)
-                .filter(t -> t.vent().isEmpty()).map(t -> {
+        return system.item(picked)
+                .filter(Tank.class::isInstance)
+                .map(Tank.class::cast)
+                .filter(t -> t.vent().isEmpty())
+                .map(t -> {
                     double top = t.top() + 6 * INCH;
-                    double x = t.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
+                    double x = t.shape().section().stream()
+                            .mapToDouble(p -> p.x())
+                            .average()
+                            .orElse(0);
                     Point3 tip = new Point3(x, (t.shape().left() + t.shape().right()) / 2, top);
                     return new Outcome(system.replace(t.withVent(Optional.of(Place.estimated(tip)))), picked);
                 });
@@ -305,29 +367,39 @@ public final class LayoutEdits {
         if (from.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Selector> duplex = with.all(Selector.class).filter(Selector::duplex)
+        Optional<Selector> duplex = with.all(Selector.class)
+                .filter(Selector::duplex)
                 .filter(s -> !s.id().equals(picked))
-                .filter(s -> with.runAt(new PortRef(s.id(), Selector.RETURN)).isEmpty()).findFirst();
+                .filter(s -> with.runAt(new PortRef(s.id(), Selector.RETURN)).isEmpty())
+                .findFirst();
         if (duplex.isPresent()) {
-            return Optional.of(returned(with, from.get(), new PortRef(duplex.get().id(), Selector.RETURN)));
+            return Optional.of(
+                    returned(with, from.get(), new PortRef(duplex.get().id(), Selector.RETURN)));
         }
         Optional<Tank> tank = tankFor(with, from.get());
         return tank.map(t -> {
             Tank more = withEntry(t);
-            return returned(with.replace(more), from.get(), new PortRef(t.id(), more.returns().get(
-                    more.returns().size() - 1).name()));
+            return returned(
+                    with.replace(more),
+                    from.get(),
+                    new PortRef(
+                            t.id(),
+                            more.returns().get(more.returns().size() - 1).name()));
         });
     }
 
     /** With a return at the engine, where that is what is picked and it had none. */
     static FuelSystem givingBack(FuelSystem system, String picked) {
-        return system.item(picked).flatMap(i -> i.only(EngineInlet.class)).filter(i -> !i.returns() && i.style() != EngineInlet.Style.FLOAT).map(i -> system.replace(i.withStyle(i
-                .style(), true))).orElse(system);
+        return system.item(picked)
+                .flatMap(i -> i.only(EngineInlet.class))
+                .filter(i -> !i.returns() && i.style() != EngineInlet.Style.FLOAT)
+                .map(i -> system.replace(i.withStyle(i.style(), true)))
+                .orElse(system);
     }
 
     static Outcome returned(FuelSystem system, PortRef from, PortRef to) {
-        Run run = new Run(freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(),
-                List.of());
+        Run run = new Run(
+                freeRunId(system), freeRunName(system), from, to, USUAL, Optional.empty(), List.of(), List.of());
         return new Outcome(system.plus(run), run.id());
     }
 
@@ -361,18 +433,32 @@ public final class LayoutEdits {
 
     /** The free port an item gives back by. */
     static Optional<PortRef> givesBack(FuelSystem system, Item item) {
-        return item.as(GIVES_BACK).stream().filter(item.ports()::contains).map(p -> new PortRef(item.id(), p))
-                .filter(p -> system.runAt(p).isEmpty()).findFirst();
+        return item.as(GIVES_BACK).stream()
+                .filter(item.ports()::contains)
+                .map(p -> new PortRef(item.id(), p))
+                .filter(p -> system.runAt(p).isEmpty())
+                .findFirst();
     }
 
     /** The tank a duplex port is named after, else the one that feeds the item, else the first. */
     private static Optional<Tank> tankFor(FuelSystem system, PortRef from) {
-        Optional<Tank> same = system.item(from.item()).flatMap(i -> i.only(Selector.class)).filter(s -> s.returns().contains(from.port())).flatMap(s ->
-                system.runAt(new PortRef(s.id(), from.port().replace("-return", "")))).flatMap(r -> system.item(r.from().item())).flatMap(i -> i.only(
-                        Tank.class));
-        return same.isPresent() ? same : Topology.of(system).upstream(from.item(), i -> i.only(Tank.class).isPresent()).stream().map(system::item)
-                .flatMap(Optional::stream).map(i -> i.only(Tank.class)).flatMap(Optional::stream).findFirst().or(() -> system.tanks()
-                        .stream().findFirst());
+        Optional<Tank> same = system.item(from.item())
+                .flatMap(i -> i.only(Selector.class))
+                .filter(s -> s.returns().contains(from.port()))
+                .flatMap(s -> system.runAt(new PortRef(s.id(), from.port().replace("-return", ""))))
+                .flatMap(r -> system.item(r.from().item()))
+                .flatMap(i -> i.only(Tank.class));
+        return same.isPresent()
+                ? same
+                : Topology.of(system)
+                        .upstream(from.item(), i -> i.only(Tank.class).isPresent())
+                        .stream()
+                        .map(system::item)
+                        .flatMap(Optional::stream)
+                        .map(i -> i.only(Tank.class))
+                        .flatMap(Optional::stream)
+                        .findFirst()
+                        .or(() -> system.tanks().stream().findFirst());
     }
 
     /** A port at the top of a tank for what comes back. */
@@ -382,10 +468,15 @@ public final class LayoutEdits {
             name = "return-" + n;
         }
         double top = tank.top();
-        double x = tank.shape().section().stream().mapToDouble(p -> p.x()).average().orElse(0);
+        double x = tank.shape().section().stream()
+                .mapToDouble(p -> p.x())
+                .average()
+                .orElse(0);
         List<Tank.Entry> entries = new ArrayList<>(tank.returns());
-        entries.add(new Tank.Entry(name, Place.estimated(new Point3(x, (tank.shape().left() + tank.shape().right()) / 2,
-                top - 0.5 * INCH))));
+        entries.add(new Tank.Entry(
+                name,
+                Place.estimated(
+                        new Point3(x, (tank.shape().left() + tank.shape().right()) / 2, top - 0.5 * INCH))));
         return tank.withReturns(entries);
     }
 
@@ -400,10 +491,15 @@ public final class LayoutEdits {
         if (header.isPresent()) {
             return Optional.of(new Outcome(system.replace(header.get().withDrain(true)), picked));
         }
-        return item.filter(Tank.class::isInstance).map(Tank.class::cast).filter(t -> t.drain().isEmpty())
+        return item.filter(Tank.class::isInstance)
+                .map(Tank.class::cast)
+                .filter(t -> t.drain().isEmpty())
                 .map(t -> {
-                    var low = t.shape().section().stream().min((a, b) -> Double.compare(a.z(), b.z())).orElseThrow();
-                    Point3 at = new Point3(low.x() + INCH, (t.shape().left() + t.shape().right()) / 2, low.z());
+                    var low = t.shape().section().stream()
+                            .min((a, b) -> Double.compare(a.z(), b.z()))
+                            .orElseThrow();
+                    Point3 at = new Point3(
+                            low.x() + INCH, (t.shape().left() + t.shape().right()) / 2, low.z());
                     return new Outcome(system.replace(t.withDrain(Optional.of(Place.estimated(at)))), picked);
                 });
     }

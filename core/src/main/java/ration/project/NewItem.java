@@ -82,28 +82,56 @@ public enum NewItem {
         return switch (this) {
             case STRAINER -> new Strainer(tag, Rated.of(20, 0.06, BY), true);
             case SHUT_OFF -> new ShutOff(tag, Rated.of(20, 0.02, BY));
-            case SELECTOR -> new Selector(tag, List.of("left", "right"), List.of(
-                    new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
-                    new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT))),
-                    new Selector.Position("OFF", List.of())), Rated.of(20, 0.05, BY));
+            case SELECTOR ->
+                new Selector(
+                        tag,
+                        List.of("left", "right"),
+                        List.of(
+                                new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
+                                new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT))),
+                                new Selector.Position("OFF", List.of())),
+                        Rated.of(20, 0.05, BY));
             case CHECK_VALVE -> new CheckValve(tag, Measured.of(0.02, Unit.PSI, BY), Rated.of(20, 0.05, BY));
             case ORIFICE -> new Orifice(tag, Measured.of(0.125, Unit.INCH, BY), 0.65);
             case ELECTRIC_PUMP -> pump(tag, Pump.Drive.ELECTRIC, 30);
             case ENGINE_PUMP -> pump(tag, Pump.Drive.ENGINE, 40);
-            case PUMP_MODULE -> new Pump(tag, Pump.Drive.ELECTRIC, List.of(point(0, 60), point(30, 48), point(45, 0)),
-                    Optional.empty(), new Pump.Build(Optional.empty(), Optional.of(Measured.of(5, Unit.AMPERE, BY)),
-                    true));
+            case PUMP_MODULE ->
+                new Pump(
+                        tag,
+                        Pump.Drive.ELECTRIC,
+                        List.of(point(0, 60), point(30, 48), point(45, 0)),
+                        Optional.empty(),
+                        new Pump.Build(Optional.empty(), Optional.of(Measured.of(5, Unit.AMPERE, BY)), true));
             case CHECK_BLOCK -> new CheckBlock(tag, Measured.of(0.05, Unit.PSI, BY), Rated.of(20, 0.08, BY));
             case FILTER -> new Filter(tag, List.of(Rated.of(20, 0.08, BY)), Optional.of(Rated.of(20, 0.25, BY)));
-            case HEADER -> new Header(tag, Measured.of(2, Unit.GALLON, BY), Measured.of(9, Unit.INCH, BY),
-                    Measured.of(8, Unit.INCH, BY), List.of(Item.IN));
-            case BYPASS_REGULATOR -> new Regulator(tag, Regulator.Style.BYPASS,
-                    Regulator.Reference.AMBIENT, Measured.of(43.5, Unit.PSI, BY), Rated.of(30, 1, BY));
-            case IN_LINE_REGULATOR -> new Regulator(tag, Regulator.Style.IN_LINE,
-                    Regulator.Reference.AMBIENT, Measured.of(3, Unit.PSI, BY), Rated.of(20, 0.3, BY));
+            case HEADER ->
+                new Header(
+                        tag,
+                        Measured.of(2, Unit.GALLON, BY),
+                        Measured.of(9, Unit.INCH, BY),
+                        Measured.of(8, Unit.INCH, BY),
+                        List.of(Item.IN));
+            case BYPASS_REGULATOR ->
+                new Regulator(
+                        tag,
+                        Regulator.Style.BYPASS,
+                        Regulator.Reference.AMBIENT,
+                        Measured.of(43.5, Unit.PSI, BY),
+                        Rated.of(30, 1, BY));
+            case IN_LINE_REGULATOR ->
+                new Regulator(
+                        tag,
+                        Regulator.Style.IN_LINE,
+                        Regulator.Reference.AMBIENT,
+                        Measured.of(3, Unit.PSI, BY),
+                        Rated.of(20, 0.3, BY));
             case FLOW_SENDER -> new FlowSender(tag, Rated.of(20, 0.3, BY));
-            case JET_PUMP -> new JetPump(tag, Measured.of(0.06, Unit.INCH, BY),
-                    Measured.of(2, Unit.ONE, BY), Measured.of(0.2, Unit.ONE, BY));
+            case JET_PUMP ->
+                new JetPump(
+                        tag,
+                        Measured.of(0.06, Unit.INCH, BY),
+                        Measured.of(2, Unit.ONE, BY),
+                        Measured.of(0.2, Unit.ONE, BY));
             case PRESSURE_SENDER -> new GaugePort(tag, GaugePort.Shows.PRESSURE);
             case TEMPERATURE_SENDER -> new GaugePort(tag, GaugePort.Shows.TEMPERATURE);
             case TEST_PORT -> new GaugePort(tag, GaugePort.Shows.NOTHING);
@@ -115,8 +143,13 @@ public enum NewItem {
     }
 
     private static Tag inWall(FuelSystem system, Tag tag) {
-        return system.firewall().map(w -> new Tag(tag.id(), tag.name(), new Place(w.station(), tag.place().buttLine(), tag.place().waterLine()))).orElse(
-                tag);
+        return system.firewall()
+                .map(w -> new Tag(
+                        tag.id(),
+                        tag.name(),
+                        new Place(
+                                w.station(), tag.place().buttLine(), tag.place().waterLine())))
+                .orElse(tag);
     }
 
     private static Pump.CurvePoint point(double gph, double psi) {
@@ -124,20 +157,36 @@ public enum NewItem {
     }
 
     private static Pump pump(Tag tag, Pump.Drive drive, double free) {
-        return new Pump(tag, drive, List.of(
-                new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR, BY), Measured.of(6, Unit.PSI, BY)),
-                new Pump.CurvePoint(Measured.of(free * 0.7, Unit.GALLON_PER_HOUR, BY), Measured.of(4, Unit.PSI, BY)),
-                new Pump.CurvePoint(Measured.of(free, Unit.GALLON_PER_HOUR, BY), Measured.of(0, Unit.PSI, BY))),
+        return new Pump(
+                tag,
+                drive,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR, BY), Measured.of(6, Unit.PSI, BY)),
+                        new Pump.CurvePoint(
+                                Measured.of(free * 0.7, Unit.GALLON_PER_HOUR, BY), Measured.of(4, Unit.PSI, BY)),
+                        new Pump.CurvePoint(Measured.of(free, Unit.GALLON_PER_HOUR, BY), Measured.of(0, Unit.PSI, BY))),
                 Optional.of(Rated.of(20, 0.3, BY)));
     }
 
     private static Tank tank(Tag tag, Point3 near) {
         double inch = 0.0254;
         Point3 corner = near.plus(new Point3(-10 * inch, -8.25 * inch, 0));
-        TankShape shape = new TankShape.Box(Place.estimated(corner), Measured.of(20, Unit.INCH, BY),
-                Measured.of(16.5, Unit.INCH, BY), Measured.of(7, Unit.INCH, BY));
-        return new Tank(tag.id(), tag.name(), shape, List.of(new Outlet("outlet",
-                Place.estimated(near.plus(new Point3(4 * inch, 0, 0))), Measured.of(0.305, Unit.INCH, BY),
-                Optional.empty())), Optional.empty(), Optional.empty(), Measured.of(0.5, Unit.GALLON, BY));
+        TankShape shape = new TankShape.Box(
+                Place.estimated(corner),
+                Measured.of(20, Unit.INCH, BY),
+                Measured.of(16.5, Unit.INCH, BY),
+                Measured.of(7, Unit.INCH, BY));
+        return new Tank(
+                tag.id(),
+                tag.name(),
+                shape,
+                List.of(new Outlet(
+                        "outlet",
+                        Place.estimated(near.plus(new Point3(4 * inch, 0, 0))),
+                        Measured.of(0.305, Unit.INCH, BY),
+                        Optional.empty())),
+                Optional.empty(),
+                Optional.empty(),
+                Measured.of(0.5, Unit.GALLON, BY));
     }
 }

@@ -32,7 +32,9 @@ import ration.model.TankShape;
 import ration.model.Tee;
 import ration.quantity.Unit;
 
-/** Puts a starting layout together; every figure is marked as an estimate. Stations, butt lines, water lines in inches. */
+/**
+ * Puts a starting layout together; every figure is marked as an estimate. Stations, butt lines, water lines in inches.
+ */
 final class PatternSheet {
 
     static final String BY = "estimate";
@@ -71,25 +73,37 @@ final class PatternSheet {
     /**
      * A box tank with its outlets near the floor, a vent over it and a sump drain.
      *
-     * @param floor   middle of the floor
+     * @param floor middle of the floor
      * @param outlets stations of the outlets behind the middle of the floor
      * @param returns names of ports at its top
      */
     PatternSheet tank(String name, At floor, double[] size, double[] outlets, String... returns) {
-        TankShape shape = new TankShape.Box(floor.plus(-size[0] / 2, -size[1] / 2, 0).place(), inches(size[0]),
-                inches(size[1]), inches(size[2]));
+        TankShape shape = new TankShape.Box(
+                floor.plus(-size[0] / 2, -size[1] / 2, 0).place(), inches(size[0]), inches(size[1]), inches(size[2]));
         List<Outlet> out = new ArrayList<>();
         for (int i = 0; i < outlets.length; i++) {
-            out.add(new Outlet(i == 0 ? "outlet" : "outlet-" + (i + 1), floor.plus(outlets[i], 0, 0.1).place(),
-                    inches(0.43), Optional.of(Rated.of(20, 0.008, BY))));
+            out.add(new Outlet(
+                    i == 0 ? "outlet" : "outlet-" + (i + 1),
+                    floor.plus(outlets[i], 0, 0.1).place(),
+                    inches(0.43),
+                    Optional.of(Rated.of(20, 0.008, BY))));
         }
         List<Tank.Entry> entries = new ArrayList<>();
         for (int i = 0; i < returns.length; i++) {
-            entries.add(new Tank.Entry(returns[i], floor.plus(size[0] / 4, 2 * (i + 1), size[2] - 0.5).place()));
+            entries.add(new Tank.Entry(
+                    returns[i],
+                    floor.plus(size[0] / 4, 2 * (i + 1), size[2] - 0.5).place()));
         }
         Tag tag = tag(name, floor);
-        return add(new Tank(tag.id(), name, shape, out, entries, Optional.of(floor.plus(0, 0, size[2] + 6).place()),
-                Optional.of(floor.plus(-size[0] / 4, 0, 0).place()), Measured.of(0.5, Unit.GALLON, BY)));
+        return add(new Tank(
+                tag.id(),
+                name,
+                shape,
+                out,
+                entries,
+                Optional.of(floor.plus(0, 0, size[2] + 6).place()),
+                Optional.of(floor.plus(-size[0] / 4, 0, 0).place()),
+                Measured.of(0.5, Unit.GALLON, BY)));
     }
 
     /** With another placard on the tank laid out last. */
@@ -105,7 +119,8 @@ final class PatternSheet {
     }
 
     PatternSheet selector(At at, boolean both) {
-        List<Selector.Position> positions = new ArrayList<>(List.of(new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
+        List<Selector.Position> positions = new ArrayList<>(List.of(
+                new Selector.Position("LEFT", List.of(List.of("left", Item.OUT))),
                 new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT)))));
         if (both) {
             positions.add(new Selector.Position("BOTH", List.of(List.of("left", "right", Item.OUT))));
@@ -115,12 +130,17 @@ final class PatternSheet {
     }
 
     PatternSheet duplex(At at) {
-        return add(new Selector(tag("Selector", at), List.of("left", "right"), List.of("left-return", "right-return"),
-                List.of(new Selector.Position("LEFT", List.of(List.of("left", Item.OUT),
-                        List.of(Selector.RETURN, "left-return"))),
-                        new Selector.Position("RIGHT", List.of(List.of("right", Item.OUT),
-                                List.of(Selector.RETURN, "right-return"))),
-                        new Selector.Position("OFF", List.of())), Rated.of(30, 0.08, BY)));
+        return add(new Selector(
+                tag("Selector", at),
+                List.of("left", "right"),
+                List.of("left-return", "right-return"),
+                List.of(
+                        new Selector.Position(
+                                "LEFT", List.of(List.of("left", Item.OUT), List.of(Selector.RETURN, "left-return"))),
+                        new Selector.Position(
+                                "RIGHT", List.of(List.of("right", Item.OUT), List.of(Selector.RETURN, "right-return"))),
+                        new Selector.Position("OFF", List.of())),
+                Rated.of(30, 0.08, BY)));
     }
 
     PatternSheet shutOff(At at) {
@@ -128,7 +148,8 @@ final class PatternSheet {
     }
 
     PatternSheet strainer(At at) {
-        return add(new Strainer(tag("Strainer", at), Rated.of(20, 0.05, BY), Optional.of(Rated.of(20, 0.15, BY)), true));
+        return add(
+                new Strainer(tag("Strainer", at), Rated.of(20, 0.05, BY), Optional.of(Rated.of(20, 0.15, BY)), true));
     }
 
     PatternSheet filter(At at) {
@@ -143,12 +164,20 @@ final class PatternSheet {
     PatternSheet pump(String name, At at, Pump.Drive drive, double psi, double gph, boolean checked) {
         List<Pump.CurvePoint> curve = new ArrayList<>();
         for (double[] p : new double[][] {{0, 1}, {0.6, 0.8}, {1, 0}}) {
-            curve.add(new Pump.CurvePoint(Measured.of(p[0] * gph, Unit.GALLON_PER_HOUR, BY),
-                    Measured.of(p[1] * psi, Unit.PSI, BY)));
+            curve.add(new Pump.CurvePoint(
+                    Measured.of(p[0] * gph, Unit.GALLON_PER_HOUR, BY), Measured.of(p[1] * psi, Unit.PSI, BY)));
         }
-        return add(new Pump(tag(name, at), drive, curve, checked ? Optional.empty() : Optional.of(Rated.of(20, 0.3, BY)),
-                new Pump.Build(Optional.empty(), drive == Pump.Drive.ELECTRIC
-                        ? Optional.of(Measured.of(psi > 20 ? 5 : 1.6, Unit.AMPERE, BY)) : Optional.empty(), checked)));
+        return add(new Pump(
+                tag(name, at),
+                drive,
+                curve,
+                checked ? Optional.empty() : Optional.of(Rated.of(20, 0.3, BY)),
+                new Pump.Build(
+                        Optional.empty(),
+                        drive == Pump.Drive.ELECTRIC
+                                ? Optional.of(Measured.of(psi > 20 ? 5 : 1.6, Unit.AMPERE, BY))
+                                : Optional.empty(),
+                        checked)));
     }
 
     PatternSheet checkBlock(At at) {
@@ -156,13 +185,21 @@ final class PatternSheet {
     }
 
     PatternSheet header(String name, At at, double gallons, double height, String... inlets) {
-        return add(new Header(tag(name, at), Measured.of(gallons, Unit.GALLON, BY), inches(height),
-                inches(height - 1), List.of(inlets)));
+        return add(new Header(
+                tag(name, at),
+                Measured.of(gallons, Unit.GALLON, BY),
+                inches(height),
+                inches(height - 1),
+                List.of(inlets)));
     }
 
     PatternSheet regulator(At at, Regulator.Style style, double psi) {
-        return add(new Regulator(tag("Regulator", at), style, Regulator.Reference.AMBIENT,
-                Measured.of(psi, Unit.PSI, BY), Rated.of(30, 0.5, BY)));
+        return add(new Regulator(
+                tag("Regulator", at),
+                style,
+                Regulator.Reference.AMBIENT,
+                Measured.of(psi, Unit.PSI, BY),
+                Rated.of(30, 0.5, BY)));
     }
 
     PatternSheet orifice(String name, At at, double bore) {
@@ -174,26 +211,40 @@ final class PatternSheet {
     }
 
     PatternSheet jet(At at) {
-        return add(new JetPump(tag("Jet pump", at), inches(0.1), Measured.of(2, Unit.ONE, BY),
-                Measured.of(0.2, Unit.ONE, BY)));
+        return add(new JetPump(
+                tag("Jet pump", at), inches(0.1), Measured.of(2, Unit.ONE, BY), Measured.of(0.2, Unit.ONE, BY)));
     }
 
     PatternSheet carburettor(At at, double psi) {
-        return add(new EngineInlet(tag("Carburettor", at), EngineInlet.Style.FLOAT, inches(0.25),
-                Measured.assumed(psi, Unit.PSI), Optional.of(Measured.assumed(8, Unit.PSI)), false));
+        return add(new EngineInlet(
+                tag("Carburettor", at),
+                EngineInlet.Style.FLOAT,
+                inches(0.25),
+                Measured.assumed(psi, Unit.PSI),
+                Optional.of(Measured.assumed(8, Unit.PSI)),
+                false));
     }
 
     PatternSheet injection(String name, At at, EngineInlet.Style style, double least, double most, boolean returns) {
-        return add(new EngineInlet(tag(name, at), style, inches(0.25), Measured.assumed(least, Unit.PSI),
-                Optional.of(Measured.assumed(most, Unit.PSI)), returns));
+        return add(new EngineInlet(
+                tag(name, at),
+                style,
+                inches(0.25),
+                Measured.assumed(least, Unit.PSI),
+                Optional.of(Measured.assumed(most, Unit.PSI)),
+                returns));
     }
 
     /** Two electric pumps side by side between a tee and a check-valve block, joined up: tee.in to check-block.out. */
     PatternSheet pumpPair(At at) {
-        return tee("Tee", at).pump("Pump one", at.plus(-3, -4, 3), Pump.Drive.ELECTRIC, 65, 45, true)
-                .pump("Pump two", at.plus(-3, 4, -4), Pump.Drive.ELECTRIC, 65, 45, true).checkBlock(at.plus(-7, 0, 1))
-                .run("tee.out", "pump-one.in", HOSE, 6).run("tee.branch", "pump-two.in", HOSE, 6)
-                .run("pump-one.out", "check-block.in", HOSE, 6).run("pump-two.out", "check-block.in-2", HOSE, 6);
+        return tee("Tee", at)
+                .pump("Pump one", at.plus(-3, -4, 3), Pump.Drive.ELECTRIC, 65, 45, true)
+                .pump("Pump two", at.plus(-3, 4, -4), Pump.Drive.ELECTRIC, 65, 45, true)
+                .checkBlock(at.plus(-7, 0, 1))
+                .run("tee.out", "pump-one.in", HOSE, 6)
+                .run("tee.branch", "pump-two.in", HOSE, 6)
+                .run("pump-one.out", "check-block.in", HOSE, 6)
+                .run("pump-two.out", "check-block.in-2", HOSE, 6);
     }
 
     /** An outlet high in a tank, through which it runs over. */
@@ -202,14 +253,23 @@ final class PatternSheet {
             List<Outlet> outlets = new ArrayList<>(t.outlets());
             Outlet first = outlets.get(0);
             double top = t.solid().highest(new ration.geometry.Point3(0, 0, 1));
-            outlets.add(new Outlet("overflow", new Place(first.place().station(), first.place().buttLine(),
-                    inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)), first.bore(), Optional.empty()));
+            outlets.add(new Outlet(
+                    "overflow",
+                    new Place(
+                            first.place().station(),
+                            first.place().buttLine(),
+                            inches(Math.round(Unit.INCH.fromSi(top) * 10) / 10.0 - down)),
+                    first.bore(),
+                    Optional.empty()));
             return t.withOutlets(outlets);
         });
     }
 
     private PatternSheet change(String tank, UnaryOperator<Tank> how) {
-        items.replaceAll(i -> i.only(Tank.class).filter(t -> t.id().equals(tank)).<Item>map(how).orElse(i));
+        items.replaceAll(i -> i.only(Tank.class)
+                .filter(t -> t.id().equals(tank))
+                .<Item>map(how)
+                .orElse(i));
         return this;
     }
 
@@ -217,9 +277,17 @@ final class PatternSheet {
     PatternSheet run(String from, String to, String size, double length) {
         String name = "R" + ++runs;
         FuelSystem so = new FuelSystem(items, Optional.empty());
-        double way = Unit.INCH.fromSi(so.point(port(from)).orElseThrow().distance(so.point(port(to)).orElseThrow()));
-        return add(new Run(name.toLowerCase(java.util.Locale.ROOT), name, port(from), port(to), LineSize.parse(size),
-                Optional.of(inches(Math.max(length, Math.ceil(1.08 * way)))), List.of(), List.of()));
+        double way = Unit.INCH.fromSi(
+                so.point(port(from)).orElseThrow().distance(so.point(port(to)).orElseThrow()));
+        return add(new Run(
+                name.toLowerCase(java.util.Locale.ROOT),
+                name,
+                port(from),
+                port(to),
+                LineSize.parse(size),
+                Optional.of(inches(Math.max(length, Math.ceil(1.08 * way)))),
+                List.of(),
+                List.of()));
     }
 
     private static PortRef port(String written) {
@@ -229,7 +297,11 @@ final class PatternSheet {
 
     /** The system without a return port that nothing comes back through. */
     FuelSystem system(double firewallStation, double top, double foot, String tank, String unused) {
-        change(tank, t -> t.withReturns(t.returns().stream().filter(r -> !r.name().equals(unused)).toList()));
+        change(
+                tank,
+                t -> t.withReturns(t.returns().stream()
+                        .filter(r -> !r.name().equals(unused))
+                        .toList()));
         return system(firewallStation, top, foot);
     }
 

@@ -7,19 +7,22 @@ import ration.model.Measured;
 import ration.quantity.Unit;
 
 /**
- * What else must hold beside steady flight on clean filters, each with its figure and whether it is asked or only reported.
+ * What else must hold beside steady flight on clean filters, each with its figure and whether it is asked or only
+ * reported.
  *
- * @param fouled   flow wanted over take-off consumption with every filter fouled
- * @param takeOff  acceleration along the runway on the take-off run, g, at the parked angle
- * @param light    load factor held in a push-over at the climb's angle
- * @param gust     load factor for a moment in a gust, at the climb's angle
+ * @param fouled flow wanted over take-off consumption with every filter fouled
+ * @param takeOff acceleration along the runway on the take-off run, g, at the parked angle
+ * @param light load factor held in a push-over at the climb's angle
+ * @param gust load factor for a moment in a gust, at the climb's angle
  * @param coldFuel fuel on the coldest day
- * @param asks     which of them must hold
+ * @param asks which of them must hold
  */
 public record Practice(Measured fouled, Measured takeOff, Measured light, Measured gust, Measured coldFuel, Asks asks) {
 
-    /** Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes, with a day to look again, and whether a
-     * vent's size counts beside what it costs. */
+    /**
+     * Which load cases must hold; the others are computed and only reported. And whether a joint with a smear passes,
+     * with a day to look again, and whether a vent's size counts beside what it costs.
+     */
     public record Asks(boolean takeOff, boolean light, boolean gust, boolean smear, boolean ventSize) {
 
         /** A vent's size is asked by rule of thumb beside its drop. */
@@ -41,9 +44,15 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
         }
     }
 
-    /** The engine runs on fouled filters; the run and a held push-over count, a gust passes. Common practice, no source. */
-    public static final Practice USUAL = new Practice(Measured.of(1, Unit.ONE, "usual"), Measured.of(0.25, Unit.ONE, "usual"),
-            Measured.of(0.8, Unit.ONE, "usual"), Measured.of(0.5, Unit.ONE, "usual"), Measured.of(-10, Unit.CELSIUS, "usual"),
+    /**
+     * The engine runs on fouled filters; the run and a held push-over count, a gust passes. Common practice, no source.
+     */
+    public static final Practice USUAL = new Practice(
+            Measured.of(1, Unit.ONE, "usual"),
+            Measured.of(0.25, Unit.ONE, "usual"),
+            Measured.of(0.8, Unit.ONE, "usual"),
+            Measured.of(0.5, Unit.ONE, "usual"),
+            Measured.of(-10, Unit.CELSIUS, "usual"),
             new Asks(true, true, false));
 
     public Practice {
@@ -88,15 +97,15 @@ public record Practice(Measured fouled, Measured takeOff, Measured light, Measur
      * A load case.
      *
      * @param attitude with what the fuel feels
-     * @param asked    whether it must hold
+     * @param asked whether it must hold
      */
-    public record Load(Attitude attitude, boolean asked) {
-    }
+    public record Load(Attitude attitude, boolean asked) {}
 
     /** Every load case of an envelope; one that is like steady flight is left out. */
     public List<Load> loads(Brief.Envelope envelope) {
         Attitude parked = envelope.attitudes().get(0);
-        Attitude climb = Attitude.ofDegrees("Climb", Math.toDegrees(envelope.climb().si()), 0);
+        Attitude climb =
+                Attitude.ofDegrees("Climb", Math.toDegrees(envelope.climb().si()), 0);
         List<Load> all = new ArrayList<>();
         if (takeOff.si() > 0) {
             all.add(new Load(parked.under("Take-off run", 1, takeOff.si()), asks.takeOff()));

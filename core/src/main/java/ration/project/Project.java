@@ -23,26 +23,33 @@ import ration.upkeep.Upkeep;
 /**
  * Everything in one document.
  *
- * @param name    of the aircraft
- * @param note    the builder's own words
- * @param brief   engine, envelope, fuel, basis
- * @param system  what is laid out
- * @param tests   hangar tests, as recorded
- * @param heat    hot day, zones, fuel bought
- * @param use     flight and readings: what is done with the aircraft
+ * @param name of the aircraft
+ * @param note the builder's own words
+ * @param brief engine, envelope, fuel, basis
+ * @param system what is laid out
+ * @param tests hangar tests, as recorded
+ * @param heat hot day, zones, fuel bought
+ * @param use flight and readings: what is done with the aircraft
  * @param unknown fields a file held that this version does not know, as JSON text by their place in the document;
- *                written back when the document is saved
+ *     written back when the document is saved
  */
-public record Project(String name, String note, Brief brief, FuelSystem system, List<HangarTest> tests, Heat heat,
-        Use use, Map<String, String> unknown) {
+public record Project(
+        String name,
+        String note,
+        Brief brief,
+        FuelSystem system,
+        List<HangarTest> tests,
+        Heat heat,
+        Use use,
+        Map<String, String> unknown) {
 
     /**
      * What is done with the aircraft.
      *
-     * @param flight   as it is meant; empty while the usual one will do
+     * @param flight as it is meant; empty while the usual one will do
      * @param readings taken in search of a fault
-     * @param upkeep   of its parts with a life
-     * @param signOff  what was said of open points and packets
+     * @param upkeep of its parts with a life
+     * @param signOff what was said of open points and packets
      */
     public record Use(Optional<FlightPlan> flight, List<Reading> readings, Upkeep upkeep, SignOff signOff) {
         /** Nothing said. */
@@ -67,9 +74,10 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     public static Project empty() {
         EngineInlet inlet = new EngineInlet(
                 new Tag("carburettor", "Carburettor", Place.estimated(new Point3(0, 0, 0))),
-                Measured.of(0.25, Unit.INCH, "estimate"), Measured.assumed(0.5, Unit.PSI));
-        return new Project("New aircraft", "", Brief.usual(), new FuelSystem(List.of(inlet), Optional.empty()),
-                Map.of());
+                Measured.of(0.25, Unit.INCH, "estimate"),
+                Measured.assumed(0.5, Unit.PSI));
+        return new Project(
+                "New aircraft", "", Brief.usual(), new FuelSystem(List.of(inlet), Optional.empty()), Map.of());
     }
 
     public Project withName(String other) {
@@ -80,7 +88,10 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
         return new Project(name, other, brief, system, tests, heat, use, unknown);
     }
 
-    /** With another brief; another grade of fuel boils otherwise, so what was said of the old one's vapor no longer counts. */
+    /**
+     * With another brief; another grade of fuel boils otherwise, so what was said of the old one's vapor no longer
+     * counts.
+     */
     public Project with(Brief other) {
         Heat then = other.fuel() == brief.fuel() ? heat : heat.with(Volatility.usual(other.fuel()));
         return new Project(name, note, other, system, tests, then, use, unknown);
@@ -99,19 +110,51 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
     }
 
     public Project with(FlightPlan other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff()), unknown);
+        return new Project(
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Use(Optional.of(other), use.readings(), use.upkeep(), use.signOff()),
+                unknown);
     }
 
     public Project withReadings(List<Reading> other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), other, use.upkeep(), use.signOff()), unknown);
+        return new Project(
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Use(use.flight(), other, use.upkeep(), use.signOff()),
+                unknown);
     }
 
     public Project with(Upkeep other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), other, use.signOff()), unknown);
+        return new Project(
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Use(use.flight(), use.readings(), other, use.signOff()),
+                unknown);
     }
 
     public Project with(SignOff other) {
-        return new Project(name, note, brief, system, tests, heat, new Use(use.flight(), use.readings(), use.upkeep(), other), unknown);
+        return new Project(
+                name,
+                note,
+                brief,
+                system,
+                tests,
+                heat,
+                new Use(use.flight(), use.readings(), use.upkeep(), other),
+                unknown);
     }
 
     /** What was said of open points and packets. */
@@ -136,7 +179,11 @@ public record Project(String name, String note, Brief brief, FuelSystem system, 
 
     /** What its tests rest on. */
     public AsBuilt asBuilt() {
-        return new AsBuilt(system, brief.fuel(), brief.envelope().parked().si(), use.upkeep().renewed());
+        return new AsBuilt(
+                system,
+                brief.fuel(),
+                brief.envelope().parked().si(),
+                use.upkeep().renewed());
     }
 
     public Optional<HangarTest> test(String id) {

@@ -15,17 +15,15 @@ import ration.project.LayoutEdits.Outcome;
 /** Where what an item gives back can be led: free inlets of headers, return sides of duplex selectors, tanks. */
 public final class Returns {
 
-    private Returns() {
-    }
+    private Returns() {}
 
     /**
      * One of them.
      *
-     * @param port  it is led to
+     * @param port it is led to
      * @param fresh whether that is a new port at the top of a tank
      */
-    public record To(PortRef port, boolean fresh) {
-    }
+    public record To(PortRef port, boolean fresh) {}
 
     /** All of them, nearest first; none where the item has nothing to give back. */
     public static List<To> of(FuelSystem system, String picked) {
@@ -34,17 +32,31 @@ public final class Returns {
             return List.of();
         }
         List<To> all = new ArrayList<>();
-        system.all(Selector.class).filter(s -> s.duplex() && !s.id().equals(picked)).map(s -> new PortRef(s.id(), Selector.RETURN)).filter(p -> system.runAt(p).isEmpty()).forEach(
-                p -> all.add(new To(p, false)));
-        system.all(Header.class).filter(h -> !h.id().equals(picked)).flatMap(h -> h.inlets().stream().map(i -> new PortRef(h.id(), i))).filter(p -> system.runAt(p).isEmpty()).forEach(
-                p -> all.add(new To(p, false)));
+        system.all(Selector.class)
+                .filter(s -> s.duplex() && !s.id().equals(picked))
+                .map(s -> new PortRef(s.id(), Selector.RETURN))
+                .filter(p -> system.runAt(p).isEmpty())
+                .forEach(p -> all.add(new To(p, false)));
+        system.all(Header.class)
+                .filter(h -> !h.id().equals(picked))
+                .flatMap(h -> h.inlets().stream().map(i -> new PortRef(h.id(), i)))
+                .filter(p -> system.runAt(p).isEmpty())
+                .forEach(p -> all.add(new To(p, false)));
         for (Tank t : system.tanks()) {
-            all.add(t.returns().stream().map(r -> new PortRef(t.id(), r.name())).filter(p -> system.runAt(p).isEmpty()).findFirst().map(p -> new To(p, false)).orElseGet(() -> new To(
-                    new PortRef(t.id(), last(LayoutEdits.withEntry(t))), true)));
+            all.add(t.returns().stream()
+                    .map(r -> new PortRef(t.id(), r.name()))
+                    .filter(p -> system.runAt(p).isEmpty())
+                    .findFirst()
+                    .map(p -> new To(p, false))
+                    .orElseGet(() -> new To(new PortRef(t.id(), last(LayoutEdits.withEntry(t))), true)));
         }
         Point3 at = system.point(from.get()).orElse(new Point3(0, 0, 0));
-        all.sort(Comparator.comparingDouble(to -> to.fresh ? system.item(to.port.item()).flatMap(i -> i.only(Tank.class)).map(t -> entry(t).distance(at)).orElse(0.0) : system.point(
-                to.port).map(p -> p.distance(at)).orElse(Double.MAX_VALUE)));
+        all.sort(Comparator.comparingDouble(to -> to.fresh
+                ? system.item(to.port.item())
+                        .flatMap(i -> i.only(Tank.class))
+                        .map(t -> entry(t).distance(at))
+                        .orElse(0.0)
+                : system.point(to.port).map(p -> p.distance(at)).orElse(Double.MAX_VALUE)));
         return all;
     }
 
@@ -67,8 +79,13 @@ public final class Returns {
         FuelSystem with = LayoutEdits.givingBack(system, picked);
         Optional<PortRef> from = from(system, picked);
         Optional<Tank> tank = with.item(to.port.item()).flatMap(i -> i.only(Tank.class));
-        FuelSystem ready = to.fresh && tank.isPresent() && !tank.get().ports().contains(to.port.port()) ? with.replace(LayoutEdits.withEntry(tank.get())) : with;
-        boolean open = ready.item(to.port.item()).filter(i -> i.ports().contains(to.port.port())).isPresent() && ready.runAt(to.port).isEmpty();
+        FuelSystem ready = to.fresh && tank.isPresent() && !tank.get().ports().contains(to.port.port())
+                ? with.replace(LayoutEdits.withEntry(tank.get()))
+                : with;
+        boolean open = ready.item(to.port.item())
+                        .filter(i -> i.ports().contains(to.port.port()))
+                        .isPresent()
+                && ready.runAt(to.port).isEmpty();
         return from.filter(f -> open).map(f -> LayoutEdits.returned(ready, f, to.port));
     }
 }

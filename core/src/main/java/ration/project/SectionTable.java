@@ -13,24 +13,22 @@ import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
 /**
- * Points of sections as a table, a row a point: where the section lies, where the point lies in it, its water line. Rows
- * with the same place of section belong together.
+ * Points of sections as a table, a row a point: where the section lies, where the point lies in it, its water line.
+ * Rows with the same place of section belong together.
  */
 public final class SectionTable {
 
     private static final int MOST_POINTS = 600;
 
-    private SectionTable() {
-    }
+    private SectionTable() {}
 
     /**
      * One row.
      *
      * @param section index of its section
-     * @param point   index in it
+     * @param point index in it
      */
-    public record Row(int section, int point, Measured at, Measured across, Measured waterLine) {
-    }
+    public record Row(int section, int point, Measured at, Measured across, Measured waterLine) {}
 
     /** Every point in order. */
     public static List<Row> rows(TankShape.Sections shape) {
@@ -61,14 +59,15 @@ public final class SectionTable {
                 continue;
             }
             if (row.size() < 3) {
-                throw new IllegalArgumentException("Row " + (i + 1) + " has " + row.size() + " columns; three are wanted:"
-                        + " place of the section, place of the point in it, water line.");
+                throw new IllegalArgumentException(
+                        "Row " + (i + 1) + " has " + row.size() + " columns; three are wanted:"
+                                + " place of the section, place of the point in it, water line.");
             }
             try {
                 Measured at = inches(row.get(0));
                 places.putIfAbsent(at.si(), at);
-                points.computeIfAbsent(at.si(), k -> new ArrayList<>()).add(new SectionPoint(inches(row.get(1)),
-                        inches(row.get(2))));
+                points.computeIfAbsent(at.si(), k -> new ArrayList<>())
+                        .add(new SectionPoint(inches(row.get(1)), inches(row.get(2))));
             } catch (IllegalArgumentException e) {
                 throw new IllegalArgumentException("Row " + (i + 1) + ": " + e.getMessage(), e);
             }
@@ -97,8 +96,11 @@ public final class SectionTable {
         } else {
             List<SectionPoint> points = new ArrayList<>(s.points());
             SectionPoint p = points.get(row.point());
-            points.set(row.point(), column == 1 ? new SectionPoint(p.across().with(value), p.waterLine())
-                    : new SectionPoint(p.across(), p.waterLine().with(value)));
+            points.set(
+                    row.point(),
+                    column == 1
+                            ? new SectionPoint(p.across().with(value), p.waterLine())
+                            : new SectionPoint(p.across(), p.waterLine().with(value)));
             sections.set(row.section(), new Section(s.at(), points));
         }
         return new TankShape.Sections(shape.along(), sections);
@@ -111,7 +113,9 @@ public final class SectionTable {
         List<SectionPoint> points = new ArrayList<>(s.points());
         SectionPoint a = points.get(row.point());
         SectionPoint b = points.get((row.point() + 1) % points.size());
-        points.add(row.point() + 1, new SectionPoint(middle(a.across(), b.across()), middle(a.waterLine(), b.waterLine())));
+        points.add(
+                row.point() + 1,
+                new SectionPoint(middle(a.across(), b.across()), middle(a.waterLine(), b.waterLine())));
         sections.set(row.section(), new Section(s.at(), points));
         return new TankShape.Sections(shape.along(), sections);
     }
@@ -134,10 +138,17 @@ public final class SectionTable {
     public static TankShape.Sections withSectionAfter(TankShape.Sections shape, int index) {
         List<Section> sections = new ArrayList<>(shape.sections());
         Section s = sections.get(index);
-        double next = index + 1 < sections.size() ? (s.at().si() + sections.get(index + 1).at().si()) / 2 : s.at().si()
-                + Math.abs(s.at().si() - sections.get(Math.max(0, index - 1)).at().si());
-        sections.add(index + 1, new Section(new Measured(Quantity.of(Math.round(Unit.INCH.fromSi(next) * 100) / 100.0,
-                Unit.INCH), "estimate"), s.points()));
+        double next = index + 1 < sections.size()
+                ? (s.at().si() + sections.get(index + 1).at().si()) / 2
+                : s.at().si()
+                        + Math.abs(s.at().si()
+                                - sections.get(Math.max(0, index - 1)).at().si());
+        sections.add(
+                index + 1,
+                new Section(
+                        new Measured(
+                                Quantity.of(Math.round(Unit.INCH.fromSi(next) * 100) / 100.0, Unit.INCH), "estimate"),
+                        s.points()));
         return new TankShape.Sections(shape.along(), sections);
     }
 
@@ -146,9 +157,12 @@ public final class SectionTable {
         if (shape instanceof TankShape.Sections s) {
             return s;
         }
-        List<SectionPoint> points = shape.section().stream().map(p -> new SectionPoint(round(p.x()), round(p.z()))).toList();
-        return new TankShape.Sections(TankShape.Along.BUTT_LINE, List.of(new Section(round(shape.left()), points),
-                new Section(round(shape.right()), points)));
+        List<SectionPoint> points = shape.section().stream()
+                .map(p -> new SectionPoint(round(p.x()), round(p.z())))
+                .toList();
+        return new TankShape.Sections(
+                TankShape.Along.BUTT_LINE,
+                List.of(new Section(round(shape.left()), points), new Section(round(shape.right()), points)));
     }
 
     private static Measured middle(Measured a, Measured b) {

@@ -29,17 +29,24 @@ final class SelectorEdits {
 
     private static Optional<Selector> both(Selector s) {
         List<String> both = ItemEdits.and(s.inlets(), Item.OUT);
-        return s.position("BOTH").isPresent() ? Optional.empty() : Optional.of(s.withPorts(s.inlets(), positioned(s, new Selector.Position(
-                "BOTH", List.of(both)))));
+        return s.position("BOTH").isPresent()
+                ? Optional.empty()
+                : Optional.of(s.withPorts(s.inlets(), positioned(s, new Selector.Position("BOTH", List.of(both)))));
     }
 
     /** With one more inlet and a position of its own. */
     private static Optional<Selector> another(Selector s) {
         int n = s.inlets().size() + 1;
         String port = "tank-" + n;
-        boolean free = n <= 5 && !s.duplex() && !s.ports().contains(port) && s.position("TANK " + n).isEmpty();
-        return free ? Optional.of(s.withPorts(ItemEdits.and(s.inlets(), port), positioned(s, new Selector.Position("TANK " + n, List.of(List.of(port,
-                Item.OUT)))))) : Optional.empty();
+        boolean free = n <= 5
+                && !s.duplex()
+                && !s.ports().contains(port)
+                && s.position("TANK " + n).isEmpty();
+        return free
+                ? Optional.of(s.withPorts(
+                        ItemEdits.and(s.inlets(), port),
+                        positioned(s, new Selector.Position("TANK " + n, List.of(List.of(port, Item.OUT))))))
+                : Optional.empty();
     }
 
     /** Its positions with one more before the last, which shuts. */
@@ -51,13 +58,18 @@ final class SelectorEdits {
 
     /** The same selector with a return side that turns with the feed: what is drawn from a tank goes back to it. */
     private static Selector duplex(Selector s) {
-        List<Selector.Position> positions = s.positions().stream().map(p -> {
-            List<List<String>> joins = new ArrayList<>(p.joins());
-            p.joins().stream().flatMap(List::stream).filter(s.inlets()::contains).findFirst()
-                    .ifPresent(inlet -> joins.add(List.of(Selector.RETURN, inlet + "-return")));
-            return new Selector.Position(p.name(), joins);
-        }).toList();
-        return new Selector(s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions,
-                s.loss());
+        List<Selector.Position> positions = s.positions().stream()
+                .map(p -> {
+                    List<List<String>> joins = new ArrayList<>(p.joins());
+                    p.joins().stream()
+                            .flatMap(List::stream)
+                            .filter(s.inlets()::contains)
+                            .findFirst()
+                            .ifPresent(inlet -> joins.add(List.of(Selector.RETURN, inlet + "-return")));
+                    return new Selector.Position(p.name(), joins);
+                })
+                .toList();
+        return new Selector(
+                s.tag(), s.inlets(), s.inlets().stream().map(i -> i + "-return").toList(), positions, s.loss());
     }
 }

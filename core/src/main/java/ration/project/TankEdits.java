@@ -18,7 +18,10 @@ import ration.model.Tank;
 import ration.model.TankShape;
 import ration.quantity.Unit;
 
-/** What the card of a tank offers beside its figures: corners, outlets and screens, what is fitted to it, its vent, its ribs. */
+/**
+ * What the card of a tank offers beside its figures: corners, outlets and screens, what is fitted to it, its vent, its
+ * ribs.
+ */
 final class TankEdits {
 
     private final ItemEdits edits;
@@ -48,8 +51,13 @@ final class TankEdits {
         if (!(tank.shape() instanceof TankShape.Box box)) {
             return tank;
         }
-        List<TankShape.Corner> corners = box.section().stream().map(p -> corner(p.x(), p.z(), box.corner().station().by())).toList();
-        return tank.withShape(new TankShape.Prism(corners, box.corner().buttLine(), ItemEdits.inches(box.right(), box.width().by())));
+        List<TankShape.Corner> corners = box.section().stream()
+                .map(p -> corner(p.x(), p.z(), box.corner().station().by()))
+                .toList();
+        return tank.withShape(new TankShape.Prism(
+                corners,
+                box.corner().buttLine(),
+                ItemEdits.inches(box.right(), box.width().by())));
     }
 
     private static Tank withCorner(Tank tank) {
@@ -58,18 +66,24 @@ final class TankEdits {
         }
         Point2 a = ItemEdits.last(prism.section());
         Point2 b = prism.section().get(0);
-        return tank.withShape(new TankShape.Prism(ItemEdits.and(prism.corners(), corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, ItemEdits.BY)),
-                prism.leftWall(), prism.rightWall()));
+        return tank.withShape(new TankShape.Prism(
+                ItemEdits.and(prism.corners(), corner((a.x() + b.x()) / 2, (a.z() + b.z()) / 2, ItemEdits.BY)),
+                prism.leftWall(),
+                prism.rightWall()));
     }
 
     private static Tank withoutCorner(Tank tank) {
-        return tank.shape() instanceof TankShape.Prism prism && prism.corners().size() > 3 ? tank.withShape(new TankShape.Prism(
-                ItemEdits.butLast(prism.corners()), prism.leftWall(), prism.rightWall())) : tank;
+        return tank.shape() instanceof TankShape.Prism prism && prism.corners().size() > 3
+                ? tank.withShape(
+                        new TankShape.Prism(ItemEdits.butLast(prism.corners()), prism.leftWall(), prism.rightWall()))
+                : tank;
     }
 
     private void fitout(Tank tank) {
         Fitout f = tank.fitout();
-        Point3 at = tank.outlets().isEmpty() ? new Point3(0, 0, 0) : tank.outlets().get(0).place().point();
+        Point3 at = tank.outlets().isEmpty()
+                ? new Point3(0, 0, 0)
+                : tank.outlets().get(0).place().point();
         Point3 over;
         try {
             over = new Point3(at.x(), at.y(), tank.shell().highest(new Point3(0, 0, 1)));
@@ -77,27 +91,55 @@ final class TankEdits {
             return;
         }
         Place lip = Place.estimated(over.plus(new Point3(0, 0, -0.3 * ItemEdits.INCH)));
-        given(tank, f.filler().isPresent(), "Give filler lip", x -> x.withFiller(Optional.of(lip)), "No filler lip", x -> x.withFiller(
-                Optional.empty()));
-        given(tank, f.gauge().isPresent(), "Give gauge", x -> x.withGauge(Optional.of(Place.estimated(at))), "No gauge", x -> x.withGauge(
-                Optional.empty()));
+        given(
+                tank,
+                f.filler().isPresent(),
+                "Give filler lip",
+                x -> x.withFiller(Optional.of(lip)),
+                "No filler lip",
+                x -> x.withFiller(Optional.empty()));
+        given(
+                tank,
+                f.gauge().isPresent(),
+                "Give gauge",
+                x -> x.withGauge(Optional.of(Place.estimated(at))),
+                "No gauge",
+                x -> x.withGauge(Optional.empty()));
         Measured unusable = tank.unusable().with(tank.unusable().quantity());
-        given(tank, f.published().isPresent(), "Give maker's unusable", x -> x.withPublished(Optional.of(unusable)), "No maker's unusable",
+        given(
+                tank,
+                f.published().isPresent(),
+                "Give maker's unusable",
+                x -> x.withPublished(Optional.of(unusable)),
+                "No maker's unusable",
                 x -> x.withPublished(Optional.empty()));
         piece(tank, Fitout.Piece.LEVEL_SENDER, "Add level sender", "No level sender");
         piece(tank, Fitout.Piece.SECOND_AIR, "Cap vented too", "Cap not vented");
         piece(tank, Fitout.Piece.CAP_SEAL, "Add cap seal", "No cap seal");
         piece(tank, Fitout.Piece.ACCESS_PLATE, "Add access plate", "No access plate");
         tank.vent().ifPresent(tip -> vent(tank, f, over, tip.point()));
-        Fitout.Well well = new Fitout.Well(Place.estimated(at.plus(new Point3(0, 0, -1.5 * ItemEdits.INCH))),
-                Measured.of(4, Unit.INCH, ItemEdits.BY), Measured.of(4, Unit.INCH, ItemEdits.BY));
-        given(tank, !f.wells().isEmpty(), "Add sump well", x -> x.withWells(List.of(well)), "Remove sump well", x -> x.withWells(
-                ItemEdits.butLast(x.wells())));
+        Fitout.Well well = new Fitout.Well(
+                Place.estimated(at.plus(new Point3(0, 0, -1.5 * ItemEdits.INCH))),
+                Measured.of(4, Unit.INCH, ItemEdits.BY),
+                Measured.of(4, Unit.INCH, ItemEdits.BY));
+        given(
+                tank,
+                !f.wells().isEmpty(),
+                "Add sump well",
+                x -> x.withWells(List.of(well)),
+                "Remove sump well",
+                x -> x.withWells(ItemEdits.butLast(x.wells())));
         ribs(tank, f);
     }
 
     /** What is missing is offered, or what is there is offered to be taken out. */
-    private void given(Tank tank, boolean there, String give, UnaryOperator<Fitout> giving, String take, UnaryOperator<Fitout> taking) {
+    private void given(
+            Tank tank,
+            boolean there,
+            String give,
+            UnaryOperator<Fitout> giving,
+            String take,
+            UnaryOperator<Fitout> taking) {
         fit(there ? take : give, tank, there ? taking : giving);
     }
 
@@ -113,8 +155,15 @@ final class TankEdits {
         if (f.vent().isEmpty()) {
             fit("Give vent line", tank, x -> x.withVent(Optional.of(VentEdits.usual())));
         } else {
-            edits.ventLine(f.vent().get(), tank.id(), over, tip, change -> s -> s.change(tank.id(), Tank.class, t -> t.with(t.fitout().withVent(
-                    t.fitout().vent().map(change)))));
+            edits.ventLine(
+                    f.vent().get(),
+                    tank.id(),
+                    over,
+                    tip,
+                    change -> s -> s.change(
+                            tank.id(),
+                            Tank.class,
+                            t -> t.with(t.fitout().withVent(t.fitout().vent().map(change)))));
             fit("No vent line", tank, x -> x.withVent(Optional.empty()));
         }
         if (VentEdits.ownWays(system) > 1) {
@@ -133,27 +182,60 @@ final class TankEdits {
             String of = "Rib " + (i + 1);
             for (int k = 0; k < r.openings().size(); k++) {
                 int hole = k;
-                Fitout.Passes next = Fitout.Passes.values()[(r.openings().get(k).passes().ordinal() + 1) % Fitout.Passes.values().length];
-                fit(of + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT), tank, x -> x.withRibs(put(x.ribs(), rib,
-                        y -> new Fitout.Rib(y.at(), put(y.openings(), hole, o -> new Fitout.Opening(o.along(), o.waterLine(), next))))));
+                Fitout.Passes next = Fitout.Passes.values()[
+                        (r.openings().get(k).passes().ordinal() + 1) % Fitout.Passes.values().length];
+                fit(
+                        of + " hole " + (k + 1) + ": " + next.label().toLowerCase(java.util.Locale.ROOT),
+                        tank,
+                        x -> x.withRibs(put(
+                                x.ribs(),
+                                rib,
+                                y -> new Fitout.Rib(
+                                        y.at(),
+                                        put(
+                                                y.openings(),
+                                                hole,
+                                                o -> new Fitout.Opening(o.along(), o.waterLine(), next))))));
             }
-            Fitout.Opening more = new Fitout.Opening(r.openings().isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).x(), ItemEdits.BY)
-                    : r.openings().get(0).along(), r.openings().isEmpty() ? ItemEdits.inches(tank.shape().section().get(0).z(), ItemEdits.BY)
-                    : r.openings().get(0).waterLine(), Fitout.Passes.BOTH_WAYS);
-            fit(of + ": add hole", tank, x -> x.withRibs(put(x.ribs(), rib, y -> new Fitout.Rib(y.at(), ItemEdits.and(y.openings(), more)))));
-            fit("Remove rib " + (i + 1), tank, x -> x.withRibs(IntStream.range(0, x.ribs().size()).filter(n -> n != rib).mapToObj(
-                    x.ribs()::get).toList()));
+            Fitout.Opening more = new Fitout.Opening(
+                    r.openings().isEmpty()
+                            ? ItemEdits.inches(tank.shape().section().get(0).x(), ItemEdits.BY)
+                            : r.openings().get(0).along(),
+                    r.openings().isEmpty()
+                            ? ItemEdits.inches(tank.shape().section().get(0).z(), ItemEdits.BY)
+                            : r.openings().get(0).waterLine(),
+                    Fitout.Passes.BOTH_WAYS);
+            fit(
+                    of + ": add hole",
+                    tank,
+                    x -> x.withRibs(
+                            put(x.ribs(), rib, y -> new Fitout.Rib(y.at(), ItemEdits.and(y.openings(), more)))));
+            fit(
+                    "Remove rib " + (i + 1),
+                    tank,
+                    x -> x.withRibs(IntStream.range(0, x.ribs().size())
+                            .filter(n -> n != rib)
+                            .mapToObj(x.ribs()::get)
+                            .toList()));
         }
     }
 
     /** Halfway between the last rib and the right wall, with a hole at the floor over the outlet. */
     private static Fitout.Rib rib(Tank tank, Fitout f) {
-        double last = f.ribs().isEmpty() ? tank.shape().left() : ItemEdits.last(f.ribs()).at().si();
-        double x = tank.outlets().isEmpty() ? tank.shape().section().get(0).x() : tank.outlets().get(0).place().point().x();
+        double last = f.ribs().isEmpty()
+                ? tank.shape().left()
+                : ItemEdits.last(f.ribs()).at().si();
+        double x = tank.outlets().isEmpty()
+                ? tank.shape().section().get(0).x()
+                : tank.outlets().get(0).place().point().x();
         double bl = (last + tank.shape().right()) / 2;
         double floor = floor(tank, x, bl);
-        return new Fitout.Rib(ItemEdits.inches(bl, ItemEdits.BY), List.of(new Fitout.Opening(ItemEdits.inches(x, ItemEdits.BY),
-                ItemEdits.inches(floor, ItemEdits.BY), Fitout.Passes.BOTH_WAYS)));
+        return new Fitout.Rib(
+                ItemEdits.inches(bl, ItemEdits.BY),
+                List.of(new Fitout.Opening(
+                        ItemEdits.inches(x, ItemEdits.BY),
+                        ItemEdits.inches(floor, ItemEdits.BY),
+                        Fitout.Passes.BOTH_WAYS)));
     }
 
     private static double floor(Tank tank, double x, double bl) {
@@ -173,20 +255,36 @@ final class TankEdits {
             if (o.edge() == Outlet.Edge.UNSAID) {
                 for (Outlet.Edge e : Outlet.Edge.values()) {
                     if (e != Outlet.Edge.UNSAID) {
-                        outlet(of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT), tank, i, x -> x.with(e));
+                        outlet(
+                                of + " measured at: " + e.label().toLowerCase(java.util.Locale.ROOT),
+                                tank,
+                                i,
+                                x -> x.with(e));
                     }
                 }
             } else {
-                outlet(of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT), tank, i, x -> x.with(
-                        Outlet.Edge.UNSAID));
+                outlet(
+                        of + " not measured at: " + o.edge().label().toLowerCase(java.util.Locale.ROOT),
+                        tank,
+                        i,
+                        x -> x.with(Outlet.Edge.UNSAID));
             }
             if (o.finger().isEmpty()) {
-                outlet("Give screen's build" + number, tank, i, x -> x.withFinger(Optional.of(new FingerScreen(
-                        Measured.of(12, Unit.ONE, ItemEdits.BY), Measured.of(0.018, Unit.INCH, ItemEdits.BY),
-                        Measured.of(0.5, Unit.INCH, ItemEdits.BY), Measured.of(1.5, Unit.INCH, ItemEdits.BY)))));
+                outlet(
+                        "Give screen's build" + number,
+                        tank,
+                        i,
+                        x -> x.withFinger(Optional.of(new FingerScreen(
+                                Measured.of(12, Unit.ONE, ItemEdits.BY), Measured.of(0.018, Unit.INCH, ItemEdits.BY),
+                                Measured.of(0.5, Unit.INCH, ItemEdits.BY),
+                                        Measured.of(1.5, Unit.INCH, ItemEdits.BY)))));
             }
             if (o.screen().isEmpty()) {
-                outlet("Add screen" + number, tank, i, x -> x.withScreen(Optional.of(Rated.of(20, 0.012, ItemEdits.BY))));
+                outlet(
+                        "Add screen" + number,
+                        tank,
+                        i,
+                        x -> x.withScreen(Optional.of(Rated.of(20, 0.012, ItemEdits.BY))));
             }
         }
         if (!tank.outlets().isEmpty() && tank.outlets().size() < 4) {
@@ -203,8 +301,13 @@ final class TankEdits {
             return tank;
         }
         Outlet first = tank.outlets().get(0);
-        return tank.withOutlets(ItemEdits.and(tank.outlets(), new Outlet("outlet-" + (tank.outlets().size() + 1),
-                Place.estimated(first.place().point().plus(new Point3(-3 * ItemEdits.INCH, 0, 0))), first.bore(), Optional.empty())));
+        return tank.withOutlets(ItemEdits.and(
+                tank.outlets(),
+                new Outlet(
+                        "outlet-" + (tank.outlets().size() + 1),
+                        Place.estimated(first.place().point().plus(new Point3(-3 * ItemEdits.INCH, 0, 0))),
+                        first.bore(),
+                        Optional.empty())));
     }
 
     /** The list with one of it changed; as it is where there is none at that place. */

@@ -10,12 +10,12 @@ import ration.model.FuelSystem;
 import ration.model.Measured;
 
 /**
- * The figures of the engine that the program put in and nobody said. What they decide may turn out Short, never better than
- * Not shown.
+ * The figures of the engine that the program put in and nobody said. What they decide may turn out Short, never better
+ * than Not shown.
  *
  * @param demand take-off power, specific consumption
- * @param least  pressure at the inlet
- * @param most   pressure at the inlet
+ * @param least pressure at the inlet
+ * @param most pressure at the inlet
  */
 public record Unsaid(List<String> demand, List<String> least, List<String> most) {
 
@@ -35,8 +35,15 @@ public record Unsaid(List<String> demand, List<String> least, List<String> most)
             demand.add("specific consumption");
         }
         Optional<EngineInlet> inlet = system.inlet();
-        return new Unsaid(demand, inlet.filter(i -> i.minimumPressure().assumed()).map(i -> "least pressure of " + i.name()).stream().toList(),
-                inlet.flatMap(EngineInlet::maximumPressure).filter(Measured::assumed).map(m -> "most pressure of " + inlet.get().name()).stream()
+        return new Unsaid(
+                demand,
+                inlet.filter(i -> i.minimumPressure().assumed()).map(i -> "least pressure of " + i.name()).stream()
+                        .toList(),
+                inlet
+                        .flatMap(EngineInlet::maximumPressure)
+                        .filter(Measured::assumed)
+                        .map(m -> "most pressure of " + inlet.get().name())
+                        .stream()
                         .toList());
     }
 
@@ -48,8 +55,12 @@ public record Unsaid(List<String> demand, List<String> least, List<String> most)
     /** The same project with all of them confirmed by the builder on a day, as they stand. */
     public static Project said(Project project, LocalDate day) {
         FuelSystem system = project.system();
-        return project.with(project.brief().demandSaid(day)).with(system.inlet().map(i -> system.replace(i.withPressures(i.minimumPressure().confirmed(day),
-                i.maximumPressure().map(m -> m.confirmed(day))))).orElse(system));
+        return project.with(project.brief().demandSaid(day))
+                .with(system.inlet()
+                        .map(i -> system.replace(i.withPressures(
+                                i.minimumPressure().confirmed(day),
+                                i.maximumPressure().map(m -> m.confirmed(day)))))
+                        .orElse(system));
     }
 
     /** All of them. */

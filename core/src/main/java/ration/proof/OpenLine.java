@@ -20,12 +20,13 @@ import ration.project.Brief;
 import ration.quantity.Unit;
 
 /**
- * A flow test as it is done: the line off at the engine, its end so much over the inlet, the nose and the fuel as they were. What it
- * pours, what the same condition would bring to the inlet at its least pressure, and so which reading the engine's need comes to.
+ * A flow test as it is done: the line off at the engine, its end so much over the inlet, the nose and the fuel as they
+ * were. What it pours, what the same condition would bring to the inlet at its least pressure, and so which reading the
+ * engine's need comes to.
  *
  * @param condition as tested
- * @param pours     out of the open end, m3/s
- * @param arrives   at the inlet held at its least pressure, m3/s
+ * @param pours out of the open end, m3/s
+ * @param arrives at the inlet held at its least pressure, m3/s
  */
 public record OpenLine(Condition condition, double pours, double arrives) {
 
@@ -41,15 +42,23 @@ public record OpenLine(Condition condition, double pours, double arrives) {
         }
         Map<String, Double> filled = new HashMap<>();
         for (Tank t : basis.system().tanks()) {
-            filled.put(t.id(), Math.min(contents.getAsDouble(), basis.bodies().get(t.id()).capacity()));
+            filled.put(
+                    t.id(),
+                    Math.min(contents.getAsDouble(), basis.bodies().get(t.id()).capacity()));
         }
-        return Optional.of(new Condition(new Attitude("As tested", pitch.getAsDouble(), 0), filled, sheet.handles().positions(), sheet.handles().shutValves(), sheet.handles()
-                .stopped(), sheet.figure("fuel").orElse(brief.fuelKelvin())));
+        return Optional.of(new Condition(
+                new Attitude("As tested", pitch.getAsDouble(), 0),
+                filled,
+                sheet.handles().positions(),
+                sheet.handles().shutValves(),
+                sheet.handles().stopped(),
+                sheet.figure("fuel").orElse(brief.fuelKelvin())));
     }
 
     /** Of a flow test; empty while its condition is not entered, or where nothing can be solved. */
     public static Optional<OpenLine> of(FlowBasis basis, Brief brief, Work.Sheet sheet) {
-        return condition(basis, brief, sheet).flatMap(c -> of(basis, c, sheet.figure("open").orElse(0)));
+        return condition(basis, brief, sheet)
+                .flatMap(c -> of(basis, c, sheet.figure("open").orElse(0)));
     }
 
     static Optional<OpenLine> of(FlowBasis basis, Condition c, double over) {
@@ -65,16 +74,20 @@ public record OpenLine(Condition condition, double pours, double arrives) {
     /** With the end of the line held higher than the inlet, or lower: the inlet as if it stood there. */
     private static double lifted(FlowBasis basis, Condition c, double over, FlowAnswer open) {
         Point3 up = c.attitude().gravity().up();
-        return basis.system().inlet().map(i -> {
-            Point3 p = i.place().point().plus(new Point3(up.x() * over, up.y() * over, up.z() * over));
-            EngineInlet there = i.with(new Tag(i.id(), i.name(), exact(p)));
-            FlowAnswer a = basis.with(basis.system().replace(there)).ask(c, new FlowQuestion.OpenLine());
-            return a.usable() ? Math.max(0, a.inletFlow()) : 0;
-        }).orElse(open.inletFlow());
+        return basis.system()
+                .inlet()
+                .map(i -> {
+                    Point3 p = i.place().point().plus(new Point3(up.x() * over, up.y() * over, up.z() * over));
+                    EngineInlet there = i.with(new Tag(i.id(), i.name(), exact(p)));
+                    FlowAnswer a = basis.with(basis.system().replace(there)).ask(c, new FlowQuestion.OpenLine());
+                    return a.usable() ? Math.max(0, a.inletFlow()) : 0;
+                })
+                .orElse(open.inletFlow());
     }
 
     private static Place exact(Point3 p) {
-        return new Place(Measured.of(p.x(), Unit.METRE), Measured.of(p.y(), Unit.METRE), Measured.of(p.z(), Unit.METRE));
+        return new Place(
+                Measured.of(p.x(), Unit.METRE), Measured.of(p.y(), Unit.METRE), Measured.of(p.z(), Unit.METRE));
     }
 
     /** What the can must show for so much at the engine, m3/s; NaN where nothing arrives. */
@@ -82,7 +95,10 @@ public record OpenLine(Condition condition, double pours, double arrives) {
         return arrives > FlowAnswer.NO_FLOW ? atEngine * pours / arrives : Double.NaN;
     }
 
-    /** What arrives at the engine where the can shows so much, m3/s: the model's share of the two, in the condition of the test. */
+    /**
+     * What arrives at the engine where the can shows so much, m3/s: the model's share of the two, in the condition of
+     * the test.
+     */
     public double atEngine(double read) {
         return pours > FlowAnswer.NO_FLOW ? read * arrives / pours : 0;
     }

@@ -9,27 +9,56 @@ import ration.check.Verdict;
 /**
  * What a record says against what is asked.
  *
- * @param verdict   on it
- * @param ratio     for the notch bar
- * @param needs     what is asked
+ * @param verdict on it
+ * @param ratio for the notch bar
+ * @param needs what is asked
  * @param predicted what the model says this test would read; empty where it says nothing
- * @param measured  what was read
- * @param words     in a sentence
- * @param measure   the figure against its limit, where it comes down to one
+ * @param measured what was read
+ * @param words in a sentence
+ * @param measure the figure against its limit, where it comes down to one
  */
-public record Outcome(Verdict verdict, double ratio, Wording needs, Wording predicted, Wording measured, Wording words, Optional<Measure> measure) {
+public record Outcome(
+        Verdict verdict,
+        double ratio,
+        Wording needs,
+        Wording predicted,
+        Wording measured,
+        Wording words,
+        Optional<Measure> measure) {
 
     private static final Wording NOTHING = u -> "";
 
     /** Seen, not measured. */
     static Outcome seen(Verdict verdict, String needs, String measured, String words) {
-        return new Outcome(verdict, verdict == Verdict.HOLDS ? Finding.MET : verdict == Verdict.THIN ? 1 + Verdict.THIN_SHARE / 2 : Finding.MISSED, u -> needs, NOTHING, u -> measured,
-                u -> words, Optional.empty());
+        return new Outcome(
+                verdict,
+                verdict == Verdict.HOLDS
+                        ? Finding.MET
+                        : verdict == Verdict.THIN ? 1 + Verdict.THIN_SHARE / 2 : Finding.MISSED,
+                u -> needs,
+                NOTHING,
+                u -> measured,
+                u -> words,
+                Optional.empty());
     }
 
     /** A figure against a limit. */
-    static Outcome measured(Verdict verdict, double ratio, Measure measure, Wording needs, Wording predicted, Wording measured, Wording words) {
-        return new Outcome(verdict, Math.max(0, Math.min(Finding.MET, ratio)), needs, predicted, measured, words, Optional.of(measure));
+    static Outcome measured(
+            Verdict verdict,
+            double ratio,
+            Measure measure,
+            Wording needs,
+            Wording predicted,
+            Wording measured,
+            Wording words) {
+        return new Outcome(
+                verdict,
+                Math.max(0, Math.min(Finding.MET, ratio)),
+                needs,
+                predicted,
+                measured,
+                words,
+                Optional.of(measure));
     }
 
     /** Nothing can be said of it, and why; what is predicted stands beside. */
@@ -39,7 +68,13 @@ public record Outcome(Verdict verdict, double ratio, Wording needs, Wording pred
 
     /** The same figures, not shown, and why. */
     Outcome notShown(Wording why) {
-        return new Outcome(verdict == Verdict.SHORT ? Verdict.SHORT : Verdict.NOT_SHOWN, Math.min(ratio, 1), needs, predicted, measured, u -> words.in(u) + " " + why.in(u),
+        return new Outcome(
+                verdict == Verdict.SHORT ? Verdict.SHORT : Verdict.NOT_SHOWN,
+                Math.min(ratio, 1),
+                needs,
+                predicted,
+                measured,
+                u -> words.in(u) + " " + why.in(u),
                 measure);
     }
 }

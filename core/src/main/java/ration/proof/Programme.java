@@ -38,8 +38,9 @@ import ration.project.Project;
 import ration.topology.Topology;
 
 /**
- * The tests of an aircraft, in the order of the work: those its layout, its basis and what is fitted ask for, and those that are advised.
- * What a test that does not count would read is solved only when it is asked for, or by {@link #work}: an edit does not wait for it.
+ * The tests of an aircraft, in the order of the work: those its layout, its basis and what is fitted ask for, and those
+ * that are advised. What a test that does not count would read is solved only when it is asked for, or by
+ * {@link #work}: an edit does not wait for it.
  */
 public final class Programme {
 
@@ -54,9 +55,14 @@ public final class Programme {
     private final Later<Map<String, Double>> heads;
     /** What the next state of the document need not read again. */
     private final Optional<Known> known;
+
     private volatile boolean worked;
 
-    private Programme(List<Proof> tests, Map<String, Later<Outcome>> outcomes, Later<Map<String, Double>> heads, Optional<Known> known) {
+    private Programme(
+            List<Proof> tests,
+            Map<String, Later<Outcome>> outcomes,
+            Later<Map<String, Double>> heads,
+            Optional<Known> known) {
         this.known = known;
         this.tests = List.copyOf(tests);
         this.outcomes = Map.copyOf(outcomes);
@@ -68,7 +74,10 @@ public final class Programme {
         return tests;
     }
 
-    /** What a record says, finished or not, in the condition in which it was done; empty where the layout asks no such test. */
+    /**
+     * What a record says, finished or not, in the condition in which it was done; empty where the layout asks no such
+     * test.
+     */
     public Optional<Outcome> outcome(String record) {
         return Optional.ofNullable(outcomes.get(record)).map(Later::get);
     }
@@ -94,12 +103,13 @@ public final class Programme {
     /**
      * A test and what is on record of it.
      *
-     * @param wanted   itself
-     * @param record   the last that counts, or the last there is
+     * @param wanted itself
+     * @param record the last that counts, or the last there is
      * @param standing of it
-     * @param said     its outcome; what is predicted before anything is measured
+     * @param said its outcome; what is predicted before anything is measured
      */
-    public record Proof(Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Supplier<Outcome> said) {
+    public record Proof(
+            Wanted wanted, Optional<HangarTest> record, Optional<Standing> standing, Supplier<Outcome> said) {
 
         public Outcome outcome() {
             return said.get();
@@ -122,7 +132,8 @@ public final class Programme {
             }
             HangarTest t = record.get();
             return switch (standing.orElseThrow().state()) {
-                case COUNTS -> "counts " + t.by().date() + ", " + outcome().verdict().word();
+                case COUNTS ->
+                    "counts " + t.by().date() + ", " + outcome().verdict().word();
                 case INTERRUPTED -> "interrupted at step " + (t.progress().step() + 1);
                 case STALE -> "stale, " + standing.get().words();
                 case STAND_IN -> "by the stand-in, closes nothing";
@@ -133,12 +144,16 @@ public final class Programme {
 
     /** The first asked for that no record shows. */
     public Optional<Proof> next() {
-        return tests.stream().filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN).findFirst();
+        return tests.stream()
+                .filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN)
+                .findFirst();
     }
 
     /** Of these that are asked for, how many were done as they are asked. */
     public long counting() {
-        return tests.stream().filter(p -> p.wanted().asked() && p.verdict() != Verdict.NOT_SHOWN).count();
+        return tests.stream()
+                .filter(p -> p.wanted().asked() && p.verdict() != Verdict.NOT_SHOWN)
+                .count();
     }
 
     public long asked() {
@@ -156,7 +171,8 @@ public final class Programme {
      * @param tanks what the shapes say, by id of the tank
      * @param before of a state of the project before this one, if any
      */
-    public static Programme of(Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks, Optional<Programme> before) {
+    public static Programme of(
+            Project project, Optional<FlowBasis> basis, Map<String, TankFigures> tanks, Optional<Programme> before) {
         List<Proof> all = new ArrayList<>();
         Known known = Known.of(project.asBuilt(), before.flatMap(b -> b.known));
         Outcomes outcomes = new Outcomes(project, basis, tanks);
@@ -165,25 +181,51 @@ public final class Programme {
         List<Wanted> wanted = wanted(project);
         Map<String, Later<Outcome>> byRecord = new LinkedHashMap<>();
         for (HangarTest t : project.tests()) {
-            wanted.stream().filter(w -> w.is(t)).findFirst().ifPresent(w -> byRecord.put(t.id(), new Later<>(() -> outcomes.of(w, Optional.of(t)))));
+            wanted.stream()
+                    .filter(w -> w.is(t))
+                    .findFirst()
+                    .ifPresent(w -> byRecord.put(t.id(), new Later<>(() -> outcomes.of(w, Optional.of(t)))));
         }
         for (Wanted w : wanted) {
             List<HangarTest> mine = project.tests().stream().filter(w::is).toList();
-            List<HangarTest> counting = mine.stream().filter(t -> standings.get(t).counts()).toList();
+            List<HangarTest> counting =
+                    mine.stream().filter(t -> standings.get(t).counts()).toList();
             // one done as it is asked goes before one that is kept for what it is
-            Optional<HangarTest> record = counting.size() == 1 ? Optional.of(counting.get(0)) : last(counting.stream().filter(t -> byRecord.get(t.id()).get().verdict()
-                    != Verdict.NOT_SHOWN)).or(() -> last(counting.stream())).or(() -> mine.isEmpty() ? Optional.empty() : Optional.of(mine.get(mine.size() - 1)));
-            all.add(new Proof(w, record, record.map(standings::get), record.map(t -> byRecord.get(t.id())).orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
+            Optional<HangarTest> record = counting.size() == 1
+                    ? Optional.of(counting.get(0))
+                    : last(counting.stream()
+                                    .filter(t -> byRecord.get(t.id()).get().verdict() != Verdict.NOT_SHOWN))
+                            .or(() -> last(counting.stream()))
+                            .or(() -> mine.isEmpty() ? Optional.empty() : Optional.of(mine.get(mine.size() - 1)));
+            all.add(new Proof(
+                    w,
+                    record,
+                    record.map(standings::get),
+                    record.map(t -> byRecord.get(t.id()))
+                            .orElseGet(() -> new Later<>(() -> outcomes.of(w, Optional.empty())))));
         }
-        return new Programme(all, byRecord, new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())), Optional.of(known));
+        return new Programme(
+                all,
+                byRecord,
+                new Later<>(() -> basis.map(b -> heads(project, b, tanks)).orElse(Map.of())),
+                Optional.of(known));
     }
 
     /** The highest fuel over each joint, parked, every tank full. */
     private static Map<String, Double> heads(Project project, FlowBasis basis, Map<String, TankFigures> tanks) {
         Map<String, Double> full = new LinkedHashMap<>();
         tanks.forEach((id, f) -> full.put(id, f.full()));
-        Condition parked = new Condition(project.brief().envelope().attitudes().get(0), full, Map.of(), Set.of(), Set.of(), project.brief().fuelKelvin());
-        double top = basis.levels(parked).values().stream().mapToDouble(TankLevel::surface).max().orElse(0);
+        Condition parked = new Condition(
+                project.brief().envelope().attitudes().get(0),
+                full,
+                Map.of(),
+                Set.of(),
+                Set.of(),
+                project.brief().fuelKelvin());
+        double top = basis.levels(parked).values().stream()
+                .mapToDouble(TankLevel::surface)
+                .max()
+                .orElse(0);
         Point3 up = parked.attitude().gravity().up();
         Map<String, Double> heads = new LinkedHashMap<>();
         for (Run r : project.system().runs()) {
@@ -210,32 +252,68 @@ public final class Programme {
         Adding add = new Adding(system, all);
         for (Tank t : system.tanks()) {
             if (!t.outlets().isEmpty()) {
-                add.one(TestKind.DRAIN, t.id(), true, "in the attitude in which most is predicted to stay", "14 CFR 23.959(a)" + MEMORY);
+                add.one(
+                        TestKind.DRAIN,
+                        t.id(),
+                        true,
+                        "in the attitude in which most is predicted to stay",
+                        "14 CFR 23.959(a)" + MEMORY);
             }
-            add.one(TestKind.FILL, t.id(), t.fitout().gauge().isPresent(), "gauge marks, level or parked", "14 CFR 23.1337(b)" + MEMORY);
+            add.one(
+                    TestKind.FILL,
+                    t.id(),
+                    t.fitout().gauge().isPresent(),
+                    "gauge marks, level or parked",
+                    "14 CFR 23.1337(b)" + MEMORY);
             add.one(TestKind.TOP_OFF, t.id(), false, "capacity by the meter", PRACTICE);
         }
         List<Map<String, String>> positions = Topology.positions(system);
         if (!pumped) {
             for (Map<String, String> position : positions) {
-                add.set(TestKind.FLOW, "", new Handles(position, Set.of(), Set.of()), true, "150 % of take-off demand, nose up past the climb", "14 CFR 23.955(b), AC 90-89" + MEMORY);
+                add.set(
+                        TestKind.FLOW,
+                        "",
+                        new Handles(position, Set.of(), Set.of()),
+                        true,
+                        "150 % of take-off demand, nose up past the climb",
+                        "14 CFR 23.955(b), AC 90-89" + MEMORY);
             }
         }
         List<Pump> pumps = Topology.of(system).feedPumps();
         for (Pump p : pumps) {
             for (Map<String, String> position : positions) {
-                Set<String> others = Set.copyOf(pumps.stream().map(Pump::id).filter(id -> !id.equals(p.id())).toList());
-                add.set(TestKind.PUMP_FLOW, p.id(), new Handles(position, Set.of(), others), pumped, "125 % of take-off demand by this pump alone", "14 CFR 23.955(c)" + MEMORY);
+                Set<String> others = Set.copyOf(pumps.stream()
+                        .map(Pump::id)
+                        .filter(id -> !id.equals(p.id()))
+                        .toList());
+                add.set(
+                        TestKind.PUMP_FLOW,
+                        p.id(),
+                        new Handles(position, Set.of(), others),
+                        pumped,
+                        "125 % of take-off demand by this pump alone",
+                        "14 CFR 23.955(c)" + MEMORY);
             }
         }
-        pumps.forEach(p -> add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and the pump's own maximum", PRACTICE));
+        pumps.forEach(p ->
+                add.one(TestKind.DEAD_HEAD, p.id(), pumped, "running pressure and the pump's own maximum", PRACTICE));
         whole(add, TestKind.OVERNIGHT, "every joint dry over night", PRACTICE);
-        system.tanks().forEach(t -> add.one(TestKind.TANK_PRESSURE, t.id(), !handbook, "held under pressure, no bubbles", "14 CFR 23.965" + MEMORY));
+        system.tanks()
+                .forEach(t -> add.one(
+                        TestKind.TANK_PRESSURE,
+                        t.id(),
+                        !handbook,
+                        "held under pressure, no bubbles",
+                        "14 CFR 23.965" + MEMORY));
         add.one(TestKind.LINE_PRESSURE, "", pumped, "half as much again as the working pressure", PRACTICE);
-        system.all(Selector.class).filter(s -> s.positions().stream().anyMatch(Selector.Position::off)).forEach(s -> add.one(TestKind.SELECTOR_OFF, s.id(), true,
-                "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
-        system.all(CheckValve.class).forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
-        system.all(CheckBlock.class).forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
+        system.all(Selector.class)
+                .filter(s -> s.positions().stream().anyMatch(Selector.Position::off))
+                .forEach(s -> add.one(
+                        TestKind.SELECTOR_OFF, s.id(), true, "no drop in ten minutes", "14 CFR 23.995" + MEMORY));
+        system.all(CheckValve.class)
+                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
+        system.all(CheckBlock.class)
+                .forEach(v -> add.one(TestKind.CHECK_HOLDS, v.id(), true, "no push-back", PRACTICE));
         whole(add, TestKind.FIRST_RUN, "every joint dry after a run", PRACTICE);
         whole(add, TestKind.VENTS, "every vent free", "14 CFR 23.975" + MEMORY);
         whole(add, TestKind.DRAINS, "water found by its drain, parked", "14 CFR 23.971, 23.999" + MEMORY);
@@ -247,10 +325,19 @@ public final class Programme {
     }
 
     private static void instruments(Adding add, FuelSystem system) {
-        system.tanks().forEach(t -> add.one(TestKind.LEVEL_SENDER, t.id(), t.fitout().has(Fitout.Piece.LEVEL_SENDER), (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "where one is fitted: ") + "its zero at the unusable fuel", "14 CFR 23.1337(b)" + MEMORY));
-        system.all(FlowSender.class).forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses of a known volume", PRACTICE));
-        system.all(GaugePort.class).filter(g -> g.shows() == GaugePort.Shows.PRESSURE).forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "against a column of fuel",
-                PRACTICE));
+        system.tanks()
+                .forEach(t -> add.one(
+                        TestKind.LEVEL_SENDER,
+                        t.id(),
+                        t.fitout().has(Fitout.Piece.LEVEL_SENDER),
+                        (t.fitout().has(Fitout.Piece.LEVEL_SENDER) ? "" : "where one is fitted: ")
+                                + "its zero at the unusable fuel",
+                        "14 CFR 23.1337(b)" + MEMORY));
+        system.all(FlowSender.class)
+                .forEach(s -> add.one(TestKind.FLOW_SENDER, s.id(), true, "pulses of a known volume", PRACTICE));
+        system.all(GaugePort.class)
+                .filter(g -> g.shows() == GaugePort.Shows.PRESSURE)
+                .forEach(g -> add.one(TestKind.GAUGE_CHECK, g.id(), true, "against a column of fuel", PRACTICE));
     }
 
     /** A test of pieces of the layout, where there are any. */

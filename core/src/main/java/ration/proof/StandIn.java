@@ -12,8 +12,9 @@ import ration.project.Brief;
 import ration.quantity.Unit;
 
 /**
- * The aircraft played in the hangar: what the instruments would show while a test is done, as the document's system would answer, a
- * little off as a real one is, with the noise of instruments. It writes the lines a logger writes. What it feeds never closes anything.
+ * The aircraft played in the hangar: what the instruments would show while a test is done, as the document's system
+ * would answer, a little off as a real one is, with the noise of instruments. It writes the lines a logger writes. What
+ * it feeds never closes anything.
  */
 public final class StandIn {
 
@@ -21,6 +22,7 @@ public final class StandIn {
     public static final String HEAD = "# ration readings 1";
     /** Real lines differ from the model by so much, of one standard deviation; common practice, no source. */
     private static final double OFF = 0.03;
+
     private static final double CAN = Unit.GALLON.toSi(0.004);
     private static final double WARMTH = 0.2;
     private static final double PRESSURE = Unit.PSI.toSi(0.05);
@@ -44,9 +46,20 @@ public final class StandIn {
 
     /** For a test as far as it is entered. */
     public static StandIn of(FlowBasis basis, Brief brief, String subject, Work.Sheet sheet, long seed) {
-        double dead = basis.system().item(subject).flatMap(i -> i.only(ration.model.Pump.class)).map(p -> p.curve().stream().mapToDouble(c -> c.pressure().si()).max().orElse(0)).orElse(
-                0.0);
-        return new StandIn(sheet.kind(), OpenLine.of(basis, brief, sheet), sheet.figure("fuel").orElse(brief.fuelKelvin()), dead, new Random(seed));
+        double dead = basis.system()
+                .item(subject)
+                .flatMap(i -> i.only(ration.model.Pump.class))
+                .map(p -> p.curve().stream()
+                        .mapToDouble(c -> c.pressure().si())
+                        .max()
+                        .orElse(0))
+                .orElse(0.0);
+        return new StandIn(
+                sheet.kind(),
+                OpenLine.of(basis, brief, sheet),
+                sheet.figure("fuel").orElse(brief.fuelKelvin()),
+                dead,
+                new Random(seed));
     }
 
     /** What is written so many seconds after it began. */
@@ -55,7 +68,11 @@ public final class StandIn {
         if (kind == TestKind.FLOW || kind == TestKind.PUMP_FLOW) {
             line.ifPresent(l -> {
                 poured += Math.max(0, l.pours() * off * since);
-                lines.add(line(seconds, "can", Unit.GALLON.fromSi(Math.max(0, poured + CAN * random.nextGaussian())), Unit.GALLON));
+                lines.add(line(
+                        seconds,
+                        "can",
+                        Unit.GALLON.fromSi(Math.max(0, poured + CAN * random.nextGaussian())),
+                        Unit.GALLON));
             });
         }
         if (kind == TestKind.PUMP_FLOW || kind == TestKind.DEAD_HEAD) {

@@ -26,10 +26,19 @@ public record Touched(List<String> ended, List<String> asked) {
     /** Of a part that is laid out. */
     public static Touched by(Project project, String item) {
         AsBuilt built = project.asBuilt();
-        List<String> ended = project.tests().stream().filter(t -> Standing.of(t, built).counts() && rests(built, t.subject(), t.work(), item)).map(t -> Named.of(project.system(), t))
-                .distinct().toList();
-        List<String> asked = Programme.wanted(project).stream().filter(Wanted::asked).filter(w -> Form.of(w.kind()).isPresent() ? rests(built, w.subject(), w.begun(), item) : w.subject()
-                .equals(item)).map(Wanted::name).distinct().toList();
+        List<String> ended = project.tests().stream()
+                .filter(t -> Standing.of(t, built).counts() && rests(built, t.subject(), t.work(), item))
+                .map(t -> Named.of(project.system(), t))
+                .distinct()
+                .toList();
+        List<String> asked = Programme.wanted(project).stream()
+                .filter(Wanted::asked)
+                .filter(w -> Form.of(w.kind()).isPresent()
+                        ? rests(built, w.subject(), w.begun(), item)
+                        : w.subject().equals(item))
+                .map(Wanted::name)
+                .distinct()
+                .toList();
         return new Touched(ended, asked);
     }
 
@@ -43,10 +52,14 @@ public record Touched(List<String> ended, List<String> asked) {
 
     /** In a sentence or two. */
     public String words(String name) {
-        String first = ended.isEmpty() ? "No test on record rests on " + name + "." : "A change of " + name + " ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": "
-                + String.join(", ", ended) + ".";
-        return asked.isEmpty() ? first : first + " To be shown after it: " + asked.stream().limit(MOST).collect(Collectors.joining(", ")) + (asked.size() > MOST ? " and " + (asked
-                .size() - MOST) + " more" : "") + ".";
+        String first = ended.isEmpty()
+                ? "No test on record rests on " + name + "."
+                : "A change of " + name + " ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": "
+                        + String.join(", ", ended) + ".";
+        return asked.isEmpty()
+                ? first
+                : first + " To be shown after it: " + asked.stream().limit(MOST).collect(Collectors.joining(", "))
+                        + (asked.size() > MOST ? " and " + (asked.size() - MOST) + " more" : "") + ".";
     }
 
     private static final int MOST = 8;

@@ -13,15 +13,16 @@ import ration.evidence.Work;
 /**
  * A test that an aircraft gets.
  *
- * @param kind     of test
- * @param subject  id of the part it is done on; empty of the whole aircraft
- * @param handles  as they are set; nothing set where they do not matter
- * @param name     with what it is done on
- * @param asked    whether it is asked for; others are advised
- * @param asks     what is asked of it, in a clause
- * @param source   of that
+ * @param kind of test
+ * @param subject id of the part it is done on; empty of the whole aircraft
+ * @param handles as they are set; nothing set where they do not matter
+ * @param name with what it is done on
+ * @param asked whether it is asked for; others are advised
+ * @param asks what is asked of it, in a clause
+ * @param source of that
  */
-public record Wanted(TestKind kind, String subject, Handles handles, String name, boolean asked, String asks, String source) {
+public record Wanted(
+        TestKind kind, String subject, Handles handles, String name, boolean asked, String asks, String source) {
 
     static final Handles NONE = new Handles(Map.of(), Set.of(), Set.of());
 
@@ -32,12 +33,16 @@ public record Wanted(TestKind kind, String subject, Handles handles, String name
 
     /** What it is done on: part, positions; empty of the whole aircraft. */
     public String on() {
-        return Stream.of(subject, String.join("+", new TreeMap<>(handles.positions()).values())).filter(s -> !s.isEmpty()).collect(Collectors.joining("."));
+        return Stream.of(subject, String.join("+", new TreeMap<>(handles.positions()).values()))
+                .filter(s -> !s.isEmpty())
+                .collect(Collectors.joining("."));
     }
 
     /** Whether a record is of this test. */
     public boolean is(HangarTest t) {
-        return t.work().kind() == kind && t.subject().equals(subject) && (!(t.work() instanceof Work.Sheet s) || s.handles().equals(handles));
+        return t.work().kind() == kind
+                && t.subject().equals(subject)
+                && (!(t.work() instanceof Work.Sheet s) || s.handles().equals(handles));
     }
 
     /** Nothing done yet. */

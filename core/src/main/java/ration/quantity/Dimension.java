@@ -1,8 +1,8 @@
 package ration.quantity;
 
 /**
- * What a quantity measures. Only units of one dimension convert into each other. Each has a range, far wider than anything
- * in a light aircraft, outside which a figure is a slip of the pen: drawings and searches rely on it.
+ * What a quantity measures. Only units of one dimension convert into each other. Each has a range, far wider than
+ * anything in a light aircraft, outside which a figure is a slip of the pen: drawings and searches rely on it.
  */
 public enum Dimension {
     LENGTH("a length", -20_000, 20_000, "\u221220,000 and 20,000 m"),

@@ -3,8 +3,7 @@ package ration.quantity;
 /** Text as it may leave the program: what a terminal, a drawing or a calendar would take as a command is left out. */
 public final class Plain {
 
-    private Plain() {
-    }
+    private Plain() {}
 
     /** On one line: control characters out, ends of lines as blanks. */
     public static String line(String text) {
@@ -32,6 +31,11 @@ public final class Plain {
     }
 
     private static boolean bad(int c) {
-        return Character.isISOControl(c) && c != '\n' && c != '\t' || c >= 0x202A && c <= 0x202E || c >= 0x2066 && c <= 0x2069 || c >= 0xD800 && c <= 0xDFFF || c == 0xFFFE || c == 0xFFFF;
+        return Character.isISOControl(c) && c != '\n' && c != '\t'
+                || c >= 0x202A && c <= 0x202E
+                || c >= 0x2066 && c <= 0x2069
+                || c >= 0xD800 && c <= 0xDFFF
+                || c == 0xFFFE
+                || c == 0xFFFF;
     }
 }

@@ -11,21 +11,23 @@ import java.util.regex.Pattern;
  * A finite number with the unit it was written in.
  *
  * @param value the number as written, finite
- * @param unit  the unit as written
+ * @param unit the unit as written
  */
 public record Quantity(double value, Unit unit) {
 
     /** Largest magnitude accepted from people and files; far outside anything an aircraft holds. */
     public static final double LIMIT = 1e9;
 
-    private static final Pattern WRITTEN = Pattern.compile(
-            "\\s*([+\\-\u2212]?)\\s*(?:(\\d+)[\\s-]+(\\d+)\\s*/\\s*(\\d+)|(\\d+)\\s*/\\s*(\\d+)"
+    private static final Pattern WRITTEN =
+            Pattern.compile("\\s*([+\\-\u2212]?)\\s*(?:(\\d+)[\\s-]+(\\d+)\\s*/\\s*(\\d+)|(\\d+)\\s*/\\s*(\\d+)"
                     + "|(\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(.*?)\\s*");
 
     /** Lengths meant in these are places and sizes in the aircraft; altitudes are meant in feet. */
-    private static final java.util.Set<Unit> IN_THE_AIRCRAFT = java.util.EnumSet.of(Unit.INCH, Unit.MILLIMETRE, Unit.CENTIMETRE);
+    private static final java.util.Set<Unit> IN_THE_AIRCRAFT =
+            java.util.EnumSet.of(Unit.INCH, Unit.MILLIMETRE, Unit.CENTIMETRE);
     /** No place in an aircraft lies further from its datum, m. */
     private static final double FARTHEST = 100;
+
     private static final String FARTHEST_WORDS = "\u2212100 and 100 m";
 
     /** A comma before exactly three digits: thousands to one writer, a decimal to another. */
@@ -64,7 +66,7 @@ public record Quantity(double value, Unit unit) {
      * digits, {@code 12,500}, may mean either and is asked back. Figures beyond what an aircraft holds are refused; see
      * {@link Dimension#holds}.
      *
-     * @param text     what was written
+     * @param text what was written
      * @param fallback the unit meant when none is written; also fixes the dimension
      * @throws QuantityFormatException with a sentence for the writer if it is not such a quantity
      */
@@ -85,7 +87,8 @@ public record Quantity(double value, Unit unit) {
             throw QuantityFormatException.ambiguous(text, m.group(7), m.group(8));
         }
         double value = m.group(1).isEmpty() || m.group(1).equals("+") ? magnitude : -magnitude;
-        Unit unit = m.group(8).isEmpty() ? fallback
+        Unit unit = m.group(8).isEmpty()
+                ? fallback
                 : Unit.named(m.group(8)).orElseThrow(() -> new QuantityFormatException(text, fallback));
         if (unit.dimension() != fallback.dimension()) {
             throw new QuantityFormatException(text, fallback);
@@ -94,9 +97,14 @@ public record Quantity(double value, Unit unit) {
         if (Math.abs(value) > LIMIT) {
             throw new QuantityFormatException(text, fallback);
         }
-        if (!unit.dimension().holds(read.si()) || IN_THE_AIRCRAFT.contains(fallback) && Math.abs(read.si()) > FARTHEST) {
-            throw QuantityFormatException.beyond(text, fallback, IN_THE_AIRCRAFT.contains(fallback) ? FARTHEST_WORDS
-                    : fallback.dimension().range());
+        if (!unit.dimension().holds(read.si())
+                || IN_THE_AIRCRAFT.contains(fallback) && Math.abs(read.si()) > FARTHEST) {
+            throw QuantityFormatException.beyond(
+                    text,
+                    fallback,
+                    IN_THE_AIRCRAFT.contains(fallback)
+                            ? FARTHEST_WORDS
+                            : fallback.dimension().range());
         }
         return read;
     }

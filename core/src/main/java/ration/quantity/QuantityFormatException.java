@@ -21,8 +21,8 @@ public final class QuantityFormatException extends IllegalArgumentException {
     /** A figure no aircraft holds. */
     static QuantityFormatException beyond(String text, Unit wanted, String range) {
         Dimension d = wanted.dimension();
-        return new QuantityFormatException("\u201c" + shorten(text.strip()) + "\u201d is beyond what an aircraft holds: "
-                + d.words() + " lies between " + range + ".");
+        return new QuantityFormatException("\u201c" + shorten(text.strip())
+                + "\u201d is beyond what an aircraft holds: " + d.words() + " lies between " + range + ".");
     }
 
     private static String sentence(String text, Unit wanted) {

@@ -5,9 +5,9 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * A unit people of the trade write. {@code si = written * factor + offset}. SI bases: metre, radian, cubic metre,
- * cubic metre per second, pascal, kelvin, kilogram per cubic metre, square metre per second, watt,
- * kilogram per joule, metre per second.
+ * A unit people of the trade write. {@code si = written * factor + offset}. SI bases: metre, radian, cubic metre, cubic
+ * metre per second, pascal, kelvin, kilogram per cubic metre, square metre per second, watt, kilogram per joule, metre
+ * per second.
  */
 public enum Unit {
     INCH(Dimension.LENGTH, "in", 0.0254, 0, 2, "\"", "inch", "inches"),
@@ -43,8 +43,14 @@ public enum Unit {
     HORSEPOWER(Dimension.POWER, "hp", 745.6998715822702, 0, 0, "bhp"),
     KILOWATT(Dimension.POWER, "kW", 1000, 0, 1, "kw"),
     WATT(Dimension.POWER, "W", 1, 0, 0, "w"),
-    POUND_PER_HORSEPOWER_HOUR(Dimension.SPECIFIC_CONSUMPTION, "lb/hp/h",
-            0.45359237 / 745.6998715822702 / 3600, 0, 3, "lb/hph", "lb/(hph)"),
+    POUND_PER_HORSEPOWER_HOUR(
+            Dimension.SPECIFIC_CONSUMPTION,
+            "lb/hp/h",
+            0.45359237 / 745.6998715822702 / 3600,
+            0,
+            3,
+            "lb/hph",
+            "lb/(hph)"),
     GRAM_PER_KILOWATT_HOUR(Dimension.SPECIFIC_CONSUMPTION, "g/kWh", 1e-3 / 3.6e6, 0, 0, "g/kwh"),
     KNOT(Dimension.SPEED, "kt", 1852.0 / 3600, 0, 0, "kts"),
     FOOT_PER_MINUTE(Dimension.SPEED, "fpm", 0.3048 / 60, 0, 0, "ft/min"),

@@ -37,8 +37,7 @@ public enum UnitSystem {
             case DENSITY -> this == US ? Unit.POUND_PER_GALLON : Unit.KILOGRAM_PER_LITRE;
             case KINEMATIC_VISCOSITY -> Unit.SQUARE_MILLIMETRE_PER_SECOND;
             case POWER -> this == US ? Unit.HORSEPOWER : Unit.KILOWATT;
-            case SPECIFIC_CONSUMPTION ->
-                    this == US ? Unit.POUND_PER_HORSEPOWER_HOUR : Unit.GRAM_PER_KILOWATT_HOUR;
+            case SPECIFIC_CONSUMPTION -> this == US ? Unit.POUND_PER_HORSEPOWER_HOUR : Unit.GRAM_PER_KILOWATT_HOUR;
             case SPEED -> Unit.KNOT;
             case TORQUE -> this == US ? Unit.POUND_INCH : Unit.NEWTON_METRE;
             case CURRENT -> Unit.AMPERE;
@@ -57,10 +56,13 @@ public enum UnitSystem {
     /** An SI value as a bare figure in this system's unit, with the unit's usual decimals. */
     public String figure(double si, Dimension dimension) {
         Unit unit = unit(dimension);
-        int decimals = dimension == Dimension.LENGTH && this == US ? 1
-                : dimension == Dimension.LENGTH ? 0
-                : dimension == Dimension.VOLUME ? 1
-                : dimension == Dimension.PRESSURE && this == METRIC ? 2 : unit.decimals();
+        int decimals = dimension == Dimension.LENGTH && this == US
+                ? 1
+                : dimension == Dimension.LENGTH
+                        ? 0
+                        : dimension == Dimension.VOLUME
+                                ? 1
+                                : dimension == Dimension.PRESSURE && this == METRIC ? 2 : unit.decimals();
         return figure(unit.fromSi(si), decimals);
     }
 
@@ -78,17 +80,23 @@ public enum UnitSystem {
     /** A pressure that air in a line costs, Pa: inches of water or pascals, with its unit. */
     public String small(double pascal) {
         double water = Unit.INCH_OF_WATER.fromSi(pascal);
-        return this == US ? figure(water, Math.abs(water) < 0.0995 ? 3 : 2) + " " + Unit.INCH_OF_WATER.symbol() : figure(pascal, Math.abs(pascal) < 10
-                ? 1 : 0) + " " + Unit.PASCAL.symbol();
+        return this == US
+                ? figure(water, Math.abs(water) < 0.0995 ? 3 : 2) + " " + Unit.INCH_OF_WATER.symbol()
+                : figure(pascal, Math.abs(pascal) < 10 ? 1 : 0) + " " + Unit.PASCAL.symbol();
     }
 
     /** A temperature, K, in degrees Celsius; beside inches in degrees Fahrenheit too. */
     public String temperature(double kelvin, int decimals) {
         String celsius = figure(Unit.CELSIUS.fromSi(kelvin), decimals) + " " + Unit.CELSIUS.symbol();
-        return this == US ? celsius + " (" + figure(Unit.FAHRENHEIT.fromSi(kelvin), 0) + " " + Unit.FAHRENHEIT.symbol() + ")" : celsius;
+        return this == US
+                ? celsius + " (" + figure(Unit.FAHRENHEIT.fromSi(kelvin), 0) + " " + Unit.FAHRENHEIT.symbol() + ")"
+                : celsius;
     }
 
-    /** A number with fixed decimals, a real minus sign and a thin gap between thousands; a half is rounded away from zero. */
+    /**
+     * A number with fixed decimals, a real minus sign and a thin gap between thousands; a half is rounded away from
+     * zero.
+     */
     public static String figure(double value, int decimals) {
         double scaled = decimals < TENS.length ? Math.abs(value) * TENS[decimals] : MOST_QUICK;
         if (!(scaled < MOST_QUICK)) {

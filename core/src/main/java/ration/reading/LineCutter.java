@@ -5,8 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.function.Consumer;
 
 /**
- * Cuts what comes in into lines, UTF-8. Only what a line end stands behind is a line: a unit cut off in the middle would be another unit.
- * A line has a greatest length; what is longer is dropped up to its end, and told.
+ * Cuts what comes in into lines, UTF-8. Only what a line end stands behind is a line: a unit cut off in the middle
+ * would be another unit. A line has a greatest length; what is longer is dropped up to its end, and told.
  */
 public final class LineCutter {
 
@@ -19,7 +19,7 @@ public final class LineCutter {
     private boolean tooLong;
 
     /**
-     * @param line    given each, without its end
+     * @param line given each, without its end
      * @param dropped told once for each that was too long
      */
     public LineCutter(Consumer<String> line, Runnable dropped) {

@@ -14,17 +14,18 @@ import ration.quantity.UnitSystem;
 /**
  * A figure read on the aircraft.
  *
- * @param place   id of an item, item.port, or of a run
- * @param what    was read
- * @param value   SI; minutes for a time; 1 or 0 for a sign
- * @param error   of the instrument, one standard deviation, SI, above zero
+ * @param place id of an item, item.port, or of a run
+ * @param what was read
+ * @param value SI; minutes for a time; 1 or 0 for a sign
+ * @param error of the instrument, one standard deviation, SI, above zero
  * @param setting when it was read
  */
 public record Reading(String place, What what, double value, double error, Setting setting) {
 
     /** What can be read. */
     public enum What {
-        PRESSURE("pressure", Dimension.PRESSURE), FLOW("flow", Dimension.FLOW),
+        PRESSURE("pressure", Dimension.PRESSURE),
+        FLOW("flow", Dimension.FLOW),
         /** Until the engine is short, everything left as it is. */
         MINUTES("minutes", Dimension.TIME),
         /** What leaves a tank, over ten minutes; below zero it rises. */
@@ -35,9 +36,13 @@ public record Reading(String place, What what, double value, double error, Setti
         VOLTS("volts", Dimension.VOLTAGE),
         /** An electric pump draws. */
         AMPS("amps", Dimension.CURRENT),
-        FLUTTERS("pressure flutters", Dimension.NUMBER), SILENT("makes no sound", Dimension.NUMBER), STILL("does not move", Dimension.NUMBER),
-        WILL_NOT_FILL("will not fill", Dimension.NUMBER), OVERBOARD("streams overboard", Dimension.NUMBER), DRIPS("drips or smells",
-                Dimension.NUMBER), WATER("water in the sample", Dimension.NUMBER);
+        FLUTTERS("pressure flutters", Dimension.NUMBER),
+        SILENT("makes no sound", Dimension.NUMBER),
+        STILL("does not move", Dimension.NUMBER),
+        WILL_NOT_FILL("will not fill", Dimension.NUMBER),
+        OVERBOARD("streams overboard", Dimension.NUMBER),
+        DRIPS("drips or smells", Dimension.NUMBER),
+        WATER("water in the sample", Dimension.NUMBER);
 
         private final String word;
         private final Dimension dimension;
@@ -55,7 +60,10 @@ public record Reading(String place, What what, double value, double error, Setti
             return dimension;
         }
 
-        /** What a usual instrument may be off by, SI, minutes for a time; of a sign, nothing that counts. Common practice, no source. */
+        /**
+         * What a usual instrument may be off by, SI, minutes for a time; of a sign, nothing that counts. Common
+         * practice, no source.
+         */
         public double usualError() {
             return switch (this) {
                 case PRESSURE -> Unit.PSI.toSi(0.3);
@@ -93,13 +101,15 @@ public record Reading(String place, What what, double value, double error, Setti
 
     /** A value with its unit; minutes as minutes, a sign as yes or no. */
     public static String text(What what, double value, UnitSystem units) {
-        return what == What.MINUTES ? UnitSystem.figure(value, 1) + " min" : what.sign() ? value > 0.5 ? "yes" : "no" : units.text(value, what
-                .dimension());
+        return what == What.MINUTES
+                ? UnitSystem.figure(value, 1) + " min"
+                : what.sign() ? value > 0.5 ? "yes" : "no" : units.text(value, what.dimension());
     }
 
     /** Where, as it is named here. */
     public String named(FuelSystem system) {
-        return system.item(item()).map(Item::name).orElse(item()) + (place.contains(".") ? ", " + place.substring(place.indexOf('.') + 1) : "");
+        return system.item(item()).map(Item::name).orElse(item())
+                + (place.contains(".") ? ", " + place.substring(place.indexOf('.') + 1) : "");
     }
 
     /**
@@ -111,17 +121,19 @@ public record Reading(String place, What what, double value, double error, Setti
         String plain = written.strip();
         int dot = plain.lastIndexOf('.');
         String head = dot < 0 ? plain : plain.substring(0, dot);
-        Optional<Item> item = system.items().stream().filter(i -> i.id().equalsIgnoreCase(head) || i.name().toLowerCase(Locale.ROOT).equals(head
-                .toLowerCase(Locale.ROOT))).findFirst();
+        Optional<Item> item = system.items().stream()
+                .filter(i -> i.id().equalsIgnoreCase(head)
+                        || i.name().toLowerCase(Locale.ROOT).equals(head.toLowerCase(Locale.ROOT)))
+                .findFirst();
         if (item.isEmpty()) {
-            throw new IllegalArgumentException("There is no part \u201c" + written + "\u201d. Say one of: " + String.join(", ", system.items().stream()
-                    .map(Item::id).toList()) + ".");
+            throw new IllegalArgumentException("There is no part \u201c" + written + "\u201d. Say one of: "
+                    + String.join(", ", system.items().stream().map(Item::id).toList()) + ".");
         }
         String port = dot < 0 ? "" : plain.substring(dot + 1);
         boolean run = item.get().only(Run.class).isPresent();
         if (!port.isEmpty() && !run && !item.get().ports().contains(port)) {
-            throw new IllegalArgumentException(item.get().name() + " has no port \u201c" + port + "\u201d. It has: " + String.join(", ", item.get()
-                    .ports()) + ".");
+            throw new IllegalArgumentException(item.get().name() + " has no port \u201c" + port + "\u201d. It has: "
+                    + String.join(", ", item.get().ports()) + ".");
         }
         return item.get().id() + (port.isEmpty() || run ? "" : "." + port);
     }
@@ -131,7 +143,9 @@ public record Reading(String place, What what, double value, double error, Setti
         return place.contains(".") ? place.substring(0, place.indexOf('.')) : place;
     }
 
-    /** The port a pressure is read at: as said; else the inlet of an engine, the end of a run, what leaves another part. */
+    /**
+     * The port a pressure is read at: as said; else the inlet of an engine, the end of a run, what leaves another part.
+     */
     public PortRef port(FuelSystem system) {
         if (place.contains(".")) {
             return new PortRef(item(), place.substring(place.indexOf('.') + 1));
@@ -141,12 +155,22 @@ public record Reading(String place, What what, double value, double error, Setti
             return run.get().to();
         }
         List<String> ports = system.item(place).map(Item::ports).orElse(List.of());
-        return new PortRef(place, ports.contains(Item.OUT) ? Item.OUT : ports.contains(Item.IN) || ports.isEmpty() ? Item.IN : ports.get(0));
+        return new PortRef(
+                place,
+                ports.contains(Item.OUT)
+                        ? Item.OUT
+                        : ports.contains(Item.IN) || ports.isEmpty() ? Item.IN : ports.get(0));
     }
 
     /** The run whose flow is read: as said; else what arrives at a part, or leaves it. */
     public Optional<Run> run(FuelSystem system) {
-        return system.item(item()).flatMap(i -> i.only(Run.class)).or(() -> system.runs().stream().filter(r -> r.to().item().equals(item())).findFirst()).or(
-                () -> system.runs().stream().filter(r -> r.from().item().equals(item())).findFirst());
+        return system.item(item())
+                .flatMap(i -> i.only(Run.class))
+                .or(() -> system.runs().stream()
+                        .filter(r -> r.to().item().equals(item()))
+                        .findFirst())
+                .or(() -> system.runs().stream()
+                        .filter(r -> r.from().item().equals(item()))
+                        .findFirst());
     }
 }

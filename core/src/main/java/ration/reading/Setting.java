@@ -13,18 +13,29 @@ import ration.topology.Topology;
 /**
  * What was set when a reading was taken.
  *
- * @param condition  attitude, contents, handles, pumps, power
+ * @param condition attitude, contents, handles, pumps, power
  * @param manoeuvres done beside
  */
 public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
 
     /** What is done to an aircraft to learn something. */
     public enum Manoeuvre {
-        ENGINE_STOPPED("engine stopped", 0, ""), RETURN_PINCHED("return pinched", 2, "Rubber hose only, a towel round it and smooth jaws, never a"
-                + " hard line; it must stand the pump's full pressure."), CAP_LOOSENED("cap loosened", 1, "On the ground only: vapor comes out."),
-        LINE_OPEN("line open", 20, "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand."),
+        ENGINE_STOPPED("engine stopped", 0, ""),
+        RETURN_PINCHED(
+                "return pinched",
+                2,
+                "Rubber hose only, a towel round it and smooth jaws, never a"
+                        + " hard line; it must stand the pump's full pressure."),
+        CAP_LOOSENED("cap loosened", 1, "On the ground only: vapor comes out."),
+        LINE_OPEN(
+                "line open",
+                20,
+                "Open fuel: into a metal can that is bonded, outside, no ignition source, extinguisher at hand."),
         /** The engine bay heat-soaked, the fuel as warm as the hot day makes it. */
-        HOT("hot", 20, "Run until everything under the cowl is hot, then look: burns, propeller; extinguisher at hand."),
+        HOT(
+                "hot",
+                20,
+                "Run until everything under the cowl is hot, then look: burns, propeller; extinguisher at hand."),
         /** The hose of each regulator that follows the manifold is off: it holds over the air outside. */
         REFERENCE_OFF("reference hose off", 2, "Plug the manifold's end: an engine that draws air there runs on."),
         /** Switched off, and time given to cool: what vapor did is gone. */
@@ -76,7 +87,8 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
     public Condition failed(FuelSystem system, Set<Fault> faults) {
         Condition c = condition;
         for (Fault f : faults) {
-            boolean aired = has(Manoeuvre.CAP_LOOSENED) && (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID);
+            boolean aired = has(Manoeuvre.CAP_LOOSENED)
+                    && (f.kind() == Fault.Kind.VENT_SHUT || f.kind() == Fault.Kind.VENT_HOLDS_LIQUID);
             c = aired ? c : c.with(f);
         }
         if (has(Manoeuvre.ENGINE_STOPPED)) {
@@ -91,7 +103,9 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
             }
         }
         if (has(Manoeuvre.REFERENCE_OFF)) {
-            for (Regulator r : system.all(Regulator.class).filter(x -> x.reference() == Regulator.Reference.MANIFOLD).toList()) {
+            for (Regulator r : system.all(Regulator.class)
+                    .filter(x -> x.reference() == Regulator.Reference.MANIFOLD)
+                    .toList()) {
                 c = c.with(new Fault(Fault.Kind.REFERENCE_OFF, r.id()));
             }
         }

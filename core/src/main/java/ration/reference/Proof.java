@@ -11,21 +11,20 @@ import ration.network.NetworkSolution;
  * One reference case solved under the reference's friction law and under Ration's own.
  *
  * @param reference the case
- * @param same      largest relative flow difference under the reference's law
- * @param own       largest relative flow difference under Ration's law
- * @param slowest   smallest Reynolds number of a flowing pipe under Ration's law, 0 if none flows
- * @param fastest   largest Reynolds number of a pipe
- * @param failure   why there is no answer, or empty
+ * @param same largest relative flow difference under the reference's law
+ * @param own largest relative flow difference under Ration's law
+ * @param slowest smallest Reynolds number of a flowing pipe under Ration's law, 0 if none flows
+ * @param fastest largest Reynolds number of a pipe
+ * @param failure why there is no answer, or empty
  */
-public record Proof(ReferenceCase reference, double same, double own, double slowest, double fastest,
-        String failure) {
+public record Proof(ReferenceCase reference, double same, double own, double slowest, double fastest, String failure) {
 
     /** Largest relative difference under the reference's law that still proves the solver. */
     public static final double TOLERANCE = 1e-4;
 
     /**
-     * Flows below this share of the largest in their network are compared with that share instead of with
-     * themselves, so that a line that should stand still is not judged by its rounding error.
+     * Flows below this share of the largest in their network are compared with that share instead of with themselves,
+     * so that a line that should stand still is not judged by its rounding error.
      */
     public static final double SMALL_SHARE = 1e-3;
 
@@ -34,7 +33,12 @@ public record Proof(ReferenceCase reference, double same, double own, double slo
         NetworkProblem ownProblem = reference.under(FrictionLaw.CONSERVATIVE);
         NetworkSolution own = Network.of(ownProblem).solve();
         if (!same.converged() || !own.converged()) {
-            return new Proof(reference, Double.MAX_VALUE, Double.MAX_VALUE, 0, 0,
+            return new Proof(
+                    reference,
+                    Double.MAX_VALUE,
+                    Double.MAX_VALUE,
+                    0,
+                    0,
                     same.converged() ? own.reason() : same.reason());
         }
         double slowest = Double.MAX_VALUE;
@@ -46,8 +50,13 @@ public record Proof(ReferenceCase reference, double same, double own, double slo
                 fastest = Math.max(fastest, re);
             }
         }
-        return new Proof(reference, difference(reference.flows(), same), difference(reference.flows(), own),
-                slowest == Double.MAX_VALUE ? 0 : slowest, fastest, "");
+        return new Proof(
+                reference,
+                difference(reference.flows(), same),
+                difference(reference.flows(), own),
+                slowest == Double.MAX_VALUE ? 0 : slowest,
+                fastest,
+                "");
     }
 
     public boolean passes() {
@@ -58,7 +67,10 @@ public record Proof(ReferenceCase reference, double same, double own, double slo
     public static double difference(Map<String, Double> expected, NetworkSolution solution) {
         double largest = expected.values().stream().mapToDouble(Math::abs).max().orElse(0);
         if (largest == 0) {
-            return expected.keySet().stream().mapToDouble(id -> Math.abs(solution.flow(id))).max().orElse(0)
+            return expected.keySet().stream()
+                            .mapToDouble(id -> Math.abs(solution.flow(id)))
+                            .max()
+                            .orElse(0)
                     / 1e-6;
         }
         double worst = 0;

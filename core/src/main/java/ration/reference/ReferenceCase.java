@@ -24,10 +24,10 @@ import ration.network.PumpCurve;
 /**
  * One network with flows known from outside.
  *
- * @param id      the case's own id
- * @param title   what it shows
+ * @param id the case's own id
+ * @param title what it shows
  * @param problem the network, its friction law still to be chosen (EPANET's as read)
- * @param flows   expected flow of each link, m3/s
+ * @param flows expected flow of each link, m3/s
  */
 public record ReferenceCase(String id, String title, NetworkProblem problem, Map<String, Double> flows) {
 
@@ -76,8 +76,11 @@ public record ReferenceCase(String id, String title, NetworkProblem problem, Map
                     throw new IllegalArgumentException("no expected flow for link " + link.id());
                 }
             }
-            return new ReferenceCase(id, root.path("title").asText(""),
-                    new NetworkProblem(fluid, gravity, FrictionLaw.EPANET, nodes, links), flows);
+            return new ReferenceCase(
+                    id,
+                    root.path("title").asText(""),
+                    new NetworkProblem(fluid, gravity, FrictionLaw.EPANET, nodes, links),
+                    flows);
         } catch (JsonProcessingException e) {
             throw new IOException(name + " is not JSON: " + e.getOriginalMessage(), e);
         } catch (IllegalArgumentException e) {
@@ -97,10 +100,13 @@ public record ReferenceCase(String id, String title, NetworkProblem problem, Map
     private static Node node(JsonNode n, double weight) {
         double height = number(n, "elevation_m");
         return switch (text(n, "type")) {
-            case "reservoir" -> new Node(text(n, "id"), height,
-                    new Boundary.Pressure(weight * (number(n, "head_m") - height)));
-            case "junction" -> new Node(text(n, "id"), height,
-                    new Boundary.Demand(n.path("demand_m3_s").asDouble(0)));
+            case "reservoir" ->
+                new Node(text(n, "id"), height, new Boundary.Pressure(weight * (number(n, "head_m") - height)));
+            case "junction" ->
+                new Node(
+                        text(n, "id"),
+                        height,
+                        new Boundary.Demand(n.path("demand_m3_s").asDouble(0)));
             default -> throw new IllegalArgumentException("node " + text(n, "id") + " has an unknown type");
         };
     }
@@ -110,8 +116,13 @@ public record ReferenceCase(String id, String title, NetworkProblem problem, Map
             return new Element.Shut();
         }
         return switch (text(l, "type")) {
-            case "pipe" -> new Element.Pipe(number(l, "diameter_m"), number(l, "length_m"), number(l, "roughness_m"),
-                    Element.Minor.k(l.path("K").asDouble(0)), l.path("checkValve").asBoolean(false));
+            case "pipe" ->
+                new Element.Pipe(
+                        number(l, "diameter_m"),
+                        number(l, "length_m"),
+                        number(l, "roughness_m"),
+                        Element.Minor.k(l.path("K").asDouble(0)),
+                        l.path("checkValve").asBoolean(false));
             case "pump" -> new Element.Pump(curve(l.path("curve"), weight));
             default -> throw new IllegalArgumentException("link " + text(l, "id") + " has an unknown type");
         };
@@ -123,7 +134,8 @@ public record ReferenceCase(String id, String title, NetworkProblem problem, Map
             case "piecewiseLinear" -> {
                 List<PumpCurve.Point> points = new ArrayList<>();
                 for (JsonNode p : list(c, "points_q_m3s_h_m")) {
-                    points.add(new PumpCurve.Point(p.path(0).asDouble(), weight * p.path(1).asDouble()));
+                    points.add(new PumpCurve.Point(
+                            p.path(0).asDouble(), weight * p.path(1).asDouble()));
                 }
                 yield Element.curve(points);
             }

@@ -8,11 +8,10 @@ import java.util.List;
 /** The project's own copies of the reference networks. */
 public final class ReferenceLibrary {
 
-    private static final List<String> IDS = List.of("c01", "c03", "c04", "c05", "c07", "c09", "c11", "c14", "c17",
-            "c20");
+    private static final List<String> IDS =
+            List.of("c01", "c03", "c04", "c05", "c07", "c09", "c11", "c14", "c17", "c20");
 
-    private ReferenceLibrary() {
-    }
+    private ReferenceLibrary() {}
 
     public static List<ReferenceCase> own() throws IOException {
         List<ReferenceCase> cases = new ArrayList<>();

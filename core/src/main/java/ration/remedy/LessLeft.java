@@ -26,7 +26,9 @@ import ration.project.Project;
 import ration.quantity.Unit;
 import ration.task.Task;
 
-/** What would leave less in a tank: its outlet moved, a second outlet, a sump well; each worked out over all attitudes. */
+/**
+ * What would leave less in a tank: its outlet moved, a second outlet, a sump well; each worked out over all attitudes.
+ */
 public final class LessLeft {
 
     private static final double INCH = Unit.INCH.toSi(1);
@@ -36,6 +38,7 @@ public final class LessLeft {
     private static final double WELL_SIDE = 5;
     /** Lip of an outlet over a floor: dirt stays below it. */
     private static final double LIP = 0.25 * INCH;
+
     private static final int MOST = 6;
     private static final String BY = "estimate";
 
@@ -58,11 +61,10 @@ public final class LessLeft {
      * One change, worked out.
      *
      * @param title what to do
-     * @param edit  does it
+     * @param edit does it
      * @param after the tank with it
      */
-    public record Row(String title, Edit edit, TankAnswer after) {
-    }
+    public record Row(String title, Edit edit, TankAnswer after) {}
 
     /** Changes that leave less by the shape, least first. */
     public static List<Row> of(Project project, TankAnswer now, Task task) {
@@ -109,14 +111,16 @@ public final class LessLeft {
         if (under.isEmpty() || there.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(Place.estimated(new Point3(p.x(), p.y(), there.getAsDouble() + Math.max(0,
-                old.z() - under.getAsDouble()))));
+        return Optional.of(Place.estimated(
+                new Point3(p.x(), p.y(), there.getAsDouble() + Math.max(0, old.z() - under.getAsDouble()))));
     }
 
     private void move(String title, Point3 to) {
-        onFloor(to).filter(p -> p.point().distance(tank.outlets().get(0).place().point()) > INCH / 4).ifPresent(p -> {
-            change(title, s -> onTank(s, t -> firstAt(t, p)));
-        });
+        onFloor(to)
+                .filter(p -> p.point().distance(tank.outlets().get(0).place().point()) > INCH / 4)
+                .ifPresent(p -> {
+                    change(title, s -> onTank(s, t -> firstAt(t, p)));
+                });
     }
 
     private void second(String title, Point3 to) {
@@ -128,7 +132,9 @@ public final class LessLeft {
 
     /** A second outlet teed into the line of the first, by a line of the same size. */
     private FuelSystem withSecond(FuelSystem s, Place at) {
-        Optional<Tank> now = s.item(this.tank.id()).filter(Tank.class::isInstance).map(Tank.class::cast)
+        Optional<Tank> now = s.item(this.tank.id())
+                .filter(Tank.class::isInstance)
+                .map(Tank.class::cast)
                 .filter(t -> t.outlets().size() == 1);
         if (now.isEmpty()) {
             return s;
@@ -144,12 +150,17 @@ public final class LessLeft {
         Run run = line.get();
         Place below = first.place().raised(-2 * INCH);
         String id = s.freeId("tee");
-        Tee tee = new Tee(new Tag(id, "Tee", below), new Measured(ration.quantity.Quantity.of(
-                Math.round(Unit.INCH.fromSi(run.size().bore()) * 1000) / 1000.0, Unit.INCH), BY));
+        Tee tee = new Tee(
+                new Tag(id, "Tee", below),
+                new Measured(
+                        ration.quantity.Quantity.of(
+                                Math.round(Unit.INCH.fromSi(run.size().bore()) * 1000) / 1000.0, Unit.INCH),
+                        BY));
         PortRef outlet = new PortRef(tank.id(), first.name());
         boolean from = run.from().equals(outlet);
-        Run rest = from ? run.between(new PortRef(id, Item.OUT), run.to()) : run.between(run.from(), new PortRef(id,
-                Item.OUT));
+        Run rest = from
+                ? run.between(new PortRef(id, Item.OUT), run.to())
+                : run.between(run.from(), new PortRef(id, Item.OUT));
         with = with.replace(rest).plus(tee);
         with = with.plus(bare(with, run.size(), outlet, new PortRef(id, Item.IN)));
         return with.plus(bare(with, run.size(), new PortRef(tank.id(), more.name()), new PortRef(id, Tee.BRANCH)));
@@ -163,10 +174,12 @@ public final class LessLeft {
     /** A well under the outlet with the outlet on its floor; where one is there already, the outlet down into it. */
     private void well() {
         Point3 at = tank.outlets().get(0).place().point();
-        Optional<Fitout.Well> here = tank.fitout().wells().stream().filter(w -> w.covers(at)).findFirst();
+        Optional<Fitout.Well> here =
+                tank.fitout().wells().stream().filter(w -> w.covers(at)).findFirst();
         OptionalDouble floor = shell.floorAt(at.x(), at.y());
         if (here.isPresent()) {
-            Place down = Place.estimated(new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
+            Place down = Place.estimated(
+                    new Point3(at.x(), at.y(), here.get().floor().point().z() + LIP));
             if (down.point().z() < at.z() - LIP) {
                 change("Outlet down to the floor of its well", s -> onTank(s, t -> firstAt(t, down)));
             }
@@ -176,15 +189,18 @@ public final class LessLeft {
             return;
         }
         Place foot = Place.estimated(new Point3(at.x(), at.y(), floor.getAsDouble() - WELL_DEPTH));
-        Fitout.Well well = new Fitout.Well(foot, Measured.of(WELL_SIDE, Unit.INCH, BY), Measured.of(WELL_SIDE, Unit.INCH, BY));
+        Fitout.Well well =
+                new Fitout.Well(foot, Measured.of(WELL_SIDE, Unit.INCH, BY), Measured.of(WELL_SIDE, Unit.INCH, BY));
         if (tank.fitout().wells().stream().anyMatch(well::meets)) {
             return;
         }
-        change("Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it", s -> onTank(s, t -> {
-            List<Fitout.Well> wells = new ArrayList<>(t.fitout().wells());
-            wells.add(well);
-            return firstAt(t, foot.raised(LIP)).with(t.fitout().withWells(wells));
-        }));
+        change(
+                "Sump well 5 \u00d7 5 \u00d7 1.5 in, outlet in it",
+                s -> onTank(s, t -> {
+                    List<Fitout.Well> wells = new ArrayList<>(t.fitout().wells());
+                    wells.add(well);
+                    return firstAt(t, foot.raised(LIP)).with(t.fitout().withWells(wells));
+                }));
     }
 
     /** The tank as it stands in the system the change is made on, which may have been edited since. */
@@ -204,8 +220,12 @@ public final class LessLeft {
         try {
             TankAnswer after = TankAnswer.of(project.with(changed), there);
             if (after.predicted().volume() < now.predicted().volume() * 0.99) {
-                rows.add(new Row(title, Edit.of("Try " + title.substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-                        + title.substring(1), p -> p.with(on.apply(p.system()))), after));
+                rows.add(new Row(
+                        title,
+                        Edit.of(
+                                "Try " + title.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + title.substring(1),
+                                p -> p.with(on.apply(p.system()))),
+                        after));
             }
         } catch (IllegalArgumentException e) {
             // a change that would not close the tank is no suggestion

@@ -54,22 +54,19 @@ public final class MoreDegrees {
     private static final double LEAST_GAIN = 0.05;
     private static final double LOWER = Unit.INCH.toSi(6);
 
-    private MoreDegrees() {
-    }
+    private MoreDegrees() {}
 
     /**
      * One change, worked out.
      *
      * @param title what to do
      * @param costs what it costs in flow margin, in words
-     * @param edit  does it
+     * @param edit does it
      * @param after the gap that then governs
      */
-    public record Row(String title, String costs, Edit edit, VaporAnswer after) {
-    }
+    public record Row(String title, String costs, Edit edit, VaporAnswer after) {}
 
-    private record Change(String title, UnaryOperator<Project> on) {
-    }
+    private record Change(String title, UnaryOperator<Project> on) {}
 
     /** Changes that gain, most first; empty when stopped or where nothing flows. */
     public static List<Row> of(Assessment now, Task task) {
@@ -87,11 +84,20 @@ public final class MoreDegrees {
             Assessment after = Assessment.ahead(c.on().apply(now.project()), Optional.of(now));
             Optional<VaporAnswer> then = after.vapor();
             if (then.isPresent() && then.get().degrees() > vapor.degrees() + LEAST_GAIN) {
-                double margin = after.governing().map(g -> g.margin()).orElse(0.0) - now.governing().map(g -> g.margin()).orElse(0.0);
-                String costs = Math.abs(margin) < 0.005 ? "flow margin as before" : (margin > 0 ? "and adds " : "and takes ")
-                        + ration.quantity.UnitSystem.figure(Math.abs(margin), 2) + "\u00d7 of flow margin";
-                rows.add(new Row(c.title(), costs, Edit.of("Try " + c.title().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-                        + c.title().substring(1), c.on()), then.get()));
+                double margin = after.governing().map(g -> g.margin()).orElse(0.0)
+                        - now.governing().map(g -> g.margin()).orElse(0.0);
+                String costs = Math.abs(margin) < 0.005
+                        ? "flow margin as before"
+                        : (margin > 0 ? "and adds " : "and takes ")
+                                + ration.quantity.UnitSystem.figure(Math.abs(margin), 2) + "\u00d7 of flow margin";
+                rows.add(new Row(
+                        c.title(),
+                        costs,
+                        Edit.of(
+                                "Try " + c.title().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                                        + c.title().substring(1),
+                                c.on()),
+                        then.get()));
             }
             task.progress().accept((i + 1.0) / changes.size());
         }
@@ -101,7 +107,10 @@ public final class MoreDegrees {
 
     private static List<Change> changes(Project project, VaporAnswer vapor) {
         List<Change> all = new ArrayList<>();
-        List<Item> path = vapor.look().demand().path().stream().map(s -> project.system().item(s.item())).flatMap(Optional::stream).toList();
+        List<Item> path = vapor.look().demand().path().stream()
+                .map(s -> project.system().item(s.item()))
+                .flatMap(Optional::stream)
+                .toList();
         int first = 0;
         while (first < path.size() && path.get(first).only(Pump.class).isEmpty()) {
             first++;
@@ -113,7 +122,9 @@ public final class MoreDegrees {
         Volatility now = project.heat().volatility();
         if (now.ordinal() > Volatility.MOGAS_AA.ordinal() && now != Volatility.MOGAS_UNSAID) {
             Volatility less = Volatility.values()[now.ordinal() - 1];
-            all.add(new Change(less.label() + " in place of " + now.label(), p -> p.with(p.heat().with(less))));
+            all.add(new Change(
+                    less.label() + " in place of " + now.label(),
+                    p -> p.with(p.heat().with(less))));
         }
         return all;
     }
@@ -127,12 +138,23 @@ public final class MoreDegrees {
         public List<Change> run(Run run) {
             List<Change> all = new ArrayList<>();
             if (!run.build().marks().sleeved()) {
-                all.add(new Change("Sleeve on " + run.name(), on(run, Run.class, r -> r.with(r.build().with(
-                        new RunBuild.Marks(true, r.build().marks().moving(), r.build().marks().temporary()))))));
+                all.add(new Change(
+                        "Sleeve on " + run.name(),
+                        on(
+                                run,
+                                Run.class,
+                                r -> r.with(r.build()
+                                        .with(new RunBuild.Marks(
+                                                true,
+                                                r.build().marks().moving(),
+                                                r.build().marks().temporary()))))));
             }
             if (suction) {
-                run.size().nextUp().ifPresent(up -> all.add(new Change("Run " + run.name() + " in " + up.shortName(),
-                        on(run, Run.class, r -> r.resized(up)))));
+                run.size()
+                        .nextUp()
+                        .ifPresent(up -> all.add(new Change(
+                                "Run " + run.name() + " in " + up.shortName(),
+                                on(run, Run.class, r -> r.resized(up)))));
             }
             return all;
         }
@@ -140,7 +162,12 @@ public final class MoreDegrees {
         @Override
         public List<Change> pump(Pump pump) {
             List<Change> all = new ArrayList<>(shroud(project, pump));
-            all.add(new Change(pump.name() + " 6 in lower", on(pump, Pump.class, x -> x.with(new Tag(x.id(), x.name(), x.place().raised(-LOWER))))));
+            all.add(new Change(
+                    pump.name() + " 6 in lower",
+                    on(
+                            pump,
+                            Pump.class,
+                            x -> x.with(new Tag(x.id(), x.name(), x.place().raised(-LOWER))))));
             return all;
         }
 
@@ -150,8 +177,10 @@ public final class MoreDegrees {
                 return List.of();
             }
             List<Change> all = new ArrayList<>(shroud(project, s));
-            all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled().map(f -> x.withFouled(f.times(0.5))).orElse(x).withLoss(
-                    x.loss().times(0.5)))));
+            all.add(new Change(s.name() + " twice as large", on(s, Strainer.class, x -> x.fouled()
+                    .map(f -> x.withFouled(f.times(0.5)))
+                    .orElse(x)
+                    .withLoss(x.loss().times(0.5)))));
             return all;
         }
 
@@ -243,8 +272,16 @@ public final class MoreDegrees {
 
     /** Blast air round a body that stands in the engine bay. */
     private static List<Change> shroud(Project project, Fitted body) {
-        boolean hot = PathHeat.zone(project.system(), project.heat(), body.id(), body.place().point()) == Zone.ENGINE_BAY;
-        return hot ? List.of(new Change("Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD)))) : List.of();
+        boolean hot = PathHeat.zone(
+                        project.system(),
+                        project.heat(),
+                        body.id(),
+                        body.place().point())
+                == Zone.ENGINE_BAY;
+        return hot
+                ? List.of(new Change(
+                        "Cooling shroud on " + body.name(), p -> p.with(p.heat().withZone(body.id(), Zone.SHROUD))))
+                : List.of();
     }
 
     /**
@@ -254,23 +291,39 @@ public final class MoreDegrees {
     private static Optional<Change> smallReturn(Project project, VaporAnswer vapor) {
         FuelSystem system = project.system();
         List<PathStep> path = vapor.look().demand().path();
-        List<Item> items = path.stream().map(s -> system.item(s.item())).flatMap(Optional::stream).toList();
-        Pump pump = items.stream().flatMap(i -> i.only(Pump.class).stream()).reduce((a, b) -> b).orElse(null);
-        Tank tank = items.stream().flatMap(i -> i.only(Tank.class).stream()).findFirst().orElse(null);
-        if (pump == null || tank == null || tank.outlets().isEmpty() || system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
-                || system.tanks().stream().anyMatch(t -> t.returns().stream().anyMatch(r -> system.runAt(new PortRef(t.id(),
-                r.name())).isPresent()))) {
+        List<Item> items = path.stream()
+                .map(s -> system.item(s.item()))
+                .flatMap(Optional::stream)
+                .toList();
+        Pump pump = items.stream()
+                .flatMap(i -> i.only(Pump.class).stream())
+                .reduce((a, b) -> b)
+                .orElse(null);
+        Tank tank = items.stream()
+                .flatMap(i -> i.only(Tank.class).stream())
+                .findFirst()
+                .orElse(null);
+        if (pump == null
+                || tank == null
+                || tank.outlets().isEmpty()
+                || system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
+                || system.tanks().stream()
+                        .anyMatch(t -> t.returns().stream().anyMatch(r -> system.runAt(new PortRef(t.id(), r.name()))
+                                .isPresent()))) {
             return Optional.empty();
         }
         String from = pump.id();
         String to = tank.id();
-        return Optional.of(new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in",
-                p -> p.system().item(from).flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Pump) f,
-                        (Tank) t)))).orElse(p)));
+        return Optional.of(
+                new Change("A small return behind " + pump.name() + " to " + tank.name() + ", 0.040 in", p -> p.system()
+                        .item(from)
+                        .flatMap(f -> p.system().item(to).map(t -> p.with(withReturn(p.system(), (Pump) f, (Tank) t))))
+                        .orElse(p)));
     }
 
     private static FuelSystem withReturn(FuelSystem system, Pump pump, Tank tank) {
-        if (system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty() || tank.outlets().isEmpty()) {
+        if (system.runAt(new PortRef(pump.id(), Item.OUT)).isEmpty()
+                || tank.outlets().isEmpty()) {
             return system;
         }
         Run line = system.runAt(new PortRef(pump.id(), Item.OUT)).orElseThrow();
@@ -280,19 +333,28 @@ public final class MoreDegrees {
         String port = tank.returns().stream().anyMatch(r -> r.name().equals("return")) ? "return-2" : "return";
         Point3 out = tank.outlets().get(0).place().point();
         Point3 aft = new Point3(1, 0, 0);
-        double far = out.x() - tank.solid().lowest(aft) > tank.solid().highest(aft) - out.x() ? tank.solid().lowest(aft)
+        double far = out.x() - tank.solid().lowest(aft) > tank.solid().highest(aft) - out.x()
+                ? tank.solid().lowest(aft)
                 : tank.solid().highest(aft);
-        Point3 top = new Point3(far + Math.signum(out.x() - far) * Unit.INCH.toSi(1), out.y(), tank.solid().highest(new Point3(0, 0,
-                1)) - Unit.INCH.toSi(0.5));
+        Point3 top = new Point3(
+                far + Math.signum(out.x() - far) * Unit.INCH.toSi(1),
+                out.y(),
+                tank.solid().highest(new Point3(0, 0, 1)) - Unit.INCH.toSi(0.5));
         List<Tank.Entry> entries = new ArrayList<>(tank.returns());
         entries.add(new Tank.Entry(port, Place.estimated(top)));
         LineSize small = LineSize.parse("1/4 x 0.035 tube");
         boolean leaves = line.from().equals(new PortRef(pump.id(), Item.OUT));
         PortRef joint = new PortRef(tee, Item.OUT);
-        FuelSystem with = system.replace(tank.withReturns(entries)).replace(leaves ? line.between(joint, line.to())
-                : line.between(line.from(), joint)).plus(new Tee(new Tag(tee, "Return tee", Place.estimated(at)),
-                Measured.of(0.172, Unit.INCH, "estimate")), new Orifice(new Tag(orifice, "Return orifice",
-                Place.estimated(at)), Measured.of(0.040, Unit.INCH, "estimate"), 0.65));
+        FuelSystem with = system.replace(tank.withReturns(entries))
+                .replace(leaves ? line.between(joint, line.to()) : line.between(line.from(), joint))
+                .plus(
+                        new Tee(
+                                new Tag(tee, "Return tee", Place.estimated(at)),
+                                Measured.of(0.172, Unit.INCH, "estimate")),
+                        new Orifice(
+                                new Tag(orifice, "Return orifice", Place.estimated(at)),
+                                Measured.of(0.040, Unit.INCH, "estimate"),
+                                0.65));
         with = with.plus(bare(with, line.size(), new PortRef(pump.id(), Item.OUT), new PortRef(tee, Item.IN)));
         with = with.plus(bare(with, small, new PortRef(tee, Tee.BRANCH), new PortRef(orifice, Item.IN)));
         return with.plus(bare(with, small, new PortRef(orifice, Item.OUT), new PortRef(tank.id(), port)));

@@ -60,11 +60,14 @@ public final class Remedies {
     private static final int MOST = 8;
     /** Cases that tell at most how much a change gains. */
     private static final int NEAREST = 12;
-    private static final Comparator<Solved> BEST_FIRST = Comparator.comparingDouble(s -> -s.after().ratio());
+
+    private static final Comparator<Solved> BEST_FIRST =
+            Comparator.comparingDouble(s -> -s.after().ratio());
     /** A change that brings less than this much margin over what is needed is not worth a row. */
     private static final double LEAST_GAIN = 0.005;
     /** Loss of a coarser screen or a straighter bore over the present one; common practice, no source. */
     private static final double EASIER = 0.5;
+
     private static final double INCH = 0.0254;
 
     private final Optional<Assessment> known;
@@ -74,11 +77,9 @@ public final class Remedies {
     private final List<Change> changes = new ArrayList<>();
 
     /** One change to try. */
-    private record Change(String item, String title, String detail, UnaryOperator<FuelSystem> on) {
-    }
+    private record Change(String item, String title, String detail, UnaryOperator<FuelSystem> on) {}
 
-    private record Solved(Change change, LeastMargin after) {
-    }
+    private record Solved(Change change, LeastMargin after) {}
 
     private Remedies(Assessment assessment) {
         this.known = Optional.of(assessment);
@@ -132,13 +133,25 @@ public final class Remedies {
 
         @Override
         public Void tank(Tank tank) {
-            change(tank, "Raise " + inSentence(tank.name()) + " 1 in", "mounts, filler and cowl line", Tank.class,
+            change(
+                    tank,
+                    "Raise " + inSentence(tank.name()) + " 1 in",
+                    "mounts, filler and cowl line",
+                    Tank.class,
                     t -> t.raised(INCH));
             for (int i = 0; i < tank.outlets().size(); i++) {
                 String port = tank.outlets().get(i).name();
-                tank.outlets().get(i).screen().ifPresent(screen -> rated(tank, "Outlet screen of " + tank.name()
-                        + ", coarser", screen, Tank.class, (t, r) -> t.withOutlets(t.outlets().stream().map(o ->
-                        o.name().equals(port) ? o.withScreen(Optional.of(r)) : o).toList())));
+                tank.outlets()
+                        .get(i)
+                        .screen()
+                        .ifPresent(screen -> rated(
+                                tank,
+                                "Outlet screen of " + tank.name() + ", coarser",
+                                screen,
+                                Tank.class,
+                                (t, r) -> t.withOutlets(t.outlets().stream()
+                                        .map(o -> o.name().equals(port) ? o.withScreen(Optional.of(r)) : o)
+                                        .toList())));
             }
             return null;
         }
@@ -151,15 +164,24 @@ public final class Remedies {
 
         @Override
         public Void strainer(Strainer s) {
-            rated(s, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> x.fouled().map(f ->
-                    x.withFouled(f.times(EASIER))).orElse(x).withLoss(r));
+            rated(s, s.name() + " with a coarser screen", s.loss(), Strainer.class, (x, r) -> x.fouled()
+                    .map(f -> x.withFouled(f.times(EASIER)))
+                    .orElse(x)
+                    .withLoss(r));
             return null;
         }
 
         @Override
         public Void filter(Filter f) {
-            rated(f, f.name() + " twice as large", f.points().get(0), Filter.class, (x, r) -> new Filter(x.tag(),
-                    x.points().stream().map(p -> p.times(EASIER)).toList(), x.fouled().map(p -> p.times(EASIER))));
+            rated(
+                    f,
+                    f.name() + " twice as large",
+                    f.points().get(0),
+                    Filter.class,
+                    (x, r) -> new Filter(
+                            x.tag(),
+                            x.points().stream().map(p -> p.times(EASIER)).toList(),
+                            x.fouled().map(p -> p.times(EASIER))));
             return null;
         }
 
@@ -171,15 +193,23 @@ public final class Remedies {
 
         @Override
         public Void checkValve(CheckValve v) {
-            rated(v, v.name() + ", larger", v.loss(), CheckValve.class, (x, r) -> new CheckValve(x.tag(),
-                    x.cracking(), r));
+            rated(
+                    v,
+                    v.name() + ", larger",
+                    v.loss(),
+                    CheckValve.class,
+                    (x, r) -> new CheckValve(x.tag(), x.cracking(), r));
             return null;
         }
 
         @Override
         public Void checkBlock(CheckBlock v) {
-            rated(v, v.name() + ", larger", v.loss(), CheckBlock.class, (x, r) -> new CheckBlock(x.tag(),
-                    x.cracking(), r));
+            rated(
+                    v,
+                    v.name() + ", larger",
+                    v.loss(),
+                    CheckBlock.class,
+                    (x, r) -> new CheckBlock(x.tag(), x.cracking(), r));
             return null;
         }
 
@@ -197,29 +227,42 @@ public final class Remedies {
 
         @Override
         public Void quickDisconnect(QuickDisconnect v) {
-            rated(v, v.name() + ", larger", v.loss(), QuickDisconnect.class, (x, r) -> new QuickDisconnect(
-                    x.tag(), r));
+            rated(v, v.name() + ", larger", v.loss(), QuickDisconnect.class, (x, r) -> new QuickDisconnect(x.tag(), r));
             return null;
         }
 
         @Override
         public Void pump(Pump pump) {
-            change(pump, pump.name() + " with 20 % more pressure", "a pump or a speed step up", Pump.class,
-                    x -> x.withCurve(x.curve().stream().map(p -> new Pump.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
+            change(
+                    pump,
+                    pump.name() + " with 20 % more pressure",
+                    "a pump or a speed step up",
+                    Pump.class,
+                    x -> x.withCurve(x.curve().stream()
+                            .map(p -> new Pump.CurvePoint(p.flow(), times(p.pressure(), 1.2)))
                             .toList()));
             return null;
         }
 
         @Override
         public Void header(Header header) {
-            change(header, "Raise " + inSentence(header.name()) + " 1 in", "its bracket and lines", Header.class,
+            change(
+                    header,
+                    "Raise " + inSentence(header.name()) + " 1 in",
+                    "its bracket and lines",
+                    Header.class,
                     h -> h.with(new Tag(h.id(), h.name(), h.place().raised(INCH))));
             return null;
         }
 
         @Override
         public Void regulator(Regulator r) {
-            rated(r, r.name() + ", larger", r.loss(), Regulator.class, (x, loss) -> new Regulator(x.tag(), x.style(), x.reference(), x.setting(), loss));
+            rated(
+                    r,
+                    r.name() + ", larger",
+                    r.loss(),
+                    Regulator.class,
+                    (x, loss) -> new Regulator(x.tag(), x.style(), x.reference(), x.setting(), loss));
             return null;
         }
 
@@ -256,19 +299,31 @@ public final class Remedies {
     }
 
     private void run(Run run) {
-        run.size().nextUp().ifPresent(up -> change(run, "Run " + run.name() + ", " + plain(run.size()) + " \u2192 "
-                + up.shortName() + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""), makes(run),
-                Run.class, r -> r.resized(up)));
+        run.size()
+                .nextUp()
+                .ifPresent(up -> change(
+                        run,
+                        "Run " + run.name() + ", " + plain(run.size()) + " \u2192 " + up.shortName()
+                                + (up.kind() == LineSize.Kind.TUBE ? " tube" : ""),
+                        makes(run),
+                        Run.class,
+                        r -> r.resized(up)));
         if (!eased(run).equals(run.fittings())) {
-            change(run, "Bends in place of elbow fittings in " + run.name(), run.fittings().stream()
-                    .filter(f -> f == Fitting.ELBOW_90 || f == Fitting.ELBOW_45).count() + " elbow fittings out",
-                    Run.class, r -> r.withFittings(eased(r)));
+            change(
+                    run,
+                    "Bends in place of elbow fittings in " + run.name(),
+                    run.fittings().stream()
+                                    .filter(f -> f == Fitting.ELBOW_90 || f == Fitting.ELBOW_45)
+                                    .count() + " elbow fittings out",
+                    Run.class,
+                    r -> r.withFittings(eased(r)));
         }
     }
 
     private static List<Fitting> eased(Run run) {
-        return run.fittings().stream().map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90
-                : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f).toList();
+        return run.fittings().stream()
+                .map(f -> f == Fitting.ELBOW_90 ? Fitting.BEND_90 : f == Fitting.ELBOW_45 ? Fitting.BEND_45 : f)
+                .toList();
     }
 
     private static String plain(LineSize size) {
@@ -279,16 +334,23 @@ public final class Remedies {
         Optional<ration.geometry.Point3> a = system.point(run.from());
         Optional<ration.geometry.Point3> b = system.point(run.to());
         double length = a.isPresent() && b.isPresent() ? run.lengthM(a.get(), b.get()) : 0;
-        return UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in of " + run.kind().toLowerCase(Locale.ROOT)
-                + ", its ends and what they meet";
+        return UnitSystem.figure(Unit.INCH.fromSi(length), 0) + " in of "
+                + run.kind().toLowerCase(Locale.ROOT) + ", its ends and what they meet";
     }
 
-    private <T extends Item> void rated(Item item, String title, Rated now, Class<T> kind, BiFunction<T, Rated, T> make) {
+    private <T extends Item> void rated(
+            Item item, String title, Rated now, Class<T> kind, BiFunction<T, Rated, T> make) {
         if (now.loss().si() > 0) {
             Rated eased = now.times(EASIER);
-            change(item, title, now.loss().quantity().shown() + " \u2192 " + UnitSystem.figure(
-                    eased.loss().quantity().value(), 3) + " " + eased.loss().quantity().unit().symbol() + " at "
-                    + now.flow().quantity().shown(), kind, x -> make.apply(x, eased));
+            change(
+                    item,
+                    title,
+                    now.loss().quantity().shown() + " \u2192 "
+                            + UnitSystem.figure(eased.loss().quantity().value(), 3) + " "
+                            + eased.loss().quantity().unit().symbol() + " at "
+                            + now.flow().quantity().shown(),
+                    kind,
+                    x -> make.apply(x, eased));
         }
     }
 
@@ -301,13 +363,20 @@ public final class Remedies {
     }
 
     private void bored(Orifice orifice, double factor, String which, String but) {
-        change(orifice, orifice.name() + " with a " + which + " bore", orifice.bore().quantity().shown() + " \u2192 "
-                + UnitSystem.figure(orifice.bore().quantity().value() * factor, 3) + " " + orifice.bore().quantity().unit().symbol() + "; " + but, Orifice.class,
+        change(
+                orifice,
+                orifice.name() + " with a " + which + " bore",
+                orifice.bore().quantity().shown() + " \u2192 "
+                        + UnitSystem.figure(orifice.bore().quantity().value() * factor, 3) + " "
+                        + orifice.bore().quantity().unit().symbol() + "; " + but,
+                Orifice.class,
                 o -> new Orifice(o.tag(), times(o.bore(), factor), o.dischargeCoefficient()));
     }
 
     private static Measured times(Measured m, double factor) {
-        return m.with(Quantity.of(Math.round(m.quantity().value() * factor * 1e6) / 1e6, m.quantity().unit()));
+        return m.with(Quantity.of(
+                Math.round(m.quantity().value() * factor * 1e6) / 1e6,
+                m.quantity().unit()));
     }
 
     private static String inSentence(String name) {
@@ -315,24 +384,27 @@ public final class Remedies {
     }
 
     /** The item is looked up in the system the change is made on: that may have been edited since. */
-    private <T extends Item> void change(Item item, String title, String detail, Class<T> kind, UnaryOperator<T> change) {
+    private <T extends Item> void change(
+            Item item, String title, String detail, Class<T> kind, UnaryOperator<T> change) {
         changes.add(new Change(item.id(), title, detail, s -> s.change(item.id(), kind, change)));
     }
 
     /**
-     * The cases nearest to short tell at most how much a change gains: no case can be worse than the worst of all. So changes
-     * are solved over every case in the order of that bound, and only until no other can come among the first.
+     * The cases nearest to short tell at most how much a change gains: no case can be worse than the worst of all. So
+     * changes are solved over every case in the order of that bound, and only until no other can come among the first.
      */
     private List<Remedy> solve(double now, Task task) {
         Steps tried = new Steps(task.progress(), 0, 0.5, changes.size() + 1);
-        List<Solved> bounds = new ArrayList<>(changes.parallelStream().flatMap(change -> {
-            if (task.cancelled().getAsBoolean()) {
-                return Stream.empty();
-            }
-            Optional<LeastMargin> gained = over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN);
-            tried.done();
-            return gained.map(m -> new Solved(change, m)).stream();
-        }).toList());
+        List<Solved> bounds = new ArrayList<>(changes.parallelStream()
+                .flatMap(change -> {
+                    if (task.cancelled().getAsBoolean()) {
+                        return Stream.empty();
+                    }
+                    Optional<LeastMargin> gained = over(change, nearest).filter(m -> m.ratio() > now + LEAST_GAIN);
+                    tried.done();
+                    return gained.map(m -> new Solved(change, m)).stream();
+                })
+                .toList());
         bounds.sort(BEST_FIRST);
         List<Solved> solved = new ArrayList<>();
         Steps done = new Steps(task.progress(), 0.5, 1, bounds.size() + 1);
@@ -340,10 +412,12 @@ public final class Remedies {
             if (task.cancelled().getAsBoolean()) {
                 return List.of();
             }
-            if (solved.size() >= MOST && solved.get(MOST - 1).after().ratio() >= bound.after().ratio()) {
+            if (solved.size() >= MOST
+                    && solved.get(MOST - 1).after().ratio() >= bound.after().ratio()) {
                 break;
             }
-            LeastMargin.of(project.with(bound.change().on().apply(system)), known).filter(m -> m.ratio() > now + LEAST_GAIN)
+            LeastMargin.of(project.with(bound.change().on().apply(system)), known)
+                    .filter(m -> m.ratio() > now + LEAST_GAIN)
                     .ifPresent(m -> solved.add(new Solved(bound.change(), m)));
             solved.sort(BEST_FIRST);
             done.done();
@@ -368,14 +442,23 @@ public final class Remedies {
             return Optional.empty();
         }
         List<Change> two = best.values().stream().limit(2).toList();
-        Change both = new Change("", two.get(0).title() + " and " + inSentence(two.get(1).title()),
-                "together, solved as one", s -> two.get(1).on().apply(two.get(0).on().apply(s)));
+        Change both = new Change(
+                "",
+                two.get(0).title() + " and " + inSentence(two.get(1).title()),
+                "together, solved as one",
+                s -> two.get(1).on().apply(two.get(0).on().apply(s)));
         return LeastMargin.of(project.with(both.on().apply(system)), known)
-                .filter(m -> m.ratio() > solved.get(0).after().ratio() + LEAST_GAIN).map(m -> remedy(both, m));
+                .filter(m -> m.ratio() > solved.get(0).after().ratio() + LEAST_GAIN)
+                .map(m -> remedy(both, m));
     }
 
     private static Remedy remedy(Change change, LeastMargin after) {
-        return new Remedy(change.title(), change.detail(), Edit.of("Try " + inSentence(change.title()),
-                p -> p.with(change.on().apply(p.system()))), after);
+        return new Remedy(
+                change.title(),
+                change.detail(),
+                Edit.of(
+                        "Try " + inSentence(change.title()),
+                        p -> p.with(change.on().apply(p.system()))),
+                after);
     }
 }

@@ -6,10 +6,9 @@ import ration.project.Edit;
 /**
  * One change, solved.
  *
- * @param title  what to do, as on its row
+ * @param title what to do, as on its row
  * @param detail what it takes
- * @param edit   does it
- * @param after  the least margin with it, and the case that then governs
+ * @param edit does it
+ * @param after the least margin with it, and the case that then governs
  */
-public record Remedy(String title, String detail, Edit edit, LeastMargin after) {
-}
+public record Remedy(String title, String detail, Edit edit, LeastMargin after) {}

@@ -5,6 +5,7 @@
  * tank an inch higher), solves every case again for each, and ranks them by the margin they leave; changes are solved
  * together, never added up. {@link ration.remedy.Chance} samples the tolerances of the measured figures and says how
  * often the margin would be short. {@link ration.remedy.LessLeft} moves outlets and adds wells and outlets to one tank,
- * {@link ration.remedy.MoreDegrees} moves pumps and sleeves and widens suction lines. All are long tasks: they report progress and can be cancelled.
+ * {@link ration.remedy.MoreDegrees} moves pumps and sleeves and widens suction lines. All are long tasks: they report
+ * progress and can be cancelled.
  */
 package ration.remedy;

@@ -22,22 +22,34 @@ import ration.quantity.UnitSystem;
 /**
  * One line of the table.
  *
- * @param finding   the finding it stands for
- * @param title     of it
- * @param words     in a sentence
- * @param basis     where it comes from
- * @param needs     what is asked; empty where it is no figure
+ * @param finding the finding it stands for
+ * @param title of it
+ * @param words in a sentence
+ * @param basis where it comes from
+ * @param needs what is asked; empty where it is no figure
  * @param predicted computed; empty where nothing is
- * @param measured  by a test that counts, or did once; "not run" where one is asked for, empty where none is
- * @param struck    whether what was measured no longer counts
- * @param verdict   no better than Not shown while its test is missing
- * @param ratio     for the notch bar
- * @param since     day of the test it stands on; "never", "computed", or "stale"
- * @param accepted  by an inspector, as it was found then
- * @param point     whose hand it is in
+ * @param measured by a test that counts, or did once; "not run" where one is asked for, empty where none is
+ * @param struck whether what was measured no longer counts
+ * @param verdict no better than Not shown while its test is missing
+ * @param ratio for the notch bar
+ * @param since day of the test it stands on; "never", "computed", or "stale"
+ * @param accepted by an inspector, as it was found then
+ * @param point whose hand it is in
  */
-public record Requirement(Finding finding, String title, String words, String basis, String needs, String predicted, String measured, boolean struck, Verdict verdict,
-        double ratio, String since, Optional<SignOff.Accepted> accepted, Optional<SignOff.Point> point) {
+public record Requirement(
+        Finding finding,
+        String title,
+        String words,
+        String basis,
+        String needs,
+        String predicted,
+        String measured,
+        boolean struck,
+        Verdict verdict,
+        double ratio,
+        String since,
+        Optional<SignOff.Accepted> accepted,
+        Optional<SignOff.Point> point) {
 
     private static final String NEVER = "never";
     private static final String COMPUTED = "computed";
@@ -82,8 +94,15 @@ public record Requirement(Finding finding, String title, String words, String ba
 
     /** The finding of the test that shows another: of the flow at a position, of the drain of a tank. */
     private static Optional<Finding> partner(Assessment a, Finding f) {
-        return f.check() == Check.FLOW_MARGIN ? a.findings().stream().filter(x -> x.check() == Check.PROOF_FLOW && positions(x).equals(positions(f))).findFirst() : a.findings().stream().filter(x -> x.check() == Check.TANK_DRAIN_TEST && x.item().equals(f
-                        .item())).findFirst();
+        return f.check() == Check.FLOW_MARGIN
+                ? a.findings().stream()
+                        .filter(x ->
+                                x.check() == Check.PROOF_FLOW && positions(x).equals(positions(f)))
+                        .findFirst()
+                : a.findings().stream()
+                        .filter(x ->
+                                x.check() == Check.TANK_DRAIN_TEST && x.item().equals(f.item()))
+                        .findFirst();
     }
 
     private static Set<String> positions(Finding f) {
@@ -91,49 +110,91 @@ public record Requirement(Finding finding, String title, String words, String ba
     }
 
     private static Line test(Assessment a, Finding f, UnitSystem u) {
-        Optional<Programme.Proof> proof = a.programme().tests().stream().filter(p -> ("proof." + p.wanted().key()).equals(f.id())).findFirst();
+        Optional<Programme.Proof> proof = a.programme().tests().stream()
+                .filter(p -> ("proof." + p.wanted().key()).equals(f.id()))
+                .findFirst();
         if (proof.isEmpty()) {
             return new Line("", "", "", false, COMPUTED);
         }
         Programme.Proof p = proof.get();
-        boolean stale = p.standing().filter(s -> s.state() == Standing.State.STALE).isPresent();
+        boolean stale =
+                p.standing().filter(s -> s.state() == Standing.State.STALE).isPresent();
         boolean done = p.record().filter(t -> t.progress().done()).isPresent();
-        return new Line(p.outcome().needs().in(u), p.outcome().predicted().in(u), done ? p.outcome().measured().in(u) : NOT_RUN, done && !p.counts(), p.counts() ? p.record().orElseThrow()
-                .by().date() : stale ? "stale" : NEVER);
+        return new Line(
+                p.outcome().needs().in(u),
+                p.outcome().predicted().in(u),
+                done ? p.outcome().measured().in(u) : NOT_RUN,
+                done && !p.counts(),
+                p.counts() ? p.record().orElseThrow().by().date() : stale ? "stale" : NEVER);
     }
 
-    private record Line(String needs, String predicted, String measured, boolean struck, String since) {
-    }
+    private record Line(String needs, String predicted, String measured, boolean struck, String since) {}
 
     private static Requirement line(Assessment a, Finding f, UnitSystem u) {
-        Optional<Finding> shown = f.check() == Check.FLOW_MARGIN || f.check() == Check.TANK_UNUSABLE ? partner(a, f) : Optional.empty();
-        Line line = f.id().startsWith("proof.") ? test(a, f, u) : f.check() == Check.FLOW_MARGIN && shown.isPresent() ? test(a, shown.get(), u) : f.check() == Check.TANK_UNUSABLE
-                ? drained(a, f, u) : new Line(f.measure().map(m -> figure(m.limit(), m.dimension(), u)).orElse(""), f.measure().map(m -> figure(m.value(), m.dimension(), u)).orElse(
-                        ""), "", false, COMPUTED);
+        Optional<Finding> shown =
+                f.check() == Check.FLOW_MARGIN || f.check() == Check.TANK_UNUSABLE ? partner(a, f) : Optional.empty();
+        Line line = f.id().startsWith("proof.")
+                ? test(a, f, u)
+                : f.check() == Check.FLOW_MARGIN && shown.isPresent()
+                        ? test(a, shown.get(), u)
+                        : f.check() == Check.TANK_UNUSABLE
+                                ? drained(a, f, u)
+                                : new Line(
+                                        f.measure()
+                                                .map(m -> figure(m.limit(), m.dimension(), u))
+                                                .orElse(""),
+                                        f.measure()
+                                                .map(m -> figure(m.value(), m.dimension(), u))
+                                                .orElse(""),
+                                        "",
+                                        false,
+                                        COMPUTED);
         Verdict verdict = shown.map(Finding::verdict).map(f.verdict()::worse).orElse(f.verdict());
-        String words = f.detail().in(u) + shown.filter(s -> s.verdict() != Verdict.HOLDS).map(s -> " " + s.detail().in(u)).orElse("");
+        String words = f.detail().in(u)
+                + shown.filter(s -> s.verdict() != Verdict.HOLDS)
+                        .map(s -> " " + s.detail().in(u))
+                        .orElse("");
         SignOff said = a.project().signOff();
-        return new Requirement(f, f.title(), words, f.source(), line.needs(), line.predicted(), line.measured(), line.struck(), verdict, verdict == f.verdict() ? f.ratio()
-                : Finding.MISSED, line.since(), said.accepted(f.id()), said.point(f.id()));
+        return new Requirement(
+                f,
+                f.title(),
+                words,
+                f.source(),
+                line.needs(),
+                line.predicted(),
+                line.measured(),
+                line.struck(),
+                verdict,
+                verdict == f.verdict() ? f.ratio() : Finding.MISSED,
+                line.since(),
+                said.accepted(f.id()),
+                said.point(f.id()));
     }
 
     private static Line drained(Assessment a, Finding f, UnitSystem u) {
         Optional<TankAnswer> tank = a.tank(f.item());
         String needs = f.measure().map(m -> figure(m.limit(), m.dimension(), u)).orElse("");
         String predicted = tank.map(t -> u.fineVolume(t.predicted().volume())).orElse("");
-        return tank.flatMap(TankAnswer::drainedThere).map(d -> new Line(needs, predicted, u.fineVolume(d.largest()), false, d.date())).orElseGet(() -> tank.map(t -> t.evidence()
-                .stale()).filter(s -> s.stream().anyMatch(t -> t.work() instanceof ration.evidence.Work.Drain)).isPresent() ? new Line(needs, predicted, NOT_RUN, false, "stale")
+        return tank.flatMap(TankAnswer::drainedThere)
+                .map(d -> new Line(needs, predicted, u.fineVolume(d.largest()), false, d.date()))
+                .orElseGet(() -> tank.map(t -> t.evidence().stale())
+                                .filter(s -> s.stream().anyMatch(t -> t.work() instanceof ration.evidence.Work.Drain))
+                                .isPresent()
+                        ? new Line(needs, predicted, NOT_RUN, false, "stale")
                         : new Line(needs, predicted, NOT_RUN, false, NEVER));
     }
 
     /** A figure; a difference of temperatures is no temperature. */
     private static String figure(double value, Dimension dimension, UnitSystem u) {
-        return dimension == Dimension.TEMPERATURE ? (value >= 0 ? "+" : "") + UnitSystem.figure(value, 1) + " " + Unit.CELSIUS.symbol() : dimension == Dimension.NUMBER ? UnitSystem
-                .figure(value, 2) : u.text(value, dimension);
+        return dimension == Dimension.TEMPERATURE
+                ? (value >= 0 ? "+" : "") + UnitSystem.figure(value, 1) + " " + Unit.CELSIUS.symbol()
+                : dimension == Dimension.NUMBER ? UnitSystem.figure(value, 2) : u.text(value, dimension);
     }
 
     /** Which side of its limit it should lie on, in a word; empty where it is no figure. */
     public String side() {
-        return finding.measure().map(m -> m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most").orElse("");
+        return finding.measure()
+                .map(m -> m.sense() == Measure.Sense.AT_LEAST ? "at least" : "at most")
+                .orElse("");
     }
 }

@@ -28,19 +28,20 @@ public final class Calibration {
     /**
      * A point.
      *
-     * @param byShape  m3
+     * @param byShape m3
      * @param measured m3
      */
-    public record Point(double byShape, double measured) {
-    }
+    public record Point(double byShape, double measured) {}
 
     /**
-     * Through measured points; nothing is nothing. Points at or under zero are left out; points closer than a twentieth of
-     * the largest are taken together, since what tells them apart is mostly the reading's own error.
+     * Through measured points; nothing is nothing. Points at or under zero are left out; points closer than a twentieth
+     * of the largest are taken together, since what tells them apart is mostly the reading's own error.
      */
     public static Calibration through(List<Point> points) {
-        List<Point> good = gathered(points.stream().filter(p -> p.byShape() > 1e-9 && p.measured() > 1e-9)
-                .sorted(Comparator.comparingDouble(Point::byShape)).toList());
+        List<Point> good = gathered(points.stream()
+                .filter(p -> p.byShape() > 1e-9 && p.measured() > 1e-9)
+                .sorted(Comparator.comparingDouble(Point::byShape))
+                .toList());
         if (good.isEmpty()) {
             return NONE;
         }
@@ -72,7 +73,8 @@ public final class Calibration {
     }
 
     private static Point mean(List<Point> near) {
-        return new Point(near.stream().mapToDouble(Point::byShape).average().orElseThrow(),
+        return new Point(
+                near.stream().mapToDouble(Point::byShape).average().orElseThrow(),
                 near.stream().mapToDouble(Point::measured).average().orElseThrow());
     }
 

@@ -5,14 +5,15 @@ import ration.geometry.Point3;
 import ration.model.Outlet;
 
 /**
- * How several outlets of one tank work together: down to which level the fuel falls before air comes through one that stands
- * bare.
+ * How several outlets of one tank work together: down to which level the fuel falls before air comes through one that
+ * stands bare.
  *
- * <p>A bare outlet lets air in only where the fuel in its line cannot stand against the pressure at the joint. Teed low under
- * a head, the line of the bare one stays full and the lowest outlet counts; drawn on from above, the highest does.
+ * <p>A bare outlet lets air in only where the fuel in its line cannot stand against the pressure at the joint. Teed low
+ * under a head, the line of the bare one stays full and the lowest outlet counts; drawn on from above, the highest
+ * does.
  *
- * @param legs one for each outlet whose line meets another's before anything that would part them; none where fuel falls
- *             free from each
+ * @param legs one for each outlet whose line meets another's before anything that would part them; none where fuel
+ *     falls free from each
  */
 public record Feed(List<Leg> legs) {
 
@@ -25,8 +26,8 @@ public record Feed(List<Leg> legs) {
      * The line of one outlet to where it meets the others.
      *
      * @param outlet name
-     * @param way    its points, from the outlet to the joint
-     * @param loss   head lost from the surface to the joint when this outlet alone feeds at take-off demand, m
+     * @param way its points, from the outlet to the joint
+     * @param loss head lost from the surface to the joint when this outlet alone feeds at take-off demand, m
      */
     public record Leg(String outlet, List<Point3> way, double loss) {
         public Leg {
@@ -44,8 +45,8 @@ public record Feed(List<Leg> legs) {
     }
 
     /**
-     * Height along up to which a tank drains through these outlets, m: the lowest lip, or the level at which the first bare
-     * outlet lets air in.
+     * Height along up to which a tank drains through these outlets, m: the lowest lip, or the level at which the first
+     * bare outlet lets air in.
      */
     double drainsTo(Point3 up, List<Outlet> outlets) {
         Outlet lowest = outlets.get(0);
@@ -59,7 +60,11 @@ public record Feed(List<Leg> legs) {
         }
         double level = up.dot(lowest.drainsAt());
         String feeding = lowest.name();
-        double loss = legs.stream().filter(l -> l.outlet().equals(feeding)).mapToDouble(Leg::loss).findFirst().orElse(0);
+        double loss = legs.stream()
+                .filter(l -> l.outlet().equals(feeding))
+                .mapToDouble(Leg::loss)
+                .findFirst()
+                .orElse(0);
         for (Leg leg : legs) {
             for (Outlet bare : outlets) {
                 if (bare.name().equals(leg.outlet()) && !bare.name().equals(feeding)) {

@@ -4,8 +4,8 @@ import java.util.List;
 import ration.geometry.Point3;
 
 /**
- * Where the fuel in a tank has its middle in one attitude, by how much there is. Worked out once from sections: within a slice
- * the fuel is taken to lie about the middle section, so an error falls with the square of the number of slices.
+ * Where the fuel in a tank has its middle in one attitude, by how much there is. Worked out once from sections: within
+ * a slice the fuel is taken to lie about the middle section, so an error falls with the square of the number of slices.
  */
 public final class FuelCentroid {
 
@@ -13,6 +13,7 @@ public final class FuelCentroid {
 
     /** Volumes under the nodes, m3, rising, and first moments of them, m4. */
     private final double[] volumes;
+
     private final Point3[] moments;
 
     private FuelCentroid(double[] volumes, Point3[] moments) {

@@ -5,8 +5,8 @@ import ration.geometry.Point3;
 import ration.model.Tank;
 
 /**
- * Height of the fuel along a sight tube or dipstick that stands upright in the aircraft, from its foot. Where marks were
- * measured in this attitude the curve goes through them, never falling; beyond them it goes on as the shape does.
+ * Height of the fuel along a sight tube or dipstick that stands upright in the aircraft, from its foot. Where marks
+ * were measured in this attitude the curve goes through them, never falling; beyond them it goes on as the shape does.
  */
 public final class GaugeCurve {
 
@@ -18,11 +18,10 @@ public final class GaugeCurve {
     /**
      * A mark measured in this attitude.
      *
-     * @param volume  in the tank, m3
+     * @param volume in the tank, m3
      * @param reading m above the foot
      */
-    public record Mark(double volume, double reading) {
-    }
+    public record Mark(double volume, double reading) {}
 
     private GaugeCurve(TankBody body, Point3 up, MonotoneCurve marks) {
         this.body = body;
@@ -38,17 +37,25 @@ public final class GaugeCurve {
 
     /** Through these marks; by shape where there are fewer than two. */
     public static GaugeCurve of(TankBody body, Point3 up, List<Mark> marks) {
-        return new GaugeCurve(body, up, marks.size() < 2 ? null : MonotoneCurve.through(
-                marks.stream().mapToDouble(Mark::volume).toArray(), marks.stream().mapToDouble(Mark::reading).toArray()));
+        return new GaugeCurve(
+                body,
+                up,
+                marks.size() < 2
+                        ? null
+                        : MonotoneCurve.through(
+                                marks.stream().mapToDouble(Mark::volume).toArray(),
+                                marks.stream().mapToDouble(Mark::reading).toArray()));
     }
 
-    /**
-     * Where readings count from: the tank's gauge, or, where none is laid out, a stick through its first outlet.
-     */
+    /** Where readings count from: the tank's gauge, or, where none is laid out, a stick through its first outlet. */
     public static Point3 foot(TankBody body) {
         Tank tank = body.tank();
-        return tank.fitout().gauge().map(g -> g.point()).orElseGet(() -> tank.outlets().isEmpty()
-                ? new Point3(0, 0, body.solid().lowest(new Point3(0, 0, 1))) : tank.outlets().get(0).place().point());
+        return tank.fitout()
+                .gauge()
+                .map(g -> g.point())
+                .orElseGet(() -> tank.outlets().isEmpty()
+                        ? new Point3(0, 0, body.solid().lowest(new Point3(0, 0, 1)))
+                        : tank.outlets().get(0).place().point());
     }
 
     /** Whether it goes through measured marks. */

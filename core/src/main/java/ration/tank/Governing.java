@@ -8,15 +8,15 @@ import ration.condition.Attitude;
  * The flown attitude in which most stays in a tank.
  *
  * @param attitude with its name
- * @param volume   stranded there, m3
+ * @param volume stranded there, m3
  */
 public record Governing(Attitude attitude, double volume) {
 
     private static final int STEPS = 24;
 
     /**
-     * Over a region of pitch and tilt: its corners, its sides and its inside. Stranded fuel has no closed greatest value,
-     * so the region is searched on a mesh of a twenty-fourth of its size.
+     * Over a region of pitch and tilt: its corners, its sides and its inside. Stranded fuel has no closed greatest
+     * value, so the region is searched on a mesh of a twenty-fourth of its size.
      *
      * @param corners in order round it, three or more
      */
@@ -41,7 +41,8 @@ public record Governing(Attitude attitude, double volume) {
             Attitude a = corners.get(i);
             Attitude b = corners.get((i + 1) % corners.size());
             for (int k = 1; k < STEPS; k++) {
-                all.add(named(a.pitchRad() + (b.pitchRad() - a.pitchRad()) * k / STEPS,
+                all.add(named(
+                        a.pitchRad() + (b.pitchRad() - a.pitchRad()) * k / STEPS,
                         a.tiltRad() + (b.tiltRad() - a.tiltRad()) * k / STEPS));
             }
         }
@@ -63,8 +64,12 @@ public record Governing(Attitude attitude, double volume) {
         for (int i = 0; i < corners.size(); i++) {
             Attitude a = corners.get(i);
             Attitude b = corners.get((i + 1) % corners.size());
-            if (a.pitchRad() > pitch != b.pitchRad() > pitch && tilt < a.tiltRad()
-                    + (pitch - a.pitchRad()) / (b.pitchRad() - a.pitchRad()) * (b.tiltRad() - a.tiltRad())) {
+            if (a.pitchRad() > pitch != b.pitchRad() > pitch
+                    && tilt
+                            < a.tiltRad()
+                                    + (pitch - a.pitchRad())
+                                            / (b.pitchRad() - a.pitchRad())
+                                            * (b.tiltRad() - a.tiltRad())) {
                 in = !in;
             }
         }

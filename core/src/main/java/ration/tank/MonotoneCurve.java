@@ -9,8 +9,8 @@ import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * A smooth curve that never falls through points that scatter: pools neighbours that would fall (pool adjacent violators),
- * then Hermite pieces with the slopes of Fritsch and Carlson (1980), both from memory.
+ * A smooth curve that never falls through points that scatter: pools neighbours that would fall (pool adjacent
+ * violators), then Hermite pieces with the slopes of Fritsch and Carlson (1980), both from memory.
  */
 public final class MonotoneCurve {
 
@@ -96,7 +96,10 @@ public final class MonotoneCurve {
         PolynomialFunction[] pieces = new PolynomialFunction[n - 1];
         for (int i = 0; i + 1 < n; i++) {
             double h = x[i + 1] - x[i];
-            pieces[i] = new PolynomialFunction(y[i], slope[i], (3 * chord[i] - 2 * slope[i] - slope[i + 1]) / h,
+            pieces[i] = new PolynomialFunction(
+                    y[i],
+                    slope[i],
+                    (3 * chord[i] - 2 * slope[i] - slope[i + 1]) / h,
                     (slope[i] + slope[i + 1] - 2 * chord[i]) / (h * h));
         }
         return new PolynomialSplineFunction(x, pieces);
@@ -126,6 +129,7 @@ public final class MonotoneCurve {
         if (height >= y[y.length - 1]) {
             return highest();
         }
-        return new BracketingNthOrderBrentSolver(1e-13, 1e-13, 1e-18, 5).solve(200, v -> at(v) - height, x[0], highest());
+        return new BracketingNthOrderBrentSolver(1e-13, 1e-13, 1e-18, 5)
+                .solve(200, v -> at(v) - height, x[0], highest());
     }
 }

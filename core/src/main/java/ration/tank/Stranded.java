@@ -6,8 +6,8 @@ import java.util.List;
  * Fuel that no outlet reaches in an attitude.
  *
  * @param volume m3
- * @param level  height along up to which the bay of the outlet drains, m
- * @param bays   one each, left to right; one for an undivided tank
+ * @param level height along up to which the bay of the outlet drains, m
+ * @param bays one each, left to right; one for an undivided tank
  */
 public record Stranded(double volume, double level, List<Bay> bays) {
 
@@ -19,8 +19,7 @@ public record Stranded(double volume, double level, List<Bay> bays) {
      * What a bay keeps.
      *
      * @param volume m3
-     * @param level  it drains to, m along up; infinite where no way leads out of it
+     * @param level it drains to, m along up; infinite where no way leads out of it
      */
-    public record Bay(double volume, double level) {
-    }
+    public record Bay(double volume, double level) {}
 }

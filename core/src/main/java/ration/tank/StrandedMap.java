@@ -5,8 +5,8 @@ import ration.geometry.ApparentGravity;
 /**
  * Stranded fuel over pitch and tilt.
  *
- * @param pitch  degrees, axis upward
- * @param tilt   degrees, axis across, right side down positive
+ * @param pitch degrees, axis upward
+ * @param tilt degrees, axis across, right side down positive
  * @param volume m3, one row a pitch
  */
 public record StrandedMap(Axis pitch, Axis tilt, double[][] volume) {
@@ -28,8 +28,12 @@ public record StrandedMap(Axis pitch, Axis tilt, double[][] volume) {
         double[][] volume = new double[USUAL_PITCH.count()][USUAL_TILT.count()];
         for (int i = 0; i < volume.length; i++) {
             for (int j = 0; j < volume[i].length; j++) {
-                volume[i][j] = body.stranded(ApparentGravity.ofAttitude(Math.toRadians(USUAL_PITCH.at(i)),
-                        Math.toRadians(USUAL_TILT.at(j))).up(), feed).volume();
+                volume[i][j] = body.stranded(
+                                ApparentGravity.ofAttitude(
+                                                Math.toRadians(USUAL_PITCH.at(i)), Math.toRadians(USUAL_TILT.at(j)))
+                                        .up(),
+                                feed)
+                        .volume();
             }
         }
         return new StrandedMap(USUAL_PITCH, USUAL_TILT, volume);

@@ -12,8 +12,8 @@ import ration.model.Outlet;
 import ration.model.Tank;
 
 /**
- * A laid-out tank made ready for computing. Volumes are real ones, m3: what was measured where fills were, else what the
- * shape holds.
+ * A laid-out tank made ready for computing. Volumes are real ones, m3: what was measured where fills were, else what
+ * the shape holds.
  */
 public final class TankBody {
 
@@ -25,10 +25,10 @@ public final class TankBody {
     private final List<Solid.Slab> bays;
     /** What was asked before: the same attitudes and fillings are asked of a tank with every edit elsewhere. */
     private final Map<Asked, Double> levels = new ConcurrentHashMap<>();
+
     private final Map<Point3, Double> fulls = new ConcurrentHashMap<>();
 
-    private record Asked(Point3 up, double volume) {
-    }
+    private record Asked(Point3 up, double volume) {}
 
     /** More than one assessment asks; beyond it the memory is begun anew. */
     private static final int KEPT = 5000;
@@ -81,8 +81,15 @@ public final class TankBody {
     /** As much as goes in before it stands at the filler's lip in an attitude; the whole inside without a filler. */
     public double full(Point3 up) {
         Double known = fulls.get(up);
-        return known != null ? known : kept(fulls, up, tank.fitout().filler().map(f -> calibration.real(solid.volumeBelow(up,
-                up.dot(f.point())))).orElse(capacity()));
+        return known != null
+                ? known
+                : kept(
+                        fulls,
+                        up,
+                        tank.fitout()
+                                .filler()
+                                .map(f -> calibration.real(solid.volumeBelow(up, up.dot(f.point()))))
+                                .orElse(capacity()));
     }
 
     /** Height of the surface along up, m, taken as level through all bays. */
@@ -105,9 +112,9 @@ public final class TankBody {
     }
 
     /**
-     * What stays below the outlets in an attitude. Undivided, that is what lies under the plane to which its outlets drain it
-     * together, see {@link Feed}. Divided, each bay drains to the lip of the easiest way to an outlet
-     * through the openings of the ribs; a bay without a way keeps all it holds.
+     * What stays below the outlets in an attitude. Undivided, that is what lies under the plane to which its outlets
+     * drain it together, see {@link Feed}. Divided, each bay drains to the lip of the easiest way to an outlet through
+     * the openings of the ribs; a bay without a way keeps all it holds.
      */
     public Stranded stranded(Point3 up, Feed feed) {
         if (tank.outlets().isEmpty()) {
@@ -131,8 +138,9 @@ public final class TankBody {
     }
 
     /**
-     * What stays, of a volume by shape: a fill and mark measures how much the tank holds up to a level in the attitude it was marked in,
-     * not what lies in a corner in another. It may show that more stays, never that less does: a drain test in that attitude shows it.
+     * What stays, of a volume by shape: a fill and mark measures how much the tank holds up to a level in the attitude
+     * it was marked in, not what lies in a corner in another. It may show that more stays, never that less does: a
+     * drain test in that attitude shows it.
      */
     private double kept(double byShape) {
         return Math.max(byShape, calibration.real(byShape));
@@ -150,7 +158,8 @@ public final class TankBody {
             for (int i = 0; i < tank.fitout().ribs().size(); i++) {
                 Fitout.Rib rib = tank.fitout().ribs().get(i);
                 for (Fitout.Opening o : rib.openings()) {
-                    double lip = up.dot(new Point3(o.along().si(), rib.at().si(), o.waterLine().si()));
+                    double lip = up.dot(new Point3(
+                            o.along().si(), rib.at().si(), o.waterLine().si()));
                     if (o.passes() != Fitout.Passes.TO_THE_RIGHT) {
                         level[i + 1] = Math.min(level[i + 1], Math.max(lip, level[i]));
                     }

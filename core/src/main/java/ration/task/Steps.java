@@ -2,7 +2,10 @@ package ration.task;
 
 import java.util.function.DoubleConsumer;
 
-/** Counts steps that are done by any thread, and tells the share of them: one after the other, each larger than the last. */
+/**
+ * Counts steps that are done by any thread, and tells the share of them: one after the other, each larger than the
+ * last.
+ */
 public final class Steps {
 
     private final DoubleConsumer progress;
@@ -19,8 +22,8 @@ public final class Steps {
      * Of a part of it.
      *
      * @param progress told by whichever thread did a step, never by two at once
-     * @param from     share done when the first begins
-     * @param to       share done with the last
+     * @param from share done when the first begins
+     * @param to share done with the last
      */
     public Steps(DoubleConsumer progress, double from, double to, int steps) {
         this.progress = progress;

@@ -5,9 +5,9 @@ import ration.model.PortRef;
 /**
  * A way through an item between two of its ports.
  *
- * @param from     where fuel goes in as the item is meant
- * @param to       where it comes out
- * @param what     what stands in it
+ * @param from where fuel goes in as the item is meant
+ * @param to where it comes out
+ * @param what what stands in it
  * @param position of the selector that opens it; empty for every other kind
  */
 public record Passage(PortRef from, PortRef to, What what, String position) {

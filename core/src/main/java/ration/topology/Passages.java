@@ -33,8 +33,7 @@ final class Passages implements Kinds<List<Passage>> {
 
     private static final Passages OF = new Passages();
 
-    private Passages() {
-    }
+    private Passages() {}
 
     static List<Passage> of(Item item) {
         return item.as(OF);
@@ -48,7 +47,8 @@ final class Passages implements Kinds<List<Passage>> {
     private static List<Passage> star(Item item, List<String> ports, What what, String position) {
         List<Passage> all = new ArrayList<>();
         for (int i = 1; i < ports.size(); i++) {
-            all.add(new Passage(new PortRef(item.id(), ports.get(0)), new PortRef(item.id(), ports.get(i)), what, position));
+            all.add(new Passage(
+                    new PortRef(item.id(), ports.get(0)), new PortRef(item.id(), ports.get(i)), what, position));
         }
         return all;
     }
@@ -67,7 +67,9 @@ final class Passages implements Kinds<List<Passage>> {
 
     /** From each port that fuel comes in at to each it leaves by. */
     private static List<Passage> joined(Selector item, List<String> group, String position) {
-        List<String> leaving = group.stream().filter(p -> p.equals(Item.OUT) || item.returns().contains(p)).toList();
+        List<String> leaving = group.stream()
+                .filter(p -> p.equals(Item.OUT) || item.returns().contains(p))
+                .toList();
         List<String> arriving = group.stream().filter(p -> !leaving.contains(p)).toList();
         if (leaving.isEmpty() || arriving.isEmpty()) {
             return star(item, group, What.POSITION, position);
@@ -99,8 +101,9 @@ final class Passages implements Kinds<List<Passage>> {
     @Override
     public List<Passage> checkBlock(CheckBlock item) {
         PortRef out = new PortRef(item.id(), Item.OUT);
-        return List.of(new Passage(new PortRef(item.id(), Item.IN), out, What.CHECK), new Passage(new PortRef(item.id(),
-                CheckBlock.SECOND), out, What.CHECK));
+        return List.of(
+                new Passage(new PortRef(item.id(), Item.IN), out, What.CHECK),
+                new Passage(new PortRef(item.id(), CheckBlock.SECOND), out, What.CHECK));
     }
 
     @Override
@@ -131,8 +134,9 @@ final class Passages implements Kinds<List<Passage>> {
     @Override
     public List<Passage> jetPump(JetPump item) {
         PortRef out = new PortRef(item.id(), Item.OUT);
-        return List.of(new Passage(new PortRef(item.id(), Item.IN), out, What.BORE), new Passage(new PortRef(item.id(),
-                JetPump.SUCTION), out, What.BORE));
+        return List.of(
+                new Passage(new PortRef(item.id(), Item.IN), out, What.BORE),
+                new Passage(new PortRef(item.id(), JetPump.SUCTION), out, What.BORE));
     }
 
     @Override
@@ -160,14 +164,17 @@ final class Passages implements Kinds<List<Passage>> {
 
     @Override
     public List<Passage> pump(Pump item) {
-        return through(item, item.off().isEmpty() ? What.TIGHT_PUMP : item.build().checked() ? What.CHECKED_PUMP : What.FREE_PUMP);
+        return through(
+                item,
+                item.off().isEmpty() ? What.TIGHT_PUMP : item.build().checked() ? What.CHECKED_PUMP : What.FREE_PUMP);
     }
 
     @Override
     public List<Passage> tee(Tee item) {
         PortRef out = new PortRef(item.id(), Item.OUT);
-        return List.of(new Passage(new PortRef(item.id(), Item.IN), out, What.BORE), new Passage(new PortRef(item.id(), Tee.BRANCH),
-                out, What.BORE));
+        return List.of(
+                new Passage(new PortRef(item.id(), Item.IN), out, What.BORE),
+                new Passage(new PortRef(item.id(), Tee.BRANCH), out, What.BORE));
     }
 
     /** Air only. */

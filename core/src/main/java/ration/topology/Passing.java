@@ -8,17 +8,20 @@ public interface Passing {
 
     /** What a way lets through. */
     enum Way {
-        NONE, FORWARD, BACKWARD, BOTH
+        NONE,
+        FORWARD,
+        BACKWARD,
+        BOTH
     }
 
     Way of(Passage passage);
 
     /**
-     * Fuel left to itself with nothing running, on the ground: check valves and standing pumps are not trusted to hold, headers
-     * and the engine end the way, the outlets of a tank are joined by its fuel.
+     * Fuel left to itself with nothing running, on the ground: check valves and standing pumps are not trusted to hold,
+     * headers and the engine end the way, the outlets of a tank are joined by its fuel.
      *
      * @param positions by selector id; a selector not named passes nothing
-     * @param shut      ids of shut-offs that are closed
+     * @param shut ids of shut-offs that are closed
      */
     static Passing untrusted(Map<String, String> positions, Set<String> shut) {
         return p -> switch (p.what()) {

@@ -52,7 +52,10 @@ public final class Topology {
         return system.derived(Topology.class, Topology::new);
     }
 
-    /** Every combination of handle positions with the engine fed: OFF is left out; one empty one where there is no selector. */
+    /**
+     * Every combination of handle positions with the engine fed: OFF is left out; one empty one where there is no
+     * selector.
+     */
     public static List<Map<String, String>> positions(FuelSystem system) {
         List<Map<String, String>> all = new ArrayList<>();
         all.add(Map.of());
@@ -80,13 +83,16 @@ public final class Topology {
     /** Runs laid out to an item, in the order of its ports. */
     public List<Run> arriving(String item) {
         List<String> ports = system.item(item).map(Item::ports).orElse(List.of());
-        return arriving.getOrDefault(item, List.of()).stream().sorted(java.util.Comparator.comparing(r -> ports.indexOf(r.to()
-                .port()))).toList();
+        return arriving.getOrDefault(item, List.of()).stream()
+                .sorted(java.util.Comparator.comparing(r -> ports.indexOf(r.to().port())))
+                .toList();
     }
 
     /** All runs that meet an item, in layout order. */
     public List<Run> meeting(String item) {
-        return system.runs().stream().filter(r -> r.from().item().equals(item) || r.to().item().equals(item)).toList();
+        return system.runs().stream()
+                .filter(r -> r.from().item().equals(item) || r.to().item().equals(item))
+                .toList();
     }
 
     /** The port at the other end of the run at a port. */
@@ -96,7 +102,10 @@ public final class Topology {
 
     /** The item that the first joined outlet of a tank leads to. */
     public Optional<String> fed(Tank tank) {
-        return tank.outlets().stream().map(o -> across(new PortRef(tank.id(), o.name()))).flatMap(Optional::stream).map(PortRef::item)
+        return tank.outlets().stream()
+                .map(o -> across(new PortRef(tank.id(), o.name())))
+                .flatMap(Optional::stream)
+                .map(PortRef::item)
                 .findFirst();
     }
 
@@ -108,7 +117,8 @@ public final class Topology {
             PortRef at = ahead.poll();
             if (seen.add(at)) {
                 across(at).ifPresent(ahead::add);
-                passages.getOrDefault(at, List.of()).forEach(p -> passed(p, at, passing).ifPresent(ahead::add));
+                passages.getOrDefault(at, List.of())
+                        .forEach(p -> passed(p, at, passing).ifPresent(ahead::add));
             }
         }
         return seen;
@@ -123,19 +133,31 @@ public final class Topology {
 
     /** Tanks whose fuel could come to this one, or the other way round. */
     public List<Tank> joined(Tank tank, Passing passing) {
-        Set<PortRef> reached = reached(tank.outlets().stream().map(o -> new PortRef(tank.id(), o.name())).toList(), passing);
-        return system.tanks().stream().filter(t -> t != tank && t.outlets().stream().anyMatch(o -> reached.contains(new PortRef(
-                t.id(), o.name())))).toList();
+        Set<PortRef> reached = reached(
+                tank.outlets().stream()
+                        .map(o -> new PortRef(tank.id(), o.name()))
+                        .toList(),
+                passing);
+        return system.tanks().stream()
+                .filter(t -> t != tank
+                        && t.outlets().stream().anyMatch(o -> reached.contains(new PortRef(t.id(), o.name()))))
+                .toList();
     }
 
-    /** Ports from one towards the engine, one after the other, until the way ends or comes to a vessel or the engine. */
+    /**
+     * Ports from one towards the engine, one after the other, until the way ends or comes to a vessel or the engine.
+     */
     public List<PortRef> onward(PortRef start) {
         Set<PortRef> way = new LinkedHashSet<>(List.of(start));
         Optional<PortRef> at = Optional.of(start);
         while (at.isPresent()) {
             Optional<PortRef> far = across(at.get()).filter(way::add);
-            at = far.flatMap(f -> passages.getOrDefault(f, List.of()).stream().filter(p -> p.from().equals(f) && p.to().port().equals(
-                    Item.OUT)).map(p -> passed(p, f, Passing.forward())).flatMap(Optional::stream).findFirst()).filter(way::add);
+            at = far.flatMap(f -> passages.getOrDefault(f, List.of()).stream()
+                            .filter(p -> p.from().equals(f) && p.to().port().equals(Item.OUT))
+                            .map(p -> passed(p, f, Passing.forward()))
+                            .flatMap(Optional::stream)
+                            .findFirst())
+                    .filter(way::add);
         }
         return List.copyOf(way);
     }
@@ -154,7 +176,8 @@ public final class Topology {
             PortRef part = partOf.get(run.from());
             if (part == null) {
                 part = run.from();
-                for (PortRef p : reached(List.of(part), x -> passing.of(x) == Passing.Way.BOTH ? Passing.Way.BOTH : Passing.Way.NONE)) {
+                for (PortRef p : reached(
+                        List.of(part), x -> passing.of(x) == Passing.Way.BOTH ? Passing.Way.BOTH : Passing.Way.NONE)) {
                     partOf.put(p, part);
                 }
             }
@@ -164,17 +187,24 @@ public final class Topology {
     }
 
     private static Passing.Way turned(Passing.Way way) {
-        return way == Passing.Way.FORWARD ? Passing.Way.BACKWARD : way == Passing.Way.BACKWARD ? Passing.Way.FORWARD : way;
+        return way == Passing.Way.FORWARD
+                ? Passing.Way.BACKWARD
+                : way == Passing.Way.BACKWARD ? Passing.Way.FORWARD : way;
     }
 
-    /** Items from which a way as laid out leads to this one, nearest first, itself the first; what ends the way is among them. */
+    /**
+     * Items from which a way as laid out leads to this one, nearest first, itself the first; what ends the way is among
+     * them.
+     */
     public Set<String> upstream(String item, Function<Item, Boolean> ends) {
         Set<String> seen = new LinkedHashSet<>();
         Deque<String> ahead = new ArrayDeque<>(List.of(item));
         while (!ahead.isEmpty()) {
             String at = ahead.poll();
             if (seen.add(at) && (at.equals(item) || !system.item(at).map(ends).orElse(true))) {
-                arriving.getOrDefault(at, List.of()).stream().filter(r -> !returnSide(r.to())).forEach(r -> ahead.add(r.from().item()));
+                arriving.getOrDefault(at, List.of()).stream()
+                        .filter(r -> !returnSide(r.to()))
+                        .forEach(r -> ahead.add(r.from().item()));
             }
         }
         return seen;
@@ -195,7 +225,8 @@ public final class Topology {
 
     /** Pumps that bring fuel to the engine, in layout order: from them a way leads downstream to the inlet. */
     public List<Pump> feedPumps() {
-        Set<String> feeding = system.inlet().map(i -> upstream(i.id(), Topology::isTank)).orElse(Set.of());
+        Set<String> feeding =
+                system.inlet().map(i -> upstream(i.id(), Topology::isTank)).orElse(Set.of());
         return system.all(Pump.class).filter(p -> feeding.contains(p.id())).toList();
     }
 
@@ -206,7 +237,8 @@ public final class Topology {
     /** Whether what comes to a port has left the same item before: a return. */
     public boolean comesRound(PortRef port) {
         Set<String> seen = new HashSet<>();
-        Deque<Run> ahead = new ArrayDeque<>(system.runAt(port).filter(r -> r.to().equals(port)).stream().toList());
+        Deque<Run> ahead = new ArrayDeque<>(
+                system.runAt(port).filter(r -> r.to().equals(port)).stream().toList());
         while (!ahead.isEmpty()) {
             String from = ahead.poll().from().item();
             if (from.equals(port.item())) {
@@ -219,40 +251,47 @@ public final class Topology {
         return false;
     }
 
-    /** Whether a port lies on the return side of a duplex selector, which shares a body with the feed side, not a way. */
+    /**
+     * Whether a port lies on the return side of a duplex selector, which shares a body with the feed side, not a way.
+     */
     public boolean returnSide(PortRef port) {
-        return system.item(port.item()).flatMap(i -> i.only(Selector.class)).filter(s -> s.duplex() && (port.port().equals(
-                Selector.RETURN) || s.returns().contains(port.port()))).isPresent();
+        return system.item(port.item())
+                .flatMap(i -> i.only(Selector.class))
+                .filter(s -> s.duplex()
+                        && (port.port().equals(Selector.RETURN) || s.returns().contains(port.port())))
+                .isPresent();
     }
 
     /** Whether fuel that leaves by a port goes back, runs over, or is air. */
     private boolean givesBack(PortRef port) {
-        return system.item(port.item()).map(i -> i.as(new SomeKinds<Boolean>() {
-            @Override
-            public Boolean otherwise(Item item) {
-                return false;
-            }
+        return system.item(port.item())
+                .map(i -> i.as(new SomeKinds<Boolean>() {
+                    @Override
+                    public Boolean otherwise(Item item) {
+                        return false;
+                    }
 
-            @Override
-            public Boolean engineInlet(EngineInlet item) {
-                return true;
-            }
+                    @Override
+                    public Boolean engineInlet(EngineInlet item) {
+                        return true;
+                    }
 
-            @Override
-            public Boolean header(Header item) {
-                return item.vents().contains(port.port());
-            }
+                    @Override
+                    public Boolean header(Header item) {
+                        return item.vents().contains(port.port());
+                    }
 
-            @Override
-            public Boolean regulator(Regulator item) {
-                return item.style() == Regulator.Style.BYPASS;
-            }
+                    @Override
+                    public Boolean regulator(Regulator item) {
+                        return item.style() == Regulator.Style.BYPASS;
+                    }
 
-            @Override
-            public Boolean selector(Selector item) {
-                return item.returns().contains(port.port());
-            }
-        })).orElse(false);
+                    @Override
+                    public Boolean selector(Selector item) {
+                        return item.returns().contains(port.port());
+                    }
+                }))
+                .orElse(false);
     }
 
     /** Whether a run only leads back: it leaves where fuel goes back, or what does. */
@@ -268,7 +307,10 @@ public final class Topology {
             more = false;
             for (Run run : system.runs()) {
                 boolean goesBack = back.contains(run.from().item()) || givesBack(run.from());
-                if (goesBack && system.item(run.to().item()).filter(i -> !endsReturn(i)).isPresent()) {
+                if (goesBack
+                        && system.item(run.to().item())
+                                .filter(i -> !endsReturn(i))
+                                .isPresent()) {
                     more |= back.add(run.to().item());
                 }
             }
@@ -277,13 +319,15 @@ public final class Topology {
     }
 
     private static boolean endsReturn(Item item) {
-        return isTank(item) || item.only(Selector.class).isPresent() || item.only(Header.class).isPresent() || item.only(
-                EngineInlet.class).isPresent();
+        return isTank(item)
+                || item.only(Selector.class).isPresent()
+                || item.only(Header.class).isPresent()
+                || item.only(EngineInlet.class).isPresent();
     }
 
     /**
-     * How many runs the longest way has that leads to each item, returns left out, and what leads round to where the way has been:
-     * an order from tanks to engine.
+     * How many runs the longest way has that leads to each item, returns left out, and what leads round to where the
+     * way has been: an order from tanks to engine.
      */
     public Map<String, Integer> ranks() {
         Map<String, Integer> rank = new HashMap<>();
@@ -308,11 +352,15 @@ public final class Topology {
 
     /** Runs that lead on: none of a return, none that closes a circle begun at a tank. */
     private Set<Run> onward() {
-        Set<Run> all = new LinkedHashSet<>(system.runs().stream().filter(r -> !givesBack(r.from()) && !(returnSide(r.to()) && r.to().port().equals(
-                Selector.RETURN))).toList());
+        Set<Run> all = new LinkedHashSet<>(system.runs().stream()
+                .filter(r -> !givesBack(r.from())
+                        && !(returnSide(r.to()) && r.to().port().equals(Selector.RETURN)))
+                .toList());
         Set<Run> closing = new HashSet<>();
         Set<String> done = new HashSet<>();
-        Stream.concat(system.tanks().stream(), system.items().stream()).map(Item::id).forEach(id -> walk(id, all, closing, done, new LinkedHashSet<>()));
+        Stream.concat(system.tanks().stream(), system.items().stream())
+                .map(Item::id)
+                .forEach(id -> walk(id, all, closing, done, new LinkedHashSet<>()));
         all.removeAll(closing);
         return all;
     }

@@ -15,8 +15,7 @@ import ration.topology.Topology;
 /** What has to be shown again once a part was replaced, from what it touches; common practice, no source. */
 public final class Again {
 
-    private Again() {
-    }
+    private Again() {}
 
     /** In the order of the work; the ground run last. */
     public static List<String> after(FuelSystem system, Part part) {
@@ -33,7 +32,8 @@ public final class Again {
             all.add("Marks of the gauge, where its foot moved");
         }
         if (part.kind() == Part.Kind.CAP_SEAL) {
-            return List.of("Cap dry under a hose, then a sample of " + item.map(Item::name).orElse("the tank"));
+            return List.of("Cap dry under a hose, then a sample of "
+                    + item.map(Item::name).orElse("the tank"));
         }
         all.add("Leak look, overnight on paper");
         all.add("First run: look at its joints, again after the first flight");
@@ -49,8 +49,9 @@ public final class Again {
 
         @Override
         public List<String> run(Run run) {
-            return Topology.of(system).returns(run) ? List.of("Lines under pressure", "Return flow and pressure at idle") : List.of("Lines under pressure",
-                    "Flow nose-up, every position that passes " + run.name());
+            return Topology.of(system).returns(run)
+                    ? List.of("Lines under pressure", "Return flow and pressure at idle")
+                    : List.of("Lines under pressure", "Flow nose-up, every position that passes " + run.name());
         }
 
         @Override

@@ -5,20 +5,25 @@ import java.time.LocalDate;
 /**
  * One line of the log.
  *
- * @param number   from 1, never given twice
- * @param on       day
- * @param hours    of the airframe
- * @param part     id of the part it tells of; empty for the whole aircraft
- * @param what     was done
- * @param words    in a sentence
- * @param who      did it
+ * @param number from 1, never given twice
+ * @param on day
+ * @param hours of the airframe
+ * @param part id of the part it tells of; empty for the whole aircraft
+ * @param what was done
+ * @param words in a sentence
+ * @param who did it
  * @param corrects number of the entry it puts right; 0 for none
  */
-public record Entry(int number, LocalDate on, double hours, String part, What what, String words, String who, int corrects) {
+public record Entry(
+        int number, LocalDate on, double hours, String part, What what, String words, String who, int corrects) {
 
     /** What was done. */
     public enum What {
-        FITTED("fitted"), LOOKED("looked at"), REPLACED("replaced"), REMOVED("removed"), CORRECTED("corrected");
+        FITTED("fitted"),
+        LOOKED("looked at"),
+        REPLACED("replaced"),
+        REMOVED("removed"),
+        CORRECTED("corrected");
 
         private final String word;
 

@@ -4,8 +4,8 @@ package ration.upkeep;
  * How long a part lives, or how often it is looked at.
  *
  * @param months by the calendar, 0 to 600; 0 where the calendar does not count
- * @param hours  of the airframe, 0 to 100,000; 0 where they do not count
- * @param ends   what happens then
+ * @param hours of the airframe, 0 to 100,000; 0 where they do not count
+ * @param ends what happens then
  */
 public record Life(int months, double hours, Ends ends) {
 
@@ -46,7 +46,8 @@ public record Life(int months, double hours, Ends ends) {
         if (ends == Ends.REMOVE) {
             return "until removed";
         }
-        String calendar = months == 0 ? "" : months % 12 == 0 && months > 12 ? months / 12 + " years" : months + " months";
+        String calendar =
+                months == 0 ? "" : months % 12 == 0 && months > 12 ? months / 12 + " years" : months + " months";
         String flown = hours == 0 ? "" : ration.quantity.UnitSystem.figure(hours, 0) + " h";
         String both = calendar.isEmpty() ? flown : flown.isEmpty() ? calendar : calendar + " or " + flown;
         return ends == Ends.LOOK ? "look every " + both : both;

@@ -6,13 +6,13 @@ import ration.fluid.VaporPressure;
 /**
  * One point of the path and how far it is from boiling.
  *
- * @param item     id
- * @param along    distance from the tank, m
+ * @param item id
+ * @param along distance from the tank, m
  * @param pressure absolute, Pa
- * @param gauge    over ambient, Pa
- * @param kelvin   of the fuel there
- * @param boils    pressure at which it boils there, Pa absolute
- * @param what     the point in words: inlet, high point, outlet
+ * @param gauge over ambient, Pa
+ * @param kelvin of the fuel there
+ * @param boils pressure at which it boils there, Pa absolute
+ * @param what the point in words: inlet, high point, outlet
  */
 public record Gap(String item, double along, double pressure, double gauge, double kelvin, double boils, String what) {
 

@@ -20,8 +20,8 @@ import ration.model.Run;
 import ration.topology.Topology;
 
 /**
- * The path of one answer, ready to be warmed by any day: how much of its distance to the air round it the fuel keeps from point to
- * point, what a pump adds, and the pressure there depend on the answer alone. Immutable.
+ * The path of one answer, ready to be warmed by any day: how much of its distance to the air round it the fuel keeps
+ * from point to point, what a pump adds, and the pressure there depend on the answer alone. Immutable.
  */
 public final class HeatPath {
 
@@ -38,25 +38,25 @@ public final class HeatPath {
 
     /** Taxi before take-off: ten minutes at this share of take-off consumption; common practice, no source. */
     private static final double TAXI = 600;
+
     private static final double TAXI_SHARE = 0.15;
 
     /**
      * Where what comes back is mixed with what comes in: a header or a collector on the way.
      *
      * @param point at which it leaves
-     * @param feed  that comes in fresh, m3/s
-     * @param back  that comes back, m3/s
+     * @param feed that comes in fresh, m3/s
+     * @param back that comes back, m3/s
      */
-    private record Mix(int point, Header header, double feed, double back) {
-    }
+    private record Mix(int point, Header header, double feed, double back) {}
 
     /**
      * A header that a return warms.
      *
      * @param header itself
-     * @param feed   that comes in fresh, m3/s
-     * @param back   that comes back, m3/s
-     * @param pass   by which the fuel warms from leaving it to coming back, K
+     * @param feed that comes in fresh, m3/s
+     * @param back that comes back, m3/s
+     * @param pass by which the fuel warms from leaving it to coming back, K
      * @param steady by which it stands over its feed as long as this goes on, K
      * @param taxied by which it does after ten minutes' taxi, K
      */
@@ -71,14 +71,13 @@ public final class HeatPath {
      * A point, and the way to it from the one before.
      *
      * @param stretch place of its stretch on the path
-     * @param place   among the points of that
-     * @param zone    the air round the way; null where the fuel stays as it is
-     * @param keeps   share of its distance to that air the fuel keeps on the way
-     * @param adds    by which a pump warms it, K
-     * @param gauge   pressure there, Pa over ambient
+     * @param place among the points of that
+     * @param zone the air round the way; null where the fuel stays as it is
+     * @param keeps share of its distance to that air the fuel keeps on the way
+     * @param adds by which a pump warms it, K
+     * @param gauge pressure there, Pa over ambient
      */
-    private record Point(int stretch, int place, Zone zone, double keeps, double adds, double gauge) {
-    }
+    private record Point(int stretch, int place, Zone zone, double keeps, double adds, double gauge) {}
 
     private HeatPath(FuelSystem system, FlowAnswer answer, List<PathLine.Stretch> stretches, Heat heat, Power power) {
         this.system = system;
@@ -103,12 +102,22 @@ public final class HeatPath {
                     continue;
                 }
                 PathLine.At before = s.way().get(k - 1);
-                Point3 place = s.run().isPresent() ? before.place().toward(at.place(), 0.5) : s.way().get(0).place();
+                Point3 place = s.run().isPresent()
+                        ? before.place().toward(at.place(), 0.5)
+                        : s.way().get(0).place();
                 Zone said = heat.zones().get(s.item().id());
-                Zone zone = said != null ? said : parted && place.x() < station == forward ? Zone.ENGINE_BAY : Zone.CABIN;
-                double conduct = s.run().map(run -> Math.PI * run.size().bore() * heat.through(run) * (at.along() - before.along())).orElseGet(() -> BODY * heat.si(
-                        HeatFigure.BARE));
-                points.add(new Point(i, k, zone, Warming.keeps(conduct, mass), s.run().isPresent() ? 0 : spent(s, mass) / (mass * Warming.SPECIFIC_HEAT), gauge));
+                Zone zone =
+                        said != null ? said : parted && place.x() < station == forward ? Zone.ENGINE_BAY : Zone.CABIN;
+                double conduct = s.run()
+                        .map(run -> Math.PI * run.size().bore() * heat.through(run) * (at.along() - before.along()))
+                        .orElseGet(() -> BODY * heat.si(HeatFigure.BARE));
+                points.add(new Point(
+                        i,
+                        k,
+                        zone,
+                        Warming.keeps(conduct, mass),
+                        s.run().isPresent() ? 0 : spent(s, mass) / (mass * Warming.SPECIFIC_HEAT),
+                        gauge));
                 s.item().only(Header.class).ifPresent(this::mix);
             }
         }
@@ -120,7 +129,9 @@ public final class HeatPath {
         double feed = 0;
         double back = 0;
         for (Run run : system.runs()) {
-            double in = run.to().item().equals(header.id()) ? answer.flow(run.id()) : run.from().item().equals(header.id()) ? -answer.flow(run.id()) : 0;
+            double in = run.to().item().equals(header.id())
+                    ? answer.flow(run.id())
+                    : run.from().item().equals(header.id()) ? -answer.flow(run.id()) : 0;
             if (in > FlowAnswer.NO_FLOW) {
                 back += topology.returns(run) ? in : 0;
                 feed += topology.returns(run) ? 0 : in;
@@ -144,10 +155,24 @@ public final class HeatPath {
         double rise = keeps * kelvin + adds - kelvin;
         double density = answer.fluid().density();
         double mass = density * m.header.capacity().si();
-        double steady = new Warming.Box(density * m.feed, density * m.back, mass, rise, density * m.back * Warming.SPECIFIC_HEAT * (1 - keeps)).steady();
+        double steady = new Warming.Box(
+                        density * m.feed,
+                        density * m.back,
+                        mass,
+                        rise,
+                        density * m.back * Warming.SPECIFIC_HEAT * (1 - keeps))
+                .steady();
         double slow = TAXI_SHARE * m.feed;
         double round = m.back + m.feed - slow;
-        double taxied = power != Power.TAKE_OFF ? 0 : new Warming.Box(density * slow, density * round, mass, rise, density * round * Warming.SPECIFIC_HEAT * (1 - keeps)).after(TAXI);
+        double taxied = power != Power.TAKE_OFF
+                ? 0
+                : new Warming.Box(
+                                density * slow,
+                                density * round,
+                                mass,
+                                rise,
+                                density * round * Warming.SPECIFIC_HEAT * (1 - keeps))
+                        .after(TAXI);
         return new Mixed(m.header, m.feed, m.back, rise, steady, taxied);
     }
 
@@ -204,9 +229,17 @@ public final class HeatPath {
 
     /** What a pump that runs turns into heat and not into pressure, W. */
     private double spent(PathLine.Stretch s, double mass) {
-        double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * answer.weight()) * mass / answer.fluid().density();
-        return s.item().only(Pump.class).filter(p -> !answer.condition().stopped().contains(p.id())).map(p -> p.build().current().map(c -> Math.max(0,
-                c.si() * PathHeat.VOLTS - hydraulic)).orElse(hydraulic * (1 / PathHeat.EFFICIENCY - 1))).orElse(0.0);
+        double hydraulic = Math.max(0, (s.headOut() - s.headIn()) * answer.weight())
+                * mass
+                / answer.fluid().density();
+        return s.item()
+                .only(Pump.class)
+                .filter(p -> !answer.condition().stopped().contains(p.id()))
+                .map(p -> p.build()
+                        .current()
+                        .map(c -> Math.max(0, c.si() * PathHeat.VOLTS - hydraulic))
+                        .orElse(hydraulic * (1 / PathHeat.EFFICIENCY - 1)))
+                .orElse(0.0);
     }
 
     private double[] air(Air day) {
@@ -254,11 +287,26 @@ public final class HeatPath {
             Point p = points.get(i);
             double kelvin = warm[i];
             PathLine.Stretch s = stretches.get(p.stretch);
-            gaps.add(new Gap(s.item().id(), s.way().get(p.place).along(), ambient + p.gauge, p.gauge, kelvin, boils.pascal(kelvin), what(s, p.place)));
+            gaps.add(new Gap(
+                    s.item().id(),
+                    s.way().get(p.place).along(),
+                    ambient + p.gauge,
+                    p.gauge,
+                    kelvin,
+                    boils.pascal(kelvin),
+                    what(s, p.place)));
         }
         if (!gaps.isEmpty()) {
             Gap last = gaps.get(gaps.size() - 1);
-            system.inlet().ifPresent(e -> gaps.add(new Gap(e.id(), last.along(), last.pressure(), last.gauge(), last.kelvin(), last.boils(), "inlet")));
+            system.inlet()
+                    .ifPresent(e -> gaps.add(new Gap(
+                            e.id(),
+                            last.along(),
+                            last.pressure(),
+                            last.gauge(),
+                            last.kelvin(),
+                            last.boils(),
+                            "inlet")));
         }
         return new PathHeat(gaps);
     }
@@ -270,7 +318,8 @@ public final class HeatPath {
         if (k == s.way().size() - 1) {
             return s.run().isPresent() ? "end" : "outlet";
         }
-        boolean high = s.way().get(k).height() > s.way().get(k - 1).height() && s.way().get(k).height() > s.way().get(k + 1).height();
+        boolean high = s.way().get(k).height() > s.way().get(k - 1).height()
+                && s.way().get(k).height() > s.way().get(k + 1).height();
         return high ? "high point" : "bend";
     }
 }

@@ -33,14 +33,21 @@ public record PathHeat(List<Gap> gaps) {
         return HeatPath.of(system, answer, heat, power).on(air);
     }
 
-    /** Where a part stands: said so, else in the engine bay on the engine's side of the firewall, in the cabin on the other. */
+    /**
+     * Where a part stands: said so, else in the engine bay on the engine's side of the firewall, in the cabin on the
+     * other.
+     */
     public static Zone zone(FuelSystem system, Heat heat, String item, Point3 place) {
         Zone said = heat.zones().get(item);
         if (said != null) {
             return said;
         }
-        boolean bay = system.firewall().filter(w -> system.inlet().filter(e -> place.x() < w.station().si()
-                == e.place().point().x() < w.station().si()).isPresent()).isPresent();
+        boolean bay = system.firewall()
+                .filter(w -> system.inlet()
+                        .filter(e -> place.x() < w.station().si()
+                                == e.place().point().x() < w.station().si())
+                        .isPresent())
+                .isPresent();
         return bay ? Zone.ENGINE_BAY : Zone.CABIN;
     }
 

@@ -20,18 +20,22 @@ import ration.model.Tank;
 /**
  * What stands in the lines after shutdown: each part of the path in the engine bay, and when it boils.
  *
- * @param item   id
- * @param name   of the part
- * @param soak   its temperature
- * @param boils  temperature at which it boils as it stands, K
- * @param line   whether it is a run
+ * @param item id
+ * @param name of the part
+ * @param soak its temperature
+ * @param boils temperature at which it boils as it stands, K
+ * @param line whether it is a run
  */
 public record SoakPath(String item, String name, Soak soak, double boils, boolean line) {
 
-    /** Mass times specific heat of a body that is no run over what passes its skin, s a W/m2K; common practice, no source. */
+    /**
+     * Mass times specific heat of a body that is no run over what passes its skin, s a W/m2K; common practice, no
+     * source.
+     */
     private static final double BODY_LAG = 22_000;
     /** How far the soak is followed, s. */
     public static final double LENGTH = 40 * 60;
+
     private static final double STEP = 15;
 
     /** Of the parts in the engine bay after a case, shut down at a height; hottest first. */
@@ -46,18 +50,31 @@ public record SoakPath(String item, String name, Soak soak, double boils, boolea
                 continue;
             }
             Optional<Run> line = item.only(Run.class);
-            double lag = line.map(run -> 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run))).orElse(BODY_LAG / heat.si(
-                    HeatFigure.BARE));
+            double lag = line.map(
+                            run -> 720 * Warming.SPECIFIC_HEAT * run.size().bore() / (4 * heat.through(run)))
+                    .orElse(BODY_LAG / heat.si(HeatFigure.BARE));
             double standing = Heat.ambient(altitudeM) + Math.min(0, g.gauge());
-            all.add(new SoakPath(item.id(), item.name(), new Soak(outside, startOver, heat.si(HeatFigure.BAY_SOAK_OVER),
-                    heat.si(HeatFigure.SOAK_FADE), lag, g.kelvin()), vapor.boilingKelvin(Math.max(1000, standing)), line.isPresent()));
+            all.add(new SoakPath(
+                    item.id(),
+                    item.name(),
+                    new Soak(
+                            outside,
+                            startOver,
+                            heat.si(HeatFigure.BAY_SOAK_OVER),
+                            heat.si(HeatFigure.SOAK_FADE),
+                            lag,
+                            g.kelvin()),
+                    vapor.boilingKelvin(Math.max(1000, standing)),
+                    line.isPresent()));
         }
         all.sort((a, b) -> Double.compare(b.hottest(), a.hottest()));
         return all;
     }
 
     private static boolean inBay(FuelSystem system, Heat heat, Item item) {
-        Optional<Point3> place = item.only(Fitted.class).map(f -> f.place().point()).or(() -> item.only(Run.class).flatMap(r -> system.point(r.to())));
+        Optional<Point3> place = item.only(Fitted.class)
+                .map(f -> f.place().point())
+                .or(() -> item.only(Run.class).flatMap(r -> system.point(r.to())));
         return place.filter(p -> hot(PathHeat.zone(system, heat, item.id(), p))).isPresent();
     }
 
@@ -78,10 +95,9 @@ public record SoakPath(String item, String name, Soak soak, double boils, boolea
      * When it boils.
      *
      * @param from first moment, s after shutdown
-     * @param to   last; at most the end of what is followed
+     * @param to last; at most the end of what is followed
      */
-    public record Window(double from, double to) {
-    }
+    public record Window(double from, double to) {}
 
     /** Restart is at risk while any part boils; null where none does. */
     public static Window risk(List<SoakPath> parts) {

@@ -22,7 +22,7 @@ import ration.topology.Topology;
 /**
  * A volume that closed valves can shut in with nothing to relieve it.
  *
- * @param runs   ids of the runs in it
+ * @param runs ids of the runs in it
  * @param volume m3
  */
 public record Trapped(List<String> runs, double volume) {
@@ -42,30 +42,47 @@ public record Trapped(List<String> runs, double volume) {
     }
 
     /**
-     * All of a system: every shut-off closed, every pump stopped, the engine taking nothing, every selector at each of its
-     * positions in turn; what one position joins is not shut in at that one, and a selector without OFF never closes. Pressure
-     * gets away through a tank or header (vented), a float valve (it lifts), a check valve or pump that passes forward, and a
-     * bypass regulator.
+     * All of a system: every shut-off closed, every pump stopped, the engine taking nothing, every selector at each of
+     * its positions in turn; what one position joins is not shut in at that one, and a selector without OFF never
+     * closes. Pressure gets away through a tank or header (vented), a float valve (it lifts), a check valve or pump
+     * that passes forward, and a bypass regulator.
      */
     public static List<Trapped> of(FuelSystem system) {
         Map<List<String>, Trapped> all = new LinkedHashMap<>();
         Topology topology = Topology.of(system);
-        int most = system.selectors().stream().mapToInt(s -> s.positions().size()).max().orElse(1);
-        boolean off = system.selectors().stream().allMatch(s -> s.positions().stream().anyMatch(Selector.Position::off));
+        int most = system.selectors().stream()
+                .mapToInt(s -> s.positions().size())
+                .max()
+                .orElse(1);
+        boolean off =
+                system.selectors().stream().allMatch(s -> s.positions().stream().anyMatch(Selector.Position::off));
         if (off) {
-            at(system, topology, s -> s.positions().stream().filter(Selector.Position::off).findFirst()).forEach(t -> all.put(t.runs(), t));
+            at(system, topology, s -> s.positions().stream()
+                            .filter(Selector.Position::off)
+                            .findFirst())
+                    .forEach(t -> all.put(t.runs(), t));
         }
         for (int i = 0; i < most; i++) {
             int turn = i;
-            at(system, topology, s -> s.positions().isEmpty() ? Optional.empty() : Optional.of(s.positions().get(turn % s.positions()
-                    .size()))).stream().filter(t -> all.keySet().stream().noneMatch(known -> known.stream().anyMatch(
-                            t.runs()::contains))).toList().forEach(t -> all.put(t.runs(), t));
+            at(
+                            system,
+                            topology,
+                            s -> s.positions().isEmpty()
+                                    ? Optional.empty()
+                                    : Optional.of(s.positions()
+                                            .get(turn % s.positions().size())))
+                    .stream()
+                    .filter(t -> all.keySet().stream()
+                            .noneMatch(known -> known.stream().anyMatch(t.runs()::contains)))
+                    .toList()
+                    .forEach(t -> all.put(t.runs(), t));
         }
         return List.copyOf(all.values());
     }
 
     /** With every selector at one position. */
-    private static List<Trapped> at(FuelSystem system, Topology topology, Function<Selector, Optional<Selector.Position>> position) {
+    private static List<Trapped> at(
+            FuelSystem system, Topology topology, Function<Selector, Optional<Selector.Position>> position) {
         Map<String, String> handles = new HashMap<>();
         system.selectors().forEach(s -> position.apply(s).ifPresent(p -> handles.put(s.id(), p.name())));
         List<PortRef> relieved = new ArrayList<>(system.openPorts());
@@ -74,9 +91,16 @@ public record Trapped(List<String> runs, double volume) {
                 item.ports().forEach(p -> relieved.add(new PortRef(item.id(), p)));
             }
         }
-        return topology.shutIn(relieved, Passing.putAway(handles)).stream().map(runs -> new Trapped(runs.stream().map(Run::id).toList(),
-                runs.stream().mapToDouble(r -> r.size().area() * r.lengthM(system.point(r.from()).orElseThrow(), system.point(r.to())
-                        .orElseThrow())).sum())).toList();
+        return topology.shutIn(relieved, Passing.putAway(handles)).stream()
+                .map(runs -> new Trapped(
+                        runs.stream().map(Run::id).toList(),
+                        runs.stream()
+                                .mapToDouble(r -> r.size().area()
+                                        * r.lengthM(
+                                                system.point(r.from()).orElseThrow(),
+                                                system.point(r.to()).orElseThrow()))
+                                .sum()))
+                .toList();
     }
 
     /** What lets pressure out by itself: tanks and headers are vented, a float valve lifts. */

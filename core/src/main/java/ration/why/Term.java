@@ -27,8 +27,12 @@ public sealed interface Term {
         }
         int before = written == 0 ? 1 : (int) Math.floor(Math.log10(Math.abs(written))) + 1;
         if (before < -4 || before > 9) {
-            return String.format(Locale.ROOT, "%.3e", written).replace("e-0", "e\u2212").replace("e-", "e\u2212").replace("e+0",
-                    "e").replace("e+", "e").replace('-', '\u2212');
+            return String.format(Locale.ROOT, "%.3e", written)
+                    .replace("e-0", "e\u2212")
+                    .replace("e-", "e\u2212")
+                    .replace("e+0", "e")
+                    .replace("e+", "e")
+                    .replace('-', '\u2212');
         }
         return UnitSystem.figure(written, Math.max(0, 4 - before));
     }
@@ -95,7 +99,8 @@ public sealed interface Term {
         @Override
         public String in(UnitSystem units) {
             String symbol = show.symbol(units);
-            return number(show.written(value, units)) + (symbol.isEmpty() ? "" : symbol.equals("\u00b0") ? symbol : " " + symbol);
+            return number(show.written(value, units))
+                    + (symbol.isEmpty() ? "" : symbol.equals("\u00b0") ? symbol : " " + symbol);
         }
     }
 
@@ -131,7 +136,8 @@ public sealed interface Term {
         @Override
         public String in(UnitSystem units) {
             boolean firstHolds = left.binding() >= binding() && !(sign == '^' && left instanceof Figure);
-            boolean secondHolds = sign == '+' || sign == '\u00d7' ? right.binding() >= binding() : right.binding() > binding();
+            boolean secondHolds =
+                    sign == '+' || sign == '\u00d7' ? right.binding() >= binding() : right.binding() > binding();
             String a = firstHolds ? left.in(units) : "(" + left.in(units) + ")";
             String b = right.in(units);
             boolean sinks = b.startsWith("\u2212");

@@ -10,17 +10,24 @@ import ration.quantity.UnitSystem;
 /**
  * How one figure came about.
  *
- * @param figure  what it is
- * @param value   the figure itself
+ * @param figure what it is
+ * @param value the figure itself
  * @param formula that gives it; empty where it was found by solving, measuring or looking, which {@code says} tells
- * @param says    what the formula means, or how the figure was found where there is none
- * @param about   the case or part it holds for; empty where it holds always
- * @param given   inputs with how they were measured
- * @param source  where the formula or the requirement comes from
- * @param from    figures it was made of
+ * @param says what the formula means, or how the figure was found where there is none
+ * @param about the case or part it holds for; empty where it holds always
+ * @param given inputs with how they were measured
+ * @param source where the formula or the requirement comes from
+ * @param from figures it was made of
  */
-public record Why(String figure, Term value, Optional<Term> formula, String says, Function<UnitSystem, String> about, List<Given> given,
-        String source, List<Why> from) {
+public record Why(
+        String figure,
+        Term value,
+        Optional<Term> formula,
+        String says,
+        Function<UnitSystem, String> about,
+        List<Given> given,
+        String source,
+        List<Why> from) {
 
     public Why {
         given = List.copyOf(given);
@@ -52,9 +59,9 @@ public record Why(String figure, Term value, Optional<Term> formula, String says
     /**
      * An input.
      *
-     * @param what  it is
+     * @param what it is
      * @param shown as it was written
-     * @param by    how it was measured
+     * @param by how it was measured
      */
     public record Given(String what, String shown, String by) {
 

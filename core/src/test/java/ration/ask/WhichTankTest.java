@@ -26,7 +26,8 @@ class WhichTankTest {
 
     private static Condition with(Project p, double left, double right) {
         Map<String, Double> full = Assessment.of(p).fill(Contents.FULL);
-        return Assessment.start(p).withContents(Map.of(left(p), full.get(left(p)) * left, right(p), full.get(right(p)) * right));
+        return Assessment.start(p)
+                .withContents(Map.of(left(p), full.get(left(p)) * left, right(p), full.get(right(p)) * right));
     }
 
     private static String left(Project p) {
@@ -37,7 +38,10 @@ class WhichTankTest {
         return p.system().tanks().get(1).id();
     }
 
-    /** At the meeting both have the same head: what drives each, height and vent, is what its line costs more than the other's. */
+    /**
+     * At the meeting both have the same head: what drives each, height and vent, is what its line costs more than the
+     * other's.
+     */
     @Test
     void heightAndVentMakeUpTheLoss() {
         for (double right : new double[] {0.95, 0.9}) {
@@ -45,8 +49,10 @@ class WhichTankTest {
             WhichTank.Share a = w.tanks().get(0);
             WhichTank.Share b = w.tanks().get(1);
             assertThat(a.tank()).isEqualTo(left(TEED));
-            assertThat(a.height() + a.vent() - b.height() - b.vent()).isCloseTo(a.loss() - b.loss(), Offset.offset(1e-9));
-            assertThat(w.tanks().stream().mapToDouble(WhichTank.Share::share).sum()).isCloseTo(1, Offset.offset(1e-9));
+            assertThat(a.height() + a.vent() - b.height() - b.vent())
+                    .isCloseTo(a.loss() - b.loss(), Offset.offset(1e-9));
+            assertThat(w.tanks().stream().mapToDouble(WhichTank.Share::share).sum())
+                    .isCloseTo(1, Offset.offset(1e-9));
             w.shares().ifPresent(s -> {
                 assertThat(s.height() + s.vent() + s.line()).isCloseTo(s.all(), Offset.offset(1e-9));
                 assertThat(s.height()).isPositive();
@@ -59,8 +65,12 @@ class WhichTankTest {
     @Test
     void anEasierLineLeadsByItsShareAlone() {
         Tank slow = TEED.system().tanks().get(1);
-        Run line = TEED.system().runs().stream().filter(r -> r.from().item().equals(slow.id())).findFirst().orElseThrow();
-        Project wide = TEED.with(TEED.system().change(line.id(), Run.class, r -> r.withSize(LineSize.parse("0.5 in bore"))));
+        Run line = TEED.system().runs().stream()
+                .filter(r -> r.from().item().equals(slow.id()))
+                .findFirst()
+                .orElseThrow();
+        Project wide =
+                TEED.with(TEED.system().change(line.id(), Run.class, r -> r.withSize(LineSize.parse("0.5 in bore"))));
         WhichTank w = ask(wide, with(wide, 1, 1));
         assertThat(w.tanks().get(0).tank()).isEqualTo(slow.id());
         WhichTank.Shares s = w.shares().orElseThrow();
@@ -76,8 +86,12 @@ class WhichTankTest {
         double lean = w.evens().orElseThrow();
         Condition even = c.with(new ration.condition.Attitude("Leaned", 0, Math.toRadians(lean)));
         WhichTank there = ask(TEED, even);
-        assertThat(there.tanks().get(0).flow()).isCloseTo(there.tanks().get(1).flow(), Offset.offset(0.06 * there.tanks().get(0).flow() + 1e-8));
-        WhichTank beyond = ask(TEED, c.with(new ration.condition.Attitude("Leaned", 0, Math.toRadians(lean + Math.signum(lean)))));
+        assertThat(there.tanks().get(0).flow())
+                .isCloseTo(
+                        there.tanks().get(1).flow(),
+                        Offset.offset(0.06 * there.tanks().get(0).flow() + 1e-8));
+        WhichTank beyond =
+                ask(TEED, c.with(new ration.condition.Attitude("Leaned", 0, Math.toRadians(lean + Math.signum(lean)))));
         assertThat(beyond.tanks().get(0).tank()).isEqualTo(w.tanks().get(1).tank());
     }
 

@@ -45,8 +45,8 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
 /**
- * Whatever is built from what the program offers, sensible or not, is assessed in words, drawn without holes and comes back
- * from its file the same.
+ * Whatever is built from what the program offers, sensible or not, is assessed in words, drawn without holes and comes
+ * back from its file the same.
  */
 class AnyProjectTest {
 
@@ -59,8 +59,10 @@ class AnyProjectTest {
     }
 
     private static Place near(Random r, Place p, double inches) {
-        return Place.inches(Unit.INCH.fromSi(p.point().x()) + inches * (2 * r.nextDouble() - 1), Unit.INCH.fromSi(p.point().y())
-                + inches * (2 * r.nextDouble() - 1), Unit.INCH.fromSi(p.point().z()) + inches * (2 * r.nextDouble() - 1));
+        return Place.inches(
+                Unit.INCH.fromSi(p.point().x()) + inches * (2 * r.nextDouble() - 1),
+                Unit.INCH.fromSi(p.point().y()) + inches * (2 * r.nextDouble() - 1),
+                Unit.INCH.fromSi(p.point().z()) + inches * (2 * r.nextDouble() - 1));
     }
 
     private static <T> Optional<T> perhaps(Random r, T value) {
@@ -71,22 +73,50 @@ class AnyProjectTest {
         Tank t = tank;
         if (r.nextInt(3) == 0) {
             ShapePattern p = any(r, ShapePattern.values());
-            t = t.withShape(p.shape(p.measures().stream().map(m -> Measured.of(m.usual(), m.unit(), "estimate")).toList()));
+            t = t.withShape(p.shape(p.measures().stream()
+                    .map(m -> Measured.of(m.usual(), m.unit(), "estimate"))
+                    .toList()));
         }
-        Place outlet = t.outlets().isEmpty() ? Place.inches(0, 0, 0) : t.outlets().get(0).place();
+        Place outlet = t.outlets().isEmpty()
+                ? Place.inches(0, 0, 0)
+                : t.outlets().get(0).place();
         List<Fitout.Rib> ribs = new ArrayList<>();
         for (int i = 0; i < r.nextInt(3); i++) {
-            ribs.add(new Fitout.Rib(length(r, -50, 50), List.of(new Fitout.Opening(length(r, 0, 100), length(r, 0, 80), any(r,
-                    Fitout.Passes.values())))));
+            ribs.add(new Fitout.Rib(
+                    length(r, -50, 50),
+                    List.of(new Fitout.Opening(length(r, 0, 100), length(r, 0, 80), any(r, Fitout.Passes.values())))));
         }
-        Optional<String> to = r.nextInt(4) == 0 ? Optional.of(any(r, all.toArray(Tank[]::new)).id()) : Optional.empty();
-        VentLine vent = new VentLine(length(r, 0.05, 0.6), length(r, 1, 90), Measured.of(r.nextInt(5) / 2.0 - 1, Unit.ONE),
-                r.nextBoolean(), to, List.of(near(r, outlet, 20), near(r, outlet, 30)));
-        t = t.with(new Fitout(r.nextInt(3) == 0 ? List.of(new Fitout.Well(near(r, outlet, 4), length(r, 1, 6), length(r, 1, 6)))
-                : List.of(), ribs, perhaps(r, near(r, outlet, 15)), perhaps(r, near(r, outlet, 5)), perhaps(r, Measured.of(
-                        r.nextDouble() * 3, Unit.GALLON)), perhaps(r, vent), Arrays.stream(Fitout.Piece.values()).filter(x -> r.nextBoolean()).collect(Collectors.toSet())));
-        return t.withOutlets(t.outlets().stream().map(o -> o.at(near(r, o.place(), 3)).withFinger(perhaps(r, new FingerScreen(
-                Measured.of(4 + r.nextInt(20), Unit.ONE), Systems.in(0.01), Systems.in(0.5), Systems.in(1))))).toList());
+        Optional<String> to =
+                r.nextInt(4) == 0 ? Optional.of(any(r, all.toArray(Tank[]::new)).id()) : Optional.empty();
+        VentLine vent = new VentLine(
+                length(r, 0.05, 0.6),
+                length(r, 1, 90),
+                Measured.of(r.nextInt(5) / 2.0 - 1, Unit.ONE),
+                r.nextBoolean(),
+                to,
+                List.of(near(r, outlet, 20), near(r, outlet, 30)));
+        t = t.with(new Fitout(
+                r.nextInt(3) == 0
+                        ? List.of(new Fitout.Well(near(r, outlet, 4), length(r, 1, 6), length(r, 1, 6)))
+                        : List.of(),
+                ribs,
+                perhaps(r, near(r, outlet, 15)),
+                perhaps(r, near(r, outlet, 5)),
+                perhaps(r, Measured.of(r.nextDouble() * 3, Unit.GALLON)),
+                perhaps(r, vent),
+                Arrays.stream(Fitout.Piece.values())
+                        .filter(x -> r.nextBoolean())
+                        .collect(Collectors.toSet())));
+        return t.withOutlets(t.outlets().stream()
+                .map(o -> o.at(near(r, o.place(), 3))
+                        .withFinger(perhaps(
+                                r,
+                                new FingerScreen(
+                                        Measured.of(4 + r.nextInt(20), Unit.ONE),
+                                        Systems.in(0.01),
+                                        Systems.in(0.5),
+                                        Systems.in(1)))))
+                .toList());
     }
 
     private static Project any(long seed) {
@@ -100,8 +130,11 @@ class AnyProjectTest {
         Heat heat = p.heat().with(any(r, Volatility.values()));
         for (HeatFigure f : HeatFigure.values()) {
             if (r.nextInt(4) == 0) {
-                heat = heat.with(f, f.usual().with(ration.quantity.Quantity.of(f.usual().quantity().value() * (0.8 + 0.28
-                        * r.nextDouble()), f.unit())));
+                heat = heat.with(
+                        f,
+                        f.usual()
+                                .with(ration.quantity.Quantity.of(
+                                        f.usual().quantity().value() * (0.8 + 0.28 * r.nextDouble()), f.unit())));
             }
         }
         for (Item item : p.system().items()) {
@@ -117,17 +150,24 @@ class AnyProjectTest {
         Assessment a = Assessment.of(any(seed));
         for (Finding f : a.findings()) {
             for (UnitSystem u : UnitSystem.values()) {
-                assertThat(f.detail().in(u)).as(f.id()).isNotBlank().doesNotContain("NaN", "Infinity", "\u221e", "null");
+                assertThat(f.detail().in(u))
+                        .as(f.id())
+                        .isNotBlank()
+                        .doesNotContain("NaN", "Infinity", "\u221e", "null");
             }
             assertThat(f.ratio()).as(f.id()).isNotNaN();
             assertThat(f.source()).as(f.id()).isNotBlank();
         }
-        assertThat(a.findings()).extracting(f -> f.id() + f.item() + f.detail().in(UnitSystem.US)).as("nothing is said twice")
+        assertThat(a.findings())
+                .extracting(f -> f.id() + f.item() + f.detail().in(UnitSystem.US))
+                .as("nothing is said twice")
                 .doesNotHaveDuplicates();
-        Ledger.of(a, UnitSystem.US).entries().forEach(e -> assertThat(e.figure() + e.detail()).doesNotContain("NaN", "Infinity"));
+        Ledger.of(a, UnitSystem.US).entries().forEach(e -> assertThat(e.figure() + e.detail())
+                .doesNotContain("NaN", "Infinity"));
         if (a.blocked()) {
-            assertThat(a.findings()).as("what blocks is said").anyMatch(f -> f.verdict() == Verdict.SHORT || f.verdict()
-                    == Verdict.NOT_SHOWN);
+            assertThat(a.findings())
+                    .as("what blocks is said")
+                    .anyMatch(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN);
         }
     }
 
@@ -141,8 +181,9 @@ class AnyProjectTest {
             assertThat(t.predicted().volume()).isBetween(0.0, t.body().capacity() * (1 + 1e-9));
             assertThat(t.unusable()).isGreaterThanOrEqualTo(t.predicted().volume());
             for (Attitude flown : p.brief().envelope().corners()) {
-                assertThat(t.body().stranded(flown.gravity().up(), t.feed()).volume()).as(flown.label()).isLessThanOrEqualTo(
-                        t.predicted().volume() + 1e-9);
+                assertThat(t.body().stranded(flown.gravity().up(), t.feed()).volume())
+                        .as(flown.label())
+                        .isLessThanOrEqualTo(t.predicted().volume() + 1e-9);
             }
         }
     }
@@ -155,11 +196,20 @@ class AnyProjectTest {
         List<Picture> all = new ArrayList<>();
         a.vapor().ifPresent(v -> {
             var path = VaporAnswer.path(p, v.look(), v.air());
-            all.add(VaporPath.draw(new VaporPath.Subject(p, path, Optional.empty(), v.air(), UnitSystem.METRIC), 690, 300, measure));
+            all.add(VaporPath.draw(
+                    new VaporPath.Subject(p, path, Optional.empty(), v.air(), UnitSystem.METRIC), 690, 300, measure));
             all.add(AltitudeMap.draw(p, path, v.air(), 470, 330, measure));
         });
-        all.add(AirPicture.draw(a, Assessment.start(p), a.look(Assessment.start(p)), new AirPicture.Shown(AirMoves.of(a, a.look(Assessment.start(p)), AirMoves.Kind.FEEDING, Set.of()),
-                Set.of()), UnitSystem.US, 700, 420, measure));
+        all.add(AirPicture.draw(
+                a,
+                Assessment.start(p),
+                a.look(Assessment.start(p)),
+                new AirPicture.Shown(
+                        AirMoves.of(a, a.look(Assessment.start(p)), AirMoves.Kind.FEEDING, Set.of()), Set.of()),
+                UnitSystem.US,
+                700,
+                420,
+                measure));
         a.tanks().forEach(t -> {
             all.add(TankSection.draw(t, t.predicted().attitude(), TankSection.From.SIDE, t.full() / 2, 300, 160));
             all.add(TankSection.draw(t, t.predicted().attitude(), TankSection.From.BEHIND, t.full() / 3, 300, 160));
@@ -184,7 +234,8 @@ class AnyProjectTest {
     @Property(tries = 20)
     void comesBackFromItsFile(@ForAll long seed) throws ProjectFileException {
         Project p = any(seed);
-        assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x")).isEqualTo(p);
+        assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x"))
+                .isEqualTo(p);
     }
 
     /** The same question twice has the same answer, whatever ran beside it. */
@@ -192,8 +243,11 @@ class AnyProjectTest {
     void isRepeatable(@ForAll long seed) {
         Assessment a = Assessment.of(any(seed));
         Assessment b = Assessment.of(any(seed));
-        assertThat(b.findings()).extracting(f -> f.id() + f.detail().in(UnitSystem.US)).isEqualTo(a.findings().stream().map(f ->
-                f.id() + f.detail().in(UnitSystem.US)).toList());
+        assertThat(b.findings())
+                .extracting(f -> f.id() + f.detail().in(UnitSystem.US))
+                .isEqualTo(a.findings().stream()
+                        .map(f -> f.id() + f.detail().in(UnitSystem.US))
+                        .toList());
         assertThat(b.vapor().map(v -> v.degrees())).isEqualTo(a.vapor().map(v -> v.degrees()));
     }
 }

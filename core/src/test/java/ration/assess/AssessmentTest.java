@@ -35,8 +35,13 @@ class AssessmentTest {
      * AC 90-89 (from memory): 0.55 lb/hp/h; 100 hp by gravity needs 13.75 gph, by pump 11.46. 150 hp takes 13.75 gph.
      */
     @ParameterizedTest
-    @CsvSource({"100, GRAVITY, 13.75", "100, PUMP, 11.458", "65, GRAVITY, 8.9375", "180, GRAVITY, 24.75",
-        "300, PUMP, 34.375"})
+    @CsvSource({
+        "100, GRAVITY, 13.75",
+        "100, PUMP, 11.458",
+        "65, GRAVITY, 8.9375",
+        "180, GRAVITY, 24.75",
+        "300, PUMP, 34.375"
+    })
     void neededFlowIsTheHandbooks(double hp, Brief.Delivery delivery, double gph) {
         Brief brief = Brief.usual().withPower(Quantity.of(hp, Unit.HORSEPOWER)).withDelivery(delivery);
         assertThat(Unit.GALLON_PER_HOUR.fromSi(brief.needed())).isCloseTo(gph, Percentage.withPercentage(0.01));
@@ -61,7 +66,9 @@ class AssessmentTest {
         assertThat(governing.condition().positions()).containsEntry("selector", "FUSELAGE");
         assertThat(governing.filling()).isEqualTo(Filling.of(Contents.LAST_USABLE));
         assertThat(before.flowVerdict()).isEqualTo(Verdict.SHORT);
-        assertThat(before.findings().stream().filter(f -> f.verdict() == Verdict.SHORT && f.check().key().equals("flow.margin")))
+        assertThat(before.findings().stream()
+                        .filter(f ->
+                                f.verdict() == Verdict.SHORT && f.check().key().equals("flow.margin")))
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.item()).isEqualTo("r3");
@@ -71,21 +78,27 @@ class AssessmentTest {
         Project one = demo.with(demo.system().replace(r3.resized(LineSize.parse("3/8 x 0.035 tube"))));
         assertThat(Assessment.of(one).governing().orElseThrow().margin()).isBetween(1.25, 1.35);
         Project wide = demo.with(demo.system().replace(r3.resized(LineSize.parse("1/2 x 0.035 tube"))));
-        Assessment after = Assessment.of(wide.with(wide.system().change("r2", Run.class, r -> r.resized(LineSize.parse(
-                "1/2 x 0.035 tube")))));
+        Assessment after = Assessment.of(
+                wide.with(wide.system().change("r2", Run.class, r -> r.resized(LineSize.parse("1/2 x 0.035 tube")))));
         assertThat(after.flowVerdict()).isEqualTo(Verdict.THIN);
-        assertThat(after.findings()).noneMatch(f -> f.check().key().equals("flow.margin") && f.verdict() == Verdict.SHORT);
+        assertThat(after.findings())
+                .noneMatch(f -> f.check().key().equals("flow.margin") && f.verdict() == Verdict.SHORT);
     }
 
     @Test
     void theMatrixGoesThroughEveryFlownCase() {
         Assessment a = Assessment.of(Systems.corrie());
-        assertThat(a.cases()).as("attitudes, positions, contents, filters clean and fouled; loads and cold fuel").hasSize(
-                5 * 2 * 3 * 2 + (3 + 5) * 2);
+        assertThat(a.cases())
+                .as("attitudes, positions, contents, filters clean and fouled; loads and cold fuel")
+                .hasSize(5 * 2 * 3 * 2 + (3 + 5) * 2);
         assertThat(a.cases()).noneMatch(c -> c.condition().attitude().name().equals("Parked"));
         assertThat(a.cases()).noneMatch(c -> c.condition().positions().containsValue("OFF"));
         assertThat(a.cases()).allMatch(c -> c.capacity().usable() && c.demand().usable());
-        double least = a.cases().stream().filter(CaseAnswer::judged).mapToDouble(CaseAnswer::ratio).min().orElseThrow();
+        double least = a.cases().stream()
+                .filter(CaseAnswer::judged)
+                .mapToDouble(CaseAnswer::ratio)
+                .min()
+                .orElseThrow();
         assertThat(a.governing().orElseThrow().ratio()).isEqualTo(least);
     }
 
@@ -94,9 +107,13 @@ class AssessmentTest {
     void symmetricSlipsGiveTheSameMargin() {
         Assessment a = Assessment.of(Systems.corrie());
         for (Contents contents : Contents.values()) {
-            List<CaseAnswer> slips = a.cases().stream().filter(c -> c.filling().is(contents)
-                    && c.condition().attitude().name().startsWith("Slip")
-                    && c.condition().positions().containsValue("UPPER") && !c.condition().engine().fouled() && c.steady()).toList();
+            List<CaseAnswer> slips = a.cases().stream()
+                    .filter(c -> c.filling().is(contents)
+                            && c.condition().attitude().name().startsWith("Slip")
+                            && c.condition().positions().containsValue("UPPER")
+                            && !c.condition().engine().fouled()
+                            && c.steady())
+                    .toList();
             assertThat(slips).hasSize(2);
             assertThat(slips.get(0).margin()).isCloseTo(slips.get(1).margin(), Offset.offset(1e-6));
         }
@@ -111,8 +128,7 @@ class AssessmentTest {
             assertThat(f.detail().in(UnitSystem.METRIC)).contains("L/h").doesNotContain("gph");
             assertThat(f.source()).contains("23.957").contains("from memory");
         });
-        assertThat(Assessment.of(Systems.corrie()).findings())
-                .noneMatch(f -> f.id().startsWith("flow.overflow"));
+        assertThat(Assessment.of(Systems.corrie()).findings()).noneMatch(f -> f.id().startsWith("flow.overflow"));
     }
 
     @Test
@@ -129,14 +145,21 @@ class AssessmentTest {
     @Test
     void theLedgerShowsWhatIsComputed() {
         Ledger ledger = Ledger.of(Assessment.of(Systems.corrie()), UnitSystem.US);
-        assertThat(ledger.unusable().verdict()).as("a test of another attitude makes more likely than the placard").isEqualTo(
-                Verdict.SHORT);
+        assertThat(ledger.unusable().verdict())
+                .as("a test of another attitude makes more likely than the placard")
+                .isEqualTo(Verdict.SHORT);
         assertThat(ledger.unusable().figure()).isEqualTo("1.32 gal");
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
-        assertThat(ledger.unusable().detail()).isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+        assertThat(ledger.unusable().detail())
+                .isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
         assertThat(ledger.vapor().verdict()).as("a restart is at risk").isEqualTo(Verdict.THIN);
-        assertThat(ledger.vapor().detail()).isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft; restart at risk after shutdown");
-        assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US).vapor().verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(ledger.vapor().detail())
+                .isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft; restart at"
+                        + " risk after shutdown");
+        assertThat(Ledger.of(Assessment.of(Project.empty()), UnitSystem.US)
+                        .vapor()
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.flow().figure()).endsWith("\u00d7");
         assertThat(ledger.flow().detail()).startsWith("Take-off run 12\u00b0, +0.25 g, FUSELAGE");
     }
@@ -174,7 +197,9 @@ class AssessmentTest {
     private static double margin(Project project, Brief.Friction friction) {
         Brief.Choices c = project.brief().choices();
         return Assessment.of(project.with(project.brief().withChoices(new Brief.Choices(c.basis(), friction))))
-                .governing().orElseThrow().margin();
+                .governing()
+                .orElseThrow()
+                .margin();
     }
 
     @Test
@@ -199,8 +224,9 @@ class AssessmentTest {
             });
         }
         Assessment demo = Assessment.of(Systems.corrie());
-        assertThat(demo.findings()).anyMatch(f -> f.check().key().equals("flow.margin") && f.ratio() == demo.governing().orElseThrow()
-                .ratio());
+        assertThat(demo.findings())
+                .anyMatch(f -> f.check().key().equals("flow.margin")
+                        && f.ratio() == demo.governing().orElseThrow().ratio());
     }
 
     @Test
@@ -222,13 +248,16 @@ class AssessmentTest {
         assertThat(look.margin()).isZero();
         assertThat(look.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(look.obstacle(system)).contains("left").contains("stands clear of the fuel");
-        assertThat(a.look(dry.withPosition("selector", "OFF")).orElseThrow().obstacle(system)).isNotBlank();
+        assertThat(a.look(dry.withPosition("selector", "OFF")).orElseThrow().obstacle(system))
+                .isNotBlank();
     }
 
     @Test
     void aConditionIsCarriedOverToAChangedProject() {
         Project demo = Systems.corrie();
-        Condition c = Assessment.start(demo).withPosition("selector", "FUSELAGE").withContents("upper", 0.01)
+        Condition c = Assessment.start(demo)
+                .withPosition("selector", "FUSELAGE")
+                .withContents("upper", 0.01)
                 .with(Attitude.ofDegrees("Climb", 17, 0));
         Project without = demo.with(demo.system().minus("upper", "r1"));
         Condition adapted = Assessment.adapt(c, without);
@@ -244,7 +273,9 @@ class AssessmentTest {
         assertThat(Attitude.ofDegrees("Slip left", 0, -6).label()).isEqualTo("Slip left, \u22126\u00b0 bank");
         assertThat(Attitude.ofDegrees("Level", 0, 0).label()).isEqualTo("Level");
         assertThat(Contents.LAST_USABLE.volume(10, 1, 2)).isEqualTo(3);
-        assertThat(Contents.LAST_USABLE.volume(2, 1, 2)).as("never more than the tank holds").isEqualTo(2);
+        assertThat(Contents.LAST_USABLE.volume(2, 1, 2))
+                .as("never more than the tank holds")
+                .isEqualTo(2);
         assertThat(Measured.of(1, Unit.INCH, " tape ").by()).isEqualTo("tape");
     }
 
@@ -252,12 +283,21 @@ class AssessmentTest {
     @Test
     void verdictsAgreeWithTheFiguresTheyComeFrom() {
         for (Project p : List.of(Systems.corrie(), Systems.demo("brindle-a2"), Systems.demo("tansy-l3"))) {
-            List<Finding> measured = Assessment.of(p).findings().stream().filter(f -> f.measure().isPresent()).toList();
-            assertThat(measured).extracting(Finding::check).contains(ration.check.Check.FLOW_MARGIN, ration.check.Check.TANK_UNUSABLE,
-                    ration.check.Check.VAPOR_GAP, ration.check.Check.FLOW_INLET_PRESSURE);
+            List<Finding> measured = Assessment.of(p).findings().stream()
+                    .filter(f -> f.measure().isPresent())
+                    .toList();
+            assertThat(measured)
+                    .extracting(Finding::check)
+                    .contains(
+                            ration.check.Check.FLOW_MARGIN,
+                            ration.check.Check.TANK_UNUSABLE,
+                            ration.check.Check.VAPOR_GAP,
+                            ration.check.Check.FLOW_INLET_PRESSURE);
             assertThat(measured).allSatisfy(f -> {
                 if (f.verdict() != Verdict.NOT_SHOWN) {
-                    assertThat(f.verdict() != Verdict.SHORT).as(f.id() + " " + f.measure()).isEqualTo(f.measure().get().met());
+                    assertThat(f.verdict() != Verdict.SHORT)
+                            .as(f.id() + " " + f.measure())
+                            .isEqualTo(f.measure().get().met());
                 }
             });
         }

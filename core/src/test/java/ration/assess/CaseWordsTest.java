@@ -21,7 +21,9 @@ class CaseWordsTest {
     private static final Assessment CORRIE = Assessment.of(Systems.corrie());
 
     private static String words(CaseAnswer c) {
-        List<String> words = new ArrayList<>(List.of(c.condition().attitude().name(), c.filling().label(CORRIE.project().system())));
+        List<String> words = new ArrayList<>(List.of(
+                c.condition().attitude().name(),
+                c.filling().label(CORRIE.project().system())));
         words.addAll(c.condition().positions().values());
         if (!c.pumps().label().isEmpty()) {
             words.add(c.pumps().label());
@@ -37,7 +39,9 @@ class CaseWordsTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void everyCaseOfTheMatrixCanBeSaid(String demo) throws ProjectFileException {
         Assessment a = Assessment.of(ProjectFile.demo(demo));
-        List<CaseAnswer> sayable = a.cases().stream().filter(c -> !c.cold() && c.filling().dry().isEmpty()).toList();
+        List<CaseAnswer> sayable = a.cases().stream()
+                .filter(c -> !c.cold() && c.filling().dry().isEmpty())
+                .toList();
         assertThat(sayable).isNotEmpty();
         for (CaseAnswer c : sayable) {
             Condition said = CaseWords.parse(a, words(c));
@@ -57,11 +61,15 @@ class CaseWordsTest {
 
     @Test
     void whatIsNotKnownIsAnsweredWithWhatIs() {
-        assertThatThrownBy(() -> CaseWords.parse(CORRIE, "climb, sideways")).isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining("\u201csideways\u201d").hasMessageContaining("take-off run").hasMessageContaining("FUSELAGE")
+        assertThatThrownBy(() -> CaseWords.parse(CORRIE, "climb, sideways"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("\u201csideways\u201d")
+                .hasMessageContaining("take-off run")
+                .hasMessageContaining("FUSELAGE")
                 .hasMessageContaining("pitch 12");
         assertThatThrownBy(() -> CaseWords.parse(CORRIE, "pitch steep")).hasMessageContaining("pitch steep");
-        assertThat(CaseWords.parse(CORRIE, " ")).isEqualTo(CORRIE.governing().orElseThrow().condition());
+        assertThat(CaseWords.parse(CORRIE, " "))
+                .isEqualTo(CORRIE.governing().orElseThrow().condition());
     }
 
     @Test
@@ -70,11 +78,13 @@ class CaseWordsTest {
         Assessment a = Assessment.of(corrie);
         ration.condition.Condition c = CaseWords.parse(a, "level, upper, full");
         CaseAnswer well = a.look(c).orElseThrow();
-        CaseAnswer clogged = a.look(c.with(FaultWords.parse(corrie.system(), "outlet-clogged:upper=16"))).orElseThrow();
+        CaseAnswer clogged = a.look(c.with(FaultWords.parse(corrie.system(), "outlet-clogged:upper=16")))
+                .orElseThrow();
         assertThat(clogged.margin()).isLessThan(well.margin());
-        assertThat(clogged.label(corrie.system(), ration.quantity.UnitSystem.US)).isEqualTo(well.label(corrie.system(),
-                ration.quantity.UnitSystem.US) + ", Upper tank: screen clogged");
-        CaseAnswer shut = a.look(c.with(FaultWords.parse(corrie.system(), "filter-fouled:strainer=shut"))).orElseThrow();
+        assertThat(clogged.label(corrie.system(), ration.quantity.UnitSystem.US))
+                .isEqualTo(well.label(corrie.system(), ration.quantity.UnitSystem.US) + ", Upper tank: screen clogged");
+        CaseAnswer shut = a.look(c.with(FaultWords.parse(corrie.system(), "filter-fouled:strainer=shut")))
+                .orElseThrow();
         assertThat(shut.margin()).isZero();
         assertThat(shut.verdict()).isEqualTo(ration.check.Verdict.SHORT);
     }
@@ -83,22 +93,29 @@ class CaseWordsTest {
     void airThatComesInByALeakIsNotBlamedOnAnOutlet() {
         ration.project.Project tansy = ration.Systems.demo("tansy-l3");
         Assessment a = Assessment.of(tansy);
-        CaseAnswer c = a.look(CaseWords.parse(a, "climb, left, low, engine pump alone").with(FaultWords.parse(tansy.system(),
-                "air-leak:engine-pump"))).orElseThrow();
+        CaseAnswer c = a.look(CaseWords.parse(a, "climb, left, low, engine pump alone")
+                        .with(FaultWords.parse(tansy.system(), "air-leak:engine-pump")))
+                .orElseThrow();
         assertThat(c.margin()).isZero();
-        assertThat(c.obstacle(tansy.system())).isEqualTo("Air is drawn in at Engine pump, which leaks: the pressure there lies under"
-                + " ambient.");
+        assertThat(c.obstacle(tansy.system()))
+                .isEqualTo("Air is drawn in at Engine pump, which leaks: the pressure there lies under" + " ambient.");
     }
 
     @Test
     void aFaultThatIsNotUnderstoodListsWhatMayBeSaid() {
         ration.model.FuelSystem s = ration.Systems.corrie().system();
-        assertThatThrownBy(() -> FaultWords.parse(s, "gremlins:upper")).hasMessageContaining("vent-shut").hasMessageContaining("pump-dead");
-        assertThatThrownBy(() -> FaultWords.parse(s, "vent-shut:nowhere")).hasMessageContaining("upper").hasMessageContaining("selector");
-        assertThatThrownBy(() -> FaultWords.parse(s, "pump-dead:strainer")).hasMessageContaining("does not fail in this way")
+        assertThatThrownBy(() -> FaultWords.parse(s, "gremlins:upper"))
+                .hasMessageContaining("vent-shut")
+                .hasMessageContaining("pump-dead");
+        assertThatThrownBy(() -> FaultWords.parse(s, "vent-shut:nowhere"))
+                .hasMessageContaining("upper")
+                .hasMessageContaining("selector");
+        assertThatThrownBy(() -> FaultWords.parse(s, "pump-dead:strainer"))
+                .hasMessageContaining("does not fail in this way")
                 .hasMessageContaining("filter-fouled");
         assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper")).hasMessageContaining("times its loss");
-        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=many")).hasMessageContaining("no number");
+        assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=many"))
+                .hasMessageContaining("no number");
         assertThatThrownBy(() -> FaultWords.parse(s, "outlet-clogged:upper=-4")).hasMessageContaining("above zero");
     }
 }

@@ -26,7 +26,8 @@ import ration.quantity.UnitSystem;
 /** Checks that fail, and those of the firewall. */
 class ChecksTest {
 
-    private static final Finding GOOD = new Finding(Check.FLOW_TRANSITION, "r1", "Good", "r1", Verdict.HOLDS, Finding.MET, u -> "", "", "");
+    private static final Finding GOOD =
+            new Finding(Check.FLOW_TRANSITION, "r1", "Good", "r1", Verdict.HOLDS, Finding.MET, u -> "", "", "");
 
     /** A group that fails is Not shown; what the others say stands, in the order of the groups. */
     @Test
@@ -58,9 +59,21 @@ class ChecksTest {
     @Test
     void noGroupFailsOnWhatIsUsual() {
         FuelSystem corrie = Systems.corrie().system();
-        for (Project p : List.of(Systems.corrie(), Project.empty(), Systems.corrie().with(corrie.minus(corrie.tanks().get(0).id())))) {
-            assertThat(Assessment.of(p).findings()).extracting(Finding::check).doesNotContain(Check.FLOW_CHECKED, Check.PRESSURES_CHECKED, Check.TANKS_CHECKED, Check.FIREWALL_CHECKED,
-                    Check.BUILD_CHECKED, Check.VAPOR_CHECKED, Check.AIR_CHECKED, Check.PROOF_CHECKED);
+        for (Project p : List.of(
+                Systems.corrie(),
+                Project.empty(),
+                Systems.corrie().with(corrie.minus(corrie.tanks().get(0).id())))) {
+            assertThat(Assessment.of(p).findings())
+                    .extracting(Finding::check)
+                    .doesNotContain(
+                            Check.FLOW_CHECKED,
+                            Check.PRESSURES_CHECKED,
+                            Check.TANKS_CHECKED,
+                            Check.FIREWALL_CHECKED,
+                            Check.BUILD_CHECKED,
+                            Check.VAPOR_CHECKED,
+                            Check.AIR_CHECKED,
+                            Check.PROOF_CHECKED);
         }
     }
 
@@ -77,16 +90,32 @@ class ChecksTest {
 
     private static Verdict shutOffAt(double station, double wall, double engine) {
         FuelSystem corrie = Systems.corrie().system();
-        List<Item> items = new ArrayList<>(corrie.items().stream().filter(i -> i.only(ration.model.EngineInlet.class).isPresent()).map(i -> (Item) i.only(ration.model.EngineInlet.class)
-                .orElseThrow().with(new Tag(i.id(), i.name(), Place.inches(engine, 0, 0)))).toList());
+        List<Item> items = new ArrayList<>(corrie.items().stream()
+                .filter(i -> i.only(ration.model.EngineInlet.class).isPresent())
+                .map(i -> (Item) i.only(ration.model.EngineInlet.class)
+                        .orElseThrow()
+                        .with(new Tag(i.id(), i.name(), Place.inches(engine, 0, 0))))
+                .toList());
         items.add(new ShutOff(new Tag("valve", "Valve", Place.inches(station, 0, 0)), Rated.of(1, 0, "")));
         FuelSystem system = new FuelSystem(items, wall(wall));
-        return FirewallChecks.of(system).stream().filter(f -> f.check() == Check.BUILD_SHUT_OFF).findFirst().orElseThrow().verdict();
+        return FirewallChecks.of(system).stream()
+                .filter(f -> f.check() == Check.BUILD_SHUT_OFF)
+                .findFirst()
+                .orElseThrow()
+                .verdict();
     }
 
-    /** 14 CFR 23.995(b) (from memory): no shut-off on the engine side of the firewall, whichever way the engine faces. */
+    /**
+     * 14 CFR 23.995(b) (from memory): no shut-off on the engine side of the firewall, whichever way the engine faces.
+     */
     @ParameterizedTest
-    @CsvSource({"50, 38, 20, HOLDS", "30, 38, 20, SHORT", "38, 38, 20, HOLDS", "84, 112, 130, HOLDS", "120, 112, 130, SHORT"})
+    @CsvSource({
+        "50, 38, 20, HOLDS",
+        "30, 38, 20, SHORT",
+        "38, 38, 20, HOLDS",
+        "84, 112, 130, HOLDS",
+        "120, 112, 130, SHORT"
+    })
     void aShutOffStandsOnTheCabinSide(double station, double wall, double engine, Verdict verdict) {
         assertThat(shutOffAt(station, wall, engine)).isEqualTo(verdict);
     }
@@ -95,11 +124,15 @@ class ChecksTest {
     @ParameterizedTest
     @CsvSource({"38, HOLDS", "44, SHORT"})
     void aBulkheadFittingSitsInTheWall(double station, Verdict verdict) {
-        FuelSystem system = new FuelSystem(List.of(new Bulkhead(new Tag("through", "Through", Place.inches(station, 0, 0)), Rated.of(1, 0, ""))), wall(38));
+        FuelSystem system = new FuelSystem(
+                List.of(new Bulkhead(new Tag("through", "Through", Place.inches(station, 0, 0)), Rated.of(1, 0, ""))),
+                wall(38));
         assertThat(FirewallChecks.of(system)).singleElement().satisfies(f -> {
             assertThat(f.verdict()).isEqualTo(verdict);
             assertThat(f.remedy().isEmpty()).isEqualTo(verdict == Verdict.HOLDS);
         });
-        assertThat(FirewallChecks.of(new FuelSystem(system.items(), Optional.empty()))).as("without a wall nothing is asked").isEmpty();
+        assertThat(FirewallChecks.of(new FuelSystem(system.items(), Optional.empty())))
+                .as("without a wall nothing is asked")
+                .isEmpty();
     }
 }

@@ -46,32 +46,61 @@ class ComparisonTest {
     /** A larger tube on the line that governs: the margin moves, and no test of a tank is touched. */
     @Test
     void aTubeMovesTheMarginAndEndsNoDrainTest() {
-        Comparison c = with(CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
+        Comparison c = with(CORRIE.with(
+                CORRIE.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
         assertThat(c.changes()).contains("R3: size was 5/16, now 3/8");
         assertThat(c.ledger().get(0).changed()).isTrue();
-        assertThat(c.ended()).extracting(Comparison.Ended::title).containsExactly("Nose-up flow, UPPER", "Paper overnight");
+        assertThat(c.ended())
+                .extracting(Comparison.Ended::title)
+                .containsExactly("Nose-up flow, UPPER", "Paper overnight");
         assertThat(c.findings()).isNotEmpty();
-        assertThat(c.sentence()).startsWith("Since then: R3: size was 5/16, now 3/8").contains("Flow margin 1.12\u00d7 Short, now ", "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube)");
+        assertThat(c.sentence())
+                .startsWith("Since then: R3: size was 5/16, now 3/8")
+                .contains(
+                        "Flow margin 1.12\u00d7 Short, now ",
+                        "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8"
+                                + " x 0.035 tube)");
     }
 
     /** A moved outlet ends the tests of its tank, each by that cause; an undone edit brings them back. */
     @Test
     void aMovedOutletEndsTheTestsOfItsTankByName() {
-        List<HangarTest> done = CORRIE.tests().stream().filter(t -> Standing.of(t, CORRIE.asBuilt()).counts() && t.subject().equals("upper")).toList();
+        List<HangarTest> done = CORRIE.tests().stream()
+                .filter(t ->
+                        Standing.of(t, CORRIE.asBuilt()).counts() && t.subject().equals("upper"))
+                .toList();
         assertThat(done).isNotEmpty();
-        Project moved = CORRIE.with(CORRIE.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH
-                .toSi(0.25)))).toList())));
+        Project moved = CORRIE.with(CORRIE.system()
+                .change(
+                        "upper",
+                        Tank.class,
+                        t -> t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
+                                .toList())));
         Comparison c = with(moved);
-        assertThat(c.ended()).extracting(Comparison.Ended::test).containsAll(done.stream().map(HangarTest::id).toList());
-        assertThat(c.ended()).extracting(Comparison.Ended::title).contains("Nose-up flow, UPPER").doesNotContain("Paper overnight", "Selector OFF");
-        assertThat(c.ended()).allSatisfy(e -> assertThat(e.causes()).anyMatch(w -> (w.contains("water line was ") || w.contains("outlet wl was ")) && w.contains("now ")));
-        assertThat(Comparison.of(Assessment.of(moved), BEFORE, UnitSystem.US).ended()).as("undone").isEmpty();
+        assertThat(c.ended())
+                .extracting(Comparison.Ended::test)
+                .containsAll(done.stream().map(HangarTest::id).toList());
+        assertThat(c.ended())
+                .extracting(Comparison.Ended::title)
+                .contains("Nose-up flow, UPPER")
+                .doesNotContain("Paper overnight", "Selector OFF");
+        assertThat(c.ended()).allSatisfy(e -> assertThat(e.causes())
+                .anyMatch(w -> (w.contains("water line was ") || w.contains("outlet wl was ")) && w.contains("now ")));
+        assertThat(Comparison.of(Assessment.of(moved), BEFORE, UnitSystem.US).ended())
+                .as("undone")
+                .isEmpty();
         Project without = CORRIE.withTests(List.of());
-        assertThat(with(without).ended()).hasSameSizeAs(CORRIE.tests().stream().filter(t -> Standing.of(t, CORRIE.asBuilt()).counts()).toList()).allSatisfy(e -> assertThat(e
-                .causes()).containsExactly("its record is not there"));
+        assertThat(with(without).ended())
+                .hasSameSizeAs(CORRIE.tests().stream()
+                        .filter(t -> Standing.of(t, CORRIE.asBuilt()).counts())
+                        .toList())
+                .allSatisfy(e -> assertThat(e.causes()).containsExactly("its record is not there"));
     }
 
-    /** Any figure of any part changed: a test ends if and only if a line it rests on is another, and it names that line. */
+    /**
+     * Any figure of any part changed: a test ends if and only if a line it rests on is another, and it names that line.
+     */
     @Test
     void aTestEndsExactlyWhenWhatItRestsOnChanges() {
         Random random = new Random(2026);
@@ -86,7 +115,9 @@ class ComparisonTest {
             }
             Field f = fields.get(random.nextInt(fields.size()));
             Measured was = f.get().apply(item);
-            Measured now = was.with(Quantity.of(was.quantity().value() * (1.02 + random.nextDouble()) + 0.01, was.quantity().unit()));
+            Measured now = was.with(Quantity.of(
+                    was.quantity().value() * (1.02 + random.nextDouble()) + 0.01,
+                    was.quantity().unit()));
             Project next;
             try {
                 next = CORRIE.with(CORRIE.system().replace(f.with().apply(item, now)));
@@ -94,11 +125,15 @@ class ComparisonTest {
                 continue; // the part cannot be so
             }
             List<Comparison.Ended> gone = Comparison.ended(CORRIE, next);
-            for (HangarTest t : CORRIE.tests().stream().filter(x -> Standing.of(x, CORRIE.asBuilt()).counts()).toList()) {
+            for (HangarTest t : CORRIE.tests().stream()
+                    .filter(x -> Standing.of(x, CORRIE.asBuilt()).counts())
+                    .toList()) {
                 Inputs before = Standing.restsOn(CORRIE.asBuilt(), t.subject(), t.work());
                 Inputs after = Standing.restsOn(next.asBuilt(), t.subject(), t.work());
                 boolean changed = !before.equals(after);
-                assertThat(gone.stream().anyMatch(e -> e.test().equals(t.id()))).as(item.name() + ", " + f.label() + ": " + before.changed(after)).isEqualTo(changed);
+                assertThat(gone.stream().anyMatch(e -> e.test().equals(t.id())))
+                        .as(item.name() + ", " + f.label() + ": " + before.changed(after))
+                        .isEqualTo(changed);
                 ended += changed ? 1 : 0;
                 kept += changed ? 0 : 1;
             }
@@ -111,7 +146,11 @@ class ComparisonTest {
     /** A turned finding tells both verdicts; one that is new or gone says so. */
     @Test
     void findingsThatTurnAreTold() {
-        Comparison c = with(CORRIE.with(CORRIE.system().change("fuselage", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)))));
+        Comparison c = with(CORRIE.with(CORRIE.system()
+                .change(
+                        "fuselage",
+                        Tank.class,
+                        t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)))));
         assertThat(c.findings()).anySatisfy(t -> {
             assertThat(t.title()).contains("Blocked vent of Fuselage tank");
             assertThat(t.was()).isEqualTo(Optional.of(Verdict.SHORT));

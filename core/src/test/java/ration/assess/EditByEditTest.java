@@ -14,8 +14,8 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /**
- * A document assessed edit by edit says what the same document says when it is opened anew: each figure of the ledger, each finding
- * with its verdict and its words, each test with how it stands.
+ * A document assessed edit by edit says what the same document says when it is opened anew: each figure of the ledger,
+ * each finding with its verdict and its words, each test with how it stands.
  */
 class EditByEditTest {
 
@@ -42,16 +42,26 @@ class EditByEditTest {
             List<Ledger.Entry> a = Ledger.of(carried, units).entries();
             List<Ledger.Entry> b = Ledger.of(fresh, units).entries();
             for (int i = 0; i < a.size(); i++) {
-                assertThat(a.get(i).figure() + " " + a.get(i).verdict() + " " + a.get(i).detail()).isEqualTo(b.get(i).figure() + " " + b.get(i).verdict() + " " + b.get(i).detail());
+                assertThat(a.get(i).figure() + " " + a.get(i).verdict() + " "
+                                + a.get(i).detail())
+                        .isEqualTo(b.get(i).figure() + " " + b.get(i).verdict() + " "
+                                + b.get(i).detail());
             }
         }
         assertThat(words(carried.findings())).containsExactlyInAnyOrderElementsOf(words(fresh.findings()));
-        assertThat(carried.programme().tests().stream().map(t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict()).toList()).isEqualTo(fresh.programme().tests().stream().map(
-                t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict()).toList());
+        assertThat(carried.programme().tests().stream()
+                        .map(t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict())
+                        .toList())
+                .isEqualTo(fresh.programme().tests().stream()
+                        .map(t -> t.wanted().name() + ": " + t.state() + ", " + t.verdict())
+                        .toList());
         assertThat(carried.cases()).hasSameSizeAs(fresh.cases());
     }
 
     private static List<String> words(List<Finding> findings) {
-        return findings.stream().map(f -> f.check() + " " + f.of() + " " + f.item() + " " + f.verdict() + " " + f.detail().in(UnitSystem.US) + " " + f.remedy()).toList();
+        return findings.stream()
+                .map(f -> f.check() + " " + f.of() + " " + f.item() + " " + f.verdict() + " "
+                        + f.detail().in(UnitSystem.US) + " " + f.remedy())
+                .toList();
     }
 }

@@ -41,14 +41,26 @@ class FeedsTest {
     private static Project teed(double teeAt) {
         Tank one = Systems.tank("tank", 10, 0, 24);
         Outlet first = one.outlets().get(0);
-        Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Outlet("o2", Place.inches(15, 0, 27),
-                first.bore(), Optional.empty())));
-        Pump pump = new Pump(new Tag("pump", "Pump", Place.inches(4, 0, teeAt)), Pump.Drive.ELECTRIC,
-                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8, Unit.PSI)),
-                        new Pump.CurvePoint(Measured.of(60, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
-        return Systems.project(new FuelSystem(List.of(two, Systems.inlet(), new Tee(new Tag("tee", "Tee", Place.inches(8, 0,
-                teeAt)), Systems.in(0.297)), pump, Systems.run("r1", "tank.outlet", "tee.in", 60), Systems.run("r2", "tank.o2",
-                "tee.branch", 60), Systems.run("r3", "tee.out", "pump.in", 6), Systems.run("r4", "pump.out", "carburettor.in", 20)),
+        Tank two = one.withOutlets(List.of(
+                first.at(Place.inches(5, 0, 24)),
+                new Outlet("o2", Place.inches(15, 0, 27), first.bore(), Optional.empty())));
+        Pump pump = new Pump(
+                new Tag("pump", "Pump", Place.inches(4, 0, teeAt)),
+                Pump.Drive.ELECTRIC,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(60, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+                Optional.empty());
+        return Systems.project(new FuelSystem(
+                List.of(
+                        two,
+                        Systems.inlet(),
+                        new Tee(new Tag("tee", "Tee", Place.inches(8, 0, teeAt)), Systems.in(0.297)),
+                        pump,
+                        Systems.run("r1", "tank.outlet", "tee.in", 60),
+                        Systems.run("r2", "tank.o2", "tee.branch", 60),
+                        Systems.run("r3", "tee.out", "pump.in", 6),
+                        Systems.run("r4", "pump.out", "carburettor.in", 20)),
                 Optional.empty()));
     }
 
@@ -71,18 +83,33 @@ class FeedsTest {
     @Test
     void behindAHeaderEachOutletFallsFree() {
         Project p = teed(-20);
-        Header header = new Header(new Tag("h", "H", Place.inches(6, 0, 0)), Measured.of(1, Unit.GALLON),
-                Systems.in(8), Systems.in(6), List.of("in", "in-2"));
-        FuelSystem s = p.system().minus("r1", "r2", "tee", "r3").plus(header, Systems.run("r1", "tank.outlet", "h.in", 20), Systems.run(
-                "r2", "tank.o2", "h.in-2", 20), Systems.run("r3", "h.out", "pump.in", 6));
+        Header header = new Header(
+                new Tag("h", "H", Place.inches(6, 0, 0)),
+                Measured.of(1, Unit.GALLON),
+                Systems.in(8),
+                Systems.in(6),
+                List.of("in", "in-2"));
+        FuelSystem s = p.system()
+                .minus("r1", "r2", "tee", "r3")
+                .plus(
+                        header,
+                        Systems.run("r1", "tank.outlet", "h.in", 20),
+                        Systems.run("r2", "tank.o2", "h.in-2", 20),
+                        Systems.run("r3", "h.out", "pump.in", 6));
         assertThat(Feeds.of(p.with(s), s.tanks().get(0))).isEqualTo(Feed.GRAVITY);
-        assertThat(Feeds.of(Systems.project(Systems.oneLine()), Systems.oneLine().tanks().get(0))).isEqualTo(Feed.GRAVITY);
+        assertThat(Feeds.of(
+                        Systems.project(Systems.oneLine()),
+                        Systems.oneLine().tanks().get(0)))
+                .isEqualTo(Feed.GRAVITY);
     }
 
-    /** Just over the level found no air comes at take-off demand, just under it air does or no outlet is left covered. */
+    /**
+     * Just over the level found no air comes at take-off demand, just under it air does or no outlet is left covered.
+     */
     @Property(tries = 15)
-    void tanksAndFlowAgree(@ForAll @DoubleRange(min = -20, max = 40) double teeAt, @ForAll @DoubleRange(min = -12, max = 12)
-            double pitch) {
+    void tanksAndFlowAgree(
+            @ForAll @DoubleRange(min = -20, max = 40) double teeAt,
+            @ForAll @DoubleRange(min = -12, max = 12) double pitch) {
         Project p = teed(teeAt);
         Tank t = p.system().tanks().get(0);
         Attitude attitude = Attitude.ofDegrees("Any", pitch, 0);
@@ -93,12 +120,17 @@ class FeedsTest {
         FlowAnswer over = ask(p, basis, body, attitude, level + step);
         assertThat(over.airDrawn()).as("over the level").isEmpty();
         FlowAnswer under = ask(p, basis, body, attitude, level - step);
-        assertThat(!under.airDrawn().isEmpty() || !under.usable() || under.levels().get("tank").uncovered().size() == 2)
-                .as("under the level").isTrue();
+        assertThat(!under.airDrawn().isEmpty()
+                        || !under.usable()
+                        || under.levels().get("tank").uncovered().size() == 2)
+                .as("under the level")
+                .isTrue();
     }
 
     private static FlowAnswer ask(Project p, FlowBasis basis, TankBody body, Attitude attitude, double level) {
-        Condition c = Systems.level(p.system(), 0).with(attitude).withContents("tank", body.volumeBelow(attitude.gravity().up(), level));
+        Condition c = Systems.level(p.system(), 0)
+                .with(attitude)
+                .withContents("tank", body.volumeBelow(attitude.gravity().up(), level));
         return basis.ask(c, new FlowQuestion.Demand(p.brief().demand()));
     }
 }

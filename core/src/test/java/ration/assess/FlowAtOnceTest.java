@@ -25,9 +25,17 @@ class FlowAtOnceTest {
                 Project edited = p.with(p.system().replace(run.resized(size)));
                 Assessment whole = Assessment.of(edited, Optional.of(before));
                 CaseAnswer once = Assessment.flowAtOnce(edited, before).orElseThrow();
-                CaseAnswer same = whole.cases().stream().filter(c -> c.condition().equals(once.condition()) && c.filling().equals(once.filling())).findFirst().orElseThrow();
-                assertThat(once.ratio()).as("%s in %s", run.id(), size).isCloseTo(same.ratio(), within(1e-9 * Math.max(1, same.ratio())));
-                assertThat(Ties.rounded(whole.governing().orElseThrow().ratio())).as("the whole may only be worse").isLessThanOrEqualTo(Ties.rounded(once.ratio()));
+                CaseAnswer same = whole.cases().stream()
+                        .filter(c -> c.condition().equals(once.condition())
+                                && c.filling().equals(once.filling()))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(once.ratio())
+                        .as("%s in %s", run.id(), size)
+                        .isCloseTo(same.ratio(), within(1e-9 * Math.max(1, same.ratio())));
+                assertThat(Ties.rounded(whole.governing().orElseThrow().ratio()))
+                        .as("the whole may only be worse")
+                        .isLessThanOrEqualTo(Ties.rounded(once.ratio()));
             }
         }
     }
@@ -38,6 +46,8 @@ class FlowAtOnceTest {
         Assessment before = Assessment.of(p);
         Project torn = p.with(p.system().minus(p.system().inlet().orElseThrow().id()));
         assertThat(Assessment.flowAtOnce(torn, before)).isEmpty();
-        assertThat(Assessment.flowAtOnce(p, Assessment.of(torn))).as("nothing governed before").isEmpty();
+        assertThat(Assessment.flowAtOnce(p, Assessment.of(torn)))
+                .as("nothing governed before")
+                .isEmpty();
     }
 }

@@ -25,13 +25,18 @@ import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
-/** What is said of parts on their cards, and what follows: wiring of pumps, a capped port, a bulkhead fitting, a level sender. */
+/**
+ * What is said of parts on their cards, and what follows: wiring of pumps, a capped port, a bulkhead fitting, a level
+ * sender.
+ */
 class PartsSaidTest {
 
     private static final Project PARALLEL = Pattern.TWO_PUMPS_PARALLEL.project();
 
     private static Optional<Finding> finding(Project p, Check check) {
-        return Assessment.of(p).findings().stream().filter(f -> f.check() == check).findFirst();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.check() == check)
+                .findFirst();
     }
 
     private static Project take(Project p, String item, String... offers) {
@@ -41,7 +46,10 @@ class PartsSaidTest {
         return p;
     }
 
-    /** 14 CFR 23.991(b) (from memory): a supply of its own; bus, battery, switch, breaker and ground all said, for both, or it is not shown. */
+    /**
+     * 14 CFR 23.991(b) (from memory): a supply of its own; bus, battery, switch, breaker and ground all said, for both,
+     * or it is not shown.
+     */
     @Test
     void twoElectricPumpsHoldOnlyWhenAllIsApart() {
         String[] own = {"Own battery", "Own switch", "Own breaker", "Own ground"};
@@ -49,14 +57,19 @@ class PartsSaidTest {
         assertThat(said.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(said.detail().in(UnitSystem.US)).contains("bus, battery, switch, breaker, ground");
         Project wired = take(take(PARALLEL, "pump-one", own), "pump-two", own);
-        assertThat(finding(wired, Check.FLOW_SECOND_PUMP).orElseThrow().detail().in(UnitSystem.US)).endsWith("of its own: bus.");
+        assertThat(finding(wired, Check.FLOW_SECOND_PUMP).orElseThrow().detail().in(UnitSystem.US))
+                .endsWith("of its own: bus.");
         Project apart = take(wired, "pump-two", "On a second bus");
-        assertThat(finding(apart, Check.FLOW_SECOND_PUMP).orElseThrow().verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(finding(apart, Check.FLOW_SECOND_PUMP).orElseThrow().verdict())
+                .isEqualTo(Verdict.HOLDS);
         Arrays.stream(Pump.Own.values()).forEach(o -> {
-            Finding less = finding(take(apart, "pump-one", "Shares its " + o.name().toLowerCase(java.util.Locale.ROOT)), Check.FLOW_SECOND_PUMP)
+            Finding less = finding(
+                            take(apart, "pump-one", "Shares its " + o.name().toLowerCase(java.util.Locale.ROOT)),
+                            Check.FLOW_SECOND_PUMP)
                     .orElseThrow();
             assertThat(less.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-            assertThat(less.detail().in(UnitSystem.US)).endsWith("of its own: " + o.name().toLowerCase(java.util.Locale.ROOT) + ".");
+            assertThat(less.detail().in(UnitSystem.US))
+                    .endsWith("of its own: " + o.name().toLowerCase(java.util.Locale.ROOT) + ".");
         });
     }
 
@@ -65,7 +78,10 @@ class PartsSaidTest {
     @CsvSource({"1.6, 5, HOLDS", "1.6, 1.9, SHORT", "4, 5.6, HOLDS", "4, 4.9, SHORT", ", 5, NOT_SHOWN"})
     void aBreakerCarriesAQuarterMoreThanTheDraw(Double draw, double rating, Verdict wanted) {
         Project p = PARALLEL.with(PARALLEL.system().change("pump-one", Pump.class, x -> {
-            Pump.Build b = new Pump.Build(x.build().relief(), Optional.ofNullable(draw).map(d -> Measured.of(d, Unit.AMPERE)), x.build().checked(),
+            Pump.Build b = new Pump.Build(
+                    x.build().relief(),
+                    Optional.ofNullable(draw).map(d -> Measured.of(d, Unit.AMPERE)),
+                    x.build().checked(),
                     x.build().bus());
             return x.withBuild(b.withWiring(b.wiring().withBreaker(Optional.of(Measured.of(rating, Unit.AMPERE)))));
         }));
@@ -73,46 +89,77 @@ class PartsSaidTest {
         assertThat(finding(PARALLEL, Check.ELECTRICAL_BREAKER)).isEmpty();
     }
 
-    /** No sprung drain ahead of a suction pump: a capped port does not let air in (practice schools differ; common practice, no source). */
+    /**
+     * No sprung drain ahead of a suction pump: a capped port does not let air in (practice schools differ; common
+     * practice, no source).
+     */
     @Test
     void aCappedPortOnSuctionIsNoDrainThatLetsAirIn() {
         Project p = Systems.demo("brindle-a2");
-        String strainer = p.system().all(Strainer.class).findFirst().orElseThrow().id();
+        String strainer =
+                p.system().all(Strainer.class).findFirst().orElseThrow().id();
         assertThat(finding(p, Check.VAPOR_SUCTION_DRAIN)).isPresent();
         Project capped = take(p, strainer, "Capped port in place of the drain");
         assertThat(finding(capped, Check.VAPOR_SUCTION_DRAIN)).isEmpty();
         assertThat(capped.system().all(Strainer.class)).allMatch(Strainer::drain);
         assertThat(take(capped, strainer, "Quick drain in place of the port")).isEqualTo(p);
-        assertThat(Assessment.of(capped).governing().orElseThrow().margin()).isEqualTo(Assessment.of(p).governing().orElseThrow().margin());
+        assertThat(Assessment.of(capped).governing().orElseThrow().margin())
+                .isEqualTo(Assessment.of(p).governing().orElseThrow().margin());
     }
 
     @Test
     void aBulkheadFittingSitsInTheFirewallOrIsToldSo() {
         Project demo = Systems.corrie();
         double wall = demo.system().firewall().orElseThrow().station().si();
-        Project fitted = demo.with(LayoutEdits.add(demo.system(), "r4", LayoutEdits.Spot.IN_RUN, NewItem.BULKHEAD).orElseThrow().system());
+        Project fitted = demo.with(LayoutEdits.add(demo.system(), "r4", LayoutEdits.Spot.IN_RUN, NewItem.BULKHEAD)
+                .orElseThrow()
+                .system());
         Bulkhead b = fitted.system().all(Bulkhead.class).findFirst().orElseThrow();
         Place there = b.place();
-        Project in = fitted.with(fitted.system().replace(b.with(new Tag(b.id(), b.name(), new Place(Measured.of(wall, Unit.METRE), there.buttLine(),
-                there.waterLine())))));
-        Project off = fitted.with(fitted.system().replace(b.with(new Tag(b.id(), b.name(), new Place(Measured.of(wall + 0.1, Unit.METRE), there
-                .buttLine(), there.waterLine())))));
+        Project in = fitted.with(fitted.system()
+                .replace(b.with(new Tag(
+                        b.id(),
+                        b.name(),
+                        new Place(Measured.of(wall, Unit.METRE), there.buttLine(), there.waterLine())))));
+        Project off = fitted.with(fitted.system()
+                .replace(b.with(new Tag(
+                        b.id(),
+                        b.name(),
+                        new Place(Measured.of(wall + 0.1, Unit.METRE), there.buttLine(), there.waterLine())))));
         assertThat(finding(in, Check.BUILD_BULKHEAD).orElseThrow().verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(finding(off, Check.BUILD_BULKHEAD).orElseThrow().verdict()).isEqualTo(Verdict.SHORT);
         assertThat(finding(demo, Check.BUILD_BULKHEAD)).isEmpty();
-        Project tight = in.with(in.system().replace(in.system().all(Bulkhead.class).findFirst().orElseThrow().withLoss(Rated.of(20, 0.5, ""))));
-        assertThat(Assessment.of(tight).governing().orElseThrow().margin()).isLessThan(Assessment.of(in).governing().orElseThrow().margin());
+        Project tight = in.with(in.system()
+                .replace(in.system()
+                        .all(Bulkhead.class)
+                        .findFirst()
+                        .orElseThrow()
+                        .withLoss(Rated.of(20, 0.5, ""))));
+        assertThat(Assessment.of(tight).governing().orElseThrow().margin())
+                .isLessThan(Assessment.of(in).governing().orElseThrow().margin());
     }
 
-    /** A pump whose dead-head lies under what the inlet must have is told so in those words; one that could reach it is not. */
+    /**
+     * A pump whose dead-head lies under what the inlet must have is told so in those words; one that could reach it is
+     * not.
+     */
     @Test
     void aPumpThatCannotReachTheLeastInletPressureIsToldSo() {
-        Project rail = PARALLEL.with(PARALLEL.system().change("rail", ration.model.EngineInlet.class, i -> i.withPressures(Measured.of(70, Unit.PSI),
-                Optional.empty())));
+        Project rail = PARALLEL.with(PARALLEL.system()
+                .change(
+                        "rail",
+                        ration.model.EngineInlet.class,
+                        i -> i.withPressures(Measured.of(70, Unit.PSI), Optional.empty())));
         Finding told = finding(rail, Check.FLOW_INLET_PRESSURE).orElseThrow();
         assertThat(told.verdict()).isEqualTo(Verdict.SHORT);
-        assertThat(told.detail().in(UnitSystem.US)).contains("cannot reach the least inlet pressure: against a shut end 65").contains("70");
-        assertThat(finding(PARALLEL, Check.FLOW_INLET_PRESSURE).orElseThrow().detail().in(UnitSystem.US)).doesNotContain("cannot reach");
+        assertThat(told.detail().in(UnitSystem.US))
+                .contains("cannot reach the least inlet pressure: against a shut end 65")
+                .contains("70");
+        assertThat(finding(PARALLEL, Check.FLOW_INLET_PRESSURE)
+                        .orElseThrow()
+                        .detail()
+                        .in(UnitSystem.US))
+                .doesNotContain("cannot reach");
     }
 
     /** A level sender that is there is asked to show zero at the unusable fuel. */

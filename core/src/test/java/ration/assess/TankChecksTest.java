@@ -38,22 +38,32 @@ class TankChecksTest {
     /** A box of so many gallons, 20 in long and 10 deep, its outlet in the middle of the floor, a drain beside it. */
     private static Tank box(double gallons, double lip) {
         double wide = gallons * 231 / (20 * DEEP);
-        TankShape shape = new TankShape.Box(Place.inches(0, -wide / 2, FLOOR), Systems.in(20), Systems.in(wide), Systems.in(DEEP));
-        return new Tank("tank", "Tank", shape, List.of(new Outlet("outlet", Place.inches(10, 0, FLOOR + lip),
-                Systems.in(0.305), Optional.empty())), Optional.empty(), Optional.of(Place.inches(10, 1, FLOOR)),
+        TankShape shape = new TankShape.Box(
+                Place.inches(0, -wide / 2, FLOOR), Systems.in(20), Systems.in(wide), Systems.in(DEEP));
+        return new Tank(
+                "tank",
+                "Tank",
+                shape,
+                List.of(new Outlet("outlet", Place.inches(10, 0, FLOOR + lip), Systems.in(0.305), Optional.empty())),
+                Optional.empty(),
+                Optional.of(Place.inches(10, 1, FLOOR)),
                 Measured.of(0.1, Unit.GALLON));
     }
 
     /** Flown and parked level. */
     private static Project project(Tank tank) {
         Measured none = Measured.of(0, Unit.DEGREE);
-        Project p = Systems.project(new FuelSystem(List.of(tank, Systems.inlet(), Systems.run("r1", "tank.outlet",
-                "carburettor.in", 40)), Optional.empty()));
+        Project p = Systems.project(new FuelSystem(
+                List.of(tank, Systems.inlet(), Systems.run("r1", "tank.outlet", "carburettor.in", 40)),
+                Optional.empty()));
         return p.with(p.brief().withEnvelope(new Brief.Envelope(none, none, none, none, none, none)));
     }
 
     private static Finding finding(Project p, String id) {
-        return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String words(Finding f) {
@@ -98,11 +108,13 @@ class TankChecksTest {
     @CsvSource({"10, 0.0625", "15, 0.0625", "25, 0.0625", "50, 0.125"})
     void theSumpOfTheHandbook(double gallons, double sump) {
         double lip = sump / gallons * DEEP;
-        assertThat(finding(project(box(gallons, lip * 0.99)), "tank.sump.tank").verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(finding(project(box(gallons, lip * 0.99)), "tank.sump.tank").verdict())
+                .isEqualTo(Verdict.SHORT);
         Finding just = finding(project(box(gallons, lip * 1.01)), "tank.sump.tank");
         assertThat(just.verdict()).isEqualTo(Verdict.THIN);
         assertThat(words(just)).contains("against " + UnitSystem.figure(sump * 128, 1) + " fl oz");
-        assertThat(finding(project(box(gallons, lip * 1.2)), "tank.sump.tank").verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(finding(project(box(gallons, lip * 1.2)), "tank.sump.tank").verdict())
+                .isEqualTo(Verdict.HOLDS);
     }
 
     @Test
@@ -117,8 +129,15 @@ class TankChecksTest {
 
     private static Finding screen(double mesh, double wire, double wide, double length) {
         Tank tank = box(25, 0);
-        return finding(project(tank.withOutlets(List.of(tank.outlets().get(0).withFinger(Optional.of(new FingerScreen(
-                Measured.of(mesh, Unit.ONE), Systems.in(wire), Systems.in(wide), Systems.in(length))))))), "tank.screen.tank.outlet");
+        return finding(
+                project(tank.withOutlets(List.of(tank.outlets()
+                        .get(0)
+                        .withFinger(Optional.of(new FingerScreen(
+                                Measured.of(mesh, Unit.ONE),
+                                Systems.in(wire),
+                                Systems.in(wide),
+                                Systems.in(length))))))),
+                "tank.screen.tank.outlet");
     }
 
     /** 0.305 in bore wants 0.3653 in2 clear: 16 mesh of 0.018 wire, 0.50 in wide, 0.459 in long. */
@@ -137,7 +156,8 @@ class TankChecksTest {
         Finding narrow = screen(16, 0.018, 0.25, 3);
         assertThat(narrow.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(words(narrow)).contains("narrower than the outlet");
-        assertThat(finding(project(box(25, 0)), "tank.screen.tank.outlet").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(finding(project(box(25, 0)), "tank.screen.tank.outlet").verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
     // the figure that governs
@@ -147,30 +167,43 @@ class TankChecksTest {
         Tank tank = box(25, 0.4).with(Fitout.NONE.withPublished(Optional.of(Measured.of(2, Unit.GALLON, "maker"))));
         Assessment a = Assessment.of(project(tank));
         TankAnswer t = a.tank("tank").orElseThrow();
-        assertThat(Unit.GALLON.fromSi(t.predicted().volume())).as("0.4 of 10 in lie under the lip").isCloseTo(1, Offset.offset(1e-6));
+        assertThat(Unit.GALLON.fromSi(t.predicted().volume()))
+                .as("0.4 of 10 in lie under the lip")
+                .isCloseTo(1, Offset.offset(1e-6));
         assertThat(t.source()).isEqualTo(TankAnswer.Source.PUBLISHED);
         Finding f = finding(project(tank), "tank.unusable.tank");
         assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(words(f)).contains("2.00 gal stays by the maker's figure", "Usable then is 23.0 gal of 25.0 gal");
-        assertThat(finding(project(tank.withUnusable(Measured.of(2.2, Unit.GALLON))), "tank.unusable.tank").verdict()).isEqualTo(
-                Verdict.HOLDS);
+        assertThat(finding(project(tank.withUnusable(Measured.of(2.2, Unit.GALLON))), "tank.unusable.tank")
+                        .verdict())
+                .isEqualTo(Verdict.HOLDS);
     }
 
     @Test
     void aPlacardThatKeepsBackTooLittleMakesTheLedgerShort() {
         Project little = project(box(25, 0.4));
-        Ledger.Entry short1 = Ledger.of(Assessment.of(little), UnitSystem.US).entries().stream().filter(e -> e.title().contains(
-                "Unusable")).findFirst().orElseThrow();
+        Ledger.Entry short1 = Ledger.of(Assessment.of(little), UnitSystem.US).entries().stream()
+                .filter(e -> e.title().contains("Unusable"))
+                .findFirst()
+                .orElseThrow();
         assertThat(short1.verdict()).isEqualTo(Verdict.SHORT);
     }
 
     @Test
     void aTestOfAnotherShapeIsKeptAndNoLongerCounts() {
         Tank tank = box(25, 0.4);
-        Work.Drain d = new Work.Drain("", Measured.of(0, Unit.DEGREE), Measured.of(0, Unit.DEGREE), List.of(new Work.Trial(
-                Measured.of(5, Unit.GALLON), Optional.of(Measured.of(3.5, Unit.GALLON)))));
-        HangarTest test = new HangarTest("t1", "tank", new HangarTest.Circumstances("2026-03-01", "builder", "can", Optional.empty(),
-                "", Fingerprint.of(tank)), d, new HangarTest.Progress(7, 100, true));
+        Work.Drain d = new Work.Drain(
+                "",
+                Measured.of(0, Unit.DEGREE),
+                Measured.of(0, Unit.DEGREE),
+                List.of(new Work.Trial(Measured.of(5, Unit.GALLON), Optional.of(Measured.of(3.5, Unit.GALLON)))));
+        HangarTest test = new HangarTest(
+                "t1",
+                "tank",
+                new HangarTest.Circumstances(
+                        "2026-03-01", "builder", "can", Optional.empty(), "", Fingerprint.of(tank)),
+                d,
+                new HangarTest.Progress(7, 100, true));
         Project tested = project(tank).withTests(List.of(test));
         assertThat(finding(tested, "tank.drain-test.tank").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(words(finding(tested, "tank.unusable.tank"))).contains("1.50 gal stays by the drain test");
@@ -189,6 +222,7 @@ class TankChecksTest {
         Project p = Pattern.HEADER_TWO_PUMPS.project();
         Header header = p.system().all(Header.class).findFirst().orElseThrow();
         double minutes = header.capacity().si() / p.brief().demand() / 60;
-        assertThat(words(finding(p, "tank.reserve." + header.id()))).contains("lasts " + UnitSystem.figure(minutes, 1) + " minutes");
+        assertThat(words(finding(p, "tank.reserve." + header.id())))
+                .contains("lasts " + UnitSystem.figure(minutes, 1) + " minutes");
     }
 }

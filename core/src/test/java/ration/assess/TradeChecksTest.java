@@ -26,11 +26,17 @@ import ration.project.Project;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
-/** What a check says agrees with the trade and with the other checks: silence, rules by size, advice that is solved. Common practice, no source. */
+/**
+ * What a check says agrees with the trade and with the other checks: silence, rules by size, advice that is solved.
+ * Common practice, no source.
+ */
 class TradeChecksTest {
 
     private static Finding only(Project p, Check check) {
-        return Assessment.of(p).findings().stream().filter(f -> f.check() == check).findFirst().orElseThrow();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.check() == check)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static FuelSystem removed(FuelSystem system, String id) {
@@ -56,23 +62,38 @@ class TradeChecksTest {
             open = i.only(ShutOff.class).isPresent() ? removed(open, i.id()) : open;
         }
         for (Selector s : open.selectors()) {
-            open = open.replace(new Selector(s.tag(), s.inlets(), s.returns(), s.positions().stream().filter(x -> !x.joins().isEmpty()).toList(), s.loss()));
+            open = open.replace(new Selector(
+                    s.tag(),
+                    s.inlets(),
+                    s.returns(),
+                    s.positions().stream().filter(x -> !x.joins().isEmpty()).toList(),
+                    s.loss()));
         }
         Finding shut = only(p.with(open), Check.BUILD_SHUTS);
         assertThat(shut.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(shut.detail().in(UnitSystem.US)).contains("past every shut-off");
     }
 
-    /** A vent that costs little and is narrow by the rule is short by rule only, and Practice can leave the rule out. */
+    /**
+     * A vent that costs little and is narrow by the rule is short by rule only, and Practice can leave the rule out.
+     */
     @Test
     void aVentsSizeIsARuleThatCanBeLeftOut() {
         Project corrie = Systems.corrie();
-        Project narrow = corrie.with(corrie.system().change("upper", ration.model.Tank.class, t -> t.with(t.fitout().withVent(t.fitout().vent().map(v -> v.withBore(Measured.of(0.2, Unit.INCH)))))));
+        Project narrow = corrie.with(corrie.system()
+                .change(
+                        "upper",
+                        ration.model.Tank.class,
+                        t -> t.with(t.fitout()
+                                .withVent(t.fitout().vent().map(v -> v.withBore(Measured.of(0.2, Unit.INCH)))))));
         Finding f = only(narrow, Check.AIR_VENT);
         assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(f.detail().in(UnitSystem.US)).contains("by rule only");
         Practice asked = narrow.brief().practice();
-        Project left = narrow.with(narrow.brief().withChoices(narrow.brief().choices().with(asked.withAsks(asked.asks().withVentSize(false)))));
+        Project left = narrow.with(narrow.brief()
+                .withChoices(narrow.brief()
+                        .choices()
+                        .with(asked.withAsks(asked.asks().withVentSize(false)))));
         assertThat(only(left, Check.AIR_VENT).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(only(left, Check.AIR_VENT).detail().in(UnitSystem.US)).contains("left out by Practice");
     }
@@ -80,7 +101,10 @@ class TradeChecksTest {
     /** A low point on a pump's suction is told to have a capped port, not a drain that another check then warns of. */
     @Test
     void aLowPointOnSuctionGetsOneAdvice() {
-        Finding low = Assessment.of(Systems.demo("brindle-a2")).findings().stream().filter(f -> f.check() == Check.AIR_LOW).findFirst().orElseThrow();
+        Finding low = Assessment.of(Systems.demo("brindle-a2")).findings().stream()
+                .filter(f -> f.check() == Check.AIR_LOW)
+                .findFirst()
+                .orElseThrow();
         assertThat(low.remedy()).startsWith("A capped port");
     }
 
@@ -88,7 +112,10 @@ class TradeChecksTest {
     @Test
     void adviceIsSolved() {
         Project p = Systems.corrie();
-        Finding f = Assessment.of(p).findings().stream().filter(x -> x.check() == Check.FLOW_MARGIN && x.verdict() == Verdict.SHORT).findFirst().orElseThrow();
+        Finding f = Assessment.of(p).findings().stream()
+                .filter(x -> x.check() == Check.FLOW_MARGIN && x.verdict() == Verdict.SHORT)
+                .findFirst()
+                .orElseThrow();
         Project done = p.with(p.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube"))));
         double margin = Assessment.of(done).governing().orElseThrow().margin();
         double said = Double.parseDouble(f.remedy().replaceAll(".* it is ([0-9.]+)\u00d7.*", "$1"));
@@ -96,26 +123,46 @@ class TradeChecksTest {
         assertThat(f.remedy()).contains("still short: a step of several");
     }
 
-    /** A sock before a pump in the tank is no finger strainer: 150 mesh is 103 micron (handbook of the trade, test value). */
+    /**
+     * A sock before a pump in the tank is no finger strainer: 150 mesh is 103 micron (handbook of the trade, test
+     * value).
+     */
     @Test
     void aSockIsNotAskedForFingerMesh() {
         Project p = Systems.said(ration.project.Pattern.PUMP_MODULES.project());
         var tank = p.system().tanks().get(0);
         var outlet = tank.outlets().get(0);
-        ration.model.FingerScreen sock = new ration.model.FingerScreen(Measured.of(150, Unit.ONE), Measured.of(0.0026, Unit.INCH), Measured.of(1.5, Unit.INCH), Measured.of(2, Unit.INCH));
+        ration.model.FingerScreen sock = new ration.model.FingerScreen(
+                Measured.of(150, Unit.ONE),
+                Measured.of(0.0026, Unit.INCH),
+                Measured.of(1.5, Unit.INCH),
+                Measured.of(2, Unit.INCH));
         Project fitted = p.with(p.system().replace(tank.withOutlets(List.of(outlet.withFinger(Optional.of(sock))))));
-        Finding f = Assessment.of(fitted).findings().stream().filter(x -> x.check() == Check.TANK_SCREEN && x.item().equals(tank.id())).findFirst().orElseThrow();
+        Finding f = Assessment.of(fitted).findings().stream()
+                .filter(x -> x.check() == Check.TANK_SCREEN && x.item().equals(tank.id()))
+                .findFirst()
+                .orElseThrow();
         assertThat(f.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(f.detail().in(UnitSystem.US)).startsWith("103 micron");
     }
 
-    /** Push-on, injection and barbed-socket hose stand 50, 100 and 150 psi (SAE J30 and makers' prints, from memory): the pumps' 65 psi fails one of them. */
+    /**
+     * Push-on, injection and barbed-socket hose stand 50, 100 and 150 psi (SAE J30 and makers' prints, from memory):
+     * the pumps' 65 psi fails one of them.
+     */
     @ParameterizedTest
     @org.junit.jupiter.params.provider.CsvSource({"PUSH_ON, SHORT", "INJECTION, HOLDS", "BARBED, HOLDS"})
     void hoseIsRatedByItsKind(ration.model.Construction made, Verdict verdict) {
         Project p = Systems.said(ration.project.Pattern.TWO_PUMPS_PARALLEL.project());
-        Run hose = p.system().runs().stream().filter(r -> r.from().item().equals("pump-one")).findFirst().orElseThrow();
-        assertThat(only(p.with(p.system().replace(hose.with(hose.build().with(Optional.of(made))))), Check.BUILD_DEAD_HEAD).verdict()).isEqualTo(verdict);
+        Run hose = p.system().runs().stream()
+                .filter(r -> r.from().item().equals("pump-one"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(only(
+                                p.with(p.system().replace(hose.with(hose.build().with(Optional.of(made))))),
+                                Check.BUILD_DEAD_HEAD)
+                        .verdict())
+                .isEqualTo(verdict);
     }
 
     /** A tube slipped on against chafe counts, looked at every year; without it the gap is short. */
@@ -124,11 +171,17 @@ class TradeChecksTest {
         Project p = Systems.corrie();
         Run r = (Run) p.system().item("r1").orElseThrow();
         var near = r.build().with(ration.model.RunBuild.Figure.CHAFE, Optional.of(Measured.of(0.2, Unit.INCH, "tape")));
-        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(false, false, false))))).isEqualTo(Verdict.SHORT);
-        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(true, false, false))))).isEqualTo(Verdict.THIN);
+        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(false, false, false)))))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(true, false, false)))))
+                .isEqualTo(Verdict.THIN);
     }
 
     private static Verdict of(Project p, Run r) {
-        return Assessment.of(p.with(p.system().replace(r))).findings().stream().filter(f -> f.check() == Check.BUILD_CHAFE && f.item().equals(r.id())).findFirst().orElseThrow().verdict();
+        return Assessment.of(p.with(p.system().replace(r))).findings().stream()
+                .filter(f -> f.check() == Check.BUILD_CHAFE && f.item().equals(r.id()))
+                .findFirst()
+                .orElseThrow()
+                .verdict();
     }
 }

@@ -33,11 +33,19 @@ import ration.quantity.UnitSystem;
 class UnsaidTest {
 
     private static final Set<Verdict> GOOD = Set.of(Verdict.HOLDS, Verdict.THIN);
-    private static final List<Check> ON_THE_ENGINE = List.of(Check.FLOW_MARGIN, Check.FLOW_INLET_PRESSURE, Check.FLOW_INLET_PRESSURE_MOST,
-            Check.VAPOR_GAP, Check.VAPOR_HOT_FUEL, Check.AIR_VENT, Check.AIR_BLOCKED);
+    private static final List<Check> ON_THE_ENGINE = List.of(
+            Check.FLOW_MARGIN,
+            Check.FLOW_INLET_PRESSURE,
+            Check.FLOW_INLET_PRESSURE_MOST,
+            Check.VAPOR_GAP,
+            Check.VAPOR_HOT_FUEL,
+            Check.AIR_VENT,
+            Check.AIR_BLOCKED);
 
     private static List<Finding> good(Assessment a) {
-        return a.findings().stream().filter(f -> ON_THE_ENGINE.contains(f.check()) && GOOD.contains(f.verdict())).toList();
+        return a.findings().stream()
+                .filter(f -> ON_THE_ENGINE.contains(f.check()) && GOOD.contains(f.verdict()))
+                .toList();
     }
 
     @ParameterizedTest
@@ -56,38 +64,62 @@ class UnsaidTest {
 
     /** Saying it moves no figure, and what was Short stays so. */
     @ParameterizedTest
-    @EnumSource(value = Pattern.class, names = {"GRAVITY_SELECTOR", "HEADER_TWO_PUMPS"})
+    @EnumSource(
+            value = Pattern.class,
+            names = {"GRAVITY_SELECTOR", "HEADER_TWO_PUMPS"})
     void sayingItMovesVerdictsOnly(Pattern pattern) {
         Assessment assumed = Assessment.of(pattern.project());
         Assessment said = Assessment.of(Systems.said(pattern.project()));
         assertThat(good(said)).isNotEmpty();
-        assertThat(said.findings().stream().map(Finding::id).toList()).containsExactlyInAnyOrderElementsOf(assumed.findings().stream().map(
-                Finding::id).toList());
-        assertThat(said.governing().orElseThrow().margin()).isEqualTo(assumed.governing().orElseThrow().margin());
+        assertThat(said.findings().stream().map(Finding::id).toList())
+                .containsExactlyInAnyOrderElementsOf(
+                        assumed.findings().stream().map(Finding::id).toList());
+        assertThat(said.governing().orElseThrow().margin())
+                .isEqualTo(assumed.governing().orElseThrow().margin());
         assertThat(shorts(assumed)).isEqualTo(shorts(said));
     }
 
     private static Set<String> shorts(Assessment a) {
-        return a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT).map(Finding::id).collect(Collectors.toSet());
+        return a.findings().stream()
+                .filter(f -> f.verdict() == Verdict.SHORT)
+                .map(Finding::id)
+                .collect(Collectors.toSet());
     }
 
     @Test
     void aFaultThatDoesNoHarmToAnAssumedEngineIsNotShown() {
         Project p = Pattern.GRAVITY_SELECTOR.project();
-        assertThat(FaultSearch.of(Assessment.of(p))).extracting(FaultAnswer::verdict).isNotEmpty().doesNotContainAnyElementsOf(GOOD);
-        assertThat(FaultSearch.of(Assessment.of(Systems.said(p)))).extracting(FaultAnswer::verdict).containsAnyElementsOf(GOOD);
+        assertThat(FaultSearch.of(Assessment.of(p)))
+                .extracting(FaultAnswer::verdict)
+                .isNotEmpty()
+                .doesNotContainAnyElementsOf(GOOD);
+        assertThat(FaultSearch.of(Assessment.of(Systems.said(p))))
+                .extracting(FaultAnswer::verdict)
+                .containsAnyElementsOf(GOOD);
     }
 
     /** A flow test that was passed shows nothing against a demand nobody said; the record stays. */
     @Test
     void aFlowTestAgainstAnAssumedDemandIsNotShown() {
         Project p = Systems.demo("corrie-b1");
-        assertThat(Assessment.of(p).findings()).filteredOn(f -> f.check() == Check.PROOF_FLOW && GOOD.contains(f.verdict())).isNotEmpty();
+        assertThat(Assessment.of(p).findings())
+                .filteredOn(f -> f.check() == Check.PROOF_FLOW && GOOD.contains(f.verdict()))
+                .isNotEmpty();
         Brief b = p.brief();
-        Project assumed = p.with(new Brief(b.engine(), b.delivery(), new Measured(b.power().quantity(), Measured.ASSUMED), b.consumption(), b
-                .envelope(), b.fuel(), b.fuelTemperature(), b.lowFuel(), b.choices()));
-        assertThat(Assessment.of(assumed).findings()).filteredOn(f -> f.check() == Check.PROOF_FLOW).isNotEmpty().noneMatch(f -> GOOD.contains(f
-                .verdict()));
+        Project assumed = p.with(new Brief(
+                b.engine(),
+                b.delivery(),
+                new Measured(b.power().quantity(), Measured.ASSUMED),
+                b.consumption(),
+                b.envelope(),
+                b.fuel(),
+                b.fuelTemperature(),
+                b.lowFuel(),
+                b.choices()));
+        assertThat(Assessment.of(assumed).findings())
+                .filteredOn(f -> f.check() == Check.PROOF_FLOW)
+                .isNotEmpty()
+                .noneMatch(f -> GOOD.contains(f.verdict()));
         assertThat(assumed.tests()).isEqualTo(p.tests());
     }
 
@@ -96,28 +128,44 @@ class UnsaidTest {
     void eachFigureKeepsBackWhatRestsOnIt() {
         Project said = Systems.said(Pattern.BOOST_AND_ENGINE_PUMP.project());
         EngineInlet servo = said.system().inlet().orElseThrow();
-        Project least = said.with(said.system().replace(servo.withPressures(Measured.assumed(20, Unit.PSI), servo.maximumPressure())));
+        Project least = said.with(
+                said.system().replace(servo.withPressures(Measured.assumed(20, Unit.PSI), servo.maximumPressure())));
         assertThat(verdict(least, Check.FLOW_INLET_PRESSURE)).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(verdict(least, Check.VAPOR_GAP)).isEqualTo(verdict(said, Check.VAPOR_GAP));
-        Project most = said.with(said.system().replace(servo.withPressures(servo.minimumPressure(), servo.maximumPressure().map(m -> Measured
-                .assumed(m.quantity().value(), m.quantity().unit())))));
+        Project most = said.with(said.system()
+                .replace(servo.withPressures(
+                        servo.minimumPressure(),
+                        servo.maximumPressure()
+                                .map(m -> Measured.assumed(
+                                        m.quantity().value(), m.quantity().unit())))));
         assertThat(verdict(most, Check.FLOW_INLET_PRESSURE_MOST)).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(verdict(most, Check.FLOW_INLET_PRESSURE)).isEqualTo(verdict(said, Check.FLOW_INLET_PRESSURE)).isIn(GOOD);
+        assertThat(verdict(most, Check.FLOW_INLET_PRESSURE))
+                .isEqualTo(verdict(said, Check.FLOW_INLET_PRESSURE))
+                .isIn(GOOD);
         Project power = Pattern.BOOST_AND_ENGINE_PUMP.project();
         power = power.with(power.brief().withPower(Quantity.of(120, Unit.HORSEPOWER)));
         assertThat(Unsaid.of(power).demand()).containsExactly("specific consumption");
-        assertThat(Unsaid.of(power.with(power.brief().withConsumption(Quantity.of(0.5, Unit.POUND_PER_HORSEPOWER_HOUR)))).demand()).isEmpty();
+        assertThat(Unsaid.of(power.with(
+                                power.brief().withConsumption(Quantity.of(0.5, Unit.POUND_PER_HORSEPOWER_HOUR))))
+                        .demand())
+                .isEmpty();
     }
 
     private static Verdict verdict(Project p, Check check) {
-        return Assessment.of(p).findings().stream().filter(f -> f.check() == check).map(Finding::verdict).reduce(Verdict::worse).orElseThrow();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.check() == check)
+                .map(Finding::verdict)
+                .reduce(Verdict::worse)
+                .orElseThrow();
     }
 
     /** The file keeps that nobody said it. */
     @Test
     void theFileKeepsIt() throws ProjectFileException {
         Project p = Pattern.HEADER_TWO_PUMPS.project();
-        assertThat(Unsaid.of(again(p))).isEqualTo(Unsaid.of(p)).matches(u -> u.all().size() == 4);
+        assertThat(Unsaid.of(again(p)))
+                .isEqualTo(Unsaid.of(p))
+                .matches(u -> u.all().size() == 4);
         Project said = Systems.said(p);
         assertThat(Unsaid.of(again(said)).all()).isEmpty();
     }

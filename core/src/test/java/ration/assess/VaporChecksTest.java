@@ -67,7 +67,9 @@ class VaporChecksTest {
     @Test
     void theGapIsSaidInDegreesPressureAndFeetWithItsSources() {
         Finding f = finding(demo("brindle-a2"), "vapor.gap").orElseThrow();
-        assertThat(words(f)).contains("+7.5 \u00b0C before it boils against +6.0 \u00b0C", "psi abs", "ft of climb left", "8 000 ft");
+        assertThat(words(f))
+                .contains(
+                        "+7.5 \u00b0C before it boils against +6.0 \u00b0C", "psi abs", "ft of climb left", "8 000 ft");
         assertThat(f.source()).contains("23.961", "gives no number", "practice choice", "AP-42", "from memory");
         assertThat(f.detail().in(UnitSystem.METRIC)).contains("kPa").doesNotContain("psi");
     }
@@ -77,7 +79,8 @@ class VaporChecksTest {
     @CsvSource({"0, HOLDS", "6, HOLDS", "7, THIN", "8, SHORT", "12, SHORT"})
     void theDegreesWantedAreAChoice(double wanted, Verdict verdict) {
         Project p = demo("brindle-a2");
-        Finding f = finding(p.with(p.heat().with(HeatFigure.NEEDED, Measured.of(wanted, Unit.CELSIUS))), "vapor.gap").orElseThrow();
+        Finding f = finding(p.with(p.heat().with(HeatFigure.NEEDED, Measured.of(wanted, Unit.CELSIUS))), "vapor.gap")
+                .orElseThrow();
         assertThat(f.verdict()).isEqualTo(verdict);
         assertThat(f.ratio() < 1).isEqualTo(verdict == Verdict.SHORT);
     }
@@ -87,9 +90,18 @@ class VaporChecksTest {
     void aMoreVolatileFuelIsNeverBetter() {
         Project p = demo("brindle-a2");
         double before = Double.POSITIVE_INFINITY;
-        for (Volatility v : List.of(Volatility.AVGAS_100LL, Volatility.MOGAS_AA, Volatility.MOGAS_A, Volatility.MOGAS_B,
-                Volatility.MOGAS_C, Volatility.MOGAS_D, Volatility.MOGAS_E)) {
-            double left = Assessment.of(p.with(p.heat().with(v))).vapor().orElseThrow().degrees();
+        for (Volatility v : List.of(
+                Volatility.AVGAS_100LL,
+                Volatility.MOGAS_AA,
+                Volatility.MOGAS_A,
+                Volatility.MOGAS_B,
+                Volatility.MOGAS_C,
+                Volatility.MOGAS_D,
+                Volatility.MOGAS_E)) {
+            double left = Assessment.of(p.with(p.heat().with(v)))
+                    .vapor()
+                    .orElseThrow()
+                    .degrees();
             assertThat(left).as(v.toString()).isLessThan(before);
             before = left;
         }
@@ -101,7 +113,10 @@ class VaporChecksTest {
     @Test
     void aPumpMovedUnderTheTankLosesItsFlags() {
         Project p = demo("brindle-a2");
-        double lowest = p.system().tanks().stream().mapToDouble(t -> t.outlets().get(0).place().point().z()).min().orElseThrow();
+        double lowest = p.system().tanks().stream()
+                .mapToDouble(t -> t.outlets().get(0).place().point().z())
+                .min()
+                .orElseThrow();
         Project moved = p;
         for (Pump pump : Topology.of(p.system()).feedPumps()) {
             moved = with(moved, pump.with(new Tag(pump.id(), pump.name(), low(pump.place(), lowest))));
@@ -110,7 +125,8 @@ class VaporChecksTest {
         moved = with(moved, strainer.with(new Tag(strainer.id(), strainer.name(), low(strainer.place(), lowest))));
         assertThat(findings(p)).anyMatch(f -> f.id().startsWith("vapor.lift."));
         assertThat(findings(moved)).noneMatch(f -> f.id().startsWith("vapor.lift."));
-        assertThat(Assessment.of(moved).vapor().orElseThrow().degrees()).isGreaterThan(Assessment.of(p).vapor().orElseThrow().degrees());
+        assertThat(Assessment.of(moved).vapor().orElseThrow().degrees())
+                .isGreaterThan(Assessment.of(p).vapor().orElseThrow().degrees());
     }
 
     private static Place low(Place p, double z) {
@@ -122,7 +138,8 @@ class VaporChecksTest {
         Project p = demo("brindle-a2");
         Strainer strainer = p.system().all(Strainer.class).findFirst().orElseThrow();
         assertThat(finding(p, "vapor.suction-drain")).isPresent();
-        Project capped = with(p, new Strainer(strainer.tag(), strainer.loss(), strainer.fouled(), false, strainer.bowl()));
+        Project capped =
+                with(p, new Strainer(strainer.tag(), strainer.loss(), strainer.fouled(), false, strainer.bowl()));
         assertThat(finding(capped, "vapor.suction-drain")).isEmpty();
         Project filter = with(p, new Filter(strainer.tag(), List.of(Rated.of(20, 0.1, "bench")), Optional.empty()));
         Finding f = finding(filter, "vapor.suction-filter").orElseThrow();
@@ -135,12 +152,24 @@ class VaporChecksTest {
     @Test
     void aReturnBesideThePickupIsSaid() {
         Project p = Pattern.BOOST_AND_ENGINE_PUMP.project();
-        Tank tank = p.system().tanks().stream().filter(t -> !t.returns().isEmpty()).findFirst().orElseThrow();
+        Tank tank = p.system().tanks().stream()
+                .filter(t -> !t.returns().isEmpty())
+                .findFirst()
+                .orElseThrow();
         Place pickup = tank.outlets().get(0).place();
-        Project near = with(p, tank.withReturns(List.of(new Tank.Entry(tank.returns().get(0).name(), pickup.raised(0.01)))));
-        Project far = with(p, tank.withReturns(List.of(new Tank.Entry(tank.returns().get(0).name(), new Place(pickup.station(),
-                pickup.buttLine().with(ration.quantity.Quantity.of(pickup.buttLine().quantity().value() + 25,
-                        pickup.buttLine().quantity().unit())), pickup.waterLine())))));
+        Project near = with(
+                p, tank.withReturns(List.of(new Tank.Entry(tank.returns().get(0).name(), pickup.raised(0.01)))));
+        Project far = with(
+                p,
+                tank.withReturns(List.of(new Tank.Entry(
+                        tank.returns().get(0).name(),
+                        new Place(
+                                pickup.station(),
+                                pickup.buttLine()
+                                        .with(ration.quantity.Quantity.of(
+                                                pickup.buttLine().quantity().value() + 25,
+                                                pickup.buttLine().quantity().unit())),
+                                pickup.waterLine())))));
         assertThat(finding(near, "vapor.return-near." + tank.id())).get().satisfies(f -> {
             assertThat(f.verdict()).isEqualTo(Verdict.THIN);
             assertThat(f.remedy()).contains("far wall");
@@ -152,19 +181,26 @@ class VaporChecksTest {
 
     private static Project trapped(LineSize size) {
         EngineInlet servo = Systems.inlet().withStyle(EngineInlet.Style.SERVO, false);
-        List<Item> items = new ArrayList<>(List.of(Systems.tank("tank", 0, 0, 20), new ShutOff(new Tag("valve", "Valve",
-                Place.inches(0, 0, 10)), Rated.of(20, 0.02, "")), servo, Systems.run("r1", "tank.outlet", "valve.in", 5),
+        List<Item> items = new ArrayList<>(List.of(
+                Systems.tank("tank", 0, 0, 20),
+                new ShutOff(new Tag("valve", "Valve", Place.inches(0, 0, 10)), Rated.of(20, 0.02, "")),
+                servo,
+                Systems.run("r1", "tank.outlet", "valve.in", 5),
                 Systems.run("r2", "valve.out", "carburettor.in", 10).resized(size)));
         return Systems.project(new FuelSystem(items, Optional.empty()));
     }
 
     @Test
     void aRigidTrapIsShortAndAHoseSoftensIt() {
-        Finding rigid = finding(trapped(LineSize.parse("3/8 x 0.035 tube")), "vapor.trapped.r2").orElseThrow();
+        Finding rigid = finding(trapped(LineSize.parse("3/8 x 0.035 tube")), "vapor.trapped.r2")
+                .orElseThrow();
         assertThat(rigid.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(words(rigid)).contains("12 mL can be shut in", "about 241 psi more for each");
         assertThat(rigid.remedy()).contains("bleed");
-        LineSize hose = LineSize.usual().stream().filter(s -> s.kind() == LineSize.Kind.HOSE).findFirst().orElseThrow();
+        LineSize hose = LineSize.usual().stream()
+                .filter(s -> s.kind() == LineSize.Kind.HOSE)
+                .findFirst()
+                .orElseThrow();
         Finding soft = finding(trapped(hose), "vapor.trapped.r2").orElseThrow();
         assertThat(soft.verdict()).isEqualTo(Verdict.THIN);
         assertThat(words(soft)).contains("the hose in it gives way");

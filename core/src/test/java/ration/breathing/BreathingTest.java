@@ -40,24 +40,31 @@ class BreathingTest {
 
     private static final double LITRE_A_MINUTE = 1e-3 / 60;
 
-    /** Air 1.225, 1.79e-5; bore 4.572 mm: 1.26 L/min laminar 35.1 Pa/m; 14.5 L/min 1,121.8 Pa/m; 7.747 mm 93.6 (handbook). */
+    /**
+     * Air 1.225, 1.79e-5; bore 4.572 mm: 1.26 L/min laminar 35.1 Pa/m; 14.5 L/min 1,121.8 Pa/m; 7.747 mm 93.6
+     * (handbook).
+     */
     @Test
     void dropsOfTheHandbook() {
-        assertThat(new AirLine(0.004572, 1, false).perMetre(1.26 * LITRE_A_MINUTE)).isCloseTo(35.1, Offset.offset(0.1));
-        assertThat(new AirLine(0.004572, 1, false).perMetre(14.5 * LITRE_A_MINUTE)).isCloseTo(1121.8,
-                Percentage.withPercentage(1));
-        assertThat(new AirLine(0.007747, 1, false).perMetre(14.5 * LITRE_A_MINUTE)).isCloseTo(93.6,
-                Percentage.withPercentage(1));
+        assertThat(new AirLine(0.004572, 1, false).perMetre(1.26 * LITRE_A_MINUTE))
+                .isCloseTo(35.1, Offset.offset(0.1));
+        assertThat(new AirLine(0.004572, 1, false).perMetre(14.5 * LITRE_A_MINUTE))
+                .isCloseTo(1121.8, Percentage.withPercentage(1));
+        assertThat(new AirLine(0.007747, 1, false).perMetre(14.5 * LITRE_A_MINUTE))
+                .isCloseTo(93.6, Percentage.withPercentage(1));
     }
 
     /** Hagen and Poiseuille: 128 mu Q / (pi D4). */
     @Property(tries = 100)
-    void slowAirIsLaminar(@ForAll @DoubleRange(min = 0.01, max = 0.9) double share, @ForAll @DoubleRange(min = 3, max = 12)
-            double millimetres) {
+    void slowAirIsLaminar(
+            @ForAll @DoubleRange(min = 0.01, max = 0.9) double share,
+            @ForAll @DoubleRange(min = 3, max = 12) double millimetres) {
         double bore = millimetres / 1000;
         double flow = share * 2000 * Math.PI * bore * AirLine.VISCOSITY / (4 * AirLine.DENSITY);
-        assertThat(new AirLine(bore, 1, false).perMetre(flow)).isCloseTo(128 * AirLine.VISCOSITY * flow / (Math.PI
-                * Math.pow(bore, 4)), Percentage.withPercentage(1e-6));
+        assertThat(new AirLine(bore, 1, false).perMetre(flow))
+                .isCloseTo(
+                        128 * AirLine.VISCOSITY * flow / (Math.PI * Math.pow(bore, 4)),
+                        Percentage.withPercentage(1e-6));
     }
 
     @Test
@@ -72,7 +79,9 @@ class BreathingTest {
 
     /** Trapped air: p V^n stays; slow (n 1) and fast (n 1.4) on either side; there and back. */
     @Property(tries = 100)
-    void trappedAirThins(@ForAll @DoubleRange(min = 0.01, max = 0.2) double air, @ForAll @DoubleRange(min = 0.01, max = 0.1) double left,
+    void trappedAirThins(
+            @ForAll @DoubleRange(min = 0.01, max = 0.2) double air,
+            @ForAll @DoubleRange(min = 0.01, max = 0.1) double left,
             @ForAll @DoubleRange(min = 1, max = 1.4) double n) {
         double p = Vents.trapped(101_325, air, left, n);
         assertThat(p * Math.pow(air + left, n)).isCloseTo(101_325 * Math.pow(air, n), Percentage.withPercentage(1e-9));
@@ -84,7 +93,8 @@ class BreathingTest {
     /** 100 L of air, 1,000 fpm: 3.61 L/min; dynamic pressure at 100 kt 1,621 Pa (handbook, calculated). */
     @Test
     void descentAndRamPressureOfTheHandbook() {
-        assertThat(Vents.descending(0.1, Unit.FOOT_PER_MINUTE.toSi(1000)) / LITRE_A_MINUTE).isCloseTo(3.61, Offset.offset(0.02));
+        assertThat(Vents.descending(0.1, Unit.FOOT_PER_MINUTE.toSi(1000)) / LITRE_A_MINUTE)
+                .isCloseTo(3.61, Offset.offset(0.02));
         assertThat(Vents.dynamic(Unit.KNOT.toSi(100))).isCloseTo(1621.0, Offset.offset(0.5));
     }
 
@@ -103,12 +113,14 @@ class BreathingTest {
 
     @Test
     void aLineThatFallsAllTheWayHasNone() {
-        assertThat(kinds(line(Place.inches(6, 0, 18), Place.inches(2, 0, 5)), LEVEL)).isEmpty();
+        assertThat(kinds(line(Place.inches(6, 0, 18), Place.inches(2, 0, 5)), LEVEL))
+                .isEmpty();
     }
 
     @Test
     void aSagIsLowAndAHumpIsHigh() {
-        List<LowPoints.Found> found = LowPoints.of(line(Place.inches(6, 0, -4), Place.inches(3, 0, 9)), LEVEL).points();
+        List<LowPoints.Found> found = LowPoints.of(line(Place.inches(6, 0, -4), Place.inches(3, 0, 9)), LEVEL)
+                .points();
         assertThat(found).hasSize(2);
         assertThat(found).anySatisfy(f -> {
             assertThat(f.kind()).isEqualTo(LowPoints.Kind.UNDRAINED);
@@ -123,16 +135,23 @@ class BreathingTest {
     void aLevelStretchIsOnePoint() {
         FuelSystem s = line(Place.inches(8, 0, -4), Place.inches(4, 0, -4));
         assertThat(kinds(s, LEVEL)).containsExactly(LowPoints.Kind.UNDRAINED);
-        Point3 noseUp = ration.geometry.ApparentGravity.ofAttitude(Math.toRadians(12), 0).up();
-        assertThat(LowPoints.of(s, noseUp).points()).hasSize(1).first().satisfies(f -> assertThat(f.place()).isEqualTo(
-                Place.inches(8, 0, -4).point()));
+        Point3 noseUp = ration.geometry.ApparentGravity.ofAttitude(Math.toRadians(12), 0)
+                .up();
+        assertThat(LowPoints.of(s, noseUp).points()).hasSize(1).first().satisfies(f -> assertThat(f.place())
+                .isEqualTo(Place.inches(8, 0, -4).point()));
     }
 
     private static FuelSystem withStrainer(boolean drain) {
-        Strainer strainer = new Strainer(new Tag("strainer", "Strainer", Place.inches(4, 0, -6)), Rated.of(20, 0.05,
-                ""), drain);
-        return new FuelSystem(List.of(Systems.tank("tank", 10, 0, 24), strainer, Systems.inlet(), Systems.run("r1", "tank.outlet",
-                "strainer.in", 40), Systems.run("r2", "strainer.out", "carburettor.in", 10)), Optional.empty());
+        Strainer strainer =
+                new Strainer(new Tag("strainer", "Strainer", Place.inches(4, 0, -6)), Rated.of(20, 0.05, ""), drain);
+        return new FuelSystem(
+                List.of(
+                        Systems.tank("tank", 10, 0, 24),
+                        strainer,
+                        Systems.inlet(),
+                        Systems.run("r1", "tank.outlet", "strainer.in", 40),
+                        Systems.run("r2", "strainer.out", "carburettor.in", 10)),
+                Optional.empty());
     }
 
     @Test
@@ -143,22 +162,25 @@ class BreathingTest {
 
     private static Tank vented(Place... points) {
         Tank t = Systems.oneLine().tanks().get(0);
-        return t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.3), Systems.in(30), Measured.of(0, Unit.ONE), false,
-                List.of(points)))));
+        return t.with(t.fitout()
+                .withVent(Optional.of(new VentLine(
+                        Systems.in(0.3), Systems.in(30), Measured.of(0, Unit.ONE), false, List.of(points)))));
     }
 
     @Test
     void aLoopThatDipsTrapsLiquid() {
         FuelSystem rising = Systems.oneLine().replace(vented(Place.inches(10, 0, 34), Place.inches(10, 0, 36)));
-        FuelSystem dipping = Systems.oneLine().replace(vented(Place.inches(10, 0, 40), Place.inches(10, 4, 35), Place.inches(10, 6,
-                35)));
+        FuelSystem dipping = Systems.oneLine()
+                .replace(vented(Place.inches(10, 0, 40), Place.inches(10, 4, 35), Place.inches(10, 6, 35)));
         assertThat(kinds(rising, LEVEL)).isEmpty();
         assertThat(kinds(dipping, LEVEL)).containsExactly(LowPoints.Kind.VENT_TRAP);
     }
 
     /** Aircraft and gravity turned together change nothing. */
     @Property(tries = 60)
-    void turningAircraftAndGravityTogetherChangesNothing(@ForAll long seed, @ForAll @DoubleRange(min = -180, max = 180) double yaw,
+    void turningAircraftAndGravityTogetherChangesNothing(
+            @ForAll long seed,
+            @ForAll @DoubleRange(min = -180, max = 180) double yaw,
             @ForAll @DoubleRange(min = -40, max = 40) double pitch) {
         Random r = new Random(seed);
         List<Place> points = new ArrayList<>();
@@ -170,7 +192,9 @@ class BreathingTest {
         Set<String> a = new HashSet<>();
         Set<String> b = new HashSet<>();
         LowPoints.of(s, LEVEL).points().forEach(f -> a.add(f.kind() + f.item() + key(turn(f.place(), yaw, pitch))));
-        LowPoints.of(turned, turn(LEVEL, yaw, pitch)).points().forEach(f -> b.add(f.kind() + f.item() + key(f.place())));
+        LowPoints.of(turned, turn(LEVEL, yaw, pitch))
+                .points()
+                .forEach(f -> b.add(f.kind() + f.item() + key(f.place())));
         assertThat(b).isEqualTo(a);
     }
 
@@ -189,17 +213,21 @@ class BreathingTest {
 
     private static Place turn(Place p, double yaw, double pitch) {
         Point3 t = turn(p.point(), yaw, pitch);
-        return new Place(Measured.of(t.x(), Unit.METRE), Measured.of(t.y(), Unit.METRE), Measured.of(t.z(), Unit.METRE));
+        return new Place(
+                Measured.of(t.x(), Unit.METRE), Measured.of(t.y(), Unit.METRE), Measured.of(t.z(), Unit.METRE));
     }
 
     private static FuelSystem turned(FuelSystem s, double yaw, double pitch) {
         List<Item> items = new ArrayList<>();
         for (Item item : s.items()) {
             if (item instanceof Tank t) {
-                items.add(t.withOutlets(t.outlets().stream().map(o -> o.at(turn(o.place(), yaw, pitch))).toList())
+                items.add(t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(turn(o.place(), yaw, pitch)))
+                                .toList())
                         .withVent(Optional.empty()));
             } else if (item instanceof Run r) {
-                items.add(r.withPoints(r.points().stream().map(p -> turn(p, yaw, pitch)).toList()));
+                items.add(r.withPoints(
+                        r.points().stream().map(p -> turn(p, yaw, pitch)).toList()));
             } else if (item instanceof Fitted f) {
                 items.add(f.with(new Tag(f.id(), f.name(), turn(f.place(), yaw, pitch))));
             }
@@ -226,19 +254,25 @@ class BreathingTest {
         Project p = Systems.corrie();
         Tank t = (Tank) p.system().item("upper").orElseThrow();
         VentLine narrow = t.fitout().vent().orElseThrow().withBore(Systems.in(0.12));
-        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.of(narrow))))))).isEqualTo(Verdict.SHORT);
-        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.empty())))))).isEqualTo(
-                Verdict.NOT_SHOWN);
+        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.of(narrow)))))))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.empty()))))))
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
     private static Verdict verdict(Project p) {
-        return Assessment.of(p).findings().stream().filter(f -> f.id().equals("air.vent.upper")).findFirst().orElseThrow().verdict();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.id().equals("air.vent.upper"))
+                .findFirst()
+                .orElseThrow()
+                .verdict();
     }
 
     @Test
     void drainsAreSampledOnceRoundTheAircraft() {
-        assertThat(SamplingCard.of(Systems.corrie().system())).extracting(SamplingCard.Drain::name).containsExactly("Upper tank",
-                "Fuselage tank", "Strainer");
+        assertThat(SamplingCard.of(Systems.corrie().system()))
+                .extracting(SamplingCard.Drain::name)
+                .containsExactly("Upper tank", "Fuselage tank", "Strainer");
     }
 
     /** Until a cap is said to have a seal the card says what rain does; each that has one is not named. */
@@ -246,9 +280,18 @@ class BreathingTest {
     void capsWithoutASealAreNamedOnTheSamplingCard() {
         FuelSystem corrie = Systems.corrie().system();
         assertThat(SamplingCard.caps(corrie)).get().asString().contains("Upper tank, Fuselage tank");
-        FuelSystem one = corrie.change("upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true)));
-        assertThat(SamplingCard.caps(one)).get().asString().contains("Fuselage tank").doesNotContain("Upper tank");
-        assertThat(SamplingCard.caps(one.change("fuselage", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true))))).isEmpty();
+        FuelSystem one = corrie.change(
+                "upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true)));
+        assertThat(SamplingCard.caps(one))
+                .get()
+                .asString()
+                .contains("Fuselage tank")
+                .doesNotContain("Upper tank");
+        assertThat(SamplingCard.caps(one.change(
+                        "fuselage",
+                        Tank.class,
+                        t -> t.with(t.fitout().with(ration.model.Fitout.Piece.CAP_SEAL, true)))))
+                .isEmpty();
     }
 
     // tanks that breathe through each other, and tips that differ
@@ -257,14 +300,23 @@ class BreathingTest {
         FuelSystem s = Systems.twoTanks(30, 30);
         for (Tank t : s.tanks()) {
             boolean left = t.id().equals("left");
-            s = s.replace(t.with(t.fitout().withVent(Optional.of(new VentLine(Systems.in(0.305), Systems.in(30), Measured.of(left
-                    ? leftTip : rightTip, Unit.ONE), false, left ? leftTo : rightTo, List.of())))));
+            s = s.replace(t.with(t.fitout()
+                    .withVent(Optional.of(new VentLine(
+                            Systems.in(0.305),
+                            Systems.in(30),
+                            Measured.of(left ? leftTip : rightTip, Unit.ONE),
+                            false,
+                            left ? leftTo : rightTo,
+                            List.of())))));
         }
         return Systems.project(s);
     }
 
     private static Finding finding(Project p, String id) {
-        return Assessment.of(p).findings().stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The tank under the higher pressure pushes into the other; alike tips move nothing. */
@@ -278,17 +330,23 @@ class BreathingTest {
         assertThat(alike.detail().in(ration.quantity.UnitSystem.US)).contains("nothing moves");
     }
 
-    /** A vent of Cp -0.5 at 100 kt takes away 810 Pa (handbook, calculated): as much less arrives at the engine inlet. */
+    /**
+     * A vent of Cp -0.5 at 100 kt takes away 810 Pa (handbook, calculated): as much less arrives at the engine inlet.
+     */
     @Test
     void pressureOverTheFuelReachesTheInlet() {
         FuelSystem s = Systems.oneLine();
         var c = Systems.level(s, 5);
-        var basis = new ration.flow.FlowBasis(s, ration.fluid.FuelGrade.AVGAS_100LL,
-                ration.network.FrictionLaw.CONSERVATIVE);
+        var basis = new ration.flow.FlowBasis(
+                s, ration.fluid.FuelGrade.AVGAS_100LL, ration.network.FrictionLaw.CONSERVATIVE);
         var inlet = new ration.model.PortRef("carburettor", Item.IN);
-        double usual = basis.ask(c, new ration.flow.FlowQuestion.Demand(1e-5)).pressure(inlet).orElseThrow();
-        double sucked = basis.ask(c.withAirspace(java.util.Map.of("tank", -810.5)), new ration.flow.FlowQuestion.Demand(1e-5))
-                .pressure(inlet).orElseThrow();
+        double usual = basis.ask(c, new ration.flow.FlowQuestion.Demand(1e-5))
+                .pressure(inlet)
+                .orElseThrow();
+        double sucked = basis.ask(
+                        c.withAirspace(java.util.Map.of("tank", -810.5)), new ration.flow.FlowQuestion.Demand(1e-5))
+                .pressure(inlet)
+                .orElseThrow();
         assertThat(usual - sucked).isCloseTo(810.5, Offset.offset(1e-3));
     }
 
@@ -303,11 +361,24 @@ class BreathingTest {
             var half = blocked.look();
             double start = half.condition().contents().get(air.tank().id());
             double capacity = a.tank(air.tank().id()).orElseThrow().body().capacity();
-            double thin = 101_325 * Math.pow((capacity - start) / (capacity - start + blocked.soonest().volume()), 1.4) - 101_325;
-            var then = a.look(half.condition().withContents(air.tank().id(), start - blocked.soonest().volume()).withAirspace(java.util.Map.of(
-                    air.tank().id(), thin))).orElseThrow();
+            double thin = 101_325
+                            * Math.pow(
+                                    (capacity - start)
+                                            / (capacity
+                                                    - start
+                                                    + blocked.soonest().volume()),
+                                    1.4)
+                    - 101_325;
+            var then = a.look(half.condition()
+                            .withContents(
+                                    air.tank().id(), start - blocked.soonest().volume())
+                            .withAirspace(java.util.Map.of(air.tank().id(), thin)))
+                    .orElseThrow();
             var inlet = p.system().inlet().orElseThrow();
-            assertThat(then.demand().pressure(new ration.model.PortRef(inlet.id(), Item.IN)).orElseThrow()).as(air.tank().name())
+            assertThat(then.demand()
+                            .pressure(new ration.model.PortRef(inlet.id(), Item.IN))
+                            .orElseThrow())
+                    .as(air.tank().name())
                     .isCloseTo(inlet.minimumPressure().si(), Offset.offset(1.0));
         }
     }
@@ -318,7 +389,10 @@ class BreathingTest {
         Assessment a = Assessment.of(ration.project.Pattern.TRANSFER.project());
         assertThat(a.air()).anyMatch(x -> x.returning() > 0);
         for (var air : a.air()) {
-            double most = a.cases().stream().filter(c -> c.demand().usable()).mapToDouble(c -> -c.demand().outflow(air.tank())).max()
+            double most = a.cases().stream()
+                    .filter(c -> c.demand().usable())
+                    .mapToDouble(c -> -c.demand().outflow(air.tank()))
+                    .max()
                     .orElseThrow();
             assertThat(air.returning()).as(air.tank().name()).isCloseTo(Math.max(0, most), Offset.offset(2e-9));
         }
@@ -348,10 +422,12 @@ class BreathingTest {
         double ounce = Unit.GALLON.toSi(1) / 128;
         Measured enough = Measured.of(Unit.CUBIC_INCH.fromSi(ounce * gallons / 20 * 1.2), Unit.CUBIC_INCH);
         Measured little = Measured.of(Unit.CUBIC_INCH.fromSi(ounce * gallons / 20 * 0.8), Unit.CUBIC_INCH);
-        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(enough)))), "air.bowl.strainer").verdict()).isEqualTo(
-                Verdict.HOLDS);
-        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(little)))), "air.bowl.strainer").verdict()).isEqualTo(
-                Verdict.SHORT);
+        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(enough)))), "air.bowl.strainer")
+                        .verdict())
+                .isEqualTo(Verdict.HOLDS);
+        assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(little)))), "air.bowl.strainer")
+                        .verdict())
+                .isEqualTo(Verdict.SHORT);
     }
 
     @Test
@@ -362,22 +438,42 @@ class BreathingTest {
 
     // what was found wrong by recomputing
 
-    /** Feed and return of a duplex selector are two places: the feed's hump is seen, the return's sag is not drained by the feed. */
+    /**
+     * Feed and return of a duplex selector are two places: the feed's hump is seen, the return's sag is not drained by
+     * the feed.
+     */
     @Test
     void aDuplexSelectorIsTwoPlaces() {
-        Tank tank = Systems.tank("tank", 20, 0, 24).withReturns(List.of(new Tank.Entry("back", Place.inches(25, 0, 30))));
-        Selector duplex = new Selector(new Tag("sel", "Selector", Place.inches(10, 0, 10)), List.of("left"), List.of(
-                "left-return"), List.of(new Selector.Position("ON", List.of(List.of("left", "out"), List.of("return", "left-return"))),
-                new Selector.Position("OFF", List.of())), Rated.of(20, 0.03, ""));
+        Tank tank =
+                Systems.tank("tank", 20, 0, 24).withReturns(List.of(new Tank.Entry("back", Place.inches(25, 0, 30))));
+        Selector duplex = new Selector(
+                new Tag("sel", "Selector", Place.inches(10, 0, 10)),
+                List.of("left"),
+                List.of("left-return"),
+                List.of(
+                        new Selector.Position("ON", List.of(List.of("left", "out"), List.of("return", "left-return"))),
+                        new Selector.Position("OFF", List.of())),
+                Rated.of(20, 0.03, ""));
         EngineInlet servo = Systems.inlet().withStyle(EngineInlet.Style.SERVO, true);
-        FuelSystem s = new FuelSystem(List.of(tank, duplex, servo, Systems.run("f1", "tank.outlet", "sel.left", 20).withPoints(List.of(
-                Place.inches(14, 0, 4))), Systems.run("f2", "sel.out", "carburettor.in", 20).withPoints(List.of(Place.inches(5, 0,
-                4))), Systems.run("b1", "carburettor.return", "sel.return", 20).withPoints(List.of(Place.inches(5, 0, 20))),
-                Systems.run("b2", "sel.left-return", "tank.back", 20).withPoints(List.of(Place.inches(15, 0, 20)))),
+        FuelSystem s = new FuelSystem(
+                List.of(
+                        tank,
+                        duplex,
+                        servo,
+                        Systems.run("f1", "tank.outlet", "sel.left", 20).withPoints(List.of(Place.inches(14, 0, 4))),
+                        Systems.run("f2", "sel.out", "carburettor.in", 20).withPoints(List.of(Place.inches(5, 0, 4))),
+                        Systems.run("b1", "carburettor.return", "sel.return", 20)
+                                .withPoints(List.of(Place.inches(5, 0, 20))),
+                        Systems.run("b2", "sel.left-return", "tank.back", 20)
+                                .withPoints(List.of(Place.inches(15, 0, 20)))),
                 Optional.empty());
         List<LowPoints.Found> found = LowPoints.of(s, LEVEL).points();
-        assertThat(found).anyMatch(f -> f.kind() == LowPoints.Kind.HIGH && f.place().equals(Place.inches(10, 0, 10).point()));
-        assertThat(found).anyMatch(f -> f.kind() == LowPoints.Kind.UNDRAINED && f.place().equals(Place.inches(10, 0, 10).point()));
+        assertThat(found)
+                .anyMatch(f -> f.kind() == LowPoints.Kind.HIGH
+                        && f.place().equals(Place.inches(10, 0, 10).point()));
+        assertThat(found)
+                .anyMatch(f -> f.kind() == LowPoints.Kind.UNDRAINED
+                        && f.place().equals(Place.inches(10, 0, 10).point()));
     }
 
     /** The only measured point of a vent hangs under the tank's roof: liquid closes it. */
@@ -387,8 +483,13 @@ class BreathingTest {
         assertThat(kinds(only, LEVEL)).containsExactly(LowPoints.Kind.VENT_TRAP);
         FuelSystem first = Systems.oneLine().replace(vented(Place.inches(10, 0, 31), Place.inches(10, 0, 36)));
         assertThat(kinds(first, LEVEL)).containsExactly(LowPoints.Kind.VENT_TRAP);
-        assertThat(LowPoints.of(Systems.corrie().system(), ration.geometry.ApparentGravity.ofAttitude(Math.toRadians(12), 0).up())
-                .points()).as("vents that rise from the roof").noneMatch(f -> f.kind() == LowPoints.Kind.VENT_TRAP);
+        assertThat(LowPoints.of(
+                                Systems.corrie().system(),
+                                ration.geometry.ApparentGravity.ofAttitude(Math.toRadians(12), 0)
+                                        .up())
+                        .points())
+                .as("vents that rise from the roof")
+                .noneMatch(f -> f.kind() == LowPoints.Kind.VENT_TRAP);
     }
 
     @Test
@@ -399,15 +500,28 @@ class BreathingTest {
         assertThat(finding(into, "tank.expansion.left").verdict()).isEqualTo(Verdict.SHORT);
         Project nowhere = both(0, 0, Optional.of("gone"), Optional.empty());
         assertThat(finding(nowhere, "air.vent.left").verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(finding(nowhere, "air.vent.left").detail().in(ration.quantity.UnitSystem.US)).contains("not laid out");
-        assertThat(ration.model.Validation.of(nowhere.system())).anyMatch(p -> p.message().contains("no such tank"));
-        assertThat(ration.model.Validation.of(both(0, 0, Optional.of("right"), Optional.of("left")).system())).anyMatch(p ->
-                p.message().contains("round from tank to tank"));
-        FuelSystem without = ration.project.LayoutEdits.remove(into.system(), "right").orElseThrow().system();
-        assertThat(((Tank) without.item("left").orElseThrow()).fitout().vent().orElseThrow().to()).isEmpty();
+        assertThat(finding(nowhere, "air.vent.left").detail().in(ration.quantity.UnitSystem.US))
+                .contains("not laid out");
+        assertThat(ration.model.Validation.of(nowhere.system()))
+                .anyMatch(p -> p.message().contains("no such tank"));
+        assertThat(ration.model.Validation.of(
+                        both(0, 0, Optional.of("right"), Optional.of("left")).system()))
+                .anyMatch(p -> p.message().contains("round from tank to tank"));
+        FuelSystem without = ration.project.LayoutEdits.remove(into.system(), "right")
+                .orElseThrow()
+                .system();
+        assertThat(((Tank) without.item("left").orElseThrow())
+                        .fitout()
+                        .vent()
+                        .orElseThrow()
+                        .to())
+                .isEmpty();
     }
 
-    /** Two wings in one plenum differ by nothing; one of them through it at -0.2 with the other at +0.3 does not read as equal. */
+    /**
+     * Two wings in one plenum differ by nothing; one of them through it at -0.2 with the other at +0.3 does not read as
+     * equal.
+     */
     @Test
     void ventsAreFollowedToTheirTips() {
         Finding one = finding(both(0.3, -0.2, Optional.of("right"), Optional.empty()), "air.tips");
@@ -423,20 +537,27 @@ class BreathingTest {
         assertThat(tie.detail().in(ration.quantity.UnitSystem.US)).contains("give alike");
     }
 
-    /** Warm air gives less than cold, a thin sky lets more fuel out before the same fall: the range is told and its end is Short. */
+    /**
+     * Warm air gives less than cold, a thin sky lets more fuel out before the same fall: the range is told and its end
+     * is Short.
+     */
     @Test
     void aBlockedVentEndsShortAndSaysWhen() {
         Assessment a = Assessment.of(Systems.corrie());
         for (var air : a.air()) {
             var b = air.blocked().orElseThrow();
             assertThat(b.soonest().seconds()).isLessThan(b.latest().seconds());
-            // by an independent sum 0.14 min in the climb on the fuselage tank; the take-off run is a little sooner still
+            // by an independent sum 0.14 min in the climb on the fuselage tank; the take-off run is a little sooner
+            // still
             assertThat(b.soonest().seconds() / 60).isLessThan(air.tank().id().equals("fuselage") ? 0.14 : 0.32);
             assertThat(b.suction()).isPositive();
             Finding f = finding(Systems.corrie(), "air.blocked." + air.tank().id());
             assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
-            assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("min on the ground").contains("8 000 ft")
-                    .containsAnyOf("boils first", "does not boil").contains("suction");
+            assertThat(f.detail().in(ration.quantity.UnitSystem.US))
+                    .contains("min on the ground")
+                    .contains("8 000 ft")
+                    .containsAnyOf("boils first", "does not boil")
+                    .contains("suction");
         }
     }
 
@@ -444,9 +565,11 @@ class BreathingTest {
     @Test
     void aSecondWayForAirEndsTheAlarm() {
         Project p = Systems.corrie();
-        Project capped = p.with(p.system().change("upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true))));
+        Project capped = p.with(p.system()
+                .change("upper", Tank.class, t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true))));
         assertThat(finding(capped, "air.blocked.upper").verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(finding(capped, "air.blocked.upper").detail().in(ration.quantity.UnitSystem.US)).contains("so it is said");
+        assertThat(finding(capped, "air.blocked.upper").detail().in(ration.quantity.UnitSystem.US))
+                .contains("so it is said");
         assertThat(finding(capped, "air.blocked.fuselage").verdict()).isEqualTo(Verdict.SHORT);
     }
 }

@@ -56,7 +56,8 @@ class PlenumTest {
         for (Tank t : s.tanks()) {
             s = s.replace(t.with(t.fitout().withVent(Optional.of(OWN.leadingTo(Optional.of("plenum"))))));
         }
-        return s.plus(new VentPlenum(new Tag("plenum", "Plenum", Place.inches(10, 0, 50)), SHARED, Place.inches(10, 0, 60)));
+        return s.plus(
+                new VentPlenum(new Tag("plenum", "Plenum", Place.inches(10, 0, 50)), SHARED, Place.inches(10, 0, 60)));
     }
 
     private static double drop(VentLine v, double flow) {
@@ -65,18 +66,25 @@ class PlenumTest {
 
     private static Condition both(FuelSystem s, double pitch, double tilt) {
         Condition level = Systems.level(s, 4);
-        return new Condition(Attitude.ofDegrees("Turned", pitch, tilt), level.contents(), Map.of("selector", "BOTH"), level.stopped(),
-                level.shutValves(), level.fuelKelvin());
+        return new Condition(
+                Attitude.ofDegrees("Turned", pitch, tilt),
+                level.contents(),
+                Map.of("selector", "BOTH"),
+                level.stopped(),
+                level.shutValves(),
+                level.fuelKelvin());
     }
 
     /** The whole demand passes the shared line, its share each tank's own, wherever tanks and plenum stand. */
     @Property(tries = 15)
-    void pressureOverTheFuelIsTheSumOfTheLines(@ForAll @DoubleRange(min = 20, max = 40) double left,
-            @ForAll @DoubleRange(min = 20, max = 40) double right, @ForAll @DoubleRange(min = -10, max = 12) double pitch,
+    void pressureOverTheFuelIsTheSumOfTheLines(
+            @ForAll @DoubleRange(min = 20, max = 40) double left,
+            @ForAll @DoubleRange(min = 20, max = 40) double right,
+            @ForAll @DoubleRange(min = -10, max = 12) double pitch,
             @ForAll @DoubleRange(min = -8, max = 8) double tilt) {
         FuelSystem s = shared(left, right);
-        FlowAnswer a = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(both(s, pitch, tilt), new FlowQuestion.Demand(
-                DEMAND));
+        FlowAnswer a = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE)
+                .ask(both(s, pitch, tilt), new FlowQuestion.Demand(DEMAND));
         assertThat(a.usable()).as(a.reason()).isTrue();
         double sum = 0;
         for (Tank t : s.tanks()) {
@@ -88,7 +96,9 @@ class PlenumTest {
         assertThat(sum).isCloseTo(DEMAND, Offset.offset(1e-12));
     }
 
-    /** Both tanks breathe the same shut-in air: with so much gone the solver finds just the least pressure at the inlet. */
+    /**
+     * Both tanks breathe the same shut-in air: with so much gone the solver finds just the least pressure at the inlet.
+     */
     @Test
     void aBlockedPlenumStarvesEveryTankUnderItWhenTheSumSays() {
         Project p = Systems.project(shared(30, 30));
@@ -96,68 +106,105 @@ class PlenumTest {
         AirAnswerOf found = new AirAnswerOf(a);
         assertThat(found.finding("plenum").verdict()).isEqualTo(Verdict.SHORT);
         assertThat(found.finding("plenum").detail().in(UnitSystem.US)).contains("flow is short");
-        var blocked = ration.assess.AirAnswer.blocked(p, p.system().all(ration.model.VentPlenum.class).findFirst().orElseThrow(), a.cases().stream().filter(c -> c.condition().positions().containsValue("LEFT")
-                && c.condition().attitude().name().equals("Climb")).toList(), a.tanks()).orElseThrow();
+        var blocked = ration.assess.AirAnswer.blocked(
+                        p,
+                        p.system()
+                                .all(ration.model.VentPlenum.class)
+                                .findFirst()
+                                .orElseThrow(),
+                        a.cases().stream()
+                                .filter(c -> c.condition().positions().containsValue("LEFT")
+                                        && c.condition().attitude().name().equals("Climb"))
+                                .toList(),
+                        a.tanks())
+                .orElseThrow();
         CaseAnswer half = blocked.look();
-        double room = p.system().tanks().stream().mapToDouble(t -> a.tank(t.id()).orElseThrow().body().capacity() - half.condition()
-                .contents().get(t.id())).sum();
+        double room = p.system().tanks().stream()
+                .mapToDouble(t -> a.tank(t.id()).orElseThrow().body().capacity()
+                        - half.condition().contents().get(t.id()))
+                .sum();
         double gone = blocked.soonest().volume();
         String feeds = half.capacity().path().get(0).item();
         double thin = 101_325 * Math.pow(Math.max(1e-6, room) / (Math.max(1e-6, room) + gone), 1.4) - 101_325;
-        CaseAnswer then = a.look(half.condition().withContents(feeds, half.condition().contents().get(feeds) - gone).withAirspace(Map.of(
-                "left", thin, "right", thin))).orElseThrow();
-        double left = then.inletPressureAtDemand(p.system()).orElseThrow() - p.system().inlet().orElseThrow().minimumPressure().si();
+        CaseAnswer then = a.look(half.condition()
+                        .withContents(feeds, half.condition().contents().get(feeds) - gone)
+                        .withAirspace(Map.of("left", thin, "right", thin)))
+                .orElseThrow();
+        double left = then.inletPressureAtDemand(p.system()).orElseThrow()
+                - p.system().inlet().orElseThrow().minimumPressure().si();
         assertThat(left).as("what is left, Pa").isCloseTo(0, Offset.offset(2.0));
-        double alone = a.air().stream().filter(x -> x.tank().id().equals("left")).findFirst().orElseThrow().blocked().orElseThrow().soonest().volume();
+        double alone = a.air().stream()
+                .filter(x -> x.tank().id().equals("left"))
+                .findFirst()
+                .orElseThrow()
+                .blocked()
+                .orElseThrow()
+                .soonest()
+                .volume();
         assertThat(gone).as("more air is shut in with the other tank").isGreaterThanOrEqualTo(alone);
     }
 
     /** What the findings say, read as a user reads them. */
     private record AirAnswerOf(Assessment a) {
         Finding finding(String item) {
-            return a.findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(item)).findFirst().orElseThrow();
+            return a.findings().stream()
+                    .filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(item))
+                    .findFirst()
+                    .orElseThrow();
         }
-
     }
 
-    /** A plenum shut as a fault shuts the tanks under it too: what its line cost is gone, and nothing else feeds air. */
+    /**
+     * A plenum shut as a fault shuts the tanks under it too: what its line cost is gone, and nothing else feeds air.
+     */
     @Test
     void aShutPlenumIsTheFaultOfAllUnderIt() {
         FuelSystem s = shared(30, 30);
         FlowBasis basis = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE);
-        Condition shut = both(s, 0, 0).with(new Fault(Fault.Kind.VENT_SHUT, "plenum")).withAirspace(Map.of("left", -900.0, "right", -900.0));
+        Condition shut = both(s, 0, 0)
+                .with(new Fault(Fault.Kind.VENT_SHUT, "plenum"))
+                .withAirspace(Map.of("left", -900.0, "right", -900.0));
         FlowAnswer a = basis.ask(shut, new FlowQuestion.Demand(DEMAND));
         FlowAnswer open = basis.ask(both(s, 0, 0), new FlowQuestion.Demand(DEMAND));
         var inlet = new ration.model.PortRef("carburettor", "in");
         double lost = drop(SHARED, DEMAND) + drop(OWN, DEMAND / 2);
-        assertThat(open.pressure(inlet).orElseThrow() - a.pressure(inlet).orElseThrow()).as("two answers, each good to a millionth of a pascal").isCloseTo(900 - lost, Offset.offset(2e-6));
+        assertThat(open.pressure(inlet).orElseThrow() - a.pressure(inlet).orElseThrow())
+                .as("two answers, each good to a millionth of a pascal")
+                .isCloseTo(900 - lost, Offset.offset(2e-6));
     }
 
-    /** One press on a tank's card joins all vents; taking the plenum away leads them outside again; the file keeps it. */
+    /**
+     * One press on a tank's card joins all vents; taking the plenum away leads them outside again; the file keeps it.
+     */
     @Test
     void ventsAreJoinedKeptAndPartedAgain() throws Exception {
         Project tansy = Systems.demo("tansy-l3");
         String tank = tansy.system().tanks().get(0).id();
-        FuelSystem joined = Systems.offer(tansy.system(), tank, "Join all vents in a plenum").on(tansy.system());
+        FuelSystem joined = Systems.offer(tansy.system(), tank, "Join all vents in a plenum")
+                .on(tansy.system());
         assertThat(joined.all(VentPlenum.class)).hasSize(1);
-        assertThat(joined.tanks()).filteredOn(t -> t.vent().isPresent()).allSatisfy(t -> assertThat(VentPath.of(joined, t).shares())
-                .isPresent());
-        Project saved = ProjectFile.read(ProjectFile.text(tansy.with(joined)).getBytes(StandardCharsets.UTF_8), "joined.ration");
+        assertThat(joined.tanks())
+                .filteredOn(t -> t.vent().isPresent())
+                .allSatisfy(t -> assertThat(VentPath.of(joined, t).shares()).isPresent());
+        Project saved = ProjectFile.read(
+                ProjectFile.text(tansy.with(joined)).getBytes(StandardCharsets.UTF_8), "joined.ration");
         assertThat(saved.system()).isEqualTo(joined);
         assertThat(Assessment.of(saved).findings()).anySatisfy(f -> {
             assertThat(f.check()).isEqualTo(Check.AIR_BLOCKED);
             assertThat(f.item()).isEqualTo("vent-plenum");
         });
-        FuelSystem parted = LayoutEdits.remove(joined, "vent-plenum").orElseThrow().system();
-        assertThat(parted.tanks()).allSatisfy(t -> assertThat(VentPath.of(parted, t).open()).isTrue());
+        FuelSystem parted =
+                LayoutEdits.remove(joined, "vent-plenum").orElseThrow().system();
+        assertThat(parted.tanks())
+                .allSatisfy(t -> assertThat(VentPath.of(parted, t).open()).isTrue());
     }
 
     /** A plenum has no fuel ports: asked for a pressure there, the answer says none. */
     @Test
     void nothingIsKnownAtAPortThatIsNotThere() {
         FuelSystem s = shared(30, 30);
-        FlowAnswer a = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(both(s, 0, 0), new FlowQuestion.Demand(
-                DEMAND));
+        FlowAnswer a = new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE)
+                .ask(both(s, 0, 0), new FlowQuestion.Demand(DEMAND));
         assertThat(a.pressure(new ration.model.PortRef("plenum", "in"))).isEmpty();
         assertThat(a.head(new ration.model.PortRef("plenum", "in"))).isEmpty();
     }

@@ -25,34 +25,35 @@ final class Collisions {
     private static final FontRenderContext PLAIN = new FontRenderContext(null, true, true);
     /** Lines closer than this share of their width lie on each other, and for longer than this they mislead, px. */
     private static final double NEAR = 0.7;
+
     private static final double LONG = 14;
     private static final double STEP = 2;
 
     private static final Map<Said, Double> WIDTHS = new ConcurrentHashMap<>();
     /** Widths of the typeface the window and paper use. */
-    static final TextMeasure MEASURE = (text, size, bold) -> WIDTHS.computeIfAbsent(new Said(text, size, bold), s -> (bold ? BOLD : REGULAR).deriveFont((float) size)
-            .getStringBounds(text, PLAIN).getWidth());
+    static final TextMeasure MEASURE =
+            (text, size, bold) -> WIDTHS.computeIfAbsent(new Said(text, size, bold), s -> (bold ? BOLD : REGULAR)
+                    .deriveFont((float) size)
+                    .getStringBounds(text, PLAIN)
+                    .getWidth());
 
-    private record Said(String text, double size, boolean bold) {
-    }
+    private record Said(String text, double size, boolean bold) {}
 
-    private record Text(String words, String item, Rectangle2D box) {
-    }
+    private record Text(String words, String item, Rectangle2D box) {}
 
     private record Way(String item, double width, List<Spot> spots, Rectangle2D bounds) {
 
         static Way of(String item, double width, List<Spot> spots) {
-            Rectangle2D all = new Rectangle2D.Double(spots.get(0).x(), spots.get(0).y(), 0, 0);
+            Rectangle2D all =
+                    new Rectangle2D.Double(spots.get(0).x(), spots.get(0).y(), 0, 0);
             spots.forEach(s -> all.add(s.x(), s.y()));
             return new Way(item, width, spots, all);
         }
     }
 
-    private record Body(String item, Rectangle2D box) {
-    }
+    private record Body(String item, Rectangle2D box) {}
 
-    private Collisions() {
-    }
+    private Collisions() {}
 
     private static Font font(String file) {
         try (InputStream in = Picture.class.getResourceAsStream("/ration/paper/" + file)) {
@@ -73,7 +74,10 @@ final class Collisions {
             for (Mark mark : piece.marks()) {
                 if (mark instanceof Mark.Label l && !l.text().isBlank()) {
                     texts.add(new Text(l.text(), piece.item(), box(l)));
-                } else if ((piece.kind() == Kind.RUN || piece.kind() == Kind.VENT) && mark instanceof Mark.Path p && p.fill() == Ink.NONE && p.pen().ink() != Ink.GROUND
+                } else if ((piece.kind() == Kind.RUN || piece.kind() == Kind.VENT)
+                        && mark instanceof Mark.Path p
+                        && p.fill() == Ink.NONE
+                        && p.pen().ink() != Ink.GROUND
                         && p.pen().width() >= 3) {
                     ways.add(Way.of(piece.item(), p.pen().width(), dense(p.spots())));
                 } else if (piece.kind() == Kind.SYMBOL && !piece.words().isEmpty() && extent(mark) != null) {
@@ -98,8 +102,10 @@ final class Collisions {
                 }
             }
             Rectangle2D inner = shrunk(a.box, 1);
-            ways.stream().filter(w -> w.spots.stream().anyMatch(s -> inner.contains(s.x(), s.y()))).findFirst().ifPresent(w -> found.add(
-                    "line " + w.item + " through text: " + a.words));
+            ways.stream()
+                    .filter(w -> w.spots.stream().anyMatch(s -> inner.contains(s.x(), s.y())))
+                    .findFirst()
+                    .ifPresent(w -> found.add("line " + w.item + " through text: " + a.words));
         }
         lines(ways, bodies, page, found);
         return found;
@@ -116,8 +122,12 @@ final class Collisions {
                 if (a.item.equals(b.item) || !grown(a.bounds, near + 1).intersects(grown(b.bounds, 1))) {
                     continue;
                 }
-                double along = STEP * a.spots.stream().filter(s -> b.spots.stream().anyMatch(t -> Math.abs(s.x()
-                        - t.x()) < near && Math.abs(s.y() - t.y()) < near)).count();
+                double along = STEP
+                        * a.spots.stream()
+                                .filter(s -> b.spots.stream()
+                                        .anyMatch(
+                                                t -> Math.abs(s.x() - t.x()) < near && Math.abs(s.y() - t.y()) < near))
+                                .count();
                 if (along > LONG + 2 * near) {
                     found.add("lines " + a.item + " and " + b.item + " in one place for " + Math.round(along) + " px");
                 }
@@ -143,10 +153,12 @@ final class Collisions {
 
     private static Rectangle2D extent(Mark mark) {
         if (mark instanceof Mark.Disc d) {
-            return new Rectangle2D.Double(d.centre().x() - d.radius(), d.centre().y() - d.radius(), 2 * d.radius(), 2 * d.radius());
+            return new Rectangle2D.Double(
+                    d.centre().x() - d.radius(), d.centre().y() - d.radius(), 2 * d.radius(), 2 * d.radius());
         }
         if (mark instanceof Mark.Path p && p.closed()) {
-            Rectangle2D all = new Rectangle2D.Double(p.spots().get(0).x(), p.spots().get(0).y(), 0, 0);
+            Rectangle2D all = new Rectangle2D.Double(
+                    p.spots().get(0).x(), p.spots().get(0).y(), 0, 0);
             p.spots().forEach(s -> all.add(s.x(), s.y()));
             return all;
         }
@@ -158,7 +170,8 @@ final class Collisions {
     }
 
     private static Rectangle2D grown(Rectangle2D r, double by) {
-        return new Rectangle2D.Double(r.getX() - by, r.getY() - by, Math.max(0, r.getWidth() + 2 * by), Math.max(0, r.getHeight() + 2 * by));
+        return new Rectangle2D.Double(
+                r.getX() - by, r.getY() - by, Math.max(0, r.getWidth() + 2 * by), Math.max(0, r.getHeight() + 2 * by));
     }
 
     private static List<Spot> dense(List<Spot> spots) {

@@ -28,19 +28,31 @@ import ration.quantity.Quantity;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 
-/** Whatever figure is typed over another, the drawing is of what is there now: it never stays as it was, and never takes the whole sheet away. */
+/**
+ * Whatever figure is typed over another, the drawing is of what is there now: it never stays as it was, and never takes
+ * the whole sheet away.
+ */
 class DrawnAnywayTest {
 
-    private record Typed(Item item, Field field, double si) {
-    }
+    private record Typed(Item item, Field field, double si) {}
 
     private static void drawn(Project p, String as) {
         Assessment a = Assessment.ahead(p, Optional.empty());
         Condition c = Assessment.start(p);
-        Picture picture = Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), c, a.look(c), "", UnitSystem.US, Regime.AT_MOST), SchematicView.of(860, 612),
+        Picture picture = Schematic.draw(
+                new SchematicSubject(
+                        p.system(), p.brief().envelope().attitudes(), c, a.look(c), "", UnitSystem.US, Regime.AT_MOST),
+                SchematicView.of(860, 612),
                 Collisions.MEASURE);
         assertThat(picture.pieces()).as(as).isNotEmpty();
-        Picture air = AirPicture.draw(a, c, Optional.empty(), new AirPicture.Shown(AirMoves.of(a, Optional.empty(), AirMoves.Kind.DESCENDING, Set.of()), Set.of()), UnitSystem.US, 860, 500,
+        Picture air = AirPicture.draw(
+                a,
+                c,
+                Optional.empty(),
+                new AirPicture.Shown(AirMoves.of(a, Optional.empty(), AirMoves.Kind.DESCENDING, Set.of()), Set.of()),
+                UnitSystem.US,
+                860,
+                500,
                 Collisions.MEASURE);
         assertThat(air.pieces()).as(as).isNotEmpty();
     }
@@ -63,7 +75,11 @@ class DrawnAnywayTest {
             Item changed;
             try {
                 Measured was = t.field.get().apply(t.item);
-                changed = t.field.with().apply(t.item, was.with(Quantity.ofSi(t.si, was.quantity().unit())));
+                changed = t.field
+                        .with()
+                        .apply(
+                                t.item,
+                                was.with(Quantity.ofSi(t.si, was.quantity().unit())));
             } catch (IllegalArgumentException e) {
                 // refused as it is typed
                 continue;
@@ -79,11 +95,23 @@ class DrawnAnywayTest {
         Project p = Systems.corrie();
         Firewall f = p.system().firewall().orElseThrow();
         Measured far = Measured.of(inches, Unit.INCH, "tape");
-        for (Firewall odd : List.of(new Firewall(far, f.top(), f.foot()), new Firewall(f.station(), far, f.foot()), new Firewall(f.station(), f.top(), far))) {
+        for (Firewall odd : List.of(
+                new Firewall(far, f.top(), f.foot()),
+                new Firewall(f.station(), far, f.foot()),
+                new Firewall(f.station(), f.top(), far))) {
             FuelSystem s = p.system().with(Optional.of(odd));
-            Picture picture = Schematic.draw(new SchematicSubject(s, p.brief().envelope().attitudes(), Assessment.start(p), Optional.empty(), "", UnitSystem.US), SchematicView.of(860, 612),
+            Picture picture = Schematic.draw(
+                    new SchematicSubject(
+                            s,
+                            p.brief().envelope().attitudes(),
+                            Assessment.start(p),
+                            Optional.empty(),
+                            "",
+                            UnitSystem.US),
+                    SchematicView.of(860, 612),
                     Collisions.MEASURE);
-            assertThat(picture.pieces().stream().mapToInt(x -> x.marks().size()).sum()).isLessThan(1000);
+            assertThat(picture.pieces().stream().mapToInt(x -> x.marks().size()).sum())
+                    .isLessThan(1000);
         }
     }
 
@@ -93,10 +121,22 @@ class DrawnAnywayTest {
         Project p = Systems.corrie();
         Tank t = p.system().tanks().get(0);
         Measured none = Measured.of(0, Unit.INCH, "tape");
-        Project open = p.with(p.system().replace(t.withShape(new TankShape.Box(t.outlets().get(0).place(), none, none, none))));
+        Project open = p.with(p.system()
+                .replace(t.withShape(new TankShape.Box(t.outlets().get(0).place(), none, none, none))));
         drawn(open, "open");
-        List<String> texts = Schematic.draw(new SchematicSubject(open.system(), open.brief().envelope().attitudes(), Assessment.start(open), Optional.empty(), "", UnitSystem.US),
-                SchematicView.of(860, 612), Collisions.MEASURE).texts();
-        assertThat(texts).anyMatch(x -> x.contains(t.name()) && x.contains("does not close")).anyMatch(x -> x.contains(p.system().tanks().get(1).name()));
+        List<String> texts = Schematic.draw(
+                        new SchematicSubject(
+                                open.system(),
+                                open.brief().envelope().attitudes(),
+                                Assessment.start(open),
+                                Optional.empty(),
+                                "",
+                                UnitSystem.US),
+                        SchematicView.of(860, 612),
+                        Collisions.MEASURE)
+                .texts();
+        assertThat(texts)
+                .anyMatch(x -> x.contains(t.name()) && x.contains("does not close"))
+                .anyMatch(x -> x.contains(p.system().tanks().get(1).name()));
     }
 }

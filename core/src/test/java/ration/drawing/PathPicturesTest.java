@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.junit.jupiter.api.Test;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -33,8 +33,9 @@ class PathPicturesTest {
                 running += r.change();
             }
             if (c.capacity().dryHeaders().isEmpty()) {
-                assertThat(running).as(c.label(project.system(), UnitSystem.US)).isCloseTo(rows.get(rows.size() - 1).to(),
-                        Offset.offset(2e-3));
+                assertThat(running)
+                        .as(c.label(project.system(), UnitSystem.US))
+                        .isCloseTo(rows.get(rows.size() - 1).to(), Offset.offset(2e-3));
             }
         }
     }
@@ -44,12 +45,14 @@ class PathPicturesTest {
     void everyProfileStaysOnItsSheetAndHasNoHoles(Pattern pattern) {
         Project project = pattern.project();
         CaseAnswer c = Assessment.of(project).governing().orElseThrow();
-        for (Picture p : List.of(PathProfile.draw(project.system(), c, UnitSystem.US, 690, 280,
-                TextMeasure.approximate()), HeadBudget.draw(project.system(), c, UnitSystem.METRIC, 424, 330))) {
+        for (Picture p : List.of(
+                PathProfile.draw(project.system(), c, UnitSystem.US, 690, 280, TextMeasure.approximate()),
+                HeadBudget.draw(project.system(), c, UnitSystem.METRIC, 424, 330))) {
             assertThat(p.pieces()).isNotEmpty();
             p.pieces().stream().flatMap(x -> x.marks().stream()).forEach(m -> {
                 if (m instanceof Mark.Path path) {
-                    assertThat(path.spots()).allSatisfy(s -> assertThat(s.x()).isBetween(-1.0, p.width() + 1))
+                    assertThat(path.spots())
+                            .allSatisfy(s -> assertThat(s.x()).isBetween(-1.0, p.width() + 1))
                             .allSatisfy(s -> assertThat(s.y()).isBetween(-1.0, p.height() + 1));
                 }
             });
@@ -64,7 +67,8 @@ class PathPicturesTest {
                 .texts();
         assertThat(texts).contains("short", "Selector", "R3", "at 20.6 gph, as needed");
         double have = c.at(c.need() * c.factor()).headLeft().orElseThrow();
-        double want = c.pressureWanted(c.need() * c.factor()).orElseThrow() / c.capacity().weight();
+        double want = c.pressureWanted(c.need() * c.factor()).orElseThrow()
+                / c.capacity().weight();
         assertThat(texts).contains(UnitSystem.US.text(want - have, ration.quantity.Dimension.LENGTH));
     }
 }

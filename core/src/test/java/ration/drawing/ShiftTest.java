@@ -35,13 +35,24 @@ class ShiftTest {
     private static final Project DEMO = Systems.demo("tansy-l3");
 
     private static Arrangement arrangement(FuelSystem system) {
-        return new Arrangement(new SchematicSubject(system, DEMO.brief().envelope().attitudes(), Assessment.start(DEMO), Optional.empty(), "",
-                UnitSystem.US), VIEW);
+        return new Arrangement(
+                new SchematicSubject(
+                        system,
+                        DEMO.brief().envelope().attitudes(),
+                        Assessment.start(DEMO),
+                        Optional.empty(),
+                        "",
+                        UnitSystem.US),
+                VIEW);
     }
 
-    /** Whatever is moved however far: heights stay, it stands on its side of the firewall, in the picture; the others do not move. */
+    /**
+     * Whatever is moved however far: heights stay, it stands on its side of the firewall, in the picture; the others do
+     * not move.
+     */
     @Property(tries = 12)
-    void movesOneItemAcrossAndNothingElse(@ForAll @IntRange(max = 30) int which, @ForAll @DoubleRange(min = -1, max = 1) double by) {
+    void movesOneItemAcrossAndNothingElse(
+            @ForAll @IntRange(max = 30) int which, @ForAll @DoubleRange(min = -1, max = 1) double by) {
         List<Fitted> all = DEMO.system().all(Fitted.class).toList();
         Fitted item = all.get(which % all.size());
         Arrangement before = arrangement(DEMO.system());
@@ -70,8 +81,13 @@ class ShiftTest {
             assertThat(way.get(0)).isEqualTo(after.port(run.from()).orElseThrow());
             assertThat(way.get(way.size() - 1)).isEqualTo(after.port(run.to()).orElseThrow());
         }
-        assertThat(after.centre(moved.item("strainer").orElseThrow()).x()).isCloseTo(arrangement(DEMO.system()).centre(DEMO.system().item(
-                "strainer").orElseThrow()).x() + 0.05 * 860, Offset.offset(1e-9));
+        assertThat(after.centre(moved.item("strainer").orElseThrow()).x())
+                .isCloseTo(
+                        arrangement(DEMO.system())
+                                        .centre(DEMO.system().item("strainer").orElseThrow())
+                                        .x()
+                                + 0.05 * 860,
+                        Offset.offset(1e-9));
     }
 
     @Test
@@ -83,10 +99,12 @@ class ShiftTest {
         assertThat(read).isEqualTo(moved);
         assertThat(read.system().shifts()).containsOnly(Map.entry("strainer", -0.03), Map.entry("left", 0.1));
         assertThat(Difference.between(DEMO, moved)).containsExactly("items are drawn elsewhere across");
-        FuelSystem back = Systems.offer(read.system(), "strainer", "Draw it where it would stand").on(read.system());
+        FuelSystem back = Systems.offer(read.system(), "strainer", "Draw it where it would stand")
+                .on(read.system());
         assertThat(back.shifts()).containsOnlyKeys("left");
         assertThat(back.minus("left").shifts()).isEmpty();
-        assertThat(back.plus().replace(back.item("left").orElseThrow()).shifts()).containsOnlyKeys("left");
+        assertThat(back.plus().replace(back.item("left").orElseThrow()).shifts())
+                .containsOnlyKeys("left");
     }
 
     /** A figure no drawing has is refused with its place and its limits. */
@@ -94,8 +112,12 @@ class ShiftTest {
     void aShiftOutOfThePictureIsRefused(@TempDir Path folder) throws Exception {
         Path file = folder.resolve("moved.ration");
         ProjectFile.save(DEMO.with(DEMO.system().shifted("strainer", 0.25)), file);
-        Files.writeString(file, Files.readString(file, StandardCharsets.UTF_8).replace("0.25", "7.5"), StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> ProjectFile.open(file)).isInstanceOfSatisfying(ProjectFileException.class, e -> assertThat(e.fullText())
-                .contains("system.shifts").contains("strainer").contains("-0.8 to 0.8"));
+        Files.writeString(
+                file, Files.readString(file, StandardCharsets.UTF_8).replace("0.25", "7.5"), StandardCharsets.UTF_8);
+        assertThatThrownBy(() -> ProjectFile.open(file))
+                .isInstanceOfSatisfying(ProjectFileException.class, e -> assertThat(e.fullText())
+                        .contains("system.shifts")
+                        .contains("strainer")
+                        .contains("-0.8 to 0.8"));
     }
 }

@@ -28,9 +28,16 @@ import ration.quantity.UnitSystem;
 class SymbolsTest {
 
     private static Picture draw(Project p, CaseAnswer look) {
-        return Schematic.draw(new SchematicSubject(p.system(), p.brief().envelope().attitudes(), look.condition(),
-                java.util.Optional.of(look), "", UnitSystem.US), new SchematicView(814, 612, 1, 0, 0,
-                SchematicView.Layers.ALL), TextMeasure.approximate());
+        return Schematic.draw(
+                new SchematicSubject(
+                        p.system(),
+                        p.brief().envelope().attitudes(),
+                        look.condition(),
+                        java.util.Optional.of(look),
+                        "",
+                        UnitSystem.US),
+                new SchematicView(814, 612, 1, 0, 0, SchematicView.Layers.ALL),
+                TextMeasure.approximate());
     }
 
     /** Builders tell parts apart by their drawing: no two kinds look alike. */
@@ -40,7 +47,8 @@ class SymbolsTest {
         for (Pattern pattern : Pattern.values()) {
             for (Item item : pattern.project().system().items()) {
                 if (item instanceof Fitted) {
-                    byKind.putIfAbsent(item.kind(), Schematic.icon(item).pieces().get(0).marks());
+                    byKind.putIfAbsent(
+                            item.kind(), Schematic.icon(item).pieces().get(0).marks());
                 }
             }
         }
@@ -60,7 +68,8 @@ class SymbolsTest {
             for (Item item : p.system().items()) {
                 Kind kind = item instanceof Run ? Kind.RUN : item instanceof Tank ? Kind.TANK : Kind.SYMBOL;
                 assertThat(picture.pieces().stream().filter(x -> x.item().equals(item.id()) && x.kind() == kind))
-                        .as(item.name() + " in " + attitude.name()).isNotEmpty();
+                        .as(item.name() + " in " + attitude.name())
+                        .isNotEmpty();
             }
         }
     }
@@ -71,16 +80,24 @@ class SymbolsTest {
     void tanksStandSideBySide(Pattern pattern) {
         Project p = pattern.project();
         Picture picture = draw(p, Assessment.of(p).look(Assessment.start(p)).orElseThrow());
-        double[][] spans = p.system().tanks().stream().map(t -> picture.pieces().stream().filter(x -> x.kind() == Kind.TANK
-                && x.item().equals(t.id())).flatMap(x -> x.marks().stream())
-                .filter(Mark.Path.class::isInstance).map(Mark.Path.class::cast).filter(Mark.Path::closed)
-                .flatMap(m -> m.spots().stream()).mapToDouble(Mark.Spot::x).summaryStatistics())
-                .map(s -> new double[] {s.getMin(), s.getMax()}).toArray(double[][]::new);
+        double[][] spans = p.system().tanks().stream()
+                .map(t -> picture.pieces().stream()
+                        .filter(x -> x.kind() == Kind.TANK && x.item().equals(t.id()))
+                        .flatMap(x -> x.marks().stream())
+                        .filter(Mark.Path.class::isInstance)
+                        .map(Mark.Path.class::cast)
+                        .filter(Mark.Path::closed)
+                        .flatMap(m -> m.spots().stream())
+                        .mapToDouble(Mark.Spot::x)
+                        .summaryStatistics())
+                .map(s -> new double[] {s.getMin(), s.getMax()})
+                .toArray(double[][]::new);
         assertThat(spans.length).isGreaterThanOrEqualTo(2);
         for (int i = 0; i < spans.length; i++) {
             for (int k = i + 1; k < spans.length; k++) {
                 assertThat(spans[i][1] <= spans[k][0] + 1 || spans[k][1] <= spans[i][0] + 1)
-                        .as(spans[i][0] + ".." + spans[i][1] + " and " + spans[k][0] + ".." + spans[k][1]).isTrue();
+                        .as(spans[i][0] + ".." + spans[i][1] + " and " + spans[k][0] + ".." + spans[k][1])
+                        .isTrue();
             }
         }
     }
@@ -103,14 +120,23 @@ class SymbolsTest {
     @CsvSource({"HOLDS, 1.4", "THIN, 1.02", "SHORT, 0.9", "SHORT, 0", "NOT_SHOWN, 0"})
     void theNotchStandsAtTwoThirdsAndShortStaysBeforeIt(Verdict verdict, double ratio) {
         List<Mark> marks = NotchMarks.of(new Notch(10, 20, 90, 10, ratio, verdict));
-        List<Mark.Path> triangles = marks.stream().filter(Mark.Path.class::isInstance).map(Mark.Path.class::cast)
-                .filter(m -> m.closed() && m.spots().size() == 3).toList();
-        assertThat(triangles).singleElement().satisfies(t -> assertThat(t.spots().get(2).x()).isEqualTo(70));
-        boolean hatched = marks.stream().anyMatch(m -> m instanceof Mark.Path path && path.pen().ink() == Ink.RUST);
+        List<Mark.Path> triangles = marks.stream()
+                .filter(Mark.Path.class::isInstance)
+                .map(Mark.Path.class::cast)
+                .filter(m -> m.closed() && m.spots().size() == 3)
+                .toList();
+        assertThat(triangles)
+                .singleElement()
+                .satisfies(t -> assertThat(t.spots().get(2).x()).isEqualTo(70));
+        boolean hatched = marks.stream()
+                .anyMatch(m -> m instanceof Mark.Path path && path.pen().ink() == Ink.RUST);
         assertThat(hatched).as("only Short is hatched").isEqualTo(verdict == Verdict.SHORT);
         if (hatched) {
-            marks.stream().filter(Mark.Path.class::isInstance).map(Mark.Path.class::cast)
-                    .filter(m -> m.pen().ink() == Ink.RUST).forEach(m -> assertThat(m.spots()).allMatch(s -> s.x() <= 67.5));
+            marks.stream()
+                    .filter(Mark.Path.class::isInstance)
+                    .map(Mark.Path.class::cast)
+                    .filter(m -> m.pen().ink() == Ink.RUST)
+                    .forEach(m -> assertThat(m.spots()).allMatch(s -> s.x() <= 67.5));
         }
         boolean tick = marks.stream().anyMatch(m -> m instanceof Mark.Box b && b.fill() == Ink.INK && b.width() == 2);
         assertThat(tick).as("only Thin has a tick").isEqualTo(verdict == Verdict.THIN);
@@ -123,7 +149,10 @@ class SymbolsTest {
     void ticksAreRoundAndFarEnoughApart(double low, double high, double px, double least, int atMost) {
         Scale scale = new Scale(low, high, 0, px);
         List<Double> ticks = scale.ticks(least);
-        assertThat(ticks).isNotEmpty().hasSizeLessThanOrEqualTo(atMost).allMatch(t -> t >= low - 1e-9 && t <= high + 1e-9);
+        assertThat(ticks)
+                .isNotEmpty()
+                .hasSizeLessThanOrEqualTo(atMost)
+                .allMatch(t -> t >= low - 1e-9 && t <= high + 1e-9);
         for (int i = 1; i < ticks.size(); i++) {
             assertThat(scale.at(ticks.get(i)) - scale.at(ticks.get(i - 1))).isGreaterThanOrEqualTo(least - 1e-6);
             double step = ticks.get(1) - ticks.get(0);

@@ -17,11 +17,15 @@ import ration.tank.StrandedMap;
 /** The pictures of the Tanks page: true to scale, in words too, and within their frame. */
 class TankPicturesTest {
 
-    private static final TankAnswer UPPER = Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
+    private static final TankAnswer UPPER =
+            Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
 
     private static List<Spot> spots(Picture p) {
-        return p.pieces().stream().flatMap(x -> x.marks().stream()).filter(Mark.Path.class::isInstance)
-                .flatMap(m -> ((Mark.Path) m).spots().stream()).toList();
+        return p.pieces().stream()
+                .flatMap(x -> x.marks().stream())
+                .filter(Mark.Path.class::isInstance)
+                .flatMap(m -> ((Mark.Path) m).spots().stream())
+                .toList();
     }
 
     @Test
@@ -47,18 +51,34 @@ class TankPicturesTest {
 
     private static double surface(double volume) {
         Picture p = TankSection.draw(UPPER, Attitude.ofDegrees("x", 8, 0), TankSection.From.SIDE, volume, 300, 160);
-        return p.pieces().stream().flatMap(x -> x.marks().stream()).filter(m -> m instanceof Mark.Path path
-                && path.spots().size() == 2 && path.pen().ink() == Ink.FUEL).map(m -> ((Mark.Path) m).spots())
-                .peek(s -> assertThat(s.get(0).y()).isEqualTo(s.get(1).y())).findFirst().orElseThrow().get(0).y();
+        return p.pieces().stream()
+                .flatMap(x -> x.marks().stream())
+                .filter(m -> m instanceof Mark.Path path
+                        && path.spots().size() == 2
+                        && path.pen().ink() == Ink.FUEL)
+                .map(m -> ((Mark.Path) m).spots())
+                .peek(s -> assertThat(s.get(0).y()).isEqualTo(s.get(1).y()))
+                .findFirst()
+                .orElseThrow()
+                .get(0)
+                .y();
     }
 
     @Test
     void theMapNamesTheWorstAndTheOneLookedAt() {
-        Picture p = StrandedPicture.draw(new StrandedPicture.Subject(StrandedMap.of(UPPER.body(), UPPER.feed()), UPPER,
-                Systems.corrie().brief().envelope().corners(), Attitude.ofDegrees("Level", 0, 0), UnitSystem.US), 450, 580,
+        Picture p = StrandedPicture.draw(
+                new StrandedPicture.Subject(
+                        StrandedMap.of(UPPER.body(), UPPER.feed()),
+                        UPPER,
+                        Systems.corrie().brief().envelope().corners(),
+                        Attitude.ofDegrees("Level", 0, 0),
+                        UnitSystem.US),
+                450,
+                580,
                 TextMeasure.approximate());
         assertThat(p.texts()).contains("climb", "glide", "slip", "nose up", "right wing low", "placard 1.30 gal");
-        assertThat(p.pieces()).anyMatch(x -> x.words().startsWith("Most stays, 1.24 gal, at Glide"))
+        assertThat(p.pieces())
+                .anyMatch(x -> x.words().startsWith("Most stays, 1.24 gal, at Glide"))
                 .anyMatch(x -> x.words().startsWith("Looked at, Level, "));
     }
 
@@ -78,17 +98,21 @@ class TankPicturesTest {
                 cone[i][j] = Math.hypot(i - 20, j - 20);
             }
         }
-        assertThat(Contours.under(cone, 9.5)).hasSize(1).first().satisfies(ring -> assertThat(ring).allSatisfy(s ->
-                assertThat(Math.hypot(s.x() - 20, s.y() - 20)).isCloseTo(9.5, Offset.offset(0.05))));
+        assertThat(Contours.under(cone, 9.5)).hasSize(1).first().satisfies(ring -> assertThat(ring)
+                .allSatisfy(s -> assertThat(Math.hypot(s.x() - 20, s.y() - 20)).isCloseTo(9.5, Offset.offset(0.05))));
         assertThat(Contours.under(cone, 0)).isEmpty();
-        assertThat(Contours.under(cone, 100)).as("all under: the edge of the map").hasSize(1);
+        assertThat(Contours.under(cone, 100))
+                .as("all under: the edge of the map")
+                .hasSize(1);
     }
 
     @Test
     void theGaugeSaysWhereZeroBelongs() {
-        Picture p = GaugePicture.draw(UPPER, Attitude.ofDegrees("Level", 0, 0), Attitude.ofDegrees("Parked", 12, 0),
-                UnitSystem.US, 300, 260);
-        assertThat(p.texts()).contains("unusable 1.32", "Level", "Parked 12\u00b0").anyMatch(t -> t.startsWith("zero mark at 0.5"));
+        Picture p = GaugePicture.draw(
+                UPPER, Attitude.ofDegrees("Level", 0, 0), Attitude.ofDegrees("Parked", 12, 0), UnitSystem.US, 300, 260);
+        assertThat(p.texts())
+                .contains("unusable 1.32", "Level", "Parked 12\u00b0")
+                .anyMatch(t -> t.startsWith("zero mark at 0.5"));
     }
 
     @Test
@@ -96,8 +120,12 @@ class TankPicturesTest {
         Tank tank = UPPER.tank();
         Picture p = ShapeViews.draw(tank, null, UnitSystem.US, 700, 600);
         assertThat(p.texts()).contains("Side, nose left", "Front", "Top, nose left");
-        Picture open = ShapeViews.draw(tank.withShape(new ration.model.TankShape.Prism(List.of(), Systems.in(0), Systems.in(1))),
-                null, UnitSystem.US, 700, 600);
+        Picture open = ShapeViews.draw(
+                tank.withShape(new ration.model.TankShape.Prism(List.of(), Systems.in(0), Systems.in(1))),
+                null,
+                UnitSystem.US,
+                700,
+                600);
         assertThat(open.texts()).containsExactly("The shape does not close yet.");
     }
 }

@@ -26,7 +26,9 @@ import ration.vapor.Air;
 import ration.vapor.PathHeat;
 import ration.vapor.SoakPath;
 
-/** The pictures of the Vapor and the Air and water page: on their sheet, in words too, and they show what was computed. */
+/**
+ * The pictures of the Vapor and the Air and water page: on their sheet, in words too, and they show what was computed.
+ */
 class VaporPicturesTest {
 
     private static final TextMeasure MEASURE = TextMeasure.approximate();
@@ -40,8 +42,11 @@ class VaporPicturesTest {
     }
 
     private static List<Spot> spots(Picture p) {
-        return p.pieces().stream().flatMap(x -> x.marks().stream()).filter(Mark.Path.class::isInstance)
-                .flatMap(m -> ((Mark.Path) m).spots().stream()).toList();
+        return p.pieces().stream()
+                .flatMap(x -> x.marks().stream())
+                .filter(Mark.Path.class::isInstance)
+                .flatMap(m -> ((Mark.Path) m).spots().stream())
+                .toList();
     }
 
     private static void staysOnItsSheet(Picture p) {
@@ -53,8 +58,11 @@ class VaporPicturesTest {
 
     private static Picture path(Project p, Air air) {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
-        return VaporPath.draw(new VaporPath.Subject(p, VaporAnswer.path(p, v.look(), air), Optional.empty(), air, UnitSystem.US), 690,
-                330, MEASURE);
+        return VaporPath.draw(
+                new VaporPath.Subject(p, VaporAnswer.path(p, v.look(), air), Optional.empty(), air, UnitSystem.US),
+                690,
+                330,
+                MEASURE);
     }
 
     private static Picture map(Project p, Air air) {
@@ -77,15 +85,20 @@ class VaporPicturesTest {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
         Picture picture = path(p, v.air());
         String figure = VaporAnswer.signed(v.degrees());
-        assertThat(picture.pieces()).anyMatch(x -> x.words().contains(figure) && x.words().contains("lift pump inlet"));
+        assertThat(picture.pieces())
+                .anyMatch(x -> x.words().contains(figure) && x.words().contains("lift pump inlet"));
         assertThat(picture.texts()).anyMatch(t -> t.contains(figure));
     }
 
     /** An empty path is said, not drawn. */
     @Test
     void nothingFlowingIsSaid() {
-        Picture p = VaporPath.draw(new VaporPath.Subject(brindle(), new PathHeat(List.of()), Optional.empty(), new Air(0, 300),
-                UnitSystem.US), 690, 330, MEASURE);
+        Picture p = VaporPath.draw(
+                new VaporPath.Subject(
+                        brindle(), new PathHeat(List.of()), Optional.empty(), new Air(0, 300), UnitSystem.US),
+                690,
+                330,
+                MEASURE);
         assertThat(p.texts()).containsExactly("Nothing flows in this case: there is no path to follow.");
     }
 
@@ -95,8 +108,9 @@ class VaporPicturesTest {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
         Picture picture = map(p, v.air());
         double limit = Unit.CELSIUS.fromSi(v.air().fuelKelvin()) + v.degrees();
-        assertThat(picture.pieces()).anyMatch(x -> x.item().equals("lift") && x.words().contains("boils at " + UnitSystem.figure(limit,
-                1) + " \u00b0C in the tank"));
+        assertThat(picture.pieces())
+                .anyMatch(x -> x.item().equals("lift")
+                        && x.words().contains("boils at " + UnitSystem.figure(limit, 1) + " \u00b0C in the tank"));
         assertThat(picture.texts()).contains("this case", VaporAnswer.signed(v.degrees()));
         assertThat(picture.texts()).anyMatch(t -> t.startsWith("keep left of this"));
     }
@@ -107,7 +121,9 @@ class VaporPicturesTest {
     void limitsFallWithHeight(Pattern pattern) {
         Project p = pattern.project();
         Picture picture = map(p, Assessment.of(p).vapor().orElseThrow().air());
-        List<Picture.Piece> lines = picture.pieces().stream().filter(x -> x.kind() == Picture.Kind.RUN).toList();
+        List<Picture.Piece> lines = picture.pieces().stream()
+                .filter(x -> x.kind() == Picture.Kind.RUN)
+                .toList();
         assertThat(lines).isNotEmpty().allSatisfy(l -> {
             List<Spot> way = ((Mark.Path) l.marks().get(0)).spots();
             for (int i = 1; i < way.size(); i++) {
@@ -121,20 +137,28 @@ class VaporPicturesTest {
 
     private static List<SoakPath> soak(Project p) {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
-        return SoakPath.of(p.system(), VaporAnswer.path(p, v.look(), new Air(0, v.air().fuelKelvin())), p.heat(), Power.TAKE_OFF, 0);
+        return SoakPath.of(
+                p.system(),
+                VaporAnswer.path(p, v.look(), new Air(0, v.air().fuelKelvin())),
+                p.heat(),
+                Power.TAKE_OFF,
+                0);
     }
 
     @Test
     void theSoakSaysWhetherARestartIsAtRisk() {
         Project p = Systems.corrie();
         Project hot = p.with(p.heat().with(Volatility.MOGAS_E));
-        assertThat(SoakPicture.draw(soak(hot), List.of(), List.of(), 400, 300).texts()).anyMatch(t -> t.startsWith("restart at risk,"));
-        Project cool = p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS)).with(HeatFigure.BAY_CLIMB_OVER,
-                Measured.of(0, Unit.CELSIUS)).with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT)));
-        assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts()).contains(
-                "no part boils: restart is not at risk");
-        assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts()).containsExactly(
-                "Nothing on the path stands in the engine bay.");
+        assertThat(SoakPicture.draw(soak(hot), List.of(), List.of(), 400, 300).texts())
+                .anyMatch(t -> t.startsWith("restart at risk,"));
+        Project cool = p.with(p.heat()
+                .with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS))
+                .with(HeatFigure.BAY_CLIMB_OVER, Measured.of(0, Unit.CELSIUS))
+                .with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT)));
+        assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts())
+                .contains("no part boils: restart is not at risk");
+        assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts())
+                .containsExactly("Nothing on the path stands in the engine bay.");
     }
 
     /** What was logged lies on the line where it agrees with it, and an earlier run is marked otherwise. */
@@ -143,14 +167,24 @@ class VaporPicturesTest {
         List<SoakPath> all = soak(Systems.corrie());
         SoakPath part = all.stream().filter(s -> !s.line()).findFirst().orElseThrow();
         double[] minutes = {0, 5, 10, 20, 30};
-        double[] kelvin = java.util.Arrays.stream(minutes).map(m -> part.soak().at(60 * m)).toArray();
+        double[] kelvin = java.util.Arrays.stream(minutes)
+                .map(m -> part.soak().at(60 * m))
+                .toArray();
         SoakPicture.Logged log = new SoakPicture.Logged(part.item(), minutes, kelvin);
         Picture p = SoakPicture.draw(all, List.of(log), List.of(log), 400, 300);
         assertThat(p.texts()).contains("predicted", "logged", "earlier");
-        List<Spot> line = ((Mark.Path) p.pieces().stream().filter(x -> x.kind() == Picture.Kind.RUN && x.item().equals(part.item()))
-                .findFirst().orElseThrow().marks().get(0)).spots();
-        List<Spot> dots = p.pieces().stream().filter(x -> x.words().equals("logged")).flatMap(x -> x.marks().stream())
-                .map(m -> ((Mark.Disc) m).centre()).toList();
+        List<Spot> line = ((Mark.Path) p.pieces().stream()
+                        .filter(x -> x.kind() == Picture.Kind.RUN && x.item().equals(part.item()))
+                        .findFirst()
+                        .orElseThrow()
+                        .marks()
+                        .get(0))
+                .spots();
+        List<Spot> dots = p.pieces().stream()
+                .filter(x -> x.words().equals("logged"))
+                .flatMap(x -> x.marks().stream())
+                .map(m -> ((Mark.Disc) m).centre())
+                .toList();
         assertThat(dots).hasSize(minutes.length);
         for (int i = 0; i < minutes.length; i++) {
             Spot on = line.get((int) (minutes[i] * 2));

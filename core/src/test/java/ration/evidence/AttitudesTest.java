@@ -28,12 +28,18 @@ class AttitudesTest {
     }
 
     private static HangarTest drain(Tank tank, String id, double pitch, double tilt, double... stayed) {
-        Work.Drain d = new Work.Drain("UPPER", Measured.of(pitch, Unit.DEGREE), Measured.of(tilt, Unit.DEGREE), List.of());
+        Work.Drain d =
+                new Work.Drain("UPPER", Measured.of(pitch, Unit.DEGREE), Measured.of(tilt, Unit.DEGREE), List.of());
         for (double s : stayed) {
             d = d.plus(new Work.Trial(gal(2.5), Optional.of(gal(2.5 - s))));
         }
-        return new HangarTest(id, tank.id(), new HangarTest.Circumstances("2026-03-0" + id.length(), "builder", "can",
-                Optional.empty(), "", Fingerprint.of(tank)), d, new HangarTest.Progress(7, 100, true));
+        return new HangarTest(
+                id,
+                tank.id(),
+                new HangarTest.Circumstances(
+                        "2026-03-0" + id.length(), "builder", "can", Optional.empty(), "", Fingerprint.of(tank)),
+                d,
+                new HangarTest.Progress(7, 100, true));
     }
 
     private static Project with(HangarTest... tests) {
@@ -48,7 +54,10 @@ class AttitudesTest {
     }
 
     private static Finding drainTest(Project p) {
-        return Assessment.of(p).findings().stream().filter(f -> f.id().equals("tank.drain-test.upper")).findFirst().orElseThrow();
+        return Assessment.of(p).findings().stream()
+                .filter(f -> f.id().equals("tank.drain-test.upper"))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Recomputed: the demo's own test at -6/0 makes about 1.32 gal likely at -6/3, over the 1.3 placard. */
@@ -63,7 +72,10 @@ class AttitudesTest {
         assertThat(a.verdict()).isEqualTo(Verdict.SHORT);
         Finding f = drainTest(Systems.corrie());
         assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(f.detail().in(UnitSystem.US)).contains("no test was done there").contains("1.32 gal").contains("scatter");
+        assertThat(f.detail().in(UnitSystem.US))
+                .contains("no test was done there")
+                .contains("1.32 gal")
+                .contains("scatter");
     }
 
     @Test
@@ -85,24 +97,45 @@ class AttitudesTest {
         Tank t = upper();
         double parked = Math.toRadians(12);
         Project bare = Systems.corrie().withTests(List.of());
-        double shape = Assessment.of(bare).tank("upper").orElseThrow().body().full(Attitude.ofDegrees("p", 12, 0).gravity().up());
-        double level = Assessment.of(bare).tank("upper").orElseThrow().body().full(Attitude.ofDegrees("l", 0, 0).gravity().up());
+        double shape = Assessment.of(bare)
+                .tank("upper")
+                .orElseThrow()
+                .body()
+                .full(Attitude.ofDegrees("p", 12, 0).gravity().up());
+        double level = Assessment.of(bare)
+                .tank("upper")
+                .orElseThrow()
+                .body()
+                .full(Attitude.ofDegrees("l", 0, 0).gravity().up());
         assertThat(Math.abs(shape - level)).as("the attitude matters here").isGreaterThan(Unit.GALLON.toSi(0.05));
-        HangarTest top = new HangarTest("t", t.id(), new HangarTest.Circumstances("2026-03-01", "", "", Optional.empty(), "",
-                Fingerprint.of(t)), new Work.TopOff(gal(0), Optional.of(Measured.of(shape, Unit.CUBIC_INCH).with(
-                        ration.quantity.Quantity.ofSi(shape, Unit.GALLON)))), new HangarTest.Progress(4, 0, true));
+        HangarTest top = new HangarTest(
+                "t",
+                t.id(),
+                new HangarTest.Circumstances("2026-03-01", "", "", Optional.empty(), "", Fingerprint.of(t)),
+                new Work.TopOff(
+                        gal(0),
+                        Optional.of(Measured.of(shape, Unit.CUBIC_INCH)
+                                .with(ration.quantity.Quantity.ofSi(shape, Unit.GALLON)))),
+                new HangarTest.Progress(4, 0, true));
         TankEvidence e = TankEvidence.of(t, List.of(top), Systems.corrie().asBuilt());
-        assertThat(e.calibration(t, parked).real(shape)).as("just what the shape says, parked").isCloseTo(shape, Offset.offset(1e-9));
-        HangarTest said = top.with(new Work.TopOff(gal(0), ((Work.TopOff) top.work()).metered(), Optional.of(Measured.of(0,
-                Unit.DEGREE))));
-        assertThat(TankEvidence.of(t, List.of(said), Systems.corrie().asBuilt()).calibration(t, parked).real(level)).isCloseTo(shape, Offset.offset(1e-9));
+        assertThat(e.calibration(t, parked).real(shape))
+                .as("just what the shape says, parked")
+                .isCloseTo(shape, Offset.offset(1e-9));
+        HangarTest said = top.with(new Work.TopOff(
+                gal(0), ((Work.TopOff) top.work()).metered(), Optional.of(Measured.of(0, Unit.DEGREE))));
+        assertThat(TankEvidence.of(t, List.of(said), Systems.corrie().asBuilt())
+                        .calibration(t, parked)
+                        .real(level))
+                .isCloseTo(shape, Offset.offset(1e-9));
     }
 
     @Test
     void marksGoByTheAngleMeasured() {
         TankAnswer a = Assessment.of(Systems.corrie()).tank("upper").orElseThrow();
         assertThat(a.evidence().marks(Math.toRadians(12))).hasSize(4);
-        assertThat(a.evidence().marks(Math.toRadians(9))).as("the parked angle was changed").isEmpty();
+        assertThat(a.evidence().marks(Math.toRadians(9)))
+                .as("the parked angle was changed")
+                .isEmpty();
         assertThat(a.evidence().marks(0)).hasSize(6);
     }
 

@@ -36,7 +36,8 @@ class FormsTest {
     /** Every figure at a third of its range, every piece with the last grade. */
     private static Work.Sheet full(TestKind kind) {
         Form form = Form.of(kind).orElseThrow();
-        Work.Sheet sheet = Work.Sheet.begun(kind, new Handles(Map.of("selector", "LEFT"), Set.of(), Set.of("boost-pump")));
+        Work.Sheet sheet =
+                Work.Sheet.begun(kind, new Handles(Map.of("selector", "LEFT"), Set.of(), Set.of("boost-pump")));
         for (Form.Ask a : form.once()) {
             sheet = sheet.with(a.key(), figure(a));
         }
@@ -51,7 +52,11 @@ class FormsTest {
             }
         }
         for (String piece : form.pieces(TANSY.system()).keySet()) {
-            rows.add(new Work.Row(piece, Map.of(), Optional.of(form.grades().get(form.grades().size() - 1)), piece.isEmpty() ? "" : "2026-12-01"));
+            rows.add(new Work.Row(
+                    piece,
+                    Map.of(),
+                    Optional.of(form.grades().get(form.grades().size() - 1)),
+                    piece.isEmpty() ? "" : "2026-12-01"));
         }
         return sheet.withRows(rows);
     }
@@ -62,10 +67,25 @@ class FormsTest {
     }
 
     private static HangarTest record(TestKind kind, Work work) {
-        HangarTest.Circumstances by = new HangarTest.Circumstances("2026-11-26", "builder", "can, gauge", Optional.of(Measured.of(12, Unit.CELSIUS, "thermometer")), "calm", "")
-                .on(new Inputs(Map.of("r3: size", "3/8 x 0.035"))).with(new HangarTest.Beside("a witness", "0.1 psi, 2026-10-01", true, List.of(new HangarTest.Photo("joint.jpg", "ab"
-                        .repeat(32)))));
-        return new HangarTest("test-9", kind.on() == TestKind.On.AIRCRAFT || kind.on() == TestKind.On.POSITION ? "" : "left", by, work, new HangarTest.Progress(3, 12, true));
+        HangarTest.Circumstances by = new HangarTest.Circumstances(
+                        "2026-11-26",
+                        "builder",
+                        "can, gauge",
+                        Optional.of(Measured.of(12, Unit.CELSIUS, "thermometer")),
+                        "calm",
+                        "")
+                .on(new Inputs(Map.of("r3: size", "3/8 x 0.035")))
+                .with(new HangarTest.Beside(
+                        "a witness",
+                        "0.1 psi, 2026-10-01",
+                        true,
+                        List.of(new HangarTest.Photo("joint.jpg", "ab".repeat(32)))));
+        return new HangarTest(
+                "test-9",
+                kind.on() == TestKind.On.AIRCRAFT || kind.on() == TestKind.On.POSITION ? "" : "left",
+                by,
+                work,
+                new HangarTest.Progress(3, 12, true));
     }
 
     @ParameterizedTest
@@ -82,7 +102,9 @@ class FormsTest {
         StrictSchema.describes(kept);
         HangarTest table = TestsCsv.read(TestsCsv.write(List.of(t))).get(0);
         assertThat(table.by()).isEqualTo(t.by().withAmbient(table.by().ambient()));
-        assertThat(TestsCsv.write(List.of(table.with(t.progress())))).as("who measured a figure is not in the table").isEqualTo(TestsCsv.write(List.of(t)));
+        assertThat(TestsCsv.write(List.of(table.with(t.progress()))))
+                .as("who measured a figure is not in the table")
+                .isEqualTo(TestsCsv.write(List.of(t)));
     }
 
     @ParameterizedTest
@@ -94,13 +116,23 @@ class FormsTest {
         HangarTest t = record(kind, Work.Sheet.begun(kind, new Handles(Map.of(), Set.of(), Set.of())));
         List<Procedure.Step> steps = Procedure.of(t, TANSY.system());
         Form form = Form.of(kind).get();
-        assertThat(steps.stream().flatMap(s -> s.keys().stream()).toList()).containsExactlyInAnyOrderElementsOf(form.once().stream().map(Form.Ask::key).toList());
+        assertThat(steps.stream().flatMap(s -> s.keys().stream()).toList())
+                .containsExactlyInAnyOrderElementsOf(
+                        form.once().stream().map(Form.Ask::key).toList());
         assertThat(steps.get(0).caution()).isNotBlank();
-        assertThat(steps).filteredOn(s -> s.asks() == Procedure.Asks.ROW).hasSize(form.each().isEmpty() ? 0 : 1);
-        assertThat(steps).filteredOn(s -> s.asks() == Procedure.Asks.EACH).hasSize(form.grades().isEmpty() ? 0 : 1);
+        assertThat(steps)
+                .filteredOn(s -> s.asks() == Procedure.Asks.ROW)
+                .hasSize(form.each().isEmpty() ? 0 : 1);
+        assertThat(steps)
+                .filteredOn(s -> s.asks() == Procedure.Asks.EACH)
+                .hasSize(form.grades().isEmpty() ? 0 : 1);
         assertThat(steps.get(steps.size() - 1).asks()).isEqualTo(Procedure.Asks.RESULT);
-        assertThat(steps).allSatisfy(s -> assertThat(s.asks() != Procedure.Asks.FIGURES && s.asks() != Procedure.Asks.ROW && s.asks() != Procedure.Asks.EACH || !s.caution()
-                .isBlank()).as(s.title()).isTrue());
+        assertThat(steps).allSatisfy(s -> assertThat(s.asks() != Procedure.Asks.FIGURES
+                                && s.asks() != Procedure.Asks.ROW
+                                && s.asks() != Procedure.Asks.EACH
+                        || !s.caution().isBlank())
+                .as(s.title())
+                .isTrue());
     }
 
     /** What cannot be is told with its place, and never becomes a figure. */
@@ -108,38 +140,56 @@ class FormsTest {
     void aSpoiltRecordIsRefused() {
         HangarTest t = record(TestKind.FLOW, full(TestKind.FLOW));
         String good = ProjectFile.text(TANSY.withTests(List.of(t)));
-        for (String[] spoil : new String[][] {{"\"of\" : \"pitch\"", "\"of\" : \"pitsch\"", "this test has no such figure"}, {"\"kind\" : \"flow\"", "\"kind\" : \"float\"",
-            "this kind of test is not known"}}) {
+        for (String[] spoil : new String[][] {
+            {"\"of\" : \"pitch\"", "\"of\" : \"pitsch\"", "this test has no such figure"},
+            {"\"kind\" : \"flow\"", "\"kind\" : \"float\"", "this kind of test is not known"}
+        }) {
             assertThat(good).contains(spoil[0]);
-            assertThatThrownBy(() -> ProjectFile.read(good.replace(spoil[0], spoil[1]).getBytes(StandardCharsets.UTF_8), "x.ration")).isInstanceOf(ProjectFileException.class)
-                    .satisfies(e -> assertThat(((ProjectFileException) e).fullText()).contains(spoil[2]));
+            assertThatThrownBy(() -> ProjectFile.read(
+                            good.replace(spoil[0], spoil[1]).getBytes(StandardCharsets.UTF_8), "x.ration"))
+                    .isInstanceOf(ProjectFileException.class)
+                    .satisfies(e ->
+                            assertThat(((ProjectFileException) e).fullText()).contains(spoil[2]));
         }
-        assertThatThrownBy(() -> TestsCsv.read("id,kind,tank,read\na,flow,,volume = 3 psi\n")).hasMessageContaining("Row 2");
-        assertThatThrownBy(() -> TestsCsv.read("id,kind,tank,seen\na,overnight,,damp\n")).hasMessageContaining("one of these is expected: dry");
+        assertThatThrownBy(() -> TestsCsv.read("id,kind,tank,read\na,flow,,volume = 3 psi\n"))
+                .hasMessageContaining("Row 2");
+        assertThatThrownBy(() -> TestsCsv.read("id,kind,tank,seen\na,overnight,,damp\n"))
+                .hasMessageContaining("one of these is expected: dry");
     }
 
     @Test
     void leakSheetsListTheJointsOfTheDocument() {
         FuelSystem s = TANSY.system();
-        assertThat(Form.of(TestKind.OVERNIGHT).orElseThrow().pieces(s)).hasSize(2 * s.runs().size());
+        assertThat(Form.of(TestKind.OVERNIGHT).orElseThrow().pieces(s))
+                .hasSize(2 * s.runs().size());
         Map<String, String> forward = Form.of(TestKind.FIRST_RUN).orElseThrow().pieces(s);
         assertThat(forward).isNotEmpty().hasSizeLessThan(2 * s.runs().size());
-        assertThat(forward.keySet()).allSatisfy(p -> assertThat(Form.item(s, p).flatMap(i -> i.only(Run.class))).isPresent());
+        assertThat(forward.keySet()).allSatisfy(p -> assertThat(Form.item(s, p).flatMap(i -> i.only(Run.class)))
+                .isPresent());
         assertThat(Form.of(TestKind.VENTS).orElseThrow().pieces(s)).hasSize(2);
     }
 
-    /** A plate in a tank is a joint too: it is looked at over night, and what was found tight before it was there says nothing of it. */
+    /**
+     * A plate in a tank is a joint too: it is looked at over night, and what was found tight before it was there says
+     * nothing of it.
+     */
     @Test
     void anAccessPlateIsLookedAtAndEndsWhatWasTightBefore() {
-        Project plated = TANSY.with(TANSY.system().change("left", Tank.class, t -> t.with(t.fitout().with(Fitout.Piece.ACCESS_PLATE, true))));
-        assertThat(Form.of(TestKind.OVERNIGHT).orElseThrow().pieces(plated.system())).containsEntry("left.plate", "Access plate of Left tank");
+        Project plated = TANSY.with(TANSY.system()
+                .change("left", Tank.class, t -> t.with(t.fitout().with(Fitout.Piece.ACCESS_PLATE, true))));
+        assertThat(Form.of(TestKind.OVERNIGHT).orElseThrow().pieces(plated.system()))
+                .containsEntry("left.plate", "Access plate of Left tank");
         assertThat(Form.item(plated.system(), "left.plate")).map(Item::id).contains("left");
         Handles handles = new Handles(Map.of(), Set.of(), Set.of());
         for (TestKind kind : new TestKind[] {TestKind.TANK_PRESSURE, TestKind.OVERNIGHT}) {
-            assertThat(RestsOn.of(Known.of(plated.asBuilt()), kind, "left", handles).lines()).as(kind.name()).containsEntry("left: access plate", "fitted").isNotEqualTo(
-                    RestsOn.of(Known.of(TANSY.asBuilt()), kind, "left", handles).lines());
+            assertThat(RestsOn.of(Known.of(plated.asBuilt()), kind, "left", handles)
+                            .lines())
+                    .as(kind.name())
+                    .containsEntry("left: access plate", "fitted")
+                    .isNotEqualTo(RestsOn.of(Known.of(TANSY.asBuilt()), kind, "left", handles)
+                            .lines());
         }
-        assertThat(RestsOn.of(Known.of(plated.asBuilt()), TestKind.TANK_PRESSURE, "right", handles)).isEqualTo(RestsOn.of(Known.of(TANSY.asBuilt()), TestKind.TANK_PRESSURE,
-                "right", handles));
+        assertThat(RestsOn.of(Known.of(plated.asBuilt()), TestKind.TANK_PRESSURE, "right", handles))
+                .isEqualTo(RestsOn.of(Known.of(TANSY.asBuilt()), TestKind.TANK_PRESSURE, "right", handles));
     }
 }

@@ -12,11 +12,16 @@ import ration.model.Tag;
 import ration.model.Tank;
 import ration.project.Project;
 
-/** What is kept from one state of a document to the next never makes a record count that does not, or the other way round. */
+/**
+ * What is kept from one state of a document to the next never makes a record count that does not, or the other way
+ * round.
+ */
 class KnownTest {
 
     private static void sameAsFresh(Project project, Known kept) {
-        assertThat(project.tests()).isNotEmpty().allSatisfy(t -> assertThat(Standing.of(t, kept)).as(t.id()).isEqualTo(Standing.of(t, project.asBuilt())));
+        assertThat(project.tests()).isNotEmpty().allSatisfy(t -> assertThat(Standing.of(t, kept))
+                .as(t.id())
+                .isEqualTo(Standing.of(t, project.asBuilt())));
     }
 
     @Test
@@ -31,12 +36,15 @@ class KnownTest {
             sameAsFresh(at, known);
         }
         Tank tank = at.system().tanks().get(0);
-        Tank lower = tank.withOutlets(tank.outlets().stream().map(o -> o.at(o.place().raised(0.01))).toList());
+        Tank lower = tank.withOutlets(
+                tank.outlets().stream().map(o -> o.at(o.place().raised(0.01))).toList());
         at = at.with(at.system().replace(lower));
         known = Known.of(at.asBuilt(), Optional.of(known));
         sameAsFresh(at, known);
         EngineInlet inlet = at.system().inlet().orElseThrow();
-        at = at.with(at.system().replace(inlet.with(new Tag(inlet.id(), inlet.name(), inlet.place().raised(0.02)))));
+        at = at.with(at.system()
+                .replace(inlet.with(
+                        new Tag(inlet.id(), inlet.name(), inlet.place().raised(0.02)))));
         known = Known.of(at.asBuilt(), Optional.of(known));
         sameAsFresh(at, known);
         sameAsFresh(start, Known.of(start.asBuilt(), Optional.of(known)));

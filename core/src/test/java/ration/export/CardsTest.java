@@ -28,19 +28,29 @@ class CardsTest {
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
     void everyTestStillToRunHasACardWithItsBoxes(String demo) throws IOException {
         Assessment a = Assessment.of(Systems.demo(demo));
-        List<Programme.Proof> left = a.programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN).toList();
+        List<Programme.Proof> left = a.programme().tests().stream()
+                .filter(p -> p.wanted().asked() && p.verdict() == ration.check.Verdict.NOT_SHOWN)
+                .toList();
         byte[] pdf = TestCards.of(a, UnitSystem.US);
         String text = text(pdf);
-        assertThat(text).contains("card " + left.size() + " of " + left.size(), "A card closes nothing by itself", "Caution", Packet.mark(a.project()));
+        assertThat(text)
+                .contains(
+                        "card " + left.size() + " of " + left.size(),
+                        "A card closes nothing by itself",
+                        "Caution",
+                        Packet.mark(a.project()));
         for (Programme.Proof p : left) {
             assertThat(text).contains(p.wanted().name(), p.outcome().needs().in(UnitSystem.US));
             Form.of(p.wanted().kind()).ifPresent(f -> {
                 f.once().forEach(q -> assertThat(text).contains(q.label()));
-                f.pieces(a.project().system()).values().forEach(piece -> assertThat(text).contains(piece));
+                f.pieces(a.project().system()).values().forEach(piece -> assertThat(text)
+                        .contains(piece));
             });
         }
         try (PDDocument doc = Loader.loadPDF(pdf)) {
-            assertThat(doc.getPage(0).getMediaBox().getWidth()).as("half a letter page, lying").isEqualTo(612);
+            assertThat(doc.getPage(0).getMediaBox().getWidth())
+                    .as("half a letter page, lying")
+                    .isEqualTo(612);
             assertThat(doc.getPage(0).getMediaBox().getHeight()).isEqualTo(396);
         }
     }
@@ -51,8 +61,13 @@ class CardsTest {
         Assessment a = Assessment.of(Systems.demo(demo));
         String text = text(PreflightPdf.of(a, UnitSystem.US));
         assertThat(text).contains("Drains, in walk-round order", "Vents and caps", "hazardous waste");
-        ration.breathing.SamplingCard.of(a.project().system()).forEach(d -> assertThat(text).contains(d.name()));
-        a.tanks().forEach(t -> assertThat(text).contains(t.tank().fitout().gauge().isPresent() ? t.tank().name() + " by dipstick" : t.tank().name() + ": no gauge is laid out"));
+        ration.breathing.SamplingCard.of(a.project().system())
+                .forEach(d -> assertThat(text).contains(d.name()));
+        a.tanks().forEach(t -> assertThat(text)
+                .contains(
+                        t.tank().fitout().gauge().isPresent()
+                                ? t.tank().name() + " by dipstick"
+                                : t.tank().name() + ": no gauge is laid out"));
         if (demo.equals("corrie-b1")) {
             assertThat(text).contains("Off before flight Worm clamp on R4", "read parked is off by up to");
         }

@@ -22,8 +22,12 @@ class EveryNetworkTest {
     private static List<String[]> section(String inp, String name) {
         int at = inp.indexOf("[" + name + "]");
         int end = inp.indexOf("\n[", at + 1);
-        return inp.substring(at, end).lines().skip(1).filter(l -> !l.isBlank() && !l.startsWith(";"))
-                .map(l -> l.split("\t")).toList();
+        return inp.substring(at, end)
+                .lines()
+                .skip(1)
+                .filter(l -> !l.isBlank() && !l.startsWith(";"))
+                .map(l -> l.split("\t"))
+                .toList();
     }
 
     @ParameterizedTest
@@ -33,7 +37,9 @@ class EveryNetworkTest {
         String inp = EpanetInp.of(look.capacity(), pattern.label());
         Set<String> nodes = new HashSet<>();
         for (String part : List.of("JUNCTIONS", "RESERVOIRS")) {
-            section(inp, part).forEach(r -> assertThat(nodes.add(r[0])).as(r[0] + " stands once").isTrue());
+            section(inp, part).forEach(r -> assertThat(nodes.add(r[0]))
+                    .as(r[0] + " stands once")
+                    .isTrue());
         }
         Set<String> links = new HashSet<>();
         Set<String> curves = section(inp, "CURVES").stream().map(r -> r[0]).collect(Collectors.toSet());
@@ -43,7 +49,8 @@ class EveryNetworkTest {
                 assertThat(nodes).as(r[0]).contains(r[1], r[2]);
             }
         }
-        section(inp, "VALVES").stream().filter(r -> r[4].equals("GPV")).forEach(r -> assertThat(curves).contains(r[5]));
+        section(inp, "VALVES").stream().filter(r -> r[4].equals("GPV")).forEach(r -> assertThat(curves)
+                .contains(r[5]));
         section(inp, "PIPES").forEach(r -> assertThat(Double.parseDouble(r[3])).isPositive());
         assertThat(inp).doesNotContain("NaN").doesNotContain("Infinity");
     }
@@ -54,7 +61,9 @@ class EveryNetworkTest {
     void curvesRiseAndFallAsEpanetWantsThem(Pattern pattern) {
         CaseAnswer look = Assessment.of(pattern.project()).governing().orElseThrow();
         String inp = EpanetInp.of(look.capacity(), pattern.label());
-        Set<String> pumps = section(inp, "PUMPS").stream().map(r -> r[3].replace("HEAD ", "")).collect(Collectors.toSet());
+        Set<String> pumps = section(inp, "PUMPS").stream()
+                .map(r -> r[3].replace("HEAD ", ""))
+                .collect(Collectors.toSet());
         Map<String, double[]> last = new HashMap<>();
         for (String[] r : section(inp, "CURVES")) {
             double flow = Double.parseDouble(r[1]);
@@ -62,7 +71,9 @@ class EveryNetworkTest {
             double[] before = last.put(r[0], new double[] {flow, head});
             if (before != null) {
                 assertThat(flow).as(r[0]).isGreaterThan(before[0]);
-                assertThat((head - before[1]) * (pumps.contains(r[0]) ? -1 : 1)).as(r[0]).isGreaterThanOrEqualTo(0);
+                assertThat((head - before[1]) * (pumps.contains(r[0]) ? -1 : 1))
+                        .as(r[0])
+                        .isGreaterThanOrEqualTo(0);
             }
         }
     }
@@ -83,7 +94,9 @@ class EveryNetworkTest {
             }
         }
         for (String[] r : section(inp, "JUNCTIONS")) {
-            assertThat(net.getOrDefault(r[0], 0.0) - Double.parseDouble(r[2])).as(r[0]).isCloseTo(0, Offset.offset(5e-6));
+            assertThat(net.getOrDefault(r[0], 0.0) - Double.parseDouble(r[2]))
+                    .as(r[0])
+                    .isCloseTo(0, Offset.offset(5e-6));
         }
     }
 }

@@ -116,16 +116,27 @@ class GaugeCardTest {
         try (PDDocument pdf = Loader.loadPDF(GaugeCard.pdf(p, upper, UnitSystem.US))) {
             Ruler ruler = new Ruler(pdf.getPage(1));
             ruler.processPage(pdf.getPage(1));
-            List<double[]> bar = ruler.lines.stream().filter(l -> l[1] == l[3] && Math.abs(l[2] - l[0] - 144) < 0.01).toList();
+            List<double[]> bar = ruler.lines.stream()
+                    .filter(l -> l[1] == l[3] && Math.abs(l[2] - l[0] - 144) < 0.01)
+                    .toList();
             assertThat(bar).as("the bar of 2 in").hasSize(1);
-            double foot = ruler.lines.stream().filter(l -> l[1] == l[3] && Math.abs(l[2] - l[0] - 54) < 0.01)
-                    .mapToDouble(l -> l[1]).min().orElseThrow();
-            List<Double> heights = ruler.lines.stream().filter(l -> l[1] == l[3] && l[1] > foot + 0.01
-                    && (Math.abs(l[2] - l[0] - 30) < 0.01 || Math.abs(l[2] - l[0] - 54) < 0.01)).map(l -> (l[1] - foot) * POINT)
-                    .sorted().toList();
+            double foot = ruler.lines.stream()
+                    .filter(l -> l[1] == l[3] && Math.abs(l[2] - l[0] - 54) < 0.01)
+                    .mapToDouble(l -> l[1])
+                    .min()
+                    .orElseThrow();
+            List<Double> heights = ruler.lines.stream()
+                    .filter(l -> l[1] == l[3]
+                            && l[1] > foot + 0.01
+                            && (Math.abs(l[2] - l[0] - 30) < 0.01 || Math.abs(l[2] - l[0] - 54) < 0.01))
+                    .map(l -> (l[1] - foot) * POINT)
+                    .sorted()
+                    .toList();
             assertThat(heights).hasSameSizeAs(marks);
             for (int i = 0; i < marks.size(); i++) {
-                assertThat(heights.get(i)).as("mark %d", i).isCloseTo(marks.get(i).reading(), Offset.offset(0.00002));
+                assertThat(heights.get(i))
+                        .as("mark %d", i)
+                        .isCloseTo(marks.get(i).reading(), Offset.offset(0.00002));
             }
         }
     }
@@ -134,14 +145,22 @@ class GaugeCardTest {
     void zeroIsAtTheUnusableFuelAndThePlacardIsPrinted() throws IOException {
         Project p = Systems.corrie();
         TankAnswer upper = upper(p);
-        GaugeCard.Mark zero = GaugeCard.marks(upper, Attitude.ofDegrees("Level", 0, 0), UnitSystem.US).get(0);
+        GaugeCard.Mark zero = GaugeCard.marks(upper, Attitude.ofDegrees("Level", 0, 0), UnitSystem.US)
+                .get(0);
         assertThat(zero.volume()).isZero();
-        assertThat(zero.reading()).isCloseTo(upper.gauge(Attitude.ofDegrees("Level", 0, 0)).reading(upper.unusable()),
-                Offset.offset(1e-12));
+        assertThat(zero.reading())
+                .isCloseTo(
+                        upper.gauge(Attitude.ofDegrees("Level", 0, 0)).reading(upper.unusable()), Offset.offset(1e-12));
         try (PDDocument pdf = Loader.loadPDF(GaugeCard.pdf(p, upper, UnitSystem.US))) {
             String text = new PDFTextStripper().getText(pdf);
-            assertThat(text).contains("Upper tank", "Level, by fills", "Parked 12", "Unusable 1.3", "print at 100 %",
-                    "inspector");
+            assertThat(text)
+                    .contains(
+                            "Upper tank",
+                            "Level, by fills",
+                            "Parked 12",
+                            "Unusable 1.3",
+                            "print at 100 %",
+                            "inspector");
             assertThat(pdf.getNumberOfPages()).isEqualTo(3);
         }
     }
@@ -153,7 +172,9 @@ class GaugeCardTest {
         try (PDDocument pdf = Loader.loadPDF(GaugeCard.pdf(p, fuselage, UnitSystem.METRIC))) {
             assertThat(new PDFTextStripper().getText(pdf)).contains("goes on from 1");
         }
-        assertThat(Unit.INCH.fromSi(GaugeCard.marks(fuselage, Attitude.ofDegrees("Level", 0, 0), UnitSystem.US).get(3).reading()))
+        assertThat(Unit.INCH.fromSi(GaugeCard.marks(fuselage, Attitude.ofDegrees("Level", 0, 0), UnitSystem.US)
+                        .get(3)
+                        .reading()))
                 .isPositive();
     }
 }

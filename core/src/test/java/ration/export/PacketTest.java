@@ -70,19 +70,33 @@ class PacketTest {
     void itLastsAndCanBeReadBack(String demo) throws Exception {
         Project p = Systems.demo(demo);
         byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
-        try (PDFAParser parser = Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
-            ValidationResult r = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_B, false).validate(parser);
+        try (PDFAParser parser =
+                Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
+            ValidationResult r = Foundries.defaultInstance()
+                    .createValidator(PDFAFlavour.PDFA_2_B, false)
+                    .validate(parser);
             assertThat(r.isCompliant()).as(r.getFailedChecks().toString()).isTrue();
         }
         List<String> pages = pages(pdf);
         String mark = Packet.mark(p);
-        assertThat(pages).allSatisfy(t -> assertThat(t).contains("mark " + mark, "It approves nothing", "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
+        assertThat(pages).allSatisfy(t -> assertThat(t)
+                .contains(
+                        "mark " + mark,
+                        "It approves nothing",
+                        "page " + (pages.indexOf(t) + 1) + " of " + pages.size()));
         assertThat(pages.get(0)).contains(p.name(), "Open points first", "Inspector");
         Assessment a = Assessment.of(p);
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
-        long open = a.findings().stream().filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN).count() + ration.upkeep.Due.of(p.upkeep(), DAY)
-                .stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).count();
-        assertThat(whole).contains(open + " open; none of them is covered by a signature below", ration.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
+        long open = a.findings().stream()
+                        .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                        .count()
+                + ration.upkeep.Due.of(p.upkeep(), DAY).stream()
+                        .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                        .count();
+        assertThat(whole)
+                .contains(
+                        open + " open; none of them is covered by a signature below",
+                        ration.signoff.Requirement.of(a, UnitSystem.US).size() + " requirements");
         for (Finding f : a.findings()) {
             assertThat(whole).contains(f.title().split(" "));
         }
@@ -92,7 +106,8 @@ class PacketTest {
             for (PDOutlineItem i : doc.getDocumentCatalog().getDocumentOutline().children()) {
                 marks.add(i.getTitle());
             }
-            assertThat(marks).contains("Drawing in Level", "Compliance table", "Tests", "One part fails", "Flight", "Upkeep");
+            assertThat(marks)
+                    .contains("Drawing in Level", "Compliance table", "Tests", "One part fails", "Flight", "Upkeep");
             // in black and greys
             var image = new PDFRenderer(doc).renderImageWithDPI(1, 40, ImageType.RGB);
             for (int x = 0; x < image.getWidth(); x += 3) {
@@ -104,12 +119,18 @@ class PacketTest {
         }
     }
 
-    /** Sticks of the gauges stand at true scale: the distance of two marks on paper is that on the gauge, to half a millimetre. */
+    /**
+     * Sticks of the gauges stand at true scale: the distance of two marks on paper is that on the gauge, to half a
+     * millimetre.
+     */
     @Test
     void gaugesAreAtTrueScale() throws IOException {
         Project p = Systems.corrie();
         byte[] pdf = packet(p, Packet.Paper.LETTER, UnitSystem.US);
-        List<GaugeCard.Mark> marks = GaugeCard.marks(Assessment.of(p).tank("upper").orElseThrow(), ration.condition.Attitude.ofDegrees("Level", 0, 0), UnitSystem.US);
+        List<GaugeCard.Mark> marks = GaugeCard.marks(
+                Assessment.of(p).tank("upper").orElseThrow(),
+                ration.condition.Attitude.ofDegrees("Level", 0, 0),
+                UnitSystem.US);
         double[] heights = new double[9];
         try (PDDocument doc = Loader.loadPDF(pdf)) {
             PDFTextStripper stripper = new PDFTextStripper() {
@@ -120,14 +141,23 @@ class PacketTest {
                     }
                 }
             };
-            int page = 1 + pages(pdf).indexOf(pages(pdf).stream().filter(t -> t.contains("Gauge of Upper tank")).findFirst().orElseThrow());
+            int page = 1
+                    + pages(pdf)
+                            .indexOf(pages(pdf).stream()
+                                    .filter(t -> t.contains("Gauge of Upper tank"))
+                                    .findFirst()
+                                    .orElseThrow());
             stripper.setStartPage(page);
             stripper.setEndPage(page);
             stripper.getText(doc);
         }
         for (int gallons = 1; gallons <= 8; gallons++) {
             double onPaper = (heights[0] - heights[gallons]) / 72 * 0.0254;
-            assertThat(onPaper).as(gallons + " gal").isCloseTo(marks.get(gallons).reading() - marks.get(0).reading(), org.assertj.core.data.Offset.offset(0.0005));
+            assertThat(onPaper)
+                    .as(gallons + " gal")
+                    .isCloseTo(
+                            marks.get(gallons).reading() - marks.get(0).reading(),
+                            org.assertj.core.data.Offset.offset(0.0005));
         }
     }
 
@@ -135,22 +165,46 @@ class PacketTest {
     @Test
     void whatChangedSinceTheLastPacketIsTold() throws IOException {
         Project corrie = Systems.corrie();
-        Project moved = corrie.with(corrie.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH.toSi(
-                0.25)))).toList())));
-        byte[] pdf = Packet.of(Assessment.of(moved), Packet.Paper.A4, UnitSystem.US, DAY, Task.QUIET, Optional.of(Assessment.of(corrie))).orElseThrow();
-        assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " ")).contains("Since the packet of mark " + Packet.mark(corrie), "Upper tank: outlet wl was", "Ended: Drain test of Upper tank");
+        Project moved = corrie.with(corrie.system()
+                .change(
+                        "upper",
+                        Tank.class,
+                        t -> t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
+                                .toList())));
+        byte[] pdf = Packet.of(
+                        Assessment.of(moved),
+                        Packet.Paper.A4,
+                        UnitSystem.US,
+                        DAY,
+                        Task.QUIET,
+                        Optional.of(Assessment.of(corrie)))
+                .orElseThrow();
+        assertThat(String.join(" ", pages(pdf)).replaceAll("\\s+", " "))
+                .contains(
+                        "Since the packet of mark " + Packet.mark(corrie),
+                        "Upper tank: outlet wl was",
+                        "Ended: Drain test of Upper tank");
     }
 
-    /** A test that no longer counts stays legible, with what ended it; a figure not measured never stands as measured. */
+    /**
+     * A test that no longer counts stays legible, with what ended it; a figure not measured never stands as measured.
+     */
     @Test
     void whatIsStaleSaysItsCause() throws IOException {
         Project corrie = Systems.corrie();
-        Project moved = corrie.with(corrie.system().change("upper", Tank.class, t -> t.withOutlets(t.outlets().stream().map(o -> o.at(o.place().raised(Unit.INCH.toSi(
-                0.25)))).toList())));
+        Project moved = corrie.with(corrie.system()
+                .change(
+                        "upper",
+                        Tank.class,
+                        t -> t.withOutlets(t.outlets().stream()
+                                .map(o -> o.at(o.place().raised(Unit.INCH.toSi(0.25))))
+                                .toList())));
         String before = String.join(" ", pages(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC)));
         String after = String.join(" ", pages(packet(moved, Packet.Paper.A4, UnitSystem.METRIC)));
         assertThat(before).doesNotContain("changed since");
-        assertThat(after.replaceAll("\\s+", " ")).contains("the tank or its outlet has changed since", "Fill and mark of Upper tank");
+        assertThat(after.replaceAll("\\s+", " "))
+                .contains("the tank or its outlet has changed since", "Fill and mark of Upper tank");
         assertThat(Packet.mark(moved)).isNotEqualTo(Packet.mark(corrie)).matches("([0-9a-f]{4} ){3}[0-9a-f]{4}");
         try (PDDocument doc = Loader.loadPDF(packet(corrie, Packet.Paper.A4, UnitSystem.METRIC))) {
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isBetween(595f, 595.5f);
@@ -159,7 +213,15 @@ class PacketTest {
 
     @Test
     void aStoppedPacketIsNone() throws IOException {
-        assertThat(Packet.of(Assessment.of(Systems.corrie()), Packet.Paper.LETTER, UnitSystem.US, DAY, new Task(s -> { }, () -> true))).isEqualTo(Optional.empty());
-        assertThat(Packet.of(Assessment.of(Project.empty()), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET)).as("an empty sheet has a packet too").isPresent();
+        assertThat(Packet.of(
+                        Assessment.of(Systems.corrie()),
+                        Packet.Paper.LETTER,
+                        UnitSystem.US,
+                        DAY,
+                        new Task(s -> {}, () -> true)))
+                .isEqualTo(Optional.empty());
+        assertThat(Packet.of(Assessment.of(Project.empty()), Packet.Paper.LETTER, UnitSystem.US, DAY, Task.QUIET))
+                .as("an empty sheet has a packet too")
+                .isPresent();
     }
 }

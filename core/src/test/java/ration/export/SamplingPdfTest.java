@@ -40,18 +40,30 @@ class SamplingPdfTest {
     /** From the left wing's tail end to the nose, along the middle, and back along the right. */
     @Test
     void drainsStandInTheOrderOfAWalk() throws IOException {
-        Project p = drained(Place.inches(20, 40, 30), Place.inches(60, 40, 30), Place.inches(50, -40, 30), Place.inches(30, -40, 30),
+        Project p = drained(
+                Place.inches(20, 40, 30),
+                Place.inches(60, 40, 30),
+                Place.inches(50, -40, 30),
+                Place.inches(30, -40, 30),
                 Place.inches(5, 0, 10));
-        assertThat(SamplingCard.of(p.system())).extracting(SamplingCard.Drain::name).containsExactly("Drain C", "Drain D", "Drain E",
-                "Drain A", "Drain B");
-        assertThat(text(p, 1)).containsSubsequence("1", "Drain C", "2", "Drain D", "3", "Drain E", "4", "Drain A", "5", "Drain B");
+        assertThat(SamplingCard.of(p.system()))
+                .extracting(SamplingCard.Drain::name)
+                .containsExactly("Drain C", "Drain D", "Drain E", "Drain A", "Drain B");
+        assertThat(text(p, 1))
+                .containsSubsequence("1", "Drain C", "2", "Drain D", "3", "Drain E", "4", "Drain A", "5", "Drain B");
     }
 
     @Test
     void everyDrainHasItsBoxesAndTheCardItsCautions() throws IOException {
         String text = text(Systems.corrie(), 1);
-        assertThat(text).contains("Corrie B1, fuel samples before flight", "No ignition source near", "hazardous waste", "Wait after"
-                + " filling", "Date:", "By:");
+        assertThat(text)
+                .contains(
+                        "Corrie B1, fuel samples before flight",
+                        "No ignition source near",
+                        "hazardous waste",
+                        "Wait after" + " filling",
+                        "Date:",
+                        "By:");
         int drains = SamplingCard.of(Systems.corrie().system()).size();
         for (String box : List.of("colour", "water", "grit", "closed")) {
             assertThat(text.split(box, -1)).as(box).hasSize(drains + 1);
@@ -66,7 +78,9 @@ class SamplingPdfTest {
             many[i] = Place.inches(i, 0, 30);
         }
         String text = text(drained(many), 2);
-        assertThat(text.split("fuel samples before flight", -1)).as("a head on each page").hasSize(3);
+        assertThat(text.split("fuel samples before flight", -1))
+                .as("a head on each page")
+                .hasSize(3);
         assertThat(text).contains("Drain A", "Drain Z");
     }
 }

@@ -37,20 +37,32 @@ class SwitchingPdfTest {
 
     @Test
     void everySwitchBeforeLandingStandsInTheOrderOfTime() throws IOException {
-        List<FlightEvent> switches = FLIGHT.switches().stream().filter(e -> e.minutes() <= FLIGHT.landing().minutes()).toList();
+        List<FlightEvent> switches = FLIGHT.switches().stream()
+                .filter(e -> e.minutes() <= FLIGHT.landing().minutes())
+                .toList();
         assertThat(switches).isNotEmpty();
         String text = text(UnitSystem.US);
-        assertThat(text).containsSubsequence(switches.stream().map(e -> FlightTable.clock(e.minutes())).toList()).containsSubsequence(switches.stream().map(
-                FlightEvent::words).toList());
-        assertThat(text).contains("land").contains(FlightTable.clock(FLIGHT.landing().minutes()));
-        assertThat(text.split("read: _+", -1)).as("a line to read the gauges by each row").hasSize(switches.size() + 2);
+        assertThat(text)
+                .containsSubsequence(switches.stream()
+                        .map(e -> FlightTable.clock(e.minutes()))
+                        .toList())
+                .containsSubsequence(switches.stream().map(FlightEvent::words).toList());
+        assertThat(text)
+                .contains("land")
+                .contains(FlightTable.clock(FLIGHT.landing().minutes()));
+        assertThat(text.split("read: _+", -1))
+                .as("a line to read the gauges by each row")
+                .hasSize(switches.size() + 2);
     }
 
     @ParameterizedTest
     @EnumSource(UnitSystem.class)
     void itSaysWhatIsLeftInEachTankAndThatTheGaugesDecide(UnitSystem units) throws IOException {
         String text = text(units);
-        assertThat(text).contains("Dip the tanks before flight").contains("not this card").contains(FLIGHT.verdict().word());
+        assertThat(text)
+                .contains("Dip the tanks before flight")
+                .contains("not this card")
+                .contains(FLIGHT.verdict().word());
         for (Tank t : TANSY.system().tanks()) {
             assertThat(text).containsPattern(Pattern.quote(t.name()) + " \\d");
         }

@@ -44,9 +44,20 @@ class EveryCaseTest {
 
     /** The demos, whole systems, starting layouts, and layouts as some random edits leave them. */
     static List<String> documents() {
-        List<String> some = new ArrayList<>(List.of("corrie-b1", "tansy-l3", "brindle-a2", "GRAVITY_SELECTOR", "HULL_AND_PYLON", "TWO_PUMPS_PARALLEL", "jet-siphon"));
-        Stream<String> rest = Stream.concat(Arrays.stream(Pattern.values()).map(Pattern::name), ProjectFile.systems().stream());
-        some.addAll(Samples.of(0, 1) == 0 ? List.of() : rest.filter(n -> !some.contains(n)).toList());
+        List<String> some = new ArrayList<>(List.of(
+                "corrie-b1",
+                "tansy-l3",
+                "brindle-a2",
+                "GRAVITY_SELECTOR",
+                "HULL_AND_PYLON",
+                "TWO_PUMPS_PARALLEL",
+                "jet-siphon"));
+        Stream<String> rest =
+                Stream.concat(Arrays.stream(Pattern.values()).map(Pattern::name), ProjectFile.systems().stream());
+        some.addAll(
+                Samples.of(0, 1) == 0
+                        ? List.of()
+                        : rest.filter(n -> !some.contains(n)).toList());
         IntStream.range(0, Samples.of(3, 60)).mapToObj(i -> RANDOM + i).forEach(some::add);
         return some;
     }
@@ -54,8 +65,11 @@ class EveryCaseTest {
     private static final String RANDOM = "random ";
 
     private static Project document(String name) {
-        return name.startsWith(RANDOM) ? random(new Random(Long.parseLong(name.substring(RANDOM.length())))) : name.equals(name.toUpperCase(java.util.Locale.ROOT)) ? Systems
-                .said(Pattern.valueOf(name).project()) : Systems.demo(name);
+        return name.startsWith(RANDOM)
+                ? random(new Random(Long.parseLong(name.substring(RANDOM.length()))))
+                : name.equals(name.toUpperCase(java.util.Locale.ROOT))
+                        ? Systems.said(Pattern.valueOf(name).project())
+                        : Systems.demo(name);
     }
 
     /** A demo after some edits, those taken back that leave a layout which cannot be computed or holds in no case. */
@@ -64,25 +78,37 @@ class EveryCaseTest {
         for (int i = 0; i < 4; i++) {
             Project next = RandomEdits.edited(p, random);
             Assessment a = Assessment.ahead(next, Optional.empty());
-            p = !a.blocked() && FaultCases.all(a, UsualFlight.meant(next).phases()).stream().anyMatch(c -> !c.flown() && FaultCases.holds(a, c)) ? next : p;
+            p = !a.blocked()
+                            && FaultCases.all(a, UsualFlight.meant(next).phases()).stream()
+                                    .anyMatch(c -> !c.flown() && FaultCases.holds(a, c))
+                    ? next
+                    : p;
         }
         return p;
     }
 
     private static List<FaultAnswer> searched(Assessment a, List<Fault> some) {
-        return FaultSearch.of(a, some, UnitSystem.US, done -> { }, () -> false);
+        return FaultSearch.of(a, some, UnitSystem.US, done -> {}, () -> false);
     }
 
-    /** The plain way: every case solved anew with what failed in it, nothing skipped, nothing kept; the least of those that use it is what is said. */
+    /**
+     * The plain way: every case solved anew with what failed in it, nothing skipped, nothing kept; the least of those
+     * that use it is what is said.
+     */
     @ParameterizedTest
     @MethodSource("documents")
     void theShareSaidIsTheLeastOfAllCases(String name) {
         Assessment a = Assessment.of(document(name));
-        List<Asked> all = FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream().filter(c -> FaultCases.holds(a, c)).toList();
+        List<Asked> all = FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream()
+                .filter(c -> FaultCases.holds(a, c))
+                .toList();
         List<Fault> faults = Catalogue.of(a.project().system());
         int asked = 0;
         int every = Samples.of(24, 1);
-        List<Fault> some = IntStream.range(0, faults.size()).filter(i -> (i + name.hashCode()) % every == 0).mapToObj(faults::get).toList();
+        List<Fault> some = IntStream.range(0, faults.size())
+                .filter(i -> (i + name.hashCode()) % every == 0)
+                .mapToObj(faults::get)
+                .toList();
         for (FaultAnswer said : searched(a, some)) {
             Fault f = said.fault();
             if (Double.isNaN(said.share()) || f.kind() == Kind.FUEL_VOLATILE) {
@@ -94,15 +120,20 @@ class EveryCaseTest {
             for (Asked c : all) {
                 CaseAnswer now = FaultCases.failed(a, a.basis().orElseThrow().aside(), c.sound(), f);
                 double share = now.capacity().usable() ? now.capacity().inletFlow() / now.need() : 0;
-                boolean boils = share >= 1 && FaultCases.degrees(a, now, c.airs()).orElse(1) < 0;
+                boolean boils =
+                        share >= 1 && FaultCases.degrees(a, now, c.airs()).orElse(1) < 0;
                 double arrives = boils ? 0 : share;
                 any = Math.min(any, arrives);
                 if (boils || Math.abs(share - c.sound().margin()) > 1e-6 || uses(a, f, c.sound())) {
                     least = Math.min(least, arrives);
                 }
             }
-            assertThat(said.share()).as(said.part() + " " + Catalogue.words(f)).isCloseTo(Double.isInfinite(least) ? any : least, Offset.offset(2e-6));
-            assertThat(said.verdict() == Verdict.HOLDS && any < 1).as(said.part() + " " + Catalogue.words(f)).isFalse();
+            assertThat(said.share())
+                    .as(said.part() + " " + Catalogue.words(f))
+                    .isCloseTo(Double.isInfinite(least) ? any : least, Offset.offset(2e-6));
+            assertThat(said.verdict() == Verdict.HOLDS && any < 1)
+                    .as(said.part() + " " + Catalogue.words(f))
+                    .isFalse();
         }
         assertThat(asked).isPositive();
     }
@@ -112,18 +143,28 @@ class EveryCaseTest {
         Optional<Item> item = a.project().system().item(f.item());
         Optional<Tank> tank = item.flatMap(i -> i.only(Tank.class));
         if (tank.isPresent() && !f.port().isEmpty()) {
-            return tank.get().outlets().stream().filter(o -> o.name().equals(f.port())).anyMatch(o -> Math.abs(sound.demand().outflow(tank.get(), o))
-                    > FlowAnswer.NO_FLOW);
+            return tank.get().outlets().stream()
+                    .filter(o -> o.name().equals(f.port()))
+                    .anyMatch(o -> Math.abs(sound.demand().outflow(tank.get(), o)) > FlowAnswer.NO_FLOW);
         }
         if (f.kind() == Kind.SUPPLY_DEAD) {
-            return a.project().system().all(ration.model.Pump.class).filter(p -> p.drive() == ration.model.Pump.Drive.ELECTRIC && (f.port().isEmpty() || p.bus().equals(f.port())))
+            return a.project()
+                    .system()
+                    .all(ration.model.Pump.class)
+                    .filter(p -> p.drive() == ration.model.Pump.Drive.ELECTRIC
+                            && (f.port().isEmpty() || p.bus().equals(f.port())))
                     .anyMatch(p -> sound.demand().carries(p.id()));
         }
-        return tank.map(t -> f.kind() == Kind.FUEL_LEAK ? sound.demand().carries(t.id()) : Math.abs(sound.demand().outflow(t)) > FlowAnswer.NO_FLOW).orElseGet(() -> sound
-                .demand().carries(f.item()));
+        return tank.map(t -> f.kind() == Kind.FUEL_LEAK
+                        ? sound.demand().carries(t.id())
+                        : Math.abs(sound.demand().outflow(t)) > FlowAnswer.NO_FLOW)
+                .orElseGet(() -> sound.demand().carries(f.item()));
     }
 
-    /** R2 pinched to half brings 1.11 of the demand in the climb and less than it on the take-off run, which governs the ledger. */
+    /**
+     * R2 pinched to half brings 1.11 of the demand in the climb and less than it on the take-off run, which governs the
+     * ledger.
+     */
     @Test
     void theTakeOffRunIsAsked() {
         FaultAnswer pinched = FaultSearch.of(Assessment.of(Systems.corrie()), new Fault(Kind.LINE_PINCHED, "r2", 0.5));
@@ -141,18 +182,27 @@ class EveryCaseTest {
             assertThat(f.verdict()).as(id).isEqualTo(Verdict.SHORT);
             assertThat(f.why()).as(id).contains("Air is drawn in");
         }
-        assertThat(FaultSearch.of(a, new Fault(Kind.AIR_LEAK, "r9")).verdict()).as("a return").isEqualTo(Verdict.HOLDS);
+        assertThat(FaultSearch.of(a, new Fault(Kind.AIR_LEAK, "r9")).verdict())
+                .as("a return")
+                .isEqualTo(Verdict.HOLDS);
     }
 
     /** A leg that stands under suction lets air in too: it is open to the line that flows. */
     @Test
     void airComesInThroughALegThatStands() {
         Assessment a = Assessment.of(Systems.demo("jet-siphon"));
-        List<FaultAnswer> leaks = searched(a, Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == Kind.AIR_LEAK).toList());
+        List<FaultAnswer> leaks = searched(
+                a,
+                Catalogue.of(a.project().system()).stream()
+                        .filter(f -> f.kind() == Kind.AIR_LEAK)
+                        .toList());
         assertThat(leaks).isNotEmpty().allMatch(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.SHORT);
     }
 
-    /** Every kind of part has a way to fail, every way has its source and some part that knows it, and each of them is answered. */
+    /**
+     * Every kind of part has a way to fail, every way has its source and some part that knows it, and each of them is
+     * answered.
+     */
     @Test
     void everyKindKnowsItsWays() {
         Set<Kind> known = EnumSet.noneOf(Kind.class);
@@ -167,7 +217,10 @@ class EveryCaseTest {
         });
     }
 
-    /** A header whose vent is shut stands under what feeds it, and its reserve is gone; a nozzle, an orifice, a coupling that shut pass nothing. */
+    /**
+     * A header whose vent is shut stands under what feeds it, and its reserve is gone; a nozzle, an orifice, a coupling
+     * that shut pass nothing.
+     */
     @Test
     void whatIsNotLackOfFlowIsNeverCalledHarmless() {
         Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
@@ -178,22 +231,48 @@ class EveryCaseTest {
         assertThat(knocked.share()).isZero();
         for (String demo : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
             Assessment a = Assessment.of(Systems.demo(demo));
-            assertThat(searched(a, Catalogue.of(a.project().system()).stream().filter(f -> EnumSet.of(Kind.CAP_LOST, Kind.SELECTOR_STUCK, Kind.INDICATION_WRONG, Kind.FUEL_LEAK)
-                    .contains(f.kind())).toList())).isNotEmpty().noneMatch(f -> f.verdict() == Verdict.HOLDS);
+            assertThat(searched(
+                            a,
+                            Catalogue.of(a.project().system()).stream()
+                                    .filter(f -> EnumSet.of(
+                                                    Kind.CAP_LOST,
+                                                    Kind.SELECTOR_STUCK,
+                                                    Kind.INDICATION_WRONG,
+                                                    Kind.FUEL_LEAK)
+                                            .contains(f.kind()))
+                                    .toList()))
+                    .isNotEmpty()
+                    .noneMatch(f -> f.verdict() == Verdict.HOLDS);
         }
     }
 
-    /** With the inlet over its most already, a failure that has nothing to do with it is not told as one more of the same. */
+    /**
+     * With the inlet over its most already, a failure that has nothing to do with it is not told as one more of the
+     * same.
+     */
     @Test
     void whatTheSoundLayoutFailsIsSaidOnce() {
         Project sound = Systems.demo("tansy-l3");
-        Project p = sound.with(sound.system().change("servo", ration.model.EngineInlet.class, e -> e.withPressures(e.minimumPressure(), Optional.of(Measured.of(e.minimumPressure()
-                .si() / 6894.757 + 0.5, Unit.PSI, "print")))));
+        Project p = sound.with(sound.system()
+                .change(
+                        "servo",
+                        ration.model.EngineInlet.class,
+                        e -> e.withPressures(
+                                e.minimumPressure(),
+                                Optional.of(
+                                        Measured.of(e.minimumPressure().si() / 6894.757 + 0.5, Unit.PSI, "print")))));
         Assessment a = Assessment.of(p);
-        assertThat(FaultSearch.already(a, ration.quantity.UnitSystem.US)).isPresent().get().asString().contains("with nothing failed");
-        assertThat(FaultSearch.already(Assessment.of(sound), ration.quantity.UnitSystem.US)).isEmpty();
-        assertThat(FaultSearch.of(a)).filteredOn(f -> f.harm() == FaultAnswer.Harm.PRESSURE).as("only what drives it up").allMatch(f -> f.why().contains("without the"
-                + " failure"));
+        assertThat(FaultSearch.already(a, ration.quantity.UnitSystem.US))
+                .isPresent()
+                .get()
+                .asString()
+                .contains("with nothing failed");
+        assertThat(FaultSearch.already(Assessment.of(sound), ration.quantity.UnitSystem.US))
+                .isEmpty();
+        assertThat(FaultSearch.of(a))
+                .filteredOn(f -> f.harm() == FaultAnswer.Harm.PRESSURE)
+                .as("only what drives it up")
+                .allMatch(f -> f.why().contains("without the" + " failure"));
     }
 
     /** A shut vent is soonest where there is least air: in a full tank, in whatever attitude. */
@@ -204,9 +283,18 @@ class EveryCaseTest {
         Fault shut = new Fault(Kind.VENT_SHUT, tank);
         FaultAnswer said = FaultSearch.of(a, shut);
         List<Double> plain = new ArrayList<>();
-        FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream().filter(c -> FaultCases.holds(a, c) && c.sound().demand().outflow((Tank) a.project().system().item(tank)
-                .orElseThrow()) > 0).forEach(c -> plain.add(ration.drawdown.Lasting.minutes(a.basis().orElseThrow(), c.sound().condition().with(shut), c.sound().need(), 60)));
-        assertThat(said.minutes()).isCloseTo(plain.stream().mapToDouble(m -> m).min().orElseThrow(), Offset.offset(1e-6));
+        FaultCases.all(a, UsualFlight.meant(a.project()).phases()).stream()
+                .filter(c -> FaultCases.holds(a, c)
+                        && c.sound().demand().outflow((Tank)
+                                        a.project().system().item(tank).orElseThrow())
+                                > 0)
+                .forEach(c -> plain.add(ration.drawdown.Lasting.minutes(
+                        a.basis().orElseThrow(),
+                        c.sound().condition().with(shut),
+                        c.sound().need(),
+                        60)));
+        assertThat(said.minutes())
+                .isCloseTo(plain.stream().mapToDouble(m -> m).min().orElseThrow(), Offset.offset(1e-6));
         assertThat(said.minutes()).isLessThan(tank.equals("upper") ? 0.35 : 0.2);
         assertThat(said.why()).contains(" gal feed before");
     }
@@ -217,8 +305,14 @@ class EveryCaseTest {
         Assessment a = Assessment.of(Systems.corrie());
         FaultAnswer pinched = FaultSearch.of(a, new Fault(Kind.LINE_PINCHED, "r3", 0.5));
         assertThat(pinched.wayOut().orElseThrow().does()).startsWith("UPPER");
-        double least = a.cases().stream().filter(c -> c.judged() && !c.condition().engine().fouled() && c.condition().positions().containsValue("UPPER")).mapToDouble(c -> FaultCases
-                .failed(a, a.basis().orElseThrow(), c, pinched.fault()).margin()).min().orElseThrow();
+        double least = a.cases().stream()
+                .filter(c -> c.judged()
+                        && !c.condition().engine().fouled()
+                        && c.condition().positions().containsValue("UPPER"))
+                .mapToDouble(c -> FaultCases.failed(a, a.basis().orElseThrow(), c, pinched.fault())
+                        .margin())
+                .min()
+                .orElseThrow();
         assertThat(pinched.wayOut().orElseThrow().share()).isCloseTo(least, Offset.offset(1e-6));
     }
 }

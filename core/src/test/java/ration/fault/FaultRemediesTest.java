@@ -24,17 +24,30 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.task.Task;
 
-/** What is offered against a fault has been flown with it: taken up, the search finds what the row promised, and nothing got worse. */
+/**
+ * What is offered against a fault has been flown with it: taken up, the search finds what the row promised, and nothing
+ * got worse.
+ */
 class FaultRemediesTest {
 
     private static FaultAnswer worst(Assessment a, Kind kind) {
-        return of(a, kind).stream().max(Comparator.comparing(FaultAnswer::verdict)
-                .thenComparing(Comparator.comparingDouble(FaultAnswer::minutes).reversed())).orElseThrow();
+        return of(a, kind).stream()
+                .max(Comparator.comparing(FaultAnswer::verdict)
+                        .thenComparing(
+                                Comparator.comparingDouble(FaultAnswer::minutes).reversed()))
+                .orElseThrow();
     }
 
     /** Of one kind; no other is asked, since none bears on what is said of these. */
     private static List<FaultAnswer> of(Assessment a, Kind kind) {
-        return FaultSearch.of(a, Catalogue.of(a.project().system()).stream().filter(f -> f.kind() == kind).toList(), UnitSystem.US, done -> { }, () -> false);
+        return FaultSearch.of(
+                a,
+                Catalogue.of(a.project().system()).stream()
+                        .filter(f -> f.kind() == kind)
+                        .toList(),
+                UnitSystem.US,
+                done -> {},
+                () -> false);
     }
 
     private static List<FaultRemedy> remedies(Assessment a, FaultAnswer f) {
@@ -44,27 +57,46 @@ class FaultRemediesTest {
     /** The answer on the same fault once a remedy is taken up. */
     private static Optional<FaultAnswer> after(Project p, FaultRemedy r, Fault fault) {
         Project then = r.edit().change().apply(p);
-        return Catalogue.of(then.system()).stream().filter(fault::equals).findFirst().map(f -> FaultSearch.of(Assessment.of(then), f));
+        return Catalogue.of(then.system()).stream()
+                .filter(fault::equals)
+                .findFirst()
+                .map(f -> FaultSearch.of(Assessment.of(then), f));
     }
 
     /** Kinds that change something at their own part, in layouts where it helps. */
     @ParameterizedTest
-    @CsvSource({"CORRIE, LINE_PINCHED, Next size", "CORRIE, VENT_SHUT, Vented cap",
-        "BRINDLE, AIR_LEAK, Header twice as large", "TWO_PUMPS_PARALLEL, SUPPLY_DEAD, on a second bus"})
+    @CsvSource({
+        "CORRIE, LINE_PINCHED, Next size",
+        "CORRIE, VENT_SHUT, Vented cap",
+        "BRINDLE, AIR_LEAK, Header twice as large",
+        "TWO_PUMPS_PARALLEL, SUPPLY_DEAD, on a second bus"
+    })
     void whatIsOfferedIsFoundOnceItIsTakenUp(String layout, Kind kind, String title) {
-        Project p = switch (layout) {
-            case "CORRIE" -> Systems.corrie();
-            case "BRINDLE" -> Systems.demo("brindle-a2");
-            default -> Systems.said(Pattern.valueOf(layout).project());
-        };
+        Project p =
+                switch (layout) {
+                    case "CORRIE" -> Systems.corrie();
+                    case "BRINDLE" -> Systems.demo("brindle-a2");
+                    default -> Systems.said(Pattern.valueOf(layout).project());
+                };
         Assessment a = Assessment.of(p);
         FaultAnswer now = worst(a, kind);
         List<FaultRemedy> offered = remedies(a, now);
-        assertThat(offered).as("against " + now.part() + " " + kind).extracting(FaultRemedy::title).anyMatch(t -> t.contains(title));
+        assertThat(offered)
+                .as("against " + now.part() + " " + kind)
+                .extracting(FaultRemedy::title)
+                .anyMatch(t -> t.contains(title));
         for (FaultRemedy r : offered) {
-            assertThat(r.after().verdict().compareTo(now.verdict()) < 0 || r.after().minutes() > now.minutes() + 1).as(r.title()).isTrue();
+            assertThat(r.after().verdict().compareTo(now.verdict()) < 0
+                            || r.after().minutes() > now.minutes() + 1)
+                    .as(r.title())
+                    .isTrue();
             if (layout.equals("CORRIE")) {
-                assertThat(r.shorts()).as(r.title()).isEqualTo(FaultSearch.of(Assessment.of(r.edit().change().apply(p))).stream().filter(f -> f.verdict() == Verdict.SHORT).count());
+                assertThat(r.shorts())
+                        .as(r.title())
+                        .isEqualTo(
+                                FaultSearch.of(Assessment.of(r.edit().change().apply(p))).stream()
+                                        .filter(f -> f.verdict() == Verdict.SHORT)
+                                        .count());
             }
             if (kind != Kind.SUPPLY_DEAD) {
                 FaultAnswer then = after(p, r, now.fault()).orElseThrow();
@@ -80,29 +112,50 @@ class FaultRemediesTest {
         Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         Assessment a = Assessment.of(p);
         FaultAnswer dead = worst(a, Kind.SUPPLY_DEAD);
-        FaultRemedy bus = remedies(a, dead).stream().filter(r -> r.title().endsWith("on a second bus")).findFirst().orElseThrow();
+        FaultRemedy bus = remedies(a, dead).stream()
+                .filter(r -> r.title().endsWith("on a second bus"))
+                .findFirst()
+                .orElseThrow();
         Project parted = bus.edit().change().apply(p);
         assertThat(parted.system().all(Pump.class).map(Pump::bus).distinct()).hasSize(2);
         List<FaultAnswer> supplies = of(Assessment.of(parted), Kind.SUPPLY_DEAD);
         assertThat(supplies).hasSize(2);
-        assertThat(bus.after().verdict()).isEqualTo(supplies.stream().map(FaultAnswer::verdict).max(Comparator.naturalOrder()).orElseThrow());
+        assertThat(bus.after().verdict())
+                .isEqualTo(supplies.stream()
+                        .map(FaultAnswer::verdict)
+                        .max(Comparator.naturalOrder())
+                        .orElseThrow());
     }
 
-    /** A relief is offered where the inlet says what it takes, and opens within that; without that figure there is nothing to set it to. */
+    /**
+     * A relief is offered where the inlet says what it takes, and opens within that; without that figure there is
+     * nothing to set it to.
+     */
     @Test
     void aReliefOpensWithinWhatTheInletTakes() {
         Project p = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
-        Project bounded = p.with(p.system().change(p.system().inlet().orElseThrow().id(), EngineInlet.class, i -> i.withPressures(i.minimumPressure(),
-                Optional.of(Measured.of(60, Unit.PSI, "maker")))));
+        Project bounded = p.with(p.system()
+                .change(
+                        p.system().inlet().orElseThrow().id(),
+                        EngineInlet.class,
+                        i -> i.withPressures(i.minimumPressure(), Optional.of(Measured.of(60, Unit.PSI, "maker")))));
         Assessment a = Assessment.of(bounded);
         FaultAnswer stuck = worst(a, Kind.REGULATOR_STUCK_SHUT);
         for (FaultRemedy r : remedies(a, stuck)) {
             Project then = r.edit().change().apply(bounded);
-            then.system().all(Pump.class).flatMap(x -> x.build().relief().stream()).forEach(m -> assertThat(m.si()).isLessThan(Unit.PSI.toSi(60)));
+            then.system()
+                    .all(Pump.class)
+                    .flatMap(x -> x.build().relief().stream())
+                    .forEach(m -> assertThat(m.si()).isLessThan(Unit.PSI.toSi(60)));
         }
-        Project silent = p.with(p.system().change(p.system().inlet().orElseThrow().id(), EngineInlet.class, i -> i.withPressures(i.minimumPressure(), Optional.empty())));
+        Project silent = p.with(p.system()
+                .change(
+                        p.system().inlet().orElseThrow().id(),
+                        EngineInlet.class,
+                        i -> i.withPressures(i.minimumPressure(), Optional.empty())));
         Assessment b = Assessment.of(silent);
-        assertThat(remedies(b, worst(b, Kind.REGULATOR_STUCK_SHUT))).noneMatch(r -> r.title().startsWith("Relief"));
+        assertThat(remedies(b, worst(b, Kind.REGULATOR_STUCK_SHUT)))
+                .noneMatch(r -> r.title().startsWith("Relief"));
     }
 
     /** Twice the header lasts twice as long: V / q. */
@@ -111,9 +164,18 @@ class FaultRemediesTest {
         Project p = Systems.demo("brindle-a2");
         Assessment a = Assessment.of(p);
         FaultAnswer leak = FaultSearch.of(a, new Fault(Kind.FILTER_FOULED, "strainer", Double.POSITIVE_INFINITY));
-        FaultRemedy larger = remedies(a, leak).stream().filter(r -> r.title().startsWith("Header twice")).findFirst().orElseThrow();
+        FaultRemedy larger = remedies(a, leak).stream()
+                .filter(r -> r.title().startsWith("Header twice"))
+                .findFirst()
+                .orElseThrow();
         Header before = p.system().all(Header.class).findFirst().orElseThrow();
-        Header then = larger.edit().change().apply(p).system().all(Header.class).findFirst().orElseThrow();
+        Header then = larger.edit()
+                .change()
+                .apply(p)
+                .system()
+                .all(Header.class)
+                .findFirst()
+                .orElseThrow();
         assertThat(then.capacity().si()).isEqualTo(2 * before.capacity().si());
         assertThat(larger.after().minutes()).isCloseTo(2 * leak.minutes(), Percentage.withPercentage(1e-6));
     }
@@ -122,9 +184,15 @@ class FaultRemediesTest {
     @Test
     void nothingIsOfferedThatChangesNothing() {
         Assessment a = Assessment.of(Systems.said(Pattern.GRAVITY_SELECTOR.project()));
-        for (FaultAnswer f : FaultSearch.of(a).stream().filter(f -> f.verdict() == Verdict.SHORT).limit(4).toList()) {
-            assertThat(remedies(a, f)).as(f.part() + " " + f.fault()).allSatisfy(r -> assertThat(r.edit().change().apply(a.project())).isNotEqualTo(a.project()));
-            assertThat(FaultRemedies.of(a, f, UnitSystem.US, new Task(share -> { }, () -> true))).isEmpty();
+        for (FaultAnswer f : FaultSearch.of(a).stream()
+                .filter(f -> f.verdict() == Verdict.SHORT)
+                .limit(4)
+                .toList()) {
+            assertThat(remedies(a, f)).as(f.part() + " " + f.fault()).allSatisfy(r -> assertThat(
+                            r.edit().change().apply(a.project()))
+                    .isNotEqualTo(a.project()));
+            assertThat(FaultRemedies.of(a, f, UnitSystem.US, new Task(share -> {}, () -> true)))
+                    .isEmpty();
         }
     }
 }

@@ -37,21 +37,32 @@ class AttachmentsTest {
     @ValueSource(strings = {"../a.jpg", "a/b.jpg", "a\\b.jpg", "a\u0000.jpg", "", " ", "..", "a\n.jpg"})
     void namesThatLeadElsewhereAreRefusedWhenRead(String name) throws ProjectFileException {
         assertThat(HangarTest.Photo.wrong(name)).isNotEmpty();
-        assertThat(Attachments.known(folder.resolve("corrie.ration"), new HangarTest.Photo(name, "0"))).contains(Attachments.State.MISSING);
+        assertThat(Attachments.known(folder.resolve("corrie.ration"), new HangarTest.Photo(name, "0")))
+                .contains(Attachments.State.MISSING);
         Project p = ration.Systems.corrie();
         HangarTest t = p.tests().get(0);
-        Project with = p.withTests(p.tests().stream().map(x -> x == t ? x.with(x.by().with(x.by().beside().with(new HangarTest.Photo(name, "0".repeat(64))))) : x).toList());
-        assertThatThrownBy(() -> ProjectFile.read(ProjectFile.text(with).getBytes(StandardCharsets.UTF_8), "a.ration")).isInstanceOf(ProjectFileException.class).hasMessageContaining("a.ration")
-                .satisfies(e -> assertThat(((ProjectFileException) e).fullText()).contains("by its name alone"));
+        Project with = p.withTests(p.tests().stream()
+                .map(x -> x == t
+                        ? x.with(x.by().with(x.by().beside().with(new HangarTest.Photo(name, "0".repeat(64)))))
+                        : x)
+                .toList());
+        assertThatThrownBy(() -> ProjectFile.read(ProjectFile.text(with).getBytes(StandardCharsets.UTF_8), "a.ration"))
+                .isInstanceOf(ProjectFileException.class)
+                .hasMessageContaining("a.ration")
+                .satisfies(
+                        e -> assertThat(((ProjectFileException) e).fullText()).contains("by its name alone"));
     }
 
     @Test
     void itIsBroughtBesideTheDocumentAndKnownByItsBytes() throws IOException, ProjectFileException {
         Path document = Files.createDirectories(folder.resolve("plane")).resolve("corrie.ration");
-        Path photo = Files.writeString(Files.createDirectories(folder.resolve("camera")).resolve("joint.jpg"), "abc");
+        Path photo = Files.writeString(
+                Files.createDirectories(folder.resolve("camera")).resolve("joint.jpg"), "abc");
         HangarTest.Photo one = Attachments.attach(document, photo);
         // SHA-256 of "abc": FIPS 180-2, appendix B.1
-        assertThat(one).isEqualTo(new HangarTest.Photo("joint.jpg", "ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad"));
+        assertThat(one)
+                .isEqualTo(new HangarTest.Photo(
+                        "joint.jpg", "ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad"));
         assertThat(Attachments.state(document, one)).isEqualTo(Attachments.State.AS_RECORDED);
         assertThat(Attachments.attach(document, photo)).as("the same once more").isEqualTo(one);
         Files.writeString(photo, "another");
@@ -62,7 +73,10 @@ class AttachmentsTest {
         assertThat(Attachments.state(document, one)).isEqualTo(Attachments.State.CHANGED);
         Files.delete(document.resolveSibling("joint-2.jpg"));
         assertThat(Attachments.state(document, two)).isEqualTo(Attachments.State.MISSING);
-        assertThat(Attachments.state(document, new HangarTest.Photo("../camera/joint.jpg", two.sha256()))).as("nothing outside the folder").isEqualTo(Attachments.State.MISSING);
-        assertThatThrownBy(() -> Attachments.attach(document, folder.resolve("nothing.jpg"))).isInstanceOf(ProjectFileException.class);
+        assertThat(Attachments.state(document, new HangarTest.Photo("../camera/joint.jpg", two.sha256())))
+                .as("nothing outside the folder")
+                .isEqualTo(Attachments.State.MISSING);
+        assertThatThrownBy(() -> Attachments.attach(document, folder.resolve("nothing.jpg")))
+                .isInstanceOf(ProjectFileException.class);
     }
 }

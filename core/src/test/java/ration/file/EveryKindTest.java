@@ -41,9 +41,12 @@ class EveryKindTest {
     /** A kind added to the family and not to the samples fails here. */
     @Test
     void thereIsASampleOfEveryKind() {
-        Set<Class<?>> kinds = Stream.concat(Arrays.stream(Item.class.getPermittedSubclasses()).filter(c -> c != Fitted.class),
-                Arrays.stream(Fitted.class.getPermittedSubclasses())).collect(Collectors.toSet());
-        assertThat(EveryKind.all().stream().<Class<?>>map(Item::getClass).collect(Collectors.toSet())).isEqualTo(kinds);
+        Set<Class<?>> kinds = Stream.concat(
+                        Arrays.stream(Item.class.getPermittedSubclasses()).filter(c -> c != Fitted.class),
+                        Arrays.stream(Fitted.class.getPermittedSubclasses()))
+                .collect(Collectors.toSet());
+        assertThat(EveryKind.all().stream().<Class<?>>map(Item::getClass).collect(Collectors.toSet()))
+                .isEqualTo(kinds);
     }
 
     @Test
@@ -63,13 +66,15 @@ class EveryKindTest {
         assertThat(fields.stream().map(Field::label)).doesNotHaveDuplicates();
         for (Field field : fields) {
             Measured now = field.get().apply(item);
-            Measured other = now.with(Quantity.of(now.quantity().value() * 1.01 + 0.013, now.quantity().unit()));
+            Measured other = now.with(Quantity.of(
+                    now.quantity().value() * 1.01 + 0.013, now.quantity().unit()));
             Item changed = field.with().apply(item, other);
             assertThat(field.get().apply(changed)).as(field.key()).isEqualTo(other);
             for (Field untouched : fields) {
                 if (!untouched.key().equals(field.key())) {
-                    assertThat(untouched.get().apply(changed)).as(field.key() + " left " + untouched.key()).isEqualTo(untouched.get()
-                            .apply(item));
+                    assertThat(untouched.get().apply(changed))
+                            .as(field.key() + " left " + untouched.key())
+                            .isEqualTo(untouched.get().apply(item));
                 }
             }
             List<Item> all = new ArrayList<>(EveryKind.all());
@@ -77,18 +82,29 @@ class EveryKindTest {
             String text = ProjectFile.text(Systems.project(new FuelSystem(all, Optional.empty())));
             Project back = ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "every.ration");
             assertThat(back.system().item(item.id())).as(field.key()).contains(changed);
-            assertThat(inFile(text, item.id(), field.key())).as(field.key()).isEqualTo(other.quantity().text());
+            assertThat(inFile(text, item.id(), field.key()))
+                    .as(field.key())
+                    .isEqualTo(other.quantity().text());
         }
     }
 
-    /** What the program writes of any kind, the schema describes: a field forgotten there fails here, though readers may add their own. */
+    /**
+     * What the program writes of any kind, the schema describes: a field forgotten there fails here, though readers may
+     * add their own.
+     */
     @Test
     void theSchemaNamesEveryFieldThatIsWritten() throws Exception {
         ObjectMapper json = new ObjectMapper();
         JsonSchema strict = StrictSchema.read();
-        assertThat(strict.validate(json.readTree(ProjectFile.text(Systems.project(new FuelSystem(EveryKind.all(), Optional.empty())))))).isEmpty();
-        for (String demo : Stream.concat(Stream.of("corrie-b1", "tansy-l3", "brindle-a2"), ProjectFile.systems().stream()).toList()) {
-            assertThat(strict.validate(json.readTree(ProjectFile.text(ProjectFile.demo(demo))))).as(demo).isEmpty();
+        assertThat(strict.validate(json.readTree(
+                        ProjectFile.text(Systems.project(new FuelSystem(EveryKind.all(), Optional.empty()))))))
+                .isEmpty();
+        for (String demo : Stream.concat(
+                        Stream.of("corrie-b1", "tansy-l3", "brindle-a2"), ProjectFile.systems().stream())
+                .toList()) {
+            assertThat(strict.validate(json.readTree(ProjectFile.text(ProjectFile.demo(demo)))))
+                    .as(demo)
+                    .isEmpty();
         }
         ObjectNode more = (ObjectNode) json.readTree(ProjectFile.text(ProjectFile.demo("corrie-b1")));
         ((ObjectNode) more.get("system").get("items").get(0)).put("unheardOf", 1);
@@ -98,9 +114,15 @@ class EveryKindTest {
     /** A kind by another word, an engine pump beside an electric one, is named there too. */
     @Test
     void theSchemaNamesEveryWordForAKind() throws Exception {
-        JsonNode words = new ObjectMapper().readTree(Files.readString(Path.of("../docs/format/ration-1.schema.json"))).at("/$defs/item/properties/kind/enum");
-        assertThat(StreamSupport.stream(words.spliterator(), false).map(JsonNode::asText).toList()).containsExactlyInAnyOrderElementsOf(
-                Arrays.stream(WrittenKind.values()).map(WrittenKind::word).toList());
+        JsonNode words = new ObjectMapper()
+                .readTree(Files.readString(Path.of("../docs/format/ration-1.schema.json")))
+                .at("/$defs/item/properties/kind/enum");
+        assertThat(StreamSupport.stream(words.spliterator(), false)
+                        .map(JsonNode::asText)
+                        .toList())
+                .containsExactlyInAnyOrderElementsOf(Arrays.stream(WrittenKind.values())
+                        .map(WrittenKind::word)
+                        .toList());
     }
 
     /** The text a figure has in the file: objects by name, list elements by number or by their name. */

@@ -16,13 +16,15 @@ import ration.quantity.Unit;
 class LogTableTest {
 
     private static LogTable read(String text) {
-        return LogTable.read(text, s -> { }, () -> false);
+        return LogTable.read(text, s -> {}, () -> false);
     }
 
     @Test
     void commasWithUnits() {
         LogTable t = read("time (s),pump [\u00b0F],bowl_C\n0,112,31.5\n60,118,33\n120,125,35\n");
-        assertThat(t.columns()).extracting(LogTable.Column::name).containsExactly("time (s)", "pump [\u00b0F]", "bowl_C");
+        assertThat(t.columns())
+                .extracting(LogTable.Column::name)
+                .containsExactly("time (s)", "pump [\u00b0F]", "bowl_C");
         assertThat(t.columns().get(0).unit()).contains(Unit.SECOND);
         assertThat(t.columns().get(1).unit()).contains(Unit.FAHRENHEIT);
         assertThat(t.columns().get(2).unit()).contains(Unit.CELSIUS);
@@ -50,11 +52,25 @@ class LogTableTest {
     /** Elapsed minutes and seconds, said, begun at nothing or past any hour; and a time of day, which stays one. */
     @Test
     void minutesAndSeconds() {
-        assertThat(read("mm:ss;T\n12:30;40,5\n12:31;41\n12:32;42\n").columns().get(0).values()).containsExactly(750, 751, 752);
-        assertThat(read("t,T\n0:00,40\n0:30,41\n1:15,42\n").columns().get(0).values()).containsExactly(0, 30, 75);
-        assertThat(read("t,T\n90:00,40\n90:30,41\n91:00,42\n").columns().get(0).values()).containsExactly(5400, 5430, 5460);
-        assertThat(read("clock,T\n09:30,40\n09:31,41\n09:32,42\n").columns().get(0).values()).containsExactly(34_200, 34_260, 34_320);
-        assertThat(read("t,T\n0:00:00,40\n0:00:30,41\n1:00:00,42\n").columns().get(0).values()).containsExactly(0, 30, 3600);
+        assertThat(read("mm:ss;T\n12:30;40,5\n12:31;41\n12:32;42\n")
+                        .columns()
+                        .get(0)
+                        .values())
+                .containsExactly(750, 751, 752);
+        assertThat(read("t,T\n0:00,40\n0:30,41\n1:15,42\n").columns().get(0).values())
+                .containsExactly(0, 30, 75);
+        assertThat(read("t,T\n90:00,40\n90:30,41\n91:00,42\n").columns().get(0).values())
+                .containsExactly(5400, 5430, 5460);
+        assertThat(read("clock,T\n09:30,40\n09:31,41\n09:32,42\n")
+                        .columns()
+                        .get(0)
+                        .values())
+                .containsExactly(34_200, 34_260, 34_320);
+        assertThat(read("t,T\n0:00:00,40\n0:00:30,41\n1:00:00,42\n")
+                        .columns()
+                        .get(0)
+                        .values())
+                .containsExactly(0, 30, 3600);
     }
 
     @Test
@@ -72,9 +88,11 @@ class LogTableTest {
             text.append(i).append(',').append(20 + i % 40).append('\n');
         }
         List<Double> shares = new ArrayList<>();
-        assertThat(LogTable.read(text.toString(), shares::add, () -> false).rows()).isEqualTo(200_000);
+        assertThat(LogTable.read(text.toString(), shares::add, () -> false).rows())
+                .isEqualTo(200_000);
         assertThat(shares).hasSizeGreaterThan(50).isSorted();
-        assertThat(LogTable.read(text.toString(), s -> { }, () -> true).columns()).isEmpty();
+        assertThat(LogTable.read(text.toString(), s -> {}, () -> true).columns())
+                .isEmpty();
     }
 
     @Test
@@ -90,7 +108,10 @@ class LogTableTest {
         Random random = new Random(seed);
         StringBuilder mixed = new StringBuilder("t,x\n");
         for (int i = 0; i < 5; i++) {
-            mixed.append(random.nextInt(100)).append(",;\t".charAt(random.nextInt(3))).append(random.nextGaussian()).append('\n');
+            mixed.append(random.nextInt(100))
+                    .append(",;\t".charAt(random.nextInt(3)))
+                    .append(random.nextGaussian())
+                    .append('\n');
         }
         for (String s : List.of(text, mixed + text, mixed.toString())) {
             try {

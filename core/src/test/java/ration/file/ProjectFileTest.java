@@ -94,12 +94,18 @@ class ProjectFileTest {
         FuelSystem system = Systems.corrie().system();
         for (NewItem kind : NewItem.values()) {
             if (kind != NewItem.TANK) {
-                system = LayoutEdits.add(system, "r3", LayoutEdits.Spot.IN_RUN, kind).orElseThrow().system();
+                system = LayoutEdits.add(system, "r3", LayoutEdits.Spot.IN_RUN, kind)
+                        .orElseThrow()
+                        .system();
             }
         }
-        system = LayoutEdits.add(system, "r2", LayoutEdits.Spot.BRANCH, NewItem.TANK).orElseThrow().system();
-        system = system.plus(new CheckValve(new Tag("spare", "Sp\u00e4re \u2013 \u201cvalve\u201d",
-                Place.inches(0, 0, 0)), Measured.of(0.02, Unit.BAR, ""), Rated.of(20, 0.03, "bench")));
+        system = LayoutEdits.add(system, "r2", LayoutEdits.Spot.BRANCH, NewItem.TANK)
+                .orElseThrow()
+                .system();
+        system = system.plus(new CheckValve(
+                new Tag("spare", "Sp\u00e4re \u2013 \u201cvalve\u201d", Place.inches(0, 0, 0)),
+                Measured.of(0.02, Unit.BAR, ""),
+                Rated.of(20, 0.03, "bench")));
         Project project = Systems.corrie().with(system).withNote("line\nbreak");
         assertThat(read(ProjectFile.text(project))).isEqualTo(project);
     }
@@ -112,9 +118,11 @@ class ProjectFileTest {
             List<Run> runs = project.system().runs();
             Run run = runs.get(random.nextInt(runs.size()));
             double length = random.nextInt(1000) / 7.0;
-            Optional<LayoutEdits.Outcome> out = LayoutEdits.add(project.system().replace(
-                    run.withLength(Measured.of(length, Unit.values()[random.nextInt(4)]))), run.id(),
-                    LayoutEdits.Spot.BRANCH, NewItem.values()[random.nextInt(NewItem.values().length)]);
+            Optional<LayoutEdits.Outcome> out = LayoutEdits.add(
+                    project.system().replace(run.withLength(Measured.of(length, Unit.values()[random.nextInt(4)]))),
+                    run.id(),
+                    LayoutEdits.Spot.BRANCH,
+                    NewItem.values()[random.nextInt(NewItem.values().length)]);
             project = project.with(out.map(LayoutEdits.Outcome::system).orElse(project.system()));
         }
         assertThat(read(ProjectFile.text(project))).isEqualTo(project);
@@ -130,16 +138,28 @@ class ProjectFileTest {
         ((ObjectNode) item(doc, "upper").path("outlets").path(0)).put("o.dd name", 3);
         ((ObjectNode) item(doc, "r4").path("points").path(0)).put("clamp", "P-6");
         Project project = read(doc.toString());
-        Project edited = project.withName("Other").with(project.system().replace(
-                project.system().item("strainer").orElseThrow().renamed("Gascolator")));
+        Project edited = project.withName("Other")
+                .with(project.system()
+                        .replace(project.system().item("strainer").orElseThrow().renamed("Gascolator")));
         JsonNode back = JSON.readTree(ProjectFile.text(read(ProjectFile.text(edited))));
         assertThat(back.path("later").asBoolean()).isTrue();
         assertThat(back.path("brief").path("night").path("colour").asText()).isEqualTo("red");
         ObjectNode again = (ObjectNode) back;
         assertThat(item(again, "strainer").path("photos").path(0).asText()).isEqualTo("a.jpg");
-        assertThat(item(again, "strainer").path("loss").path("flow").path("tolerance").asText()).isEqualTo("1 gph");
-        assertThat(item(again, "upper").path("outlets").path(0).path("o.dd name").asInt()).isEqualTo(3);
-        assertThat(item(again, "r4").path("points").path(0).path("clamp").asText()).isEqualTo("P-6");
+        assertThat(item(again, "strainer")
+                        .path("loss")
+                        .path("flow")
+                        .path("tolerance")
+                        .asText())
+                .isEqualTo("1 gph");
+        assertThat(item(again, "upper")
+                        .path("outlets")
+                        .path(0)
+                        .path("o.dd name")
+                        .asInt())
+                .isEqualTo(3);
+        assertThat(item(again, "r4").path("points").path(0).path("clamp").asText())
+                .isEqualTo("P-6");
     }
 
     /** docs/format holds what the program writes. */
@@ -147,8 +167,10 @@ class ProjectFileTest {
     void writtenDocumentsFollowTheSchema() throws Exception {
         var schema = StrictSchema.read();
         assertThat(schema.validate(demo())).isEmpty();
-        assertThat(schema.validate(JSON.readTree(Files.readString(Path.of("../demos/corrie-b1.ration"))))).isEmpty();
-        assertThat(schema.validate(JSON.readTree(ProjectFile.text(Project.empty())))).isEmpty();
+        assertThat(schema.validate(JSON.readTree(Files.readString(Path.of("../demos/corrie-b1.ration")))))
+                .isEmpty();
+        assertThat(schema.validate(JSON.readTree(ProjectFile.text(Project.empty()))))
+                .isEmpty();
         for (Volatility v : Volatility.values()) {
             Heat heat = Heat.usual(v);
             for (HeatFigure f : HeatFigure.values()) {
@@ -156,31 +178,46 @@ class ProjectFileTest {
             }
             Project said = read(ProjectFile.text(Project.empty().with(heat)));
             assertThat(said.heat()).isEqualTo(heat);
-            assertThat(schema.validate(JSON.readTree(ProjectFile.text(said)))).as(v.name()).isEmpty();
+            assertThat(schema.validate(JSON.readTree(ProjectFile.text(said))))
+                    .as(v.name())
+                    .isEmpty();
         }
         Project tansy = ration.Systems.demo("tansy-l3");
         FlightPlan plan = UsualFlight.of(tansy);
-        FlightPlan full = plan.with(plan.switching().with(Switching.Mode.HAND).withSteps(List.of(new Switching.Step(Measured.of(30, Unit.MINUTE,
-                "watch"), Map.of("selector", "RIGHT"))))).withStart(Map.of("left", Measured.of(20, Unit.GALLON, "dipped")));
+        FlightPlan full = plan.with(plan.switching()
+                        .with(Switching.Mode.HAND)
+                        .withSteps(List.of(new Switching.Step(
+                                Measured.of(30, Unit.MINUTE, "watch"), Map.of("selector", "RIGHT")))))
+                .withStart(Map.of("left", Measured.of(20, Unit.GALLON, "dipped")));
         Project flown = read(ProjectFile.text(tansy.with(full)));
         assertThat(flown.flight()).contains(full);
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(flown)))).isEmpty();
-        Setting set = new Setting(Assessment.start(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
+        Setting set = new Setting(
+                Assessment.start(tansy).withStopped(Set.of("boost-pump")), Set.of(Setting.Manoeuvre.RETURN_PINCHED));
         Reading reading = new Reading("servo", Reading.What.PRESSURE, 82_000, 7000, set);
         Setting everything = new Setting(set.condition(), Set.of(Setting.Manoeuvre.values()));
-        List<Reading> taken = new java.util.ArrayList<>(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)));
+        List<Reading> taken =
+                new java.util.ArrayList<>(List.of(reading, new Reading("servo", Reading.What.MINUTES, 8, 1, set)));
         for (Reading.What what : Reading.What.values()) {
-            taken.add(what.sign() ? Reading.sign("servo", what, true, everything) : what.dimension() == ration.quantity.Dimension.FLOW ? new Reading("left", what,
-                    1e-5, 1e-6, everything) : new Reading("servo", what, 290, 2, everything));
+            taken.add(
+                    what.sign()
+                            ? Reading.sign("servo", what, true, everything)
+                            : what.dimension() == ration.quantity.Dimension.FLOW
+                                    ? new Reading("left", what, 1e-5, 1e-6, everything)
+                                    : new Reading("servo", what, 290, 2, everything));
         }
         Project read = read(ProjectFile.text(tansy.withReadings(taken)));
         assertThat(schema.validate(JSON.readTree(ProjectFile.text(read)))).isEmpty();
-        assertThat(read.readings()).extracting(Reading::what).isEqualTo(taken.stream().map(Reading::what).toList());
-        assertThat(read.readings().get(read.readings().size() - 1).setting().manoeuvres()).isEqualTo(everything.manoeuvres());
+        assertThat(read.readings())
+                .extracting(Reading::what)
+                .isEqualTo(taken.stream().map(Reading::what).toList());
+        assertThat(read.readings().get(read.readings().size() - 1).setting().manoeuvres())
+                .isEqualTo(everything.manoeuvres());
         assertThat(read.readings().get(0).value()).isEqualTo(82_000);
         assertThat(read.readings().get(1).value()).isEqualTo(8);
         assertThat(read.readings().get(0).setting().manoeuvres()).isEqualTo(set.manoeuvres());
-        assertThat(read.readings().get(0).setting().condition().handles()).isEqualTo(set.condition().handles());
+        assertThat(read.readings().get(0).setting().condition().handles())
+                .isEqualTo(set.condition().handles());
         assertThat(read(ProjectFile.text(read))).isEqualTo(read);
         ObjectNode wrong = demo();
         wrong.put("version", 2);
@@ -192,28 +229,42 @@ class ProjectFileTest {
     @Test
     void damagedForeignAndNewerFilesAreTold() {
         String whole = ProjectFile.text(Systems.corrie());
-        assertThat(refusal(whole.substring(0, whole.length() / 2))).contains("test.ration is damaged").contains("line")
+        assertThat(refusal(whole.substring(0, whole.length() / 2)))
+                .contains("test.ration is damaged")
+                .contains("line")
                 .contains("not changed");
         assertThat(refusal("")).contains("not a Ration document");
         assertThat(refusal("\u0000\u0001\u0002")).contains("damaged");
         assertThat(refusal("[1,2,3]")).contains("not a Ration document");
         assertThat(refusal("{\"format\":\"other\"}")).contains("not a Ration document");
         assertThat(refusal("{\"format\":\"ration\"}")).contains("which version");
-        assertThat(refusal("{\"format\":\"ration\",\"version\":99}")).contains("newer Ration").contains("99");
+        assertThat(refusal("{\"format\":\"ration\",\"version\":99}"))
+                .contains("newer Ration")
+                .contains("99");
         assertThat(refusal(whole + "{}")).contains("damaged");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"NaN|not a length", "1e999 in|not a length", "99999999999999 in|not a length",
-        "52.5|not a length", "3 gal|not a length", "-5 in|Length"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "NaN|not a length",
+                "1e999 in|not a length",
+                "99999999999999 in|not a length",
+                "52.5|not a length",
+                "3 gal|not a length",
+                "-5 in|Length"
+            })
     void badFiguresAreNamedWithTheirPlace(String figure, String says) throws ProjectFileException {
         ObjectNode doc = demo();
         item(doc, "r3").put("length", figure);
         if (figure.equals("-5 in")) {
-            assertThat(Assessment.of(read(doc.toString())).problems()).anySatisfy(
-                    p -> assertThat(p.toString()).contains(says));
+            assertThat(Assessment.of(read(doc.toString())).problems())
+                    .anySatisfy(p -> assertThat(p.toString()).contains(says));
         } else {
-            assertThat(refusal(doc.toString())).contains("system.items[r3].length").contains(says);
+            assertThat(refusal(doc.toString()))
+                    .contains("system.items[r3].length")
+                    .contains(says);
         }
     }
 
@@ -221,13 +272,20 @@ class ProjectFileTest {
     void everyBadFieldIsNamedAtOnce() {
         ObjectNode doc = demo();
         doc.remove("name");
-        ((ObjectNode) doc.path("brief")).put("delivery", "magic").put("fuel", "diesel").put("power", "0 hp")
+        ((ObjectNode) doc.path("brief"))
+                .put("delivery", "magic")
+                .put("fuel", "diesel")
+                .put("power", "0 hp")
                 .put("fuelTemperature", "500 \u00b0C");
         item(doc, "r3").put("size", "7/8").put("from", "selector");
         item(doc, "selector").put("kind", "teapot");
         String told = refusal(doc.toString());
-        assertThat(told).contains("name: the text is missing").contains("brief.delivery").contains("brief.power")
-                .contains("brief.fuel").contains("more.");
+        assertThat(told)
+                .contains("name: the text is missing")
+                .contains("brief.delivery")
+                .contains("brief.power")
+                .contains("brief.fuel")
+                .contains("more.");
     }
 
     @Test
@@ -236,10 +294,11 @@ class ProjectFileTest {
         item(doc, "r3").put("to", "nowhere.in");
         assertThat(refusal(doc.toString())).contains("r3").contains("nowhere.in");
         ObjectNode twice = demo();
-        ((ArrayNode) twice.path("system").path("items")).add(item(twice, "strainer").deepCopy());
+        ((ArrayNode) twice.path("system").path("items"))
+                .add(item(twice, "strainer").deepCopy());
         assertThat(refusal(twice.toString())).contains("Two items are called strainer");
-        String key = ProjectFile.text(Systems.corrie()).replaceFirst("\"version\" : 1,",
-                "\"version\" : 1, \"version\" : 1,");
+        String key = ProjectFile.text(Systems.corrie())
+                .replaceFirst("\"version\" : 1,", "\"version\" : 1, \"version\" : 1,");
         assertThat(refusal(key)).contains("a field stands twice");
     }
 
@@ -247,17 +306,20 @@ class ProjectFileTest {
     void hostileFilesAreRefusedQuickly() throws IOException {
         String deep = "{\"format\":\"ration\",\"version\":1,\"x\":" + "[".repeat(5000) + "]".repeat(5000) + "}";
         assertThat(refusal(deep)).contains("damaged").contains("nested deeper");
-        assertThat(refusal("{\"format\":\"ration\",\"version\":1" + "0".repeat(5000) + "}")).contains("damaged");
+        assertThat(refusal("{\"format\":\"ration\",\"version\":1" + "0".repeat(5000) + "}"))
+                .contains("damaged");
         assertThat(refusal("{\"format\":\"ration\",\"version\":NaN}")).contains("damaged");
         Path huge = folder.resolve("huge.ration");
-        try (var channel = java.nio.channels.FileChannel.open(huge, java.nio.file.StandardOpenOption.CREATE,
-                java.nio.file.StandardOpenOption.WRITE)) {
+        try (var channel = java.nio.channels.FileChannel.open(
+                huge, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.WRITE)) {
             channel.write(java.nio.ByteBuffer.wrap(new byte[] {' '}), 100L << 20);
         }
-        assertThatThrownBy(() -> ProjectFile.open(huge)).isInstanceOf(ProjectFileException.class)
+        assertThatThrownBy(() -> ProjectFile.open(huge))
+                .isInstanceOf(ProjectFileException.class)
                 .hasMessageContaining("100 MB");
         assertThatThrownBy(() -> ProjectFile.open(folder)).hasMessageContaining("folder");
-        assertThatThrownBy(() -> ProjectFile.open(folder.resolve("none.ration"))).hasMessageContaining("no file");
+        assertThatThrownBy(() -> ProjectFile.open(folder.resolve("none.ration")))
+                .hasMessageContaining("no file");
     }
 
     /** A document with one value put wrong is read or refused; it never brings the assessment down. */
@@ -267,9 +329,29 @@ class ProjectFileTest {
         ObjectNode doc = demo();
         List<ObjectNode> objects = new ArrayList<>();
         collect(doc, objects);
-        String[] junk = {"\"\"", "null", "-1", "1e308", "true", "[]", "{}", "\"0 in\"", "\"-3 in\"", "\"999999 in\"",
-            "\"0.0001 psi\"", "\"500 gal\"", "\"outlet\"", "\"strainer.in\"", "\"r3\"", "[[\"upper\",\"out\"]]",
-            "\"59 \u00b0\"", "\"\\u0000\"", "\"9999 psi\"", "\"0 gph\"", "{\"value\":\"1 in\",\"by\":3}"};
+        String[] junk = {
+            "\"\"",
+            "null",
+            "-1",
+            "1e308",
+            "true",
+            "[]",
+            "{}",
+            "\"0 in\"",
+            "\"-3 in\"",
+            "\"999999 in\"",
+            "\"0.0001 psi\"",
+            "\"500 gal\"",
+            "\"outlet\"",
+            "\"strainer.in\"",
+            "\"r3\"",
+            "[[\"upper\",\"out\"]]",
+            "\"59 \u00b0\"",
+            "\"\\u0000\"",
+            "\"9999 psi\"",
+            "\"0 gph\"",
+            "{\"value\":\"1 in\",\"by\":3}"
+        };
         for (int i = 0; i < 1 + random.nextInt(3); i++) {
             ObjectNode victim = objects.get(random.nextInt(objects.size()));
             List<String> names = new ArrayList<>();
@@ -278,8 +360,8 @@ class ProjectFileTest {
                 if (random.nextInt(6) == 0 && !names.isEmpty()) {
                     victim.remove(names.get(random.nextInt(names.size())));
                 } else if (!names.isEmpty()) {
-                    victim.set(names.get(random.nextInt(names.size())), JSON.readTree(junk[random.nextInt(
-                            junk.length)]));
+                    victim.set(
+                            names.get(random.nextInt(names.size())), JSON.readTree(junk[random.nextInt(junk.length)]));
                 }
             } catch (IOException e) {
                 throw new IllegalStateException(e);
@@ -308,7 +390,8 @@ class ProjectFileTest {
         ProjectFile.save(Systems.corrie(), file);
         ProjectFile.save(Systems.corrie().withName("Second"), file);
         assertThat(ProjectFile.open(file).name()).isEqualTo("Second");
-        assertThat(ProjectFile.open(folder.resolve("corrie.ration.previous")).name()).isEqualTo("Corrie B1");
+        assertThat(ProjectFile.open(folder.resolve("corrie.ration.previous")).name())
+                .isEqualTo("Corrie B1");
         try (var files = Files.list(folder)) {
             assertThat(files).hasSize(2);
         }
@@ -318,7 +401,8 @@ class ProjectFileTest {
     void savingWhereItCannotSaysSoAndHarmsNothing() throws ProjectFileException {
         Path inNoFolder = folder.resolve("missing").resolve("corrie.ration");
         assertThatThrownBy(() -> ProjectFile.save(Systems.corrie(), inNoFolder))
-                .isInstanceOf(ProjectFileException.class).hasMessageContaining("could not be saved")
+                .isInstanceOf(ProjectFileException.class)
+                .hasMessageContaining("could not be saved")
                 .hasMessageContaining("its folder does not exist")
                 .hasMessageContaining("nothing is lost");
         assertThatThrownBy(() -> ProjectFile.demo("../secret")).hasMessageContaining("no demo");

@@ -37,7 +37,10 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.quantity.Unit;
 
-/** What is saved opens again and is the same, after any edits in any order; what could not be opened is not written over what can. */
+/**
+ * What is saved opens again and is the same, after any edits in any order; what could not be opened is not written over
+ * what can.
+ */
 class SavedOpensTest {
 
     @TempDir
@@ -65,7 +68,8 @@ class SavedOpensTest {
                 String as = "document " + d + ", edit " + n;
                 Project next = random.nextInt(8) == 0 && !before.isEmpty() ? before.pop() : edited(p, random, late, as);
                 if (random.nextInt(5) == 0 && !p.system().items().isEmpty()) {
-                    List<Offer> offers = ItemEdits.of(p.system(), any(p.system().items(), random).id());
+                    List<Offer> offers = ItemEdits.of(
+                            p.system(), any(p.system().items(), random).id());
                     late = offers.isEmpty() ? late : Optional.of(any(offers, random));
                 }
                 if (!next.equals(p)) {
@@ -99,12 +103,30 @@ class SavedOpensTest {
         try {
             return switch (random.nextInt(10)) {
                 case 0 -> late.map(o -> p.with(o.on(s))).orElse(p);
-                case 1 -> p.with(LayoutEdits.addReturn(s, picked).map(LayoutEdits.Outcome::system).orElse(s));
-                case 2 -> p.with(LayoutEdits.addingAt(s, picked).flatMap(at -> LayoutEdits.add(s, picked, at, any(LayoutEdits.offers(s, picked, at), random))).map(
-                        LayoutEdits.Outcome::system).orElse(s));
-                case 3 -> p.with(LayoutEdits.remove(s, picked).map(LayoutEdits.Outcome::system).orElse(s));
-                case 4 -> p.with(Joining.of(s, picked).stream().findAny().flatMap(j -> Joining.join(s, j)).map(LayoutEdits.Outcome::system).orElse(s));
-                case 5 -> p.with((random.nextBoolean() ? LayoutEdits.addVent(s, picked) : LayoutEdits.addDrain(s, picked)).map(LayoutEdits.Outcome::system).orElse(s));
+                case 1 ->
+                    p.with(LayoutEdits.addReturn(s, picked)
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(s));
+                case 2 ->
+                    p.with(LayoutEdits.addingAt(s, picked)
+                            .flatMap(at ->
+                                    LayoutEdits.add(s, picked, at, any(LayoutEdits.offers(s, picked, at), random)))
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(s));
+                case 3 ->
+                    p.with(LayoutEdits.remove(s, picked)
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(s));
+                case 4 ->
+                    p.with(Joining.of(s, picked).stream()
+                            .findAny()
+                            .flatMap(j -> Joining.join(s, j))
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(s));
+                case 5 ->
+                    p.with((random.nextBoolean() ? LayoutEdits.addVent(s, picked) : LayoutEdits.addDrain(s, picked))
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(s));
                 case 6, 7 -> typed(p, random);
                 default -> RandomEdits.edited(p, random);
             };
@@ -113,30 +135,64 @@ class SavedOpensTest {
         }
     }
 
-    private static final List<String> CELLS = List.of("", "3/8", "17 1/2", "-4", "1e9", "3/8 x 0.035 tube", "-6 hose", "alu", "ptfe", "2 x 90", "0", "R1", "R9", "Tank outlet", "Carburettor in",
-            "=1+1", "\u0007bell", "x".repeat(80), "NaN", "60 lb-in");
+    private static final List<String> CELLS = List.of(
+            "",
+            "3/8",
+            "17 1/2",
+            "-4",
+            "1e9",
+            "3/8 x 0.035 tube",
+            "-6 hose",
+            "alu",
+            "ptfe",
+            "2 x 90",
+            "0",
+            "R1",
+            "R9",
+            "Tank outlet",
+            "Carburettor in",
+            "=1+1",
+            "\u0007bell",
+            "x".repeat(80),
+            "NaN",
+            "60 lb-in");
 
     /** Cells typed over, tables pasted, rows added: taken, or refused with a sentence. */
     private static Project typed(Project p, Random random) {
         FuelSystem s = p.system();
-        List<String> ports = s.items().stream().flatMap(i -> i.ports().stream().map(x -> i.name() + " " + x)).toList();
+        List<String> ports = s.items().stream()
+                .flatMap(i -> i.ports().stream().map(x -> i.name() + " " + x))
+                .toList();
         try {
             if (random.nextInt(3) == 0) {
                 String port = ports.isEmpty() ? "" : any(ports, random);
-                return p.with(RunSheet.add(s, Map.of(SheetColumn.FROM, port, SheetColumn.TO, random.nextInt(4) == 0 || ports.isEmpty() ? port : any(ports, random), SheetColumn.RUN, random
-                        .nextBoolean() ? "" : any(CELLS, random))));
+                return p.with(RunSheet.add(
+                        s,
+                        Map.of(
+                                SheetColumn.FROM,
+                                port,
+                                SheetColumn.TO,
+                                random.nextInt(4) == 0 || ports.isEmpty() ? port : any(ports, random),
+                                SheetColumn.RUN,
+                                random.nextBoolean() ? "" : any(CELLS, random))));
             }
             if (s.runs().isEmpty()) {
                 return p;
             }
             if (random.nextBoolean()) {
-                return p.with(SheetColumn.values()[random.nextInt(SheetColumn.values().length)].set(s, any(s.runs(), random), any(CELLS, random)));
+                return p.with(SheetColumn.values()[random.nextInt(SheetColumn.values().length)].set(
+                        s, any(s.runs(), random), any(CELLS, random)));
             }
             List<List<String>> table = new ArrayList<>();
             for (int r = 1 + random.nextInt(3); r > 0; r--) {
                 table.add(List.of(any(CELLS, random), any(CELLS, random), any(CELLS, random)));
             }
-            return p.with(RunSheet.paste(s, table, random.nextInt(s.runs().size() + 1), SheetColumn.values()[random.nextInt(SheetColumn.values().length)]).system());
+            return p.with(RunSheet.paste(
+                            s,
+                            table,
+                            random.nextInt(s.runs().size() + 1),
+                            SheetColumn.values()[random.nextInt(SheetColumn.values().length)])
+                    .system());
         } catch (IllegalArgumentException e) {
             assertThat(e.getMessage()).isNotBlank();
             return p;
@@ -149,7 +205,9 @@ class SavedOpensTest {
         FuelSystem s = Systems.corrie().system().minus("r3");
         Run was = (Run) Systems.corrie().system().item("r3").orElseThrow();
         String port = ration.plumbing.Portname.text(s, was.from());
-        assertThatThrownBy(() -> RunSheet.add(s, Map.of(SheetColumn.FROM, port, SheetColumn.TO, port))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another");
+        assertThatThrownBy(() -> RunSheet.add(s, Map.of(SheetColumn.FROM, port, SheetColumn.TO, port)))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("another");
     }
 
     /** What would be refused when it is opened is said before anything is written; the file that is there stays. */
@@ -161,8 +219,11 @@ class SavedOpensTest {
         byte[] good = Files.readAllBytes(file);
         Run r3 = (Run) p.system().item("r3").orElseThrow();
         Project torn = p.with(p.system().replace(r3.between(r3.from(), r3.from())));
-        assertThatThrownBy(() -> ProjectFile.save(torn, file)).isInstanceOf(ProjectFileException.class).satisfies(e -> assertThat(((ProjectFileException) e).fullText()).contains("could not be"
-                + " opened again").contains("r3"));
+        assertThatThrownBy(() -> ProjectFile.save(torn, file))
+                .isInstanceOf(ProjectFileException.class)
+                .satisfies(e -> assertThat(((ProjectFileException) e).fullText())
+                        .contains("could not be" + " opened again")
+                        .contains("r3"));
         assertThat(Files.readAllBytes(file)).isEqualTo(good);
     }
 
@@ -171,10 +232,18 @@ class SavedOpensTest {
     void aReturnIsLedOrNot() {
         FuelSystem s = Systems.corrie().system();
         Tank t = s.tanks().get(0);
-        FuelSystem odd = s.replace(t.with(t.fitout().withWells(List.of(new ration.model.Fitout.Well(t.outlets().get(0).place().raised(5), Measured.of(0, Unit.INCH, "tape"), Measured.of(1,
-                Unit.INCH, "tape")))))).plus(new Tee(new Tag("tee", "Tee", t.outlets().get(0).place()), Measured.of(0.3, Unit.INCH, "tape")));
+        FuelSystem odd = s.replace(t.with(t.fitout()
+                        .withWells(List.of(new ration.model.Fitout.Well(
+                                t.outlets().get(0).place().raised(5),
+                                Measured.of(0, Unit.INCH, "tape"),
+                                Measured.of(1, Unit.INCH, "tape"))))))
+                .plus(new Tee(new Tag("tee", "Tee", t.outlets().get(0).place()), Measured.of(0.3, Unit.INCH, "tape")));
         for (Item i : odd.items()) {
-            assertThat(LayoutEdits.addReturn(odd, i.id()).map(LayoutEdits.Outcome::system).orElse(odd)).as(i.name()).isNotNull();
+            assertThat(LayoutEdits.addReturn(odd, i.id())
+                            .map(LayoutEdits.Outcome::system)
+                            .orElse(odd))
+                    .as(i.name())
+                    .isNotNull();
         }
         assertThat(NewItem.values()).isNotEmpty();
     }

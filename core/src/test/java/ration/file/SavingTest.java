@@ -40,8 +40,9 @@ class SavingTest {
         assertThat(link).isSymbolicLink();
         assertThat(ProjectFile.open(real).note()).isEqualTo("b");
         Path ring = Files.createSymbolicLink(folder.resolve("ring.ration"), folder.resolve("ring.ration"));
-        assertThatThrownBy(() -> ProjectFile.save(noted("c"), ring)).isInstanceOf(ProjectFileException.class).hasMessageContaining(
-                "link");
+        assertThatThrownBy(() -> ProjectFile.save(noted("c"), ring))
+                .isInstanceOf(ProjectFileException.class)
+                .hasMessageContaining("link");
     }
 
     @Test
@@ -50,14 +51,19 @@ class SavingTest {
         ProjectFile.save(noted("a"), file);
         Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-rw----"));
         ProjectFile.save(noted("b"), file);
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file))).isEqualTo("rw-rw----");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-rw----");
         Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("r--r--r--"));
-        assertThatThrownBy(() -> ProjectFile.save(noted("c"), file)).isInstanceOf(ProjectFileException.class)
+        assertThatThrownBy(() -> ProjectFile.save(noted("c"), file))
+                .isInstanceOf(ProjectFileException.class)
                 .hasMessageContaining("read-only");
         assertThat(ProjectFile.open(file).note()).isEqualTo("b");
     }
 
-    /** A link planted where a temporary file used to be leads nowhere, and what an earlier crash left there does no harm. */
+    /**
+     * A link planted where a temporary file used to be leads nowhere, and what an earlier crash left there does no
+     * harm.
+     */
     @Test
     void aPlantedLinkAndALeftoverAreNotFollowed() throws Exception {
         Path victim = Files.writeString(folder.resolve("victim"), "precious");
@@ -69,10 +75,11 @@ class SavingTest {
         ProjectFile.save(noted("b"), file);
         assertThat(Files.readString(victim)).isEqualTo("precious");
         assertThat(ProjectFile.open(file).note()).isEqualTo("b");
-        assertThat(ProjectFile.open(folder.resolve("doc.ration.previous")).note()).isEqualTo("a");
+        assertThat(ProjectFile.open(folder.resolve("doc.ration.previous")).note())
+                .isEqualTo("a");
         try (var left = Files.list(folder)) {
-            assertThat(left.map(p -> p.getFileName().toString())).containsExactlyInAnyOrder("victim", "doc.ration",
-                    "doc.ration.previous", "doc.ration.saving");
+            assertThat(left.map(p -> p.getFileName().toString()))
+                    .containsExactlyInAnyOrder("victim", "doc.ration", "doc.ration.previous", "doc.ration.saving");
         }
     }
 
@@ -102,36 +109,49 @@ class SavingTest {
 
     @Test
     void joinsThatAreNoTextAreRefused() {
-        String text = ProjectFile.text(Systems.corrie()).replaceFirst("\"joins\" : \\[ *\\[? *\n? *\\[", "\"joins\" : [ [ 7, ")
+        String text = ProjectFile.text(Systems.corrie())
+                .replaceFirst("\"joins\" : \\[ *\\[? *\n? *\\[", "\"joins\" : [ [ 7, ")
                 .replaceFirst("\"joins\" : \\[\\s*\\[\\s*\"", "\"joins\" : [ [ 7, \"");
-        assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x")).isInstanceOf(
-                ProjectFileException.class).satisfies(e -> assertThat(((ProjectFileException) e).fullText()).contains("not 7"));
+        assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x"))
+                .isInstanceOf(ProjectFileException.class)
+                .satisfies(
+                        e -> assertThat(((ProjectFileException) e).fullText()).contains("not 7"));
     }
 
     @Test
     void messagesNameNoClasses() {
         StringBuilder deep = new StringBuilder("{\"format\":\"ration\",\"version\":1,\"x\":");
-        for (String text : List.of("{\"format\":\"ration\",\"format\":1}", deep + "[".repeat(500) + "]".repeat(500) + "}",
-                deep + "1".repeat(500) + "}", "{\"format\": nope}")) {
-            assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x")).isInstanceOf(
-                    ProjectFileException.class).satisfies(e -> assertThat(((ProjectFileException) e).fullText()).doesNotContain(
-                            "StreamRead", "com.", "java.", "jackson", "STRICT_", "`"));
+        for (String text : List.of(
+                "{\"format\":\"ration\",\"format\":1}",
+                deep + "[".repeat(500) + "]".repeat(500) + "}",
+                deep + "1".repeat(500) + "}",
+                "{\"format\": nope}")) {
+            assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x"))
+                    .isInstanceOf(ProjectFileException.class)
+                    .satisfies(e -> assertThat(((ProjectFileException) e).fullText())
+                            .doesNotContain("StreamRead", "com.", "java.", "jackson", "STRICT_", "`"));
         }
-        assertThat(FileTrouble.why(folder.resolve("x"), new IOException("sun.nio.fs.UnixException"))).doesNotContain("sun.");
+        assertThat(FileTrouble.why(folder.resolve("x"), new IOException("sun.nio.fs.UnixException")))
+                .doesNotContain("sun.");
     }
 
     @Test
     void placesBeyondReasonAreRefusedByFileAndBlockedByTheLayout() {
         String text = ProjectFile.text(Systems.corrie());
         for (String bad : List.of("-9999999 in", "-100000000 in", "1000000000 in")) {
-            String one = text.replaceFirst("\"foot\" : \\{\\s*\"value\" : \"26 in\"", "\"foot\" : { \"value\" : \"" + bad + "\"");
+            String one = text.replaceFirst(
+                    "\"foot\" : \\{\\s*\"value\" : \"26 in\"", "\"foot\" : { \"value\" : \"" + bad + "\"");
             assertThat(one).isNotEqualTo(text);
-            assertThatThrownBy(() -> ProjectFile.read(one.getBytes(StandardCharsets.UTF_8), "x")).isInstanceOf(
-                    ProjectFileException.class);
+            assertThatThrownBy(() -> ProjectFile.read(one.getBytes(StandardCharsets.UTF_8), "x"))
+                    .isInstanceOf(ProjectFileException.class);
         }
-        Project far = Systems.corrie().with(new ration.model.FuelSystem(Systems.corrie().system().items(), java.util.Optional.of(
-                new ration.model.Firewall(Systems.in(38), Systems.in(65), Systems.in(-9_999_999)))));
-        assertThat(Validation.of(far.system())).anyMatch(p -> p.blocks() && p.message().contains("100 m"));
+        Project far = Systems.corrie()
+                .with(new ration.model.FuelSystem(
+                        Systems.corrie().system().items(),
+                        java.util.Optional.of(
+                                new ration.model.Firewall(Systems.in(38), Systems.in(65), Systems.in(-9_999_999)))));
+        assertThat(Validation.of(far.system()))
+                .anyMatch(p -> p.blocks() && p.message().contains("100 m"));
     }
 
     @Test
@@ -140,9 +160,11 @@ class SavingTest {
         for (int i = 0; i < 20_000; i++) {
             unknown.append("\"u").append(i).append("\":1,");
         }
-        String text = ProjectFile.text(Systems.corrie()).replaceFirst("\\{", unknown.toString().replace("$", ""));
-        assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x")).isInstanceOf(
-                ProjectFileException.class).hasMessageContaining("more than");
+        String text = ProjectFile.text(Systems.corrie())
+                .replaceFirst("\\{", unknown.toString().replace("$", ""));
+        assertThatThrownBy(() -> ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "x"))
+                .isInstanceOf(ProjectFileException.class)
+                .hasMessageContaining("more than");
     }
 
     @Property
@@ -150,7 +172,11 @@ class SavingTest {
         String out = CsvCell.out(text);
         assertThat(CsvCell.in(out)).isEqualTo(text);
         if (!out.matches("[+-]?\\d+(\\.\\d+)?([eE][+-]?\\d+)?")) {
-            assertThat(out).doesNotStartWith("=").doesNotStartWith("+").doesNotStartWith("-").doesNotStartWith("@");
+            assertThat(out)
+                    .doesNotStartWith("=")
+                    .doesNotStartWith("+")
+                    .doesNotStartWith("-")
+                    .doesNotStartWith("@");
         }
     }
 

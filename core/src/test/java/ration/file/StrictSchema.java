@@ -16,8 +16,7 @@ import ration.project.Project;
 /** The schema of docs/format, made to refuse what it does not describe: what the program writes, it has to describe. */
 public final class StrictSchema {
 
-    private StrictSchema() {
-    }
+    private StrictSchema() {}
 
     static JsonSchema read() throws IOException {
         JsonNode schema = new ObjectMapper().readTree(Files.readString(Path.of("../docs/format/ration-1.schema.json")));
@@ -27,7 +26,8 @@ public final class StrictSchema {
 
     /** Fails where a document holds what the schema does not know. */
     public static void describes(Project project) throws IOException {
-        assertThat(read().validate(new ObjectMapper().readTree(ProjectFile.text(project)))).isEmpty();
+        assertThat(read().validate(new ObjectMapper().readTree(ProjectFile.text(project))))
+                .isEmpty();
     }
 
     private static void close(JsonNode schema) {

@@ -23,7 +23,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import ration.Samples;
 
-/** Whatever happens while a file is written, a disk that fills or a program that is killed: the good file is there, or the old one, never half. */
+/**
+ * Whatever happens while a file is written, a disk that fills or a program that is killed: the good file is there, or
+ * the old one, never half.
+ */
 class WritersTest {
 
     @TempDir
@@ -86,7 +89,11 @@ class WritersTest {
         int written = 0;
         int refused = 0;
         for (int room = 0; room <= 4 * length; room += Samples.of(4096, 512)) {
-            try (FileSystem disk = Jimfs.newFileSystem(Configuration.unix().toBuilder().setBlockSize(512).setMaxSize(2L * length + 8192 + room).setMaxCacheSize(0).build())) {
+            try (FileSystem disk = Jimfs.newFileSystem(Configuration.unix().toBuilder()
+                    .setBlockSize(512)
+                    .setMaxSize(2L * length + 8192 + room)
+                    .setMaxCacheSize(0)
+                    .build())) {
                 Path file = Files.createDirectory(disk.getPath("/home")).resolve("a.file");
                 Files.write(file, filled(length, 'a'));
                 Files.write(file.resolveSibling("other"), filled(length, 'o'));
@@ -101,7 +108,8 @@ class WritersTest {
                     refused++;
                 }
                 try (Stream<Path> left = Files.list(file.getParent())) {
-                    assertThat(left.map(p -> p.getFileName().toString())).isSubsetOf("a.file", "other", "a.file.previous");
+                    assertThat(left.map(p -> p.getFileName().toString()))
+                            .isSubsetOf("a.file", "other", "a.file.previous");
                 }
             }
         }
@@ -115,11 +123,20 @@ class WritersTest {
         Path document = folder.resolve("a.ration");
         Random random = new Random(7);
         for (int n = 0; n < Samples.of(6, 330); n++) {
-            Process writing = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", from(
-                    InALoop.class) + java.io.File.pathSeparator + from(SafeWrite.class), InALoop.class.getName(), document.toString()).redirectErrorStream(true).start();
+            Process writing = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-XX:TieredStopAtLevel=1",
+                            "-cp",
+                            from(InALoop.class) + java.io.File.pathSeparator + from(SafeWrite.class),
+                            InALoop.class.getName(),
+                            document.toString())
+                    .redirectErrorStream(true)
+                    .start();
             // its first line says that it writes
             writing.getInputStream().read();
-            long until = System.nanoTime() + Duration.ofMillis(random.nextInt(60)).toNanos();
+            long until =
+                    System.nanoTime() + Duration.ofMillis(random.nextInt(60)).toNanos();
             while (System.nanoTime() < until) {
                 Thread.onSpinWait();
             }
@@ -142,13 +159,17 @@ class WritersTest {
     }
 
     private static String from(Class<?> c) throws URISyntaxException {
-        return Path.of(c.getProtectionDomain().getCodeSource().getLocation().toURI()).toString();
+        return Path.of(c.getProtectionDomain().getCodeSource().getLocation().toURI())
+                .toString();
     }
 
-    /** What is being written at this moment by another program is let alone, and so is what this program never makes. */
+    /**
+     * What is being written at this moment by another program is let alone, and so is what this program never makes.
+     */
     @Test
     void onlyWhatIsLeftBehindIsTakenAway() throws IOException {
-        List<String> stay = List.of(".ration-11111111-2222-3333-4444-555555555555.saving", "my.saving", ".ration-notes", "a.ration");
+        List<String> stay = List.of(
+                ".ration-11111111-2222-3333-4444-555555555555.saving", "my.saving", ".ration-notes", "a.ration");
         for (String name : stay) {
             Files.writeString(folder.resolve(name), "x");
         }
@@ -172,14 +193,13 @@ class WritersTest {
 
         static final int LENGTH = 1 << 20;
 
-        private InALoop() {
-        }
+        private InALoop() {}
 
         public static void main(String[] args) throws IOException {
             Path file = Path.of(args[0]);
             SafeWrite.document(file, filled(LENGTH, 'a'), true);
             System.out.println("writing");
-            for (int n = 0;; n++) {
+            for (int n = 0; ; n++) {
                 SafeWrite.document(file, filled(LENGTH, 'a' + n % 26), true);
             }
         }

@@ -16,9 +16,9 @@ import ration.condition.Fault;
 import ration.reading.Reading;
 
 /**
- * Made-up searches: a part fails, as often as such parts do, as badly as may be; the reading the program asks for next is answered
- * as a rig would, with the errors of its instrument and of the model. How often the cause stands first or second, and whether shares of belief are
- * what they say. Causes that no reading could tell apart count as one.
+ * Made-up searches: a part fails, as often as such parts do, as badly as may be; the reading the program asks for next
+ * is answered as a rig would, with the errors of its instrument and of the model. How often the cause stands first or
+ * second, and whether shares of belief are what they say. Causes that no reading could tell apart count as one.
  */
 class CalibrationTest {
 
@@ -35,8 +35,8 @@ class CalibrationTest {
 
         @Override
         public String toString() {
-            return all + " searches, first or second in " + 100 * found / Math.max(1, all) + " %; of " + called + " called 60 to 80 %, "
-                    + 100 * right / Math.max(1, called) + " % right";
+            return all + " searches, first or second in " + 100 * found / Math.max(1, all) + " %; of " + called
+                    + " called 60 to 80 %, " + 100 * right / Math.max(1, called) + " % right";
         }
     }
 
@@ -60,32 +60,49 @@ class CalibrationTest {
                 }
                 Reading asked = next.get(0).asked();
                 double real = search.predicted(truth, asked);
-                readings.add(k == wrong ? misread(asked, real, random) : Rig.taken(asked, real, Search.error(asked, real), random));
+                readings.add(
+                        k == wrong
+                                ? misread(asked, real, random)
+                                : Rig.taken(asked, real, Search.error(asked, real), random));
                 now = search.with(readings);
-                judge(score, now, truth, k >= wrong ? wrong : -1, readings, k == READINGS - 1 || now.next(start).isEmpty());
+                judge(
+                        score,
+                        now,
+                        truth,
+                        k >= wrong ? wrong : -1,
+                        readings,
+                        k == READINGS - 1 || now.next(start).isEmpty());
             }
         }
         return score;
     }
 
     private static Reading misread(Reading asked, double real, Random random) {
-        double value = asked.what().sign() ? random.nextInt(2) : real + (random.nextDouble() - 0.5) * 40 * asked.error();
+        double value =
+                asked.what().sign() ? random.nextInt(2) : real + (random.nextDouble() - 0.5) * 40 * asked.error();
         return new Reading(asked.place(), asked.what(), value, asked.error(), asked.setting());
     }
 
     private static Set<Fault> drawn(List<Cause> causes, Random random) {
-        double left = random.nextDouble() * causes.stream().filter(c -> c.sort() != Cause.Sort.UNKNOWN).mapToDouble(Cause::prior).sum();
+        double left = random.nextDouble()
+                * causes.stream()
+                        .filter(c -> c.sort() != Cause.Sort.UNKNOWN)
+                        .mapToDouble(Cause::prior)
+                        .sum();
         for (Cause c : causes) {
             left -= c.sort() == Cause.Sort.UNKNOWN ? 0 : c.prior();
             if (left <= 0) {
-                return c.faults().isEmpty() ? Set.of() : Set.of(c.faults().get(random.nextInt(c.faults().size())));
+                return c.faults().isEmpty()
+                        ? Set.of()
+                        : Set.of(c.faults().get(random.nextInt(c.faults().size())));
             }
         }
         return Set.of();
     }
 
     /** Explanations that predict all that was read alike count as one, with the belief of all. */
-    private static void judge(Score score, Search now, Set<Fault> truth, int wrong, List<Reading> readings, boolean last) {
+    private static void judge(
+            Score score, Search now, Set<Fault> truth, int wrong, List<Reading> readings, boolean last) {
         List<List<Double>> seen = new ArrayList<>();
         List<Double> beliefs = new ArrayList<>();
         List<Boolean> right = new ArrayList<>();
@@ -93,9 +110,18 @@ class CalibrationTest {
             if (e.name().startsWith("None")) {
                 continue;
             }
-            List<Double> would = e.fits().stream().map(Explanation.Fit::expected).toList();
-            boolean hit = wrong >= 0 ? e.name().equals("Instrument of reading " + (wrong + 1)) : truth.isEmpty() ? e.name().startsWith("Nothing") : e.fault().filter(f -> truth.stream().anyMatch(t -> t.kind() == f.kind() && t.item()
-                    .equals(f.item()) && t.port().equals(f.port()))).isPresent();
+            List<Double> would =
+                    e.fits().stream().map(Explanation.Fit::expected).toList();
+            boolean hit = wrong >= 0
+                    ? e.name().equals("Instrument of reading " + (wrong + 1))
+                    : truth.isEmpty()
+                            ? e.name().startsWith("Nothing")
+                            : e.fault()
+                                    .filter(f -> truth.stream()
+                                            .anyMatch(t -> t.kind() == f.kind()
+                                                    && t.item().equals(f.item())
+                                                    && t.port().equals(f.port())))
+                                    .isPresent();
             int at = -1;
             for (int i = 0; i < seen.size(); i++) {
                 at = alike(seen.get(i), would, readings) ? i : at;

@@ -28,7 +28,10 @@ class ReadingsCsvTest {
     }
 
     private static void refused(String row, String... words) {
-        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD + row + "\n")).isInstanceOf(IllegalArgumentException.class).hasMessageStartingWith("Row 1: ").hasMessageContainingAll(words);
+        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD + row + "\n"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageStartingWith("Row 1: ")
+                .hasMessageContainingAll(words);
     }
 
     @Test
@@ -36,7 +39,9 @@ class ReadingsCsvTest {
         Reading r = one("carburettor,pressure,0.5,psi,0.1,");
         assertThat(r.value()).isEqualTo(Unit.PSI.toSi(0.5));
         assertThat(r.error()).isCloseTo(Unit.PSI.toSi(0.1), within(1e-9));
-        assertThat(r.setting().condition()).as("nothing said: as it starts").isEqualTo(Assessment.start(CORRIE.project()));
+        assertThat(r.setting().condition())
+                .as("nothing said: as it starts")
+                .isEqualTo(Assessment.start(CORRIE.project()));
         assertThat(r.item()).isEqualTo("carburettor");
     }
 
@@ -58,7 +63,8 @@ class ReadingsCsvTest {
 
     @Test
     void semicolonsAndDecimalCommasAreRead() {
-        List<Reading> all = ReadingsCsv.parse(CORRIE, "\uFEFFPlace;Quantity;Value;Unit;Error;State\n\ncarburettor;flow;4,5;gph;0,5;\n");
+        List<Reading> all = ReadingsCsv.parse(
+                CORRIE, "\uFEFFPlace;Quantity;Value;Unit;Error;State\n\ncarburettor;flow;4,5;gph;0,5;\n");
         assertThat(all).singleElement().satisfies(r -> assertThat(r.value()).isEqualTo(Unit.GALLON_PER_HOUR.toSi(4.5)));
     }
 
@@ -72,26 +78,41 @@ class ReadingsCsvTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"nowhere,pressure,1,psi,0.1,|There is no part", "carburettor,colour,1,psi,0.1,|is no quantity here", "carburettor,pressure,1,gph,0.1,|is no unit of a pressure",
-            "carburettor,pressure,one,psi,0.1,|under value is no number", "carburettor,pressure,1,psi,,|under error is no number", "carburettor,pressure,1,psi,0,|above zero",
-            "carburettor,pressure,1,psi,-1,|above zero", "carburettor.left,pressure,1,psi,0.1,|has no port"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "nowhere,pressure,1,psi,0.1,|There is no part",
+                "carburettor,colour,1,psi,0.1,|is no quantity here",
+                "carburettor,pressure,1,gph,0.1,|is no unit of a pressure",
+                "carburettor,pressure,one,psi,0.1,|under value is no number",
+                "carburettor,pressure,1,psi,,|under error is no number",
+                "carburettor,pressure,1,psi,0,|above zero",
+                "carburettor,pressure,1,psi,-1,|above zero",
+                "carburettor.left,pressure,1,psi,0.1,|has no port"
+            })
     void whatCannotBeReadIsSaidWithItsRow(String row, String words) {
         refused(row, words);
     }
 
     @Test
     void aTableWithoutItsColumnsOrWithoutARowIsRefused() {
-        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "place,value\ncarburettor,1\n")).hasMessageContaining("lacks error, quantity, state, unit");
+        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "place,value\ncarburettor,1\n"))
+                .hasMessageContaining("lacks error, quantity, state, unit");
         assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD)).hasMessage("There is no reading in it.");
         assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, "")).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD + "\"open,1\n")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> ReadingsCsv.parse(CORRIE, HEAD + "\"open,1\n"))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     /** Every quantity can be written by its word. */
     @ParameterizedTest
     @EnumSource(Reading.What.class)
     void everyQuantityHasItsWord(Reading.What what) {
-        String unit = java.util.Arrays.stream(Unit.values()).filter(u -> u.dimension() == what.dimension()).findFirst().map(Unit::symbol).orElse("");
+        String unit = java.util.Arrays.stream(Unit.values())
+                .filter(u -> u.dimension() == what.dimension())
+                .findFirst()
+                .map(Unit::symbol)
+                .orElse("");
         Reading r = one("carburettor," + what.word() + "," + (what.sign() ? "yes,," : "1," + unit + ",0.5") + ",");
         assertThat(r.what()).isEqualTo(what);
     }

@@ -25,7 +25,9 @@ class SearchTest {
     private static List<Reading> readings(Project p) {
         String inlet = p.system().inlet().orElseThrow().id();
         Setting as = new Setting(Assessment.start(p), Set.of());
-        return List.of(new Reading(inlet, Reading.What.PRESSURE, Unit.PSI.toSi(0.4), Unit.PSI.toSi(0.3), as), new Reading(inlet, Reading.What.MINUTES, 9, 1, as));
+        return List.of(
+                new Reading(inlet, Reading.What.PRESSURE, Unit.PSI.toSi(0.4), Unit.PSI.toSi(0.3), as),
+                new Reading(inlet, Reading.What.MINUTES, 9, 1, as));
     }
 
     @ParameterizedTest
@@ -37,17 +39,26 @@ class SearchTest {
         List<NextReading> next = usual.next(now);
         ForkJoinPool alone = new ForkJoinPool(1);
         try {
-            Search single = alone.submit(() -> Search.of(Assessment.of(p), readings(p))).get();
+            Search single =
+                    alone.submit(() -> Search.of(Assessment.of(p), readings(p))).get();
             assertThat(single.explanations()).isEqualTo(usual.explanations());
             assertThat(alone.submit(() -> single.next(now)).get()).isEqualTo(next);
         } finally {
             alone.shutdown();
         }
         assertThat(usual.next(now)).as("asked again").isEqualTo(next);
-        assertThat(usual.explanations().stream().mapToDouble(Explanation::belief).sum()).isCloseTo(1, within(1e-9));
+        assertThat(usual.explanations().stream()
+                        .mapToDouble(Explanation::belief)
+                        .sum())
+                .isCloseTo(1, within(1e-9));
         assertThat(usual.explanations()).isSortedAccordingTo((a, b) -> Double.compare(b.belief(), a.belief()));
-        assertThat(next).as("what was read is not asked for again, but with another gauge").noneMatch(n -> !n.words().endsWith("another gauge") && readings(p).stream().anyMatch(r -> r.place().equals(n.asked().place()) && r.what() == n.asked().what()
-                && r.setting().equals(n.asked().setting())));
+        assertThat(next)
+                .as("what was read is not asked for again, but with another gauge")
+                .noneMatch(n -> !n.words().endsWith("another gauge")
+                        && readings(p).stream()
+                                .anyMatch(r -> r.place().equals(n.asked().place())
+                                        && r.what() == n.asked().what()
+                                        && r.setting().equals(n.asked().setting())));
     }
 
     /** The minutes alone are those of the whole course. */
@@ -61,7 +72,9 @@ class SearchTest {
         for (int i = 0; i < faults.size(); i += 5) {
             Condition failed = now.with(faults.get(i));
             Lasting whole = Lasting.of(a.basis().orElseThrow(), failed, demand, 40);
-            assertThat(Lasting.minutes(a.basis().orElseThrow(), failed, demand, 40)).as("%s", faults.get(i)).isEqualTo(whole.minutes());
+            assertThat(Lasting.minutes(a.basis().orElseThrow(), failed, demand, 40))
+                    .as("%s", faults.get(i))
+                    .isEqualTo(whole.minutes());
             assertThat(whole.course()).isNotEmpty();
         }
     }

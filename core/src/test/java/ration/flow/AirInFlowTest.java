@@ -64,14 +64,15 @@ class AirInFlowTest {
         assertThat(margin(sucked)).isCloseTo(1.21, Offset.offset(0.005));
         Assessment a = Assessment.of(sucked);
         CaseAnswer c = a.look(CaseWords.parse(a, CASE)).orElseThrow();
-        CaseAnswer set = a.look(c.condition().withAirspace(Map.of("upper", -519.0, "fuselage", -519.0))).orElseThrow();
+        CaseAnswer set = a.look(c.condition().withAirspace(Map.of("upper", -519.0, "fuselage", -519.0)))
+                .orElseThrow();
         assertThat(set.margin()).isCloseTo(c.margin(), Offset.offset(0.005));
     }
 
     @Test
     void ramPressureIsNotReliedOn() {
-        assertThat(margin(vents(v -> v.withTip(Measured.of(1, Unit.ONE))))).isCloseTo(margin(vents(v -> v.withTip(Measured.of(0,
-                Unit.ONE)))), Offset.offset(1e-9));
+        assertThat(margin(vents(v -> v.withTip(Measured.of(1, Unit.ONE)))))
+                .isCloseTo(margin(vents(v -> v.withTip(Measured.of(0, Unit.ONE)))), Offset.offset(1e-9));
     }
 
     /** A vent so fine that it costs 250 Pa at the flow found takes the same case from 1.41 to 1.32. */
@@ -83,9 +84,11 @@ class AirInFlowTest {
         CaseAnswer c = a.look(CaseWords.parse(a, CASE)).orElseThrow();
         double drop = new AirLine(bore, 2.34, false).drop(c.capacity().inletFlow());
         assertThat(drop).isBetween(200.0, 300.0);
-        CaseAnswer set = a.look(c.condition().withAirspace(Map.of("fuselage", -drop))).orElseThrow();
+        CaseAnswer set =
+                a.look(c.condition().withAirspace(Map.of("fuselage", -drop))).orElseThrow();
         assertThat(set.margin()).as("the same as that pressure set by hand").isCloseTo(c.margin(), Offset.offset(1e-5));
-        assertThat(margin(vents(v -> v.withTip(Measured.of(0, Unit.ONE)))) - c.margin()).isBetween(0.06, 0.12);
+        assertThat(margin(vents(v -> v.withTip(Measured.of(0, Unit.ONE)))) - c.margin())
+                .isBetween(0.06, 0.12);
     }
 
     private static FlowBasis basis(FuelSystem s) {
@@ -97,14 +100,19 @@ class AirInFlowTest {
     }
 
     private static Pump pump(double z, double psi, double gph) {
-        return new Pump(new Tag("pump", "Pump", Place.inches(4, 0, z)), Pump.Drive.ELECTRIC,
-                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI)),
-                        new Pump.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), Optional.empty());
+        return new Pump(
+                new Tag("pump", "Pump", Place.inches(4, 0, z)),
+                Pump.Drive.ELECTRIC,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(psi, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(gph, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+                Optional.empty());
     }
 
     private static FuelSystem lifted(double bore) {
         FuelSystem s = Systems.oneLine();
-        Run suction = Systems.run("r1", "tank.outlet", "pump.in", 200).withSize(ration.model.LineSize.parse(bore + " in bore"));
+        Run suction = Systems.run("r1", "tank.outlet", "pump.in", 200)
+                .withSize(ration.model.LineSize.parse(bore + " in bore"));
         return s.minus("r1").plus(pump(0, 60, 400), suction, Systems.run("r2", "pump.out", "carburettor.in", 12));
     }
 
@@ -122,9 +130,15 @@ class AirInFlowTest {
         assertThat(most.inletFlow()).isBetween(1 * GPH, 60 * GPH);
         double boils = Volatility.AVGAS_100LL.with(0).pascal(c.fuelKelvin()) - 101_325;
         assertThat(most.pressure(new PortRef("pump", "in")).orElseThrow()).isCloseTo(boils, Offset.offset(200.0));
-        assertThat(boiling(s).ask(c, new FlowQuestion.Demand(most.inletFlow() * 1.01)).usable()).isFalse();
-        Project p = Systems.project(s).with(Systems.project(s).brief().withDelivery(ration.project.Brief.Delivery.PUMP).withPower(
-                ration.quantity.Quantity.of(650, Unit.HORSEPOWER)));
+        assertThat(boiling(s)
+                        .ask(c, new FlowQuestion.Demand(most.inletFlow() * 1.01))
+                        .usable())
+                .isFalse();
+        Project p = Systems.project(s)
+                .with(Systems.project(s)
+                        .brief()
+                        .withDelivery(ration.project.Brief.Delivery.PUMP)
+                        .withPower(ration.quantity.Quantity.of(650, Unit.HORSEPOWER)));
         assertThat(Assessment.of(p).findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.inlet-pressure");
             assertThat(f.verdict()).isEqualTo(ration.check.Verdict.SHORT);
@@ -132,24 +146,47 @@ class AirInFlowTest {
         });
     }
 
-    /** Water stands 34 ft high under the air, gasoline 46 ft (handbook): over that no line is a siphon, whatever its loss. */
+    /**
+     * Water stands 34 ft high under the air, gasoline 46 ft (handbook): over that no line is a siphon, whatever its
+     * loss.
+     */
     @Test
     void aStrainerTooHighForAnySiphonBringsNothing() {
         Project p = Systems.corrie();
         Strainer s = (Strainer) p.system().item("strainer").orElseThrow();
-        Project high = p.with(p.system().change("strainer", Strainer.class, x -> new Strainer(new Tag(
-                s.id(), s.name(), Place.inches(Unit.INCH.fromSi(s.place().station().si()), 0, 700)), s.loss(), s.fouled(), s.drain(),
-                s.bowl())));
+        Project high = p.with(p.system()
+                .change(
+                        "strainer",
+                        Strainer.class,
+                        x -> new Strainer(
+                                new Tag(
+                                        s.id(),
+                                        s.name(),
+                                        Place.inches(
+                                                Unit.INCH.fromSi(
+                                                        s.place().station().si()),
+                                                0,
+                                                700)),
+                                s.loss(),
+                                s.fouled(),
+                                s.drain(),
+                                s.bowl())));
         Assessment a = Assessment.of(high);
         assertThat(a.governing().orElseThrow().margin()).isZero();
         assertThat(a.governing().orElseThrow().verdict()).isEqualTo(ration.check.Verdict.SHORT);
         ration.assess.Ledger ledger = ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US);
         assertThat(ledger.vapor().verdict()).isEqualTo(ration.check.Verdict.SHORT);
         assertThat(ledger.vapor().figure()).isEqualTo("boils");
-        assertThat(a.findings()).filteredOn(f -> f.id().equals("vapor.gap") || f.id().equals("vapor.hot-fuel")).hasSize(2).allSatisfy(
-                f -> assertThat(f.verdict()).isEqualTo(ration.check.Verdict.SHORT));
-        assertThat(a.findings()).filteredOn(f -> f.id().equals("vapor.gap")).first().extracting(f -> f.detail().in(
-                ration.quantity.UnitSystem.US)).asString().contains("Strainer");
+        assertThat(a.findings())
+                .filteredOn(f -> f.id().equals("vapor.gap") || f.id().equals("vapor.hot-fuel"))
+                .hasSize(2)
+                .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(ration.check.Verdict.SHORT));
+        assertThat(a.findings())
+                .filteredOn(f -> f.id().equals("vapor.gap"))
+                .first()
+                .extracting(f -> f.detail().in(ration.quantity.UnitSystem.US))
+                .asString()
+                .contains("Strainer");
     }
 
     /** A valve shut behind a pump leaves lines in which nothing flows: no pressure under boiling is told of them. */
@@ -161,7 +198,8 @@ class AirInFlowTest {
             for (CaseAnswer c : a.cases()) {
                 for (Item item : p.system().items()) {
                     for (String port : item.ports()) {
-                        c.demand().pressure(new PortRef(item.id(), port)).ifPresent(pa -> assertThat(pa).as(pattern + " " + item.id())
+                        c.demand().pressure(new PortRef(item.id(), port)).ifPresent(pa -> assertThat(pa)
+                                .as(pattern + " " + item.id())
                                 .isGreaterThan(-101_325));
                     }
                 }
@@ -180,26 +218,41 @@ class AirInFlowTest {
         assertThat(most.airDrawn()).isEmpty();
         assertThat(states(s, most, "tank")).containsExactly(OutletState.FEEDS, OutletState.CLEAR);
         Tank tank = s.tanks().get(0);
-        assertThat(tank.outlets().stream().mapToDouble(o -> most.outflow(tank, o)).sum()).isCloseTo(most.outflow(tank), Offset.offset(1e-15));
+        assertThat(tank.outlets().stream()
+                        .mapToDouble(o -> most.outflow(tank, o))
+                        .sum())
+                .isCloseTo(most.outflow(tank), Offset.offset(1e-15));
         FuelSystem high = teed(40);
-        assertThat(basis(high).ask(bare(high), new FlowQuestion.Capacity()).inletFlow()).as("teed over the tank, drawn from above")
+        assertThat(basis(high).ask(bare(high), new FlowQuestion.Capacity()).inletFlow())
+                .as("teed over the tank, drawn from above")
                 .isZero();
     }
 
     private static List<OutletState> states(FuelSystem s, FlowAnswer a, String tank) {
-        return s.tanks().stream().filter(t -> t.id().equals(tank)).flatMap(t -> t.outlets().stream().map(o -> a.state(t, o))).toList();
+        return s.tanks().stream()
+                .filter(t -> t.id().equals(tank))
+                .flatMap(t -> t.outlets().stream().map(o -> a.state(t, o)))
+                .toList();
     }
 
     /** A tank whose second outlet stands 3 in higher, both teed at a height into a pump. */
     static FuelSystem teed(double teeAt) {
         Tank one = Systems.tank("tank", 10, 0, 24);
         Outlet first = one.outlets().get(0);
-        Tank two = one.withOutlets(List.of(first.at(Place.inches(5, 0, 24)), new Outlet("o2", Place.inches(15, 0, 27),
-                first.bore(), Optional.empty())));
-        return new FuelSystem(List.of(two, Systems.inlet(), new Tee(new Tag("tee", "Tee", Place.inches(8, 0, teeAt)),
-                Systems.in(0.297)), pump(teeAt, 8, 60), Systems.run("r1", "tank.outlet", "tee.in", 60),
-                Systems.run("r2", "tank.o2", "tee.branch", 60), Systems.run("r3", "tee.out", "pump.in", 6),
-                Systems.run("r4", "pump.out", "carburettor.in", 20)), Optional.empty());
+        Tank two = one.withOutlets(List.of(
+                first.at(Place.inches(5, 0, 24)),
+                new Outlet("o2", Place.inches(15, 0, 27), first.bore(), Optional.empty())));
+        return new FuelSystem(
+                List.of(
+                        two,
+                        Systems.inlet(),
+                        new Tee(new Tag("tee", "Tee", Place.inches(8, 0, teeAt)), Systems.in(0.297)),
+                        pump(teeAt, 8, 60),
+                        Systems.run("r1", "tank.outlet", "tee.in", 60),
+                        Systems.run("r2", "tank.o2", "tee.branch", 60),
+                        Systems.run("r3", "tee.out", "pump.in", 6),
+                        Systems.run("r4", "pump.out", "carburettor.in", 20)),
+                Optional.empty());
     }
 
     private static Condition bare(FuelSystem s) {
@@ -219,16 +272,25 @@ class AirInFlowTest {
         assertThat(c.demand().airDrawn()).containsExactly("wing-tank.outlet-2");
         assertThat(c.obstacle(p.system())).contains("Air is drawn");
         assertThat(states(p.system(), c.demand(), "wing-tank")).contains(OutletState.DRAWS_AIR);
-        assertThat(a.look(CaseWords.parse(a, "level, full")).orElseThrow().demand().airDrawn()).isEmpty();
+        assertThat(a.look(CaseWords.parse(a, "level, full"))
+                        .orElseThrow()
+                        .demand()
+                        .airDrawn())
+                .isEmpty();
     }
 
     @Test
     void aShutValveCostsNothingElsewhere() {
         FuelSystem s = Systems.twoTanks(24, 24);
-        double alone = basis(s).ask(Systems.level(s, 4).withPosition("selector", "LEFT"), new FlowQuestion.Capacity()).inletFlow();
-        double both = basis(s).ask(Systems.level(s, 4).withPosition("selector", "BOTH"), new FlowQuestion.Capacity()).inletFlow();
+        double alone = basis(s).ask(Systems.level(s, 4).withPosition("selector", "LEFT"), new FlowQuestion.Capacity())
+                .inletFlow();
+        double both = basis(s).ask(Systems.level(s, 4).withPosition("selector", "BOTH"), new FlowQuestion.Capacity())
+                .inletFlow();
         assertThat(both).isGreaterThan(alone);
-        assertThat(alone).isCloseTo(basis(s).ask(Systems.level(s, 4).withPosition("selector", "RIGHT"), new FlowQuestion.Capacity())
-                .inletFlow(), Percentage.withPercentage(1e-6));
+        assertThat(alone)
+                .isCloseTo(
+                        basis(s).ask(Systems.level(s, 4).withPosition("selector", "RIGHT"), new FlowQuestion.Capacity())
+                                .inletFlow(),
+                        Percentage.withPercentage(1e-6));
     }
 }

@@ -49,8 +49,12 @@ class ElementsInLayoutTest {
 
     /** Tank at the inlet's own height, the item, and lines wide enough to cost nothing. */
     private static FuelSystem line(Item item, Item... more) {
-        List<Item> items = new ArrayList<>(List.of(Systems.tank("tank", 10, 0, 0), item, Systems.inlet(), wide("a",
-                "tank.outlet", item.id() + ".in"), wide("b", item.id() + ".out", "carburettor.in")));
+        List<Item> items = new ArrayList<>(List.of(
+                Systems.tank("tank", 10, 0, 0),
+                item,
+                Systems.inlet(),
+                wide("a", "tank.outlet", item.id() + ".in"),
+                wide("b", item.id() + ".out", "carburettor.in")));
         items.addAll(List.of(more));
         return new FuelSystem(items, Optional.empty());
     }
@@ -61,15 +65,16 @@ class ElementsInLayoutTest {
     }
 
     private static FlowAnswer demand(FuelSystem s, double gph, Condition c) {
-        return new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE).ask(c,
-                new FlowQuestion.Demand(gph * GPH));
+        return new FlowBasis(s, FuelGrade.AVGAS_100LL, FrictionLaw.CONSERVATIVE)
+                .ask(c, new FlowQuestion.Demand(gph * GPH));
     }
 
     /** Pressure the item adds (or with a minus takes) at a demand, psi. */
     private static double rise(FuelSystem s, String item, double gph, Condition c) {
         FlowAnswer a = demand(s, gph, c);
         assertThat(a.usable()).as(a.reason()).isTrue();
-        return (a.pressure(new PortRef(item, Item.OUT)).orElseThrow() - a.pressure(new PortRef(item, Item.IN)).orElseThrow())
+        return (a.pressure(new PortRef(item, Item.OUT)).orElseThrow()
+                        - a.pressure(new PortRef(item, Item.IN)).orElseThrow())
                 / PSI;
     }
 
@@ -88,15 +93,15 @@ class ElementsInLayoutTest {
     @ParameterizedTest
     @CsvSource({"10, -0.0375", "20, -0.10", "40, -0.30"})
     void aFilterThroughTwoPointsGoesThroughBoth(double gph, double psi) {
-        FuelSystem s = line(new Filter(tag("filter", 0), List.of(Rated.of(20, 0.10, "maker"), Rated.of(40, 0.30,
-                "maker")), Optional.empty()));
+        FuelSystem s = line(new Filter(
+                tag("filter", 0), List.of(Rated.of(20, 0.10, "maker"), Rated.of(40, 0.30, "maker")), Optional.empty()));
         assertThat(rise(s, "filter", gph, level(s))).isCloseTo(psi, Offset.offset(1e-4));
     }
 
     @Test
     void aFouledFilterCostsItsFouledFigureOrTwiceTheCleanOne() {
-        FuelSystem given = line(new Filter(tag("filter", 0), List.of(Rated.of(20, 0.1, "")),
-                Optional.of(Rated.of(20, 0.7, ""))));
+        FuelSystem given =
+                line(new Filter(tag("filter", 0), List.of(Rated.of(20, 0.1, "")), Optional.of(Rated.of(20, 0.7, ""))));
         FuelSystem not = line(new Strainer(tag("filter", 0), Rated.of(20, 0.1, ""), true));
         assertThat(rise(given, "filter", 20, level(given).withFouled(true))).isCloseTo(-0.7, Offset.offset(1e-4));
         assertThat(rise(not, "filter", 20, level(not).withFouled(true))).isCloseTo(-0.2, Offset.offset(1e-4));
@@ -106,8 +111,14 @@ class ElementsInLayoutTest {
     @CsvSource({"flow-sender", "quick", "shut-off", "bulkhead"})
     void openBoresCostTheSquareOfTheirRatedPoint(String kind) {
         Rated rated = Rated.of(20, 0.2, "maker");
-        FuelSystem s = line(kind.equals("flow-sender") ? new FlowSender(tag("x", 0), rated) : kind.equals("quick")
-                ? new QuickDisconnect(tag("x", 0), rated) : kind.equals("bulkhead") ? new ration.model.Bulkhead(tag("x", 0), rated) : new ShutOff(tag("x", 0), rated));
+        FuelSystem s = line(
+                kind.equals("flow-sender")
+                        ? new FlowSender(tag("x", 0), rated)
+                        : kind.equals("quick")
+                                ? new QuickDisconnect(tag("x", 0), rated)
+                                : kind.equals("bulkhead")
+                                        ? new ration.model.Bulkhead(tag("x", 0), rated)
+                                        : new ShutOff(tag("x", 0), rated));
         assertThat(rise(s, "x", 10, level(s))).isCloseTo(-0.05, Offset.offset(1e-4));
     }
 
@@ -135,14 +146,17 @@ class ElementsInLayoutTest {
         FuelSystem s = line(pump(Pump.Drive.ENGINE, Optional.empty(), Pump.Build.PLAIN));
         assertThat(rise(s, "pump", 10, level(s))).isCloseTo(6, Offset.offset(1e-3));
         double idle = Power.IDLE.speedShare();
-        assertThat(rise(s, "pump", 5, level(s).with(Power.IDLE))).isCloseTo(8 * (1 - 5 / (40 * idle)), Offset.offset(1e-3));
+        assertThat(rise(s, "pump", 5, level(s).with(Power.IDLE)))
+                .isCloseTo(8 * (1 - 5 / (40 * idle)), Offset.offset(1e-3));
     }
 
     @ParameterizedTest
     @CsvSource({"1, 5", "10, 5", "15, 5", "30, 2"})
     void aReliefCutsTheCurveOff(double gph, double psi) {
-        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty(), new Pump.Build(
-                Optional.of(Measured.of(5, Unit.PSI)), Optional.empty(), false)));
+        FuelSystem s = line(pump(
+                Pump.Drive.ELECTRIC,
+                Optional.empty(),
+                new Pump.Build(Optional.of(Measured.of(5, Unit.PSI)), Optional.empty(), false)));
         assertThat(rise(s, "pump", gph, level(s))).isCloseTo(psi, Offset.offset(1e-3));
     }
 
@@ -161,22 +175,34 @@ class ElementsInLayoutTest {
     @ParameterizedTest
     @CsvSource({"AMBIENT, TAKE_OFF, 3.0", "AMBIENT, IDLE, 3.0", "MANIFOLD, TAKE_OFF, 3.0"})
     void anInLineRegulatorHoldsOverItsReference(Regulator.Reference reference, Power power, double psi) {
-        Regulator r = new Regulator(tag("regulator", 0), Regulator.Style.IN_LINE, reference,
-                Measured.of(3, Unit.PSI), Rated.of(20, 0.2, ""));
+        Regulator r = new Regulator(
+                tag("regulator", 0),
+                Regulator.Style.IN_LINE,
+                reference,
+                Measured.of(3, Unit.PSI),
+                Rated.of(20, 0.2, ""));
         Pump pump = pump(Pump.Drive.ELECTRIC, Optional.empty(), Pump.Build.PLAIN);
-        FuelSystem s = new FuelSystem(List.of(Systems.tank("tank", 10, 0, 0), pump, r, Systems.inlet(),
-                wide("a", "tank.outlet", "pump.in"), wide("b", "pump.out", "regulator.in"),
-                wide("c", "regulator.out", "carburettor.in")), Optional.empty());
+        FuelSystem s = new FuelSystem(
+                List.of(
+                        Systems.tank("tank", 10, 0, 0),
+                        pump,
+                        r,
+                        Systems.inlet(),
+                        wide("a", "tank.outlet", "pump.in"),
+                        wide("b", "pump.out", "regulator.in"),
+                        wide("c", "regulator.out", "carburettor.in")),
+                Optional.empty());
         FlowAnswer a = demand(s, 8, level(s).with(power));
-        assertThat(a.pressure(new PortRef("regulator", Item.OUT)).orElseThrow() / PSI).isCloseTo(psi, Offset.offset(1e-3));
+        assertThat(a.pressure(new PortRef("regulator", Item.OUT)).orElseThrow() / PSI)
+                .isCloseTo(psi, Offset.offset(1e-3));
     }
 
     @Test
     void aManifoldReferenceDropsTheRailAtIdle() {
         var p = Pattern.TWO_PUMPS_PARALLEL.project();
         Regulator r = (Regulator) p.system().item("regulator").orElseThrow();
-        FuelSystem s = p.system().replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD,
-                r.setting(), r.loss()));
+        FuelSystem s = p.system()
+                .replace(new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss()));
         Condition c = ration.assess.Assessment.start(p);
         FlowAnswer takeOff = demand(s, 1, c);
         FlowAnswer idle = demand(s, 1, c.with(Power.IDLE));
@@ -190,8 +216,9 @@ class ElementsInLayoutTest {
     @ValueSource(doubles = {-12, -6, 0, 8, 15})
     void twoOutletsFeedNoseUpAndNoseDown(double pitch) {
         var p = Pattern.GRAVITY_TWO_OUTLETS.project();
-        Condition c = ration.assess.Assessment.start(p).with(Attitude.ofDegrees("Set", pitch, 0)).withContents(
-                java.util.Map.of("left-tank", Unit.GALLON.toSi(2), "right-tank", Unit.GALLON.toSi(2)));
+        Condition c = ration.assess.Assessment.start(p)
+                .with(Attitude.ofDegrees("Set", pitch, 0))
+                .withContents(java.util.Map.of("left-tank", Unit.GALLON.toSi(2), "right-tank", Unit.GALLON.toSi(2)));
         FlowAnswer a = demand(p.system(), 8, c);
         assertThat(a.usable()).isTrue();
         assertThat(a.airDrawn()).isEmpty();
@@ -209,15 +236,20 @@ class ElementsInLayoutTest {
     @Test
     void aTransferPumpFillsAndTheOverflowCarriesItBack() {
         var p = Pattern.TRANSFER.project();
-        Condition half = ration.assess.Assessment.start(p).withContents(java.util.Map.of("main-tank",
-                Unit.GALLON.toSi(8), "auxiliary-tank", Unit.GALLON.toSi(8)));
+        Condition half = ration.assess.Assessment.start(p)
+                .withContents(
+                        java.util.Map.of("main-tank", Unit.GALLON.toSi(8), "auxiliary-tank", Unit.GALLON.toSi(8)));
         FlowAnswer filling = demand(p.system(), 5, half);
         Tank main = (Tank) p.system().item("main-tank").orElseThrow();
         Tank auxiliary = (Tank) p.system().item("auxiliary-tank").orElseThrow();
         assertThat(filling.outflow(main)).isNegative();
         assertThat(filling.outflow(main) + filling.outflow(auxiliary)).isCloseTo(5 * GPH, Offset.offset(1e-9));
-        FlowAnswer full = demand(p.system(), 5, half.withContents("main-tank", main.shape().solid().volume()));
-        assertThat(full.solution().flow("main-tank.overflow")).isGreaterThan(full.solution().flow("transfer-pump"));
+        FlowAnswer full = demand(
+                p.system(),
+                5,
+                half.withContents("main-tank", main.shape().solid().volume()));
+        assertThat(full.solution().flow("main-tank.overflow"))
+                .isGreaterThan(full.solution().flow("transfer-pump"));
         assertThat(full.outflow(main)).isPositive();
     }
 }

@@ -42,7 +42,9 @@ import ration.network.FrictionLaw;
 import ration.network.NetworkSolution;
 import ration.quantity.Unit;
 
-/** One part fails: what the network makes of it, against sums done by hand or between the states it must lie between. */
+/**
+ * One part fails: what the network makes of it, against sums done by hand or between the states it must lie between.
+ */
 class FaultsTest {
 
     private static final double GPH = Unit.GALLON_PER_HOUR.toSi(1);
@@ -56,8 +58,12 @@ class FaultsTest {
 
     /** Tank at the inlet's own height, one item, and lines wide enough to cost nothing. */
     private static FuelSystem line(Item item, Item... more) {
-        List<Item> items = new ArrayList<>(List.of(Systems.tank("tank", 10, 0, 0), item, Systems.inlet(), wide("a",
-                "tank.outlet", item.id() + ".in"), wide("b", item.id() + ".out", "carburettor.in")));
+        List<Item> items = new ArrayList<>(List.of(
+                Systems.tank("tank", 10, 0, 0),
+                item,
+                Systems.inlet(),
+                wide("a", "tank.outlet", item.id() + ".in"),
+                wide("b", item.id() + ".out", "carburettor.in")));
         items.addAll(Arrays.asList(more));
         return new FuelSystem(items, Optional.empty());
     }
@@ -101,21 +107,30 @@ class FaultsTest {
     @CsvSource({"4, 0.4", "16, 1.6"})
     void aCloggedOutletCostsItsScreenAndEntranceSoManyTimes(double times, double psi) {
         FuelSystem open = line(new FlowSender(tag("x"), Rated.of(20, 0, "")));
-        FuelSystem s = open.change("tank", Tank.class, t -> t.withOutlets(List.of(new Outlet("outlet", t.outlets().get(0).place(),
-                Systems.in(2), Optional.of(Rated.of(20, 0.1, ""))))));
+        FuelSystem s = open.change(
+                "tank",
+                Tank.class,
+                t -> t.withOutlets(List.of(new Outlet(
+                        "outlet", t.outlets().get(0).place(), Systems.in(2), Optional.of(Rated.of(20, 0.1, ""))))));
         double clean = at(demand(s, 20), "tank", "outlet");
         double clogged = at(demand(s, 20, new Fault(Kind.OUTLET_CLOGGED, "tank", times)), "tank", "outlet");
         assertThat((clean - clogged) / PSI).isCloseTo(psi - 0.1, Offset.offset(0.001));
-        assertThat(demand(s, 20, new Fault(Kind.OUTLET_CLOGGED, "tank", "outlet", Double.POSITIVE_INFINITY)).solution().status())
+        assertThat(demand(s, 20, new Fault(Kind.OUTLET_CLOGGED, "tank", "outlet", Double.POSITIVE_INFINITY))
+                        .solution()
+                        .status())
                 .isEqualTo(NetworkSolution.Status.NO_SUPPLY);
     }
 
     @Test
     void aFouledFilterCostsItsFouledFigureOrShuts() {
-        FuelSystem s = line(new Filter(tag("filter"), List.of(Rated.of(20, 0.1, "")), Optional.of(Rated.of(20, 0.7, ""))));
-        assertThat(loss(s, "filter", 20, new Fault(Kind.FILTER_FOULED, "filter"))).isCloseTo(0.7, Offset.offset(1e-4));
-        assertThat(loss(s, "filter", 20, new Fault(Kind.FILTER_FOULED, "another"))).isCloseTo(0.1, Offset.offset(1e-4));
-        assertThat(capacity(s, new Fault(Kind.FILTER_FOULED, "filter", Double.POSITIVE_INFINITY))).isZero();
+        FuelSystem s =
+                line(new Filter(tag("filter"), List.of(Rated.of(20, 0.1, "")), Optional.of(Rated.of(20, 0.7, ""))));
+        assertThat(loss(s, "filter", 20, new Fault(Kind.FILTER_FOULED, "filter")))
+                .isCloseTo(0.7, Offset.offset(1e-4));
+        assertThat(loss(s, "filter", 20, new Fault(Kind.FILTER_FOULED, "another")))
+                .isCloseTo(0.1, Offset.offset(1e-4));
+        assertThat(capacity(s, new Fault(Kind.FILTER_FOULED, "filter", Double.POSITIVE_INFINITY)))
+                .isZero();
     }
 
     /** An inch of half the bore: 16 times the velocity head on the line's own, and what it costs to go in and out. */
@@ -131,10 +146,10 @@ class FaultsTest {
         double re = v * narrow / FuelGrade.AVGAS_100LL.at(288.15).viscosity();
         double k = 0.5 * 0.75 + 0.75 * 0.75;
         double friction = FrictionLaw.CONSERVATIVE.factor(re, 1.5e-6 / narrow) * 0.0254 / narrow;
-        assertThat(at(clear, "carburettor", Item.IN) - at(pinched, "carburettor", Item.IN)).isCloseTo(RHO * v * v / 2 * (k + friction),
-                Percentage.withPercentage(0.5));
-        assertThat(capacity(s, new Fault(Kind.LINE_PINCHED, "r1", 0.7))).isBetween(capacity(s, new Fault(Kind.LINE_PINCHED, "r1",
-                0.5)), capacity(s));
+        assertThat(at(clear, "carburettor", Item.IN) - at(pinched, "carburettor", Item.IN))
+                .isCloseTo(RHO * v * v / 2 * (k + friction), Percentage.withPercentage(0.5));
+        assertThat(capacity(s, new Fault(Kind.LINE_PINCHED, "r1", 0.7)))
+                .isBetween(capacity(s, new Fault(Kind.LINE_PINCHED, "r1", 0.5)), capacity(s));
     }
 
     /** A tenth of the area is a hundred times the loss. */
@@ -144,8 +159,8 @@ class FaultsTest {
         FlowAnswer good = demand(s, 5);
         FlowAnswer between = demand(s, 5, new Fault(Kind.SELECTOR_BETWEEN, "selector", 0.1));
         double rated = 0.03 * PSI * Math.pow(5.0 / 20, 2);
-        assertThat(at(good, "carburettor", Item.IN) - at(between, "carburettor", Item.IN)).isCloseTo(99 * rated, Percentage
-                .withPercentage(0.1));
+        assertThat(at(good, "carburettor", Item.IN) - at(between, "carburettor", Item.IN))
+                .isCloseTo(99 * rated, Percentage.withPercentage(0.1));
     }
 
     /** Both full alike, nothing passes; the higher one runs into the lower one through the hole, by its head. */
@@ -166,27 +181,48 @@ class FaultsTest {
         CheckValve valve = new CheckValve(tag("check"), Measured.of(0.2, Unit.PSI), Rated.of(20, 0.1, ""));
         FuelSystem s = line(valve);
         assertThat(loss(s, "check", 20)).isCloseTo(0.3, Offset.offset(1e-4));
-        assertThat(loss(s, "check", 20, new Fault(Kind.CHECK_STUCK_OPEN, "check"))).isCloseTo(0.1, Offset.offset(1e-4));
+        assertThat(loss(s, "check", 20, new Fault(Kind.CHECK_STUCK_OPEN, "check")))
+                .isCloseTo(0.1, Offset.offset(1e-4));
         assertThat(capacity(s, new Fault(Kind.CHECK_STUCK_SHUT, "check"))).isZero();
-        FuelSystem back = new FuelSystem(List.of(Systems.tank("tank", 10, 0, 0), Systems.tank("high", 10, 0, 40), valve, wide("a",
-                "tank.outlet", "check.in"), wide("b", "check.out", "high.outlet"), Systems.inlet(), wide("c", "x.in", "carburettor.in")),
-                Optional.empty()).minus("c", "carburettor");
-        FlowAnswer stuck = basis(back).ask(Systems.level(back, 5).with(new Fault(Kind.CHECK_STUCK_OPEN, "check")), new FlowQuestion
-                .Demand(0));
+        FuelSystem back = new FuelSystem(
+                        List.of(
+                                Systems.tank("tank", 10, 0, 0),
+                                Systems.tank("high", 10, 0, 40),
+                                valve,
+                                wide("a", "tank.outlet", "check.in"),
+                                wide("b", "check.out", "high.outlet"),
+                                Systems.inlet(),
+                                wide("c", "x.in", "carburettor.in")),
+                        Optional.empty())
+                .minus("c", "carburettor");
+        FlowAnswer stuck = basis(back)
+                .ask(
+                        Systems.level(back, 5).with(new Fault(Kind.CHECK_STUCK_OPEN, "check")),
+                        new FlowQuestion.Demand(0));
         assertThat(stuck.flow("a")).as("runs back").isNegative();
-        assertThat(basis(back).ask(Systems.level(back, 5), new FlowQuestion.Demand(0)).flow("a")).isZero();
+        assertThat(basis(back)
+                        .ask(Systems.level(back, 5), new FlowQuestion.Demand(0))
+                        .flow("a"))
+                .isZero();
     }
 
     private static Pump pump(Pump.Drive drive, Optional<Rated> off) {
-        return new Pump(tag("pump"), drive, List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8,
-                Unit.PSI)), new Pump.CurvePoint(Measured.of(40, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))), off, Pump.Build.PLAIN);
+        return new Pump(
+                tag("pump"),
+                drive,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(8, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(40, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
+                off,
+                Pump.Build.PLAIN);
     }
 
     @Test
     void aDeadPumpIsAPassageOrAWallAndAWeakOneGivesAShareOfItsPressure() {
         FuelSystem passes = line(pump(Pump.Drive.ELECTRIC, Optional.of(Rated.of(20, 0.3, ""))));
         assertThat(loss(passes, "pump", 10)).isCloseTo(-6, Offset.offset(1e-4));
-        assertThat(loss(passes, "pump", 10, new Fault(Kind.PUMP_WEAK, "pump", 0.6))).isCloseTo(-3.6, Offset.offset(1e-4));
+        assertThat(loss(passes, "pump", 10, new Fault(Kind.PUMP_WEAK, "pump", 0.6)))
+                .isCloseTo(-3.6, Offset.offset(1e-4));
         assertThat(loss(passes, "pump", 20, new Fault(Kind.PUMP_DEAD, "pump"))).isCloseTo(0.3, Offset.offset(1e-4));
         FuelSystem blocks = line(pump(Pump.Drive.ELECTRIC, Optional.empty()));
         assertThat(capacity(blocks, new Fault(Kind.PUMP_DEAD, "pump"))).isZero();
@@ -195,23 +231,48 @@ class FaultsTest {
     @Test
     void withItsSupplyGoneEveryElectricPumpStandsAndNoEnginePump() {
         Fault supply = new Fault(Kind.SUPPLY_DEAD, "main bus");
-        assertThat(capacity(line(pump(Pump.Drive.ELECTRIC, Optional.empty())), supply)).isZero();
+        assertThat(capacity(line(pump(Pump.Drive.ELECTRIC, Optional.empty())), supply))
+                .isZero();
         FuelSystem driven = line(pump(Pump.Drive.ENGINE, Optional.empty()));
         assertThat(capacity(driven, supply)).isEqualTo(capacity(driven)).isPositive();
     }
 
     /** Pump, rail, bypass regulator at 45 psi on the manifold, return to the tank. */
     private static FuelSystem rail() {
-        Tank tank = Systems.tank("tank", 10, 0, 0).withReturns(List.of(new Tank.Entry("return", Place.inches(10, 0, 9))));
-        EngineInlet rail = new EngineInlet(new Tag("rail", "Rail", Place.inches(0, 0, 0)), EngineInlet.Style.RAIL, Systems.in(0.2),
-                Measured.of(30, Unit.PSI), Optional.empty(), true);
-        Pump pump = new Pump(tag("pump"), Pump.Drive.ELECTRIC, List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR),
-                Measured.of(75, Unit.PSI)), new Pump.CurvePoint(Measured.of(50, Unit.GALLON_PER_HOUR), Measured.of(40, Unit.PSI))),
-                Optional.empty(), Pump.Build.PLAIN);
-        Regulator regulator = new Regulator(tag("regulator"), Regulator.Style.BYPASS, Regulator.Reference.MANIFOLD, Measured.of(45,
-                Unit.PSI), Rated.of(30, 2, ""));
-        return new FuelSystem(List.of(tank, pump, rail, regulator, wide("a", "tank.outlet", "pump.in"), wide("b", "pump.out", "rail.in"),
-                wide("c", "rail.return", "regulator.in"), wide("d", "regulator.out", "tank.return")), Optional.empty());
+        Tank tank =
+                Systems.tank("tank", 10, 0, 0).withReturns(List.of(new Tank.Entry("return", Place.inches(10, 0, 9))));
+        EngineInlet rail = new EngineInlet(
+                new Tag("rail", "Rail", Place.inches(0, 0, 0)),
+                EngineInlet.Style.RAIL,
+                Systems.in(0.2),
+                Measured.of(30, Unit.PSI),
+                Optional.empty(),
+                true);
+        Pump pump = new Pump(
+                tag("pump"),
+                Pump.Drive.ELECTRIC,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(75, Unit.PSI)),
+                        new Pump.CurvePoint(Measured.of(50, Unit.GALLON_PER_HOUR), Measured.of(40, Unit.PSI))),
+                Optional.empty(),
+                Pump.Build.PLAIN);
+        Regulator regulator = new Regulator(
+                tag("regulator"),
+                Regulator.Style.BYPASS,
+                Regulator.Reference.MANIFOLD,
+                Measured.of(45, Unit.PSI),
+                Rated.of(30, 2, ""));
+        return new FuelSystem(
+                List.of(
+                        tank,
+                        pump,
+                        rail,
+                        regulator,
+                        wide("a", "tank.outlet", "pump.in"),
+                        wide("b", "pump.out", "rail.in"),
+                        wide("c", "rail.return", "regulator.in"),
+                        wide("d", "regulator.out", "tank.return")),
+                Optional.empty());
     }
 
     private static FlowAnswer idling(FuelSystem s, Fault... faults) {
@@ -229,13 +290,19 @@ class FaultsTest {
         assertThat(at(idling(s), "rail", Item.IN)).isCloseTo(45 * PSI + manifold, Offset.offset(50.0));
         FlowAnswer spills = idling(s, new Fault(Kind.REGULATOR_STUCK_OPEN, "regulator"));
         // all but the engine's gallon goes back, at two pounds for every thirty squared, nine inches up
-        assertThat(at(spills, "rail", Item.IN) / PSI).isLessThan(20).isCloseTo(2 * Math.pow((spills.flow("a") / GPH - 1) / 30, 2)
-                + RHO * G * Unit.INCH.toSi(9) / PSI, Percentage.withPercentage(0.2));
+        assertThat(at(spills, "rail", Item.IN) / PSI)
+                .isLessThan(20)
+                .isCloseTo(
+                        2 * Math.pow((spills.flow("a") / GPH - 1) / 30, 2) + RHO * G * Unit.INCH.toSi(9) / PSI,
+                        Percentage.withPercentage(0.2));
         // nothing flows back: 75 psi less seven tenths a gallon an hour
-        assertThat(at(idling(s, new Fault(Kind.REGULATOR_STUCK_SHUT, "regulator")), "pump", Item.OUT) - at(idling(s, new Fault(
-                Kind.REGULATOR_STUCK_SHUT, "regulator")), "pump", Item.IN)).isCloseTo((75 - 0.7) * PSI, Percentage.withPercentage(0.01));
-        assertThat(at(idling(s, new Fault(Kind.RETURN_BLOCKED, "d")), "rail", Item.IN)).isCloseTo(at(idling(s, new Fault(
-                Kind.REGULATOR_STUCK_SHUT, "regulator")), "rail", Item.IN), Offset.offset(1.0));
+        assertThat(at(idling(s, new Fault(Kind.REGULATOR_STUCK_SHUT, "regulator")), "pump", Item.OUT)
+                        - at(idling(s, new Fault(Kind.REGULATOR_STUCK_SHUT, "regulator")), "pump", Item.IN))
+                .isCloseTo((75 - 0.7) * PSI, Percentage.withPercentage(0.01));
+        assertThat(at(idling(s, new Fault(Kind.RETURN_BLOCKED, "d")), "rail", Item.IN))
+                .isCloseTo(
+                        at(idling(s, new Fault(Kind.REGULATOR_STUCK_SHUT, "regulator")), "rail", Item.IN),
+                        Offset.offset(1.0));
     }
 
     @Test
@@ -252,25 +319,29 @@ class FaultsTest {
         FlowAnswer a = demand(s, 5, new Fault(Kind.NEEDLE_STUCK_OPEN, "carburettor"));
         double area = Math.PI * Math.pow(Unit.INCH.toSi(0.3), 2) / 4;
         double through = EngineInlet.SEAT_DISCHARGE * area * Math.sqrt(2 * at(a, "carburettor", Item.IN) / RHO);
-        assertThat(a.inletFlow()).isCloseTo(through, Percentage.withPercentage(0.1)).isGreaterThan(5 * GPH);
+        assertThat(a.inletFlow())
+                .isCloseTo(through, Percentage.withPercentage(0.1))
+                .isGreaterThan(5 * GPH);
         FlowAnswer shut = demand(s, 5, new Fault(Kind.NEEDLE_STUCK_SHUT, "carburettor"));
         assertThat(shut.usable()).isFalse();
         assertThat(shut.solution().status()).isEqualTo(NetworkSolution.Status.NO_SUPPLY);
         assertThat(shut.reason()).contains("carburettor.needle");
-        assertThat(capacity(s, new Fault(Kind.NEEDLE_STUCK_SHUT, "carburettor"))).isZero();
+        assertThat(capacity(s, new Fault(Kind.NEEDLE_STUCK_SHUT, "carburettor")))
+                .isZero();
     }
 
     /** Where the line stands under ambient an end that leaks draws air; where it stands over it, nothing comes in. */
     @Test
     void anAirLeakDrawsAirOnlyUnderAmbient() {
-        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty())).change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(
-                -40)));
+        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty()))
+                .change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(-40)));
         Fault suction = new Fault(Kind.AIR_LEAK, "pump", Item.IN, 1);
         assertThat(demand(s, 10, suction).airDrawn()).containsExactly("pump.in");
         assertThat(capacity(s, suction)).isZero();
-        assertThat(demand(s, 10, new Fault(Kind.AIR_LEAK, "pump", Item.OUT, 1)).airDrawn()).isEmpty();
-        FuelSystem flooded = line(pump(Pump.Drive.ELECTRIC, Optional.empty())).change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(
-                40)));
+        assertThat(demand(s, 10, new Fault(Kind.AIR_LEAK, "pump", Item.OUT, 1)).airDrawn())
+                .isEmpty();
+        FuelSystem flooded = line(pump(Pump.Drive.ELECTRIC, Optional.empty()))
+                .change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(40)));
         assertThat(capacity(flooded, suction)).isEqualTo(capacity(flooded)).isPositive();
     }
 
@@ -282,9 +353,11 @@ class FaultsTest {
         FlowAnswer a = demand(s, 5, new Fault(Kind.FUEL_LEAK, "r1", "to", hole));
         double lost = 0.62 * Math.PI * hole * hole / 4 * Math.sqrt(2 * at(a, "carburettor", Item.IN) / RHO);
         assertThat(a.flow("r1") - 5 * GPH).isCloseTo(lost, Percentage.withPercentage(0.1));
-        FuelSystem low = line(pump(Pump.Drive.ELECTRIC, Optional.empty())).change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(
-                -40)));
-        assertThat(demand(low, 5, new Fault(Kind.FUEL_LEAK, "pump", Item.IN, hole)).flow("a")).isCloseTo(5 * GPH, Offset.offset(1e-12));
+        FuelSystem low = line(pump(Pump.Drive.ELECTRIC, Optional.empty()))
+                .change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(-40)));
+        assertThat(demand(low, 5, new Fault(Kind.FUEL_LEAK, "pump", Item.IN, hole))
+                        .flow("a"))
+                .isCloseTo(5 * GPH, Offset.offset(1e-12));
     }
 
     /** The air over the fuel feels the wing's upper side: Cp times the dynamic pressure, at every point under it. */
@@ -322,27 +395,32 @@ class FaultsTest {
         FuelSystem s = Systems.oneLine();
         double rise = Unit.INCH.toSi(4);
         double wet = at(demand(s, 5, new Fault(Kind.VENT_HOLDS_LIQUID, "tank", rise)), "carburettor", Item.IN);
-        assertThat(at(demand(s, 5), "carburettor", Item.IN) - wet).isCloseTo(RHO * G * rise, Percentage.withPercentage(0.01));
+        assertThat(at(demand(s, 5), "carburettor", Item.IN) - wet)
+                .isCloseTo(RHO * G * rise, Percentage.withPercentage(0.01));
     }
 
     @Test
     void aStuckRotorCostsTenTimesAndAFrozenNeedleNothing() {
         FuelSystem s = line(new FlowSender(tag("sender"), Rated.of(20, 0.1, "")));
-        assertThat(loss(s, "sender", 20, new Fault(Kind.SENDER_CLOGGED, "sender", 10))).isCloseTo(1.0, Offset.offset(1e-4));
-        assertThat(loss(s, "sender", 20, new Fault(Kind.INDICATION_FROZEN, "sender"))).isCloseTo(0.1, Offset.offset(1e-4));
+        assertThat(loss(s, "sender", 20, new Fault(Kind.SENDER_CLOGGED, "sender", 10)))
+                .isCloseTo(1.0, Offset.offset(1e-4));
+        assertThat(loss(s, "sender", 20, new Fault(Kind.INDICATION_FROZEN, "sender")))
+                .isCloseTo(0.1, Offset.offset(1e-4));
     }
 
     /** Boiling begins at a gauge pressure that rises as ambient falls: 8,000 ft takes 3.8 psi (standard atmosphere). */
     @Test
     void theDayMovesThePressureAtWhichFuelBoils() {
-        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty())).change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(
-                -60)));
+        FuelSystem s = line(pump(Pump.Drive.ELECTRIC, Optional.empty()))
+                .change("tank", Tank.class, t -> t.raised(Unit.INCH.toSi(-60)));
         FlowBasis boiling = basis(s).in(new Surroundings(0, Optional.of(Volatility.AVGAS_100LL.with(0)), 0));
         Condition warm = Systems.level(s, 5).withFuelKelvin(318);
         FlowQuestion asked = new FlowQuestion.Demand(5 * GPH);
         assertThat(boiling.ask(warm, asked).usable()).isTrue();
-        assertThat(boiling.ask(warm.with(new Day(5500, 0)), asked).undelivered()).isTrue();
-        assertThat(new Day(Unit.FOOT.toSi(8000), 0).pressurePa()).isCloseTo((14.696 - 3.78) * PSI, Percentage.withPercentage(0.1));
+        assertThat(boiling.ask(warm.with(new Day(5500, 0)), asked).undelivered())
+                .isTrue();
+        assertThat(new Day(Unit.FOOT.toSi(8000), 0).pressurePa())
+                .isCloseTo((14.696 - 3.78) * PSI, Percentage.withPercentage(0.1));
     }
 
     /** Every way to fail belongs to some part, and every way a part has changes its network but for what only shows. */
@@ -357,13 +435,19 @@ class FaultsTest {
     @ParameterizedTest
     @EnumSource(Kind.class)
     void everyFaultOfEveryPartIsAnsweredOrRefusedWithAReason(Kind kind) {
-        for (FuelSystem s : List.of(Systems.corrie().system(), Systems.demo("tansy-l3").system(), Systems.demo("brindle-a2").system())) {
+        for (FuelSystem s : List.of(
+                Systems.corrie().system(),
+                Systems.demo("tansy-l3").system(),
+                Systems.demo("brindle-a2").system())) {
             FlowBasis basis = basis(s);
             Condition c = Systems.level(s, 5);
             for (Item item : s.items()) {
-                FlowAnswer a = basis.ask(c.with(new Fault(kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5)),
+                FlowAnswer a = basis.ask(
+                        c.with(new Fault(kind, item.id(), kind.severity().endsWith(", m") ? 5e-4 : 0.5)),
                         new FlowQuestion.Demand(10 * GPH));
-                assertThat(a.usable() || !a.reason().isBlank()).as(kind + " of " + item.name()).isTrue();
+                assertThat(a.usable() || !a.reason().isBlank())
+                        .as(kind + " of " + item.name())
+                        .isTrue();
             }
         }
     }

@@ -57,8 +57,7 @@ class FlowBasisTest {
         double re = v * d / fuel.viscosity();
         double f = FrictionLaw.CONSERVATIVE.factor(re, 1.5e-6 / d);
         double velocityHead = fuel.density() / 2 * v * v;
-        double seat = new Element.Orifice(0.3 * IN, EngineInlet.SEAT_DISCHARGE)
-                .loss(q, fuel, FrictionLaw.CONSERVATIVE);
+        double seat = new Element.Orifice(0.3 * IN, EngineInlet.SEAT_DISCHARGE).loss(q, fuel, FrictionLaw.CONSERVATIVE);
         double lost = velocityHead * (0.5 + f * 40 * IN / d) + Math.max(seat, Unit.PSI.toSi(0.05));
         assertThat(lost).isCloseTo(weight * (24 * IN + depth), Percentage.withPercentage(0.01));
     }
@@ -67,12 +66,15 @@ class FlowBasisTest {
     void theBudgetOfThePathAddsUpToTheHeadAvailable() {
         FuelSystem system = Systems.corrie().system();
         for (String position : List.of("UPPER", "FUSELAGE")) {
-            Condition c = Systems.level(system, 3).withPosition("selector", position)
+            Condition c = Systems.level(system, 3)
+                    .withPosition("selector", position)
                     .with(Attitude.ofDegrees("Climb", 12, 3));
             FlowAnswer answer = basis(system).ask(c, new FlowQuestion.Capacity());
-            double lost = answer.path().stream().mapToDouble(s -> s.headIn() - s.headOut()).sum();
-            assertThat(lost + answer.headLeft().getAsDouble()).isCloseTo(answer.headAvailable().getAsDouble(),
-                    Offset.offset(1e-6));
+            double lost = answer.path().stream()
+                    .mapToDouble(s -> s.headIn() - s.headOut())
+                    .sum();
+            assertThat(lost + answer.headLeft().getAsDouble())
+                    .isCloseTo(answer.headAvailable().getAsDouble(), Offset.offset(1e-6));
             assertThat(answer.path().get(0).item()).isEqualTo(position.toLowerCase(java.util.Locale.ROOT));
             assertThat(answer.path()).allSatisfy(s -> assertThat(s.loss()).isPositive());
         }
@@ -87,8 +89,8 @@ class FlowBasisTest {
         FlowAnswer capacity = basis(system).ask(c, new FlowQuestion.Capacity());
         PortRef inlet = Systems.port("carburettor.in");
         assertThat(demand.inletFlow()).isEqualTo(most);
-        assertThat(demand.pressure(inlet).getAsDouble()).isCloseTo(capacity.pressure(inlet).getAsDouble(),
-                Offset.offset(0.1));
+        assertThat(demand.pressure(inlet).getAsDouble())
+                .isCloseTo(capacity.pressure(inlet).getAsDouble(), Offset.offset(0.1));
     }
 
     @Test
@@ -103,7 +105,8 @@ class FlowBasisTest {
     void offLeavesTheEngineDryAndSaysSo() {
         FuelSystem system = Systems.twoTanks(24, 24);
         Condition off = Systems.level(system, 4).withPosition("selector", "OFF");
-        assertThat(basis(system).ask(off, new FlowQuestion.Capacity()).inletFlow()).isZero();
+        assertThat(basis(system).ask(off, new FlowQuestion.Capacity()).inletFlow())
+                .isZero();
         FlowAnswer demand = basis(system).ask(off, new FlowQuestion.Demand(1e-5));
         assertThat(demand.usable()).isFalse();
         assertThat(demand.solution().status()).isEqualTo(Status.NO_SUPPLY);
@@ -113,12 +116,12 @@ class FlowBasisTest {
     @Test
     void bothFromEqualTanksDrawsEqually() {
         FuelSystem system = Systems.twoTanks(24, 24);
-        FlowAnswer both = basis(system).ask(Systems.level(system, 4).withPosition("selector", "BOTH"),
-                new FlowQuestion.Capacity());
+        FlowAnswer both = basis(system)
+                .ask(Systems.level(system, 4).withPosition("selector", "BOTH"), new FlowQuestion.Capacity());
         assertThat(both.flow("r1")).isCloseTo(both.flow("r2"), Percentage.withPercentage(1e-4));
         assertThat(both.flow("r1") + both.flow("r2")).isCloseTo(both.flow("r3"), Offset.offset(1e-12));
-        FlowAnswer left = basis(system).ask(Systems.level(system, 4).withPosition("selector", "LEFT"),
-                new FlowQuestion.Capacity());
+        FlowAnswer left = basis(system)
+                .ask(Systems.level(system, 4).withPosition("selector", "LEFT"), new FlowQuestion.Capacity());
         assertThat(both.inletFlow()).isGreaterThan(left.inletFlow());
         assertThat(left.flow("r2")).isCloseTo(0, Offset.offset(1e-12));
     }
@@ -126,8 +129,10 @@ class FlowBasisTest {
     @Test
     void bothFromUnequalTanksFillsTheLowerOne() {
         FuelSystem system = Systems.twoTanks(40, 12);
-        FlowAnswer both = basis(system).ask(Systems.level(system, 4).withPosition("selector", "BOTH"),
-                new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(5)));
+        FlowAnswer both = basis(system)
+                .ask(
+                        Systems.level(system, 4).withPosition("selector", "BOTH"),
+                        new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(5)));
         Tank lower = system.tanks().get(1);
         assertThat(both.outflow(lower)).isNegative();
         assertThat(both.outflow(system.tanks().get(0)) + both.outflow(lower))
@@ -149,21 +154,33 @@ class FlowBasisTest {
     @Test
     void aPumpDrawsAirThroughAnEmptyLowTank() {
         FuelSystem low = Systems.twoTanks(-30, -30);
-        Pump pump = new Pump(new Tag("pump", "Pump", Place.inches(4, 0, -2)), Pump.Drive.ELECTRIC,
-                List.of(new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
+        Pump pump = new Pump(
+                new Tag("pump", "Pump", Place.inches(4, 0, -2)),
+                Pump.Drive.ELECTRIC,
+                List.of(
+                        new Pump.CurvePoint(Measured.of(0, Unit.GALLON_PER_HOUR), Measured.of(6, Unit.PSI)),
                         new Pump.CurvePoint(Measured.of(40, Unit.GALLON_PER_HOUR), Measured.of(0, Unit.PSI))),
                 Optional.empty());
-        FuelSystem system = low.minus("r3").plus(pump, Systems.run("r3", "selector.out", "pump.in", 12),
-                Systems.run("r4", "pump.out", "carburettor.in", 12));
+        FuelSystem system = low.minus("r3")
+                .plus(
+                        pump,
+                        Systems.run("r3", "selector.out", "pump.in", 12),
+                        Systems.run("r4", "pump.out", "carburettor.in", 12));
         Condition full = Systems.level(system, 4).withPosition("selector", "BOTH");
-        assertThat(basis(system).ask(full, new FlowQuestion.Capacity()).airDrawn()).isEmpty();
+        assertThat(basis(system).ask(full, new FlowQuestion.Capacity()).airDrawn())
+                .isEmpty();
         Condition oneDry = full.withContents("left", 0);
         FlowAnswer much = basis(system).ask(oneDry, new FlowQuestion.Demand(Unit.GALLON_PER_HOUR.toSi(38)));
         assertThat(much.airDrawn()).containsExactly("left.outlet");
         FlowAnswer most = basis(system).ask(oneDry, new FlowQuestion.Capacity());
-        assertThat(most.airDrawn()).as("the most is what draws no air: the full tank runs over into the dry one").isEmpty();
+        assertThat(most.airDrawn())
+                .as("the most is what draws no air: the full tank runs over into the dry one")
+                .isEmpty();
         assertThat(most.inletFlow()).isLessThan(Unit.GALLON_PER_HOUR.toSi(38));
-        assertThat(basis(system).ask(oneDry, new FlowQuestion.Demand(most.inletFlow() * 1.01)).airDrawn()).isNotEmpty();
+        assertThat(basis(system)
+                        .ask(oneDry, new FlowQuestion.Demand(most.inletFlow() * 1.01))
+                        .airDrawn())
+                .isNotEmpty();
         FlowAnswer selected = basis(system).ask(oneDry.withPosition("selector", "RIGHT"), new FlowQuestion.Capacity());
         assertThat(selected.airDrawn()).isEmpty();
         assertThat(selected.inletFlow()).isPositive();
@@ -174,9 +191,11 @@ class FlowBasisTest {
     @Test
     void aClosedShutOffStandsFullOfFuel() {
         FuelSystem line = Systems.oneLine().minus("r1");
-        ShutOff valve = new ShutOff(new Tag("valve", "Valve", Place.inches(6, 0, 0)),
-                ration.model.Rated.of(20, 0.02, ""));
-        FuelSystem system = line.plus(valve, Systems.run("r1", "tank.outlet", "valve.in", 30),
+        ShutOff valve =
+                new ShutOff(new Tag("valve", "Valve", Place.inches(6, 0, 0)), ration.model.Rated.of(20, 0.02, ""));
+        FuelSystem system = line.plus(
+                valve,
+                Systems.run("r1", "tank.outlet", "valve.in", 30),
                 Systems.run("r2", "valve.out", "carburettor.in", 8));
         Condition shut = Systems.level(system, 4).withValve("valve", true);
         FlowAnswer answer = basis(system).ask(shut, new FlowQuestion.Capacity());
@@ -190,8 +209,11 @@ class FlowBasisTest {
     void aTeeJoinsABranch() {
         FuelSystem base = Systems.oneLine().minus("r1");
         Tee tee = new Tee(new Tag("tee", "Tee", Place.inches(5, 0, 2)), Systems.in(0.297));
-        FuelSystem system = base.plus(tee, Systems.tank("second", 10, 30, 24),
-                Systems.run("r1", "tank.outlet", "tee.in", 30), Systems.run("r2", "second.outlet", "tee.branch", 40),
+        FuelSystem system = base.plus(
+                tee,
+                Systems.tank("second", 10, 30, 24),
+                Systems.run("r1", "tank.outlet", "tee.in", 30),
+                Systems.run("r2", "second.outlet", "tee.branch", 40),
                 Systems.run("r3", "tee.out", "carburettor.in", 10));
         FlowAnswer answer = basis(system).ask(Systems.level(system, 4), new FlowQuestion.Capacity());
         assertThat(answer.flow("r2")).isPositive().isLessThan(answer.flow("r1"));
@@ -199,14 +221,18 @@ class FlowBasisTest {
     }
 
     @Property(tries = 200)
-    void aLargerLineNeverBringsLess(@ForAll @DoubleRange(min = 0.15, max = 0.5) double bore,
+    void aLargerLineNeverBringsLess(
+            @ForAll @DoubleRange(min = 0.15, max = 0.5) double bore,
             @ForAll @DoubleRange(min = 0.01, max = 0.2) double more,
             @ForAll @DoubleRange(min = -10, max = 17) double pitch) {
         FuelSystem system = Systems.oneLine();
         Run run = system.runs().get(0);
         Condition c = Systems.level(system, 4).with(Attitude.ofDegrees("Any", pitch, 0));
-        double small = basis(system.replace(run.withSize(size(bore)))).ask(c, new FlowQuestion.Capacity()).inletFlow();
-        double large = basis(system.replace(run.withSize(size(bore + more)))).ask(c, new FlowQuestion.Capacity())
+        double small = basis(system.replace(run.withSize(size(bore))))
+                .ask(c, new FlowQuestion.Capacity())
+                .inletFlow();
+        double large = basis(system.replace(run.withSize(size(bore + more))))
+                .ask(c, new FlowQuestion.Capacity())
                 .inletFlow();
         assertThat(large).isGreaterThanOrEqualTo(small);
     }
@@ -216,11 +242,16 @@ class FlowBasisTest {
     }
 
     @Property(tries = 200)
-    void higherFuelNeverBringsLess(@ForAll @DoubleRange(min = 0.5, max = 8) double gallons,
+    void higherFuelNeverBringsLess(
+            @ForAll @DoubleRange(min = 0.5, max = 8) double gallons,
             @ForAll @DoubleRange(min = 0, max = 0.6) double more) {
         FuelSystem system = Systems.oneLine();
-        double low = basis(system).ask(Systems.level(system, gallons), new FlowQuestion.Capacity()).inletFlow();
-        double high = basis(system).ask(Systems.level(system, gallons + more), new FlowQuestion.Capacity()).inletFlow();
+        double low = basis(system)
+                .ask(Systems.level(system, gallons), new FlowQuestion.Capacity())
+                .inletFlow();
+        double high = basis(system)
+                .ask(Systems.level(system, gallons + more), new FlowQuestion.Capacity())
+                .inletFlow();
         assertThat(high).isGreaterThanOrEqualTo(low);
     }
 }

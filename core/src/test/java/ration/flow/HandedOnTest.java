@@ -19,7 +19,9 @@ import ration.project.Project;
 /** What is handed on from edit to edit saves work and changes no answer. */
 class HandedOnTest {
 
-    /** A layout edited in any way: its answers by a basis that came of the one before are those of a basis made anew. */
+    /**
+     * A layout edited in any way: its answers by a basis that came of the one before are those of a basis made anew.
+     */
     @Property(tries = 3)
     void a_basis_that_came_of_another_answers_as_one_made_anew(@ForAll long seed) throws ProjectFileException {
         Random random = new Random(seed);
@@ -35,7 +37,9 @@ class HandedOnTest {
             FlowBasis anew = fresh.get();
             FlowBasis handed = new FlowBasis(edited, anew.fuel(), anew.law(), anew.bodies(), anew.around(), basis);
             for (Condition c : conditions(project, random)) {
-                for (FlowQuestion q : List.of(new FlowQuestion.Capacity(), new FlowQuestion.Demand(project.brief().demand()))) {
+                for (FlowQuestion q : List.of(
+                        new FlowQuestion.Capacity(),
+                        new FlowQuestion.Demand(project.brief().demand()))) {
                     same(handed.ask(c, q), anew.ask(c, q), edited);
                 }
             }
@@ -56,7 +60,9 @@ class HandedOnTest {
         assertThat(a.airDrawn()).isEqualTo(b.airDrawn());
         assertThat(a.dryHeaders()).isEqualTo(b.dryHeaders());
         for (Run run : system.runs()) {
-            assertThat(a.flow(run.id())).as(run.id()).isCloseTo(b.flow(run.id()), Offset.offset(1e-13 + 1e-9 * Math.abs(b.flow(run.id()))));
+            assertThat(a.flow(run.id()))
+                    .as(run.id())
+                    .isCloseTo(b.flow(run.id()), Offset.offset(1e-13 + 1e-9 * Math.abs(b.flow(run.id()))));
         }
     }
 }

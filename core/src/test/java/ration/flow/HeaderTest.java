@@ -69,7 +69,9 @@ class HeaderTest {
         assertThat(c.obstacle(HULL.system())).contains("Header").contains("runs dry");
     }
 
-    /** A line too small into the header: what lasts is what comes in, less than what the outlet would give for a while. */
+    /**
+     * A line too small into the header: what lasts is what comes in, less than what the outlet would give for a while.
+     */
     @Test
     void aSmallLineIntoTheHeaderIsWhatLasts() {
         FuelSystem s = HIGH.system();
@@ -78,11 +80,12 @@ class HeaderTest {
         }
         Project thin = HIGH.with(s);
         CaseAnswer c = look(thin, Assessment.start(thin));
-        double in = c.capacity().solution().flow("header.in") + c.capacity().solution().flow("header.in-2");
+        double in = c.capacity().solution().flow("header.in")
+                + c.capacity().solution().flow("header.in-2");
         assertThat(c.capacity().inletFlow()).isCloseTo(in, Offset.offset(1e-8));
         assertThat(gph(in)).isLessThan(20);
-        assertThat(Assessment.of(thin).findings()).anyMatch(f -> f.id().equals("flow.header.header")
-                && f.verdict() == ration.check.Verdict.SHORT);
+        assertThat(Assessment.of(thin).findings())
+                .anyMatch(f -> f.id().equals("flow.header.header") && f.verdict() == ration.check.Verdict.SHORT);
     }
 
     /** Pump modules with check valves inside keep an empty tank out of it. */
@@ -107,37 +110,50 @@ class HeaderTest {
         assertThat(a.dryHeaders()).isEmpty();
     }
 
-    /** The second pump from an outlet of its own: each feeds alone as far as it did, what leaves is what came, and it runs dry by either. */
+    /**
+     * The second pump from an outlet of its own: each feeds alone as far as it did, what leaves is what came, and it
+     * runs dry by either.
+     */
     @Test
     void aHeaderOfTwoOutletsFeedsAPumpFromEach() {
         FuelSystem s = HIGH.system();
-        Run shared = s.runs().stream().filter(r -> r.to().item().equals("pump-two")).findFirst().orElseThrow();
+        Run shared = s.runs().stream()
+                .filter(r -> r.to().item().equals("pump-two"))
+                .findFirst()
+                .orElseThrow();
         Header header = s.all(Header.class).findFirst().orElseThrow();
-        FuelSystem two = s.replace(header.withOutlets(List.of(Item.OUT, "out-2"))).replace(shared.between(new PortRef("header", "out-2"), shared.to()));
+        FuelSystem two = s.replace(header.withOutlets(List.of(Item.OUT, "out-2")))
+                .replace(shared.between(new PortRef("header", "out-2"), shared.to()));
         Project own = HIGH.with(two);
         for (String stopped : List.of("pump-one", "pump-two")) {
-            FlowAnswer a = look(own, Assessment.start(own).withStopped(Set.of(stopped))).demand();
+            FlowAnswer a = look(own, Assessment.start(own).withStopped(Set.of(stopped)))
+                    .demand();
             double out = a.solution().flow("header.out");
             double second = a.solution().flow("header.out-2");
             assertThat(stopped.equals("pump-one") ? second : out).isPositive();
             assertThat(stopped.equals("pump-one") ? out : second).isCloseTo(0, Offset.offset(1e-9));
-            double came = a.solution().flow("header.in") + a.solution().flow("header.in-2") + a.solution().flow("header.return") - a.solution().flow(
-                    "header.vent");
+            double came = a.solution().flow("header.in")
+                    + a.solution().flow("header.in-2")
+                    + a.solution().flow("header.return")
+                    - a.solution().flow("header.vent");
             assertThat(out + second).isCloseTo(came, Offset.offset(1e-9));
-            assertThat(a.pressure(new PortRef("header", "out-2"))).hasValueCloseTo(a.pressure(new PortRef("header", Item.OUT)).orElseThrow(), Offset
-                    .offset(1e-2));
+            assertThat(a.pressure(new PortRef("header", "out-2")))
+                    .hasValueCloseTo(a.pressure(new PortRef("header", Item.OUT)).orElseThrow(), Offset.offset(1e-2));
         }
         FuelSystem thin = two;
         for (String id : new String[] {"r5", "r6"}) {
             thin = thin.replace(((Run) thin.item(id).orElseThrow()).withSize(LineSize.parse("0.02 in bore")));
         }
         Project starved = HIGH.with(thin);
-        assertThat(look(starved, Assessment.start(starved).withStopped(Set.of("pump-one"))).demand().dryHeaders()).containsExactly("header");
+        assertThat(look(starved, Assessment.start(starved).withStopped(Set.of("pump-one")))
+                        .demand()
+                        .dryHeaders())
+                .containsExactly("header");
     }
 
     /**
-     * Two vents of one header, led alike to two places of one tank: what is lifted too much runs over through both, half each, and
-     * with one of them alone all of it passes that one. What comes in leaves either way.
+     * Two vents of one header, led alike to two places of one tank: what is lifted too much runs over through both,
+     * half each, and with one of them alone all of it passes that one. What comes in leaves either way.
      */
     @Test
     void twoVentsShareWhatRunsOver() {
@@ -145,11 +161,23 @@ class HeaderTest {
         Header header = one.all(Header.class).findFirst().orElseThrow();
         Run over = one.runAt(new PortRef("header", Header.VENT)).orElseThrow();
         Tank hull = (Tank) one.item(over.to().item()).orElseThrow();
-        Tank.Entry entry = hull.returns().stream().filter(e -> e.name().equals(over.to().port())).findFirst().orElseThrow();
+        Tank.Entry entry = hull.returns().stream()
+                .filter(e -> e.name().equals(over.to().port()))
+                .findFirst()
+                .orElseThrow();
         List<Tank.Entry> entries = new ArrayList<>(hull.returns());
         entries.add(new Tank.Entry("overflow-2", entry.place()));
-        FuelSystem two = one.replace(header.withVents(List.of(Header.VENT, "vent-2"))).replace(hull.withReturns(entries)).plus(new Run("second", "R90",
-                new PortRef("header", "vent-2"), new PortRef(hull.id(), "overflow-2"), over.size(), over.length(), over.points(), over.fittings()));
+        FuelSystem two = one.replace(header.withVents(List.of(Header.VENT, "vent-2")))
+                .replace(hull.withReturns(entries))
+                .plus(new Run(
+                        "second",
+                        "R90",
+                        new PortRef("header", "vent-2"),
+                        new PortRef(hull.id(), "overflow-2"),
+                        over.size(),
+                        over.length(),
+                        over.points(),
+                        over.fittings()));
         CaseAnswer single = look(HULL, Assessment.start(HULL));
         Project shared = HULL.with(two);
         CaseAnswer both = look(shared, Assessment.start(shared));
@@ -158,7 +186,11 @@ class HeaderTest {
         double second = both.demand().solution().flow("header.vent-2");
         assertThat(all).isPositive();
         assertThat(first).isCloseTo(second, Percentage.withPercentage(1e-4));
-        assertThat(first + second).isCloseTo(both.demand().solution().flow("header.in") - both.demand().inletFlow(), Percentage.withPercentage(1e-4));
+        assertThat(first + second)
+                .isCloseTo(
+                        both.demand().solution().flow("header.in")
+                                - both.demand().inletFlow(),
+                        Percentage.withPercentage(1e-4));
         assertThat(first + second).isGreaterThanOrEqualTo(all * (1 - 1e-9));
         assertThat(Validation.of(one.replace(header.withVents(List.of("top"))))).anyMatch(Problem::blocks);
     }

@@ -21,13 +21,14 @@ import ration.project.Project;
 class PathTest {
 
     static Stream<Arguments> layouts() {
-        return Stream.concat(Arrays.stream(Pattern.values()).map(p -> Arguments.of(p.name(), p.project())), ProjectFile.systems().stream().map(s ->
-                Arguments.of(s, Systems.demo(s))));
+        return Stream.concat(
+                Arrays.stream(Pattern.values()).map(p -> Arguments.of(p.name(), p.project())),
+                ProjectFile.systems().stream().map(s -> Arguments.of(s, Systems.demo(s))));
     }
 
     /**
-     * Whatever goes round, from a rail back to the header before its pumps or through a jet, the way begins at a tank's surface,
-     * and along it losses, what pumps add and what is left make up the height of the fuel over the inlet.
+     * Whatever goes round, from a rail back to the header before its pumps or through a jet, the way begins at a tank's
+     * surface, and along it losses, what pumps add and what is left make up the height of the fuel over the inlet.
      */
     @ParameterizedTest
     @MethodSource("layouts")
@@ -36,10 +37,14 @@ class PathTest {
         for (Regime regime : Regime.values()) {
             FlowAnswer flow = regime.of(look);
             assertThat(flow.path()).as(pattern + " " + regime).isNotEmpty();
-            assertThat(p.system().item(flow.path().get(0).item())).as(pattern + " " + regime).get().isInstanceOf(Tank.class);
+            assertThat(p.system().item(flow.path().get(0).item()))
+                    .as(pattern + " " + regime)
+                    .get()
+                    .isInstanceOf(Tank.class);
             double lost = flow.path().stream().mapToDouble(PathStep::loss).sum();
-            assertThat(flow.headAvailable().orElseThrow() * flow.weight() - lost).as(pattern + " " + regime).isCloseTo(flow.headLeft()
-                    .orElseThrow() * flow.weight(), Offset.offset(0.5));
+            assertThat(flow.headAvailable().orElseThrow() * flow.weight() - lost)
+                    .as(pattern + " " + regime)
+                    .isCloseTo(flow.headLeft().orElseThrow() * flow.weight(), Offset.offset(0.5));
         }
     }
 }

@@ -51,9 +51,16 @@ class FuelAndAirTest {
     static Stream<double[]> isa() throws IOException {
         try (BufferedReader in = new BufferedReader(new InputStreamReader(
                 FuelAndAirTest.class.getResourceAsStream("/reference/tables/isa.csv"), StandardCharsets.UTF_8))) {
-            List<double[]> rows = in.lines().skip(1).map(l -> l.split(",")).map(c -> new double[] {
-                Double.parseDouble(c[1]), Double.parseDouble(c[2]), Double.parseDouble(c[3]),
-                Double.parseDouble(c[5])}).toList();
+            List<double[]> rows = in.lines()
+                    .skip(1)
+                    .map(l -> l.split(","))
+                    .map(c -> new double[] {
+                        Double.parseDouble(c[1]),
+                        Double.parseDouble(c[2]),
+                        Double.parseDouble(c[3]),
+                        Double.parseDouble(c[5])
+                    })
+                    .toList();
             return rows.stream();
         }
     }

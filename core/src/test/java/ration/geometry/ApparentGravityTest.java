@@ -24,14 +24,16 @@ class ApparentGravityTest {
     @ParameterizedTest
     @CsvSource({"0.3, 16.70", "0.2, 11.31"})
     void accelerationLooksLikePitch(double g, double degrees) {
-        Point3 up = ApparentGravity.ofAttitude(0, 0).withGroundAcceleration(g * ApparentGravity.STANDARD).up();
+        Point3 up = ApparentGravity.ofAttitude(0, 0)
+                .withGroundAcceleration(g * ApparentGravity.STANDARD)
+                .up();
         assertThat(Math.toDegrees(Math.atan2(-up.x(), up.z()))).isCloseTo(degrees, Offset.offset(0.005));
     }
 
     /** On a run the wheels go along the runway, whatever the pitch: aft sin p + a cos p, down cos p - a sin p, in g. */
     @Property
-    void theRunAcceleratesAlongTheRunway(@ForAll @DoubleRange(min = -0.5, max = 0.5) double pitch,
-            @ForAll @DoubleRange(min = 0, max = 1) double a) {
+    void theRunAcceleratesAlongTheRunway(
+            @ForAll @DoubleRange(min = -0.5, max = 0.5) double pitch, @ForAll @DoubleRange(min = 0, max = 1) double a) {
         ApparentGravity g = ApparentGravity.ofAttitude(pitch, 0).withGroundAcceleration(a * ApparentGravity.STANDARD);
         Point3 felt = g.up().times(g.magnitude() / ApparentGravity.STANDARD);
         assertThat(-felt.x()).isCloseTo(Math.sin(pitch) + a * Math.cos(pitch), Offset.offset(1e-12));
@@ -40,9 +42,12 @@ class ApparentGravityTest {
         assertThat(g.magnitude() / ApparentGravity.STANDARD).isCloseTo(Math.hypot(1, a), Offset.offset(1e-12));
     }
 
-    /** Lift acts across the nose: in a push-over at a climb's pitch the fuel feels aft sin p as before, and down only n. */
+    /**
+     * Lift acts across the nose: in a push-over at a climb's pitch the fuel feels aft sin p as before, and down only n.
+     */
     @Property
-    void aPushOverTakesAwayWhatPressesDownOnly(@ForAll @DoubleRange(min = -0.5, max = 0.5) double pitch,
+    void aPushOverTakesAwayWhatPressesDownOnly(
+            @ForAll @DoubleRange(min = -0.5, max = 0.5) double pitch,
             @ForAll @DoubleRange(min = 0.1, max = 3) double n) {
         ApparentGravity g = ApparentGravity.ofAttitude(pitch, 0.1).withLoadFactor(n);
         Point3 steady = ApparentGravity.ofAttitude(pitch, 0.1).up();
@@ -68,7 +73,8 @@ class ApparentGravityTest {
     }
 
     @Property
-    void upIsAlwaysAUnitVector(@ForAll @DoubleRange(min = -1.5, max = 1.5) double pitch,
+    void upIsAlwaysAUnitVector(
+            @ForAll @DoubleRange(min = -1.5, max = 1.5) double pitch,
             @ForAll @DoubleRange(min = -1.5, max = 1.5) double tilt,
             @ForAll @DoubleRange(min = -20, max = 20) double acceleration) {
         ApparentGravity g = ApparentGravity.ofAttitude(pitch, tilt).withGroundAcceleration(acceleration);
@@ -78,7 +84,8 @@ class ApparentGravityTest {
     @Test
     void impossibleGravityIsRefused() {
         assertThatThrownBy(() -> new ApparentGravity(new Point3(0, 0, 2), 9.8)).hasMessageContaining("unit");
-        assertThatThrownBy(() -> ApparentGravity.ofAttitude(0, 0).withLoadFactor(-1)).hasMessageContaining("below zero");
+        assertThatThrownBy(() -> ApparentGravity.ofAttitude(0, 0).withLoadFactor(-1))
+                .hasMessageContaining("below zero");
         assertThatThrownBy(() -> new Point3(Double.NaN, 0, 0)).isInstanceOf(IllegalArgumentException.class);
     }
 }

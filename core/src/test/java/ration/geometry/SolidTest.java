@@ -15,14 +15,20 @@ import ration.quantity.Unit;
 class SolidTest {
 
     private static final double IN = 0.0254;
-    private static final List<Point2> BOX = List.of(new Point2(0, 0), new Point2(1, 0), new Point2(1, 1),
-            new Point2(0, 1));
+    private static final List<Point2> BOX =
+            List.of(new Point2(0, 0), new Point2(1, 0), new Point2(1, 1), new Point2(0, 1));
     /** A concave section: a sump under one end. */
-    private static final List<Point2> SUMP = List.of(new Point2(0, 0), new Point2(2, 0), new Point2(2, -0.5),
-            new Point2(3, -0.5), new Point2(3, 1), new Point2(0, 1));
+    private static final List<Point2> SUMP = List.of(
+            new Point2(0, 0),
+            new Point2(2, 0),
+            new Point2(2, -0.5),
+            new Point2(3, -0.5),
+            new Point2(3, 1),
+            new Point2(0, 1));
 
     private static Point3 up(double pitchDeg, double tiltDeg) {
-        return ApparentGravity.ofAttitude(Math.toRadians(pitchDeg), Math.toRadians(tiltDeg)).up();
+        return ApparentGravity.ofAttitude(Math.toRadians(pitchDeg), Math.toRadians(tiltDeg))
+                .up();
     }
 
     @Test
@@ -37,8 +43,10 @@ class SolidTest {
      */
     @Test
     void wedgeLeftInABox() {
-        Solid box = Solid.prism(List.of(new Point2(0, 0), new Point2(20 * IN, 0), new Point2(20 * IN, 9 * IN),
-                new Point2(0, 9 * IN)), 0, 10 * IN);
+        Solid box = Solid.prism(
+                List.of(new Point2(0, 0), new Point2(20 * IN, 0), new Point2(20 * IN, 9 * IN), new Point2(0, 9 * IN)),
+                0,
+                10 * IN);
         Point3 up = up(10, 0);
         double wedge = box.volumeBelow(up, up.dot(new Point3(0, 0, 0)));
         assertThat(Unit.CUBIC_INCH.fromSi(wedge)).isCloseTo(352.65, Offset.offset(0.01));
@@ -56,7 +64,8 @@ class SolidTest {
 
     /** Nothing lies under the lowest corner, and rounding does not make it less than nothing. */
     @Property
-    void nothingIsUnderTheLowestCorner(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
+    void nothingIsUnderTheLowestCorner(
+            @ForAll @DoubleRange(min = -50, max = 50) double pitch,
             @ForAll @DoubleRange(min = -50, max = 50) double tilt) {
         Solid tank = Solid.prism(SUMP, 0, 1);
         Point3 up = up(pitch, tilt);
@@ -64,7 +73,8 @@ class SolidTest {
     }
 
     @Property
-    void levelAndVolumeAreEachOthersInverse(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
+    void levelAndVolumeAreEachOthersInverse(
+            @ForAll @DoubleRange(min = -50, max = 50) double pitch,
             @ForAll @DoubleRange(min = -50, max = 50) double tilt,
             @ForAll @DoubleRange(min = 0.01, max = 0.99) double share) {
         Solid tank = Solid.prism(SUMP, -0.4, 0.7);
@@ -74,7 +84,8 @@ class SolidTest {
     }
 
     @Property
-    void belowAndAboveMakeTheWhole(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
+    void belowAndAboveMakeTheWhole(
+            @ForAll @DoubleRange(min = -50, max = 50) double pitch,
             @ForAll @DoubleRange(min = -50, max = 50) double tilt,
             @ForAll @DoubleRange(min = -1, max = 3) double level) {
         Solid tank = Solid.prism(SUMP, -0.4, 0.7);
@@ -86,7 +97,8 @@ class SolidTest {
     }
 
     @Property
-    void volumeRisesWithLevel(@ForAll @DoubleRange(min = -50, max = 50) double pitch,
+    void volumeRisesWithLevel(
+            @ForAll @DoubleRange(min = -50, max = 50) double pitch,
             @ForAll @DoubleRange(min = -1, max = 3) double level,
             @ForAll @DoubleRange(min = 0, max = 1) double step) {
         Solid tank = Solid.prism(SUMP, 0, 1);
@@ -98,8 +110,8 @@ class SolidTest {
     void theWayRoundASectionDoesNotMatter() {
         List<Point2> back = new java.util.ArrayList<>(SUMP);
         java.util.Collections.reverse(back);
-        assertThat(Solid.prism(back, 1, 0).volume()).isCloseTo(Solid.prism(SUMP, 0, 1).volume(),
-                Percentage.withPercentage(1e-10));
+        assertThat(Solid.prism(back, 1, 0).volume())
+                .isCloseTo(Solid.prism(SUMP, 0, 1).volume(), Percentage.withPercentage(1e-10));
     }
 
     @Test

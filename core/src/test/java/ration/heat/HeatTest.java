@@ -23,8 +23,10 @@ class HeatTest {
 
     /** The exponential of the textbook against the balance of many short pieces. */
     @Property(tries = 20)
-    void aLineFollowsTheExponential(@ForAll @DoubleRange(min = 280, max = 340) double in,
-            @ForAll @DoubleRange(min = 250, max = 400) double zone, @ForAll @DoubleRange(min = 0.01, max = 0.3) double tenth) {
+    void aLineFollowsTheExponential(
+            @ForAll @DoubleRange(min = 280, max = 340) double in,
+            @ForAll @DoubleRange(min = 250, max = 400) double zone,
+            @ForAll @DoubleRange(min = 0.01, max = 0.3) double tenth) {
         double mass = tenth / 10;
         double conduct = Math.PI * 0.0077 * 25 * 2;
         double pieces = in;
@@ -38,8 +40,9 @@ class HeatTest {
         double taken = mass * Warming.SPECIFIC_HEAT * (closed - in);
         if (Math.abs(zone - in) > 1) {
             double mean = (closed - in) / Math.log((zone - in) / (zone - closed));
-            assertThat(taken).as("energy taken is conductance times the log mean difference").isCloseTo(conduct * mean,
-                    Offset.offset(1e-9 * Math.abs(conduct * (zone - in))));
+            assertThat(taken)
+                    .as("energy taken is conductance times the log mean difference")
+                    .isCloseTo(conduct * mean, Offset.offset(1e-9 * Math.abs(conduct * (zone - in))));
         }
     }
 
@@ -77,8 +80,10 @@ class HeatTest {
     }
 
     @Property(tries = 20)
-    void theClosedFormIsTheIntegratedOne(@ForAll @DoubleRange(min = 30, max = 3000) double lag,
-            @ForAll @DoubleRange(min = 200, max = 6000) double fade, @ForAll @DoubleRange(min = 0, max = 90) double over) {
+    void theClosedFormIsTheIntegratedOne(
+            @ForAll @DoubleRange(min = 30, max = 3000) double lag,
+            @ForAll @DoubleRange(min = 200, max = 6000) double fade,
+            @ForAll @DoubleRange(min = 0, max = 90) double over) {
         Soak soak = new Soak(300, 30, over, fade, lag, 315);
         double[] integrated = soak.every(300, 8);
         for (int i = 0; i <= 8; i++) {
@@ -124,7 +129,8 @@ class HeatTest {
     @Test
     void tooFewReadingsAreRefused() {
         Soak s = new Soak(300, 30, 50, 2000, 500, 310);
-        assertThatThrownBy(() -> SoakFit.of(List.of(new SoakFit.Channel(s, new double[] {0, 60}, new double[] {310, 312}))))
+        assertThatThrownBy(() ->
+                        SoakFit.of(List.of(new SoakFit.Channel(s, new double[] {0, 60}, new double[] {310, 312}))))
                 .hasMessageContaining("too few readings");
         assertThatThrownBy(() -> SoakFit.of(List.of())).hasMessageContaining("too few");
     }
@@ -136,7 +142,8 @@ class HeatTest {
         Heat heat = Heat.usual(Volatility.AVGAS_100LL);
         assertThat(Unit.FAHRENHEIT.fromSi(heat.outside(0))).isCloseTo(100, Offset.offset(1e-9));
         assertThat(Unit.FAHRENHEIT.fromSi(heat.outside(Unit.FOOT.toSi(5000)))).isCloseTo(82, Offset.offset(1e-6));
-        assertThat(heat.air(Zone.ENGINE_BAY, Power.TAKE_OFF, 0) - heat.outside(0)).isCloseTo(40, Offset.offset(1e-9));
+        assertThat(heat.air(Zone.ENGINE_BAY, Power.TAKE_OFF, 0) - heat.outside(0))
+                .isCloseTo(40, Offset.offset(1e-9));
     }
 
     /** In flight its own figure over outside, never more than the bay; idling it has no blast. */
@@ -154,9 +161,10 @@ class HeatTest {
     @Test
     void figuresOutsideTheirRangeAreRefusedAndDifferencesKeepTheirUnit() {
         Heat heat = Heat.usual(Volatility.MOGAS_A);
-        assertThatThrownBy(() -> heat.with(HeatFigure.NEEDED, Measured.of(90, Unit.CELSIUS))).hasMessageContaining("lies between");
-        assertThat(heat.with(HeatFigure.NEEDED, Measured.of(9, Unit.FAHRENHEIT)).si(HeatFigure.NEEDED)).isCloseTo(5,
-                Offset.offset(1e-9));
+        assertThatThrownBy(() -> heat.with(HeatFigure.NEEDED, Measured.of(90, Unit.CELSIUS)))
+                .hasMessageContaining("lies between");
+        assertThat(heat.with(HeatFigure.NEEDED, Measured.of(9, Unit.FAHRENHEIT)).si(HeatFigure.NEEDED))
+                .isCloseTo(5, Offset.offset(1e-9));
         for (HeatFigure f : HeatFigure.values()) {
             assertThat(f.checked(f.usual())).isEqualTo(f.usual());
             assertThat(f.source()).isNotBlank();
@@ -173,7 +181,8 @@ class HeatTest {
             seconds[i] = 60.0 * i;
             kelvin[i] = real.at(seconds[i]);
         }
-        SoakFit fit = SoakFit.of(java.util.List.of(new SoakFit.Channel(new Soak(300, 0, 0, 2000, 300, 300), seconds, kelvin)));
+        SoakFit fit = SoakFit.of(
+                java.util.List.of(new SoakFit.Channel(new Soak(300, 0, 0, 2000, 300, 300), seconds, kelvin)));
         assertThat(fit.soakOver()).isCloseTo(30, org.assertj.core.data.Offset.offset(0.5));
     }
 
@@ -182,8 +191,11 @@ class HeatTest {
     void aTankCoolsThroughWhatItsFuelWets() {
         Tank t = ration.Systems.tank("t", 10, 0, 0);
         double in2 = 0.0254 * 0.0254;
-        double half = ration.assess.Cooling.of(t, new ration.geometry.Point3(0, 0, 1), 20 * 10 * 5 * Math.pow(0.0254, 3));
-        assertThat(half).isCloseTo((5 * (20 * 10 + 2 * 5 * (20 + 10)) + 1 * 20 * 10) * in2, org.assertj.core.data.Percentage
-                .withPercentage(0.1));
+        double half =
+                ration.assess.Cooling.of(t, new ration.geometry.Point3(0, 0, 1), 20 * 10 * 5 * Math.pow(0.0254, 3));
+        assertThat(half)
+                .isCloseTo(
+                        (5 * (20 * 10 + 2 * 5 * (20 + 10)) + 1 * 20 * 10) * in2,
+                        org.assertj.core.data.Percentage.withPercentage(0.1));
     }
 }

@@ -21,9 +21,15 @@ import ration.topology.Topology;
 class JointsAndSizesTest {
 
     @ParameterizedTest
-    @CsvSource({"-6 flare female, FLARE, -6, true", "-4 FLARE m, FLARE, -4, false", "1/4 npt male, PIPE, 1/4, false",
-        "3/8 barb, BARB, 3/8, false", "-8 o-ring f, O_RING, -8, true", "-5 45 flare female, FLARE_45, -5, true",
-        "1/8 in pipe female, PIPE, 1/8, true"})
+    @CsvSource({
+        "-6 flare female, FLARE, -6, true",
+        "-4 FLARE m, FLARE, -4, false",
+        "1/4 npt male, PIPE, 1/4, false",
+        "3/8 barb, BARB, 3/8, false",
+        "-8 o-ring f, O_RING, -8, true",
+        "-5 45 flare female, FLARE_45, -5, true",
+        "1/8 in pipe female, PIPE, 1/8, true"
+    })
     void jointsAreReadAsPeopleWriteThem(String written, JointEnd.Way way, String size, boolean female) {
         JointEnd end = JointEnd.parse(written);
         assertThat(end).isEqualTo(new JointEnd(way, size, female));
@@ -31,10 +37,16 @@ class JointsAndSizesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"flare, Write -6 flare", "6 flare female, sized by dash", "-4 npt male, in inches", "1/4 NPT, male or female",
-        "-6 welded male, is not a joint"})
+    @CsvSource({
+        "flare, Write -6 flare",
+        "6 flare female, sized by dash",
+        "-4 npt male, in inches",
+        "1/4 NPT, male or female",
+        "-6 welded male, is not a joint"
+    })
     void whatIsNoJointIsToldWithAnExample(String written, String says) {
-        assertThatThrownBy(() -> JointEnd.parse(written)).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> JointEnd.parse(written))
+                .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(says);
     }
 
@@ -48,8 +60,14 @@ class JointsAndSizesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"alu, ALUMINIUM", "Stainless tube, STEEL", "steel, STEEL", "ptfe, PTFE", "push-on, PUSH_ON",
-        "BRAIDED rubber, BRAIDED"})
+    @CsvSource({
+        "alu, ALUMINIUM",
+        "Stainless tube, STEEL",
+        "steel, STEEL",
+        "ptfe, PTFE",
+        "push-on, PUSH_ON",
+        "BRAIDED rubber, BRAIDED"
+    })
     void constructionsAreReadByTheirBeginning(String written, Construction construction) {
         assertThat(Construction.labelled(written)).contains(construction);
     }
@@ -80,7 +98,8 @@ class JointsAndSizesTest {
 
     /** Whatever two points are given, the filter loses nothing at rest and never less at more flow. */
     @Property(tries = 300)
-    void aFilterNeverLosesLessAtMoreFlow(@ForAll @DoubleRange(min = 0.01, max = 3) double first,
+    void aFilterNeverLosesLessAtMoreFlow(
+            @ForAll @DoubleRange(min = 0.01, max = 3) double first,
             @ForAll @DoubleRange(min = 0.01, max = 3) double second) {
         Element.Resistance r = Rated.through(List.of(Rated.of(15, first, ""), Rated.of(35, second, "")));
         assertThat(r.linear()).isNotNegative();
@@ -88,8 +107,8 @@ class JointsAndSizesTest {
         double low = Unit.GALLON_PER_HOUR.toSi(15);
         double high = Unit.GALLON_PER_HOUR.toSi(35);
         if (second / first >= high / low && second / first <= high * high / (low * low)) {
-            assertThat(r.linear() * low + r.square() * low * low).isCloseTo(Unit.PSI.toSi(first),
-                    Offset.offset(1e-3 * Unit.PSI.toSi(first)));
+            assertThat(r.linear() * low + r.square() * low * low)
+                    .isCloseTo(Unit.PSI.toSi(first), Offset.offset(1e-3 * Unit.PSI.toSi(first)));
         }
     }
 
@@ -98,11 +117,12 @@ class JointsAndSizesTest {
     void aRaisedTankHoldsTheSame(@ForAll @DoubleRange(min = -0.5, max = 0.5) double metres) {
         for (Tank tank : Systems.corrie().system().tanks()) {
             Tank raised = tank.raised(metres);
-            assertThat(raised.shape().solid().volume()).isCloseTo(tank.shape().solid().volume(), Offset.offset(1e-6));
-            assertThat(raised.outlets().get(0).place().point().z()).isCloseTo(tank.outlets().get(0).place().point().z()
-                    + metres, Offset.offset(2e-6));
-            assertThat(raised.vent().map(Place::point).map(p -> p.z()).orElseThrow()).isCloseTo(tank.vent().orElseThrow()
-                    .point().z() + metres, Offset.offset(2e-6));
+            assertThat(raised.shape().solid().volume())
+                    .isCloseTo(tank.shape().solid().volume(), Offset.offset(1e-6));
+            assertThat(raised.outlets().get(0).place().point().z())
+                    .isCloseTo(tank.outlets().get(0).place().point().z() + metres, Offset.offset(2e-6));
+            assertThat(raised.vent().map(Place::point).map(p -> p.z()).orElseThrow())
+                    .isCloseTo(tank.vent().orElseThrow().point().z() + metres, Offset.offset(2e-6));
         }
     }
 
@@ -110,8 +130,11 @@ class JointsAndSizesTest {
     void feedPumpsAreThoseThatLeadToTheEngine() {
         FuelSystem transfer = ration.project.Pattern.TRANSFER.project().system();
         assertThat(transfer.hasPump()).isTrue();
-        assertThat(Topology.of(transfer).feedPumps()).as("a transfer pump feeds a tank").isEmpty();
-        FuelSystem parallel = ration.project.Pattern.TWO_PUMPS_PARALLEL.project().system();
+        assertThat(Topology.of(transfer).feedPumps())
+                .as("a transfer pump feeds a tank")
+                .isEmpty();
+        FuelSystem parallel =
+                ration.project.Pattern.TWO_PUMPS_PARALLEL.project().system();
         assertThat(Topology.of(parallel).feedPumps()).extracting(Item::id).containsExactly("pump-one", "pump-two");
         assertThat(parallel.item("nothing")).isEqualTo(Optional.empty());
     }

@@ -9,8 +9,7 @@ import org.junit.jupiter.api.Test;
 
 class OnceTest {
 
-    private record Thing(String name) {
-    }
+    private record Thing(String name) {}
 
     @Test
     void each_object_is_worked_out_once_and_equal_ones_are_not_confused() {

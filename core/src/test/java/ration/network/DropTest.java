@@ -15,7 +15,8 @@ import org.junit.jupiter.api.Test;
 class DropTest {
 
     @Property
-    void aLogarithmNearTheLastIsThatLogarithm(@ForAll @DoubleRange(min = 0.01, max = 1e5) double last,
+    void aLogarithmNearTheLastIsThatLogarithm(
+            @ForAll @DoubleRange(min = 0.01, max = 1e5) double last,
             @ForAll @DoubleRange(min = -0.02, max = 0.02) double away) {
         Drop drop = new Drop();
         drop.log(0, last);
@@ -24,7 +25,8 @@ class DropTest {
     }
 
     @Property
-    void aPowerNearTheLastIsThatPower(@ForAll @DoubleRange(min = 2e3, max = 1e6) double last,
+    void aPowerNearTheLastIsThatPower(
+            @ForAll @DoubleRange(min = 2e3, max = 1e6) double last,
             @ForAll @DoubleRange(min = -0.02, max = 0.02) double away) {
         Drop drop = new Drop();
         drop.power(0, last);
@@ -33,7 +35,8 @@ class DropTest {
     }
 
     @Property
-    void aFrictionFactorDoesNotDependOnWhatWasAskedBefore(@ForAll FrictionLaw law,
+    void aFrictionFactorDoesNotDependOnWhatWasAskedBefore(
+            @ForAll FrictionLaw law,
             @ForAll @Size(min = 2, max = 12) List<@DoubleRange(min = -2, max = 2) Double> decades) {
         Roughness roughness = new Roughness(3e-4);
         Drop remembering = new Drop();
@@ -43,8 +46,11 @@ class DropTest {
             Drop fresh = new Drop();
             law.at(re, roughness, fresh);
             law.at(re, roughness, remembering);
-            assertThat(remembering.friction).as("at Re " + re).isCloseTo(fresh.friction, Percentage.withPercentage(2e-11));
-            assertThat(remembering.frictionRise).as("slope at Re " + re)
+            assertThat(remembering.friction)
+                    .as("at Re " + re)
+                    .isCloseTo(fresh.friction, Percentage.withPercentage(2e-11));
+            assertThat(remembering.frictionRise)
+                    .as("slope at Re " + re)
                     .isCloseTo(fresh.frictionRise, Offset.offset(1e-12 * fresh.friction));
         }
     }

@@ -59,14 +59,17 @@ class EliminationTest {
         assertThat(sparse.solve(right)).isTrue();
         for (int i = 0; i < nodes; i++) {
             if (!known[i]) {
-                assertThat(right[i]).isCloseTo(x.get(i, 0), org.assertj.core.data.Offset.offset(1e-7 * (1 + Math.abs(x.get(i, 0)))));
+                assertThat(right[i])
+                        .isCloseTo(
+                                x.get(i, 0), org.assertj.core.data.Offset.offset(1e-7 * (1 + Math.abs(x.get(i, 0)))));
             }
         }
     }
 
     @Test
     void whatNothingSetsIsSingularUntilItIsTied() {
-        Elimination figures = Elimination.Plan.of(new boolean[2], new int[] {0}, new int[] {1}).figures();
+        Elimination figures = Elimination.Plan.of(new boolean[2], new int[] {0}, new int[] {1})
+                .figures();
         figures.add(0, 2);
         assertThat(figures.factorise()).isFalse();
         figures.clear();

@@ -22,9 +22,16 @@ class FrictionLawTest {
     static Stream<double[]> table() throws IOException {
         try (BufferedReader in = new BufferedReader(new InputStreamReader(
                 FrictionLawTest.class.getResourceAsStream("/reference/tables/friction.csv"), StandardCharsets.UTF_8))) {
-            List<double[]> rows = in.lines().skip(1).map(l -> l.split(",", -1)).map(c -> new double[] {
-                Double.parseDouble(c[0]), Double.parseDouble(c[1]),
-                c[3].isEmpty() ? Double.NaN : Double.parseDouble(c[3]), Double.parseDouble(c[8])}).toList();
+            List<double[]> rows = in.lines()
+                    .skip(1)
+                    .map(l -> l.split(",", -1))
+                    .map(c -> new double[] {
+                        Double.parseDouble(c[0]),
+                        Double.parseDouble(c[1]),
+                        c[3].isEmpty() ? Double.NaN : Double.parseDouble(c[3]),
+                        Double.parseDouble(c[8])
+                    })
+                    .toList();
             return rows.stream();
         }
     }
@@ -51,8 +58,18 @@ class FrictionLawTest {
 
     /** Moody chart readings as textbooks print them (from memory). */
     @ParameterizedTest
-    @CsvSource({"4000,0,0.0399", "1e4,0,0.0309", "1e5,0,0.0180", "1e5,1e-4,0.0185", "1e5,0.001,0.0222",
-        "1e5,0.01,0.0385", "1e6,0,0.0116", "1e6,0.001,0.0199", "1e8,0.001,0.0196", "1e8,0.05,0.0716"})
+    @CsvSource({
+        "4000,0,0.0399",
+        "1e4,0,0.0309",
+        "1e5,0,0.0180",
+        "1e5,1e-4,0.0185",
+        "1e5,0.001,0.0222",
+        "1e5,0.01,0.0385",
+        "1e6,0,0.0116",
+        "1e6,0.001,0.0199",
+        "1e8,0.001,0.0196",
+        "1e8,0.05,0.0716"
+    })
     void readsLikeTheMoodyChart(double re, double rr, double chart) {
         assertThat(FrictionLaw.CONSERVATIVE.factor(re, rr)).isCloseTo(chart, Offset.offset(6e-5));
     }
@@ -61,8 +78,8 @@ class FrictionLawTest {
     @ParameterizedTest
     @CsvSource({"5000", "10000", "30000", "100000"})
     void agreesWithBlasiusInSmoothLines(double re) {
-        assertThat(FrictionLaw.CONSERVATIVE.factor(re, 0)).isCloseTo(0.3164 / Math.pow(re, 0.25),
-                Percentage.withPercentage(2.5));
+        assertThat(FrictionLaw.CONSERVATIVE.factor(re, 0))
+                .isCloseTo(0.3164 / Math.pow(re, 0.25), Percentage.withPercentage(2.5));
     }
 
     @Test
@@ -91,7 +108,8 @@ class FrictionLawTest {
             // to both sides: where the factor turns, a step to one side is off by more than the slope
             double numeric = (there.friction - before.friction) / (2 * step);
             if (Math.abs(re - 2000) > 1 && Math.abs(re - 2300) > 1 && Math.abs(re - 4000) > 1) {
-                assertThat(here.frictionRise / re).as("slope at Re " + re)
+                assertThat(here.frictionRise / re)
+                        .as("slope at Re " + re)
                         .isCloseTo(numeric, Offset.offset(1e-3 * Math.abs(numeric) + 1e-10));
             }
         }

@@ -22,7 +22,8 @@ class NetworkPropertyTest {
     void everyValidNetworkIsAnsweredOrRefusedWithAReason(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         NetworkSolution solution = Network.of(problem).solve();
-        assertThat(solution.status()).as(solution.reason() + " " + solution.evidence())
+        assertThat(solution.status())
+                .as(solution.reason() + " " + solution.evidence())
                 .isNotEqualTo(Status.ITERATION_LIMIT);
         if (solution.status() == Status.NO_SUPPLY) {
             assertThat(solution.reason()).contains("brings fuel to n");
@@ -62,13 +63,18 @@ class NetworkPropertyTest {
         double over = held.getAsDouble() - r.gauge();
         switch (solution.state(link.id())) {
             case REGULATING -> assertThat(over).as(link.id() + " holds " + r).isBetween(-1.0, 1.0);
-            case OPEN -> assertThat(upstream ? over : -over).as(link.id() + " is open to the stop").isGreaterThan(-1.0);
+            case OPEN ->
+                assertThat(upstream ? over : -over)
+                        .as(link.id() + " is open to the stop")
+                        .isGreaterThan(-1.0);
             default -> {
                 assertThat(solution.flow(link.id())).isBetween(-1e-12, 1e-12);
                 var a = solution.piezometric(link.from());
                 var b = solution.piezometric(link.to());
                 if (a.isPresent() && b.isPresent() && a.getAsDouble() - b.getAsDouble() > 1) {
-                    assertThat(upstream ? over : -over).as(link.id() + " stays shut").isLessThan(1.0);
+                    assertThat(upstream ? over : -over)
+                            .as(link.id() + " stays shut")
+                            .isLessThan(1.0);
                 }
             }
         }
@@ -82,7 +88,8 @@ class NetworkPropertyTest {
         }
         for (Node node : problem.nodes()) {
             if (node.boundary() instanceof Boundary.Demand demand) {
-                assertThat(net.getOrDefault(node.id(), 0.0) + demand.flow()).as("balance at " + node.id())
+                assertThat(net.getOrDefault(node.id(), 0.0) + demand.flow())
+                        .as("balance at " + node.id())
                         .isBetween(-1e-9, 1e-9);
             }
         }
@@ -116,29 +123,43 @@ class NetworkPropertyTest {
         }
     }
 
-    /** The same network in another pose, begun at an answer that lies near, comes to the answer it comes to from nothing. */
+    /**
+     * The same network in another pose, begun at an answer that lies near, comes to the answer it comes to from
+     * nothing.
+     */
     @Property(tries = 1600)
     void anAnswerNearbyLeadsToTheSameAnswer(@ForAll long seed) {
         NetworkProblem problem = new RandomNetworks(seed).next();
         Network network = Network.of(problem);
         NetworkSolution near = network.solve();
         Random random = new Random(seed);
-        List<Node> moved = problem.nodes().stream().map(n -> new Node(n.id(), n.height() + random.nextDouble() - 0.5,
-                n.boundary() instanceof Boundary.Pressure p ? new Boundary.Pressure(p.gauge() + 2000 * random.nextDouble())
-                        : n.boundary())).toList();
+        List<Node> moved = problem.nodes().stream()
+                .map(n -> new Node(
+                        n.id(),
+                        n.height() + random.nextDouble() - 0.5,
+                        n.boundary() instanceof Boundary.Pressure p
+                                ? new Boundary.Pressure(p.gauge() + 2000 * random.nextDouble())
+                                : n.boundary()))
+                .toList();
         Network posed = network.posed(problem.gravity(), moved);
         NetworkSolution warm = posed.solve(SolverSettings.USUAL, near);
-        NetworkSolution cold = Network.of(new NetworkProblem(problem.fluid(), problem.gravity(), problem.law(), moved,
-                problem.links())).solve();
+        NetworkSolution cold = Network.of(
+                        new NetworkProblem(problem.fluid(), problem.gravity(), problem.law(), moved, problem.links()))
+                .solve();
         assertThat(warm.status()).isEqualTo(cold.status());
         if (cold.converged()) {
             for (Link link : problem.links()) {
-                // a flow follows from its pressure drop but where next to nothing is lost, or where valves cut off what lies
+                // a flow follows from its pressure drop but where next to nothing is lost, or where valves cut off what
+                // lies
                 // between them: there the drops must agree within the tolerance of an answer
                 OptionalDouble apart = apart(cold, warm, link);
-                assertThat(apart.isEmpty() || apart.getAsDouble() < SolverSettings.PRESSURE_TOLERANCE || Math.abs(warm.flow(link.id())
-                        - cold.flow(link.id())) < 2 * SolverSettings.MASS_TOLERANCE).as(link + ": " + cold.flow(link.id()) + " and "
-                        + warm.flow(link.id()) + ", drops differ by " + apart).isTrue();
+                assertThat(apart.isEmpty()
+                                || apart.getAsDouble() < SolverSettings.PRESSURE_TOLERANCE
+                                || Math.abs(warm.flow(link.id()) - cold.flow(link.id()))
+                                        < 2 * SolverSettings.MASS_TOLERANCE)
+                        .as(link + ": " + cold.flow(link.id()) + " and " + warm.flow(link.id()) + ", drops differ by "
+                                + apart)
+                        .isTrue();
             }
         }
     }

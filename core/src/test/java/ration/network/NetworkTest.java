@@ -39,8 +39,11 @@ class NetworkTest {
 
     @Test
     void aStandingLineTakesThePressureOfItsColumn() {
-        NetworkSolution s = Network.of(problem(List.of(held("tank", 1, 0), free("valve"), held("out", 0, 0)),
-                line("r", "tank", "valve"), new Link("v", "valve", "out", new Element.Shut()))).solve();
+        NetworkSolution s = Network.of(problem(
+                        List.of(held("tank", 1, 0), free("valve"), held("out", 0, 0)),
+                        line("r", "tank", "valve"),
+                        new Link("v", "valve", "out", new Element.Shut())))
+                .solve();
         assertThat(s.flow("r")).isZero();
         assertThat(s.pressure("valve").getAsDouble()).isCloseTo(720 * 9.80665, Offset.offset(0.01));
         assertThat(s.state("v")).isEqualTo(LinkState.SHUT);
@@ -48,18 +51,23 @@ class NetworkTest {
 
     @Test
     void demandBehindAShutValveIsRefusedByName() {
-        NetworkSolution s = Network.of(problem(List.of(held("tank", 1, 0), new Node("engine", 0,
-                new Boundary.Demand(1e-5))), new Link("v", "tank", "engine", new Element.Shut()))).solve();
+        NetworkSolution s = Network.of(problem(
+                        List.of(held("tank", 1, 0), new Node("engine", 0, new Boundary.Demand(1e-5))),
+                        new Link("v", "tank", "engine", new Element.Shut())))
+                .solve();
         assertThat(s.status()).isEqualTo(Status.NO_SUPPLY);
         assertThat(s.reason()).contains("engine");
-        assertThatThrownBy(() -> s.flow("v")).isInstanceOf(IllegalStateException.class).hasMessageContaining("engine");
+        assertThatThrownBy(() -> s.flow("v"))
+                .isInstanceOf(IllegalStateException.class)
+                .hasMessageContaining("engine");
     }
 
     @Test
     void demandAgainstACheckValveIsRefusedByName() {
-        NetworkSolution s = Network.of(problem(List.of(held("tank", 1, 0), new Node("engine", 0,
-                new Boundary.Demand(1e-5))), new Link("v", "engine", "tank",
-                new Element.Check(0, new Element.Resistance(0, 1e10))))).solve();
+        NetworkSolution s = Network.of(problem(
+                        List.of(held("tank", 1, 0), new Node("engine", 0, new Boundary.Demand(1e-5))),
+                        new Link("v", "engine", "tank", new Element.Check(0, new Element.Resistance(0, 1e10)))))
+                .solve();
         assertThat(s.status()).isEqualTo(Status.NO_SUPPLY);
         assertThat(s.reason()).contains("engine");
     }
@@ -68,10 +76,16 @@ class NetworkTest {
     @Test
     void aStiffCheckValveStopsGravity() {
         Element check = new Element.Check(3447.4, new Element.Resistance(0, 1e10));
-        assertThat(Network.of(problem(List.of(held("tank", 0.48, 0), held("out", 0, 0)),
-                new Link("v", "tank", "out", check))).solve().flow("v")).isZero();
-        assertThat(Network.of(problem(List.of(held("tank", 0.50, 0), held("out", 0, 0)),
-                new Link("v", "tank", "out", check))).solve().flow("v")).isPositive();
+        assertThat(Network.of(problem(
+                                List.of(held("tank", 0.48, 0), held("out", 0, 0)), new Link("v", "tank", "out", check)))
+                        .solve()
+                        .flow("v"))
+                .isZero();
+        assertThat(Network.of(problem(
+                                List.of(held("tank", 0.50, 0), held("out", 0, 0)), new Link("v", "tank", "out", check)))
+                        .solve()
+                        .flow("v"))
+                .isPositive();
     }
 
     @Test
@@ -79,12 +93,13 @@ class NetworkTest {
         PumpCurve strong = new PumpCurve.Power(50_000, 1e13, 2);
         PumpCurve weak = new PumpCurve.Power(20_000, 1e13, 2);
         NetworkSolution s = Network.of(problem(
-                List.of(held("tank", 0, 0), free("a"), free("b"), free("m"), held("rail", 0, 40_000)),
-                new Link("pa", "tank", "a", new Element.Pump(strong)),
-                new Link("pb", "tank", "b", new Element.Pump(weak)),
-                new Link("ca", "a", "m", new Element.Check(500, new Element.Resistance(0, 1e11))),
-                new Link("cb", "b", "m", new Element.Check(500, new Element.Resistance(0, 1e11))),
-                line("d", "m", "rail"))).solve();
+                        List.of(held("tank", 0, 0), free("a"), free("b"), free("m"), held("rail", 0, 40_000)),
+                        new Link("pa", "tank", "a", new Element.Pump(strong)),
+                        new Link("pb", "tank", "b", new Element.Pump(weak)),
+                        new Link("ca", "a", "m", new Element.Check(500, new Element.Resistance(0, 1e11))),
+                        new Link("cb", "b", "m", new Element.Check(500, new Element.Resistance(0, 1e11))),
+                        line("d", "m", "rail")))
+                .solve();
         assertThat(s.flow("pb")).isZero();
         assertThat(s.state("cb")).isEqualTo(LinkState.HELD_SHUT);
         assertThat(s.flow("pa")).isPositive();
@@ -117,8 +132,10 @@ class NetworkTest {
         List<Link> links = new ArrayList<>();
         for (int i = 0; i < side; i++) {
             for (int k = 0; k < side; k++) {
-                nodes.add(i == 0 && k == 0 ? held("n0-0", 2, 0)
-                        : new Node("n" + i + "-" + k, 0, new Boundary.Demand(1e-7)));
+                nodes.add(
+                        i == 0 && k == 0
+                                ? held("n0-0", 2, 0)
+                                : new Node("n" + i + "-" + k, 0, new Boundary.Demand(1e-7)));
                 if (i > 0) {
                     links.add(line("v" + i + "-" + k, "n" + (i - 1) + "-" + k, "n" + i + "-" + k));
                 }
@@ -142,7 +159,8 @@ class NetworkTest {
     @Test
     void elementsRefuseSizesThatCannotBe() {
         assertThatThrownBy(() -> new Element.Pipe(0, 1, 0, Minor.NONE, false)).hasMessageContaining("bore");
-        assertThatThrownBy(() -> new Element.Pipe(0.01, 1, 0.02, Minor.NONE, false)).hasMessageContaining("oughness");
+        assertThatThrownBy(() -> new Element.Pipe(0.01, 1, 0.02, Minor.NONE, false))
+                .hasMessageContaining("oughness");
         assertThatThrownBy(() -> new Element.Orifice(0.003, 1.2)).hasMessageContaining("discharge");
         assertThatThrownBy(() -> Element.curve(List.of(new PumpCurve.Point(0, 1), new PumpCurve.Point(1e-5, 2))))
                 .hasMessageContaining("do not rise");

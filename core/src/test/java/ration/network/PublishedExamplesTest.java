@@ -58,9 +58,9 @@ class PublishedExamplesTest {
     }
 
     /**
-     * Munson, Young and Okiishi, chapter 8: basement to second-floor faucet. 12 gpm of 60 F water, 60 ft of 3/4 in drawn
-     * copper, 20 ft up, sum of K 18, half-inch faucet: 30.5 psi at the start, 21.3 without the minor losses, 10.7 with
-     * no loss at all. The jet's velocity head comes on top of the network's pressures.
+     * Munson, Young and Okiishi, chapter 8: basement to second-floor faucet. 12 gpm of 60 F water, 60 ft of 3/4 in
+     * drawn copper, 20 ft up, sum of K 18, half-inch faucet: 30.5 psi at the start, 21.3 without the minor losses, 10.7
+     * with no loss at all. The jet's velocity head comes on top of the network's pressures.
      */
     @ParameterizedTest
     @CsvSource({"60, 18, 30.5", "60, 0, 21.3", "0, 0, 10.7"})
@@ -71,9 +71,14 @@ class PublishedExamplesTest {
         Element line = new Pipe(0.0625 * ft, lengthFt * ft, 5e-6 * ft, Minor.k(k), false);
         double supplyVelocity = q / (Math.PI / 4 * 0.0625 * 0.0625 * ft * ft);
         double jetVelocity = q / (Math.PI / 4 * (0.5 / 12) * (0.5 / 12) * ft * ft);
-        NetworkProblem problem = new NetworkProblem(water, 32.2 * ft, FrictionLaw.CONSERVATIVE,
-                List.of(new Node("street", 0, new Boundary.Demand(-q)), new Node("faucet", 20 * ft,
-                        new Boundary.Pressure(0))), List.of(new Link("line", "street", "faucet", line)));
+        NetworkProblem problem = new NetworkProblem(
+                water,
+                32.2 * ft,
+                FrictionLaw.CONSERVATIVE,
+                List.of(
+                        new Node("street", 0, new Boundary.Demand(-q)),
+                        new Node("faucet", 20 * ft, new Boundary.Pressure(0))),
+                List.of(new Link("line", "street", "faucet", line)));
         double kinetic = water.density() / 2 * (jetVelocity * jetVelocity - supplyVelocity * supplyVelocity);
         double p1 = Network.of(problem).solve().pressure("street").getAsDouble() + kinetic;
         assertThat(Unit.PSI.fromSi(p1)).isCloseTo(published, Percentage.withPercentage(1));
@@ -90,9 +95,19 @@ class PublishedExamplesTest {
 
     /** Line losses worked out from the formulas with Colebrook from Re 2,300 (handbook sheet, calculated). */
     @ParameterizedTest
-    @CsvSource({"0.180, 8.25, 883.0", "0.180, 13.75, 2126.8", "0.180, 24.75, 5924.3", "0.2425, 13.75, 518.8",
-        "0.2425, 24.75, 1433.3", "0.305, 5.0, 25.69", "0.305, 13.75, 175.8", "0.305, 24.75, 482.9",
-        "0.305, 40.0, 1112.7", "0.430, 24.75, 95.2", "0.3125, 24.75, 430.5"})
+    @CsvSource({
+        "0.180, 8.25, 883.0",
+        "0.180, 13.75, 2126.8",
+        "0.180, 24.75, 5924.3",
+        "0.2425, 13.75, 518.8",
+        "0.2425, 24.75, 1433.3",
+        "0.305, 5.0, 25.69",
+        "0.305, 13.75, 175.8",
+        "0.305, 24.75, 482.9",
+        "0.305, 40.0, 1112.7",
+        "0.430, 24.75, 95.2",
+        "0.3125, 24.75, 430.5"
+    })
     void lossPerMetreOfUsualLines(double boreIn, double gph, double paPerMetre) {
         Pipe pipe = new Pipe(boreIn * 0.0254, 1, DRAWN, Minor.NONE, false);
         assertThat(pipe.loss(Unit.GALLON_PER_HOUR.toSi(gph), FUEL, FrictionLaw.CONSERVATIVE))
@@ -117,8 +132,12 @@ class PublishedExamplesTest {
     @CsvSource({"0.305, 0, 37.33", "0.305, 0.5, 15.25", "0.2425, 0.5, 9.2", "0.180, 0.5, 4.9", "0.430, 0.5, 36.0"})
     void openLineAgainstHalfAPsi(double boreIn, double psiLeft, double gph) {
         Pipe pipe = new Pipe(boreIn * 0.0254, 10 * 0.3048, DRAWN, Minor.k(5.2), false);
-        NetworkProblem problem = new NetworkProblem(FUEL, G, FrictionLaw.TEXTBOOK,
-                List.of(new Node("tank", 24 * 0.0254, new Boundary.Pressure(0)),
+        NetworkProblem problem = new NetworkProblem(
+                FUEL,
+                G,
+                FrictionLaw.TEXTBOOK,
+                List.of(
+                        new Node("tank", 24 * 0.0254, new Boundary.Pressure(0)),
                         new Node("inlet", 0, new Boundary.Pressure(Unit.PSI.toSi(psiLeft)))),
                 List.of(new Link("line", "tank", "inlet", pipe)));
         assertThat(Unit.GALLON_PER_HOUR.fromSi(Network.of(problem).solve().flow("line")))
@@ -129,11 +148,14 @@ class PublishedExamplesTest {
     @Test
     void orificeClosedForm() {
         double a = Math.PI / 4 * 0.003 * 0.003;
-        NetworkProblem problem = new NetworkProblem(FUEL, G, FrictionLaw.CONSERVATIVE,
+        NetworkProblem problem = new NetworkProblem(
+                FUEL,
+                G,
+                FrictionLaw.CONSERVATIVE,
                 List.of(new Node("a", 0, new Boundary.Pressure(5000)), new Node("b", 0, new Boundary.Pressure(0))),
                 List.of(new Link("o", "a", "b", new Element.Orifice(0.003, 0.65))));
-        assertThat(Network.of(problem).solve().flow("o")).isCloseTo(0.65 * a * Math.sqrt(2 * 5000 / 720.0),
-                Percentage.withPercentage(0.001));
+        assertThat(Network.of(problem).solve().flow("o"))
+                .isCloseTo(0.65 * a * Math.sqrt(2 * 5000 / 720.0), Percentage.withPercentage(0.001));
     }
 
     /** Two equal lines side by side carry twice one; in series they carry as one of double length. */
@@ -150,9 +172,11 @@ class PublishedExamplesTest {
     }
 
     private static double flow(List<Link> links, List<String> between) {
-        List<Node> nodes = new ArrayList<>(List.of(new Node("a", 0, new Boundary.Pressure(3000)),
-                new Node("b", 0, new Boundary.Pressure(0))));
+        List<Node> nodes = new ArrayList<>(
+                List.of(new Node("a", 0, new Boundary.Pressure(3000)), new Node("b", 0, new Boundary.Pressure(0))));
         between.forEach(id -> nodes.add(new Node(id, 0, Boundary.NONE)));
-        return Network.of(new NetworkProblem(FUEL, G, FrictionLaw.CONSERVATIVE, nodes, links)).solve().flow("l");
+        return Network.of(new NetworkProblem(FUEL, G, FrictionLaw.CONSERVATIVE, nodes, links))
+                .solve()
+                .flow("l");
     }
 }

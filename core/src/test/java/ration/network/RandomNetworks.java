@@ -72,38 +72,54 @@ final class RandomNetworks {
 
     /** Now and then a jet beside one of the lines, driven by an orifice. */
     private void jet(List<Link> links, int count) {
-        links.stream().filter(l -> l.element() instanceof Element.Orifice).findFirst().filter(l -> random.nextBoolean())
+        links.stream()
+                .filter(l -> l.element() instanceof Element.Orifice)
+                .findFirst()
+                .filter(l -> random.nextBoolean())
                 .ifPresent(nozzle -> {
                     int at = random.nextInt(count);
                     if (!nozzle.to().equals("n" + at)) {
-                        links.add(new Link("l" + links.size(), "n" + at, nozzle.to(), new Element.Jet(nozzle.id(), 2, 0.2)));
+                        links.add(new Link(
+                                "l" + links.size(), "n" + at, nozzle.to(), new Element.Jet(nozzle.id(), 2, 0.2)));
                     }
                 });
     }
 
     private Element element() {
         if (regulated && random.nextInt(10) == 0) {
-            return new Element.Regulator(Element.Regulator.Holds.values()[random.nextInt(2)],
-                    30_000 * (random.nextDouble() - 0.1), new Element.Resistance(1e6, 1e12));
+            return new Element.Regulator(
+                    Element.Regulator.Holds.values()[random.nextInt(2)],
+                    30_000 * (random.nextDouble() - 0.1),
+                    new Element.Resistance(1e6, 1e12));
         }
         double bore = 0.002 + 0.02 * random.nextDouble();
         return switch (random.nextInt(14)) {
             case 0 -> new Element.Shut();
-            case 1 -> new Element.Check(random.nextBoolean() ? 0 : 3000 * random.nextDouble(),
-                    new Element.Resistance(1e6, 1e12));
-            case 2 -> new Element.Resistance(Math.pow(10, 5 + 4 * random.nextDouble()),
-                    Math.pow(10, 10 + 5 * random.nextDouble()));
+            case 1 ->
+                new Element.Check(
+                        random.nextBoolean() ? 0 : 3000 * random.nextDouble(), new Element.Resistance(1e6, 1e12));
+            case 2 ->
+                new Element.Resistance(
+                        Math.pow(10, 5 + 4 * random.nextDouble()), Math.pow(10, 10 + 5 * random.nextDouble()));
             case 3 -> new Element.Orifice(bore / 3, 0.65);
-            case 4 -> new Element.Pump(random.nextBoolean()
-                    ? new PumpCurve.Power(40_000 * random.nextDouble() + 100, 1e13, 2)
-                    : Element.curve(List.of(new PumpCurve.Point(0, 40_000), new PumpCurve.Point(3e-5, 30_000),
-                            new PumpCurve.Point(6e-5, 0))));
+            case 4 ->
+                new Element.Pump(
+                        random.nextBoolean()
+                                ? new PumpCurve.Power(40_000 * random.nextDouble() + 100, 1e13, 2)
+                                : Element.curve(List.of(
+                                        new PumpCurve.Point(0, 40_000),
+                                        new PumpCurve.Point(3e-5, 30_000),
+                                        new PumpCurve.Point(6e-5, 0))));
             case 5 -> new Element.Joint();
             case 6 -> new Element.Uncovered();
             case 7 -> new Element.NeedleSeat(400, new Element.Orifice(bore / 2, 0.62));
-            default -> new Element.Pipe(bore, random.nextInt(9) == 0 ? 0 : 3 * random.nextDouble(),
-                    random.nextBoolean() ? 0 : 1.5e-6, new Element.Minor(3 * random.nextDouble(),
-                            random.nextBoolean() ? 0 : 500), random.nextInt(6) == 0);
+            default ->
+                new Element.Pipe(
+                        bore,
+                        random.nextInt(9) == 0 ? 0 : 3 * random.nextDouble(),
+                        random.nextBoolean() ? 0 : 1.5e-6,
+                        new Element.Minor(3 * random.nextDouble(), random.nextBoolean() ? 0 : 500),
+                        random.nextInt(6) == 0);
         };
     }
 }

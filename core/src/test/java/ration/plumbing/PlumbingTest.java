@@ -52,18 +52,28 @@ class PlumbingTest {
     }
 
     private static Optional<Finding> finding(FuelSystem s, String id) {
-        return Assessment.of(Systems.project(s)).findings().stream().filter(f -> f.id().equals(id)).findFirst();
+        return Assessment.of(Systems.project(s)).findings().stream()
+                .filter(f -> f.id().equals(id))
+                .findFirst();
     }
 
     // tables: AC 43.13-1B, FAA-H-8083-31, MIL-H-8794; from memory
 
     @ParameterizedTest
-    @CsvSource({"1/4 x 0.035 tube, aluminium, 0.5625, 13.5", "3/8 x 0.035 tube, aluminium, 0.9375, 16.5",
-        "1/2 x 0.035 tube, stainless, 1.75, 23", "-6 hose, braided, 4.0, 24", "-8 hose, ptfe, 4.62, 24", "-8 PTFE hose, ptfe, 4.62, 24", "-20 hose, braided, 9.0, 24"})
+    @CsvSource({
+        "1/4 x 0.035 tube, aluminium, 0.5625, 13.5",
+        "3/8 x 0.035 tube, aluminium, 0.9375, 16.5",
+        "1/2 x 0.035 tube, stainless, 1.75, 23",
+        "-6 hose, braided, 4.0, 24",
+        "-8 hose, ptfe, 4.62, 24",
+        "-8 PTFE hose, ptfe, 4.62, 24",
+        "-20 hose, braided, 9.0, 24"
+    })
     void bendRadiusAndSupportsFollowTheTables(String size, String made, double radius, double span) {
         Run run = r3().withSize(LineSize.parse(size)).with(RunBuild.NONE.with(Construction.labelled(made)));
         assertThat(Unit.INCH.fromSi(LineRules.leastRadius(run).orElseThrow())).isCloseTo(radius, Offset.offset(1e-9));
-        assertThat(Unit.INCH.fromSi(LineRules.farthestSupports(run).orElseThrow())).isCloseTo(span, Offset.offset(1e-9));
+        assertThat(Unit.INCH.fromSi(LineRules.farthestSupports(run).orElseThrow()))
+                .isCloseTo(span, Offset.offset(1e-9));
     }
 
     /** Two series of torques are recalled: flagged only outside both, the overlap is the target. */
@@ -77,11 +87,17 @@ class PlumbingTest {
 
     @Test
     void supportsTooFarApartAndBendsTooTightAreShort() {
-        assertThat(finding(set(SheetColumn.SUPPORTS, "15 in"), "build.supports.r3")).get().extracting(Finding::verdict)
+        assertThat(finding(set(SheetColumn.SUPPORTS, "15 in"), "build.supports.r3"))
+                .get()
+                .extracting(Finding::verdict)
                 .isEqualTo(Verdict.HOLDS);
-        assertThat(finding(set(SheetColumn.SUPPORTS, "15.5 in"), "build.supports.r3")).get().extracting(Finding::verdict)
+        assertThat(finding(set(SheetColumn.SUPPORTS, "15.5 in"), "build.supports.r3"))
+                .get()
+                .extracting(Finding::verdict)
                 .isEqualTo(Verdict.SHORT);
-        assertThat(finding(set(SheetColumn.TIGHTEST, "1/2"), "build.bend.r3")).get().extracting(Finding::verdict)
+        assertThat(finding(set(SheetColumn.TIGHTEST, "1/2"), "build.bend.r3"))
+                .get()
+                .extracting(Finding::verdict)
                 .isEqualTo(Verdict.SHORT);
     }
 
@@ -96,38 +112,50 @@ class PlumbingTest {
 
     @Test
     void rigidTubeBetweenMovingEndsAndTemporaryPiecesAreShort() {
-        assertThat(finding(set(SheetColumn.MOVES, "yes"), "build.moving.r3")).get().extracting(Finding::verdict)
+        assertThat(finding(set(SheetColumn.MOVES, "yes"), "build.moving.r3"))
+                .get()
+                .extracting(Finding::verdict)
                 .isEqualTo(Verdict.SHORT);
-        assertThat(finding(set(SheetColumn.TEMPORARY, "x"), "build.temporary.r3")).isPresent();
+        assertThat(finding(set(SheetColumn.TEMPORARY, "x"), "build.temporary.r3"))
+                .isPresent();
     }
 
     // joints
 
     @ParameterizedTest
-    @CsvSource({"-6 flare female, -6 flare male, GOOD, ''", "-6 flare female, -6 45\u00b0 flare male, WRONG, 37",
+    @CsvSource({
+        "-6 flare female, -6 flare male, GOOD, ''",
+        "-6 flare female, -6 45\u00b0 flare male, WRONG, 37",
         "-6 flare female, -6 flare female, WRONG, Both halves are female",
         "-6 flare female, 1/4 NPT female, WRONG, -6 flare female meets a 1/4 NPT female",
-        "-5 flare female, -5 flare male, WRONG, which takes -6"})
+        "-5 flare female, -5 flare male, WRONG, which takes -6"
+    })
     void whatDoesNotGoTogetherIsFound(String fitting, String port, Joints.State state, String words) {
         FuelSystem s = SheetColumn.SIZE.set(SYSTEM, r3(), "3/8 x 0.035 tube");
         s = SheetColumn.START_FITTING.set(s, run(s), fitting);
         s = SheetColumn.START_PORT.set(s, run(s), port);
         s = SheetColumn.START_SEALANT.set(s, run(s), port.contains("NPT") ? "paste" : "");
-        Joints.Joint joint = Joints.of(s).stream().filter(j -> j.id().equals("r3.start")).findFirst().orElseThrow();
+        Joints.Joint joint = Joints.of(s).stream()
+                .filter(j -> j.id().equals("r3.start"))
+                .findFirst()
+                .orElseThrow();
         assertThat(joint.state()).isEqualTo(state);
         assertThat(joint.message()).contains(words);
     }
 
     @Test
     void theAdapterNeededIsNamedAndThenCounts() {
-        Joints.Joint open = Joints.of(TANSY.system()).stream().filter(j -> j.state() == Joints.State.WRONG).findFirst()
+        Joints.Joint open = Joints.of(TANSY.system()).stream()
+                .filter(j -> j.state() == Joints.State.WRONG)
+                .findFirst()
                 .orElseThrow();
         assertThat(open.at()).isEqualTo("Boost pump out");
         assertThat(open.needed()).isEqualTo("1/4 NPT male to -6 flare male");
         FuelSystem mended = SheetColumn.START_ADAPTER.set(TANSY.system(), open.run(), open.needed());
         assertThat(Joints.of(mended)).allMatch(j -> j.state() == Joints.State.GOOD);
-        assertThat(ShoppingList.of(mended)).anyMatch(l -> l.what().equals("1/4 NPT male to -6 flare male")
-                && l.amount().equals("2 pcs"));
+        assertThat(ShoppingList.of(mended))
+                .anyMatch(l -> l.what().equals("1/4 NPT male to -6 flare male")
+                        && l.amount().equals("2 pcs"));
     }
 
     /** Fittings of one hose construction do not fit another; none on a flare, some on a pipe thread. */
@@ -135,11 +163,14 @@ class PlumbingTest {
     void hoseFamiliesAndSealantsAreLookedAt() {
         Run r5 = (Run) TANSY.system().item("r5").orElseThrow();
         FuelSystem family = SheetColumn.END_FAMILY.set(TANSY.system(), r5, "push-on");
-        assertThat(Joints.of(family)).anyMatch(j -> j.id().equals("r5.end") && j.message().contains("not interchangeable"));
+        assertThat(Joints.of(family))
+                .anyMatch(j -> j.id().equals("r5.end") && j.message().contains("not interchangeable"));
         FuelSystem sealant = SheetColumn.END_SEALANT.set(TANSY.system(), r5, "tape");
-        assertThat(Joints.of(sealant)).anyMatch(j -> j.id().equals("r5.end") && j.message().contains("Sealant on a flare"));
+        assertThat(Joints.of(sealant))
+                .anyMatch(j -> j.id().equals("r5.end") && j.message().contains("Sealant on a flare"));
         FuelSystem dry = SheetColumn.START_SEALANT.set(TANSY.system(), r5, "");
-        assertThat(Joints.of(dry)).anyMatch(j -> j.id().equals("r5.start") && j.message().contains("without sealant"));
+        assertThat(Joints.of(dry))
+                .anyMatch(j -> j.id().equals("r5.start") && j.message().contains("without sealant"));
     }
 
     /** One size up: nuts and adapters follow the line, and what was recorded of the old piece is dropped. */
@@ -158,8 +189,8 @@ class PlumbingTest {
     void cutLengthsAddFlaresAndTakeOffHoseEnds() {
         assertThat(CutLength.of(SYSTEM, r3()).text()).isEqualTo("16 3/16 in");
         Run hose = (Run) SYSTEM.item("r4").orElseThrow();
-        assertThat(Unit.INCH.fromSi(CutLength.of(SYSTEM, hose).length())).isCloseTo(19 * 1.05 - 2 * 0.85,
-                Offset.offset(1e-6));
+        assertThat(Unit.INCH.fromSi(CutLength.of(SYSTEM, hose).length()))
+                .isCloseTo(19 * 1.05 - 2 * 0.85, Offset.offset(1e-6));
     }
 
     // the sheet
@@ -171,7 +202,8 @@ class PlumbingTest {
                 for (SheetColumn c : SheetColumn.values()) {
                     String shown = c.text(p.system(), run);
                     FuelSystem again = c == SheetColumn.SIZE ? p.system() : c.set(p.system(), run, shown);
-                    assertThat(c.text(again, (Run) again.item(run.id()).orElseThrow())).as(run.name() + " " + c)
+                    assertThat(c.text(again, (Run) again.item(run.id()).orElseThrow()))
+                            .as(run.name() + " " + c)
                             .isEqualTo(shown);
                 }
             }
@@ -181,7 +213,8 @@ class PlumbingTest {
     /** A sheet written out and read into a layout without its runs gives the same sheet. */
     @Test
     void aSheetWrittenOutCanBeReadIn() {
-        FuelSystem bare = TANSY.system().minus(TANSY.system().runs().stream().map(Item::id).toArray(String[]::new));
+        FuelSystem bare = TANSY.system()
+                .minus(TANSY.system().runs().stream().map(Item::id).toArray(String[]::new));
         RunSheet.Outcome in = RunSheet.paste(bare, RunSheet.table(RunSheet.csv(TANSY.system())), 0, SheetColumn.RUN);
         assertThat(in.problems()).isEmpty();
         assertThat(RunSheet.csv(in.system())).isEqualTo(RunSheet.csv(TANSY.system()));
@@ -193,9 +226,13 @@ class PlumbingTest {
         RunSheet.Outcome out = RunSheet.paste(SYSTEM, RunSheet.table(pasted), 0, SheetColumn.RUN);
         assertThat(out.changed()).isEqualTo(2);
         assertThat(SheetColumn.LENGTH.text(out.system(), run(out.system()))).isEqualTo("17.5 in");
-        assertThat(out.problems()).hasSize(4).anyMatch(p -> p.startsWith("Row 3: Length") && p.contains("long"))
-                .anyMatch(p -> p.contains("Whatever")).anyMatch(p -> p.startsWith("Row 4") && p.contains("left out"));
-        assertThat(SheetColumn.LENGTH.text(out.system(), (Run) out.system().item("r4").orElseThrow()))
+        assertThat(out.problems())
+                .hasSize(4)
+                .anyMatch(p -> p.startsWith("Row 3: Length") && p.contains("long"))
+                .anyMatch(p -> p.contains("Whatever"))
+                .anyMatch(p -> p.startsWith("Row 4") && p.contains("left out"));
+        assertThat(SheetColumn.LENGTH.text(
+                        out.system(), (Run) out.system().item("r4").orElseThrow()))
                 .isEqualTo("19 in");
     }
 
@@ -203,23 +240,29 @@ class PlumbingTest {
     void withoutColumnNamesATableGoesInWhereTheMarkStands() {
         RunSheet.Outcome out = RunSheet.paste(SYSTEM, RunSheet.table("57;1 x 90\n29;2 x 45"), 0, SheetColumn.LENGTH);
         assertThat(out.problems()).isEmpty();
-        assertThat(SYSTEM.runs().stream().map(r -> SheetColumn.LENGTH.text(out.system(),
-                (Run) out.system().item(r.id()).orElseThrow())).toList()).containsExactly("57 in", "29 in", "16 in", "19 in");
+        assertThat(SYSTEM.runs().stream()
+                        .map(r -> SheetColumn.LENGTH.text(
+                                out.system(), (Run) out.system().item(r.id()).orElseThrow()))
+                        .toList())
+                .containsExactly("57 in", "29 in", "16 in", "19 in");
     }
 
     @Test
     void aRunIsMadeFromItsEndsAndTakenPortsAreRefused() {
         FuelSystem bare = SYSTEM.minus("r3");
-        FuelSystem made = RunSheet.add(bare, Map.of(SheetColumn.FROM, "selector", SheetColumn.TO, "Strainer",
-                SheetColumn.SIZE, "-6 hose"));
+        FuelSystem made = RunSheet.add(
+                bare, Map.of(SheetColumn.FROM, "selector", SheetColumn.TO, "Strainer", SheetColumn.SIZE, "-6 hose"));
         Run run = made.runs().get(made.runs().size() - 1);
         assertThat(run.from().toString()).isEqualTo("selector.out");
         assertThat(run.to().toString()).isEqualTo("strainer.in");
         assertThat(run.name()).isEqualTo("R3");
-        assertThatThrownBy(() -> RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO,
-                "Carburettor"))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("already carries");
-        assertThatThrownBy(() -> RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO,
-                "Engine room"))).hasMessageContaining("no port of this layout");
+        assertThatThrownBy(() ->
+                        RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO, "Carburettor")))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("already carries");
+        assertThatThrownBy(() ->
+                        RunSheet.add(made, Map.of(SheetColumn.FROM, "Selector out", SheetColumn.TO, "Engine room")))
+                .hasMessageContaining("no port of this layout");
     }
 
     @ParameterizedTest
@@ -237,24 +280,34 @@ class PlumbingTest {
     @Test
     void aCutLengthFromPointsGoesRoundTheBends() {
         FuelSystem s = Systems.oneLine();
-        Run corner = s.runs().get(0).withSize(LineSize.parse("3/8 x 0.035 tube")).withLength(Optional.empty()).withPoints(List.of(
-                ration.model.Place.inches(10, 0, 0)));
-        FuelSystem bent = s.replace(corner.with(RunBuild.NONE.with(RunBuild.Figure.TIGHTEST, Optional.of(Systems.in(2)))));
+        Run corner = s.runs()
+                .get(0)
+                .withSize(LineSize.parse("3/8 x 0.035 tube"))
+                .withLength(Optional.empty())
+                .withPoints(List.of(ration.model.Place.inches(10, 0, 0)));
+        FuelSystem bent =
+                s.replace(corner.with(RunBuild.NONE.with(RunBuild.Figure.TIGHTEST, Optional.of(Systems.in(2)))));
         double way = 24 + 10;
-        double cut = Unit.INCH.fromSi(CutLength.of(bent, (Run) bent.item("r1").orElseThrow()).length());
+        double cut = Unit.INCH.fromSi(
+                CutLength.of(bent, (Run) bent.item("r1").orElseThrow()).length());
         assertThat(cut - 2 * 0.11).isCloseTo(way - 2 * (2 - Math.PI / 2), Offset.offset(1e-9));
         assertThat(2 - Math.PI / 2).isCloseTo(0.43, Offset.offset(0.001));
         FuelSystem taped = bent.replace(((Run) bent.item("r1").orElseThrow()).withLength(Systems.in(34)));
-        assertThat(Unit.INCH.fromSi(CutLength.of(taped, (Run) taped.item("r1").orElseThrow()).length())).as("taped along it")
+        assertThat(Unit.INCH.fromSi(CutLength.of(taped, (Run) taped.item("r1").orElseThrow())
+                        .length()))
+                .as("taped along it")
                 .isCloseTo(34 + 0.22, Offset.offset(1e-9));
     }
 
     @Test
     void sizesTheTablesLackedAreThere() {
-        Run big = r3().withSize(LineSize.parse("1 1/4 x 0.035 tube")).with(RunBuild.NONE.with(Construction.labelled("stainless")));
+        Run big = r3().withSize(LineSize.parse("1 1/4 x 0.035 tube"))
+                .with(RunBuild.NONE.with(Construction.labelled("stainless")));
         assertThat(LineRules.torque(big)).isEqualTo(new LineRules.Torque(1500, 1520, 1680, 1800));
-        Run small = r3().withSize(LineSize.parse("1/8 x 0.028 tube")).with(RunBuild.NONE.with(Construction.labelled("alu")));
+        Run small = r3().withSize(LineSize.parse("1/8 x 0.028 tube"))
+                .with(RunBuild.NONE.with(Construction.labelled("alu")));
         assertThat(LineRules.torque(small)).isEqualTo(new LineRules.Torque(20, 20, 30, 30));
-        assertThat(LineSize.parse("-6 PTFE hose").bore()).isLessThan(LineSize.parse("-6 hose").bore());
+        assertThat(LineSize.parse("-6 PTFE hose").bore())
+                .isLessThan(LineSize.parse("-6 hose").bore());
     }
 }

@@ -41,24 +41,42 @@ class DifferenceTest {
 
     @Test
     void whatChangedIsNamed() {
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.withLength(
-                Measured.of(17, Unit.INCH)))))).satisfiesExactly(w -> assertThat(w).startsWith(
-                        "R3: length was ").endsWith("now 17 in"));
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("r3", Run.class, r -> r.withSize(LineSize.parse("3/8 x 0.035 tube"))))))
+        assertThat(Difference.between(
+                        CORRIE,
+                        CORRIE.with(CORRIE.system()
+                                .change("r3", Run.class, r -> r.withLength(Measured.of(17, Unit.INCH))))))
+                .satisfiesExactly(
+                        w -> assertThat(w).startsWith("R3: length was ").endsWith("now 17 in"));
+        assertThat(Difference.between(
+                        CORRIE,
+                        CORRIE.with(CORRIE.system()
+                                .change("r3", Run.class, r -> r.withSize(LineSize.parse("3/8 x 0.035 tube"))))))
                 .containsExactly("R3: size was 5/16, now 3/8");
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.system().change("strainer", ration.model.Strainer.class, s -> s.withBowl(Optional.of(Measured.of(
-                7, Unit.CUBIC_INCH))))))).containsExactly("Strainer: bowl holds was 4 in³, now 7 in³");
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.heat().with(HeatFigure.CEILING, Measured.of(9000, Unit.FOOT)))))
-                .satisfiesExactly(w -> assertThat(w).startsWith("Highest pressure altitude flown was ").endsWith("now 9000 ft"));
-        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.brief().withDelivery(Brief.Delivery.PUMP)))).containsExactly(
-                "Delivery was gravity, now pump");
-        assertThat(Difference.between(CORRIE, CORRIE.with(new ration.model.FuelSystem(CORRIE.system().items(), Optional.empty())))).containsExactly(
-                "the firewall differs");
+        assertThat(Difference.between(
+                        CORRIE,
+                        CORRIE.with(CORRIE.system()
+                                .change(
+                                        "strainer",
+                                        ration.model.Strainer.class,
+                                        s -> s.withBowl(Optional.of(Measured.of(7, Unit.CUBIC_INCH)))))))
+                .containsExactly("Strainer: bowl holds was 4 in³, now 7 in³");
+        assertThat(Difference.between(
+                        CORRIE, CORRIE.with(CORRIE.heat().with(HeatFigure.CEILING, Measured.of(9000, Unit.FOOT)))))
+                .satisfiesExactly(w -> assertThat(w)
+                        .startsWith("Highest pressure altitude flown was ")
+                        .endsWith("now 9000 ft"));
+        assertThat(Difference.between(CORRIE, CORRIE.with(CORRIE.brief().withDelivery(Brief.Delivery.PUMP))))
+                .containsExactly("Delivery was gravity, now pump");
+        assertThat(Difference.between(
+                        CORRIE,
+                        CORRIE.with(new ration.model.FuelSystem(CORRIE.system().items(), Optional.empty()))))
+                .containsExactly("the firewall differs");
     }
 
     @Test
     void testsAreComparedOneByOne() {
-        Project fewer = CORRIE.withTests(CORRIE.tests().subList(0, CORRIE.tests().size() - 1));
+        Project fewer =
+                CORRIE.withTests(CORRIE.tests().subList(0, CORRIE.tests().size() - 1));
         String last = CORRIE.tests().get(CORRIE.tests().size() - 1).id();
         assertThat(Difference.between(CORRIE, fewer)).containsExactly("test " + last + " is not there");
         assertThat(Difference.between(fewer, CORRIE)).containsExactly("test " + last + " is new");
@@ -72,56 +90,94 @@ class DifferenceTest {
         changes.put(CORRIE.withName("Corrie B2"), "named Corrie B2");
         changes.put(CORRIE.withNote(CORRIE.note() + "!"), "another note");
         changes.put(CORRIE.with(UsualFlight.of(CORRIE)), "the flight differs");
-        changes.put(CORRIE.withReadings(List.of(new Reading("strainer", Reading.What.PRESSURE, 4000, 300, new Setting(Assessment.start(CORRIE),
-                Set.of())))), "readings differ");
+        changes.put(
+                CORRIE.withReadings(List.of(new Reading(
+                        "strainer",
+                        Reading.What.PRESSURE,
+                        4000,
+                        300,
+                        new Setting(Assessment.start(CORRIE), Set.of())))),
+                "readings differ");
         changes.put(CORRIE.with(CORRIE.upkeep().withHours(CORRIE.upkeep().hours() + 1)), "upkeep differs");
-        changes.put(CORRIE.with(CORRIE.signOff().with(new SignOff.Point("flow.margin", "builder", "tube ordered"))), "what was said of open points differs");
-        changes.put(CORRIE.with(CORRIE.signOff().with(new SignOff.Issued(LocalDate.of(2026, 3, 9), "0000 1111 2222 3333", "packet.pdf"))),
+        changes.put(
+                CORRIE.with(CORRIE.signOff().with(new SignOff.Point("flow.margin", "builder", "tube ordered"))),
+                "what was said of open points differs");
+        changes.put(
+                CORRIE.with(CORRIE.signOff()
+                        .with(new SignOff.Issued(LocalDate.of(2026, 3, 9), "0000 1111 2222 3333", "packet.pdf"))),
                 "another packet was given out");
         changes.put(CORRIE.with(CORRIE.heat().withZone("strainer", Zone.SHROUD)), "zones differ");
         Measured climb = b.envelope().climb();
-        changes.put(CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "level")))), "Climb is now said by level");
-        changes.put(CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "")))), "Climb is now said by nobody");
+        changes.put(
+                CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "level")))),
+                "Climb is now said by level");
+        changes.put(
+                CORRIE.with(b.withEnvelope(b.envelope().withClimb(new Measured(climb.quantity(), "")))),
+                "Climb is now said by nobody");
         changes.put(CORRIE.with(b.withEngine("another")), "Engine was " + b.engine() + ", now another");
-        changes.forEach((other, words) -> assertThat(Difference.between(CORRIE, other)).as(words).containsExactly(words));
+        changes.forEach((other, words) ->
+                assertThat(Difference.between(CORRIE, other)).as(words).containsExactly(words));
     }
 
     /** A part renamed, made of something else, given or rid of a figure, a run led elsewhere. */
     @Test
     void whatAPartIsBesideItsFiguresIsNamed() {
         FuelSystem s = CORRIE.system();
-        Strainer strainer = s.item("strainer").flatMap(i -> i.only(Strainer.class)).orElseThrow();
+        Strainer strainer =
+                s.item("strainer").flatMap(i -> i.only(Strainer.class)).orElseThrow();
         FuelSystem without = s.replace(strainer.withBowl(Optional.empty()));
-        assertThat(Difference.between(CORRIE, CORRIE.with(without))).containsExactly("Strainer: bowl holds was 4 in\u00b3, now there is none");
-        assertThat(Difference.between(CORRIE.with(without), CORRIE)).containsExactly("Strainer: bowl holds is new: 4 in\u00b3");
-        assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(strainer.with(new Tag("strainer", "Gascolator", strainer.place())))))).containsExactly(
-                "Strainer is now called Gascolator");
-        assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(new ShutOff(strainer.tag(), strainer.loss()))))).contains("Strainer: kind was strainer, now shut-off");
+        assertThat(Difference.between(CORRIE, CORRIE.with(without)))
+                .containsExactly("Strainer: bowl holds was 4 in\u00b3, now there is none");
+        assertThat(Difference.between(CORRIE.with(without), CORRIE))
+                .containsExactly("Strainer: bowl holds is new: 4 in\u00b3");
+        assertThat(Difference.between(
+                        CORRIE,
+                        CORRIE.with(s.replace(strainer.with(new Tag("strainer", "Gascolator", strainer.place()))))))
+                .containsExactly("Strainer is now called Gascolator");
+        assertThat(Difference.between(CORRIE, CORRIE.with(s.replace(new ShutOff(strainer.tag(), strainer.loss())))))
+                .contains("Strainer: kind was strainer, now shut-off");
         Run run = s.runs().get(0);
         FuelSystem bent = s.replace(run.withFittings(List.of(Fitting.values()[0], Fitting.values()[0])));
-        assertThat(Difference.between(CORRIE, CORRIE.with(bent))).singleElement().asString().startsWith(run.name() + ": fittings was ").endsWith(Fitting
-                .values()[0].label() + ", " + Fitting.values()[0].label());
+        assertThat(Difference.between(CORRIE, CORRIE.with(bent)))
+                .singleElement()
+                .asString()
+                .startsWith(run.name() + ": fittings was ")
+                .endsWith(Fitting.values()[0].label() + ", " + Fitting.values()[0].label());
         FuelSystem straight = s.replace(run.withFittings(List.of()));
-        assertThat(Difference.between(CORRIE.with(bent), CORRIE.with(straight))).singleElement().asString().endsWith("now none");
-        FuelSystem sleeved = s.replace(run.with(run.build().with(new RunBuild.Marks(!run.build().marks().sleeved(), false, false))));
-        assertThat(Difference.between(CORRIE, CORRIE.with(sleeved))).containsExactly(run.name() + ": its make-up differs");
+        assertThat(Difference.between(CORRIE.with(bent), CORRIE.with(straight)))
+                .singleElement()
+                .asString()
+                .endsWith("now none");
+        FuelSystem sleeved = s.replace(run.with(
+                run.build().with(new RunBuild.Marks(!run.build().marks().sleeved(), false, false))));
+        assertThat(Difference.between(CORRIE, CORRIE.with(sleeved)))
+                .containsExactly(run.name() + ": its make-up differs");
     }
 
     @Test
     void aTestTakenAgainIsNamed() {
         HangarTest last = CORRIE.tests().get(CORRIE.tests().size() - 1);
-        HangarTest again = last.with(new HangarTest.Progress(last.progress().step(), last.progress().seconds() + 60, last.progress().done()));
-        List<HangarTest> tests = CORRIE.tests().stream().map(t -> t == last ? again : t).toList();
-        assertThat(Difference.between(CORRIE, CORRIE.withTests(tests))).containsExactly("test " + last.id() + " differs");
+        HangarTest again = last.with(new HangarTest.Progress(
+                last.progress().step(),
+                last.progress().seconds() + 60,
+                last.progress().done()));
+        List<HangarTest> tests =
+                CORRIE.tests().stream().map(t -> t == last ? again : t).toList();
+        assertThat(Difference.between(CORRIE, CORRIE.withTests(tests)))
+                .containsExactly("test " + last.id() + " differs");
     }
 
     /** One way or the other, the same places are named. */
     @Test
     void bothWaysNameTheSame() {
-        Project other = CORRIE.with(CORRIE.system().minus("strainer").change("r2", Run.class, r -> r.withLength(Measured.of(1,
-                Unit.FOOT))));
+        Project other = CORRIE.with(CORRIE.system()
+                .minus("strainer")
+                .change("r2", Run.class, r -> r.withLength(Measured.of(1, Unit.FOOT))));
         List<String> there = Difference.between(CORRIE, other);
         assertThat(there).contains("Strainer is not there").anyMatch(w -> w.startsWith("R2: length was "));
-        assertThat(Difference.between(other, CORRIE)).contains("Strainer is new").anyMatch(w -> w.startsWith("R2: length was ")).hasSameSizeAs(there);
+        assertThat(Difference.between(other, CORRIE))
+                .contains("Strainer is new")
+                .anyMatch(w -> w.startsWith("R2: length was "))
+                .hasSameSizeAs(there);
     }
 }

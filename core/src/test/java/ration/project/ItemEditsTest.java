@@ -47,8 +47,8 @@ class ItemEditsTest {
         assertThat(corners.tanks().get(0).shape().solid().volume()).isCloseTo(before, Percentage.withPercentage(1e-6));
         FuelSystem five = take(corners, "tank", "Add corner");
         assertThat(five.tanks().get(0).shape().solid().volume()).isCloseTo(before, Percentage.withPercentage(1e-6));
-        assertThat(take(five, "tank", "Remove corner").tanks().get(0).shape()).isEqualTo(
-                corners.tanks().get(0).shape());
+        assertThat(take(five, "tank", "Remove corner").tanks().get(0).shape())
+                .isEqualTo(corners.tanks().get(0).shape());
     }
 
     @Test
@@ -57,15 +57,17 @@ class ItemEditsTest {
         Tank tank = system.tanks().get(0);
         assertThat(tank.outlets()).hasSize(2);
         assertThat(tank.outlets().get(0).screen()).isPresent();
-        assertThat(Validation.of(system)).noneMatch(Problem::blocks)
-                .anySatisfy(p -> assertThat(p.message()).contains("outlet-2"));
+        assertThat(Validation.of(system)).noneMatch(Problem::blocks).anySatisfy(p -> assertThat(p.message())
+                .contains("outlet-2"));
     }
 
     @Test
     void aSelectorGetsBothAndAThirdPort() {
         FuelSystem system = take(Systems.corrie().system(), "selector", "Add BOTH");
         Selector s = system.selectors().get(0);
-        assertThat(s.positions()).extracting(Selector.Position::name).containsExactly("UPPER", "FUSELAGE", "BOTH", "OFF");
+        assertThat(s.positions())
+                .extracting(Selector.Position::name)
+                .containsExactly("UPPER", "FUSELAGE", "BOTH", "OFF");
         assertThat(ItemEdits.of(system, "selector")).extracting(Offer::label).doesNotContain("Add BOTH");
         assertThat(Assessment.of(Systems.corrie().with(system)).findings())
                 .as("the upper tank runs over the fuselage tank's vent")
@@ -82,10 +84,14 @@ class ItemEditsTest {
         assertThat(take(system, "carburettor", "Remove firewall")).isEqualTo(Systems.oneLine());
     }
 
-    /** Each thing each card offers, in the demos, the whole systems and the starting layouts: it changes something and leaves a layout that is read as it was written. */
+    /**
+     * Each thing each card offers, in the demos, the whole systems and the starting layouts: it changes something and
+     * leaves a layout that is read as it was written.
+     */
     @Test
     void everyOfferOfEveryDocumentCanBeTaken() throws ProjectFileException {
-        List<Project> all = new java.util.ArrayList<>(List.of(ProjectFile.demo("corrie-b1"), ProjectFile.demo("tansy-l3"), ProjectFile.demo("brindle-a2")));
+        List<Project> all = new java.util.ArrayList<>(
+                List.of(ProjectFile.demo("corrie-b1"), ProjectFile.demo("tansy-l3"), ProjectFile.demo("brindle-a2")));
         for (String s : ProjectFile.systems()) {
             all.add(ProjectFile.demo(s));
         }
@@ -99,11 +105,21 @@ class ItemEditsTest {
                     String what = p.name() + ", " + item.name() + ": " + offer.label();
                     assertThat(taken).as(what).isNotEqualTo(p.system());
                     assertThat(Validation.of(taken)).as(what).noneMatch(Problem::breaksLayout);
-                    assertThat(ProjectFile.read(ProjectFile.text(p.with(taken)).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x").system()).as(what)
+                    assertThat(ProjectFile.read(
+                                            ProjectFile.text(p.with(taken))
+                                                    .getBytes(java.nio.charset.StandardCharsets.UTF_8),
+                                            "x")
+                                    .system())
+                            .as(what)
                             .isEqualTo(taken);
-                    assertThat(taken.items()).as(what).filteredOn(i -> !i.id().equals(item.id()) && !p.system().item(i.id()).equals(java.util.Optional.of(i)))
+                    assertThat(taken.items())
+                            .as(what)
+                            .filteredOn(i -> !i.id().equals(item.id())
+                                    && !p.system().item(i.id()).equals(java.util.Optional.of(i)))
                             .allMatch(i -> offer.label().equals("Join all vents in a plenum"));
-                    assertThat(p.system().items().size() - taken.items().size()).as(what).isLessThanOrEqualTo(offer.label().endsWith("no return line") ? 1 : 0);
+                    assertThat(p.system().items().size() - taken.items().size())
+                            .as(what)
+                            .isLessThanOrEqualTo(offer.label().endsWith("no return line") ? 1 : 0);
                 }
             }
         }
@@ -120,8 +136,12 @@ class ItemEditsTest {
             return;
         }
         Offer offer = offers.get(random.nextInt(offers.size()));
-        Tank other = seen.tanks().stream().filter(t -> !t.id().equals(id)).findFirst().orElse(seen.tanks().get(0));
-        Run run = seen.runs().stream().filter(r -> !r.id().equals(id)).findFirst().orElseThrow();
+        Tank other = seen.tanks().stream()
+                .filter(t -> !t.id().equals(id))
+                .findFirst()
+                .orElse(seen.tanks().get(0));
+        Run run =
+                seen.runs().stream().filter(r -> !r.id().equals(id)).findFirst().orElseThrow();
         Run wider = run.resized(run.size().nextUp().orElse(run.size()));
         FuelSystem since = seen.replace(wider);
         FuelSystem taken = offer.on(since);
@@ -129,7 +149,9 @@ class ItemEditsTest {
         if (!other.id().equals(id) && !offer.label().equals("Join all vents in a plenum")) {
             assertThat(taken.item(other.id())).as(offer.label()).contains(other);
         }
-        assertThat(offer.on(since.minus(id)).item(id)).as(offer.label() + " of an item taken away").isEmpty();
+        assertThat(offer.on(since.minus(id)).item(id))
+                .as(offer.label() + " of an item taken away")
+                .isEmpty();
     }
 
     @Test
@@ -139,15 +161,24 @@ class ItemEditsTest {
         assertThat(both.on(both.on(system))).isEqualTo(both.on(system));
         Offer duplex = Systems.offer(system, "selector", "Make it duplex");
         assertThat(duplex.on(duplex.on(system))).isEqualTo(duplex.on(system));
-        Offer lip = ItemEdits.of(system, "upper").stream().filter(o -> o.label().endsWith("filler lip")).findFirst().orElseThrow();
+        Offer lip = ItemEdits.of(system, "upper").stream()
+                .filter(o -> o.label().endsWith("filler lip"))
+                .findFirst()
+                .orElseThrow();
         assertThat(lip.on(lip.on(system))).isEqualTo(lip.on(system));
     }
 
-    /** A rib offered with a hole to change, and gone when the offer is taken up, is not there and nothing else is changed. */
+    /**
+     * A rib offered with a hole to change, and gone when the offer is taken up, is not there and nothing else is
+     * changed.
+     */
     @Test
     void anOfferForWhatIsGoneDoesNothing() {
         FuelSystem ribbed = take(Systems.oneLine(), "tank", "Add rib");
-        Offer turn = ItemEdits.of(ribbed, "tank").stream().filter(o -> o.label().startsWith("Rib 1 hole 1")).findFirst().orElseThrow();
+        Offer turn = ItemEdits.of(ribbed, "tank").stream()
+                .filter(o -> o.label().startsWith("Rib 1 hole 1"))
+                .findFirst()
+                .orElseThrow();
         assertThat(turn.on(Systems.oneLine())).isEqualTo(Systems.oneLine());
         assertThat(turn.on(ribbed)).isNotEqualTo(ribbed);
         assertThat(take(ribbed, "tank", "Remove rib 1")).isEqualTo(Systems.oneLine());
@@ -159,14 +190,18 @@ class ItemEditsTest {
         java.util.Random random = new java.util.Random(seed);
         FuelSystem system = random.nextBoolean() ? Systems.corrie().system() : Systems.twoTanks(24, 24);
         for (int i = 0; i < 10; i++) {
-            String id = system.items().get(random.nextInt(system.items().size())).id();
+            String id =
+                    system.items().get(random.nextInt(system.items().size())).id();
             List<Offer> offers = ItemEdits.of(system, id);
-            system = offers.isEmpty() ? system : offers.get(random.nextInt(offers.size())).on(system);
+            system = offers.isEmpty()
+                    ? system
+                    : offers.get(random.nextInt(offers.size())).on(system);
         }
         Project project = Systems.corrie().with(system);
         assertThat(Validation.of(system)).noneMatch(Problem::breaksLayout);
         assertThat(ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x"))
                 .isEqualTo(project);
-        assertThat(Assessment.of(project).cases()).allSatisfy(c -> assertThat(c.margin()).isFinite());
+        assertThat(Assessment.of(project).cases())
+                .allSatisfy(c -> assertThat(c.margin()).isFinite());
     }
 }

@@ -39,11 +39,16 @@ class JoiningTest {
         for (Run run : whole.runs()) {
             FuelSystem open = whole.minus(run.id());
             List<Joining.Join> joins = Joining.of(open, run.from().item());
-            Optional<Joining.Join> same = joins.stream().filter(j -> j.from().equals(run.from()) && j.to().equals(run.to()) || j.from().equals(run.to()) && j.to().equals(run.from()))
+            Optional<Joining.Join> same = joins.stream()
+                    .filter(j -> j.from().equals(run.from()) && j.to().equals(run.to())
+                            || j.from().equals(run.to()) && j.to().equals(run.from()))
                     .findFirst();
             assertThat(same).as("%s of %s", run.id(), pattern).isPresent();
             LayoutEdits.Outcome laid = Joining.join(open, same.get()).orElseThrow();
-            Run again = laid.system().item(laid.picked()).flatMap(i -> i.only(Run.class)).orElseThrow();
+            Run again = laid.system()
+                    .item(laid.picked())
+                    .flatMap(i -> i.only(Run.class))
+                    .orElseThrow();
             assertThat(Set.of(again.from(), again.to())).isEqualTo(Set.of(run.from(), run.to()));
             assertThat(laid.system().minus(again.id())).isEqualTo(open);
             assertThat(Validation.of(laid.system())).noneMatch(Problem::blocks);
@@ -65,7 +70,11 @@ class JoiningTest {
                     assertThat(j.near().item()).isEqualTo(item.id());
                     assertThat(Set.of(j.near(), j.far())).isEqualTo(Set.of(j.from(), j.to()));
                     assertThat(open.openPorts()).contains(j.from(), j.to());
-                    assertThat(open.item(j.to().item()).flatMap(i -> i.only(Tank.class)).filter(t -> t.outlet(j.to().port()).isPresent())).as("no outlet takes fuel").isEmpty();
+                    assertThat(open.item(j.to().item())
+                                    .flatMap(i -> i.only(Tank.class))
+                                    .filter(t -> t.outlet(j.to().port()).isPresent()))
+                            .as("no outlet takes fuel")
+                            .isEmpty();
                 });
             }
         }
@@ -80,7 +89,9 @@ class JoiningTest {
         FuelSystem taken = Joining.join(open, join).orElseThrow().system();
         assertThat(Joining.join(taken, join)).isEmpty();
         assertThat(Joining.of(corrie, run.id())).as("nothing for a run").isEmpty();
-        assertThat(Joining.between(open, run.from(), run.from())).as("not to itself").isEmpty();
+        assertThat(Joining.between(open, run.from(), run.from()))
+                .as("not to itself")
+                .isEmpty();
     }
 
     /** Which way fuel can go at a port decides which end is the start, whatever is picked first. */
@@ -89,31 +100,56 @@ class JoiningTest {
         FuelSystem corrie = Systems.corrie().system();
         Run run = corrie.runs().get(0);
         FuelSystem open = corrie.minus(run.id());
-        assertThat(Joining.between(open, run.to(), run.from()).orElseThrow().from()).isEqualTo(run.from());
+        assertThat(Joining.between(open, run.to(), run.from()).orElseThrow().from())
+                .isEqualTo(run.from());
         Selector duplex = corrie.selectors().get(0);
         Header header = (Header) NewItem.HEADER.make(corrie, new Point3(0, 0, 0));
         FuelSystem with = corrie.plus(header);
         PortRef filled = new PortRef(header.id(), header.inlets().get(0));
         PortRef drawn = new PortRef(header.id(), Item.OUT);
-        assertThat(Joining.between(with, filled, new PortRef(duplex.id(), Item.OUT)).orElseThrow().to()).isEqualTo(filled);
-        assertThat(Joining.between(with, drawn, new PortRef(duplex.id(), duplex.inlets().get(0))).orElseThrow().from()).isEqualTo(drawn);
-        assertThat(Joining.between(with, drawn, new PortRef(duplex.id(), Item.OUT))).as("both give").isEmpty();
-        assertThat(Joining.between(with, filled, new PortRef(duplex.id(), duplex.inlets().get(0)))).as("both take").isEmpty();
+        assertThat(Joining.between(with, filled, new PortRef(duplex.id(), Item.OUT))
+                        .orElseThrow()
+                        .to())
+                .isEqualTo(filled);
+        assertThat(Joining.between(
+                                with,
+                                drawn,
+                                new PortRef(duplex.id(), duplex.inlets().get(0)))
+                        .orElseThrow()
+                        .from())
+                .isEqualTo(drawn);
+        assertThat(Joining.between(with, drawn, new PortRef(duplex.id(), Item.OUT)))
+                .as("both give")
+                .isEmpty();
+        assertThat(Joining.between(
+                        with, filled, new PortRef(duplex.id(), duplex.inlets().get(0))))
+                .as("both take")
+                .isEmpty();
         PortRef gone = new PortRef("no-such-part", "in");
-        assertThat(Joining.between(with, drawn, gone)).as("what is not known takes or gives").isPresent();
+        assertThat(Joining.between(with, drawn, gone))
+                .as("what is not known takes or gives")
+                .isPresent();
     }
 
-    /** A branch puts one tee into the run and one run to the open port; the tee's branch is the start where the port takes. */
+    /**
+     * A branch puts one tee into the run and one run to the open port; the tee's branch is the start where the port
+     * takes.
+     */
     @Test
     void aBranchOffARunLeadsToAnOpenPort() {
         FuelSystem corrie = Systems.corrie().system();
-        Run run = Topology.of(corrie).arriving(corrie.inlet().orElseThrow().id()).get(0);
+        Run run =
+                Topology.of(corrie).arriving(corrie.inlet().orElseThrow().id()).get(0);
         Tank tank = corrie.tanks().get(0);
-        FuelSystem open = corrie.replace(tank.withReturns(List.of(new Tank.Entry("return", tank.outlets().get(0).place().raised(0.1)))));
+        FuelSystem open = corrie.replace(tank.withReturns(
+                List.of(new Tank.Entry("return", tank.outlets().get(0).place().raised(0.1)))));
         PortRef port = new PortRef(tank.id(), "return");
         assertThat(Joining.branches(open, run)).contains(port).doesNotContain(run.from(), run.to());
         LayoutEdits.Outcome made = Joining.branch(open, run.id(), port).orElseThrow();
-        Run branch = made.system().item(made.picked()).flatMap(i -> i.only(Run.class)).orElseThrow();
+        Run branch = made.system()
+                .item(made.picked())
+                .flatMap(i -> i.only(Run.class))
+                .orElseThrow();
         assertThat(branch.to()).isEqualTo(port);
         assertThat(branch.from().port()).isEqualTo(Tee.BRANCH);
         assertThat(made.system().items()).hasSize(open.items().size() + 3);
@@ -128,39 +164,68 @@ class JoiningTest {
         PortRef leg = new PortRef("tee", Tee.BRANCH);
         Header header = (Header) NewItem.HEADER.make(with, new Point3(0, 0, 0));
         FuelSystem both = with.plus(header);
-        assertThat(Joining.between(both, leg, new PortRef(header.id(), Item.OUT)).orElseThrow().to()).isEqualTo(leg);
-        assertThat(Joining.between(both, leg, new PortRef(header.id(), header.inlets().get(0))).orElseThrow().from()).isEqualTo(leg);
+        assertThat(Joining.between(both, leg, new PortRef(header.id(), Item.OUT))
+                        .orElseThrow()
+                        .to())
+                .isEqualTo(leg);
+        assertThat(Joining.between(
+                                both,
+                                leg,
+                                new PortRef(header.id(), header.inlets().get(0)))
+                        .orElseThrow()
+                        .from())
+                .isEqualTo(leg);
     }
 
-    /** Where a return may go is asked, nearest first, a header's free inlet among it; each way is the one that is then laid. */
+    /**
+     * Where a return may go is asked, nearest first, a header's free inlet among it; each way is the one that is then
+     * laid.
+     */
     @Test
     void whereAReturnGoesIsAsked() {
         FuelSystem s = Systems.said(Pattern.HEADER_TWO_PUMPS.project()).system();
         EngineInlet rail = s.inlet().orElseThrow();
-        FuelSystem open = s.runAt(new PortRef(rail.id(), EngineInlet.RETURN)).map(r -> s.minus(r.id())).orElse(s);
+        FuelSystem open = s.runAt(new PortRef(rail.id(), EngineInlet.RETURN))
+                .map(r -> s.minus(r.id()))
+                .orElse(s);
         Header header = open.all(Header.class).findFirst().orElseThrow();
-        FuelSystem free = open.replace(header.withInlets(java.util.stream.Stream.concat(header.inlets().stream(), java.util.stream.Stream.of("spare")).toList()));
+        FuelSystem free = open.replace(header.withInlets(
+                java.util.stream.Stream.concat(header.inlets().stream(), java.util.stream.Stream.of("spare"))
+                        .toList()));
         List<Returns.To> ways = Returns.of(free, rail.id());
-        assertThat(ways).extracting(Returns.To::port).contains(new PortRef(header.id(), "spare")).anyMatch(p -> free.item(p.item()).orElseThrow() instanceof Tank);
+        assertThat(ways)
+                .extracting(Returns.To::port)
+                .contains(new PortRef(header.id(), "spare"))
+                .anyMatch(p -> free.item(p.item()).orElseThrow() instanceof Tank);
         for (Returns.To to : ways) {
             LayoutEdits.Outcome led = Returns.lead(free, rail.id(), to).orElseThrow();
-            assertThat(led.system().runAt(to.port()).orElseThrow().from()).isEqualTo(new PortRef(rail.id(), EngineInlet.RETURN));
+            assertThat(led.system().runAt(to.port()).orElseThrow().from())
+                    .isEqualTo(new PortRef(rail.id(), EngineInlet.RETURN));
             assertThat(Returns.lead(led.system(), rail.id(), to)).as("once").isEmpty();
         }
         assertThat(Returns.of(free, "nothing")).isEmpty();
     }
 
-    /** A bypass regulator put in the line to the rail goes on a tee, its spill free to be led back; in the return it goes in line. */
+    /**
+     * A bypass regulator put in the line to the rail goes on a tee, its spill free to be led back; in the return it
+     * goes in line.
+     */
     @Test
     void aBypassRegulatorNeverSpillsIntoTheRail() {
         FuelSystem s = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project()).system();
         EngineInlet rail = s.inlet().orElseThrow();
         Run feed = s.runAt(new PortRef(rail.id(), Item.IN)).orElseThrow();
-        LayoutEdits.Outcome added = LayoutEdits.add(s, feed.id(), LayoutEdits.Spot.IN_RUN, NewItem.BYPASS_REGULATOR).orElseThrow();
+        LayoutEdits.Outcome added = LayoutEdits.add(s, feed.id(), LayoutEdits.Spot.IN_RUN, NewItem.BYPASS_REGULATOR)
+                .orElseThrow();
         FuelSystem with = added.system();
-        Regulator regulator = with.item(added.picked()).flatMap(i -> i.only(Regulator.class)).orElseThrow();
-        assertThat(with.runAt(new PortRef(regulator.id(), Item.OUT))).as("its spill is free").isEmpty();
-        assertThat(Topology.of(with).upstream(rail.id(), i -> false)).as("nothing reaches the rail through it").doesNotContain(regulator.id());
+        Regulator regulator =
+                with.item(added.picked()).flatMap(i -> i.only(Regulator.class)).orElseThrow();
+        assertThat(with.runAt(new PortRef(regulator.id(), Item.OUT)))
+                .as("its spill is free")
+                .isEmpty();
+        assertThat(Topology.of(with).upstream(rail.id(), i -> false))
+                .as("nothing reaches the rail through it")
+                .doesNotContain(regulator.id());
         assertThat(Returns.of(with, regulator.id())).isNotEmpty();
     }
 }

@@ -36,14 +36,22 @@ class LayoutEditsTest {
         assertThat(before.length().get().si() + after.length().get().si()).isCloseTo(16 * 0.0254, Offset.offset(1e-9));
         assertThat(after.name()).isEqualTo("R5");
         assertThat(Validation.of(system)).noneMatch(Problem::blocks);
-        assertThat(Assessment.of(Systems.corrie().with(system)).governing().orElseThrow().margin())
-                .isLessThan(Assessment.of(Systems.corrie()).governing().orElseThrow().margin());
+        assertThat(Assessment.of(Systems.corrie().with(system))
+                        .governing()
+                        .orElseThrow()
+                        .margin())
+                .isLessThan(Assessment.of(Systems.corrie())
+                        .governing()
+                        .orElseThrow()
+                        .margin());
     }
 
     @Test
     void removingJoinsTheLineAgain() {
-        Outcome inserted = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
-        Outcome removed = LayoutEdits.remove(inserted.system(), inserted.picked()).orElseThrow();
+        Outcome inserted =
+                LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow();
+        Outcome removed =
+                LayoutEdits.remove(inserted.system(), inserted.picked()).orElseThrow();
         assertThat(removed.picked()).isEqualTo("r3");
         Run joined = (Run) removed.system().item("r3").orElseThrow();
         Run first = (Run) DEMO.item("r3").orElseThrow();
@@ -59,7 +67,9 @@ class LayoutEditsTest {
         FuelSystem without = LayoutEdits.remove(DEMO, "upper").orElseThrow().system();
         assertThat(without.item("upper")).isEmpty();
         assertThat(without.item("r1")).isEmpty();
-        assertThat(LayoutEdits.remove(DEMO, "carburettor")).as("the engine inlet stays").isEmpty();
+        assertThat(LayoutEdits.remove(DEMO, "carburettor"))
+                .as("the engine inlet stays")
+                .isEmpty();
         assertThat(LayoutEdits.remove(DEMO, "nothing")).isEmpty();
     }
 
@@ -67,16 +77,21 @@ class LayoutEditsTest {
     void anEmptySheetGrowsToAWorkingSystem() {
         FuelSystem empty = Project.empty().system();
         assertThat(LayoutEdits.addingAt(empty, "carburettor")).contains(Spot.UPSTREAM);
-        assertThat(LayoutEdits.offers(empty, "carburettor", Spot.UPSTREAM).get(0)).isEqualTo(NewItem.TANK);
-        Outcome tank = LayoutEdits.add(empty, "carburettor", Spot.UPSTREAM, NewItem.TANK).orElseThrow();
+        assertThat(LayoutEdits.offers(empty, "carburettor", Spot.UPSTREAM).get(0))
+                .isEqualTo(NewItem.TANK);
+        Outcome tank = LayoutEdits.add(empty, "carburettor", Spot.UPSTREAM, NewItem.TANK)
+                .orElseThrow();
         Run line = tank.system().runs().get(0);
-        FuelSystem system = LayoutEdits.add(tank.system(), line.id(), Spot.IN_RUN, NewItem.SHUT_OFF).orElseThrow()
+        FuelSystem system = LayoutEdits.add(tank.system(), line.id(), Spot.IN_RUN, NewItem.SHUT_OFF)
+                .orElseThrow()
                 .system();
         system = LayoutEdits.addVent(system, tank.picked()).orElseThrow().system();
         system = LayoutEdits.addDrain(system, tank.picked()).orElseThrow().system();
         assertThat(Validation.of(system)).isEmpty();
         assertThat(Assessment.of(Project.empty().with(system)).blocked()).isFalse();
-        assertThat(LayoutEdits.addVent(system, tank.picked())).as("one vent is enough").isEmpty();
+        assertThat(LayoutEdits.addVent(system, tank.picked()))
+                .as("one vent is enough")
+                .isEmpty();
     }
 
     @Test
@@ -90,9 +105,11 @@ class LayoutEditsTest {
 
     @Test
     void aFreeSelectorPortIsFed() {
-        Outcome selector = LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.SELECTOR).orElseThrow();
+        Outcome selector =
+                LayoutEdits.add(DEMO, "r3", Spot.IN_RUN, NewItem.SELECTOR).orElseThrow();
         assertThat(LayoutEdits.addingAt(selector.system(), selector.picked())).contains(Spot.UPSTREAM);
-        Outcome fed = LayoutEdits.add(selector.system(), selector.picked(), Spot.UPSTREAM, NewItem.TANK).orElseThrow();
+        Outcome fed = LayoutEdits.add(selector.system(), selector.picked(), Spot.UPSTREAM, NewItem.TANK)
+                .orElseThrow();
         assertThat(fed.system().openPorts()).isEmpty();
     }
 
@@ -108,7 +125,8 @@ class LayoutEditsTest {
             if (random.nextInt(4) == 0) {
                 outcome = LayoutEdits.remove(system, picked);
             } else {
-                Spot spot = random.nextInt(4) == 0 ? Spot.BRANCH
+                Spot spot = random.nextInt(4) == 0
+                        ? Spot.BRANCH
                         : LayoutEdits.addingAt(system, picked).orElseThrow();
                 List<NewItem> offers = LayoutEdits.offers(system, picked, spot);
                 outcome = LayoutEdits.add(system, picked, spot, offers.get(random.nextInt(offers.size())));
@@ -119,8 +137,10 @@ class LayoutEditsTest {
         Assessment a = Assessment.of(Systems.project(system));
         assertThat(a.cases()).allSatisfy(c -> {
             assertThat(c.margin()).isFinite().isNotNegative();
-            assertThat(c.capacity().usable() || !c.obstacle(a.project().system()).isBlank())
-                    .as("an answer or a reason").isTrue();
+            assertThat(c.capacity().usable()
+                            || !c.obstacle(a.project().system()).isBlank())
+                    .as("an answer or a reason")
+                    .isTrue();
         });
     }
 
@@ -133,7 +153,9 @@ class LayoutEditsTest {
         ration.model.Place near = ration.model.Place.estimated(a.toward(b, 0.2));
         ration.model.Place far = ration.model.Place.estimated(a.toward(b, 0.8));
         FuelSystem s = DEMO.replace(r3.withPoints(List.of(near, far)));
-        FuelSystem after = LayoutEdits.add(s, "r3", Spot.IN_RUN, NewItem.STRAINER).orElseThrow().system();
+        FuelSystem after = LayoutEdits.add(s, "r3", Spot.IN_RUN, NewItem.STRAINER)
+                .orElseThrow()
+                .system();
         Run before = (Run) after.item("r3").orElseThrow();
         Run behind = after.runAt(Systems.port("strainer-2.out")).orElseThrow();
         assertThat(before.points()).containsExactly(near);

@@ -26,8 +26,13 @@ import ration.model.VentPlenum;
 class NewItemTest {
 
     /** Kinds the chooser does not make, and how they come in. */
-    private static final Map<Class<? extends Item>, String> ELSEWHERE = Map.of(Run.class, "by joining two ports", EngineInlet.class, "with the layout: there is one",
-            VentPlenum.class, "by joining vents");
+    private static final Map<Class<? extends Item>, String> ELSEWHERE = Map.of(
+            Run.class,
+            "by joining two ports",
+            EngineInlet.class,
+            "with the layout: there is one",
+            VentPlenum.class,
+            "by joining vents");
 
     private static FuelSystem corrie() {
         return Systems.corrie().system();
@@ -36,8 +41,13 @@ class NewItemTest {
     @Test
     void every_kind_can_be_had() {
         FuelSystem system = corrie();
-        Set<Class<?>> made = Arrays.stream(NewItem.values()).map(n -> n.make(system, new Point3(1, 0, 0)).getClass()).collect(Collectors.toSet());
-        Set<Class<?>> all = EveryKind.all().stream().map(Item::getClass).filter(k -> !ELSEWHERE.containsKey(k)).collect(Collectors.toSet());
+        Set<Class<?>> made = Arrays.stream(NewItem.values())
+                .map(n -> n.make(system, new Point3(1, 0, 0)).getClass())
+                .collect(Collectors.toSet());
+        Set<Class<?>> all = EveryKind.all().stream()
+                .map(Item::getClass)
+                .filter(k -> !ELSEWHERE.containsKey(k))
+                .collect(Collectors.toSet());
         assertThat(made).isEqualTo(all);
     }
 
@@ -48,9 +58,15 @@ class NewItemTest {
         Item item = kind.make(system, new Point3(1, 0, 0.2));
         assertThat(system.item(item.id())).as("an id of its own").isEmpty();
         assertThat(kind.usual()).isNotBlank();
-        assertThat(Validation.of(system.plus(item))).filteredOn(p -> p.item().equals(item.id())).noneMatch(Problem::breaksLayout);
+        assertThat(Validation.of(system.plus(item)))
+                .filteredOn(p -> p.item().equals(item.id()))
+                .noneMatch(Problem::breaksLayout);
         // a bulkhead stands where the wall was measured
         Measured wall = system.firewall().orElseThrow().station();
-        assertThat(FieldSheet.of(item)).isNotEmpty().map(f -> f.get().apply(item)).filteredOn(m -> m != wall).allSatisfy(m -> assertThat(m.by()).isEqualTo("estimate"));
+        assertThat(FieldSheet.of(item))
+                .isNotEmpty()
+                .map(f -> f.get().apply(item))
+                .filteredOn(m -> m != wall)
+                .allSatisfy(m -> assertThat(m.by()).isEqualTo("estimate"));
     }
 }

@@ -46,8 +46,10 @@ class PatternTest {
         Assessment a = Assessment.of(project);
         assertThat(a.cases()).isNotEmpty().allMatch(CaseAnswer::answered);
         assertThat(a.governing().orElseThrow().ratio()).isGreaterThan(1);
-        assertThat(LeastMargin.of(project, java.util.Optional.empty()).orElseThrow().margin()).isCloseTo(a.governing().get().margin(),
-                Offset.offset(1e-9));
+        assertThat(LeastMargin.of(project, java.util.Optional.empty())
+                        .orElseThrow()
+                        .margin())
+                .isCloseTo(a.governing().get().margin(), Offset.offset(1e-9));
     }
 
     @ParameterizedTest
@@ -68,23 +70,28 @@ class PatternTest {
         Random random = new Random(seed);
         Project project = resized(Pattern.values()[random.nextInt(Pattern.values().length)].project(), random);
         Condition c = anyCondition(project, random);
-        FlowBasis basis = new FlowBasis(project.system(), project.brief().fuel(), project.brief().choices().friction().law());
+        FlowBasis basis = new FlowBasis(
+                project.system(),
+                project.brief().fuel(),
+                project.brief().choices().friction().law());
         double need = project.brief().demand() * c.engine().power().demandShare();
-        for (FlowQuestion question : List.of(new FlowQuestion.Capacity(), new FlowQuestion.Demand(need), new FlowQuestion.OpenLine())) {
+        for (FlowQuestion question :
+                List.of(new FlowQuestion.Capacity(), new FlowQuestion.Demand(need), new FlowQuestion.OpenLine())) {
             FlowAnswer a = basis.ask(c, question);
             if (!a.usable()) {
                 assertThat(a.reason()).isNotBlank();
                 continue;
             }
-            double left = project.system().tanks().stream().mapToDouble(a::outflow).sum();
+            double left =
+                    project.system().tanks().stream().mapToDouble(a::outflow).sum();
             double borrowed = a.dryHeaders().isEmpty() ? 0 : Double.NaN;
             if (!Double.isNaN(borrowed) && a.airDrawn().isEmpty()) {
                 assertThat(left).as("out of the tanks, into the engine").isCloseTo(a.inletFlow(), Offset.offset(3e-9));
             }
             assertThat(a.inletFlow()).isNotNegative().isFinite();
             for (Item item : project.system().items()) {
-                boolean oneWay = item instanceof CheckValve || item instanceof Pump
-                        && !c.stopped().contains(item.id());
+                boolean oneWay = item instanceof CheckValve
+                        || item instanceof Pump && !c.stopped().contains(item.id());
                 if (oneWay) {
                     assertThat(a.solution().flow(item.id())).as(item.name()).isGreaterThanOrEqualTo(-1e-9);
                 }
@@ -104,18 +111,25 @@ class PatternTest {
     }
 
     private static Condition anyCondition(Project project, Random random) {
-        Condition c = Assessment.start(project).with(Attitude.ofDegrees("Any", 40 * random.nextDouble() - 15,
-                20 * random.nextDouble() - 10)).with(Power.values()[random.nextInt(3)]).withFouled(random.nextBoolean());
+        Condition c = Assessment.start(project)
+                .with(Attitude.ofDegrees("Any", 40 * random.nextDouble() - 15, 20 * random.nextDouble() - 10))
+                .with(Power.values()[random.nextInt(3)])
+                .withFouled(random.nextBoolean());
         Map<String, Double> contents = new HashMap<>();
         c.contents().forEach((tank, full) -> contents.put(tank, full * random.nextDouble()));
         for (Selector s : project.system().selectors()) {
-            c = c.withPosition(s.id(), s.positions().get(random.nextInt(s.positions().size())).name());
+            c = c.withPosition(
+                    s.id(),
+                    s.positions().get(random.nextInt(s.positions().size())).name());
         }
         List<PumpSet> sets = PumpSet.of(project.system());
-        return c.withContents(contents).withStopped(sets.get(random.nextInt(sets.size())).stopped());
+        return c.withContents(contents)
+                .withStopped(sets.get(random.nextInt(sets.size())).stopped());
     }
 
-    /** A duplex selector sends back to the tank it draws from: over every case the other tank neither gains nor loses. */
+    /**
+     * A duplex selector sends back to the tank it draws from: over every case the other tank neither gains nor loses.
+     */
     @ParameterizedTest
     @EnumSource(names = {"BOOST_AND_ENGINE_PUMP", "TWO_PUMPS_PARALLEL"})
     void aDuplexSelectorKeepsTheOtherTankOutOfIt(Pattern pattern) {
@@ -143,7 +157,8 @@ class PatternTest {
         assertThat(out.system().item(run.to().item())).get().isInstanceOf(Tank.class);
         assertThat(Validation.of(out.system())).noneMatch(Problem::blocks);
         assertThat(Assessment.of(Systems.project(out.system())).cases()).allSatisfy(c -> assertThat(
-                c.capacity().usable() || c.capacity().solution().status() != NetworkSolution.Status.CONVERGED).isTrue());
+                        c.capacity().usable() || c.capacity().solution().status() != NetworkSolution.Status.CONVERGED)
+                .isTrue());
         assertThat(LayoutEdits.addReturn(out.system(), "rail")).isEmpty();
     }
 }

@@ -47,18 +47,25 @@ class TankShapesTest {
 
     @ParameterizedTest
     @EnumSource(ShapePattern.class)
-    void everyPatternClosesComesBackFromItsFileAndKeepsTheOutletOnItsFloor(ShapePattern pattern) throws ProjectFileException {
+    void everyPatternClosesComesBackFromItsFileAndKeepsTheOutletOnItsFloor(ShapePattern pattern)
+            throws ProjectFileException {
         Tank made = ShapePattern.reshaped(tank(), pattern.shape(usual(pattern)));
         assertThat(made.solid().volume()).isPositive();
         Place outlet = made.outlets().get(0).place();
-        assertThat(made.shape().solid().floorAt(outlet.point().x(), outlet.point().y()).orElseThrow()).isCloseTo(
-                outlet.waterLine().si(), Offset.offset(0.002));
+        assertThat(made.shape()
+                        .solid()
+                        .floorAt(outlet.point().x(), outlet.point().y())
+                        .orElseThrow())
+                .isCloseTo(outlet.waterLine().si(), Offset.offset(0.002));
         Project project = Systems.project(Systems.oneLine().replace(made));
-        Project back = ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x");
+        Project back =
+                ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x");
         assertThat(back).isEqualTo(project);
     }
 
-    /** Sloped floor: a trapezoid section that grows downwards; 18 x 13..11 wide; mean depth times mean width is near. */
+    /**
+     * Sloped floor: a trapezoid section that grows downwards; 18 x 13..11 wide; mean depth times mean width is near.
+     */
     @Test
     void aSlopedFloorHoldsWhatItsMeasuresSay() {
         TankShape hull = ShapePattern.SLOPED_FLOOR.shape(usual(ShapePattern.SLOPED_FLOOR));
@@ -93,20 +100,30 @@ class TankShapesTest {
     void aBadSectionIsNamed() {
         Section crossed = new Section(Measured.of(24, Unit.INCH), List.of(p(0, 0), p(10, 5), p(10, 0), p(0, 5)));
         assertThatThrownBy(() -> new TankShape.Sections(Along.BUTT_LINE, List.of(box(0), crossed)).solid())
-                .hasMessageContaining("Section 2 at 24 in").hasMessageContaining("crosses itself near 5.0");
+                .hasMessageContaining("Section 2 at 24 in")
+                .hasMessageContaining("crosses itself near 5.0");
         assertThatThrownBy(() -> new TankShape.Sections(Along.BUTT_LINE, List.of(box(10), box(10))).solid())
-                .hasMessageContaining("Section 2 at 10 in").hasMessageContaining("in order");
-        assertThatThrownBy(() -> new TankShape.Sections(Along.BUTT_LINE, List.of(box(0), new Section(Measured.of(5, Unit.INCH),
-                List.of(p(0, 0), p(1, 1))))).solid()).hasMessageContaining("has 2 points");
-        assertThatThrownBy(() -> new TankShape.Sections(Along.BUTT_LINE, List.of(box(0), new Section(Measured.of(5, Unit.INCH),
-                List.of(p(0, 0), p(1, 1), p(2, 2))))).solid()).hasMessageContaining("Section 2");
+                .hasMessageContaining("Section 2 at 10 in")
+                .hasMessageContaining("in order");
+        assertThatThrownBy(() -> new TankShape.Sections(
+                                Along.BUTT_LINE,
+                                List.of(box(0), new Section(Measured.of(5, Unit.INCH), List.of(p(0, 0), p(1, 1)))))
+                        .solid())
+                .hasMessageContaining("has 2 points");
+        assertThatThrownBy(() -> new TankShape.Sections(
+                                Along.BUTT_LINE,
+                                List.of(
+                                        box(0),
+                                        new Section(Measured.of(5, Unit.INCH), List.of(p(0, 0), p(1, 1), p(2, 2)))))
+                        .solid())
+                .hasMessageContaining("Section 2");
     }
 
     @Test
     void theLayoutSaysWhichSectionIsBad() {
         Section crossed = new Section(Measured.of(24, Unit.INCH), List.of(p(0, 0), p(10, 5), p(10, 0), p(0, 5)));
-        FuelSystem s = Systems.oneLine().replace(tank().withShape(new TankShape.Sections(Along.BUTT_LINE, List.of(box(0),
-                crossed))));
+        FuelSystem s = Systems.oneLine()
+                .replace(tank().withShape(new TankShape.Sections(Along.BUTT_LINE, List.of(box(0), crossed))));
         assertThat(Validation.of(s)).anySatisfy(x -> {
             assertThat(x.blocks()).isTrue();
             assertThat(x.message()).contains("Section 2 at 24 in");
@@ -115,7 +132,8 @@ class TankShapesTest {
 
     @Test
     void aTableBecomesSections() {
-        TankShape.Sections shape = SectionTable.parse("""
+        TankShape.Sections shape = SectionTable.parse(
+                """
                 BL\tstation\tWL
                 20\t0\t0
                 20\t10\t0
@@ -125,20 +143,24 @@ class TankShapesTest {
                 0\t10\t0
                 0\t10\t5
                 0\t0\t5
-                """, Along.BUTT_LINE);
+                """,
+                Along.BUTT_LINE);
         assertThat(shape.sections()).extracting(s -> s.at().quantity().value()).containsExactly(0.0, 20.0);
         assertThat(shape.solid().volume() / CUBIC_INCH).isCloseTo(1000, Percentage.withPercentage(1e-9));
-        assertThat(SectionTable.parse("0;0;0\n0;10,5;0\n0;10,5;5\n20;0;0\n20;10,5;0\n20;10,5;5", Along.STATION).sections())
-                .as("decimal commas between semicolons").hasSize(2);
-        assertThatThrownBy(() -> SectionTable.parse("0,0\n1,1", Along.STATION)).hasMessageContaining("Row 1")
+        assertThat(SectionTable.parse("0;0;0\n0;10,5;0\n0;10,5;5\n20;0;0\n20;10,5;0\n20;10,5;5", Along.STATION)
+                        .sections())
+                .as("decimal commas between semicolons")
+                .hasSize(2);
+        assertThatThrownBy(() -> SectionTable.parse("0,0\n1,1", Along.STATION))
+                .hasMessageContaining("Row 1")
                 .hasMessageContaining("three");
         assertThatThrownBy(() -> SectionTable.parse("0,0,x", Along.STATION)).hasMessageContaining("Row 1");
     }
 
     @Test
     void pointsAndSectionsComeAndGo() {
-        TankShape.Sections shape = SectionTable.of(new TankShape.Box(Place.inches(0, 0, 0), Systems.in(10), Systems.in(20),
-                Systems.in(5)));
+        TankShape.Sections shape = SectionTable.of(
+                new TankShape.Box(Place.inches(0, 0, 0), Systems.in(10), Systems.in(20), Systems.in(5)));
         double volume = shape.solid().volume();
         List<SectionTable.Row> rows = SectionTable.rows(shape);
         assertThat(rows).hasSize(8);
@@ -157,23 +179,41 @@ class TankShapesTest {
 
     @Test
     void everythingBuiltInComesBackFromTheFile() throws ProjectFileException {
-        Fitout all = new Fitout(List.of(new Fitout.Well(Place.inches(10, 0, 23), Systems.in(4), Systems.in(4))),
-                List.of(new Fitout.Rib(Systems.in(2), List.of(new Fitout.Opening(Systems.in(3), Systems.in(24.5),
-                        Fitout.Passes.TO_THE_LEFT)))), Optional.of(Place.inches(5, 0, 33)), Optional.of(Place.inches(6, 0, 24)),
-                Optional.of(Measured.of(0.4, Unit.GALLON, "maker")), Optional.of(new ration.model.VentLine(Systems.in(0.3), Systems.in(40),
-                        Measured.of(-0.1, Unit.ONE, "estimate"), true, List.of(Place.inches(10, 0, 34)))), Set.of(Fitout.Piece.values()));
+        Fitout all = new Fitout(
+                List.of(new Fitout.Well(Place.inches(10, 0, 23), Systems.in(4), Systems.in(4))),
+                List.of(new Fitout.Rib(
+                        Systems.in(2),
+                        List.of(new Fitout.Opening(Systems.in(3), Systems.in(24.5), Fitout.Passes.TO_THE_LEFT)))),
+                Optional.of(Place.inches(5, 0, 33)),
+                Optional.of(Place.inches(6, 0, 24)),
+                Optional.of(Measured.of(0.4, Unit.GALLON, "maker")),
+                Optional.of(new ration.model.VentLine(
+                        Systems.in(0.3),
+                        Systems.in(40),
+                        Measured.of(-0.1, Unit.ONE, "estimate"),
+                        true,
+                        List.of(Place.inches(10, 0, 34)))),
+                Set.of(Fitout.Piece.values()));
         Tank t = tank().with(all);
-        t = t.withOutlets(List.of(t.outlets().get(0).withFinger(Optional.of(new FingerScreen(Measured.of(12, Unit.ONE),
-                Systems.in(0.018), Systems.in(0.5), Systems.in(1.5))))));
-        Project project = Systems.project(Systems.oneLine().replace(t)).withTests(Systems.corrie().tests());
-        Project back = ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x");
+        t = t.withOutlets(List.of(t.outlets()
+                .get(0)
+                .withFinger(Optional.of(new FingerScreen(
+                        Measured.of(12, Unit.ONE), Systems.in(0.018), Systems.in(0.5), Systems.in(1.5))))));
+        Project project = Systems.project(Systems.oneLine().replace(t))
+                .withTests(Systems.corrie().tests());
+        Project back =
+                ProjectFile.read(ProjectFile.text(project).getBytes(java.nio.charset.StandardCharsets.UTF_8), "x");
         assertThat(back).isEqualTo(project);
     }
 
-    /** 16 mesh of 0.018 wire: open 0.5069; 0.50 in wide and 0.459 long gives five times a 0.305 line (handbook, calculated). */
+    /**
+     * 16 mesh of 0.018 wire: open 0.5069; 0.50 in wide and 0.459 long gives five times a 0.305 line (handbook,
+     * calculated).
+     */
     @Test
     void aFingerScreensClearArea() {
-        FingerScreen f = new FingerScreen(Measured.of(16, Unit.ONE), Systems.in(0.018), Systems.in(0.5), Systems.in(0.459));
+        FingerScreen f =
+                new FingerScreen(Measured.of(16, Unit.ONE), Systems.in(0.018), Systems.in(0.5), Systems.in(0.459));
         assertThat(f.clearArea() / 0.0254 / 0.0254).isCloseTo(0.3653, Offset.offset(0.0005));
     }
 
@@ -182,17 +222,22 @@ class TankShapesTest {
         Fitout.Well stray = new Fitout.Well(Place.inches(500, 0, 20), Systems.in(4), Systems.in(4));
         Fitout.Rib a = new Fitout.Rib(Systems.in(2), List.of());
         Fitout.Rib b = new Fitout.Rib(Systems.in(1), List.of());
-        assertThat(problems(Fitout.NONE.withWells(List.of(stray)))).anyMatch(m -> m.contains("does not hang under the tank"));
+        assertThat(problems(Fitout.NONE.withWells(List.of(stray))))
+                .anyMatch(m -> m.contains("does not hang under the tank"));
         assertThat(problems(Fitout.NONE.withRibs(List.of(a, b)))).anyMatch(m -> m.contains("Rib 2"));
-        assertThat(problems(Fitout.NONE.withRibs(List.of(new Fitout.Rib(Systems.in(-60), List.of()))))).anyMatch(m -> m.contains(
-                "Rib 1 at \u221260 in does not cross the tank, which reaches from butt line \u22125 in to 5 in"));
+        assertThat(problems(Fitout.NONE.withRibs(List.of(new Fitout.Rib(Systems.in(-60), List.of())))))
+                .anyMatch(m -> m.contains("Rib 1 at \u221260 in does not cross the tank, which reaches from butt line"
+                        + " \u22125 in to 5 in"));
         Fitout.Well well = new Fitout.Well(Place.inches(10, 0, 23), Systems.in(4), Systems.in(4));
-        assertThat(problems(Fitout.NONE.withWells(List.of(well, well)))).anyMatch(m -> m.contains("lie in one another"));
+        assertThat(problems(Fitout.NONE.withWells(List.of(well, well))))
+                .anyMatch(m -> m.contains("lie in one another"));
     }
 
     private static List<String> problems(Fitout fitout) {
-        return Validation.of(Systems.oneLine().replace(tank().with(fitout))).stream().filter(Problem::blocks)
-                .map(Problem::message).toList();
+        return Validation.of(Systems.oneLine().replace(tank().with(fitout))).stream()
+                .filter(Problem::blocks)
+                .map(Problem::message)
+                .toList();
     }
 
     /** Whatever the card offers for a tank can be taken and assessed. */
@@ -200,8 +245,12 @@ class TankShapesTest {
     void everyOfferOfATankCanBeTaken() {
         for (ItemEdits.Offer offer : ItemEdits.of(Systems.corrie().system(), "upper")) {
             Project taken = Systems.corrie().with(offer.on(Systems.corrie().system()));
-            assertThat(ration.assess.Assessment.of(taken).findings()).as(offer.label()).isNotEmpty();
-            assertThat(ItemFigures.of(taken.system().item("upper").orElseThrow(), taken.system())).as(offer.label()).isNotEmpty();
+            assertThat(ration.assess.Assessment.of(taken).findings())
+                    .as(offer.label())
+                    .isNotEmpty();
+            assertThat(ItemFigures.of(taken.system().item("upper").orElseThrow(), taken.system()))
+                    .as(offer.label())
+                    .isNotEmpty();
         }
     }
 
@@ -209,10 +258,18 @@ class TankShapesTest {
     void everyFigureOfATankCanBeSet() {
         FuelSystem s = Systems.corrie().system();
         for (ItemFigures.Figure f : ItemFigures.of(s.item("upper").orElseThrow(), s)) {
-            Measured other = f.value().with(Quantity.of(f.value().quantity().value() + 0.125, f.value().quantity().unit()));
+            Measured other = f.value()
+                    .with(Quantity.of(
+                            f.value().quantity().value() + 0.125,
+                            f.value().quantity().unit()));
             FuelSystem changed = f.set().apply(other).apply(s);
-            assertThat(ItemFigures.of(changed.item("upper").orElseThrow(), changed).stream().filter(x -> x.label().equals(
-                    f.label())).findFirst().orElseThrow().value()).as(f.label()).isEqualTo(other);
+            assertThat(ItemFigures.of(changed.item("upper").orElseThrow(), changed).stream()
+                            .filter(x -> x.label().equals(f.label()))
+                            .findFirst()
+                            .orElseThrow()
+                            .value())
+                    .as(f.label())
+                    .isEqualTo(other);
         }
     }
 }

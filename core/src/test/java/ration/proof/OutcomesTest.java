@@ -25,18 +25,26 @@ import ration.quantity.UnitSystem;
 class OutcomesTest {
 
     private static final Project TANSY = Systems.demo("tansy-l3");
-    private static final Outcomes OUTCOMES = new Outcomes(TANSY, Assessment.of(TANSY).basis(), Map.of());
+    private static final Outcomes OUTCOMES =
+            new Outcomes(TANSY, Assessment.of(TANSY).basis(), Map.of());
 
     private static Wanted wanted(TestKind kind) {
-        return Programme.wanted(TANSY).stream().filter(w -> w.kind() == kind).findFirst().orElseThrow();
+        return Programme.wanted(TANSY).stream()
+                .filter(w -> w.kind() == kind)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Outcome of(TestKind kind, Work.Sheet sheet, HangarTest.Photo... beside) {
-        HangarTest.Circumstances by = new HangarTest.Circumstances("2026-05-01", "builder", "", Optional.empty(), "", "");
+        HangarTest.Circumstances by =
+                new HangarTest.Circumstances("2026-05-01", "builder", "", Optional.empty(), "", "");
         for (HangarTest.Photo p : beside) {
             by = by.with(by.beside().with(p));
         }
-        return OUTCOMES.of(wanted(kind), Optional.of(new HangarTest("t", wanted(kind).subject(), by, sheet, new HangarTest.Progress(9, 0, true))));
+        return OUTCOMES.of(
+                wanted(kind),
+                Optional.of(
+                        new HangarTest("t", wanted(kind).subject(), by, sheet, new HangarTest.Progress(9, 0, true))));
     }
 
     private static Work.Sheet begun(TestKind kind) {
@@ -64,7 +72,9 @@ class OutcomesTest {
     void anEmptySheetShowsNothing() {
         for (Wanted w : Programme.wanted(TANSY)) {
             if (Form.of(w.kind()).isPresent()) {
-                assertThat(OUTCOMES.of(w, Optional.empty()).verdict()).as(w.key()).isEqualTo(Verdict.NOT_SHOWN);
+                assertThat(OUTCOMES.of(w, Optional.empty()).verdict())
+                        .as(w.key())
+                        .isEqualTo(Verdict.NOT_SHOWN);
                 assertThat(of(w.kind(), w.begun()).verdict()).as(w.key()).isEqualTo(Verdict.NOT_SHOWN);
             }
         }
@@ -72,43 +82,87 @@ class OutcomesTest {
 
     @Test
     void aLevelSenderGoesOneWayAndIsZeroAtTheUnusableFuel() {
-        double unusable = Unit.GALLON.fromSi(TANSY.system().item(wanted(TestKind.LEVEL_SENDER).subject()).flatMap(i -> i.only(ration.model.Tank.class)).orElseThrow().unusable().si());
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 120)).verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 10, 5, 80, 5, 120)).verdict()).as("rising as well as falling").isEqualTo(Verdict.HOLDS);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 190)).verdict()).as("two amounts show alike").isEqualTo(Verdict.SHORT);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 240, 5, 240)).verdict()).as("it does not move").isEqualTo(Verdict.SHORT);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180)).verdict()).as("two pairs are not enough").isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable + 2, 240, 5, 180, 5, 120)).verdict()).as("its zero was not looked at").isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 120)).words().in(UnitSystem.US)).contains("zero is where it shows 240");
+        double unusable = Unit.GALLON.fromSi(TANSY.system()
+                .item(wanted(TestKind.LEVEL_SENDER).subject())
+                .flatMap(i -> i.only(ration.model.Tank.class))
+                .orElseThrow()
+                .unusable()
+                .si());
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 120))
+                        .verdict())
+                .isEqualTo(Verdict.HOLDS);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 10, 5, 80, 5, 120))
+                        .verdict())
+                .as("rising as well as falling")
+                .isEqualTo(Verdict.HOLDS);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 190))
+                        .verdict())
+                .as("two amounts show alike")
+                .isEqualTo(Verdict.SHORT);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 240, 5, 240))
+                        .verdict())
+                .as("it does not move")
+                .isEqualTo(Verdict.SHORT);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180)).verdict())
+                .as("two pairs are not enough")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable + 2, 240, 5, 180, 5, 120))
+                        .verdict())
+                .as("its zero was not looked at")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 120))
+                        .words()
+                        .in(UnitSystem.US))
+                .contains("zero is where it shows 240");
     }
 
     /** Pulses of a gallon may scatter by a hundredth and a half, or thinly by three. */
     @ParameterizedTest
     @CsvSource({"10000, 10000, HOLDS", "10000, 10100, HOLDS", "10000, 10200, THIN", "10000, 10400, SHORT"})
     void aFlowSenderScattersLittle(double one, double other, Verdict verdict) {
-        Work.Sheet sheet = begun(TestKind.FLOW_SENDER).plus(row("volume", 1.0, Unit.GALLON, "pulses", one, Unit.ONE)).plus(row("volume", 2.0, Unit.GALLON, "pulses", 2 * other, Unit.ONE));
+        Work.Sheet sheet = begun(TestKind.FLOW_SENDER)
+                .plus(row("volume", 1.0, Unit.GALLON, "pulses", one, Unit.ONE))
+                .plus(row("volume", 2.0, Unit.GALLON, "pulses", 2 * other, Unit.ONE));
         Outcome o = of(TestKind.FLOW_SENDER, sheet);
         assertThat(o.verdict()).isEqualTo(verdict);
-        assertThat(o.measured().in(UnitSystem.METRIC)).isEqualTo(UnitSystem.figure((one + other) / 2, 0) + " pulses a gallon");
-        assertThat(of(TestKind.FLOW_SENDER, sheet.withRows(sheet.rows().subList(0, 1))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(o.measured().in(UnitSystem.METRIC))
+                .isEqualTo(UnitSystem.figure((one + other) / 2, 0) + " pulses a gallon");
+        assertThat(of(TestKind.FLOW_SENDER, sheet.withRows(sheet.rows().subList(0, 1)))
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
     @ParameterizedTest
     @CsvSource({"20, true, HOLDS", "15, true, HOLDS", "14, true, NOT_SHOWN", "20, false, NOT_SHOWN"})
     void aRunLogIsARecordOnlyWithItsTableAndItsSoak(double minutes, boolean attached, Verdict verdict) {
-        Work.Sheet sheet = begun(TestKind.RUN_LOG).with("air", Measured.of(30, Unit.CELSIUS)).with("soak", Measured.of(minutes, Unit.MINUTE));
+        Work.Sheet sheet = begun(TestKind.RUN_LOG)
+                .with("air", Measured.of(30, Unit.CELSIUS))
+                .with("soak", Measured.of(minutes, Unit.MINUTE));
         HangarTest.Photo table = new HangarTest.Photo("soak.csv", "ab".repeat(32));
-        assertThat((attached ? of(TestKind.RUN_LOG, sheet, table) : of(TestKind.RUN_LOG, sheet)).verdict()).isEqualTo(verdict);
+        assertThat((attached ? of(TestKind.RUN_LOG, sheet, table) : of(TestKind.RUN_LOG, sheet)).verdict())
+                .isEqualTo(verdict);
     }
 
     @ParameterizedTest
     @CsvSource({"STARTED, 5, HOLDS", "STARTED, 10, HOLDS", "STARTED, 20, THIN", "STARTED, 31, SHORT"})
     void aHotEngineStartsSoon(Grade grade, double seconds, Verdict verdict) {
-        Work.Sheet sheet = begun(TestKind.HOT_RESTART).with("soak", Measured.of(20, Unit.MINUTE)).with("seconds", Measured.of(seconds, Unit.SECOND));
-        assertThat(of(TestKind.HOT_RESTART, sheet).verdict()).as("nobody said that it started").isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(of(TestKind.HOT_RESTART, sheet.seen(Work.Row.seen("start", grade))).verdict()).isEqualTo(verdict);
-        Grade failed = Form.of(TestKind.HOT_RESTART).orElseThrow().grades().stream().filter(g -> g != Grade.STARTED).findFirst().orElseThrow();
-        assertThat(of(TestKind.HOT_RESTART, sheet.seen(Work.Row.seen("start", failed))).verdict()).as("it did not start").isEqualTo(Verdict.SHORT);
+        Work.Sheet sheet = begun(TestKind.HOT_RESTART)
+                .with("soak", Measured.of(20, Unit.MINUTE))
+                .with("seconds", Measured.of(seconds, Unit.SECOND));
+        assertThat(of(TestKind.HOT_RESTART, sheet).verdict())
+                .as("nobody said that it started")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(of(TestKind.HOT_RESTART, sheet.seen(Work.Row.seen("start", grade)))
+                        .verdict())
+                .isEqualTo(verdict);
+        Grade failed = Form.of(TestKind.HOT_RESTART).orElseThrow().grades().stream()
+                .filter(g -> g != Grade.STARTED)
+                .findFirst()
+                .orElseThrow();
+        assertThat(of(TestKind.HOT_RESTART, sheet.seen(Work.Row.seen("start", failed)))
+                        .verdict())
+                .as("it did not start")
+                .isEqualTo(Verdict.SHORT);
     }
 
     /** A column of fuel makes density times gravity times height: 720 kg/m3, 0.5 m and 9.80665 m/s2 are half a psi. */
@@ -119,9 +173,21 @@ class OutcomesTest {
         Outcomes outcomes = new Outcomes(p, Assessment.of(p).basis(), Map.of());
         Wanted w = new Wanted(TestKind.GAUGE_CHECK, "sender", Wanted.NONE, "Gauge check", true, "", "");
         double psi = Unit.PSI.fromSi(p.brief().fuel().density(288.15) * 9.80665 * 0.5);
-        Work.Sheet sheet = w.begun().plus(row("height", 0.0, Unit.METRE, "shows", 0.0, Unit.PSI)).plus(row("height", 0.5, Unit.METRE, "shows", psi + off, Unit.PSI));
-        HangarTest t = new HangarTest("t", w.subject(), new HangarTest.Circumstances("2026-05-01", "", "", Optional.empty(), "", ""), sheet, new HangarTest.Progress(9, 0, true));
+        Work.Sheet sheet = w.begun()
+                .plus(row("height", 0.0, Unit.METRE, "shows", 0.0, Unit.PSI))
+                .plus(row("height", 0.5, Unit.METRE, "shows", psi + off, Unit.PSI));
+        HangarTest t = new HangarTest(
+                "t",
+                w.subject(),
+                new HangarTest.Circumstances("2026-05-01", "", "", Optional.empty(), "", ""),
+                sheet,
+                new HangarTest.Progress(9, 0, true));
         assertThat(outcomes.of(w, Optional.of(t)).verdict()).isEqualTo(verdict);
-        assertThat(outcomes.of(w, Optional.of(new HangarTest("t", w.subject(), t.by(), sheet.withRows(List.of()), t.progress()))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(outcomes.of(
+                                w,
+                                Optional.of(new HangarTest(
+                                        "t", w.subject(), t.by(), sheet.withRows(List.of()), t.progress())))
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 }

@@ -48,24 +48,42 @@ class ProgrammeTest {
     private static final Project CORRIE = Systems.corrie().withTests(List.of());
 
     private static Programme.Proof proof(Project p, String key) {
-        return Assessment.of(p).programme().tests().stream().filter(x -> x.wanted().key().equals(key)).findFirst().orElseThrow();
+        return Assessment.of(p).programme().tests().stream()
+                .filter(x -> x.wanted().key().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static HangarTest done(Project p, Wanted w, Work.Sheet sheet) {
-        return new HangarTest("t-" + w.key().replace('.', '-'), w.subject(), new HangarTest.Circumstances("2026-11-26", "builder", "can", Optional.empty(), "", "").on(Standing.restsOn(p
-                .asBuilt(), w.subject(), sheet)), sheet, new HangarTest.Progress(6, 0, true));
+        return new HangarTest(
+                "t-" + w.key().replace('.', '-'),
+                w.subject(),
+                new HangarTest.Circumstances("2026-11-26", "builder", "can", Optional.empty(), "", "")
+                        .on(Standing.restsOn(p.asBuilt(), w.subject(), sheet)),
+                sheet,
+                new HangarTest.Progress(6, 0, true));
     }
 
     /** A record of a sheet by itself. */
     private static HangarTest done(Work.Sheet sheet) {
-        return new HangarTest("t", "", new HangarTest.Circumstances("2026-11-26", "", "", Optional.empty(), "", ""), sheet, new HangarTest.Progress(6, 0, true));
+        return new HangarTest(
+                "t",
+                "",
+                new HangarTest.Circumstances("2026-11-26", "", "", Optional.empty(), "", ""),
+                sheet,
+                new HangarTest.Progress(6, 0, true));
     }
 
     private static Work.Sheet flow(Project p, String key, double pitch, double gallons, double... gph) {
-        Work.Sheet sheet = proof(p, key).wanted().begun().with("pitch", Measured.of(pitch, Unit.DEGREE)).with("contents", Measured.of(gallons, Unit.GALLON)).with("open", Measured.of(0,
-                Unit.INCH));
+        Work.Sheet sheet = proof(p, key)
+                .wanted()
+                .begun()
+                .with("pitch", Measured.of(pitch, Unit.DEGREE))
+                .with("contents", Measured.of(gallons, Unit.GALLON))
+                .with("open", Measured.of(0, Unit.INCH));
         for (double q : gph) {
-            sheet = sheet.plus(Work.Row.of(Map.of("volume", Measured.of(0.25, Unit.GALLON), "time", Measured.of(900 / q, Unit.SECOND))));
+            sheet = sheet.plus(Work.Row.of(
+                    Map.of("volume", Measured.of(0.25, Unit.GALLON), "time", Measured.of(900 / q, Unit.SECOND))));
         }
         return sheet;
     }
@@ -87,19 +105,34 @@ class ProgrammeTest {
     @Test
     void theLayoutSaysWhichTestsThereAre() {
         assertThat(Programme.wanted(Project.empty())).isEmpty();
-        assertThat(Programme.wanted(CORRIE)).filteredOn(Wanted::asked).extracting(w -> w.kind()).contains(TestKind.FLOW, TestKind.SELECTOR_OFF, TestKind.OVERNIGHT).doesNotContain(
-                TestKind.PUMP_FLOW, TestKind.DEAD_HEAD, TestKind.CHECK_HOLDS, TestKind.FLOW_SENDER);
+        assertThat(Programme.wanted(CORRIE))
+                .filteredOn(Wanted::asked)
+                .extracting(w -> w.kind())
+                .contains(TestKind.FLOW, TestKind.SELECTOR_OFF, TestKind.OVERNIGHT)
+                .doesNotContain(TestKind.PUMP_FLOW, TestKind.DEAD_HEAD, TestKind.CHECK_HOLDS, TestKind.FLOW_SENDER);
         List<Wanted> brindle = Programme.wanted(Systems.demo("brindle-a2"));
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.PUMP_FLOW).hasSize(2);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.CHECK_HOLDS).hasSize(1);
         assertThat(brindle).filteredOn(w -> w.kind() == TestKind.FLOW).isEmpty();
-        Project handbook = CORRIE.with(CORRIE.brief().withChoices(CORRIE.brief().choices().with(Brief.Basis.AC_90_89)));
-        assertThat(Programme.wanted(handbook)).filteredOn(w -> w.kind() == TestKind.TANK_PRESSURE).isNotEmpty().noneMatch(Wanted::asked);
-        assertThat(Assessment.of(CORRIE).programme().next().orElseThrow().wanted().kind()).isEqualTo(TestKind.DRAIN);
+        Project handbook =
+                CORRIE.with(CORRIE.brief().withChoices(CORRIE.brief().choices().with(Brief.Basis.AC_90_89)));
+        assertThat(Programme.wanted(handbook))
+                .filteredOn(w -> w.kind() == TestKind.TANK_PRESSURE)
+                .isNotEmpty()
+                .noneMatch(Wanted::asked);
+        assertThat(Assessment.of(CORRIE)
+                        .programme()
+                        .next()
+                        .orElseThrow()
+                        .wanted()
+                        .kind())
+                .isEqualTo(TestKind.DRAIN);
     }
 
     static Stream<Project> projects() {
-        return Stream.concat(Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo), Stream.of(Pattern.values()).map(Pattern::project));
+        return Stream.concat(
+                Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo),
+                Stream.of(Pattern.values()).map(Pattern::project));
     }
 
     /** A test that is asked for and was not run is Not shown, in every layout; keys are told apart. */
@@ -108,19 +141,27 @@ class ProgrammeTest {
     void whatWasNotRunIsNotShown(Project p) {
         Assessment a = Assessment.of(p.withTests(List.of()));
         assertThat(a.programme().tests()).extracting(x -> x.wanted().key()).doesNotHaveDuplicates();
-        assertThat(a.programme().tests()).filteredOn(x -> x.wanted().asked()).isNotEmpty().allSatisfy(x -> {
-            assertThat(x.verdict()).isEqualTo(Verdict.NOT_SHOWN);
-            assertThat(x.outcome().words().in(UnitSystem.US)).doesNotContain("NaN", "Infinity");
-            if (x.wanted().kind() != TestKind.DRAIN) {
-                assertThat(a.findings()).anyMatch(f -> f.id().equals("proof." + x.wanted().key()) && f.verdict() == Verdict.NOT_SHOWN);
-            }
-        });
+        assertThat(a.programme().tests())
+                .filteredOn(x -> x.wanted().asked())
+                .isNotEmpty()
+                .allSatisfy(x -> {
+                    assertThat(x.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+                    assertThat(x.outcome().words().in(UnitSystem.US)).doesNotContain("NaN", "Infinity");
+                    if (x.wanted().kind() != TestKind.DRAIN) {
+                        assertThat(a.findings())
+                                .anyMatch(f ->
+                                        f.id().equals("proof." + x.wanted().key()) && f.verdict() == Verdict.NOT_SHOWN);
+                    }
+                });
         assertThat(a.programme().heads().values()).allSatisfy(h -> assertThat(h).isGreaterThanOrEqualTo(0));
     }
 
     // a flow test
 
-    /** An open line is predicted as one: less where its end is held higher, nothing at the height of the fuel; the same as the network asked by itself. */
+    /**
+     * An open line is predicted as one: less where its end is held higher, nothing at the height of the fuel; the same
+     * as the network asked by itself.
+     */
     @Test
     void theOpenLineIsPredictedAsItIsHeld() {
         Assessment a = Assessment.of(CORRIE);
@@ -131,50 +172,84 @@ class ProgrammeTest {
         assertThat(level).isEqualTo(basis.ask(c, new FlowQuestion.OpenLine()).inletFlow());
         double before = Double.POSITIVE_INFINITY;
         for (double inches : new double[] {-6, -1, -0.03, 0, 0.03, 1, 6}) {
-            double now = OpenLine.of(basis, CORRIE.brief(), sheet.with("open", m(inches, Unit.INCH))).orElseThrow().pours();
+            double now = OpenLine.of(basis, CORRIE.brief(), sheet.with("open", m(inches, Unit.INCH)))
+                    .orElseThrow()
+                    .pours();
             assertThat(now).as(inches + " in").isLessThan(before);
             before = now;
         }
-        assertThat(OpenLine.of(basis, CORRIE.brief(), sheet.with("open", m(0.03, Unit.INCH))).orElseThrow().pours()).isCloseTo(level, Percentage.withPercentage(0.2));
-        double head = basis.levels(c).get("fuselage").surface() - c.attitude().gravity().up().dot(CORRIE.system().inlet().orElseThrow().place().point());
-        assertThat(OpenLine.of(basis, CORRIE.brief(), sheet.with("open", m(Unit.INCH.fromSi(Math.min(head, 0.99)), Unit.INCH))).orElseThrow().pours()).isLessThan(0.02 * level);
+        assertThat(OpenLine.of(basis, CORRIE.brief(), sheet.with("open", m(0.03, Unit.INCH)))
+                        .orElseThrow()
+                        .pours())
+                .isCloseTo(level, Percentage.withPercentage(0.2));
+        double head = basis.levels(c).get("fuselage").surface()
+                - c.attitude()
+                        .gravity()
+                        .up()
+                        .dot(CORRIE.system().inlet().orElseThrow().place().point());
+        assertThat(OpenLine.of(
+                                basis,
+                                CORRIE.brief(),
+                                sheet.with("open", m(Unit.INCH.fromSi(Math.min(head, 0.99)), Unit.INCH)))
+                        .orElseThrow()
+                        .pours())
+                .isLessThan(0.02 * level);
     }
 
     /** The reading that is asked and the engine's need are one figure, seen from the can and from the engine. */
     @Test
     void aFlowTestIsJudgedAtTheEngine() {
         Assessment a = Assessment.of(CORRIE);
-        OpenLine l = OpenLine.of(a.basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3)).orElseThrow();
+        OpenLine l = OpenLine.of(a.basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+                .orElseThrow();
         double need = CORRIE.brief().needed();
         assertThat(l.atEngine(l.reading(need))).isCloseTo(need, Offset.offset(1e-15));
-        assertThat(l.reading(need)).as("an open line pours more than what arrives under pressure").isGreaterThan(need);
+        assertThat(l.reading(need))
+                .as("an open line pours more than what arrives under pressure")
+                .isGreaterThan(need);
         double gph = Unit.GALLON_PER_HOUR.fromSi(l.reading(need));
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3))).isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.02))).as("the smallest counts").isEqualTo(Verdict.THIN);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 0.98))).isEqualTo(Verdict.SHORT);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3))).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3)))
+                .isEqualTo(Verdict.HOLDS);
+        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
+                .as("the smallest counts")
+                .isEqualTo(Verdict.THIN);
+        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3)))
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
-    /** Nose too low, or too much fuel: kept for what it is, never pooled, closes nothing; what is short there is short all the same. */
+    /**
+     * Nose too low, or too much fuel: kept for what it is, never pooled, closes nothing; what is short there is short
+     * all the same.
+     */
     @Test
     void aTestInAnotherConditionClosesNothing() {
-        for (Work.Sheet other : List.of(flow(CORRIE, "flow.UPPER", 12, 2.3, 40, 41), flow(CORRIE, "flow.UPPER", 22, 6, 40, 41))) {
+        for (Work.Sheet other :
+                List.of(flow(CORRIE, "flow.UPPER", 12, 2.3, 40, 41), flow(CORRIE, "flow.UPPER", 22, 6, 40, 41))) {
             Programme.Proof p = proof(with(CORRIE, "flow.UPPER", other), "flow.UPPER");
             assertThat(p.counts()).isTrue();
             assertThat(p.verdict()).isEqualTo(Verdict.NOT_SHOWN);
             assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept for what it is");
         }
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 12, 2.3, 10))).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 12, 2.3, 10)))
+                .isEqualTo(Verdict.SHORT);
     }
 
     private static FlowBasis basis(Project p) {
-        return new FlowBasis(p.system(), p.brief().fuel(), p.brief().choices().friction().law());
+        return new FlowBasis(
+                p.system(), p.brief().fuel(), p.brief().choices().friction().law());
     }
 
-    /** Each way fuel is brought: by gravity through a selector and a tee, lifted, from headers, with returns and a jet, by transfer. */
+    /**
+     * Each way fuel is brought: by gravity through a selector and a tee, lifted, from headers, with returns and a jet,
+     * by transfer.
+     */
     static Stream<Project> waysToFeed() {
-        return Stream.concat(Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo), Stream.of(Pattern.GRAVITY_TEED, Pattern.COLLECTOR_PER_TANK, Pattern.JET_COLLECTOR,
-                Pattern.TRANSFER).map(Pattern::project));
+        return Stream.concat(
+                Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo),
+                Stream.of(Pattern.GRAVITY_TEED, Pattern.COLLECTOR_PER_TANK, Pattern.JET_COLLECTOR, Pattern.TRANSFER)
+                        .map(Pattern::project));
     }
 
     /** Whatever figure of the layout moves what a flow test would pour is an input of it: changed, the test ends. */
@@ -190,19 +265,30 @@ class ProgrammeTest {
             }
             Work.Sheet sheet = flow(p, wanted.wanted().key(), 8, 3, 20);
             HangarTest t = done(p, wanted.wanted(), sheet);
-            double before = OpenLine.of(basis, p.brief(), sheet).map(OpenLine::pours).orElse(0.0);
+            double before =
+                    OpenLine.of(basis, p.brief(), sheet).map(OpenLine::pours).orElse(0.0);
             int moved = 0;
             for (Item item : p.system().items()) {
                 for (Field f : FieldSheet.of(item)) {
                     Measured was = f.get().apply(item);
-                    Project next = p.with(p.system().replace(f.with().apply(item, was.with(Quantity.of(was.quantity().value() * 1.04 + 0.05, was.quantity().unit())))));
+                    Project next = p.with(p.system()
+                            .replace(f.with()
+                                    .apply(
+                                            item,
+                                            was.with(Quantity.of(
+                                                    was.quantity().value() * 1.04 + 0.05,
+                                                    was.quantity().unit())))));
                     if (ration.model.Validation.of(next.system()).stream().anyMatch(ration.model.Problem::blocks)) {
                         continue;
                     }
                     boolean counts = Standing.of(t, next.asBuilt()).counts();
                     if (counts) {
-                        double after = OpenLine.of(basis(next), p.brief(), sheet).map(OpenLine::pours).orElse(before);
-                        assertThat(after).as(wanted.wanted().name() + ": " + item.id() + " " + f.key()).isCloseTo(before, Offset.offset(1e-9 + 1e-6 * before));
+                        double after = OpenLine.of(basis(next), p.brief(), sheet)
+                                .map(OpenLine::pours)
+                                .orElse(before);
+                        assertThat(after)
+                                .as(wanted.wanted().name() + ": " + item.id() + " " + f.key())
+                                .isCloseTo(before, Offset.offset(1e-9 + 1e-6 * before));
                     } else {
                         moved++;
                     }
@@ -223,15 +309,27 @@ class ProgrammeTest {
             assertThat(e.causes().get(0)).isEqualTo("R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube");
         });
         assertThat(proof(wider, "flow.FUSELAGE").state()).startsWith("stale, R3: size was");
-        assertThat(Assessment.of(wider).findings()).filteredOn(f -> f.check() == Check.PROOF_FLOW && f.id().endsWith("FUSELAGE")).singleElement().extracting(Finding::verdict).isEqualTo(
-                Verdict.NOT_SHOWN);
+        assertThat(Assessment.of(wider).findings())
+                .filteredOn(f -> f.check() == Check.PROOF_FLOW && f.id().endsWith("FUSELAGE"))
+                .singleElement()
+                .extracting(Finding::verdict)
+                .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(Comparison.ended(wider, p)).isEmpty();
         assertThat(proof(p, "flow.FUSELAGE").counts()).isTrue();
         Run r1 = (Run) p.system().item("r1").orElseThrow();
-        assertThat(Comparison.ended(p, p.with(p.system().replace(r1.resized(ration.model.LineSize.parse("1/2 x 0.035")))))).as("the upper tank's line is not on the way").isEmpty();
-        assertThat(Comparison.ended(p, p.with(p.system().replace(r3.renamed("Main line"))))).as("a name is no input").isEmpty();
-        Project lower = p.with(new ration.model.FuelSystem(p.system().items().stream().map(i -> raised(i)).toList(), p.system().firewall()));
-        assertThat(Comparison.ended(p, lower)).as("the whole aircraft measured from another datum").isEmpty();
+        assertThat(Comparison.ended(
+                        p, p.with(p.system().replace(r1.resized(ration.model.LineSize.parse("1/2 x 0.035"))))))
+                .as("the upper tank's line is not on the way")
+                .isEmpty();
+        assertThat(Comparison.ended(p, p.with(p.system().replace(r3.renamed("Main line")))))
+                .as("a name is no input")
+                .isEmpty();
+        Project lower = p.with(new ration.model.FuelSystem(
+                p.system().items().stream().map(i -> raised(i)).toList(),
+                p.system().firewall()));
+        assertThat(Comparison.ended(p, lower))
+                .as("the whole aircraft measured from another datum")
+                .isEmpty();
     }
 
     private static Item raised(Item item) {
@@ -239,7 +337,12 @@ class ProgrammeTest {
         for (Field f : FieldSheet.of(item)) {
             if (f.key().endsWith("aterLine") && f.unit() == Unit.INCH) {
                 Measured m = f.get().apply(out);
-                out = f.with().apply(out, m.with(Quantity.of(m.quantity().unit().fromSi(m.si() + Unit.INCH.toSi(10)), m.quantity().unit())));
+                out = f.with()
+                        .apply(
+                                out,
+                                m.with(Quantity.of(
+                                        m.quantity().unit().fromSi(m.si() + Unit.INCH.toSi(10)),
+                                        m.quantity().unit())));
             }
         }
         return out;
@@ -250,24 +353,31 @@ class ProgrammeTest {
     void whatAChangeWouldEndIsToldBeforeIt() {
         Project p = with(CORRIE, "flow.FUSELAGE", flow(CORRIE, "flow.FUSELAGE", 22, 1.6, 24));
         assertThat(Touched.by(p, "r3").ended()).containsExactly("Nose-up flow, FUSELAGE");
-        assertThat(Touched.by(p, "r3").asked()).contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Paper overnight").doesNotContain("Vents blown through");
+        assertThat(Touched.by(p, "r3").asked())
+                .contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Paper overnight")
+                .doesNotContain("Vents blown through");
         assertThat(Touched.by(p, "r1").ended()).isEmpty();
         assertThat(Touched.by(p, "r1").words("R1")).startsWith("No test on record rests on R1. To be shown after it: ");
         assertThat(Touched.by(Systems.corrie(), "upper").ended()).contains("Drain test of Upper tank");
     }
 
-    /** A hose renewed to the same size is another hose: what rested on it ended, and a mistaken entry put right brings it back. */
+    /**
+     * A hose renewed to the same size is another hose: what rested on it ended, and a mistaken entry put right brings
+     * it back.
+     */
     @Test
     void renewingAPartEndsWhatRestedOnIt() {
         Project p = CORRIE;
         p = with(p, "flow.FUSELAGE", flow(p, "flow.FUSELAGE", 22, 1.6, 24));
-        ration.upkeep.Upkeep.Act act = new ration.upkeep.Upkeep.Act(java.time.LocalDate.of(2026, 11, 26), 413, "builder", "26-1", Optional.empty());
+        ration.upkeep.Upkeep.Act act = new ration.upkeep.Upkeep.Act(
+                java.time.LocalDate.of(2026, 11, 26), 413, "builder", "26-1", Optional.empty());
         Project renewed = p.with(p.upkeep().replaced("hose-r4", act));
         assertThat(Comparison.ended(p, renewed)).singleElement().satisfies(e -> {
             assertThat(e.title()).isEqualTo("Nose-up flow, FUSELAGE");
             assertThat(e.causes().get(0)).isEqualTo("R4: renewed is new: 2026-11-26, hose r4");
         });
-        int wrong = renewed.upkeep().log().get(renewed.upkeep().log().size() - 1).number();
+        int wrong =
+                renewed.upkeep().log().get(renewed.upkeep().log().size() - 1).number();
         Project corrected = renewed.with(renewed.upkeep().corrected(wrong, act, "not done"));
         assertThat(proof(corrected, "flow.FUSELAGE").counts()).isTrue();
         Project looked = p.with(p.upkeep().looked("hose-r4", act, "good"));
@@ -278,8 +388,11 @@ class ProgrammeTest {
     void theParkedAngleEndsMarksMadeAtIt() {
         Project p = Systems.corrie();
         Project other = p.with(p.brief().withEnvelope(p.brief().envelope().withParked(m(10, Unit.DEGREE))));
-        assertThat(Comparison.ended(p, other)).extracting(Comparison.Ended::title).containsExactly("Fill and mark of Upper tank");
-        assertThat(Comparison.ended(p, other).get(0).causes()).containsExactly("parked angle was 12.0\u00b0, now 10.0\u00b0");
+        assertThat(Comparison.ended(p, other))
+                .extracting(Comparison.Ended::title)
+                .containsExactly("Fill and mark of Upper tank");
+        assertThat(Comparison.ended(p, other).get(0).causes())
+                .containsExactly("parked angle was 12.0\u00b0, now 10.0\u00b0");
     }
 
     @Test
@@ -290,9 +403,18 @@ class ProgrammeTest {
         assertThat(proof(CORRIE.with(t), "flow.UPPER").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(proof(fed, "flow.UPPER").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(proof(fed, "flow.UPPER").state()).contains("stand-in");
-        HangarTest drained = Systems.corrie().tests().stream().filter(x -> x.work() instanceof Work.Drain && x.progress().done()).findFirst().orElseThrow();
-        Project drainedByStandIn = CORRIE.with(drained.with(drained.by().with(drained.by().beside().fedByStandIn())));
-        assertThat(Assessment.of(drainedByStandIn).tank("upper").orElseThrow().evidence().drains()).isEmpty();
+        HangarTest drained = Systems.corrie().tests().stream()
+                .filter(x -> x.work() instanceof Work.Drain && x.progress().done())
+                .findFirst()
+                .orElseThrow();
+        Project drainedByStandIn =
+                CORRIE.with(drained.with(drained.by().with(drained.by().beside().fedByStandIn())));
+        assertThat(Assessment.of(drainedByStandIn)
+                        .tank("upper")
+                        .orElseThrow()
+                        .evidence()
+                        .drains())
+                .isEmpty();
     }
 
     /** The stand-in pours as the model says, a little off, and its lines are lines of readings. */
@@ -318,33 +440,61 @@ class ProgrammeTest {
         assertThat(sum).as("right in the mean").isCloseTo(pours, Percentage.withPercentage(4));
     }
 
-    /** A strainer that costs 1.6 times its tag is found by the flow it passes, and the record rests on the figure known now. */
+    /**
+     * A strainer that costs 1.6 times its tag is found by the flow it passes, and the record rests on the figure known
+     * now.
+     */
     @Test
     void aLossIsFittedToWhatWasPoured() {
         Assessment a = Assessment.of(CORRIE);
         Strainer tag = (Strainer) CORRIE.system().item("strainer").orElseThrow();
         Field loss = FieldSheet.of(tag, "loss.loss").orElseThrow();
         double real = 1.6 * loss.get().apply(tag).si();
-        Project is = CORRIE.with(CORRIE.system().replace(loss.with().apply(tag, Measured.of(Unit.PSI.fromSi(real), Unit.PSI))));
-        double gph = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(Assessment.of(is).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3)).orElseThrow().pours());
+        Project is = CORRIE.with(
+                CORRIE.system().replace(loss.with().apply(tag, Measured.of(Unit.PSI.fromSi(real), Unit.PSI))));
+        double gph = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
+                        Assessment.of(is).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+                .orElseThrow()
+                .pours());
         Project tested = with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.005, gph * 0.995));
         HangarTest t = tested.tests().get(0);
         List<Fit> fits = Fit.of(tested, a.basis().orElseThrow(), t);
-        Fit strainer = fits.stream().filter(f -> f.item().equals("strainer")).findFirst().orElseThrow();
+        Fit strainer = fits.stream()
+                .filter(f -> f.item().equals("strainer"))
+                .findFirst()
+                .orElseThrow();
         assertThat(strainer.is()).isCloseTo(real, Percentage.withPercentage(1));
         assertThat(strainer.scatter()).isPositive().isLessThan(real);
         Project fitted = strainer.applied(tested);
-        assertThat(proof(fitted, "flow.UPPER").counts()).as("the part is the same, it is only known better").isTrue();
-        assertThat(OpenLine.of(Assessment.of(fitted).basis().orElseThrow(), CORRIE.brief(), (Work.Sheet) t.work()).orElseThrow().pours()).isCloseTo(Unit.GALLON_PER_HOUR.toSi(gph),
-                Percentage.withPercentage(0.1));
+        assertThat(proof(fitted, "flow.UPPER").counts())
+                .as("the part is the same, it is only known better")
+                .isTrue();
+        assertThat(OpenLine.of(Assessment.of(fitted).basis().orElseThrow(), CORRIE.brief(), (Work.Sheet) t.work())
+                        .orElseThrow()
+                        .pours())
+                .isCloseTo(Unit.GALLON_PER_HOUR.toSi(gph), Percentage.withPercentage(0.1));
         Project lower = CORRIE.with(CORRIE.system().change("upper", Tank.class, x -> x.raised(-0.02)));
-        double low = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3)).orElseThrow().pours());
+        double low = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
+                        Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+                .orElseThrow()
+                .pours());
         Project once = with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, low));
-        Fit tank = Fit.of(once, a.basis().orElseThrow(), once.tests().get(0)).stream().filter(f -> f.key().equals(Fit.HIGHER)).findFirst().orElseThrow();
-        assertThat(tank.is()).as("the tank stands 20 mm lower than it was measured").isCloseTo(-0.02, Offset.offset(1e-4));
+        Fit tank = Fit.of(once, a.basis().orElseThrow(), once.tests().get(0)).stream()
+                .filter(f -> f.key().equals(Fit.HIGHER))
+                .findFirst()
+                .orElseThrow();
+        assertThat(tank.is())
+                .as("the tank stands 20 mm lower than it was measured")
+                .isCloseTo(-0.02, Offset.offset(1e-4));
         assertThat(proof(tank.applied(once), "flow.UPPER").counts()).isTrue();
-        assertThat(Fit.of(with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300)), a.basis().orElseThrow(), with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3,
-                300)).tests().get(0))).as("no loss lets through more than none").isEmpty();
+        assertThat(Fit.of(
+                        with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300)),
+                        a.basis().orElseThrow(),
+                        with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300))
+                                .tests()
+                                .get(0)))
+                .as("no loss lets through more than none")
+                .isEmpty();
     }
 
     // the others, by hand
@@ -352,40 +502,77 @@ class ProgrammeTest {
     /** Ideal gas: 3.5 psi at 20 C is 3.25 psi at 16 C, (3.5 + 14.696) 289.15 / 293.15 - 14.696; no leak. */
     @Test
     void pressureIsBroughtToOneTemperature() {
-        Work.Sheet s = proof(CORRIE, "tank-pressure.upper").wanted().begun().with("pressure", m(3.5, Unit.PSI)).with("minutes", m(10, Unit.MINUTE)).with("end", m(3.25, Unit.PSI)).seen(Work.Row
-                .seen("seams", Grade.TIGHT));
-        assertThat(verdict(CORRIE, "tank-pressure.upper", s)).as("no temperatures: a loss").isEqualTo(Verdict.SHORT);
+        Work.Sheet s = proof(CORRIE, "tank-pressure.upper")
+                .wanted()
+                .begun()
+                .with("pressure", m(3.5, Unit.PSI))
+                .with("minutes", m(10, Unit.MINUTE))
+                .with("end", m(3.25, Unit.PSI))
+                .seen(Work.Row.seen("seams", Grade.TIGHT));
+        assertThat(verdict(CORRIE, "tank-pressure.upper", s))
+                .as("no temperatures: a loss")
+                .isEqualTo(Verdict.SHORT);
         Work.Sheet warm = s.with("warm", m(20, Unit.CELSIUS)).with("cool", m(16, Unit.CELSIUS));
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm)).isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(CORRIE, "tank-pressure.upper", s.with("cool", m(-10, Unit.CELSIUS)))).as("one temperature alone makes up for nothing").isEqualTo(Verdict.SHORT);
-        assertThat(verdict(CORRIE, "tank-pressure.upper", warm.seen(Work.Row.seen("seams", Grade.BUBBLES)))).isEqualTo(Verdict.SHORT);
-        assertThat(verdict(CORRIE, "tank-pressure.upper", warm.with("pressure", m(2.2, Unit.PSI)).with("end", m(2, Unit.PSI)))).as("a bladder's").isEqualTo(Verdict.THIN);
-        assertThat(verdict(CORRIE, "tank-pressure.upper", warm.with("pressure", m(1.5, Unit.PSI)).with("end", m(1.5, Unit.PSI)))).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(verdict(CORRIE, "tank-pressure.upper", s.with("cool", m(-10, Unit.CELSIUS))))
+                .as("one temperature alone makes up for nothing")
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(CORRIE, "tank-pressure.upper", warm.seen(Work.Row.seen("seams", Grade.BUBBLES))))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(
+                        CORRIE,
+                        "tank-pressure.upper",
+                        warm.with("pressure", m(2.2, Unit.PSI)).with("end", m(2, Unit.PSI))))
+                .as("a bladder's")
+                .isEqualTo(Verdict.THIN);
+        assertThat(verdict(
+                        CORRIE,
+                        "tank-pressure.upper",
+                        warm.with("pressure", m(1.5, Unit.PSI)).with("end", m(1.5, Unit.PSI))))
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
-    /** By Tansy's own figures: the servo bears 14 to 45 psi, the boost pump makes 21 by its curve; a tenth more is a mistake or a hazard. */
+    /**
+     * By Tansy's own figures: the servo bears 14 to 45 psi, the boost pump makes 21 by its curve; a tenth more is a
+     * mistake or a hazard.
+     */
     @Test
     void aPumpIsHeldAgainstItsCurveAndTheInlet() {
         Project tansy = Systems.demo("tansy-l3");
-        Work.Sheet s = proof(tansy, "dead-head.boost").wanted().begun().with("volts", m(12.6, Unit.VOLT)).with("shut", m(21.5, Unit.PSI));
-        assertThat(verdict(tansy, "dead-head.boost", s)).as("running pressures are not entered").isEqualTo(Verdict.NOT_SHOWN);
+        Work.Sheet s = proof(tansy, "dead-head.boost")
+                .wanted()
+                .begun()
+                .with("volts", m(12.6, Unit.VOLT))
+                .with("shut", m(21.5, Unit.PSI));
+        assertThat(verdict(tansy, "dead-head.boost", s))
+                .as("running pressures are not entered")
+                .isEqualTo(Verdict.NOT_SHOWN);
         Work.Sheet ran = s.with("idle", m(20, Unit.PSI)).with("full", m(16, Unit.PSI));
         assertThat(verdict(tansy, "dead-head.boost", ran)).isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(tansy, "dead-head.boost", ran.with("shut", m(24, Unit.PSI)))).isEqualTo(Verdict.SHORT);
-        assertThat(verdict(tansy, "dead-head.boost", ran.with("full", m(12, Unit.PSI)))).isEqualTo(Verdict.SHORT);
-        assertThat(verdict(tansy, "dead-head.boost", ran.with("idle", m(46, Unit.PSI)))).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("shut", m(24, Unit.PSI))))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("full", m(12, Unit.PSI))))
+                .isEqualTo(Verdict.SHORT);
+        assertThat(verdict(tansy, "dead-head.boost", ran.with("idle", m(46, Unit.PSI))))
+                .isEqualTo(Verdict.SHORT);
     }
 
     /** 100LL at 15 C weighs about 0.72 kg/L: 30 in make 0.78 psi (0.72 x 0.03613 psi an inch of water x 30). */
     @Test
     void aGaugeIsHeldAgainstAColumnOfFuel() {
-        Work.Sheet s = Work.Sheet.begun(TestKind.GAUGE_CHECK, Wanted.NONE).plus(Work.Row.of(Map.of("height", m(0, Unit.INCH), "shows", m(0, Unit.PSI))));
+        Work.Sheet s = Work.Sheet.begun(TestKind.GAUGE_CHECK, Wanted.NONE)
+                .plus(Work.Row.of(Map.of("height", m(0, Unit.INCH), "shows", m(0, Unit.PSI))));
         Outcomes outcomes = new Outcomes(CORRIE, Optional.empty(), Map.of());
         Wanted w = new Wanted(TestKind.GAUGE_CHECK, "", Wanted.NONE, "gauge", true, "", "");
         assertThat(outcomes.of(w, Optional.of(done(s))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        for (Object[] c : new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.SHORT}, {0.5, Verdict.SHORT}}) {
-            Work.Sheet two = s.plus(Work.Row.of(Map.of("height", m(30, Unit.INCH), "shows", m((double) c[0], Unit.PSI))));
-            assertThat(outcomes.of(w, Optional.of(done(two))).verdict()).as(c[0] + " psi").isEqualTo(c[1]);
+        for (Object[] c :
+                new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.SHORT}, {0.5, Verdict.SHORT}
+                }) {
+            Work.Sheet two =
+                    s.plus(Work.Row.of(Map.of("height", m(30, Unit.INCH), "shows", m((double) c[0], Unit.PSI))));
+            assertThat(outcomes.of(w, Optional.of(done(two))).verdict())
+                    .as(c[0] + " psi")
+                    .isEqualTo(c[1]);
         }
     }
 
@@ -401,11 +588,22 @@ class ProgrammeTest {
         assertThat(k.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(k.words().in(UnitSystem.US)).contains("29 033 pulses a gallon, 3 runs, scatter 1.0 %");
         Wanted off = new Wanted(TestKind.SELECTOR_OFF, "selector", Wanted.NONE, "off", true, "", "");
-        Work.Sheet watched = Work.Sheet.begun(TestKind.SELECTOR_OFF, Wanted.NONE).with("drops", m(0, Unit.ONE));
+        Work.Sheet watched =
+                Work.Sheet.begun(TestKind.SELECTOR_OFF, Wanted.NONE).with("drops", m(0, Unit.ONE));
         assertThat(outcomes.of(off, Optional.of(done(watched))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE))))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(10, Unit.MINUTE))))).verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE)).with("drops", m(1, Unit.ONE))))).verdict()).as("a drop is a drop").isEqualTo(Verdict.SHORT);
+        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE)))))
+                        .verdict())
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(outcomes.of(off, Optional.of(done(watched.with("minutes", m(10, Unit.MINUTE)))))
+                        .verdict())
+                .isEqualTo(Verdict.HOLDS);
+        assertThat(outcomes.of(
+                                off,
+                                Optional.of(done(watched.with("minutes", m(4, Unit.MINUTE))
+                                        .with("drops", m(1, Unit.ONE)))))
+                        .verdict())
+                .as("a drop is a drop")
+                .isEqualTo(Verdict.SHORT);
     }
 
     /** One joint not looked at leaves the sheet open; one that is wet makes it short; a smear needs its day. */
@@ -420,25 +618,50 @@ class ProgrammeTest {
         }
         String last = ids.get(ids.size() - 1);
         assertThat(verdict(CORRIE, key, s)).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(proof(with(CORRIE, key, s), key).outcome().words().in(UnitSystem.US)).contains("not looked at");
+        assertThat(proof(with(CORRIE, key, s), key).outcome().words().in(UnitSystem.US))
+                .contains("not looked at");
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)))).isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)).with("hours", m(3, Unit.ONE)))).as("not over night").isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.SMEAR)))).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(verdict(CORRIE, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05")))).isEqualTo(Verdict.THIN);
-        Project strict = CORRIE.with(CORRIE.brief().withChoices(CORRIE.brief().choices().with(CORRIE.brief().practice().withAsks(CORRIE.brief().practice().asks().withSmear(false)))));
-        assertThat(verdict(strict, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05")))).as("a practice choice").isEqualTo(Verdict.SHORT);
+        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)).with("hours", m(3, Unit.ONE))))
+                .as("not over night")
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.SMEAR))))
+                .isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(verdict(CORRIE, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05"))))
+                .isEqualTo(Verdict.THIN);
+        Project strict = CORRIE.with(CORRIE.brief()
+                .withChoices(CORRIE.brief()
+                        .choices()
+                        .with(CORRIE.brief()
+                                .practice()
+                                .withAsks(CORRIE.brief().practice().asks().withSmear(false)))));
+        assertThat(verdict(strict, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05"))))
+                .as("a practice choice")
+                .isEqualTo(Verdict.SHORT);
         assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.WET)))).isEqualTo(Verdict.SHORT);
         Project grown = with(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)));
         Run r3 = (Run) grown.system().item("r3").orElseThrow();
-        assertThat(proof(grown.with(grown.system().replace(r3.resized(ration.model.LineSize.parse("3/8 x 0.035")))), key).verdict()).as("a joint made anew").isEqualTo(
-                Verdict.NOT_SHOWN);
+        assertThat(proof(
+                                grown.with(
+                                        grown.system().replace(r3.resized(ration.model.LineSize.parse("3/8 x 0.035")))),
+                                key)
+                        .verdict())
+                .as("a joint made anew")
+                .isEqualTo(Verdict.NOT_SHOWN);
     }
 
     @Test
     void theHeadOverAJointIsThatOfTheHighestFuel() {
         Map<String, Double> heads = Assessment.of(CORRIE).programme().heads();
-        assertThat(heads.get("r3.end")).as("the strainer is lower than the selector").isGreaterThan(heads.get("r3.start"));
-        Tank upper = CORRIE.system().item("upper").flatMap(i -> i.only(Tank.class)).orElseThrow();
-        assertThat(heads.get("r1.start")).isBetween(0.05, upper.fitout().filler().orElseThrow().waterLine().si() - upper.outlets().get(0).place().waterLine().si() + 0.15);
+        assertThat(heads.get("r3.end"))
+                .as("the strainer is lower than the selector")
+                .isGreaterThan(heads.get("r3.start"));
+        Tank upper =
+                CORRIE.system().item("upper").flatMap(i -> i.only(Tank.class)).orElseThrow();
+        assertThat(heads.get("r1.start"))
+                .isBetween(
+                        0.05,
+                        upper.fitout().filler().orElseThrow().waterLine().si()
+                                - upper.outlets().get(0).place().waterLine().si()
+                                + 0.15);
     }
 }

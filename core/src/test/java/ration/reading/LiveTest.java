@@ -27,7 +27,9 @@ class LiveTest {
         Live.Steady steady = live.steady("rail", 9.5).orElseThrow();
         assertThat(Unit.PSI.fromSi(steady.mean())).isCloseTo(40, Offset.offset(0.011));
         assertThat(Unit.PSI.fromSi(steady.scatter())).isCloseTo(0.1, Offset.offset(0.01));
-        assertThat(Unit.GALLON_PER_HOUR.fromSi(live.rise("can", 30).orElseThrow())).as("0.005 gal a second").isCloseTo(18, Offset.offset(1e-6));
+        assertThat(Unit.GALLON_PER_HOUR.fromSi(live.rise("can", 30).orElseThrow()))
+                .as("0.005 gal a second")
+                .isCloseTo(18, Offset.offset(1e-6));
         assertThat(live.steady("oil", 10)).isEmpty();
         assertThat(live.rise("oil", 10)).isEmpty();
     }
@@ -36,13 +38,25 @@ class LiveTest {
     void whatCannotBeReadIsCountedAndTheFirstIsTold() {
         Live live = new Live();
         live.line("1,rail,30,psi", 1);
-        for (String bad : new String[] {"2,rail,thirty,psi", "2,rail,30,furlongs", "2,rail,30", "2,,30,psi", "2,rail,30,gal", "x,rail,30,psi", "2,rail,1e300,psi"}) {
+        for (String bad : new String[] {
+            "2,rail,thirty,psi",
+            "2,rail,30,furlongs",
+            "2,rail,30",
+            "2,,30,psi",
+            "2,rail,30,gal",
+            "x,rail,30,psi",
+            "2,rail,1e300,psi"
+        }) {
             live.line(bad, 2);
         }
-        assertThat(live.trouble()).startsWith("7 lines could not be read, the first").contains("thirty", "a number is expected");
+        assertThat(live.trouble())
+                .startsWith("7 lines could not be read, the first")
+                .contains("thirty", "a number is expected");
         assertThat(live.samples("rail")).hasSize(1);
         live.line("0,rail,12,psi", 3);
-        assertThat(live.samples("rail")).as("a clock that goes back was started anew").hasSize(1);
+        assertThat(live.samples("rail"))
+                .as("a clock that goes back was started anew")
+                .hasSize(1);
         assertThat(Unit.PSI.fromSi(live.shown(3).get(0).value())).isCloseTo(12, Offset.offset(1e-9));
     }
 
@@ -60,7 +74,10 @@ class LiveTest {
         assertThat(live.trouble()).contains("too many channels");
     }
 
-    /** A unit cut off in the middle would be another unit: psi is not ps, inHg is not in. Letters cut between two reads stay letters. */
+    /**
+     * A unit cut off in the middle would be another unit: psi is not ps, inHg is not in. Letters cut between two reads
+     * stay letters.
+     */
     @Test
     void onlyAWholeLineIsALine() {
         java.util.List<String> lines = new java.util.ArrayList<>();

@@ -28,7 +28,9 @@ class ProofTest {
             assertThat(proof.own()).as("turbulent flows under Ration's law").isLessThan(0.005);
         }
         if (proof.fastest() < FrictionLaw.LAMINAR_END) {
-            assertThat(proof.own()).as("laminar flows are the same under every law").isLessThan(1e-7);
+            assertThat(proof.own())
+                    .as("laminar flows are the same under every law")
+                    .isLessThan(1e-7);
         }
     }
 
@@ -40,7 +42,8 @@ class ProofTest {
         try (InputStream in = open(id)) {
             expected = ReferenceCase.alternative(in, "colebrook_lin2300_4000");
         }
-        NetworkSolution solution = Network.of(load(id).under(FrictionLaw.TEXTBOOK)).solve();
+        NetworkSolution solution =
+                Network.of(load(id).under(FrictionLaw.TEXTBOOK)).solve();
         assertThat(Proof.difference(expected, solution)).isLessThan(1e-6);
     }
 
@@ -55,9 +58,12 @@ class ProofTest {
     @Test
     void aFileOfAnotherFormIsRefusedWithItsName() {
         assertThatThrownBy(() -> ReferenceCase.read(stream("{\"nodes\":3}"), "odd.json"))
-                .isInstanceOf(IOException.class).hasMessageContaining("odd.json").hasMessageContaining("rho_kg_m3");
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("odd.json")
+                .hasMessageContaining("rho_kg_m3");
         assertThatThrownBy(() -> ReferenceCase.read(stream("{"), "cut.json"))
-                .isInstanceOf(IOException.class).hasMessageContaining("cut.json is not JSON");
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("cut.json is not JSON");
     }
 
     private static org.assertj.core.data.Offset<Double> within(double d) {

@@ -25,16 +25,20 @@ class LessLeftTest {
         Project project = Systems.project(system);
         TankAnswer now = Assessment.of(project).tank("left").orElseThrow();
         List<LessLeft.Row> rows = LessLeft.of(project, now, Task.QUIET);
-        assertThat(rows).isNotEmpty().isSortedAccordingTo((a, b) -> Double.compare(a.after().predicted().volume(),
-                b.after().predicted().volume()));
+        assertThat(rows)
+                .isNotEmpty()
+                .isSortedAccordingTo((a, b) -> Double.compare(
+                        a.after().predicted().volume(), b.after().predicted().volume()));
         for (LessLeft.Row row : rows) {
             Project after = row.edit().change().apply(project);
             assertThat(Validation.of(after.system())).as(row.title()).noneMatch(Problem::blocks);
             Assessment a = Assessment.of(after);
             assertThat(a.blocked()).as(row.title()).isFalse();
             TankAnswer tank = a.tank("left").orElseThrow();
-            assertThat(tank.predicted().volume()).as(row.title()).isCloseTo(row.after().predicted().volume(),
-                    Offset.offset(1e-12)).isLessThan(now.predicted().volume());
+            assertThat(tank.predicted().volume())
+                    .as(row.title())
+                    .isCloseTo(row.after().predicted().volume(), Offset.offset(1e-12))
+                    .isLessThan(now.predicted().volume());
         }
     }
 
@@ -42,8 +46,10 @@ class LessLeftTest {
     void aSecondOutletIsTeedIn() {
         Project project = Systems.project(Systems.twoTanks(20, 20));
         TankAnswer now = Assessment.of(project).tank("left").orElseThrow();
-        LessLeft.Row second = LessLeft.of(project, now, Task.QUIET).stream().filter(r -> r.title().startsWith("Second outlet"))
-                .findFirst().orElseThrow();
+        LessLeft.Row second = LessLeft.of(project, now, Task.QUIET).stream()
+                .filter(r -> r.title().startsWith("Second outlet"))
+                .findFirst()
+                .orElseThrow();
         FuelSystem after = second.edit().change().apply(project).system();
         assertThat(after.openPorts()).isEqualTo(project.system().openPorts());
         assertThat(after.all(Tee.class)).hasSize(1);
@@ -53,8 +59,11 @@ class LessLeftTest {
     void itCanBeStopped() {
         Project project = Systems.project(Systems.twoTanks(20, 20));
         AtomicInteger told = new AtomicInteger();
-        assertThat(LessLeft.of(project, Assessment.of(project).tank("left").orElseThrow(), new Task(s -> told.incrementAndGet(),
-                () -> told.get() >= 2))).isEmpty();
+        assertThat(LessLeft.of(
+                        project,
+                        Assessment.of(project).tank("left").orElseThrow(),
+                        new Task(s -> told.incrementAndGet(), () -> told.get() >= 2)))
+                .isEmpty();
         assertThat(told.get()).isEqualTo(2);
     }
 }

@@ -40,8 +40,10 @@ class RemediesTest {
         assertThat(remedies).hasSizeGreaterThan(4);
         for (Remedy r : remedies) {
             Assessment after = Assessment.of(r.edit().change().apply(CORRIE));
-            assertThat(after.governing().orElseThrow().margin()).as(r.title()).isCloseTo(r.after().margin(),
-                    Offset.offset(1e-9)).isGreaterThan(NOW.governing().orElseThrow().margin());
+            assertThat(after.governing().orElseThrow().margin())
+                    .as(r.title())
+                    .isCloseTo(r.after().margin(), Offset.offset(1e-9))
+                    .isGreaterThan(NOW.governing().orElseThrow().margin());
             assertThat(after.governing().get().condition()).isEqualTo(r.after().condition());
         }
     }
@@ -63,31 +65,62 @@ class RemediesTest {
     void aCancelledSearchGivesNothingAndStops() {
         AtomicInteger asked = new AtomicInteger();
         List<Double> shares = new ArrayList<>();
-        assertThat(Remedies.of(NOW, new Task(shares::add, () -> asked.incrementAndGet() > 2))).isEmpty();
+        assertThat(Remedies.of(NOW, new Task(shares::add, () -> asked.incrementAndGet() > 2)))
+                .isEmpty();
         assertThat(shares).hasSize(2).isSorted();
     }
 
-    /** A part that costs much in the one line to the engine is offered larger, in its own words, and keeps the promise. */
+    /**
+     * A part that costs much in the one line to the engine is offered larger, in its own words, and keeps the promise.
+     */
     @ParameterizedTest
-    @EnumSource(value = NewItem.class, names = {"STRAINER", "SHUT_OFF", "CHECK_VALVE", "FILTER", "FLOW_SENDER", "BULKHEAD", "QUICK_DISCONNECT", "ORIFICE"})
+    @EnumSource(
+            value = NewItem.class,
+            names = {
+                "STRAINER",
+                "SHUT_OFF",
+                "CHECK_VALVE",
+                "FILTER",
+                "FLOW_SENDER",
+                "BULKHEAD",
+                "QUICK_DISCONNECT",
+                "ORIFICE"
+            })
     void whatCostsMostInTheLineIsOfferedLarger(NewItem kind) {
-        LayoutEdits.Outcome in = LayoutEdits.add(Systems.oneLine(), "r1", LayoutEdits.Spot.IN_RUN, kind).orElseThrow();
+        LayoutEdits.Outcome in = LayoutEdits.add(Systems.oneLine(), "r1", LayoutEdits.Spot.IN_RUN, kind)
+                .orElseThrow();
         FuelSystem costly = in.system();
         Item part = costly.item(in.picked()).orElseThrow();
         for (Field f : FieldSheet.of(part)) {
             double factor = f.key().endsWith(".loss") ? 8 : f.key().equals("bore") ? 0.8 : 1;
-            costly = costly.replace(f.with().apply(costly.item(in.picked()).orElseThrow(), f.get().apply(part).with(Quantity.of(factor * f.get().apply(part)
-                    .quantity().value(), f.get().apply(part).quantity().unit()))));
+            costly = costly.replace(f.with()
+                    .apply(
+                            costly.item(in.picked()).orElseThrow(),
+                            f.get()
+                                    .apply(part)
+                                    .with(Quantity.of(
+                                            factor
+                                                    * f.get()
+                                                            .apply(part)
+                                                            .quantity()
+                                                            .value(),
+                                            f.get().apply(part).quantity().unit()))));
         }
         Project project = Systems.project(costly);
         Assessment now = Assessment.of(project);
         List<Remedy> remedies = Remedies.of(now, Task.QUIET);
-        Remedy own = remedies.stream().filter(r -> !r.detail().startsWith("together") && r.title().startsWith(part.name())).findFirst().orElseThrow(
-                () -> new AssertionError(part.name() + " is not offered larger: " + remedies.stream().map(Remedy::title).toList()));
+        Remedy own = remedies.stream()
+                .filter(r -> !r.detail().startsWith("together") && r.title().startsWith(part.name()))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(part.name() + " is not offered larger: "
+                        + remedies.stream().map(Remedy::title).toList()));
         Project after = own.edit().change().apply(project);
-        assertThat(after.system().item(part.id())).isPresent().isNotEqualTo(project.system().item(part.id()));
-        assertThat(Assessment.of(after).governing().orElseThrow().margin()).isCloseTo(own.after().margin(), Offset.offset(1e-9)).isGreaterThan(now
-                .governing().orElseThrow().margin());
+        assertThat(after.system().item(part.id()))
+                .isPresent()
+                .isNotEqualTo(project.system().item(part.id()));
+        assertThat(Assessment.of(after).governing().orElseThrow().margin())
+                .isCloseTo(own.after().margin(), Offset.offset(1e-9))
+                .isGreaterThan(now.governing().orElseThrow().margin());
     }
 
     // how sure
@@ -99,7 +132,9 @@ class RemediesTest {
         FuelSystem s = pumped.system();
         for (Item item : pumped.system().items()) {
             for (Field f : FieldSheet.of(item)) {
-                String by = item.only(Pump.class).isPresent() && f.key().startsWith("curve[0].pressure") ? "bench \u00b15 psi" : "tape \u00b10";
+                String by = item.only(Pump.class).isPresent() && f.key().startsWith("curve[0].pressure")
+                        ? "bench \u00b15 psi"
+                        : "tape \u00b10";
                 Item as = s.item(item.id()).orElseThrow();
                 s = s.replace(f.with().apply(as, new Measured(f.get().apply(as).quantity(), by)));
             }
@@ -115,7 +150,7 @@ class RemediesTest {
     @Test
     void nothingIsSureWhereNothingIsComputed() {
         assertThat(Chance.of(Assessment.of(Project.empty()), 1, 10, Task.QUIET)).isEmpty();
-        assertThat(Chance.of(NOW, 1, 10, new Task(share -> { }, () -> true))).isEmpty();
+        assertThat(Chance.of(NOW, 1, 10, new Task(share -> {}, () -> true))).isEmpty();
         assertThat(Remedies.of(Assessment.of(Project.empty()), Task.QUIET)).isEmpty();
     }
 
@@ -123,7 +158,8 @@ class RemediesTest {
     void theSameSeedGivesTheSameChanceHoweverManyThreadsHelp() throws Exception {
         Chance usual = Chance.of(NOW, 7, 60, Task.QUIET).orElseThrow();
         java.util.concurrent.ForkJoinPool alone = new java.util.concurrent.ForkJoinPool(1);
-        Chance single = alone.submit(() -> Chance.of(NOW, 7, 60, Task.QUIET).orElseThrow()).get();
+        Chance single = alone.submit(() -> Chance.of(NOW, 7, 60, Task.QUIET).orElseThrow())
+                .get();
         alone.shutdown();
         assertThat(single).isEqualTo(usual);
         assertThat(Chance.of(NOW, 8, 60, Task.QUIET).orElseThrow()).isNotEqualTo(usual);
@@ -139,7 +175,9 @@ class RemediesTest {
             for (int i = 0; i < ItemFigures.of(item, s).size(); i++) {
                 Item now = s.item(item.id()).orElseThrow();
                 ItemFigures.Figure f = ItemFigures.of(now, s).get(i);
-                s = f.set().apply(new Measured(f.value().quantity(), "tape \u00b10")).apply(s);
+                s = f.set()
+                        .apply(new Measured(f.value().quantity(), "tape \u00b10"))
+                        .apply(s);
             }
         }
         Assessment exact = Assessment.of(CORRIE.with(s));
@@ -152,9 +190,12 @@ class RemediesTest {
 
     @Test
     void aToleranceIsReadFromBehindHowItWasMeasured() {
-        assertThat(Method.tolerance(Measured.of(40, Unit.INCH, "tape \u00b11/8 in"))).isCloseTo(0.003175, Offset.offset(1e-9));
+        assertThat(Method.tolerance(Measured.of(40, Unit.INCH, "tape \u00b11/8 in")))
+                .isCloseTo(0.003175, Offset.offset(1e-9));
         assertThat(Method.tolerance(Measured.of(40, Unit.INCH, "tape"))).isCloseTo(0.00635, Offset.offset(1e-9));
-        assertThat(Method.tolerance(Measured.of(0.1, Unit.PSI, "bench +/- 0.01 psi"))).isCloseTo(68.95, Offset.offset(0.01));
-        assertThat(Method.tolerance(Measured.of(20, Unit.CELSIUS, "gauge \u00b12 \u00b0C"))).isCloseTo(2, Offset.offset(1e-9));
+        assertThat(Method.tolerance(Measured.of(0.1, Unit.PSI, "bench +/- 0.01 psi")))
+                .isCloseTo(68.95, Offset.offset(0.01));
+        assertThat(Method.tolerance(Measured.of(20, Unit.CELSIUS, "gauge \u00b12 \u00b0C")))
+                .isCloseTo(2, Offset.offset(1e-9));
     }
 }

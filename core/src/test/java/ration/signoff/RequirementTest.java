@@ -36,18 +36,36 @@ class RequirementTest {
     private static final Project CORRIE = Systems.corrie().withTests(List.of());
 
     private static Requirement of(Project p, String id) {
-        return Requirement.of(Assessment.of(p), UnitSystem.US).stream().filter(r -> r.id().equals(id)).findFirst().orElseThrow();
+        return Requirement.of(Assessment.of(p), UnitSystem.US).stream()
+                .filter(r -> r.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Project poured(double gph) {
-        Wanted w = Assessment.of(CORRIE).programme().tests().stream().map(t -> t.wanted()).filter(x -> x.key().equals("flow.UPPER")).findFirst().orElseThrow();
-        Work.Sheet sheet = w.begun().with("pitch", Measured.of(22, Unit.DEGREE)).with("contents", Measured.of(2.3, Unit.GALLON)).plus(Work.Row.of(Map.of("volume", Measured.of(0.25,
-                Unit.GALLON), "time", Measured.of(900 / gph, Unit.SECOND))));
-        return CORRIE.with(new HangarTest("f", "", new HangarTest.Circumstances("2026-11-20", "", "", Optional.empty(), "", "").on(Standing.restsOn(CORRIE.asBuilt(), "", sheet)), sheet,
+        Wanted w = Assessment.of(CORRIE).programme().tests().stream()
+                .map(t -> t.wanted())
+                .filter(x -> x.key().equals("flow.UPPER"))
+                .findFirst()
+                .orElseThrow();
+        Work.Sheet sheet = w.begun()
+                .with("pitch", Measured.of(22, Unit.DEGREE))
+                .with("contents", Measured.of(2.3, Unit.GALLON))
+                .plus(Work.Row.of(
+                        Map.of("volume", Measured.of(0.25, Unit.GALLON), "time", Measured.of(900 / gph, Unit.SECOND))));
+        return CORRIE.with(new HangarTest(
+                "f",
+                "",
+                new HangarTest.Circumstances("2026-11-20", "", "", Optional.empty(), "", "")
+                        .on(Standing.restsOn(CORRIE.asBuilt(), "", sheet)),
+                sheet,
                 new HangarTest.Progress(6, 0, true)));
     }
 
-    /** However good the prediction, a requirement whose test was not run is Not shown; run, it holds; the tube changed, it is open again and struck. */
+    /**
+     * However good the prediction, a requirement whose test was not run is Not shown; run, it holds; the tube changed,
+     * it is open again and struck.
+     */
     @Test
     void aRequirementStandsOnItsTest() {
         Requirement before = of(CORRIE, "flow.margin..UPPER");
@@ -61,13 +79,17 @@ class RequirementTest {
         assertThat(then.since()).isEqualTo("2026-11-20");
         assertThat(then.measured()).isEqualTo("31.0 gph");
         assertThat(then.struck()).isFalse();
-        Requirement after = of(tested.with(tested.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035")))), "flow.margin..UPPER");
+        Requirement after = of(
+                tested.with(tested.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035")))),
+                "flow.margin..UPPER");
         assertThat(after.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(after.struck()).isTrue();
         assertThat(after.measured()).isEqualTo("31.0 gph");
         assertThat(after.since()).isEqualTo("stale");
         assertThat(after.words()).contains("R3: size was 5/16");
-        assertThat(of(poured(15), "flow.margin..UPPER").verdict()).as("short when measured, whatever is computed").isEqualTo(Verdict.SHORT);
+        assertThat(of(poured(15), "flow.margin..UPPER").verdict())
+                .as("short when measured, whatever is computed")
+                .isEqualTo(Verdict.SHORT);
     }
 
     @Test
@@ -77,33 +99,54 @@ class RequirementTest {
             List<Requirement> all = Requirement.of(a, UnitSystem.METRIC);
             assertThat(all).extracting(r -> r.finding()).doesNotHaveDuplicates();
             long merged = a.findings().size() - all.size();
-            assertThat(merged).as(demo).isBetween((long) a.tanks().size(), 2L + a.tanks().size());
+            assertThat(merged)
+                    .as(demo)
+                    .isBetween((long) a.tanks().size(), 2L + a.tanks().size());
             Verdict worst = a.findings().stream().map(f -> f.verdict()).reduce(Verdict.HOLDS, Verdict::worse);
             assertThat(all.get(0).verdict()).isEqualTo(worst);
-            assertThat(all).allSatisfy(r -> assertThat(r.verdict()).isGreaterThanOrEqualTo(r.finding().verdict()));
+            assertThat(all).allSatisfy(r -> assertThat(r.verdict())
+                    .isGreaterThanOrEqualTo(r.finding().verdict()));
         }
     }
 
     @Test
     void anAcceptanceStandsBesideAndChangesNothing() throws Exception {
         Requirement open = of(CORRIE, "flow.margin..FUSELAGE");
-        SignOff said = CORRIE.signOff().with(new SignOff.Accepted(open.id(), "I. Nobody", "fuselage tank not used for take-off", DAY, Requirement.as(open.finding()))).with(new SignOff.Point(
-                open.id(), "builder", "tube ordered")).with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
+        SignOff said = CORRIE.signOff()
+                .with(new SignOff.Accepted(
+                        open.id(),
+                        "I. Nobody",
+                        "fuselage tank not used for take-off",
+                        DAY,
+                        Requirement.as(open.finding())))
+                .with(new SignOff.Point(open.id(), "builder", "tube ordered"))
+                .with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
         Project p = CORRIE.with(said);
         Requirement r = of(p, open.id());
         assertThat(r.verdict()).isEqualTo(open.verdict()).isEqualTo(Verdict.SHORT);
         assertThat(r.accepted()).isPresent();
         assertThat(r.acceptedOtherwise()).isFalse();
         assertThat(r.point().orElseThrow().owner()).isEqualTo("builder");
-        assertThat(Ledger.of(Assessment.of(p), UnitSystem.US).open().figure()).isEqualTo(Ledger.of(Assessment.of(CORRIE), UnitSystem.US).open().figure());
+        assertThat(Ledger.of(Assessment.of(p), UnitSystem.US).open().figure())
+                .isEqualTo(
+                        Ledger.of(Assessment.of(CORRIE), UnitSystem.US).open().figure());
         Project worse = p.with(p.system().change("r3", Run.class, x -> x.resized(LineSize.parse("1/4 x 0.035"))));
-        assertThat(of(worse, open.id()).acceptedOtherwise()).as("what was accepted is not what is found now").isTrue();
-        assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x.ration")).isEqualTo(p);
+        assertThat(of(worse, open.id()).acceptedOtherwise())
+                .as("what was accepted is not what is found now")
+                .isTrue();
+        assertThat(ProjectFile.read(ProjectFile.text(p).getBytes(StandardCharsets.UTF_8), "x.ration"))
+                .isEqualTo(p);
         StrictSchema.describes(p);
-        assertThat(Packet.mark(p)).as("a packet given out is no change of the document").isEqualTo(Packet.mark(CORRIE.with(said.unissued()))).isNotEqualTo(Packet.mark(CORRIE));
+        assertThat(Packet.mark(p))
+                .as("a packet given out is no change of the document")
+                .isEqualTo(Packet.mark(CORRIE.with(said.unissued())))
+                .isNotEqualTo(Packet.mark(CORRIE));
         assertThat(said.with(new SignOff.Point(open.id(), " ", "")).points()).isEmpty();
-        assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, "")).hasMessageContaining("name and the reason");
-        assertThatThrownBy(() -> ProjectFile.read(ProjectFile.text(p).replace("\"I. Nobody\"", "\"\"").getBytes(StandardCharsets.UTF_8), "x.ration")).isInstanceOf(
-                ProjectFileException.class);
+        assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, ""))
+                .hasMessageContaining("name and the reason");
+        assertThatThrownBy(() -> ProjectFile.read(
+                        ProjectFile.text(p).replace("\"I. Nobody\"", "\"\"").getBytes(StandardCharsets.UTF_8),
+                        "x.ration"))
+                .isInstanceOf(ProjectFileException.class);
     }
 }

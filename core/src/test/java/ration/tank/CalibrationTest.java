@@ -19,12 +19,14 @@ class CalibrationTest {
     void nothingMeasuredChangesNothing() {
         assertThat(Calibration.NONE.real(0.123)).isEqualTo(0.123);
         assertThat(Calibration.through(List.of()).measured()).isFalse();
-        assertThat(Calibration.through(List.of(new Calibration.Point(0, 0.1))).measured()).isFalse();
+        assertThat(Calibration.through(List.of(new Calibration.Point(0, 0.1))).measured())
+                .isFalse();
     }
 
     @Test
     void goesThroughItsPointsAndOnInProportion() {
-        Calibration c = Calibration.through(List.of(new Calibration.Point(0.010, 0.0096), new Calibration.Point(0.020, 0.0194)));
+        Calibration c = Calibration.through(
+                List.of(new Calibration.Point(0.010, 0.0096), new Calibration.Point(0.020, 0.0194)));
         assertThat(c.real(0)).isCloseTo(0, CLOSE);
         assertThat(c.real(0.010)).isCloseTo(0.0096, CLOSE);
         assertThat(c.real(0.020)).isCloseTo(0.0194, CLOSE);
@@ -34,7 +36,9 @@ class CalibrationTest {
 
     @Test
     void readingsCloseTogetherCountAsOne() {
-        Calibration c = Calibration.through(List.of(new Calibration.Point(0.0100, 0.0101), new Calibration.Point(0.0101, 0.0099),
+        Calibration c = Calibration.through(List.of(
+                new Calibration.Point(0.0100, 0.0101),
+                new Calibration.Point(0.0101, 0.0099),
                 new Calibration.Point(0.020, 0.020)));
         assertThat(c.real(0.01005)).isCloseTo(0.0100, CLOSE);
     }

@@ -27,12 +27,15 @@ import ration.project.Pattern;
 import ration.project.Project;
 import ration.topology.Passing.Way;
 
-/** The graph of ports against the network that computes pressures on the same layout, and against layouts seen by eye. */
+/**
+ * The graph of ports against the network that computes pressures on the same layout, and against layouts seen by eye.
+ */
 class TopologyTest {
 
     static Stream<Project> layouts() {
-        return Stream.concat(Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo), Arrays.stream(Pattern.values())
-                .map(Pattern::project));
+        return Stream.concat(
+                Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo),
+                Arrays.stream(Pattern.values()).map(Pattern::project));
     }
 
     /** As the engine runs: checks hold, standing pumps pass as they are built. */
@@ -54,7 +57,8 @@ class TopologyTest {
     void whereFuelFlowsItCanCome(Project project) {
         FuelSystem system = project.system();
         Topology topology = Topology.of(system);
-        List<PortRef> outlets = system.tanks().stream().flatMap(t -> t.outlets().stream().map(o -> new PortRef(t.id(), o.name())))
+        List<PortRef> outlets = system.tanks().stream()
+                .flatMap(t -> t.outlets().stream().map(o -> new PortRef(t.id(), o.name())))
                 .toList();
         int flowing = 0;
         for (CaseAnswer c : Assessment.of(project).cases()) {
@@ -65,7 +69,9 @@ class TopologyTest {
             for (Run run : system.runs()) {
                 double flow = c.demand().flow(run.id());
                 if (Math.abs(flow) > FlowAnswer.NO_FLOW) {
-                    assertThat(reached).as(run.name() + " in " + c.condition()).contains(flow > 0 ? run.from() : run.to());
+                    assertThat(reached)
+                            .as(run.name() + " in " + c.condition())
+                            .contains(flow > 0 ? run.from() : run.to());
                     flowing++;
                 }
             }
@@ -80,10 +86,13 @@ class TopologyTest {
         FuelSystem system = project.system();
         Topology topology = Topology.of(system);
         for (CaseAnswer c : Assessment.of(project).cases()) {
-            var giving = system.tanks().stream().filter(t -> c.demand().usable() && c.demand().outflow(t) > 1e-8).toList();
+            var giving = system.tanks().stream()
+                    .filter(t -> c.demand().usable() && c.demand().outflow(t) > 1e-8)
+                    .toList();
             if (giving.size() > 1 && system.all(Header.class).findAny().isEmpty()) {
-                assertThat(topology.joined(giving.get(0), Passing.untrusted(c.condition().positions(), Set.of()))).contains(giving.get(
-                        1));
+                assertThat(topology.joined(
+                                giving.get(0), Passing.untrusted(c.condition().positions(), Set.of())))
+                        .contains(giving.get(1));
             }
         }
     }
@@ -100,12 +109,16 @@ class TopologyTest {
         Set<String> shut = new HashSet<>();
         for (List<Run> part : topology.shutIn(vented, away)) {
             for (Run run : part) {
-                assertThat(topology.reached(List.of(run.from(), run.to()), away)).as(run.name()).doesNotContainAnyElementsOf(vented);
+                assertThat(topology.reached(List.of(run.from(), run.to()), away))
+                        .as(run.name())
+                        .doesNotContainAnyElementsOf(vented);
                 assertThat(shut.add(run.id())).as("in one volume only").isTrue();
             }
         }
-        system.runs().stream().filter(r -> !shut.contains(r.id())).forEach(r -> assertThat(topology.reached(List.of(r.from(), r.to()),
-                away)).as(r.name()).containsAnyElementsOf(vented));
+        system.runs().stream().filter(r -> !shut.contains(r.id())).forEach(r -> assertThat(
+                        topology.reached(List.of(r.from(), r.to()), away))
+                .as(r.name())
+                .containsAnyElementsOf(vented));
     }
 
     /** A path from a tank never steps back, and passes nothing that only leads back to a tank. */
@@ -116,8 +129,13 @@ class TopologyTest {
         Map<String, Integer> ranks = topology.ranks();
         Set<String> back = topology.returning();
         for (CaseAnswer c : Assessment.of(project).cases()) {
-            List<String> path = c.demand().path().stream().map(s -> s.item()).filter(i -> project.system().item(i).flatMap(x -> x.only(
-                    Run.class)).isEmpty()).toList();
+            List<String> path = c.demand().path().stream()
+                    .map(s -> s.item())
+                    .filter(i -> project.system()
+                            .item(i)
+                            .flatMap(x -> x.only(Run.class))
+                            .isEmpty())
+                    .toList();
             if (path.isEmpty() || project.system().tanks().stream().noneMatch(t -> t.id().equals(path.get(0)))) {
                 continue;
             }
@@ -125,7 +143,12 @@ class TopologyTest {
                 assertThat(ranks.get(path.get(i))).as(path.toString()).isGreaterThan(ranks.get(path.get(i - 1)));
             }
             // a jet pump lies on both: what comes back drives what goes on
-            assertThat(path).noneMatch(i -> back.contains(i) && project.system().item(i).flatMap(x -> x.only(JetPump.class)).isEmpty());
+            assertThat(path)
+                    .noneMatch(i -> back.contains(i)
+                            && project.system()
+                                    .item(i)
+                                    .flatMap(x -> x.only(JetPump.class))
+                                    .isEmpty());
         }
     }
 
@@ -134,18 +157,23 @@ class TopologyTest {
         FuelSystem s = Systems.twoTanks(20, 20);
         Topology topology = Topology.of(s);
         PortRef left = Systems.port("left.outlet");
-        assertThat(topology.onward(left)).map(PortRef::toString).containsExactly("left.outlet", "selector.left", "selector.out",
-                "carburettor.in");
-        assertThat(topology.reached(List.of(left), Passing.untrusted(Map.of("selector", "RIGHT"), Set.of()))).map(PortRef::toString)
+        assertThat(topology.onward(left))
+                .map(PortRef::toString)
+                .containsExactly("left.outlet", "selector.left", "selector.out", "carburettor.in");
+        assertThat(topology.reached(List.of(left), Passing.untrusted(Map.of("selector", "RIGHT"), Set.of())))
+                .map(PortRef::toString)
                 .containsExactly("left.outlet", "selector.left");
-        assertThat(topology.upstream("carburettor", i -> false)).containsExactly("carburettor", "selector", "left", "right");
+        assertThat(topology.upstream("carburettor", i -> false))
+                .containsExactly("carburettor", "selector", "left", "right");
         assertThat(topology.downstream("left")).containsExactly("left", "selector", "carburettor");
         assertThat(topology.fed(s.tanks().get(1))).hasValue("selector");
         assertThat(topology.meeting("selector")).hasSize(3);
         assertThat(topology.arriving("selector")).extracting(Item::id).containsExactly("r1", "r2");
     }
 
-    /** No kind is left without its inside, but the one that has none: every port of every other kind lies on a passage. */
+    /**
+     * No kind is left without its inside, but the one that has none: every port of every other kind lies on a passage.
+     */
     @Test
     void everyPortLiesOnAPassage() {
         List<String> bare = new ArrayList<>();
@@ -153,8 +181,11 @@ class TopologyTest {
             for (Item item : project.system().items()) {
                 Set<String> joined = new HashSet<>();
                 Passages.of(item).forEach(p -> joined.addAll(List.of(p.from().port(), p.to().port())));
-                boolean one = item.ports().size() < 2 || project.system().tanks().contains(item);
-                item.ports().stream().filter(p -> !one && !joined.contains(p)).forEach(p -> bare.add(item.kind() + " " + p));
+                boolean one =
+                        item.ports().size() < 2 || project.system().tanks().contains(item);
+                item.ports().stream()
+                        .filter(p -> !one && !joined.contains(p))
+                        .forEach(p -> bare.add(item.kind() + " " + p));
             }
         }
         assertThat(bare).isEmpty();

@@ -20,7 +20,10 @@ import ration.file.ProjectFileException;
 import ration.file.StrictSchema;
 import ration.project.Project;
 
-/** Lives run out by date and by hours, unknown age is due, the log only grows; usual lives are common practice, no source. */
+/**
+ * Lives run out by date and by hours, unknown age is due, the log only grows; usual lives are common practice, no
+ * source.
+ */
 class UpkeepTest {
 
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 9);
@@ -51,8 +54,14 @@ class UpkeepTest {
         assertThat(d.left()).isEqualTo("12 weeks left");
         assertThat(due(u, LocalDate.of(2026, 6, 2)).verdict()).isEqualTo(Verdict.SHORT);
         assertThat(due(u, LocalDate.of(2026, 6, 1)).verdict()).isEqualTo(Verdict.THIN);
-        Upkeep older = at(412.6).plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, Optional.of(new Part.Fitted(LocalDate.of(2021, 6, 2), 96.4, Optional.of(LocalDate.of(
-                2020, 12, 1)))), "");
+        Upkeep older = at(412.6)
+                .plus(
+                        "Hose R4",
+                        "r4",
+                        Part.Kind.RUBBER_HOSE,
+                        Optional.of(new Part.Fitted(
+                                LocalDate.of(2021, 6, 2), 96.4, Optional.of(LocalDate.of(2020, 12, 1)))),
+                        "");
         assertThat(due(older, TODAY).on()).contains(LocalDate.of(2025, 12, 1));
         assertThat(due(older, TODAY).verdict()).isEqualTo(Verdict.SHORT);
     }
@@ -62,14 +71,23 @@ class UpkeepTest {
     void theSchemaKnowsEveryPartAndEntry() throws Exception {
         Upkeep u = at(100);
         for (Part.Kind kind : Part.Kind.values()) {
-            u = u.plus(kind.label(), "r4", kind, Optional.of(new Part.Fitted(LocalDate.of(2026, 1, 1), 90, Optional.of(LocalDate.of(2025, 6, 1)))), "a paper");
+            u = u.plus(
+                    kind.label(),
+                    "r4",
+                    kind,
+                    Optional.of(new Part.Fitted(LocalDate.of(2026, 1, 1), 90, Optional.of(LocalDate.of(2025, 6, 1)))),
+                    "a paper");
         }
         String first = u.parts().get(0).id();
-        u = u.looked(first, act(TODAY, 100), "sound").replaced(first, act(TODAY, 100)).corrected(1, act(TODAY, 100),
-                "another hose").removed(u.parts().get(1).id(), act(TODAY, 100));
+        u = u.looked(first, act(TODAY, 100), "sound")
+                .replaced(first, act(TODAY, 100))
+                .corrected(1, act(TODAY, 100), "another hose")
+                .removed(u.parts().get(1).id(), act(TODAY, 100));
         Project kept = Systems.corrie().with(u);
         StrictSchema.describes(kept);
-        assertThat(ProjectFile.read(ProjectFile.text(kept).getBytes(StandardCharsets.UTF_8), "kept.ration").upkeep()).isEqualTo(u);
+        assertThat(ProjectFile.read(ProjectFile.text(kept).getBytes(StandardCharsets.UTF_8), "kept.ration")
+                        .upkeep())
+                .isEqualTo(u);
     }
 
     /** Whichever comes first, hours or months; a look starts it anew. */
@@ -84,52 +102,75 @@ class UpkeepTest {
         assertThat(due(looked, TODAY).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(due(looked, TODAY).atHours()).isEqualTo(505.1);
         Upkeep mistaken = looked.corrected(1, act(TODAY, 455.1), "the other strainer");
-        assertThat(due(mistaken, TODAY).verdict()).as("a look that was put right does not count").isEqualTo(Verdict.SHORT);
+        assertThat(due(mistaken, TODAY).verdict())
+                .as("a look that was put right does not count")
+                .isEqualTo(Verdict.SHORT);
     }
 
     /** What nobody knows is due now and not shown; what is temporary is Short until it is gone. */
     @Test
     void unknownAgeIsDueAndTemporaryThingsAreShort() {
-        Upkeep u = at(10).plus("Hose at the plenum", "", Part.Kind.RUBBER_HOSE, Optional.empty(), "").plus("Worm clamp on R4", "r4", Part.Kind.TEMPORARY, fitted(2026, 3, 4,
-                9), "").plus("Sight tube", "", Part.Kind.SIGHT_TUBE, fitted(2026, 1, 1, 5), "");
+        Upkeep u = at(10).plus("Hose at the plenum", "", Part.Kind.RUBBER_HOSE, Optional.empty(), "")
+                .plus("Worm clamp on R4", "r4", Part.Kind.TEMPORARY, fitted(2026, 3, 4, 9), "")
+                .plus("Sight tube", "", Part.Kind.SIGHT_TUBE, fitted(2026, 1, 1, 5), "");
         List<Due> all = Due.of(u, TODAY);
-        assertThat(all).extracting(d -> d.part().name()).containsExactly("Worm clamp on R4", "Hose at the plenum", "Sight tube");
+        assertThat(all)
+                .extracting(d -> d.part().name())
+                .containsExactly("Worm clamp on R4", "Hose at the plenum", "Sight tube");
         assertThat(all).extracting(Due::verdict).containsExactly(Verdict.SHORT, Verdict.NOT_SHOWN, Verdict.HOLDS);
         assertThat(all.get(1).left()).isEqualTo("age unknown: due now");
         Upkeep off = u.removed("worm-clamp-on-r4", act(TODAY, 10));
         assertThat(off.parts()).hasSize(2);
-        assertThat(off.log()).singleElement().satisfies(e -> assertThat(e.what()).isEqualTo(Entry.What.REMOVED));
+        assertThat(off.log()).singleElement().satisfies(e -> assertThat(e.what())
+                .isEqualTo(Entry.What.REMOVED));
     }
 
     /** One act: the old out, the new in with its paper, a sentence for the logbook, what to test again. */
     @Test
     void replacingIsOneActAndLeavesASentence() {
-        Upkeep u = at(412.6).plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, fitted(2021, 6, 2, 96.4), "21-0417").replaced("hose-r4", act(TODAY, 412.6));
+        Upkeep u = at(412.6)
+                .plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, fitted(2021, 6, 2, 96.4), "21-0417")
+                .replaced("hose-r4", act(TODAY, 412.6));
         assertThat(due(u, TODAY).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(due(u, TODAY).on()).contains(LocalDate.of(2031, 3, 9));
         assertThat(u.parts().get(0).paper()).isEqualTo("26-0058");
-        assertThat(Upkeep.logbook(u.log().get(0))).isEqualTo("2026-03-09, 412.6 h: Hose R4 replaced, paper 26-0058. Old one: fitted 2021-06-02 at 96.4 h, paper 21-0417."
-                + " builder");
-        assertThat(Again.after(Systems.corrie().system(), u.parts().get(0))).contains("Lines under pressure", "Flow nose-up, every position that passes R4").last().asString()
+        assertThat(Upkeep.logbook(u.log().get(0)))
+                .isEqualTo("2026-03-09, 412.6 h: Hose R4 replaced, paper 26-0058. Old one: fitted 2021-06-02 at"
+                        + " 96.4 h, paper 21-0417."
+                        + " builder");
+        assertThat(Again.after(Systems.corrie().system(), u.parts().get(0)))
+                .contains("Lines under pressure", "Flow nose-up, every position that passes R4")
+                .last()
+                .asString()
                 .startsWith("First run");
     }
 
-    /** A cap's seal keeps water out and does not lie in the fuel's way: a new one ends no test of a line. A new gasket does. */
+    /**
+     * A cap's seal keeps water out and does not lie in the fuel's way: a new one ends no test of a line. A new gasket
+     * does.
+     */
     @Test
     void aCapSealIsNotInTheFuelsWay() {
-        Upkeep u = at(100).plus("Seal of the left cap", "left", Part.Kind.CAP_SEAL, Optional.empty(), "").replaced("seal-of-the-left-cap", act(TODAY, 100));
+        Upkeep u = at(100).plus("Seal of the left cap", "left", Part.Kind.CAP_SEAL, Optional.empty(), "")
+                .replaced("seal-of-the-left-cap", act(TODAY, 100));
         assertThat(u.renewed()).isEmpty();
-        assertThat(Again.after(Systems.demo("tansy-l3").system(), u.parts().get(0))).singleElement().asString().contains("sample of Left tank");
-        Upkeep plate = u.plus("Plate gasket", "left", Part.Kind.PLATE, Optional.empty(), "").replaced("plate-gasket", act(TODAY, 100));
+        assertThat(Again.after(Systems.demo("tansy-l3").system(), u.parts().get(0)))
+                .singleElement()
+                .asString()
+                .contains("sample of Left tank");
+        Upkeep plate = u.plus("Plate gasket", "left", Part.Kind.PLATE, Optional.empty(), "")
+                .replaced("plate-gasket", act(TODAY, 100));
         assertThat(plate.renewed()).containsKey("left");
-        assertThat(Again.after(Systems.demo("tansy-l3").system(), plate.parts().get(1))).contains("Tank tight under a column of water");
+        assertThat(Again.after(Systems.demo("tansy-l3").system(), plate.parts().get(1)))
+                .contains("Tank tight under a column of water");
     }
 
     /** Whatever is done, the log only grows and its numbers are never given twice; nothing earlier changes. */
     @Test
     void theLogOnlyGrows() {
         Random random = new Random(11);
-        Upkeep u = at(5).plus("A", "", Part.Kind.OTHER, fitted(2025, 1, 1, 1), "").plus("B", "", Part.Kind.SEALS, Optional.empty(), "");
+        Upkeep u = at(5).plus("A", "", Part.Kind.OTHER, fitted(2025, 1, 1, 1), "")
+                .plus("B", "", Part.Kind.SEALS, Optional.empty(), "");
         for (int n = 0; n < 200; n++) {
             Upkeep before = u;
             Upkeep.Act act = act(TODAY.plusDays(n), 5 + n);
@@ -150,23 +191,34 @@ class UpkeepTest {
     /** To the file and back; a day that is none is told, and the file not changed. */
     @Test
     void itGoesToTheFileAndBack() throws ProjectFileException {
-        Upkeep u = at(412.6).plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, Optional.of(new Part.Fitted(LocalDate.of(2021, 6, 2), 96.4, Optional.of(LocalDate.of(2021, 1,
-                5)))), "21-0417").plus("Vent", "upper", Part.Kind.VENT, Optional.empty(), "").replaced("hose-r4", act(TODAY, 412.6)).corrected(1, act(TODAY, 412.6),
-                        "Hose R3");
+        Upkeep u = at(412.6)
+                .plus(
+                        "Hose R4",
+                        "r4",
+                        Part.Kind.RUBBER_HOSE,
+                        Optional.of(
+                                new Part.Fitted(LocalDate.of(2021, 6, 2), 96.4, Optional.of(LocalDate.of(2021, 1, 5)))),
+                        "21-0417")
+                .plus("Vent", "upper", Part.Kind.VENT, Optional.empty(), "")
+                .replaced("hose-r4", act(TODAY, 412.6))
+                .corrected(1, act(TODAY, 412.6), "Hose R3");
         Project p = Systems.corrie().with(u);
         String text = ProjectFile.text(p);
         Project read = ProjectFile.read(text.getBytes(StandardCharsets.UTF_8), "test.ration");
         assertThat(read.upkeep()).isEqualTo(u);
         assertThat(read).isEqualTo(p);
-        assertThatThrownBy(() -> ProjectFile.read(text.replace("2026-03-09", "2026-13-09").getBytes(StandardCharsets.UTF_8), "test.ration")).isInstanceOf(
-                ProjectFileException.class);
+        assertThatThrownBy(() -> ProjectFile.read(
+                        text.replace("2026-03-09", "2026-13-09").getBytes(StandardCharsets.UTF_8), "test.ration"))
+                .isInstanceOf(ProjectFileException.class);
     }
 
     /** The calendar is read back by a library: a whole day each, on the day it falls due. */
     @Test
     void theCalendarHoldsTheDays() {
-        Project p = Systems.corrie().with(at(412.6).plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, fitted(2021, 6, 2, 96.4), "").plus("Tank sealing", "upper",
-                Part.Kind.SEALANT, fitted(2026, 3, 1, 411), ""));
+        Project p = Systems.corrie()
+                .with(at(412.6)
+                        .plus("Hose R4", "r4", Part.Kind.RUBBER_HOSE, fitted(2021, 6, 2, 96.4), "")
+                        .plus("Tank sealing", "upper", Part.Kind.SEALANT, fitted(2026, 3, 1, 411), ""));
         String text = UpkeepFiles.calendar(p, TODAY);
         ICalendar read = Biweekly.parse(text).first();
         assertThat(read.getEvents()).as("hours alone have no day").hasSize(1);

@@ -45,7 +45,10 @@ class HeatPathTest {
                     continue;
                 }
                 flowing++;
-                assertThat(path.fewest(day)).isCloseTo(path.on(day).least(heat.vapor()).orElseThrow().degrees(heat.vapor()), Offset.offset(1e-8));
+                assertThat(path.fewest(day))
+                        .isCloseTo(
+                                path.on(day).least(heat.vapor()).orElseThrow().degrees(heat.vapor()),
+                                Offset.offset(1e-8));
             }
         }
         assertThat(flowing).isPositive();
@@ -53,7 +56,9 @@ class HeatPathTest {
 
     /** Warmer fuel has fewer degrees left everywhere, and so have thinner air and more power; any day. */
     @Property(tries = 15)
-    void warmer_fuel_and_thinner_air_have_fewer_degrees(@ForAll @DoubleRange(min = 270, max = 330) double kelvin, @ForAll @DoubleRange(min = 0, max = 5000) double high)
+    void warmer_fuel_and_thinner_air_have_fewer_degrees(
+            @ForAll @DoubleRange(min = 270, max = 330) double kelvin,
+            @ForAll @DoubleRange(min = 0, max = 5000) double high)
             throws ProjectFileException {
         String demo = DEMOS.get((int) (kelvin * 10) % DEMOS.size());
         Project p = ProjectFile.demo(demo);
@@ -71,8 +76,13 @@ class HeatPathTest {
         CaseAnswer c = look("corrie-b1");
         Heat heat = p.heat();
         Air day = new Air(0, 305);
-        List<Gap> gaps = PathHeat.of(p.system(), c.demand(), heat, day, Power.TAKE_OFF).gaps();
-        String first = gaps.stream().map(Gap::item).filter(i -> p.system().item(i).flatMap(x -> x.only(Run.class)).isPresent()).findFirst().orElseThrow();
+        List<Gap> gaps =
+                PathHeat.of(p.system(), c.demand(), heat, day, Power.TAKE_OFF).gaps();
+        String first = gaps.stream()
+                .map(Gap::item)
+                .filter(i -> p.system().item(i).flatMap(x -> x.only(Run.class)).isPresent())
+                .findFirst()
+                .orElseThrow();
         Run run = (Run) p.system().item(first).orElseThrow();
         List<Gap> along = gaps.stream().filter(g -> g.item().equals(first)).toList();
         double mass = c.demand().fluid().density() * Math.abs(c.demand().flow(first));
@@ -80,7 +90,13 @@ class HeatPathTest {
         double kelvin = along.get(0).kelvin();
         for (int i = 1; i < along.size(); i++) {
             double length = along.get(i).along() - along.get(i - 1).along();
-            kelvin = cabin + (kelvin - cabin) * Math.exp(-Math.PI * run.size().bore() * heat.through(run) * length / (mass * Warming.SPECIFIC_HEAT));
+            kelvin = cabin
+                    + (kelvin - cabin)
+                            * Math.exp(-Math.PI
+                                    * run.size().bore()
+                                    * heat.through(run)
+                                    * length
+                                    / (mass * Warming.SPECIFIC_HEAT));
             assertThat(along.get(i).kelvin()).isCloseTo(kelvin, Offset.offset(1e-9));
         }
         assertThat(along).hasSizeGreaterThan(1);

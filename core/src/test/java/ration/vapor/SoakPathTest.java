@@ -24,7 +24,12 @@ class SoakPathTest {
 
     private static List<SoakPath> soak(Project p) {
         VaporAnswer v = Assessment.of(p).vapor().orElseThrow();
-        return SoakPath.of(p.system(), VaporAnswer.path(p, v.look(), new Air(0, v.air().fuelKelvin())), p.heat(), Power.TAKE_OFF, 0);
+        return SoakPath.of(
+                p.system(),
+                VaporAnswer.path(p, v.look(), new Air(0, v.air().fuelKelvin())),
+                p.heat(),
+                Power.TAKE_OFF,
+                0);
     }
 
     private static double peak(SoakPath p) {
@@ -46,7 +51,9 @@ class SoakPathTest {
         }
     }
 
-    /** Nothing soaks hotter than the air around it ever was, nor below the fuel it began with while that air is warmer. */
+    /**
+     * Nothing soaks hotter than the air around it ever was, nor below the fuel it began with while that air is warmer.
+     */
     @Test
     void partsStayBetweenTheirFuelAndTheBay() {
         Project p = Systems.corrie();
@@ -63,17 +70,27 @@ class SoakPathTest {
     @Test
     void aPartSaidToStandOutsideDoesNotSoak() {
         Project p = Systems.corrie();
-        assertThat(soak(p.with(p.heat().withZone("carburettor", Zone.OUTSIDE)))).extracting(SoakPath::item).doesNotContain(
-                "carburettor");
+        assertThat(soak(p.with(p.heat().withZone("carburettor", Zone.OUTSIDE))))
+                .extracting(SoakPath::item)
+                .doesNotContain("carburettor");
     }
 
-    /** Blast air keeps a shrouded body cool in flight; once the engine stands there is none, and it soaks like the others. */
+    /**
+     * Blast air keeps a shrouded body cool in flight; once the engine stands there is none, and it soaks like the
+     * others.
+     */
     @Test
     void aShroudCoolsInFlightAndNotAfterShutdown() {
         Project p = Systems.corrie();
         Project shrouded = p.with(p.heat().withZone("carburettor", Zone.SHROUD));
-        SoakPath bare = soak(p).stream().filter(s -> s.item().equals("carburettor")).findFirst().orElseThrow();
-        SoakPath cooled = soak(shrouded).stream().filter(s -> s.item().equals("carburettor")).findFirst().orElseThrow();
+        SoakPath bare = soak(p).stream()
+                .filter(s -> s.item().equals("carburettor"))
+                .findFirst()
+                .orElseThrow();
+        SoakPath cooled = soak(shrouded).stream()
+                .filter(s -> s.item().equals("carburettor"))
+                .findFirst()
+                .orElseThrow();
         assertThat(cooled.soak().start()).isLessThanOrEqualTo(bare.soak().start());
         assertThat(cooled.soak().air(600)).isCloseTo(bare.soak().air(600), Offset.offset(1e-9));
         assertThat(cooled.soak().at(1800)).isCloseTo(bare.soak().at(1800), Offset.offset(1.0));
@@ -84,15 +101,24 @@ class SoakPathTest {
         Project p = Systems.corrie();
         SoakPath line = soak(p).stream().filter(SoakPath::line).findFirst().orElseThrow();
         Run run = (Run) p.system().item(line.item()).orElseThrow();
-        double bare = lag(p.with(p.system().replace(run.with(run.build().with(new ration.model.RunBuild.Marks(false, true, false))))),
+        double bare = lag(
+                p.with(p.system()
+                        .replace(run.with(run.build().with(new ration.model.RunBuild.Marks(false, true, false))))),
                 run.id());
-        double sleeved = lag(p.with(p.system().replace(run.with(run.build().with(new ration.model.RunBuild.Marks(true, true,
-                false))))), run.id());
+        double sleeved = lag(
+                p.with(p.system()
+                        .replace(run.with(run.build().with(new ration.model.RunBuild.Marks(true, true, false))))),
+                run.id());
         assertThat(sleeved).isGreaterThan(2 * bare);
     }
 
     private static double lag(Project p, String id) {
-        return soak(p).stream().filter(s -> s.item().equals(id)).findFirst().orElseThrow().soak().lag();
+        return soak(p).stream()
+                .filter(s -> s.item().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .soak()
+                .lag();
     }
 
     @Test
@@ -109,9 +135,11 @@ class SoakPathTest {
     @Test
     void aCoolBayIsNeverAtRisk() {
         Project p = Systems.corrie();
-        assertThat(SoakPath.risk(soak(p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS))
-                .with(HeatFigure.BAY_CLIMB_OVER, Measured.of(0, Unit.CELSIUS)).with(HeatFigure.HOT_DAY,
-                Measured.of(60, Unit.FAHRENHEIT)))))).isNull();
+        assertThat(SoakPath.risk(soak(p.with(p.heat()
+                        .with(HeatFigure.BAY_SOAK_OVER, Measured.of(0, Unit.CELSIUS))
+                        .with(HeatFigure.BAY_CLIMB_OVER, Measured.of(0, Unit.CELSIUS))
+                        .with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT))))))
+                .isNull();
         assertThat(SoakPath.risk(List.of())).isNull();
     }
 
@@ -127,6 +155,7 @@ class SoakPathTest {
         if (w.to() < SoakPath.LENGTH - 15) {
             assertThat(soak.at(w.to() + 16)).isLessThanOrEqualTo(boils);
         }
-        assertThat(SoakPath.risk(List.of(new SoakPath("x", "X", soak, 400, false)))).isNull();
+        assertThat(SoakPath.risk(List.of(new SoakPath("x", "X", soak, 400, false))))
+                .isNull();
     }
 }

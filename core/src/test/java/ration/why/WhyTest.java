@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import ration.Systems;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
-import ration.assess.WhyAir;
 import ration.assess.Regime;
+import ration.assess.WhyAir;
 import ration.assess.WhyFlow;
 import ration.assess.WhyTanks;
 import ration.assess.WhyVapor;
@@ -34,11 +34,14 @@ import ration.quantity.UnitSystem;
 class WhyTest {
 
     static Stream<Project> layouts() {
-        return Stream.concat(Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo), Arrays.stream(Pattern.values())
-                .map(Pattern::project));
+        return Stream.concat(
+                Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo),
+                Arrays.stream(Pattern.values()).map(Pattern::project));
     }
 
-    /** All that can be asked of a project: of the governing case, its items, tanks, air and vapor, and of every finding. */
+    /**
+     * All that can be asked of a project: of the governing case, its items, tanks, air and vapor, and of every finding.
+     */
     private static List<Why> all(Project project) {
         Assessment a = Assessment.of(project);
         List<Why> roots = new ArrayList<>();
@@ -49,7 +52,9 @@ class WhyTest {
         CaseAnswer look = a.governing().orElseThrow();
         WhyFlow.ofCase(project, look).values().forEach(w -> roots.add(w.get()));
         for (Regime regime : Regime.values()) {
-            project.system().items().forEach(i -> WhyFlow.ofItem(project, look, regime, i).values().forEach(w -> roots.add(w.get())));
+            project.system().items().forEach(i -> WhyFlow.ofItem(project, look, regime, i)
+                    .values()
+                    .forEach(w -> roots.add(w.get())));
         }
         return roots.stream().flatMap(w -> w.all().stream()).toList();
     }
@@ -64,17 +69,31 @@ class WhyTest {
                 continue;
             }
             Term formula = why.formula().get();
-            assertThat(formula.value()).as(why.figure() + ", unrounded").isCloseTo(why.value().value(), Offset.offset(2e-6 * Math.max(
-                    largest(formula), Math.abs(why.value().value()))));
+            assertThat(formula.value())
+                    .as(why.figure() + ", unrounded")
+                    .isCloseTo(
+                            why.value().value(),
+                            Offset.offset(2e-6
+                                    * Math.max(
+                                            largest(formula),
+                                            Math.abs(why.value().value()))));
             for (UnitSystem units : UnitSystem.values()) {
                 String text = why.equation(units);
-                double again = Calculator.workOut(text.substring(text.indexOf('=') + 1).strip());
-                double shown = Calculator.workOut(text.substring(0, text.indexOf('=')).strip());
+                double again =
+                        Calculator.workOut(text.substring(text.indexOf('=') + 1).strip());
+                double shown =
+                        Calculator.workOut(text.substring(0, text.indexOf('=')).strip());
                 double[] bounds = bounds(formula, units);
-                double exact = 2e-6 * Math.max(largest(formula), Math.abs(why.value().value()));
+                double exact =
+                        2e-6 * Math.max(largest(formula), Math.abs(why.value().value()));
                 assertThat(again).as(why.figure() + ": " + text).isBetween(bounds[0] - exact, bounds[1] + exact);
-                assertThat(bounds[1] - bounds[0]).as("what rounding leaves open: " + text).isLessThan(0.02 * Math.max(largest(formula),
-                        Math.abs(why.value().value())) + 1e-12);
+                assertThat(bounds[1] - bounds[0])
+                        .as("what rounding leaves open: " + text)
+                        .isLessThan(0.02
+                                        * Math.max(
+                                                largest(formula),
+                                                Math.abs(why.value().value()))
+                                + 1e-12);
                 double[] result = bounds(why.value(), units);
                 assertThat(shown).as(why.figure() + ": " + text).isBetween(result[0], result[1]);
             }
@@ -95,12 +114,22 @@ class WhyTest {
             double written = f.show().written(f.value(), units);
             String text = Term.number(written);
             String plain = text.replaceAll("e.*", "");
-            int scale = text.contains("e") ? Integer.parseInt(text.replaceAll(".*e", "").replace('\u2212', '-')) : 0;
-            double half = text.contains(".") ? 0.5000001 * Math.pow(10, scale - (plain.length() - plain.indexOf('.') - 1)) : Math.abs(written)
-                    >= 1e3 ? 0.5000001 : 1e-12 * Math.abs(written);
-            double perUnit = f.value() == 0 || written == 0 ? 1 : Math.abs((f.show().unit(units).toSi(2) - f.show().unit(units).toSi(1)));
-            double si = f.show().symbol(units).contains("/") && !f.show().symbol(units).equals(f.show().unit(units).symbol())
-                    ? Math.abs(f.value() / written) : perUnit;
+            int scale = text.contains("e")
+                    ? Integer.parseInt(text.replaceAll(".*e", "").replace('\u2212', '-'))
+                    : 0;
+            double half = text.contains(".")
+                    ? 0.5000001 * Math.pow(10, scale - (plain.length() - plain.indexOf('.') - 1))
+                    : Math.abs(written) >= 1e3 ? 0.5000001 : 1e-12 * Math.abs(written);
+            double perUnit = f.value() == 0 || written == 0
+                    ? 1
+                    : Math.abs(
+                            (f.show().unit(units).toSi(2) - f.show().unit(units).toSi(1)));
+            double si = f.show().symbol(units).contains("/")
+                            && !f.show()
+                                    .symbol(units)
+                                    .equals(f.show().unit(units).symbol())
+                    ? Math.abs(f.value() / written)
+                    : perUnit;
             return new double[] {f.value() - half * si, f.value() + half * si};
         }
         if (term instanceof Term.Ln l) {
@@ -128,8 +157,9 @@ class WhyTest {
     @Test
     void twentyFiguresAndMoreHaveFormulas() {
         Set<String> kinds = new TreeSet<>();
-        Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo).forEach(p -> all(p).stream().filter(w -> w.formula()
-                .isPresent()).forEach(w -> kinds.add(w.figure().replaceAll("( of| in|,) [A-Z].*", ""))));
+        Stream.of("corrie-b1", "brindle-a2", "tansy-l3").map(Systems::demo).forEach(p -> all(p).stream()
+                .filter(w -> w.formula().isPresent())
+                .forEach(w -> kinds.add(w.figure().replaceAll("( of| in|,) [A-Z].*", ""))));
         assertThat(kinds).hasSizeGreaterThanOrEqualTo(20);
     }
 
@@ -137,29 +167,43 @@ class WhyTest {
     @ParameterizedTest
     @MethodSource("layouts")
     void everyFindingWithAFigureSaysWhy(Project project) {
-        assertThat(Assessment.of(project).findings()).filteredOn(f -> f.measure().isPresent() && f.check().key().matches(
-                "flow.margin|flow.inlet-pressure|tank.unusable|vapor.gap")).allSatisfy(f -> assertThat(f.why()).as(f.id()).isPresent());
+        assertThat(Assessment.of(project).findings())
+                .filteredOn(f -> f.measure().isPresent()
+                        && f.check().key().matches("flow.margin|flow.inlet-pressure|tank.unusable|vapor.gap"))
+                .allSatisfy(f -> assertThat(f.why()).as(f.id()).isPresent());
     }
 
     @Test
     void textsAreWrittenAsAPersonWould() {
-        Term sum = Term.of(Unit.PSI.toSi(2), Dimension.PRESSURE).minus(Term.of(Unit.PSI.toSi(-0.5), Dimension.PRESSURE)).times(Term.of(3));
+        Term sum = Term.of(Unit.PSI.toSi(2), Dimension.PRESSURE)
+                .minus(Term.of(Unit.PSI.toSi(-0.5), Dimension.PRESSURE))
+                .times(Term.of(3));
         assertThat(sum.in(UnitSystem.US)).isEqualTo("(2 psi \u2212 (\u22120.5000 psi)) \u00d7 3");
-        assertThat(Calculator.workOut(sum.in(UnitSystem.US))).isCloseTo(Unit.PSI.toSi(7.5), Percentage.withPercentage(1e-6));
-        assertThat(Term.of(101_325, Unit.PASCAL).over(Term.of(2).plus(Term.of(3)).squared()).in(UnitSystem.US)).matches(
-                "101.325.Pa \u00f7 \\(2 \\+ 3\\)\u00b2");
-        assertThat(Calculator.workOut("4 \u00d7 10.54 gph \u00f7 (\u03c0 \u00d7 (7.747 mm)\u00b2)")).isCloseTo(4 * Unit.GALLON_PER_HOUR
-                .toSi(10.54) / (Math.PI * 7.747e-3 * 7.747e-3), Percentage.withPercentage(1e-6));
+        assertThat(Calculator.workOut(sum.in(UnitSystem.US)))
+                .isCloseTo(Unit.PSI.toSi(7.5), Percentage.withPercentage(1e-6));
+        assertThat(Term.of(101_325, Unit.PASCAL)
+                        .over(Term.of(2).plus(Term.of(3)).squared())
+                        .in(UnitSystem.US))
+                .matches("101.325.Pa \u00f7 \\(2 \\+ 3\\)\u00b2");
+        assertThat(Calculator.workOut("4 \u00d7 10.54 gph \u00f7 (\u03c0 \u00d7 (7.747 mm)\u00b2)"))
+                .isCloseTo(
+                        4 * Unit.GALLON_PER_HOUR.toSi(10.54) / (Math.PI * 7.747e-3 * 7.747e-3),
+                        Percentage.withPercentage(1e-6));
     }
 
     /** Power times consumption over weight, by hand: 115 hp at 0.55 lb/hp/h of avgas. */
     @Test
     void theDemandOfADemoByHand() {
         Project p = Systems.demo("brindle-a2");
-        Why demand = WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow()).get("Take-off demand").get();
+        Why demand = WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow())
+                .get("Take-off demand")
+                .get();
         assertThat(demand.equation(UnitSystem.US)).contains("115 hp", "lb/hp/h", "lb/gal");
         assertThat(demand.given()).extracting(Why.Given::what).containsExactly("Power", "Specific consumption");
-        Map<String, Supplier<Why>> all = WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow());
-        assertThat(all.get("Margin").get().from()).extracting(Why::figure).containsExactly("Flow with the inlet at its least pressure", "Demand");
+        Map<String, Supplier<Why>> all =
+                WhyFlow.ofCase(p, Assessment.of(p).governing().orElseThrow());
+        assertThat(all.get("Margin").get().from())
+                .extracting(Why::figure)
+                .containsExactly("Flow with the inlet at its least pressure", "Demand");
     }
 }

@@ -7,8 +7,7 @@ import javafx.application.Application;
 /** Entry of the window; not an Application itself, so that a plain class path serves. */
 public final class Launch {
 
-    private Launch() {
-    }
+    private Launch() {}
 
     public static void main(String[] args) {
         Logger.getLogger("javafx").setLevel(Level.SEVERE);

@@ -5,11 +5,13 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 
-/** For measuring starts: with the property ration.started (ms since 1970) tells when the window was mapped and painted, and ends. */
+/**
+ * For measuring starts: with the property ration.started (ms since 1970) tells when the window was mapped and painted,
+ * and ends.
+ */
 final class StartReport {
 
-    private StartReport() {
-    }
+    private StartReport() {}
 
     static void watch(Stage stage) {
         String started = System.getProperty("ration.started");
@@ -27,8 +29,11 @@ final class StartReport {
                     // the first frame lays out, the second stands on the screen when the third begins
                     if (++frames == 3) {
                         stop();
-                        System.err.printf(Locale.ROOT, "ration: started %.2f %.2f%n", mapped, (System.currentTimeMillis() - from)
-                                / 1000.0);
+                        System.err.printf(
+                                Locale.ROOT,
+                                "ration: started %.2f %.2f%n",
+                                mapped,
+                                (System.currentTimeMillis() - from) / 1000.0);
                         Platform.exit();
                     }
                 }

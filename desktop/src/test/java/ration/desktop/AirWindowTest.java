@@ -28,11 +28,14 @@ class AirWindowTest extends WindowHarness {
     void aVentIsBlockedByKeyAndSaysHowLongItLasts() {
         robot.clickOn("#rail-air");
         until(() -> robot.lookup("#block-fuselage").tryQuery().isPresent());
-        assertThat(node("#air-picture").getAccessibleText()).contains("vent of Upper tank", "drained low point at Strainer");
+        assertThat(node("#air-picture").getAccessibleText())
+                .contains("vent of Upper tank", "drained low point at Strainer");
         robot.interact(() -> node("#block-fuselage").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isPresent());
-        assertThat(label("#blocked-fuselage")).contains("flow is short after 0.13 min").contains("min at 8 000 ft");
+        assertThat(label("#blocked-fuselage"))
+                .contains("flow is short after 0.13 min")
+                .contains("min at 8 000 ft");
         until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, blocked"));
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isEmpty());
@@ -75,7 +78,8 @@ class AirWindowTest extends WindowHarness {
         robot.clickOn("#sampling-print");
         until(() -> Files.exists(folder.resolve("sampling.pdf")));
         try (PDDocument pdf = Loader.loadPDF(folder.resolve("sampling.pdf").toFile())) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("Upper tank", "Fuselage tank", "Strainer", "water", "grit");
+            assertThat(new PDFTextStripper().getText(pdf))
+                    .contains("Upper tank", "Fuselage tank", "Strainer", "water", "grit");
         }
     }
 
@@ -83,9 +87,11 @@ class AirWindowTest extends WindowHarness {
     void aSagIsFoundOnceItIsMeasured() {
         robot.interact(() -> session.picked().set("r3"));
         until(() -> robot.lookup("#card").tryQuery().isPresent());
-        robot.interact(() -> session.apply(ration.project.Edit.of("Add point", p -> p.with(p.system().replace(
-                ((Run) p.system().item("r1").orElseThrow()).withPoints(java.util.List.of(
-                        ration.model.Place.inches(50, 0, 22))))))));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Add point",
+                p -> p.with(p.system()
+                        .replace(((Run) p.system().item("r1").orElseThrow())
+                                .withPoints(java.util.List.of(ration.model.Place.inches(50, 0, 22))))))));
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Low point without a drain, R1"));
         assertThat(label("#ledger-open-verdict")).isEqualTo("Short");

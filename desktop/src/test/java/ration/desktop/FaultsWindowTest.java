@@ -18,7 +18,9 @@ class FaultsWindowTest extends WindowHarness {
         begin(stage);
     }
 
-    /** The worst fault is on top, its card says why; set on the layout every page answers for it, until it is cleared. */
+    /**
+     * The worst fault is on top, its card says why; set on the layout every page answers for it, until it is cleared.
+     */
     @Test
     void theWorstFaultIsSetOnTheLayoutAndCleared() {
         assertThat(node("#rail-faults").getAccessibleText()).contains("Not shown");
@@ -35,59 +37,91 @@ class FaultsWindowTest extends WindowHarness {
         until(() -> label("#fault-part").equals(first));
         robot.interact(() -> node("#fault-set").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> !session.condition().faults().none() && !label("#conditions-fault").isEmpty());
-        until(() -> session.shown().get().condition().faults().equals(session.condition().faults()));
+        until(() -> !session.condition().faults().none()
+                && !label("#conditions-fault").isEmpty());
+        until(() -> session.shown()
+                .get()
+                .condition()
+                .faults()
+                .equals(session.condition().faults()));
         assertThat(session.shown().get().look().orElseThrow().margin()).isLessThan(1);
         assertThat(session.changed().get()).as("a look changes nothing").isFalse();
         robot.interact(() -> node("#fault-clear").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> session.shown().get().condition().faults().none() && label("#conditions-fault").isEmpty());
+        until(() -> session.shown().get().condition().faults().none()
+                && label("#conditions-fault").isEmpty());
     }
 
-    /** A filter shows one group; an edit that takes the failed part away takes the fault with it, and the search is done again. */
+    /**
+     * A filter shows one group; an edit that takes the failed part away takes the fault with it, and the search is done
+     * again.
+     */
     @Test
     void groupsAreShownAloneAndAnEditAsksAgain() {
         assertThat(label("#ledger-open-need")).isEqualTo("faults not asked");
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
-        assertThat(label("#ledger-open-need")).as("what fails is part of what is open").isEqualTo(label("#faults-sum").replaceAll(" .*", "")
-                + " faults short");
-        assertThat(label("#ledger-open-case")).contains("; " + session.faults().get().stream().filter(f -> f.verdict()
-                == Verdict.NOT_SHOWN).count() + " faults not shown");
+        assertThat(label("#ledger-open-need"))
+                .as("what fails is part of what is open")
+                .isEqualTo(label("#faults-sum").replaceAll(" .*", "") + " faults short");
+        assertThat(label("#ledger-open-case"))
+                .contains("; "
+                        + session.faults().get().stream()
+                                .filter(f -> f.verdict() == Verdict.NOT_SHOWN)
+                                .count() + " faults not shown");
         String before = label("#faults-sum");
         robot.clickOn("#faults-no-way-out");
         until(() -> everyText().stream().noneMatch(t -> t.startsWith("No harm  ")));
         robot.clickOn("#faults-all");
         until(() -> everyText().stream().anyMatch(t -> t.startsWith("No harm  ")));
-        robot.interact(() -> session.look(session.condition().with(new Fault(Fault.Kind.FILTER_FOULED, "strainer", 4))));
-        robot.interact(() -> session.apply(ration.project.Edit.of("Remove the strainer", p -> p.with(ration.project.LayoutEdits.remove(
-                p.system(), "strainer").orElseThrow().system()))));
+        robot.interact(
+                () -> session.look(session.condition().with(new Fault(Fault.Kind.FILTER_FOULED, "strainer", 4))));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Remove the strainer",
+                p -> p.with(ration.project.LayoutEdits.remove(p.system(), "strainer")
+                        .orElseThrow()
+                        .system()))));
         until(() -> session.shown().get().condition().faults().none());
-        until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+")
+                && !label("#faults-sum").equals(before));
     }
 
-    /** What kills soonest without a sign on the Brindle is looked up, a remedy is tried, and the fault does no harm any more. */
+    /**
+     * What kills soonest without a sign on the Brindle is looked up, a remedy is tried, and the fault does no harm any
+     * more.
+     */
     @Test
     void aFaultIsRemovedByTry() {
         menu("demo-brindle-a2");
-        until(() -> session.project().name().startsWith("Brindle") && !session.shown().get().assessment().blocked());
+        until(() -> session.project().name().startsWith("Brindle")
+                && !session.shown().get().assessment().blocked());
         keys(KeyCode.ESCAPE);
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
         String before = label("#faults-sum");
         Fault vent = new Fault(Fault.Kind.VENT_SHUT, "hull");
-        int row = session.faults().get().indexOf(session.faults().get().stream().filter(f -> f.fault().equals(vent)).findFirst()
-                .orElseThrow());
+        int row = session.faults()
+                .get()
+                .indexOf(session.faults().get().stream()
+                        .filter(f -> f.fault().equals(vent))
+                        .findFirst()
+                        .orElseThrow());
         robot.interact(() -> node("#fault-" + row).requestFocus());
-        until(() -> label("#fault-part").equals("Hull tank") && robot.lookup("#fault-remedies").tryQuery().isPresent());
+        until(() -> label("#fault-part").equals("Hull tank")
+                && robot.lookup("#fault-remedies").tryQuery().isPresent());
         robot.interact(() -> node("#fault-remedies").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> robot.lookup("#fault-try-0").tryQuery().map(n -> n.getAccessibleText().startsWith("Try: Vented cap on Hull tank, then Holds")).orElse(
-                false));
+        until(() -> robot.lookup("#fault-try-0")
+                .tryQuery()
+                .map(n -> n.getAccessibleText().startsWith("Try: Vented cap on Hull tank, then Holds"))
+                .orElse(false));
         robot.interact(() -> node("#fault-try-0").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> label("#faults-sum").matches("\\d+ of \\d+") && !label("#faults-sum").equals(before));
-        assertThat(session.faults().get().stream().filter(f -> f.fault().equals(vent)).map(ration.fault.FaultAnswer::verdict)).containsOnly(
-                Verdict.HOLDS);
+        until(() -> label("#faults-sum").matches("\\d+ of \\d+")
+                && !label("#faults-sum").equals(before));
+        assertThat(session.faults().get().stream()
+                        .filter(f -> f.fault().equals(vent))
+                        .map(ration.fault.FaultAnswer::verdict))
+                .containsOnly(Verdict.HOLDS);
     }
 }

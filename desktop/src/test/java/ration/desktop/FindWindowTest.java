@@ -21,7 +21,10 @@ class FindWindowTest extends WindowHarness {
     }
 
     private String cause(int n) {
-        return robot.lookup("#cause-" + n).tryQuery().map(javafx.scene.Node::getAccessibleText).orElse("");
+        return robot.lookup("#cause-" + n)
+                .tryQuery()
+                .map(javafx.scene.Node::getAccessibleText)
+                .orElse("");
     }
 
     private void read(String value, String error) {
@@ -32,10 +35,14 @@ class FindWindowTest extends WindowHarness {
         control(KeyCode.A);
         robot.write(error);
         keys(KeyCode.ENTER);
-        until(() -> session.project().readings().size() == before + 1 && label("#find-words").startsWith("suspects after " + (before + 1)));
+        until(() -> session.project().readings().size() == before + 1
+                && label("#find-words").startsWith("suspects after " + (before + 1)));
     }
 
-    /** Rail pressure reads low; the return pinched it jumps: the regulator, in two readings. Then it is set on the layout. */
+    /**
+     * Rail pressure reads low; the return pinched it jumps: the regulator, in two readings. Then it is set on the
+     * layout.
+     */
     @Test
     void aHiddenRegulatorFaultIsFoundInThreeReadings() {
         Worked header = Worked.of(Pattern.HEADER_TWO_PUMPS.project());
@@ -56,7 +63,10 @@ class FindWindowTest extends WindowHarness {
         until(() -> !label("#conditions-fault").isEmpty());
     }
 
-    /** Nothing is recorded that nobody entered; what is asked for next prepares the line; a reading goes and comes back by undo. */
+    /**
+     * Nothing is recorded that nobody entered; what is asked for next prepares the line; a reading goes and comes back
+     * by undo.
+     */
     @Test
     void nothingIsRecordedThatNobodyEntered() {
         robot.clickOn("#rail-find");
@@ -70,7 +80,8 @@ class FindWindowTest extends WindowHarness {
         until(() -> node("#find-value").isFocused());
         robot.write("1");
         keys(KeyCode.ENTER);
-        until(() -> session.project().readings().size() == 1 && label("#find-words").startsWith("suspects after 1"));
+        until(() ->
+                session.project().readings().size() == 1 && label("#find-words").startsWith("suspects after 1"));
         robot.interact(() -> node("#reading-remove-0").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> session.project().readings().isEmpty());
@@ -85,19 +96,24 @@ class FindWindowTest extends WindowHarness {
         until(() -> !label("#find-next").isEmpty());
         until(() -> node("#find-places").lookupAll("*").size() > 20);
         robot.clickOn("#find-prepared");
-        until(() -> label("#find-mode").contains("then fades") && !label("#find-next").isEmpty());
+        until(() -> label("#find-mode").contains("then fades")
+                && !label("#find-next").isEmpty());
         robot.interact(() -> node("#rig-run").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> label("#rig-time").matches("[0-9]+:[0-9]0") && !label("#rig-time").equals("0:00") && robot.lookup("#needle-carburettor-pressure").tryQuery().isPresent());
+        until(() -> label("#rig-time").matches("[0-9]+:[0-9]0")
+                && !label("#rig-time").equals("0:00")
+                && robot.lookup("#needle-carburettor-pressure").tryQuery().isPresent());
         assertThat(label("#needle-carburettor-pressure")).contains("psi");
         keys(KeyCode.SPACE);
         until(() -> label("#rig-time").startsWith("stands at"));
         robot.interact(() -> this.<String>choice("#find-place").setValue("Fuselage tank"));
-        robot.interact(() -> this.<ration.reading.Reading.What>choice("#find-what").setValue(ration.reading.Reading.What.WILL_NOT_FILL));
+        robot.interact(() -> this.<ration.reading.Reading.What>choice("#find-what")
+                .setValue(ration.reading.Reading.What.WILL_NOT_FILL));
         robot.interact(() -> node("#find-add").requestFocus());
         keys(KeyCode.SPACE);
         // one look in twenty misses what is there: what is seen is the rig's to say
-        until(() -> label("#find-words").startsWith("suspects after 1") || label("#find-words").startsWith("Nothing that fails"));
+        until(() -> label("#find-words").startsWith("suspects after 1")
+                || label("#find-words").startsWith("Nothing that fails"));
         assertThat(everyText()).contains("will not fill, Fuselage tank");
         assertThat(session.project().readings()).isEmpty();
     }
@@ -107,25 +123,33 @@ class FindWindowTest extends WindowHarness {
         return (javafx.scene.control.ChoiceBox<T>) node(id);
     }
 
-    /** The program hides a fault and answers like a rig; the cause is named once it is clear, and the document stays as it was. */
+    /**
+     * The program hides a fault and answers like a rig; the cause is named once it is clear, and the document stays as
+     * it was.
+     */
     @Test
     void aHiddenFaultIsPractised() {
         robot.clickOn("#rail-find");
         until(() -> !label("#find-next").isEmpty());
         robot.clickOn("#find-practise");
-        until(() -> label("#find-mode").startsWith("practise") && !label("#find-next").isEmpty());
+        until(() -> label("#find-mode").startsWith("practise")
+                && !label("#find-next").isEmpty());
         for (int n = 1; n <= 4 && robot.lookup("#find-enter").tryQuery().isPresent(); n++) {
             String after = "suspects after " + n;
             robot.interact(() -> node("#find-enter").requestFocus());
             keys(KeyCode.SPACE);
             until(() -> node("#find-add").isFocused());
             keys(KeyCode.SPACE);
-            until(() -> label("#find-words").startsWith(after) || label("#find-words").startsWith("Nothing that fails"));
+            until(() -> label("#find-words").startsWith(after)
+                    || label("#find-words").startsWith("Nothing that fails"));
         }
         robot.interact(() -> node("#cause-0").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> label("#find-words").startsWith("Right: ") || label("#find-words").startsWith("No: it is not "));
-        assertThat(session.project().readings()).as("nothing of it goes into the document").isEmpty();
+        until(() -> label("#find-words").startsWith("Right: ")
+                || label("#find-words").startsWith("No: it is not "));
+        assertThat(session.project().readings())
+                .as("nothing of it goes into the document")
+                .isEmpty();
         robot.clickOn("#find-practise");
         until(() -> label("#find-mode").equals("readings in, cause out"));
     }

@@ -24,7 +24,8 @@ class FlightWindowTest extends WindowHarness {
 
     private void tansy() {
         menu("demo-tansy-l3");
-        until(() -> session.project().name().startsWith("Tansy") && !session.shown().get().assessment().blocked());
+        until(() -> session.project().name().startsWith("Tansy")
+                && !session.shown().get().assessment().blocked());
         keys(KeyCode.ESCAPE);
         robot.clickOn("#rail-flight");
         until(() -> label("#flight-landing").equals("At landing, 3:45"));
@@ -36,7 +37,9 @@ class FlightWindowTest extends WindowHarness {
         menu("demo-tansy-l3");
         until(() -> session.project().name().startsWith("Tansy"));
         focusDrawing();
-        until(() -> texts().contains("Pressure on the way") && texts().contains("at most 35.9") && everyText().contains("Engine takes"));
+        until(() -> texts().contains("Pressure on the way")
+                && texts().contains("at most 35.9")
+                && everyText().contains("Engine takes"));
         assertThat(texts()).doesNotContain("needs 22.9");
         keys(KeyCode.M);
         until(() -> texts().contains("needs 22.9") && texts().contains("35.9"));
@@ -74,7 +77,8 @@ class FlightWindowTest extends WindowHarness {
         }
         until(() -> label("#flight-state").equals("Every page shows 1:00"));
         assertThat(session.condition().positions()).containsEntry("selector", "RIGHT");
-        assertThat(session.condition().contents()).isEqualTo(session.flight().get().at(60).condition().contents());
+        assertThat(session.condition().contents())
+                .isEqualTo(session.flight().get().at(60).condition().contents());
         assertThat(node("#flight-picture").getAccessibleText()).contains("At 1:00, Cruise", "Right", "feeds");
         keys(KeyCode.END);
         until(() -> label("#flight-state").equals("Every page shows 3:45"));
@@ -91,17 +95,33 @@ class FlightWindowTest extends WindowHarness {
         }
         until(() -> label("#flight-state").equals("Every page shows 1:00"));
         robot.interact(() -> fault().setValue("Boost pump dead"));
-        until(() -> label("#flight-state").equals("fails at 1:00") && session.flight().get() != null && session.flight().get().events().stream().anyMatch(
-                e -> e.words().equals("Boost pump dead") && e.minutes() == 60));
+        until(() -> label("#flight-state").equals("fails at 1:00")
+                && session.flight().get() != null
+                && session.flight().get().events().stream()
+                        .anyMatch(e -> e.words().equals("Boost pump dead") && e.minutes() == 60));
         robot.interact(() -> fault().setValue("Nothing fails on the way"));
-        until(() -> session.flight().get() != null && session.flight().get().events().stream().noneMatch(e -> e.words().equals("Boost pump dead")));
+        until(() -> session.flight().get() != null
+                && session.flight().get().events().stream()
+                        .noneMatch(e -> e.words().equals("Boost pump dead")));
         robot.interact(() -> node("#phase-3").requestFocus());
         keys(KeyCode.SPACE);
         robot.interact(() -> node("#phase-outside").requestFocus());
         robot.write("-20");
         keys(KeyCode.ENTER);
-        until(() -> session.project().flight().flatMap(f -> f.phases().get(3).outside()).isPresent() && session.flight().get() != null);
-        assertThat(session.project().flight().orElseThrow().phases().get(3).outside().orElseThrow().si()).isBetween(253.0, 253.3);
+        until(() -> session.project()
+                        .flight()
+                        .flatMap(f -> f.phases().get(3).outside())
+                        .isPresent()
+                && session.flight().get() != null);
+        assertThat(session.project()
+                        .flight()
+                        .orElseThrow()
+                        .phases()
+                        .get(3)
+                        .outside()
+                        .orElseThrow()
+                        .si())
+                .isBetween(253.0, 253.3);
     }
 
     @SuppressWarnings("unchecked")
@@ -114,18 +134,22 @@ class FlightWindowTest extends WindowHarness {
     void changesOfThePlanAreFeltAtOnce() {
         tansy();
         robot.clickOn("#flight-hand");
-        until(() -> label("#flight-verdict").equals("Short") && everyText().stream().anyMatch(t -> t.contains("engine starves on LEFT")));
+        until(() -> label("#flight-verdict").equals("Short")
+                && everyText().stream().anyMatch(t -> t.contains("engine starves on LEFT")));
         assertThat(session.project().flight().orElseThrow().switching().mode()).isEqualTo(Switching.Mode.HAND);
         robot.interact(session::undo);
         until(() -> label("#flight-verdict").equals("Holds"));
         robot.interact(() -> node("#phase-3").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> robot.lookup("#phase-minutes").tryQuery().isPresent() && node("#phase-minutes").isFocused());
+        until(() -> robot.lookup("#phase-minutes").tryQuery().isPresent()
+                && node("#phase-minutes").isFocused());
         control(KeyCode.A);
         robot.write("195");
         keys(KeyCode.ENTER);
-        until(() -> label("#flight-landing").equals("At landing, 4:05") && label("#flight-verdict").equals("Short"));
-        assertThat(session.project().flight().orElseThrow().phases().get(3).lasts()).isEqualTo(195);
+        until(() -> label("#flight-landing").equals("At landing, 4:05")
+                && label("#flight-verdict").equals("Short"));
+        assertThat(session.project().flight().orElseThrow().phases().get(3).lasts())
+                .isEqualTo(195);
         robot.interact(session::undo);
         until(() -> label("#flight-landing").equals("At landing, 3:45"));
         assertThat(session.project().flight()).isEmpty();
@@ -137,18 +161,24 @@ class FlightWindowTest extends WindowHarness {
         tansy();
         fill("#start-left", "20");
         until(() -> session.flight().get() != null && label("#flight-verdict").equals("Short"));
-        assertThat(session.project().flight().orElseThrow().start().get("left").si()).isCloseTo(ration.quantity.Unit.GALLON.toSi(20),
-                org.assertj.core.data.Offset.offset(1e-9));
-        assertThat(session.flight().get().at(0).tank("left")).isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(session.project().flight().orElseThrow().start().get("left").si())
+                .isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(session.flight().get().at(0).tank("left"))
+                .isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
     }
 
-    /** What the selector cannot do is not offered; a document that asks for it says so, and nothing is shown of the flight. */
+    /**
+     * What the selector cannot do is not offered; a document that asks for it says so, and nothing is shown of the
+     * flight.
+     */
     @Test
     void withoutBothItIsNotOfferedAndSaidWhy() {
         tansy();
         assertThat(node("#flight-both").isDisabled()).isTrue();
-        robot.interact(() -> session.apply(ration.project.Edit.of("Ask for BOTH", p -> p.with(UsualFlight.meant(p).with(Switching.Mode.BOTH)))));
-        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Not shown: No position feeds from two tanks at once")));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Ask for BOTH", p -> p.with(UsualFlight.meant(p).with(Switching.Mode.BOTH)))));
+        until(() -> everyText().stream()
+                .anyMatch(t -> t.startsWith("Not shown: No position feeds from two tanks at once")));
         assertThat(session.flight().get()).isNull();
         robot.clickOn("#flight-balance");
         until(() -> label("#flight-verdict").equals("Holds"));
@@ -162,8 +192,14 @@ class FlightWindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#step-at-1").tryQuery().isPresent());
         fill("#step-at-1", "0:40");
-        until(() -> session.flight().get() != null && session.flight().get().switches().stream().anyMatch(e -> e.minutes() == 40));
+        until(() -> session.flight().get() != null
+                && session.flight().get().switches().stream().anyMatch(e -> e.minutes() == 40));
         assertThat(UsualFlight.meant(session.project()).switching().mode()).isEqualTo(Switching.Mode.HAND);
-        assertThat(UsualFlight.meant(session.project()).switching().steps().get(1).minutes()).isEqualTo(40);
+        assertThat(UsualFlight.meant(session.project())
+                        .switching()
+                        .steps()
+                        .get(1)
+                        .minutes())
+                .isEqualTo(40);
     }
 }

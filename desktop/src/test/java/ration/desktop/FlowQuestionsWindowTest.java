@@ -31,7 +31,8 @@ class FlowQuestionsWindowTest extends WindowHarness {
         until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from "));
         String upper = label("#ask-state");
         robot.clickOn("#position-selector-fuselage");
-        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from ") && !label("#ask-state").equals(upper));
+        until(() -> label("#ask-state").startsWith("Climb 17\u00b0 holds from ")
+                && !label("#ask-state").equals(upper));
         assertThat(node("#how-steep").getAccessibleText()).startsWith("Climb 17\u00b0 holds from ");
         press("#flow-which-tank");
         until(() -> label("#ask-state").contains("no two tanks are open to the engine at once"));
@@ -39,13 +40,18 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.clickOn("#rail-flow");
         until(() -> robot.lookup("#flow-which-tank").tryQuery().isPresent());
         press("#flow-which-tank");
-        until(() -> label("#ask-state").contains("by its line") && label("#ask-state").contains("both give alike"));
+        until(() -> label("#ask-state").contains("by its line")
+                && label("#ask-state").contains("both give alike"));
         assertThat(everyText()).contains("lost to Tee", "its vent adds");
         press("#flow-along-the-path");
-        until(() -> robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
+        until(() ->
+                robot.lookup("#path-profile").tryQuery().filter(Node::isVisible).isPresent());
     }
 
-    /** A starting layout knows no engine: the ledger asks which, the Brief tells what is assumed, and one press says that it is so. */
+    /**
+     * A starting layout knows no engine: the ledger asks which, the Brief tells what is assumed, and one press says
+     * that it is so.
+     */
     @Test
     void anAssumedEngineShowsNothingUntilItIsSaid() {
         robot.interact(() -> session.show(Pattern.GRAVITY_SELECTOR.project(), null));
@@ -53,9 +59,15 @@ class FlowQuestionsWindowTest extends WindowHarness {
         robot.clickOn("#rail-brief");
         until(() -> label("#assumed").contains("take-off power 100 hp"));
         press("#assumed-so");
-        until(() -> everyText().contains("needs 1.50\u00d7") && !node("#assumed-so").getParent().isVisible());
+        until(() -> everyText().contains("needs 1.50\u00d7")
+                && !node("#assumed-so").getParent().isVisible());
         // the engine is said; what nobody measured still keeps the margin from being shown
-        until(() -> session.shown().get().assessment().sure().filter(s -> !s.open().isEmpty()).isPresent());
+        until(() -> session.shown()
+                .get()
+                .assessment()
+                .sure()
+                .filter(s -> !s.open().isEmpty())
+                .isPresent());
         assertThat(session.shown().get().assessment().flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
         robot.interact(session::undo);
         until(() -> everyText().contains("which engine?"));

@@ -27,14 +27,16 @@ import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * A hand at mouse and keys that goes on as soon as the window has taken what it did. Its library waits a fixed time after each movement:
- * too long where nothing else goes on, which was most of the time of these tests, and too short on a busy machine, where a letter then
- * overtook the key before it. So what comes through the display is waited for until it has come.
+ * A hand at mouse and keys that goes on as soon as the window has taken what it did. Its library waits a fixed time
+ * after each movement: too long where nothing else goes on, which was most of the time of these tests, and too short on
+ * a busy machine, where a letter then overtook the key before it. So what comes through the display is waited for until
+ * it has come.
  */
 final class Hand extends FxRobot {
 
     /** Rounds of the interface thread: what an event asked for is done, and what that asked for. */
     private static final int ROUNDS = 3;
+
     private static final long MOST_MS = 30_000;
     /** Something pressed may go with its window, and its release with it. */
     private static final long RELEASE_MS = 3_000;
@@ -43,6 +45,7 @@ final class Hand extends FxRobot {
 
     /** What has come through the display; on the interface thread. */
     private static final Map<KeyCode, Integer> KEYS = new EnumMap<>(KeyCode.class);
+
     private static int clicks;
     private static boolean watched;
 
@@ -72,7 +75,9 @@ final class Hand extends FxRobot {
         return KEYS.getOrDefault(code, 0);
     }
 
-    /** All events so far are done, and the pulse after them: what asked for one has had it, and the page is laid out. */
+    /**
+     * All events so far are done, and the pulse after them: what asked for one has had it, and the page is laid out.
+     */
     static void settle() {
         for (int n = 0; n < ROUNDS; n++) {
             round();
@@ -95,7 +100,7 @@ final class Hand extends FxRobot {
     }
 
     private static void round() {
-        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> { });
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> {});
     }
 
     /** Does something on the interface thread that makes the display send events, and waits for those. */
@@ -113,24 +118,28 @@ final class Hand extends FxRobot {
         KeyCode last = codes[codes.length - 1];
         int[] before = new int[1];
         long same = List.of(codes).stream().filter(c -> c == last).count();
-        awaiting(() -> {
-            before[0] = keys(last);
-            Robot hand = new Robot();
-            List.of(codes).forEach(hand::keyType);
-        }, () -> keys(last) >= before[0] + same);
+        awaiting(
+                () -> {
+                    before[0] = keys(last);
+                    Robot hand = new Robot();
+                    List.of(codes).forEach(hand::keyType);
+                },
+                () -> keys(last) >= before[0] + same);
     }
 
     /** Keys with another held. */
     static void keysWith(KeyCode held, KeyCode... codes) {
         int[] before = new int[1];
-        awaiting(() -> {
-            before[0] = keys(held);
-            Robot hand = new Robot();
-            hand.keyPress(held);
-            List.of(codes).forEach(hand::keyPress);
-            List.of(codes).forEach(hand::keyRelease);
-            hand.keyRelease(held);
-        }, () -> keys(held) > before[0]);
+        awaiting(
+                () -> {
+                    before[0] = keys(held);
+                    Robot hand = new Robot();
+                    hand.keyPress(held);
+                    List.of(codes).forEach(hand::keyPress);
+                    List.of(codes).forEach(hand::keyRelease);
+                    hand.keyRelease(held);
+                },
+                () -> keys(held) > before[0]);
     }
 
     @Override
@@ -172,8 +181,12 @@ final class Hand extends FxRobot {
 
     /** Found and measured in one go on the interface thread; null where it is not there now. */
     private Point2D middle(Predicate<Node> which) {
-        return WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> lookup(which::test).queryAll().stream().filter(n -> n.getScene() != null)
-                .map(n -> n.localToScreen(n.getBoundsInLocal())).filter(Objects::nonNull).findFirst().map(b -> new Point2D(b.getCenterX(), b.getCenterY()))
+        return WaitForAsyncUtils.waitForAsyncFx(MOST_MS, () -> lookup(which::test).queryAll().stream()
+                .filter(n -> n.getScene() != null)
+                .map(n -> n.localToScreen(n.getBoundsInLocal()))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .map(b -> new Point2D(b.getCenterX(), b.getCenterY()))
                 .orElse(null));
     }
 
@@ -193,15 +206,17 @@ final class Hand extends FxRobot {
 
     private FxRobot click(Point2D at, int times) {
         int[] before = new int[1];
-        awaiting(() -> {
-            before[0] = clicks;
-            Robot mouse = new Robot();
-            mouse.mouseMove(at);
-            for (int i = 0; i < times; i++) {
-                mouse.mousePress(MouseButton.PRIMARY);
-                mouse.mouseRelease(MouseButton.PRIMARY);
-            }
-        }, () -> clicks >= before[0] + times);
+        awaiting(
+                () -> {
+                    before[0] = clicks;
+                    Robot mouse = new Robot();
+                    mouse.mouseMove(at);
+                    for (int i = 0; i < times; i++) {
+                        mouse.mousePress(MouseButton.PRIMARY);
+                        mouse.mouseRelease(MouseButton.PRIMARY);
+                    }
+                },
+                () -> clicks >= before[0] + times);
         return this;
     }
 
@@ -224,9 +239,15 @@ final class Hand extends FxRobot {
     }
 
     private static void fire(char c, KeyCode code) {
-        Scene scene = Window.getWindows().stream().filter(w -> w.isFocused() && w.getScene() != null).findFirst().orElse(Window.getWindows().get(0)).getScene();
-        for (KeyEvent e : List.of(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false), new KeyEvent(KeyEvent.KEY_TYPED, String.valueOf(c), "",
-                KeyCode.UNDEFINED, false, false, false, false), new KeyEvent(KeyEvent.KEY_RELEASED, "", "", code, false, false, false, false))) {
+        Scene scene = Window.getWindows().stream()
+                .filter(w -> w.isFocused() && w.getScene() != null)
+                .findFirst()
+                .orElse(Window.getWindows().get(0))
+                .getScene();
+        for (KeyEvent e : List.of(
+                new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false),
+                new KeyEvent(KeyEvent.KEY_TYPED, String.valueOf(c), "", KeyCode.UNDEFINED, false, false, false, false),
+                new KeyEvent(KeyEvent.KEY_RELEASED, "", "", code, false, false, false, false))) {
             Event.fireEvent(scene.getFocusOwner() == null ? scene : scene.getFocusOwner(), e);
         }
     }

@@ -27,7 +27,10 @@ class JoiningWindowTest extends WindowHarness {
         focusDrawing();
     }
 
-    /** From the empty sheet: a tank, a selector in its line, a second outlet, and that outlet to the selector's free side. */
+    /**
+     * From the empty sheet: a tank, a selector in its line, a second outlet, and that outlet to the selector's free
+     * side.
+     */
     @Test
     void aSecondOutletIsJoinedToTheSelectorByTyping() {
         robot.interact(() -> session.show(Project.empty(), null));
@@ -45,42 +48,78 @@ class JoiningWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> session.project().system().selectors().size() == 1);
         Tank tank = session.project().system().tanks().get(0);
-        robot.interact(() -> session.apply(ration.project.Edit.of("Add outlet", p -> p.with(withOutlet(p.system(), tank.id())))));
-        String second = session.project().system().tanks().get(0).outlets().get(1).name();
+        robot.interact(() ->
+                session.apply(ration.project.Edit.of("Add outlet", p -> p.with(withOutlet(p.system(), tank.id())))));
+        String second =
+                session.project().system().tanks().get(0).outlets().get(1).name();
         pick(tank.id());
         keys(KeyCode.J);
         until(() -> robot.lookup("#chooser").query().isVisible());
         keys(KeyCode.R, KeyCode.I, KeyCode.G);
         keys(KeyCode.ENTER);
-        until(() -> session.project().system().runAt(new PortRef("selector", "right")).isPresent());
-        assertThat(session.project().system().runAt(new PortRef("selector", "right")).orElseThrow().from()).isEqualTo(new PortRef(tank.id(),
-                second));
-        assertThat(session.picked().get()).isEqualTo(session.project().system().runAt(new PortRef("selector", "right")).orElseThrow().id());
+        until(() -> session.project()
+                .system()
+                .runAt(new PortRef("selector", "right"))
+                .isPresent());
+        assertThat(session.project()
+                        .system()
+                        .runAt(new PortRef("selector", "right"))
+                        .orElseThrow()
+                        .from())
+                .isEqualTo(new PortRef(tank.id(), second));
+        assertThat(session.picked().get())
+                .isEqualTo(session.project()
+                        .system()
+                        .runAt(new PortRef("selector", "right"))
+                        .orElseThrow()
+                        .id());
         control(KeyCode.Z);
-        until(() -> session.project().system().runAt(new PortRef("selector", "right")).isEmpty());
+        until(() -> session.project()
+                .system()
+                .runAt(new PortRef("selector", "right"))
+                .isEmpty());
     }
 
-    /** A click on an open port begins a run, on another ends it, on a run branches into it; what does not go together says why. */
+    /**
+     * A click on an open port begins a run, on another ends it, on a run branches into it; what does not go together
+     * says why.
+     */
     @Test
     void portsAreJoinedByClicks() {
-        robot.interact(() -> session.apply(ration.project.Edit.of("Take out", p -> p.with(withOutlet(p.system(), "upper").minus("r2")))));
-        until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent() && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Take out", p -> p.with(withOutlet(p.system(), "upper").minus("r2")))));
+        until(() -> robot.lookup("#port-fuselage-outlet").tryQuery().isPresent()
+                && robot.lookup("#port-upper-outlet-2").tryQuery().isPresent());
         robot.clickOn("#port-fuselage-outlet");
-        until(() -> session.message().get().contains("A run begins at Fuselage tank, outlet") && session.picked().get().equals("fuselage"));
+        until(() -> session.message().get().contains("A run begins at Fuselage tank, outlet")
+                && session.picked().get().equals("fuselage"));
         robot.clickOn("#port-upper-outlet-2");
         until(() -> session.message().get().contains("do not go together"));
         robot.clickOn("#port-selector-fuselage");
         robot.clickOn("#port-fuselage-outlet");
-        until(() -> session.project().system().runAt(new PortRef("selector", "fuselage")).isPresent());
-        assertThat(session.project().system().runAt(new PortRef("fuselage", "outlet")).orElseThrow().to()).isEqualTo(new PortRef("selector",
-                "fuselage"));
+        until(() -> session.project()
+                .system()
+                .runAt(new PortRef("selector", "fuselage"))
+                .isPresent());
+        assertThat(session.project()
+                        .system()
+                        .runAt(new PortRef("fuselage", "outlet"))
+                        .orElseThrow()
+                        .to())
+                .isEqualTo(new PortRef("selector", "fuselage"));
         until(() -> robot.lookup("#port-selector-fuselage").tryQuery().isEmpty());
         robot.clickOn("#port-upper-outlet-2");
         robot.clickOnDrawn(n -> "r1".equals(n.getUserData()) && n instanceof javafx.scene.Group);
-        until(() -> session.project().system().runAt(new PortRef("upper", "outlet-2")).isPresent());
+        until(() -> session.project()
+                .system()
+                .runAt(new PortRef("upper", "outlet-2"))
+                .isPresent());
         assertThat(session.project().system().all(ration.model.Tee.class)).hasSize(1);
         control(KeyCode.Z);
-        until(() -> session.project().system().runAt(new PortRef("upper", "outlet-2")).isEmpty());
+        until(() -> session.project()
+                .system()
+                .runAt(new PortRef("upper", "outlet-2"))
+                .isEmpty());
         robot.clickOn("#port-upper-outlet-2");
         keys(KeyCode.ESCAPE);
         until(() -> session.picked().get().isEmpty());
@@ -117,7 +156,8 @@ class JoiningWindowTest extends WindowHarness {
         with(KeyCode.ALT, KeyCode.RIGHT);
         with(KeyCode.ALT, KeyCode.RIGHT);
         until(() -> Math.abs(session.project().system().shifts().getOrDefault("strainer", 0.0) - 0.02) < 1e-9);
-        robot.dragDrawn(n -> "strainer".equals(n.getUserData()) && n instanceof javafx.scene.Group).dropBy(-60, 40);
+        robot.dragDrawn(n -> "strainer".equals(n.getUserData()) && n instanceof javafx.scene.Group)
+                .dropBy(-60, 40);
         until(() -> session.project().system().shifts().getOrDefault("strainer", 0.0) < -0.02);
         assertThat(session.project().system().item("strainer")).contains(place);
         until(() -> robot.lookup("#do-draw-it-where-it-would-stand").tryQuery().isPresent());
@@ -134,8 +174,12 @@ class JoiningWindowTest extends WindowHarness {
     void ventsAreJoinedInAPlenumFromTheCard() {
         pick("upper");
         until(() -> everyText().contains("Join all vents in a plenum"));
-        robot.interact(() -> robot.lookup(n -> n instanceof javafx.scene.control.Button b && "Join all vents in a plenum".equals(b.getText()))
-                .<javafx.scene.control.Button>queryAll().iterator().next().fire());
+        robot.interact(() -> robot.lookup(n ->
+                        n instanceof javafx.scene.control.Button b && "Join all vents in a plenum".equals(b.getText()))
+                .<javafx.scene.control.Button>queryAll()
+                .iterator()
+                .next()
+                .fire());
         until(() -> session.project().system().all(VentPlenum.class).findAny().isPresent());
         robot.clickOn("#rail-air");
         until(() -> robot.lookup("#block-vent-plenum").tryQuery().isPresent());
@@ -147,6 +191,10 @@ class JoiningWindowTest extends WindowHarness {
     }
 
     private static FuelSystem withOutlet(FuelSystem system, String tank) {
-        return ItemEdits.of(system, tank).stream().filter(o -> o.label().equals("Add outlet")).findFirst().orElseThrow().on(system);
+        return ItemEdits.of(system, tank).stream()
+                .filter(o -> o.label().equals("Add outlet"))
+                .findFirst()
+                .orElseThrow()
+                .on(system);
     }
 }

@@ -40,8 +40,10 @@ class KeepingWorkTest extends WindowHarness {
                 Node target = at == null ? node("#rail-flow").getScene().getRoot() : at;
                 Event.fireEvent(target, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
                 if (!typed.isEmpty()) {
-                    Event.fireEvent(target, new KeyEvent(KeyEvent.KEY_TYPED, typed, typed, KeyCode.UNDEFINED, false, false, false,
-                            false));
+                    Event.fireEvent(
+                            target,
+                            new KeyEvent(
+                                    KeyEvent.KEY_TYPED, typed, typed, KeyCode.UNDEFINED, false, false, false, false));
                 }
             }
             Node at = node("#rail-flow").getScene().getRoot();
@@ -50,8 +52,19 @@ class KeepingWorkTest extends WindowHarness {
     }
 
     @ParameterizedTest
-    @CsvSource({"runs,DELETE,''", "layout,DELETE,''", "layout,R,r", "layout,B,b", "layout,CLOSE_BRACKET,]", "flow,RIGHT,''",
-        "tanks,ENTER,''", "vapor,PERIOD,.", "air,DELETE,''", "hangar,SPACE,' '", "brief,TAB,''"})
+    @CsvSource({
+        "runs,DELETE,''",
+        "layout,DELETE,''",
+        "layout,R,r",
+        "layout,B,b",
+        "layout,CLOSE_BRACKET,]",
+        "flow,RIGHT,''",
+        "tanks,ENTER,''",
+        "vapor,PERIOD,.",
+        "air,DELETE,''",
+        "hangar,SPACE,' '",
+        "brief,TAB,''"
+    })
     void aKeyHeldForTenSecondsIsOneStepAndTheWindowAnswers(String page, KeyCode code, String typed) {
         robot.interact(() -> session.picked().set("r3"));
         robot.clickOn("#rail-" + page);
@@ -65,7 +78,7 @@ class KeepingWorkTest extends WindowHarness {
         }
         ration.project.Project before = session.project();
         hold(code, typed);
-        robot.interact(() -> { });
+        robot.interact(() -> {});
         if (!session.project().equals(before)) {
             robot.interact(session::undo);
             assertThat(session.project()).as("one step to undo").isEqualTo(before);
@@ -96,12 +109,17 @@ class KeepingWorkTest extends WindowHarness {
     void aRemedyIsTakenOnTheSystemAsItIsNow() {
         robot.clickOn("#ledger-flow");
         until(() -> robot.lookup("#try-0").tryQuery().isPresent());
-        robot.interact(() -> session.apply(ration.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed(
-                "R3 renamed"))));
-        var edit = ration.remedy.Remedies.of(session.shown().get().assessment(), new ration.task.Task(p -> { }, () -> false))
-                .get(0).edit();
-        robot.interact(() -> session.apply(ration.project.Edit.onItem("length", "r3", Run.class, r -> r.withLength(
-                ration.model.Measured.of(17, ration.quantity.Unit.INCH)))));
+        robot.interact(
+                () -> session.apply(ration.project.Edit.onItem("note", "r3", Run.class, r -> r.renamed("R3 renamed"))));
+        var edit = ration.remedy.Remedies.of(
+                        session.shown().get().assessment(), new ration.task.Task(p -> {}, () -> false))
+                .get(0)
+                .edit();
+        robot.interact(() -> session.apply(ration.project.Edit.onItem(
+                "length",
+                "r3",
+                Run.class,
+                r -> r.withLength(ration.model.Measured.of(17, ration.quantity.Unit.INCH)))));
         robot.interact(() -> session.apply(edit));
         assertThat(run("r3").name()).isEqualTo("R3 renamed");
         assertThat(run("r3").length().orElseThrow().quantity().value()).isEqualTo(17);
@@ -128,7 +146,8 @@ class KeepingWorkTest extends WindowHarness {
         robot.clickOn("#rail-flow");
         until(() -> label("#message").contains("cannot be taken"));
         robot.clickOn("#drop-text");
-        until(() -> robot.lookup("#flow-page").tryQuery().isPresent() || robot.lookup("#advice").tryQuery().isPresent());
+        until(() -> robot.lookup("#flow-page").tryQuery().isPresent()
+                || robot.lookup("#advice").tryQuery().isPresent());
         assertThat(run("r1").length().orElseThrow().quantity().value()).isEqualTo(71.25);
     }
 
@@ -137,7 +156,8 @@ class KeepingWorkTest extends WindowHarness {
         robot.interact(() -> session.picked().set("r1"));
         until(() -> robot.lookup("#field-length").tryQuery().isPresent());
         fill("#field-length", "1,250");
-        until(() -> label("#card-trouble").contains("1250") && label("#card-trouble").contains("1.250"));
+        until(() -> label("#card-trouble").contains("1250")
+                && label("#card-trouble").contains("1.250"));
         fill("#field-length", "1,5 ft");
         until(() -> ((TextField) node("#field-length")).getText().equals("1.5 ft"));
     }
@@ -152,7 +172,8 @@ class KeepingWorkTest extends WindowHarness {
         ProjectFile.save(ProjectFile.open(file).withNote("theirs"), file);
         robot.interact(() -> session.apply(ration.project.Edit.of("note", p -> p.withNote("mine again"))));
         control(KeyCode.S);
-        until(() -> label("#message").contains("changed on disk") && label("#message").contains("another note"));
+        until(() -> label("#message").contains("changed on disk")
+                && label("#message").contains("another note"));
         assertThat(ProjectFile.open(file).note()).isEqualTo("theirs");
         answers.save = folder.resolve("own");
         robot.clickOn("#conflict-save-as");
@@ -165,18 +186,27 @@ class KeepingWorkTest extends WindowHarness {
     void twoMessagesAtOnceAreBothSeen() throws IOException {
         Path home = folder.resolve("home");
         Files.createDirectories(home);
-        Files.writeString(home.resolve("unsaved-aaaa.ration"), ProjectFile.text(session.project().withName("Lost one")));
-        Files.writeString(home.resolve("unsaved-bbbb.ration"), ProjectFile.text(session.project().withName("Lost two")));
+        Files.writeString(
+                home.resolve("unsaved-aaaa.ration"),
+                ProjectFile.text(session.project().withName("Lost one")));
+        Files.writeString(
+                home.resolve("unsaved-bbbb.ration"),
+                ProjectFile.text(session.project().withName("Lost two")));
         Files.writeString(home.resolve("unsaved-cccc.ration"), "{");
         robot.interact(() -> session.say("Something else"));
         robot.interact(window::offerRecovery);
         until(() -> messages().size() == 4);
-        assertThat(messages()).anyMatch(m -> m.contains("Something else")).anyMatch(m -> m.contains("Lost one"))
-                .anyMatch(m -> m.contains("Lost two")).anyMatch(m -> m.contains("cannot be read") && m.contains("unsaved-cccc"));
+        assertThat(messages())
+                .anyMatch(m -> m.contains("Something else"))
+                .anyMatch(m -> m.contains("Lost one"))
+                .anyMatch(m -> m.contains("Lost two"))
+                .anyMatch(m -> m.contains("cannot be read") && m.contains("unsaved-cccc"));
     }
 
     private List<String> messages() {
-        return robot.lookup("#message").queryAll().stream().map(n -> ((Label) n).getText()).toList();
+        return robot.lookup("#message").queryAll().stream()
+                .map(n -> ((Label) n).getText())
+                .toList();
     }
 
     @Test
@@ -186,7 +216,8 @@ class KeepingWorkTest extends WindowHarness {
             tests.append(i == 0 ? "" : ",").append("{\"id\":\"t").append(i).append("\"}");
         }
         String text = ProjectFile.text(session.project().withTests(List.of()));
-        answers.open = Files.writeString(folder.resolve("huge.ration"), text.replaceFirst("\\{", "{\"tests\":[" + tests + "],"));
+        answers.open = Files.writeString(
+                folder.resolve("huge.ration"), text.replaceFirst("\\{", "{\"tests\":[" + tests + "],"));
         ration.project.Project before = session.project();
         control(KeyCode.O);
         until(() -> label("#message").contains("huge.ration"));

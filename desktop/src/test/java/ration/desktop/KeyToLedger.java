@@ -22,8 +22,8 @@ import ration.project.Edit;
 import ration.project.Project;
 
 /**
- * Measures in the real window how long it takes from a key that edits a tube (undo and redo of one) until the ledger is laid
- * out anew for painting: its flow figure, and the whole assessment. Run by tools/latency; no test.
+ * Measures in the real window how long it takes from a key that edits a tube (undo and redo of one) until the ledger is
+ * laid out anew for painting: its flow figure, and the whole assessment. Run by tools/latency; no test.
  */
 public final class KeyToLedger extends Application {
 
@@ -42,8 +42,7 @@ public final class KeyToLedger extends Application {
 
     /** Starts it: a class that is no application itself finds JavaFX on the class path. */
     public static final class Start {
-        private Start() {
-        }
+        private Start() {}
 
         public static void main(String[] args) {
             launch(KeyToLedger.class, args);
@@ -52,7 +51,8 @@ public final class KeyToLedger extends Application {
 
     @Override
     public void start(Stage stage) throws Exception {
-        session = new Session(new Home(Files.createTempDirectory("ration-latency").resolve("home")));
+        session =
+                new Session(new Home(Files.createTempDirectory("ration-latency").resolve("home")));
         new MainWindow(stage, session, new WindowHarness.Answers()).show();
         scene = stage.getScene();
         Project demo = ProjectFile.demo(getParameters().getRaw().get(0));
@@ -60,18 +60,26 @@ public final class KeyToLedger extends Application {
         session.apply(larger(demo.system().runs().get(0)));
         session.early().addListener((o, was, now) -> early |= now != null);
         robot[0] = new Robot();
-        scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> pressed = e.getCode() == KeyCode.Z ? System.nanoTime() : pressed);
+        scene.addEventFilter(
+                KeyEvent.KEY_PRESSED, e -> pressed = e.getCode() == KeyCode.Z ? System.nanoTime() : pressed);
         scene.addPostLayoutPulseListener(this::pulse);
         after(3000);
     }
 
     private static Edit larger(Run run) {
-        return Edit.of("Size", p -> p.with(p.system().change(run.id(), Run.class, r -> r.resized(r.size().nextUp().orElse(r.size())))));
+        return Edit.of(
+                "Size",
+                p -> p.with(p.system()
+                        .change(
+                                run.id(),
+                                Run.class,
+                                r -> r.resized(r.size().nextUp().orElse(r.size())))));
     }
 
     /** Presses the next key once the window has been still so long, ms. */
     private void after(long millis) {
-        javafx.animation.PauseTransition pause = new javafx.animation.PauseTransition(javafx.util.Duration.millis(millis));
+        javafx.animation.PauseTransition pause =
+                new javafx.animation.PauseTransition(javafx.util.Duration.millis(millis));
         pause.setOnFinished(e -> press());
         pause.play();
     }
@@ -102,14 +110,21 @@ public final class KeyToLedger extends Application {
             seen = true;
             keep(figures, millis);
         }
-        if (session.early().get() == null && session.shown().get().assessment().project() == session.project() && seen) {
+        if (session.early().get() == null
+                && session.shown().get().assessment().project() == session.project()
+                && seen) {
             keep(wholes, millis);
             pressed = 0;
             if (++done < EDITS + WARMING) {
                 after(150);
             } else {
-                System.out.printf(Locale.ROOT, "%-12s flow figure %.0f ms, whole ledger %.0f ms (median of %d edits)%n", getParameters().getRaw()
-                        .get(0), median(figures), median(wholes), EDITS);
+                System.out.printf(
+                        Locale.ROOT,
+                        "%-12s flow figure %.0f ms, whole ledger %.0f ms (median of %d edits)%n",
+                        getParameters().getRaw().get(0),
+                        median(figures),
+                        median(wholes),
+                        EDITS);
                 session.close();
                 Platform.exit();
             }

@@ -24,7 +24,10 @@ import ration.model.Tee;
 import ration.model.VentPlenum;
 import ration.project.Project;
 
-/** From the empty sheet, by keys alone: a gravity airframe with two outlets a tank, and a collector sump with shared vents. */
+/**
+ * From the empty sheet, by keys alone: a gravity airframe with two outlets a tank, and a collector sump with shared
+ * vents.
+ */
 class KeysOnlyWindowTest extends WindowHarness {
 
     private int pressed;
@@ -43,8 +46,14 @@ class KeysOnlyWindowTest extends WindowHarness {
     private void choose(KeyCode key, String letters, BooleanSupplier done) {
         press(key);
         until(() -> robot.lookup("#chooser").query().isVisible());
-        List<KeyCode> word = new ArrayList<>(letters.toUpperCase(java.util.Locale.ROOT).chars().mapToObj(c -> c == ' ' ? KeyCode.SPACE
-                : Character.isDigit(c) ? KeyCode.valueOf("DIGIT" + (char) c) : KeyCode.valueOf(String.valueOf((char) c))).toList());
+        List<KeyCode> word = new ArrayList<>(letters.toUpperCase(java.util.Locale.ROOT)
+                .chars()
+                .mapToObj(c -> c == ' '
+                        ? KeyCode.SPACE
+                        : Character.isDigit(c)
+                                ? KeyCode.valueOf("DIGIT" + (char) c)
+                                : KeyCode.valueOf(String.valueOf((char) c)))
+                .toList());
         word.add(KeyCode.ENTER);
         pressed += word.size();
         inOneGo(word);
@@ -61,7 +70,10 @@ class KeysOnlyWindowTest extends WindowHarness {
     }
 
     private Run between(Item from, Item to) {
-        return system().runs().stream().filter(r -> r.from().item().equals(from.id()) && r.to().item().equals(to.id())).findFirst().orElseThrow();
+        return system().runs().stream()
+                .filter(r -> r.from().item().equals(from.id()) && r.to().item().equals(to.id()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void goTo(Run run) {
@@ -80,11 +92,20 @@ class KeysOnlyWindowTest extends WindowHarness {
 
     /** Second outlet, a tee that joins it, vent and drain of the picked tank. */
     private void fitOut(Tank tank, Item fed) {
-        choose(KeyCode.O, "add outlet", () -> system().tanks().stream().anyMatch(t -> t.id().equals(tank.id()) && t.outlets().size() == 2));
+        choose(KeyCode.O, "add outlet", () -> system().tanks().stream()
+                .anyMatch(t -> t.id().equals(tank.id()) && t.outlets().size() == 2));
         press(KeyCode.V);
-        until(() -> system().item(tank.id()).flatMap(i -> i.only(Tank.class)).orElseThrow().vent().isPresent());
+        until(() -> system().item(tank.id())
+                .flatMap(i -> i.only(Tank.class))
+                .orElseThrow()
+                .vent()
+                .isPresent());
         press(KeyCode.D);
-        until(() -> system().item(tank.id()).flatMap(i -> i.only(Tank.class)).orElseThrow().drain().isPresent());
+        until(() -> system().item(tank.id())
+                .flatMap(i -> i.only(Tank.class))
+                .orElseThrow()
+                .drain()
+                .isPresent());
         int tees = all(Tee.class).size();
         goTo(between(tank, fed));
         choose(KeyCode.B, "outlet 2", () -> all(Tee.class).size() == tees + 1);
@@ -107,9 +128,13 @@ class KeysOnlyWindowTest extends WindowHarness {
         go(second.name().toLowerCase(java.util.Locale.ROOT), second);
         fitOut(second, system().selectors().get(0));
         System.out.println("Two outlets a tank, by keys: " + pressed);
-        until(() -> session.shown().get().project() == session.project() && session.shown().get().assessment().governing().isPresent());
+        until(() -> session.shown().get().project() == session.project()
+                && session.shown().get().assessment().governing().isPresent());
         assertThat(system().openPorts()).isEmpty();
-        assertThat(system().tanks()).allMatch(t -> t.outlets().size() == 2 && t.vent().isPresent() && t.drain().isPresent());
+        assertThat(system().tanks())
+                .allMatch(t -> t.outlets().size() == 2
+                        && t.vent().isPresent()
+                        && t.drain().isPresent());
         assertThat(pressed).isLessThan(140);
     }
 
@@ -129,7 +154,11 @@ class KeysOnlyWindowTest extends WindowHarness {
             int n = 0;
             while (n < 2) {
                 int pumps = n;
-                Run line = system().runs().stream().filter(r -> r.from().item().equals(from.id()) && r.to().item().equals(block.id())).findFirst().orElseThrow();
+                Run line = system().runs().stream()
+                        .filter(r -> r.from().item().equals(from.id())
+                                && r.to().item().equals(block.id()))
+                        .findFirst()
+                        .orElseThrow();
                 goTo(line);
                 choose(KeyCode.I, "module", () -> all(Pump.class).size() == pumps + 1);
                 n++;
@@ -147,17 +176,27 @@ class KeysOnlyWindowTest extends WindowHarness {
         until(() -> node("#chooser").isVisible());
         press(KeyCode.ENTER);
         until(() -> system().runs().size() == runs + 1);
-        goTo(system().runs().stream().filter(r -> r.from().item().equals(system().inlet().orElseThrow().id())).findFirst().orElseThrow());
+        goTo(system().runs().stream()
+                .filter(r ->
+                        r.from().item().equals(system().inlet().orElseThrow().id()))
+                .findFirst()
+                .orElseThrow());
         choose(KeyCode.I, "bypass", () -> all(Regulator.class).size() == 1);
         for (Tank t : system().tanks()) {
             go(t.name().toLowerCase(java.util.Locale.ROOT), t);
             press(KeyCode.V);
-            until(() -> system().item(t.id()).flatMap(i -> i.only(Tank.class)).orElseThrow().vent().isPresent());
+            until(() -> system().item(t.id())
+                    .flatMap(i -> i.only(Tank.class))
+                    .orElseThrow()
+                    .vent()
+                    .isPresent());
         }
         choose(KeyCode.O, "plenum", () -> all(VentPlenum.class).size() == 1);
         System.out.println("Collector sump with shared vents, by keys: " + pressed);
-        until(() -> session.shown().get().project() == session.project() && !session.shown().get().assessment().findings().isEmpty());
-        assertThat(system().tanks()).allMatch(t -> t.fitout().vent().flatMap(v -> v.to()).isPresent());
+        until(() -> session.shown().get().project() == session.project()
+                && !session.shown().get().assessment().findings().isEmpty());
+        assertThat(system().tanks())
+                .allMatch(t -> t.fitout().vent().flatMap(v -> v.to()).isPresent());
         assertThat(session.shown().get().assessment().flowVerdict()).isNotEqualTo(Verdict.HOLDS);
         assertThat(pressed).isLessThan(200);
     }

@@ -23,7 +23,10 @@ import ration.model.LineSize;
 import ration.model.Run;
 import ration.project.Edit;
 
-/** The life of one aircraft: a test, a tube changed, the test again, the packet, a hose renewed. By clicks and keys in the real window. */
+/**
+ * The life of one aircraft: a test, a tube changed, the test again, the packet, a hose renewed. By clicks and keys in
+ * the real window.
+ */
 class LifeWindowTest extends WindowHarness {
 
     @Start
@@ -61,7 +64,10 @@ class LifeWindowTest extends WindowHarness {
         until(() -> robot.lookup("#wanted-flow-upper").tryQuery().isPresent());
         robot.interact(() -> node("#wanted-flow-upper").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> robot.lookup("#test-begin").tryQuery().map(javafx.scene.Node::isFocused).orElse(false));
+        until(() -> robot.lookup("#test-begin")
+                .tryQuery()
+                .map(javafx.scene.Node::isFocused)
+                .orElse(false));
         keys(KeyCode.ENTER);
         until(() -> step().startsWith("Before nose-up flow"));
         next();
@@ -107,7 +113,8 @@ class LifeWindowTest extends WindowHarness {
         pour("29 s");
         finish("31.0 gph");
         assertThat(label("#sheet-verdict")).isEqualTo("Holds");
-        until(() -> row("#wanted-flow-upper").contains("counts") && row("#wanted-flow-upper").contains("Holds"));
+        until(() -> row("#wanted-flow-upper").contains("counts")
+                && row("#wanted-flow-upper").contains("Holds"));
         assertThat(last().by().beside().witness()).isEqualTo("a neighbour");
 
         // asked before the edit, told by it, struck after it
@@ -116,19 +123,23 @@ class LifeWindowTest extends WindowHarness {
         until(() -> robot.lookup("#test-again-asked").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#test-again-asked")).fire());
         until(() -> label("#message").startsWith("A change of R3 ends 2 tests: Nose-up flow, UPPER, Paper overnight."));
-        robot.interact(() -> session.apply(Edit.onItem("Resize R3", "r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
-        until(() -> label("#message").startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
+        robot.interact(() -> session.apply(
+                Edit.onItem("Resize R3", "r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube")))));
+        until(() -> label("#message")
+                .startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
         robot.clickOn("#rail-hangar");
         until(() -> row("#wanted-flow-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
         robot.clickOn("#rail-sign_off");
-        until(() -> row("#requirement-flow-margin-upper").contains("Not shown") && row("#requirement-flow-margin-upper").contains("measured 31.0 gph, which no longer counts"));
+        until(() -> row("#requirement-flow-margin-upper").contains("Not shown")
+                && row("#requirement-flow-margin-upper").contains("measured 31.0 gph, which no longer counts"));
 
         // again with the stand-in: it closes nothing
         robot.clickOn("#rail-hangar");
         flowUpToTheCan();
         robot.interact(() -> ((Button) node("#live-stand-in")).fire());
         // the can is empty when it begins, and may read just that
-        until(() -> robot.lookup("#live-use-can").tryQuery().isPresent() && !label(".live-value").startsWith("0.000"));
+        until(() -> robot.lookup("#live-use-can").tryQuery().isPresent()
+                && !label(".live-value").startsWith("0.000"));
         enter("#sheet-time", "20");
         robot.interact(() -> ((Button) node("#live-use-can")).fire());
         next();
@@ -145,19 +156,27 @@ class LifeWindowTest extends WindowHarness {
         pour("22");
         pour("22.5");
         finish("40.0 gph");
-        until(() -> row("#wanted-flow-upper").contains("counts") && row("#wanted-flow-upper").contains("Holds"));
+        until(() -> row("#wanted-flow-upper").contains("counts")
+                && row("#wanted-flow-upper").contains("Holds"));
         robot.clickOn("#rail-sign_off");
-        until(() -> row("#requirement-flow-margin-upper").contains("measured 40.0 gph") && row("#requirement-flow-margin-upper").contains("Holds"));
+        until(() -> row("#requirement-flow-margin-upper").contains("measured 40.0 gph")
+                && row("#requirement-flow-margin-upper").contains("Holds"));
 
         // the packet
         answers.save = folder.resolve("packet.pdf");
         robot.interact(() -> ((Button) node("#packet-write")).fire());
         until(() -> label("#message").startsWith("Written: packet.pdf"));
         try (PDDocument doc = Loader.loadPDF(answers.save.toFile())) {
-            assertThat(new PDFTextStripper().getText(doc).replaceAll("\\s+", " ")).contains("Nose-up flow, UPPER", "R3: size was 5/16", "fed by the stand-in, never counts", "40.0 gph");
+            assertThat(new PDFTextStripper().getText(doc).replaceAll("\\s+", " "))
+                    .contains(
+                            "Nose-up flow, UPPER",
+                            "R3: size was 5/16",
+                            "fed by the stand-in, never counts",
+                            "40.0 gph");
         }
         try (Stream<Path> files = Files.list(folder)) {
-            assertThat(files.map(f -> f.getFileName().toString())).anyMatch(n -> n.startsWith("packet-") && n.endsWith(".ration"));
+            assertThat(files.map(f -> f.getFileName().toString()))
+                    .anyMatch(n -> n.startsWith("packet-") && n.endsWith(".ration"));
         }
 
         // a hose renewed: what it ended, and what changed since the packet
@@ -166,7 +185,8 @@ class LifeWindowTest extends WindowHarness {
         robot.interact(() -> ((Button) node("#part-hose-r4")).fire());
         enter("#act-who", "builder");
         robot.interact(() -> ((Button) node("#part-replace")).fire());
-        until(() -> label("#message").startsWith("This ends 2 tests: Nose-up flow, FUSELAGE, Nose-up flow, UPPER; R4: renewed is new"));
+        until(() -> label("#message")
+                .startsWith("This ends 2 tests: Nose-up flow, FUSELAGE, Nose-up flow, UPPER; R4: renewed is new"));
         robot.clickOn("#rail-sign_off");
         until(() -> robot.lookup("#packet-since").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#packet-since")).fire());
@@ -175,7 +195,9 @@ class LifeWindowTest extends WindowHarness {
         robot.interact(() -> ((Button) node("#comparison-close")).fire());
         robot.interact(session::undo);
         until(() -> row("#requirement-flow-margin-upper").contains("Holds"));
-        assertThat(Standing.of(last(), session.project().asBuilt()).counts()).as("undo brings the standing back").isTrue();
+        assertThat(Standing.of(last(), session.project().asBuilt()).counts())
+                .as("undo brings the standing back")
+                .isTrue();
     }
 
     /** Joint by joint by key; one left out leaves it open, and it goes on where it stopped. */
@@ -183,7 +205,10 @@ class LifeWindowTest extends WindowHarness {
     void aLeakSheetIsInterruptedAndGoesOn() throws IOException {
         robot.clickOn("#rail-hangar");
         until(() -> row("#wanted-overnight").contains("to be looked at again by now"));
-        robot.interact(() -> session.apply(Edit.of("Begin anew", p -> p.withTests(p.tests().stream().filter(t -> !t.id().equals("test-8")).toList()))));
+        robot.interact(() -> session.apply(Edit.of(
+                "Begin anew",
+                p -> p.withTests(
+                        p.tests().stream().filter(t -> !t.id().equals("test-8")).toList()))));
         robot.clickOn("#rail-hangar");
         until(() -> robot.lookup("#wanted-overnight").tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#wanted-overnight")).fire());
@@ -210,7 +235,11 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#test-trouble").contains("A day such as"));
         enter("#again-r2-start", "2026-12-05");
         keys(KeyCode.ENTER);
-        until(() -> ((Work.Sheet) last().work()).row("r2.start").orElseThrow().again().equals("2026-12-05"));
+        until(() -> ((Work.Sheet) last().work())
+                .row("r2.start")
+                .orElseThrow()
+                .again()
+                .equals("2026-12-05"));
         next();
         until(() -> step().equals("What was found") && label("#sheet-verdict").equals("Thin"));
         robot.interact(() -> session.save(folder.resolve("corrie.ration")));
@@ -219,14 +248,19 @@ class LifeWindowTest extends WindowHarness {
         until(() -> last().by().beside().photos().size() == 1);
         next();
         until(() -> last().progress().done());
-        assertThat(last().by().beside().photos()).as("what was attached before it was finished stays").hasSize(1);
+        assertThat(last().by().beside().photos())
+                .as("what was attached before it was finished stays")
+                .hasSize(1);
         until(() -> row("#wanted-overnight").contains("Thin"));
         answers.save = folder.resolve("cards.pdf");
         robot.interact(() -> ((Button) node("#tests-cards")).fire());
         until(() -> Files.exists(folder.resolve("cards.pdf")));
     }
 
-    /** A run log with its table beside the document: by its bytes, and laid over the Vapor page. Readings come from a file that grows. */
+    /**
+     * A run log with its table beside the document: by its bytes, and laid over the Vapor page. Readings come from a
+     * file that grows.
+     */
     @Test
     void aRunLogKeepsItsTableAndReadingsComeFromAFile() throws IOException {
         Path document = folder.resolve("corrie.ration");
@@ -240,20 +274,24 @@ class LifeWindowTest extends WindowHarness {
         until(() -> step().startsWith("Who measures"));
         next();
         until(() -> step().startsWith("Day and length"));
-        Path growing = Files.writeString(folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n1,outside,64,F\n");
+        Path growing = Files.writeString(
+                folder.resolve("live.csv"), "# ration readings 1\nseconds,channel,value,unit\n1,outside,64,F\n");
         answers.open = growing;
         robot.interact(() -> ((Button) node("#live-file")).fire());
         until(() -> robot.lookup("#live-use-outside").tryQuery().isPresent());
         Files.writeString(growing, "2,outside,nonsense,F\n3,outside,66,F\n", java.nio.file.StandardOpenOption.APPEND);
         until(() -> label("#live-trouble").contains("could not be read"));
         robot.interact(() -> ((Button) node("#live-use-outside")).fire());
-        until(() -> ((javafx.scene.control.TextField) node("#sheet-air")).getText().startsWith("65"));
+        until(() ->
+                ((javafx.scene.control.TextField) node("#sheet-air")).getText().startsWith("65"));
         enter("#sheet-soak", "16 min");
         next();
         until(() -> step().equals("What was found") && label("#under-figure").contains("attach the logger's table"));
         assertThat(((Work.Sheet) last().work()).once().get("air").by()).startsWith("live.csv");
         assertThat(last().by().beside().standIn()).isFalse();
-        answers.open = Files.writeString(folder.resolve("soak.csv"), "mm:ss,carburettor [F],T2\n0:00,120,40\n1:00,130,41\n2:00,140,42\n3:00,145,43\n");
+        answers.open = Files.writeString(
+                folder.resolve("soak.csv"),
+                "mm:ss,carburettor [F],T2\n0:00,120,40\n1:00,130,41\n2:00,140,42\n3:00,145,43\n");
         robot.interact(() -> ((Button) node("#sheet-attach")).fire());
         until(() -> last().by().beside().photos().size() == 1);
         until(() -> label("#sheet-verdict").equals("Holds"));
@@ -261,7 +299,8 @@ class LifeWindowTest extends WindowHarness {
         until(() -> last().progress().done());
         until(() -> robot.lookup("#lay-over-" + last().id()).tryQuery().isPresent());
         robot.interact(() -> ((Button) node("#lay-over-" + last().id())).fire());
-        until(() -> robot.lookup("#soak-pane").tryQuery().isPresent() && everyText().stream().anyMatch(t -> t.contains("soak.csv")));
+        until(() -> robot.lookup("#soak-pane").tryQuery().isPresent()
+                && everyText().stream().anyMatch(t -> t.contains("soak.csv")));
     }
 
     /** An open point has an owner; an acceptance needs name and reason, and changes no verdict. */

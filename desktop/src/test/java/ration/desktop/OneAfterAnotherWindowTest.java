@@ -35,7 +35,8 @@ class OneAfterAnotherWindowTest extends WindowHarness {
     }
 
     private void go(Page page) {
-        robot.interact(() -> ((javafx.scene.control.Button) node("#rail-" + page.name().toLowerCase(java.util.Locale.ROOT))).fire());
+        robot.interact(() ->
+                ((javafx.scene.control.Button) node("#rail-" + page.name().toLowerCase(java.util.Locale.ROOT))).fire());
     }
 
     /** How often in a row a page must say the same before it is taken as what it goes on saying. */
@@ -45,7 +46,10 @@ class OneAfterAnotherWindowTest extends WindowHarness {
     private boolean settled() {
         List<String> now = new ArrayList<>();
         said(node("#document-menu").getScene().getRoot(), now);
-        boolean under = now.stream().anyMatch(t -> t.contains("being worked out")) || !robot.lookup(n -> n instanceof ProgressIndicator && visible(n)).queryAll().isEmpty();
+        boolean under = now.stream().anyMatch(t -> t.contains("being worked out"))
+                || !robot.lookup(n -> n instanceof ProgressIndicator && visible(n))
+                        .queryAll()
+                        .isEmpty();
         same = !under && now.equals(last) ? same + 1 : 0;
         last = now;
         return same >= STEADY;
@@ -110,14 +114,21 @@ class OneAfterAnotherWindowTest extends WindowHarness {
         Hand.settle();
         robot.interact(() -> {
             for (Node n : robot.lookup((Node x) -> visible(x)).queryAll()) {
-                if (n.getScene() == null || n.getId() == null || n.getId().startsWith("rail-") || n.getId().startsWith("units-") || n.isDisabled()) {
+                if (n.getScene() == null
+                        || n.getId() == null
+                        || n.getId().startsWith("rail-")
+                        || n.getId().startsWith("units-")
+                        || n.isDisabled()) {
                     continue;
                 }
                 if (n instanceof TextInputControl t && t.isEditable()) {
                     t.setText("7");
                 } else if (n instanceof ChoiceBox<?> c) {
                     c.getSelectionModel().selectLast();
-                } else if (n instanceof CheckBox || n instanceof ToggleButton || n instanceof javafx.scene.control.Button && !n.getId().equals("document-menu")) {
+                } else if (n instanceof CheckBox
+                        || n instanceof ToggleButton
+                        || n instanceof javafx.scene.control.Button
+                                && !n.getId().equals("document-menu")) {
                     ((javafx.scene.control.ButtonBase) n).fire();
                 }
             }
@@ -146,7 +157,9 @@ class OneAfterAnotherWindowTest extends WindowHarness {
             alone.get(page).forEach(more::remove);
             List<String> less = new ArrayList<>(alone.get(page));
             said().forEach(less::remove);
-            assertThat(more).as("%s after another aircraft, and lacking %s", page, less).isEmpty();
+            assertThat(more)
+                    .as("%s after another aircraft, and lacking %s", page, less)
+                    .isEmpty();
             assertThat(less).as("lacking on %s after another aircraft", page).isEmpty();
         }
     }

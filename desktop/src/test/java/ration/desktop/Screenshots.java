@@ -130,8 +130,10 @@ public final class Screenshots {
         SCENES.put("find", (s, scene) -> {
             demo(s, "tansy-l3");
             Setting set = new Setting(s.condition());
-            s.apply(Edit.of("Add a reading", p -> p.withReadings(List.of(new Reading("servo", Reading.What.PRESSURE, Unit.PSI.toSi(26), Unit.PSI.toSi(1),
-                    set)))));
+            s.apply(Edit.of(
+                    "Add a reading",
+                    p -> p.withReadings(List.of(
+                            new Reading("servo", Reading.What.PRESSURE, Unit.PSI.toSi(26), Unit.PSI.toSi(1), set)))));
             fire(scene, "#rail-find");
         });
         SCENES.put("upkeep", (s, scene) -> {
@@ -143,8 +145,11 @@ public final class Screenshots {
             later(scene, "#requirement-flow-margin-fuselage");
         });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
-        SCENES.put("keys", (s, scene) -> Event.fireEvent(scene.getRoot(), new KeyEvent(KeyEvent.KEY_TYPED, "?", "",
-                KeyCode.UNDEFINED, true, false, false, false)));
+        SCENES.put(
+                "keys",
+                (s, scene) -> Event.fireEvent(
+                        scene.getRoot(),
+                        new KeyEvent(KeyEvent.KEY_TYPED, "?", "", KeyCode.UNDEFINED, true, false, false, false)));
     }
 
     public static void main(String[] args) {
@@ -161,7 +166,8 @@ public final class Screenshots {
     }
 
     private static void look(Session session) {
-        session.look(session.shown().get().assessment().governing().orElseThrow().condition());
+        session.look(
+                session.shown().get().assessment().governing().orElseThrow().condition());
     }
 
     /** Once the page has been laid out. */
@@ -183,8 +189,8 @@ public final class Screenshots {
             List<String> args = getParameters().getRaw();
             Path folder = Path.of(args.get(0));
             Files.createDirectories(folder);
-            Deque<String> wanted = new ArrayDeque<>(args.size() > 1 ? args.subList(1, args.size())
-                    : List.copyOf(SCENES.keySet()));
+            Deque<String> wanted =
+                    new ArrayDeque<>(args.size() > 1 ? args.subList(1, args.size()) : List.copyOf(SCENES.keySet()));
             Session session = new Session(new Home(Files.createTempDirectory("shots")));
             MainWindow window = new MainWindow(stage, session, new FileDialogs() {
                 @Override
@@ -215,10 +221,17 @@ public final class Screenshots {
             session.units().set(ration.quantity.UnitSystem.US);
             fire(stage.getScene(), "#rail-layout");
             SCENES.get(name).accept(session, stage.getScene());
-            PauseTransition settle = new PauseTransition(Duration.millis(name.equals("faults") || name.equals("find") ? 15000 : name.startsWith("flow") || name.equals("flight") ? 6000 : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
+            PauseTransition settle = new PauseTransition(Duration.millis(
+                    name.equals("faults") || name.equals("find")
+                            ? 15000
+                            : name.startsWith("flow") || name.equals("flight")
+                                    ? 6000
+                                    : name.startsWith("tanks") || name.startsWith("vapor") ? 2500 : 700));
             settle.setOnFinished(e -> {
                 save(stage.getScene(), folder.resolve(name + ".png"));
-                Arrays.stream(new String[] {"#keys-close", "#why-close"}).map(stage.getScene()::lookup).filter(n -> n.isVisible())
+                Arrays.stream(new String[] {"#keys-close", "#why-close"})
+                        .map(stage.getScene()::lookup)
+                        .filter(n -> n.isVisible())
                         .forEach(n -> ((Button) n).fire());
                 next(stage, session, folder, wanted);
             });

@@ -59,7 +59,8 @@ class SmallWindowTest extends WindowHarness {
         Region drawing = (Region) node("#schematic");
         until(() -> drawing.getWidth() > 850 && !node("#card").isVisible());
         robot.interact(() -> session.picked().set("strainer"));
-        until(() -> node("#card").isVisible() && node("#card").getBoundsInParent().getMinX() > 500);
+        until(() ->
+                node("#card").isVisible() && node("#card").getBoundsInParent().getMinX() > 500);
         robot.interact(() -> session.picked().set("carburettor"));
         until(() -> node("#card").getBoundsInParent().getMaxX() < 400);
         focusDrawing();
@@ -73,12 +74,15 @@ class SmallWindowTest extends WindowHarness {
     void conditionsFoldAndOpen() throws Exception {
         var tansy = ProjectFile.demo("tansy-l3");
         robot.interact(() -> session.show(tansy, null));
-        until(() -> seen(robot.lookup("#fold-engine").query()) && !seen(robot.lookup("#power-cruise").query()));
+        until(() -> seen(robot.lookup("#fold-engine").query())
+                && !seen(robot.lookup("#power-cruise").query()));
         press("#fold-engine");
         until(() -> seen(robot.lookup("#power-cruise").query()));
         press("#power-cruise");
         until(() -> session.condition().engine().power() == Power.CRUISE);
         press("#fold-selector");
-        until(() -> seen(robot.lookup("#fold-engine").query()) && seen(robot.lookup("#position-selector-left").query()) && everyText().contains("Cruise, 15 \u00b0C"));
+        until(() -> seen(robot.lookup("#fold-engine").query())
+                && seen(robot.lookup("#position-selector-left").query())
+                && everyText().contains("Cruise, 15 \u00b0C"));
     }
 }

@@ -61,7 +61,8 @@ class TanksWindowTest extends WindowHarness {
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
         until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
         until(() -> label("#stranded-here").equals("1.24 gal"));
-        assertThat(label("#ledger-unusable-case")).isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+        assertThat(label("#ledger-unusable-case"))
+                .isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
         assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.24 gal");
         assertThat(label("#placard-says")).startsWith("Placard must read");
     }
@@ -86,7 +87,8 @@ class TanksWindowTest extends WindowHarness {
         until(() -> robot.lookup("#less-try-0").tryQuery().isPresent());
         robot.clickOn("#less-try-0");
         until(() -> label("#ledger-unusable-was").equals("was 1.32 gal"));
-        assertThat(tank("upper").outlets().get(0).place().waterLine().quantity().value()).isLessThan(84);
+        assertThat(tank("upper").outlets().get(0).place().waterLine().quantity().value())
+                .isLessThan(84);
         control(KeyCode.Z);
         until(() -> label("#ledger-unusable-figure").equals("1.32 gal"));
     }
@@ -96,7 +98,10 @@ class TanksWindowTest extends WindowHarness {
         until(() -> robot.lookup(wanted).tryQuery().isPresent());
         robot.interact(() -> node(wanted).requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> robot.lookup("#test-begin").tryQuery().map(javafx.scene.Node::isFocused).orElse(false));
+        until(() -> robot.lookup("#test-begin")
+                .tryQuery()
+                .map(javafx.scene.Node::isFocused)
+                .orElse(false));
         keys(KeyCode.ENTER);
     }
 
@@ -114,7 +119,9 @@ class TanksWindowTest extends WindowHarness {
         robot.write("52 F");
         keys(KeyCode.ENTER);
         until(() -> step().equals("Pour a known amount") && node("#test-poured").isFocused());
-        assertThat(robot.lookup("#cross-feed").tryQuery()).as("the selector closes every way").isEmpty();
+        assertThat(robot.lookup("#cross-feed").tryQuery())
+                .as("the selector closes every way")
+                .isEmpty();
         enter("2.5");
         until(() -> step().equals("Set the attitude") && node("#mark-front").isFocused());
         robot.write("40");
@@ -139,7 +146,8 @@ class TanksWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> ((Button) node("#test-next")).getText().equals("It sputters"));
         keys(KeyCode.ENTER);
-        until(() -> step().equals("Enter what came back") && node("#test-drained").isFocused());
+        until(() ->
+                step().equals("Enter what came back") && node("#test-drained").isFocused());
         enter("2.9");
         until(() -> label("#test-trouble").contains("More came back"));
         enter("1");
@@ -153,9 +161,11 @@ class TanksWindowTest extends WindowHarness {
         assertThat(drain.position()).isEqualTo("UPPER");
         assertThat(last().by().who()).isEqualTo("helper");
         control(KeyCode.DIGIT2);
-        until(() -> label("#placard-says").startsWith("Placard must read") && label("#placard-says").contains("1.50 gal unusable"));
+        until(() -> label("#placard-says").startsWith("Placard must read")
+                && label("#placard-says").contains("1.50 gal unusable"));
         robot.clickOn("#placard-set");
-        until(() -> label("#ledger-unusable-verdict").equals("Thin") || label("#ledger-unusable-verdict").equals("Holds"));
+        until(() -> label("#ledger-unusable-verdict").equals("Thin")
+                || label("#ledger-unusable-verdict").equals("Holds"));
         assertThat(gallons(tank("upper").unusable().si())).isBetween(1.499, 1.501);
     }
 
@@ -170,7 +180,8 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#test-later");
         until(() -> step().equals("Drain test of Fuselage tank"));
         robot.clickOn("#test-test-4");
-        until(() -> step().equals("Enter what came back") && node("#test-drained").isFocused());
+        until(() ->
+                step().equals("Enter what came back") && node("#test-drained").isFocused());
         enter("2.35 gal");
         until(() -> label("#big-figure").equals("0.15 gal stays"));
         keys(KeyCode.ENTER);
@@ -178,10 +189,12 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#rail-tanks");
         robot.clickOn("#tank-fuselage");
         robot.clickOn("#cards-asked");
-        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Most is predicted to stay at") && t.contains(
-                "no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
-        assertThat(label("#ledger-open-case")).as("a test of one attitude does not show another").startsWith(
-                "3 short, 6 not shown;");
+        until(() -> everyText().stream()
+                .anyMatch(t -> t.startsWith("Most is predicted to stay at")
+                        && t.contains("no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
+        assertThat(label("#ledger-open-case"))
+                .as("a test of one attitude does not show another")
+                .startsWith("3 short, 6 not shown;");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
@@ -203,7 +216,8 @@ class TanksWindowTest extends WindowHarness {
             enter(pour[0]);
             until(() -> step().equals("Read and mark") && node("#test-reading").isFocused());
             enter(pour[1]);
-            until(() -> step().equals("Next pour, or full") && node("#test-again").isFocused());
+            until(() ->
+                    step().equals("Next pour, or full") && node("#test-again").isFocused());
             if (i + 1 < pours.length) {
                 keys(KeyCode.ENTER);
             }
@@ -221,7 +235,8 @@ class TanksWindowTest extends WindowHarness {
         robot.clickOn("#gauge-print");
         until(() -> Files.exists(folder.resolve("gauge.pdf")));
         try (PDDocument pdf = Loader.loadPDF(folder.resolve("gauge.pdf").toFile())) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("Fuselage tank", "Level, by fills", "Parked 12\u00b0, by shape");
+            assertThat(new PDFTextStripper().getText(pdf))
+                    .contains("Fuselage tank", "Level, by fills", "Parked 12\u00b0, by shape");
         }
     }
 
@@ -250,7 +265,8 @@ class TanksWindowTest extends WindowHarness {
         }
         answers.open = folder.resolve("tests.csv");
         robot.clickOn("#tests-read");
-        until(() -> session.project().tests().size() == count && last().progress().done());
+        until(() ->
+                session.project().tests().size() == count && last().progress().done());
         answers.open = Files.writeString(folder.resolve("bad.csv"), "id,kind,tank\n1,boil,upper\n");
         robot.clickOn("#tests-read");
         until(() -> label("#message").contains("Row 2") && label("#message").contains("Nothing was changed"));
@@ -261,7 +277,8 @@ class TanksWindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("upper"));
         until(() -> robot.lookup("#field-outlet-sta").tryQuery().isPresent());
         fill("#field-outlet-sta", "52");
-        until(() -> label("#message").startsWith("This ends 5 tests: Fill and mark of Upper tank") && label("#message").contains("station was"));
+        until(() -> label("#message").startsWith("This ends 5 tests: Fill and mark of Upper tank")
+                && label("#message").contains("station was"));
         robot.clickOn("#rail-hangar");
         until(() -> everyText().stream().anyMatch(t -> t.contains("stale, the tank or its outlet has changed since")));
         until(() -> label("#ledger-open-case").contains("not shown"));
@@ -295,13 +312,15 @@ class TanksWindowTest extends WindowHarness {
             Clipboard.getSystemClipboard().setContent(table);
         });
         robot.clickOn("#section-paste");
-        until(() -> label("#shape-trouble").contains("Section 1 at 0 in crosses itself") && label("#shape-trouble").contains(
-                "Nothing was changed"));
+        until(() -> label("#shape-trouble").contains("Section 1 at 0 in crosses itself")
+                && label("#shape-trouble").contains("Nothing was changed"));
         assertThat(robot.lookup("#shape-views").query().getAccessibleText()).contains("Front");
         assertThat(((Label) node("#shape-trouble")).getText()).isNotEmpty();
     }
 
-    /** The corners of the region are the Brief's: more slip in the glide leaves more, and a nonsense angle stays unsaid. */
+    /**
+     * The corners of the region are the Brief's: more slip in the glide leaves more, and a nonsense angle stays unsaid.
+     */
     @Test
     void slipsOfTheBriefMoveTheFigureThatGoverns() {
         robot.clickOn("#rail-brief");
@@ -309,7 +328,8 @@ class TanksWindowTest extends WindowHarness {
         assertThat(label("#ledger-unusable-figure")).isEqualTo("1.32 gal");
         fill("#brief-glide-slip", "5");
         until(() -> !label("#ledger-unusable-figure").equals("1.32 gal"));
-        assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", ""))).isBetween(1.33, 1.8);
+        assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", "")))
+                .isBetween(1.33, 1.8);
         assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
         assertThat(label("#ledger-unusable-case")).contains("5\u00b0 bank");
         fill("#brief-glide-slip", "80");

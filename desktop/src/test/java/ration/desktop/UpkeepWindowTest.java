@@ -38,7 +38,10 @@ class UpkeepWindowTest extends WindowHarness {
         return node("#part-" + part).getAccessibleText();
     }
 
-    /** A hose of unknown age is due; replaced in one act with its paper it holds; undo brings it back; the log only grows. */
+    /**
+     * A hose of unknown age is due; replaced in one act with its paper it holds; undo brings it back; the log only
+     * grows.
+     */
     @Test
     void aHoseIsReplacedInOneAct() {
         robot.clickOn("#rail-upkeep");
@@ -54,7 +57,9 @@ class UpkeepWindowTest extends WindowHarness {
         until(() -> row("hose-at-the-upper-vent").endsWith("Holds"));
         Upkeep now = session.project().upkeep();
         assertThat(now.log()).hasSize(before + 1);
-        assertThat(Upkeep.logbook(now.log().get(before))).startsWith(LocalDate.now().toString()).contains("replaced, paper 26-0058", "age unknown", "builder");
+        assertThat(Upkeep.logbook(now.log().get(before)))
+                .startsWith(LocalDate.now().toString())
+                .contains("replaced, paper 26-0058", "age unknown", "builder");
         robot.interact(session::undo);
         until(() -> row("hose-at-the-upper-vent").endsWith("Not shown"));
     }
@@ -64,12 +69,16 @@ class UpkeepWindowTest extends WindowHarness {
     void anEarlierDocumentIsComparedWith() throws Exception {
         answers.open = folder.resolve("before.ration");
         ration.file.ProjectFile.save(session.project(), answers.open);
-        robot.interact(() -> session.apply(ration.project.Edit.onItem("Resize R3", "r3", ration.model.Run.class, r -> r.resized(ration.model.LineSize.parse(
-                "3/8 x 0.035 tube")))));
+        robot.interact(() -> session.apply(ration.project.Edit.onItem(
+                "Resize R3",
+                "r3",
+                ration.model.Run.class,
+                r -> r.resized(ration.model.LineSize.parse("3/8 x 0.035 tube")))));
         until(() -> !label("#ledger-flow-figure").startsWith("1.12"));
         menu("compare");
         until(() -> label("#message").startsWith("Since then: R3: size was 5/16, now 3/8"));
-        assertThat(label("#message")).contains("Flow margin 1.12", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
+        assertThat(label("#message"))
+                .contains("Flow margin 1.12", "Tests that count no more: Nose-up flow, UPPER (R3: size was");
     }
 
     /** The packet is written from the menu, behind the window, and can be read back. */
@@ -85,7 +94,9 @@ class UpkeepWindowTest extends WindowHarness {
         assertThat(text).contains("Open points first", "Worm clamp on R4", "Compliance table");
     }
 
-    /** What is temporary goes; a part is entered with its usual life; a day that is none is told, and nothing entered. */
+    /**
+     * What is temporary goes; a part is entered with its usual life; a day that is none is told, and nothing entered.
+     */
     @Test
     void partsComeAndGo() throws IOException {
         robot.clickOn("#rail-upkeep");
@@ -104,7 +115,12 @@ class UpkeepWindowTest extends WindowHarness {
         type("#new-fitted", "2026-03-09");
         press("#new-enter");
         until(() -> session.project().upkeep().part("hose-at-the-drain").isPresent());
-        assertThat(session.project().upkeep().part("hose-at-the-drain").orElseThrow().kind()).isEqualTo(Part.Kind.RUBBER_HOSE);
+        assertThat(session.project()
+                        .upkeep()
+                        .part("hose-at-the-drain")
+                        .orElseThrow()
+                        .kind())
+                .isEqualTo(Part.Kind.RUBBER_HOSE);
         until(() -> ((TextField) node("#life-months")).getText().equals("60"));
         type("#life-months", "120");
         press("#life-set");
@@ -112,6 +128,7 @@ class UpkeepWindowTest extends WindowHarness {
         answers.save = folder.resolve("due.ics");
         press("#upkeep-calendar");
         until(() -> Files.exists(answers.save));
-        assertThat(Files.readString(answers.save)).contains("BEGIN:VCALENDAR", "Hose at the drain", "DTSTART;VALUE=DATE:20360309");
+        assertThat(Files.readString(answers.save))
+                .contains("BEGIN:VCALENDAR", "Hose at the drain", "DTSTART;VALUE=DATE:20360309");
     }
 }

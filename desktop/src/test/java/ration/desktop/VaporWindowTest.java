@@ -34,11 +34,14 @@ class VaporWindowTest extends WindowHarness {
     void theLedgerLeadsToTheCaseThatGoverns() {
         brindle();
         assertThat(label("#ledger-vapor-verdict")).as("a restart is at risk").isEqualTo("Thin");
-        assertThat(label("#ledger-vapor-case")).startsWith("110 \u00b0F +").endsWith("; Lift pump inlet, 38 \u00b0C fuel, 8 000 ft; restart at risk after shutdown");
+        assertThat(label("#ledger-vapor-case"))
+                .startsWith("110 \u00b0F +")
+                .endsWith("; Lift pump inlet, 38 \u00b0C fuel, 8 000 ft; restart at risk after shutdown");
         assertThat(((TextField) node("#vapor-altitude")).getText()).isEqualTo("8 000 ft");
         robot.clickOn("#vapor-110");
-        until(() -> node("#vapor-path").getAccessibleText().matches("(?s).*\\+[12]\\.\\d \u00b0C at lift pump"
-                + " inlet.*"));
+        until(() -> node("#vapor-path")
+                .getAccessibleText()
+                .matches("(?s).*\\+[12]\\.\\d \u00b0C at lift pump" + " inlet.*"));
         assertThat(session.changed().get()).as("another day changes no project").isFalse();
         fill("#vapor-altitude", "4000");
         until(() -> node("#altitude-map").getAccessibleText().contains("This case: 43.3"));
@@ -72,9 +75,10 @@ class VaporWindowTest extends WindowHarness {
         robot.clickOn("#vapor-figures");
         until(() -> robot.lookup("#zone-lift").tryQuery().isPresent());
         choose("#zone-lift", "Engine bay");
-        until(() -> ration.heat.Zone.ENGINE_BAY.equals(session.project().heat().zones().get("lift")));
-        until(() -> robot.lookup("#zone-lift").tryQuery().isPresent() && ((ChoiceBox<?>) node("#zone-lift")).getValue().equals(
-                "Engine bay"));
+        until(() -> ration.heat.Zone.ENGINE_BAY.equals(
+                session.project().heat().zones().get("lift")));
+        until(() -> robot.lookup("#zone-lift").tryQuery().isPresent()
+                && ((ChoiceBox<?>) node("#zone-lift")).getValue().equals("Engine bay"));
         choose("#zone-lift", "By its place");
         until(() -> session.project().heat().zones().isEmpty());
         until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
@@ -123,7 +127,9 @@ class VaporWindowTest extends WindowHarness {
         until(() -> Math.abs(session.project().heat().si(HeatFigure.BAY_SOAK_OVER) - 47) < 0.6);
         robot.clickOn("#log-open");
         until(() -> robot.lookup("#log-lay").tryQuery().isPresent());
-        assertThat(((ChoiceBox<?>) node("#log-is-1")).getValue()).as("said once").isEqualTo("Carburettor");
+        assertThat(((ChoiceBox<?>) node("#log-is-1")).getValue())
+                .as("said once")
+                .isEqualTo("Carburettor");
         robot.clickOn("#log-lay");
         until(() -> robot.lookup("#log-keep").tryQuery().isPresent());
         robot.clickOn("#log-keep");
@@ -145,7 +151,8 @@ class VaporWindowTest extends WindowHarness {
         brindle();
         answers.open = Files.writeString(folder.resolve("poem.csv"), "roses, red\nviolets, blue\nfuel, liquid\n");
         robot.clickOn("#log-open");
-        until(() -> label("#log-said").contains("poem.csv") && label("#log-said").contains("no table of readings"));
+        until(() ->
+                label("#log-said").contains("poem.csv") && label("#log-said").contains("no table of readings"));
     }
 
     /** Held, changed, compared, let go; another aircraft is not compared with the one before. */
@@ -154,19 +161,25 @@ class VaporWindowTest extends WindowHarness {
         brindle();
         int lines = pieces();
         robot.clickOn("#vapor-hold");
-        until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Let go"));
+        until(() ->
+                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Let go"));
         until(() -> pieces() > lines);
-        robot.interact(() -> session.apply(ration.project.Edit.of("Widen", p -> p.with(p.system().replace(((Run)
-                p.system().item("r3").orElseThrow()).resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Widen",
+                p -> p.with(p.system()
+                        .replace(((Run) p.system().item("r3").orElseThrow())
+                                .resized(ration.model.LineSize.parse("1/2 x 0.035 tube")))))));
         until(() -> !label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
-        assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", ""))).as("a wider suction line leaves more")
+        assertThat(Double.parseDouble(label("#ledger-vapor-figure").replaceAll("[^0-9.]", "")))
+                .as("a wider suction line leaves more")
                 .isGreaterThan(7.5);
         control(KeyCode.Z);
         until(() -> label("#ledger-vapor-figure").equals("+7.5 \u00b0C"));
         menu("demo-tansy-l3");
         until(() -> label("#ledger-vapor-figure").equals("+8.7 \u00b0C"));
         control(KeyCode.DIGIT3);
-        until(() -> ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Hold to compare"));
+        until(() ->
+                ((javafx.scene.control.Button) node("#vapor-hold")).getText().equals("Hold to compare"));
     }
 
     private int pieces() {

@@ -60,7 +60,10 @@ abstract class WindowHarness {
     Path folder;
     Hand robot;
 
-    /** Where networks are still solved on the interface thread: a document put in the window as it is, which only a recovered one still is. */
+    /**
+     * Where networks are still solved on the interface thread: a document put in the window as it is, which only a
+     * recovered one still is.
+     */
     private static final Set<String> STILL = Set.of("Session.show");
 
     private final Set<String> offences = java.util.concurrent.ConcurrentHashMap.newKeySet();
@@ -68,10 +71,15 @@ abstract class WindowHarness {
     /** A network solved on the interface thread by anybody not on the list. */
     private void offence() {
         if (Platform.isFxApplicationThread()) {
-            List<String> stack = Stream.of(new Throwable().getStackTrace()).map(e -> e.getClassName().replaceAll(".*\\.", "") + "."
-                    + e.getMethodName()).toList();
+            List<String> stack = Stream.of(new Throwable().getStackTrace())
+                    .map(e -> e.getClassName().replaceAll(".*\\.", "") + "." + e.getMethodName())
+                    .toList();
             if (stack.stream().noneMatch(STILL::contains)) {
-                offences.add(stack.stream().filter(x -> x.matches("[A-Z].*")).skip(12).limit(14).collect(Collectors.joining(" < ")));
+                offences.add(stack.stream()
+                        .filter(x -> x.matches("[A-Z].*"))
+                        .skip(12)
+                        .limit(14)
+                        .collect(Collectors.joining(" < ")));
             }
         }
     }
@@ -93,7 +101,7 @@ abstract class WindowHarness {
     /** Ends the session's work and takes its folder away. */
     @AfterEach
     void cleanUp() throws IOException {
-        Solves.watch(() -> { });
+        Solves.watch(() -> {});
         session.close();
         try (Stream<Path> files = Files.walk(folder)) {
             for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
@@ -125,7 +133,10 @@ abstract class WindowHarness {
 
     private static Worked demo;
 
-    /** Chooses from the document's menu; another window that takes the focus, or the menu chosen from last, closes it: then once more. */
+    /**
+     * Chooses from the document's menu; another window that takes the focus, or the menu chosen from last, closes it:
+     * then once more.
+     */
     void menu(String what) {
         for (int i = 0; i < 5 && robot.lookup("#menu-" + what).tryQuery().isEmpty(); i++) {
             robot.clickOn("#document-menu");
@@ -168,14 +179,17 @@ abstract class WindowHarness {
     }
 
     Set<String> everyText() {
-        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream().map(n -> n instanceof Label l
-                ? l.getText() : ((Text) n).getText()).collect(Collectors.toSet());
+        return robot.lookup(n -> n instanceof Label || n instanceof Text).queryAll().stream()
+                .map(n -> n instanceof Label l ? l.getText() : ((Text) n).getText())
+                .collect(Collectors.toSet());
     }
 
     /** Every text of the drawing. */
     Set<String> texts() {
-        return node("#schematic").lookupAll("Text").stream().filter(Text.class::isInstance)
-                .map(n -> ((Text) n).getText()).collect(Collectors.toSet());
+        return node("#schematic").lookupAll("Text").stream()
+                .filter(Text.class::isInstance)
+                .map(n -> ((Text) n).getText())
+                .collect(Collectors.toSet());
     }
 
     /** Presses and releases in one go: a window too busy to answer must not look like a key held down. */

@@ -103,8 +103,8 @@ class WindowTest extends WindowHarness {
         keys(KeyCode.DOWN, KeyCode.UP, KeyCode.ENTER);
         until(() -> texts().contains("Tank"));
         keys(KeyCode.V, KeyCode.D);
-        until(() -> session.project().system().tanks().stream().allMatch(t -> t.vent().isPresent()
-                && t.drain().isPresent()));
+        until(() -> session.project().system().tanks().stream()
+                .allMatch(t -> t.vent().isPresent() && t.drain().isPresent()));
     }
 
     @Test
@@ -160,7 +160,8 @@ class WindowTest extends WindowHarness {
     void workLeftByACrashIsOffered() throws IOException {
         Path home = folder.resolve("home");
         Files.createDirectories(home);
-        Files.writeString(home.resolve("unsaved-999999999.ration"),
+        Files.writeString(
+                home.resolve("unsaved-999999999.ration"),
                 ProjectFile.text(session.project().withName("Lost work")));
         robot.interact(window::offerRecovery);
         until(() -> label("#message").contains("Lost work"));
@@ -287,7 +288,8 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#more-ELBOW_90");
         until(() -> label("#count-elbow_90").equals("1"));
         robot.clickOn("#ledger-flow");
-        until(() -> label("#conditions-attitude").equals("Take-off run 12\u00b0, +0.25 g") && node("#flow-page").isVisible());
+        until(() -> label("#conditions-attitude").equals("Take-off run 12\u00b0, +0.25 g")
+                && node("#flow-page").isVisible());
     }
 
     @Test
@@ -317,8 +319,9 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#do-add-point");
         until(() -> robot.lookup("#field-point-1-wl").tryQuery().isPresent());
         fill("#field-point-1-wl", "25");
-        until(() -> session.project().system().runs().stream().anyMatch(r -> r.id().equals("r3")
-                && r.points().get(0).waterLine().quantity().value() == 25));
+        until(() -> session.project().system().runs().stream()
+                .anyMatch(r -> r.id().equals("r3")
+                        && r.points().get(0).waterLine().quantity().value() == 25));
         robot.interact(() -> session.picked().set("selector"));
         fill("#field-position-2", "BELLY");
         until(() -> robot.lookup("#position-selector-belly").tryQuery().isPresent());
@@ -327,7 +330,14 @@ class WindowTest extends WindowHarness {
         robot.interact(() -> session.picked().set("carburettor"));
         until(() -> robot.lookup("#field-firewall-sta").tryQuery().isPresent());
         fill("#field-firewall-sta", "39");
-        until(() -> session.project().system().firewall().orElseThrow().station().quantity().value() == 39);
+        until(() -> session.project()
+                        .system()
+                        .firewall()
+                        .orElseThrow()
+                        .station()
+                        .quantity()
+                        .value()
+                == 39);
         robot.clickOn("#do-remove-firewall");
         until(() -> !texts().contains("Firewall"));
     }
@@ -335,24 +345,36 @@ class WindowTest extends WindowHarness {
     // Flow
 
     private Set<String> textsOf(String id) {
-        Set<String> texts = node(id).lookupAll("Text").stream().filter(Text.class::isInstance).map(n -> ((Text) n).getText())
+        Set<String> texts = node(id).lookupAll("Text").stream()
+                .filter(Text.class::isInstance)
+                .map(n -> ((Text) n).getText())
                 .collect(Collectors.toSet());
-        node(id).lookupAll(".label").stream().filter(Label.class::isInstance).forEach(n -> texts.add(((Label) n).getText()));
+        node(id).lookupAll(".label").stream()
+                .filter(Label.class::isInstance)
+                .forEach(n -> texts.add(((Label) n).getText()));
         return texts;
     }
 
     private void demo(String name) {
         menu("demo-" + name);
-        until(() -> session.project().name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-').equals(name));
+        until(() -> session.project()
+                .name()
+                .toLowerCase(java.util.Locale.ROOT)
+                .replace(' ', '-')
+                .equals(name));
         until(() -> session.shown().get().project() == session.project());
     }
 
     @Test
     void findTheGoverningCaseTryTheBestSuggestionAndUndo() {
         control(KeyCode.DIGIT1);
-        until(() -> node("#flow-page").isVisible() && node("#cell-5-1-2").getStyleClass().contains("governs"));
-        assertThat(node("#cell-5-1-2").getAccessibleText()).contains("Take-off run", "FUSELAGE", "1.12", "Short", "governs");
-        assertThat(label("#budget-sentence")).startsWith("20.6 gph on this path leaves").contains("short by");
+        until(() -> node("#flow-page").isVisible()
+                && node("#cell-5-1-2").getStyleClass().contains("governs"));
+        assertThat(node("#cell-5-1-2").getAccessibleText())
+                .contains("Take-off run", "FUSELAGE", "1.12", "Short", "governs");
+        assertThat(label("#budget-sentence"))
+                .startsWith("20.6 gph on this path leaves")
+                .contains("short by");
         assertThat(textsOf("#head-budget")).contains("Run R3", "Head available", "Left at inlet");
         assertThat(textsOf("#path-profile")).contains("Selector", "short");
         until(() -> robot.lookup("#try-1").tryQuery().isPresent());
@@ -411,9 +433,13 @@ class WindowTest extends WindowHarness {
     @Test
     void enterSixRunsByKeyboard() {
         robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
-        robot.interact(() -> session.apply(ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3",
-                "r4", "r5").plus(new FlowSender(new Tag("sender", "Sender",
-                ration.model.Place.inches(36, 0, 34)), ration.model.Rated.of(20, 0.1, "maker")))))));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "bare",
+                p -> p.with(p.system()
+                        .minus("r1", "r2", "r3", "r4", "r5")
+                        .plus(new FlowSender(
+                                new Tag("sender", "Sender", ration.model.Place.inches(36, 0, 34)),
+                                ration.model.Rated.of(20, 0.1, "maker")))))));
         robot.clickOn("#rail-runs");
         until(() -> sheet("#runs-sheet").getItems().size() == 1);
         robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
@@ -427,9 +453,18 @@ class WindowTest extends WindowHarness {
         writeRow("Sender", "Carburettor", "-6 hose", "ptfe", "9");
         until(() -> session.project().system().runs().size() == 6);
         assertThat(session.project().system().openPorts()).isEmpty();
-        assertThat(session.project().system().runs()).extracting(Run::name)
+        assertThat(session.project().system().runs())
+                .extracting(Run::name)
                 .containsExactly("R1", "R2", "R3", "R4", "R5", "R6");
-        assertThat(session.project().system().runs().get(0).length().orElseThrow().quantity().value()).isEqualTo(54.5);
+        assertThat(session.project()
+                        .system()
+                        .runs()
+                        .get(0)
+                        .length()
+                        .orElseThrow()
+                        .quantity()
+                        .value())
+                .isEqualTo(54.5);
         assertThat(session.project().system().runs().get(5).build().construction())
                 .contains(ration.model.Construction.PTFE);
         until(() -> figure().endsWith("\u00d7"));
@@ -448,11 +483,18 @@ class WindowTest extends WindowHarness {
         assertThat(session.changed().get()).isFalse();
         robot.write("17");
         keys(KeyCode.ENTER);
-        until(() -> ((Run) session.project().system().item("r3").orElseThrow()).length().orElseThrow()
-                .quantity().value() == 17);
+        until(() -> ((Run) session.project().system().item("r3").orElseThrow())
+                        .length()
+                        .orElseThrow()
+                        .quantity()
+                        .value()
+                == 17);
     }
 
-    /** Escape in a field of the card brings back what it held; one more goes back to the drawing, where letters are commands again. */
+    /**
+     * Escape in a field of the card brings back what it held; one more goes back to the drawing, where letters are
+     * commands again.
+     */
     @Test
     void escapeLeavesAFieldInTwoSteps() {
         robot.interact(() -> session.picked().set("r3"));
@@ -460,17 +502,23 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#item-name");
         until(() -> node("#item-name").isFocused());
         robot.write("x");
-        until(() -> ((javafx.scene.control.TextField) node("#item-name")).getText().contains("x"));
+        until(() ->
+                ((javafx.scene.control.TextField) node("#item-name")).getText().contains("x"));
         keys(KeyCode.ESCAPE);
-        until(() -> ((javafx.scene.control.TextField) node("#item-name")).getText().equals("R3") && node("#item-name").isFocused());
+        until(() ->
+                ((javafx.scene.control.TextField) node("#item-name")).getText().equals("R3")
+                        && node("#item-name").isFocused());
         keys(KeyCode.ESCAPE);
         until(() -> node("#schematic").isFocused());
         assertThat(session.changed().get()).isFalse();
         keys(KeyCode.F);
-        assertThat(((javafx.scene.control.TextField) node("#item-name")).getText()).isEqualTo("R3");
+        assertThat(((javafx.scene.control.TextField) node("#item-name")).getText())
+                .isEqualTo("R3");
     }
 
-    /** What was typed over one cell is not offered in the next that is opened; keys of a quick hand are kept in order. */
+    /**
+     * What was typed over one cell is not offered in the next that is opened; keys of a quick hand are kept in order.
+     */
     @Test
     void aCellOpensWithWhatItHoldsAndKeepsEveryKey() {
         robot.clickOn("#rail-runs");
@@ -479,31 +527,40 @@ class WindowTest extends WindowHarness {
         inOneGo(List.of(KeyCode.DIGIT4, KeyCode.DIGIT7, KeyCode.ENTER));
         until(() -> length("r3") == 47);
         double before = length("r2");
-        robot.doubleClickOnDrawn(n -> n instanceof javafx.scene.control.TableCell<?, ?> c && c.getTableRow() != null && c.getTableRow().getIndex() == 1
+        robot.doubleClickOnDrawn(n -> n instanceof javafx.scene.control.TableCell<?, ?> c
+                && c.getTableRow() != null
+                && c.getTableRow().getIndex() == 1
                 && c.getTableView().getColumns().indexOf(c.getTableColumn()) == 6);
         until(() -> sheet("#runs-sheet").getEditingCell() != null);
-        assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText()).startsWith(ration.quantity.UnitSystem.figure(before, 0));
+        assertThat(((javafx.scene.control.TextField) node(".sheet-field")).getText())
+                .startsWith(ration.quantity.UnitSystem.figure(before, 0));
         keys(KeyCode.ENTER);
         until(() -> sheet("#runs-sheet").getEditingCell() == null);
         assertThat(length("r2")).isEqualTo(before);
     }
 
-    /** As fast as events come: a row after the other, Enter on to a row that the one before has just made; nothing lands in another run. */
+    /**
+     * As fast as events come: a row after the other, Enter on to a row that the one before has just made; nothing lands
+     * in another run.
+     */
     @Test
     void rowsAreWrittenAsFastAsAHandCan() {
         robot.interact(() -> session.show(ration.project.Pattern.GRAVITY_TEED.project(), null));
-        robot.interact(() -> session.apply(ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3", "r4", "r5")))));
+        robot.interact(() -> session.apply(
+                ration.project.Edit.of("bare", p -> p.with(p.system().minus("r1", "r2", "r3", "r4", "r5")))));
         robot.clickOn("#rail-runs");
         until(() -> sheet("#runs-sheet").getItems().size() == 1);
         robot.interact(() -> sheet("#runs-sheet").choose(0, 2));
         robot.interact(() -> sheet("#runs-sheet").requestFocus());
-        for (List<String> row : List.of(List.of("Left tank", "Tee in"), List.of("Right tank", "Tee branch"), List.of("Tee out", "Shut-off"))) {
+        for (List<String> row : List.of(
+                List.of("Left tank", "Tee in"), List.of("Right tank", "Tee branch"), List.of("Tee out", "Shut-off"))) {
             Hand.type(row.get(0), KeyCode.TAB);
             Hand.type(row.get(1), KeyCode.ENTER);
         }
         until(() -> session.project().system().runs().size() == 3);
-        assertThat(session.project().system().runs()).extracting(r -> r.from() + " " + r.to()).containsExactly("left-tank.outlet tee.in", "right-tank.outlet tee.branch",
-                "tee.out shut-off.in");
+        assertThat(session.project().system().runs())
+                .extracting(r -> r.from() + " " + r.to())
+                .containsExactly("left-tank.outlet tee.in", "right-tank.outlet tee.branch", "tee.out shut-off.in");
     }
 
     private static boolean within(javafx.scene.Node node, javafx.scene.Node ancestor) {
@@ -511,22 +568,36 @@ class WindowTest extends WindowHarness {
     }
 
     private double length(String run) {
-        return ((Run) session.project().system().item(run).orElseThrow()).length().orElseThrow().quantity().value();
+        return ((Run) session.project().system().item(run).orElseThrow())
+                .length()
+                .orElseThrow()
+                .quantity()
+                .value();
     }
 
-    /** Each job has its columns; the run chosen stays chosen, and what is written in one is there in the file's sheet. */
+    /**
+     * Each job has its columns; the run chosen stays chosen, and what is written in one is there in the file's sheet.
+     */
     @Test
     void eachJobShowsItsColumns() {
         robot.clickOn("#rail-runs");
         robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
         robot.interact(() -> node("#view-route").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> robot.lookup("#runs-sheet-route").tryQuery().isPresent() && sheet("#runs-sheet-route").row() == 2);
-        assertThat(sheet("#runs-sheet-route").getColumns()).extracting(c -> c.getText()).contains("Run", "Clamp", "Supports").doesNotContain("From");
+        until(() -> robot.lookup("#runs-sheet-route").tryQuery().isPresent()
+                && sheet("#runs-sheet-route").row() == 2);
+        assertThat(sheet("#runs-sheet-route").getColumns())
+                .extracting(c -> c.getText())
+                .contains("Run", "Clamp", "Supports")
+                .doesNotContain("From");
         robot.interact(() -> sheet("#runs-sheet-route").choose(2, 5));
         robot.write("MS21919");
         keys(KeyCode.ENTER);
-        until(() -> ((Run) session.project().system().item("r3").orElseThrow()).build().papers().clamp().equals("MS21919"));
+        until(() -> ((Run) session.project().system().item("r3").orElseThrow())
+                .build()
+                .papers()
+                .clamp()
+                .equals("MS21919"));
         control(KeyCode.Z);
         until(() -> !session.changed().get());
     }
@@ -543,8 +614,8 @@ class WindowTest extends WindowHarness {
         });
         control(KeyCode.V);
         until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Chafe gap"));
-        until(() -> session.shown().get().assessment().findings().stream().anyMatch(f ->
-                f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.SHORT));
+        until(() -> session.shown().get().assessment().findings().stream()
+                .anyMatch(f -> f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.SHORT));
         robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
         until(() -> textsOf("#runs-side").contains("Supports of R3"));
         control(KeyCode.Z);
@@ -553,8 +624,8 @@ class WindowTest extends WindowHarness {
         assertThat(label("#runs-said")).contains("Delete empties").doesNotContain("adds a run");
         robot.interact(() -> sheet("#joints-sheet").choose(4, 6));
         keys(KeyCode.DELETE);
-        until(() -> session.shown().get().assessment().findings().stream().anyMatch(f ->
-                f.id().equals("build.joint.r3.start")));
+        until(() -> session.shown().get().assessment().findings().stream()
+                .anyMatch(f -> f.id().equals("build.joint.r3.start")));
         robot.clickOn("#view-lists");
         until(() -> textsOf("#lists").contains("Shopping list"));
     }
@@ -587,21 +658,26 @@ class WindowTest extends WindowHarness {
     void aPatternStartsAnEmptySheetAndAReturnIsLedBack() {
         control(KeyCode.N);
         until(() -> texts().contains("Lay out what feeds the engine"));
-        robot.interact(() -> session.apply(ration.project.Edit.of("Say the power", p -> p.with(p.brief().withPower(ration.quantity.Quantity.of(128,
-                ration.quantity.Unit.HORSEPOWER))))));
+        robot.interact(() -> session.apply(ration.project.Edit.of(
+                "Say the power",
+                p -> p.with(p.brief().withPower(ration.quantity.Quantity.of(128, ration.quantity.Unit.HORSEPOWER))))));
         focusDrawing();
         keys(KeyCode.P);
         until(() -> node("#chooser").isVisible());
         robot.clickOn("#offer-pump-modules");
         until(() -> figure().endsWith("\u00d7") && texts().contains("Left module"));
-        assertThat(session.project().brief().power().quantity().value()).as("what was said stays said").isEqualTo(128);
+        assertThat(session.project().brief().power().quantity().value())
+                .as("what was said stays said")
+                .isEqualTo(128);
         assertThat(session.project().brief().delivery()).isEqualTo(ration.project.Brief.Delivery.PUMP);
         robot.interact(() -> session.picked().set("rail"));
         focusDrawing();
         keys(KeyCode.R);
-        until(() -> node("#chooser").isVisible() && robot.lookup("#chooser .offer").queryAll().size() > 1);
+        until(() -> node("#chooser").isVisible()
+                && robot.lookup("#chooser .offer").queryAll().size() > 1);
         keys(KeyCode.ENTER);
-        until(() -> session.project().system().tanks().stream().anyMatch(t -> !t.returns().isEmpty()));
+        until(() -> session.project().system().tanks().stream()
+                .anyMatch(t -> !t.returns().isEmpty()));
         control(KeyCode.Z);
         control(KeyCode.Z);
         until(() -> texts().contains("Lay out what feeds the engine"));
@@ -615,7 +691,8 @@ class WindowTest extends WindowHarness {
             robot.interact(() -> session.picked().set("r3"));
             for (Node n : robot.lookup(x -> x.isFocusTraversable() && x.isVisible() && !(x instanceof Label))
                     .queryAll()) {
-                String name = n.getAccessibleText() != null ? n.getAccessibleText()
+                String name = n.getAccessibleText() != null
+                        ? n.getAccessibleText()
                         : n instanceof javafx.scene.control.Labeled l ? l.getText() : "";
                 boolean frame = n instanceof javafx.scene.control.ScrollPane || !(n instanceof Parent);
                 assertThat(frame || !name.isBlank()).as("name of " + n).isTrue();

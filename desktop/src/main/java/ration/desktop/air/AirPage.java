@@ -44,7 +44,7 @@ public final class AirPage extends LivePage {
     private AirMoves.Kind moved = AirMoves.Kind.FEEDING;
 
     /**
-     * @param pick  shows an item on the Layout page
+     * @param pick shows an item on the Layout page
      * @param print writes the sampling card
      */
     public AirPage(Session session, Consumer<String> pick, Runnable print) {
@@ -91,7 +91,14 @@ public final class AirPage extends LivePage {
         Ui.whole(cardShown);
         cardShown.visibleProperty().bind(Ui.inSmallWindow(this));
         cardShown.managedProperty().bind(cardShown.visibleProperty());
-        HBox head = new RowBox(8, title, kinds, words, Ui.spring(), cardShown, Ui.whole(Ui.button("Sampling card, PDF\u2026", "sampling-print", print)));
+        HBox head = new RowBox(
+                8,
+                title,
+                kinds,
+                words,
+                Ui.spring(),
+                cardShown,
+                Ui.whole(Ui.button("Sampling card, PDF\u2026", "sampling-print", print)));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         return head;
@@ -112,8 +119,15 @@ public final class AirPage extends LivePage {
 
     private Picture picture(double width, double height) {
         Session.Shown now = session.shown().get();
-        return AirPicture.draw(now.assessment(), now.condition(), now.look(), new AirPicture.Shown(AirMoves.of(now.assessment(), now.look(), moved, blocked), blocked),
-                session.units().get(), width, height, Tokens.measure());
+        return AirPicture.draw(
+                now.assessment(),
+                now.condition(),
+                now.look(),
+                new AirPicture.Shown(AirMoves.of(now.assessment(), now.look(), moved, blocked), blocked),
+                session.units().get(),
+                width,
+                height,
+                Tokens.measure());
     }
 
     @Override
@@ -125,7 +139,9 @@ public final class AirPage extends LivePage {
         AirWords said = new AirWords(a, blocked, session.units().get());
         card.getChildren().setAll(Ui.label("What each vent costs", "page-title"));
         if (a.air().isEmpty()) {
-            card.getChildren().add(Ui.wrapped("Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
+            card.getChildren()
+                    .add(Ui.wrapped(
+                            "Nothing is computed yet: lay out a tank, its vent and a line to the engine.", "soft"));
         }
         said.vents().forEach(v -> card.getChildren().add(vent(v)));
         card.getChildren().addAll(Ui.rule(), Ui.label("Sample before flight, in walk-round order", "group-title"));
@@ -135,9 +151,11 @@ public final class AirPage extends LivePage {
             caps.setId("sampling-caps");
             card.getChildren().add(caps);
         });
-        card.getChildren().add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
+        card.getChildren()
+                .add(Ui.wrapped("Colour, water, grit. Catch it, look at it, and treat it as hazardous waste.", "soft"));
         card.getChildren().addAll(Ui.rule(), Ui.label("What the checks say", "group-title"));
-        said.findings().forEach(f -> card.getChildren().add(new FindingBox(f, session.units().get())));
+        said.findings().forEach(f -> card.getChildren()
+                .add(new FindingBox(f, session.units().get())));
         if (said.findings().isEmpty()) {
             card.getChildren().add(Ui.wrapped("Nothing yet: not shown is not the same as good.", "soft"));
         }
@@ -146,7 +164,8 @@ public final class AirPage extends LivePage {
     private VBox vent(AirWords.Vent v) {
         VBox box = new ColumnBox(4, head(v.item()));
         if (!v.said()) {
-            box.getChildren().add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft"));
+            box.getChildren()
+                    .add(Ui.wrapped("Bore and length are not said: give the vent line on the tank's card.", "soft"));
         }
         if (!v.rows().isEmpty()) {
             GridPane grid = new GridPane();

@@ -18,34 +18,40 @@ import ration.quantity.UnitSystem;
 /**
  * What the card of the page says, before any of it is a node.
  *
- * @param a       what was assessed
+ * @param a what was assessed
  * @param blocked ids of tanks and plenums whose vent is shut in the picture
- * @param units   results are shown in
+ * @param units results are shown in
  */
 record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
 
     /** Air through a vent, and what that costs. */
-    record Row(String what, String air, String cost) {
-    }
+    record Row(String what, String air, String cost) {}
 
     /**
      * A tank or plenum that breathes.
      *
-     * @param rows    what its vent costs; none of a plenum, and none where nobody said what it is
-     * @param said    whether bore and length are said
+     * @param rows what its vent costs; none of a plenum, and none where nobody said what it is
+     * @param said whether bore and length are said
      * @param blocked what comes of it where its vent is shut
      */
-    record Vent(Item item, List<Row> rows, boolean said, Optional<String> blocked) {
-    }
+    record Vent(Item item, List<Row> rows, boolean said, Optional<String> blocked) {}
 
     /** In the order of the layout: tanks, then what they share. */
     List<Vent> vents() {
-        return Stream.concat(a.air().stream().map(x -> new Vent(x.tank(), x.line().isPresent() ? rows(x) : List.of(), x.line().isPresent(), stopped(x.tank()))), a.project().system()
-                .all(VentPlenum.class).map(p -> new Vent(p, List.of(), true, stopped(p)))).toList();
+        return Stream.concat(
+                        a.air().stream()
+                                .map(x -> new Vent(
+                                        x.tank(),
+                                        x.line().isPresent() ? rows(x) : List.of(),
+                                        x.line().isPresent(),
+                                        stopped(x.tank()))),
+                        a.project().system().all(VentPlenum.class).map(p -> new Vent(p, List.of(), true, stopped(p))))
+                .toList();
     }
 
     private List<Row> rows(AirAnswer x) {
-        List<Row> rows = new ArrayList<>(List.of(row("feeding", x.feeding(), x), row("descending", x.descending(), x), row("filling", x.filling(), x)));
+        List<Row> rows = new ArrayList<>(List.of(
+                row("feeding", x.feeding(), x), row("descending", x.descending(), x), row("filling", x.filling(), x)));
         if (x.returning() > 0) {
             rows.add(row("fuel coming back", x.returning(), x));
         }
@@ -57,13 +63,20 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
     }
 
     private Optional<String> stopped(Item item) {
-        return blocked.contains(item.id()) ? Optional.of(a.findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(item.id())).findFirst().map(f -> f.detail()
-                .in(units)).orElse("What stops is not computed.")) : Optional.empty();
+        return blocked.contains(item.id())
+                ? Optional.of(a.findings().stream()
+                        .filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(item.id()))
+                        .findFirst()
+                        .map(f -> f.detail().in(units))
+                        .orElse("What stops is not computed."))
+                : Optional.empty();
     }
 
     /** Drains in walk-round order, numbered; a sentence where there is none. */
     List<String> samples() {
-        List<String> names = SamplingCard.of(a.project().system()).stream().map(SamplingCard.Drain::name).toList();
+        List<String> names = SamplingCard.of(a.project().system()).stream()
+                .map(SamplingCard.Drain::name)
+                .toList();
         List<String> lines = new ArrayList<>();
         for (int i = 0; i < names.size(); i++) {
             lines.add(i + 1 + "  " + names.get(i));
@@ -73,6 +86,8 @@ record AirWords(Assessment a, Set<String> blocked, UnitSystem units) {
 
     /** What the checks say, but for those of a blocked vent, which stand with the vent. */
     List<Finding> findings() {
-        return a.findings().stream().filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED).toList();
+        return a.findings().stream()
+                .filter(f -> f.topic() == Check.Topic.AIR && f.check() != Check.AIR_BLOCKED)
+                .toList();
     }
 }

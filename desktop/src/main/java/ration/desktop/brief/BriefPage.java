@@ -55,7 +55,8 @@ public final class BriefPage extends ScrollPane implements Arriving {
         HBox second = new RowBox(12, envelopeTile());
         HBox third = new RowBox(12, fuelTile(), basisTile());
         HBox fourth = new RowBox(12, practiceTile());
-        VBox body = new ColumnBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
+        VBox body =
+                new ColumnBox(12, Ui.label("Brief", "page-title"), trouble, first, second, third, fourth, cautions());
         body.setPadding(new Insets(12, 16, 16, 16));
         setContent(body);
         Cover cover = new Cover(body);
@@ -92,18 +93,24 @@ public final class BriefPage extends ScrollPane implements Arriving {
     // engine and demand
 
     private Node engineTile() {
-        QuantityField<String> name = new QuantityField<String>("aircraft-name", "Name of the aircraft", BriefWords::name, t -> t).onTrouble(trouble::setText)
+        QuantityField<String> name = new QuantityField<String>(
+                        "aircraft-name", "Name of the aircraft", BriefWords::name, t -> t)
+                .onTrouble(trouble::setText)
                 .onValue(t -> session.apply(Edit.of("Name the aircraft", p -> p.withName(t))));
         updates.add(() -> name.update(session.shown().get().project().name()));
         QuantityField<String> engine = new QuantityField<String>("engine-name", "Engine", String::strip, t -> t)
                 .onValue(t -> change("Name the engine", b -> b.withEngine(t)));
         updates.add(() -> engine.update(brief().engine()));
-        HBox delivery = choices("delivery", List.of(Brief.Delivery.values()), Brief.Delivery::label,
-                Brief::delivery, (b, d) -> b.withDelivery(d));
+        HBox delivery = choices(
+                "delivery",
+                List.of(Brief.Delivery.values()),
+                Brief.Delivery::label,
+                Brief::delivery,
+                (b, d) -> b.withDelivery(d));
         Label why = Ui.wrapped("", "soft");
         updates.add(() -> why.setText(words().delivery()));
-        VBox tile = tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery),
-                why);
+        VBox tile =
+                tile("Aircraft and engine", row("Aircraft", name), row("Engine", engine), row("Fed by", delivery), why);
         return left(tile);
     }
 
@@ -127,10 +134,18 @@ public final class BriefPage extends ScrollPane implements Arriving {
 
     /** The demand as a sum whose figures are the fields. */
     private Node demandTile() {
-        QuantityField<Quantity> power = measured("power", "Take-off power", Brief::power, Unit.HORSEPOWER,
+        QuantityField<Quantity> power = measured(
+                "power",
+                "Take-off power",
+                Brief::power,
+                Unit.HORSEPOWER,
                 (b, q) -> b.withPower(BriefWords.positive(q)));
-        QuantityField<Quantity> consumption = measured("consumption", "Specific consumption", Brief::consumption,
-                Unit.POUND_PER_HORSEPOWER_HOUR, (b, q) -> b.withConsumption(BriefWords.positive(q)));
+        QuantityField<Quantity> consumption = measured(
+                "consumption",
+                "Specific consumption",
+                Brief::consumption,
+                Unit.POUND_PER_HORSEPOWER_HOUR,
+                (b, q) -> b.withConsumption(BriefWords.positive(q)));
         power.setPrefWidth(92);
         consumption.setPrefWidth(124);
         Label weight = Ui.label("", "name");
@@ -138,9 +153,15 @@ public final class BriefPage extends ScrollPane implements Arriving {
         demand.setId("demand");
         Label needed = Ui.label("", "name");
         needed.setId("needed");
-        HBox sum = new RowBox(8, column(power, "take-off power"), sign("\u00d7"),
-                column(consumption, "specific consumption"), sign("\u00f7"), column(weight, "fuel weight at 15 \u00b0C"),
-                sign("="), column(demand, "take-off demand"));
+        HBox sum = new RowBox(
+                8,
+                column(power, "take-off power"),
+                sign("\u00d7"),
+                column(consumption, "specific consumption"),
+                sign("\u00f7"),
+                column(weight, "fuel weight at 15 \u00b0C"),
+                sign("="),
+                column(demand, "take-off demand"));
         sum.setAlignment(Pos.CENTER_LEFT);
         Label times = Ui.wrapped("");
         updates.add(() -> {
@@ -151,15 +172,26 @@ public final class BriefPage extends ScrollPane implements Arriving {
         });
         HBox need = new RowBox(8, times, needed);
         need.setAlignment(Pos.CENTER_LEFT);
-        return tile("Demand", sum, need, assumed(), Ui.wrapped("0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
-                + "engine maker's figure where there is one.", "soft"));
+        return tile(
+                "Demand",
+                sum,
+                need,
+                assumed(),
+                Ui.wrapped(
+                        "0.55 lb/hp/h at full rich take-off: AC 90-89, from memory. Use your "
+                                + "engine maker's figure where there is one.",
+                        "soft"));
     }
 
     /** What nobody said of the engine, with a button that says so. */
     private Node assumed() {
         Label words = Ui.wrapped("", "bold");
         words.setId("assumed");
-        Button so = Ui.button("I confirm them", "assumed-so", () -> session.apply(Edit.of("Confirm the engine's figures", p -> Unsaid.said(p, java.time.LocalDate.now()))));
+        Button so = Ui.button(
+                "I confirm them",
+                "assumed-so",
+                () -> session.apply(
+                        Edit.of("Confirm the engine's figures", p -> Unsaid.said(p, java.time.LocalDate.now()))));
         so.setAccessibleText("I confirm the assumed figures of the engine, today");
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new RowBox(10, words, so);
@@ -192,13 +224,19 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Brief set(Brief brief, Quantity quantity);
     }
 
-    private QuantityField<Quantity> measured(String id, String words, Function<Brief, Measured> get, Unit unit,
-            Setter set) {
-        QuantityField<Quantity> field = new QuantityField<Quantity>("brief-" + id, words, text -> {
-            Quantity q = Quantity.parse(text, get.apply(brief()).quantity().unit());
-            set.set(brief(), q);
-            return q;
-        }, Quantity::shown).onTrouble(trouble::setText)
+    private QuantityField<Quantity> measured(
+            String id, String words, Function<Brief, Measured> get, Unit unit, Setter set) {
+        QuantityField<Quantity> field = new QuantityField<Quantity>(
+                        "brief-" + id,
+                        words,
+                        text -> {
+                            Quantity q = Quantity.parse(
+                                    text, get.apply(brief()).quantity().unit());
+                            set.set(brief(), q);
+                            return q;
+                        },
+                        Quantity::shown)
+                .onTrouble(trouble::setText)
                 .onValue(q -> change("Set " + words.toLowerCase(java.util.Locale.ROOT), b -> set.set(b, q)));
         updates.add(() -> field.update(get.apply(brief()).quantity()));
         field.setPrefWidth(90);
@@ -208,30 +246,66 @@ public final class BriefPage extends ScrollPane implements Arriving {
     // envelope
 
     private Node envelopeTile() {
-        HBox tiles = new RowBox(28,
-                attitude("climb", "Climb", "highest deck angle, nose up", false, e -> e.climb(),
+        HBox tiles = new RowBox(
+                28,
+                attitude(
+                        "climb",
+                        "Climb",
+                        "highest deck angle, nose up",
+                        false,
+                        e -> e.climb(),
                         Brief.Envelope::withClimb),
-                attitude("glide", "Glide", "steepest, nose down is below zero", false, e -> e.glide(),
+                attitude(
+                        "glide",
+                        "Glide",
+                        "steepest, nose down is below zero",
+                        false,
+                        e -> e.glide(),
                         Brief.Envelope::withGlide),
-                attitude("slip", "Slip", "either way, as the fuel feels it", true, e -> e.slip(),
+                attitude(
+                        "slip",
+                        "Slip",
+                        "either way, as the fuel feels it",
+                        true,
+                        e -> e.slip(),
                         Brief.Envelope::withSlip),
-                attitude("parked", "Parked", "on its wheels, nose up", false, e -> e.parked(),
+                attitude(
+                        "parked",
+                        "Parked",
+                        "on its wheels, nose up",
+                        false,
+                        e -> e.parked(),
                         Brief.Envelope::withParked));
-        HBox slips = new RowBox(10, Ui.label("Slip in the climb"), angle("climb-slip", "Slip in the climb", e -> e.climbSlip(),
-                Brief.Envelope::withClimbSlip), Ui.label("in the glide"), angle("glide-slip", "Slip in the glide",
-                e -> e.glideSlip(), Brief.Envelope::withGlideSlip), Ui.label("corners of the region in which unusable fuel is"
-                + " searched", "soft"));
+        HBox slips = new RowBox(
+                10,
+                Ui.label("Slip in the climb"),
+                angle("climb-slip", "Slip in the climb", e -> e.climbSlip(), Brief.Envelope::withClimbSlip),
+                Ui.label("in the glide"),
+                angle("glide-slip", "Slip in the glide", e -> e.glideSlip(), Brief.Envelope::withGlideSlip),
+                Ui.label("corners of the region in which unusable fuel is" + " searched", "soft"));
         slips.setAlignment(Pos.CENTER_LEFT);
-        return tile("Envelope", tiles, slips, Ui.wrapped("A coordinated turn makes fuel heavier and does not tilt it; a slip "
-                + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest climb angle expected; no "
-                + "rule gives a number of degrees.", "soft"));
+        return tile(
+                "Envelope",
+                tiles,
+                slips,
+                Ui.wrapped(
+                        "A coordinated turn makes fuel heavier and does not tilt it; a slip "
+                                + "tilts it. AC 90-89 (from memory) tests flow at 5\u00b0 above the highest"
+                                + " climb angle expected; no "
+                                + "rule gives a number of degrees.",
+                        "soft"));
     }
 
     private interface EnvelopeSetter {
         Brief.Envelope set(Brief.Envelope envelope, Measured angle);
     }
 
-    private Node attitude(String id, String name, String hint, boolean behind, Function<Brief.Envelope, Measured> get,
+    private Node attitude(
+            String id,
+            String name,
+            String hint,
+            boolean behind,
+            Function<Brief.Envelope, Measured> get,
             EnvelopeSetter set) {
         Group plane = behind ? Silhouette.behind() : Silhouette.side();
         Rotate tilt = new Rotate(0, Silhouette.WIDTH / 2, Silhouette.HEIGHT / 2);
@@ -241,16 +315,23 @@ public final class BriefPage extends ScrollPane implements Arriving {
         stand.setMaxSize(Silhouette.WIDTH, 52);
         plane.setLayoutY(8);
         QuantityField<Quantity> field = angle(id, name + " angle", get, set);
-        updates.add(() -> tilt.setAngle((behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
+        updates.add(() -> tilt.setAngle(
+                (behind ? 1 : -1) * Math.toDegrees(get.apply(brief().envelope()).si())));
         VBox words = new ColumnBox(3, Ui.label(name, "bold"), field, Ui.wrapped(hint, "soft"));
         HBox box = new RowBox(10, stand, words);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
 
-    private QuantityField<Quantity> angle(String id, String words, Function<Brief.Envelope, Measured> get, EnvelopeSetter set) {
-        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.envelope()), Unit.DEGREE, (b, q) -> b.withEnvelope(set.set(b.envelope(), get.apply(b
-                .envelope()).with(BriefWords.attitude(q)))));
+    private QuantityField<Quantity> angle(
+            String id, String words, Function<Brief.Envelope, Measured> get, EnvelopeSetter set) {
+        QuantityField<Quantity> field = measured(
+                id,
+                words,
+                b -> get.apply(b.envelope()),
+                Unit.DEGREE,
+                (b, q) -> b.withEnvelope(
+                        set.set(b.envelope(), get.apply(b.envelope()).with(BriefWords.attitude(q)))));
         field.setPrefWidth(64);
         return field;
     }
@@ -258,31 +339,59 @@ public final class BriefPage extends ScrollPane implements Arriving {
     // fuel, basis
 
     private Node fuelTile() {
-        HBox grades = choices("fuel", List.of(FuelGrade.values()), FuelGrade::label, Brief::fuel,
-                (b, g) -> b.withFuel(g));
-        QuantityField<Quantity> temperature = measured("fuel-temperature", "Fuel temperature", Brief::fuelTemperature,
-                Unit.CELSIUS, (b, q) -> b.withFuelTemperature(BriefWords.temperature(q)));
-        QuantityField<Quantity> low = measured("low-fuel", "Low fuel over unusable", Brief::lowFuel, Unit.GALLON,
+        HBox grades =
+                choices("fuel", List.of(FuelGrade.values()), FuelGrade::label, Brief::fuel, (b, g) -> b.withFuel(g));
+        QuantityField<Quantity> temperature = measured(
+                "fuel-temperature",
+                "Fuel temperature",
+                Brief::fuelTemperature,
+                Unit.CELSIUS,
+                (b, q) -> b.withFuelTemperature(BriefWords.temperature(q)));
+        QuantityField<Quantity> low = measured(
+                "low-fuel",
+                "Low fuel over unusable",
+                Brief::lowFuel,
+                Unit.GALLON,
                 (b, q) -> b.withLowFuel(BriefWords.notNegative(q)));
         Label figures = Ui.wrapped("", "soft");
         updates.add(() -> figures.setText(words().fuel()));
-        VBox tile = tile("Fuel", row("Grade", grades), row("Fuel at", temperature), figures,
-                row("Low fuel", low), Ui.wrapped("What each tank holds above its unusable fuel when it counts as low.",
-                        "soft"));
+        VBox tile = tile(
+                "Fuel",
+                row("Grade", grades),
+                row("Fuel at", temperature),
+                figures,
+                row("Low fuel", low),
+                Ui.wrapped("What each tank holds above its unusable fuel when it counts as low.", "soft"));
         return left(tile);
     }
 
     private Node basisTile() {
-        HBox basis = choices("basis", List.of(Brief.Basis.values()), Brief.Basis::label, b -> b.choices().basis(),
+        HBox basis = choices(
+                "basis",
+                List.of(Brief.Basis.values()),
+                Brief.Basis::label,
+                b -> b.choices().basis(),
                 (b, v) -> b.withChoices(b.choices().with(v)));
-        HBox friction = choices("friction", List.of(Brief.Friction.values()), Brief.Friction::label,
-                b -> b.choices().friction(), (b, v) -> b.withChoices(b.choices().with(v)));
+        HBox friction = choices(
+                "friction",
+                List.of(Brief.Friction.values()),
+                Brief.Friction::label,
+                b -> b.choices().friction(),
+                (b, v) -> b.withChoices(b.choices().with(v)));
         VBox stacked = new ColumnBox(4);
         stacked.getChildren().addAll(new ArrayList<>(basis.getChildren()));
-        return tile("Judged by", row("Basis", stacked), Ui.wrapped("No standard binds an amateur-built aircraft; these "
-                + "are good practice, cited from memory. Open the paragraph before you rely on it.", "soft"),
-                row("Friction", friction), Ui.wrapped("Small lines run between laminar and turbulent, where friction is "
-                + "least certain. The turbulent branch is on the safe side.", "soft"));
+        return tile(
+                "Judged by",
+                row("Basis", stacked),
+                Ui.wrapped(
+                        "No standard binds an amateur-built aircraft; these "
+                                + "are good practice, cited from memory. Open the paragraph before you rely on it.",
+                        "soft"),
+                row("Friction", friction),
+                Ui.wrapped(
+                        "Small lines run between laminar and turbulent, where friction is "
+                                + "least certain. The turbulent branch is on the safe side.",
+                        "soft"));
     }
 
     private interface PracticeSetter {
@@ -294,20 +403,53 @@ public final class BriefPage extends ScrollPane implements Arriving {
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(5);
-        asked(grid, 0, "take-off-run", "Take-off run, g along the runway at the parked angle", Practice::takeOff, Practice::withTakeOff,
-                Practice.Asks::takeOff, (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize()));
-        asked(grid, 1, "push-over", "Push-over, load factor held at the climb\u2019s angle", Practice::light, Practice::withLight,
-                Practice.Asks::light, (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize()));
-        asked(grid, 2, "gust", "Gust, load factor for a moment", Practice::gust, Practice::withGust, Practice.Asks::gust,
+        asked(
+                grid,
+                0,
+                "take-off-run",
+                "Take-off run, g along the runway at the parked angle",
+                Practice::takeOff,
+                Practice::withTakeOff,
+                Practice.Asks::takeOff,
+                (a, on) -> new Practice.Asks(on, a.light(), a.gust(), a.smear(), a.ventSize()));
+        asked(
+                grid,
+                1,
+                "push-over",
+                "Push-over, load factor held at the climb\u2019s angle",
+                Practice::light,
+                Practice::withLight,
+                Practice.Asks::light,
+                (a, on) -> new Practice.Asks(a.takeOff(), on, a.gust(), a.smear(), a.ventSize()));
+        asked(
+                grid,
+                2,
+                "gust",
+                "Gust, load factor for a moment",
+                Practice::gust,
+                Practice::withGust,
+                Practice.Asks::gust,
                 (a, on) -> new Practice.Asks(a.takeOff(), a.light(), on, a.smear(), a.ventSize()));
-        grid.addRow(3, Ui.label("Flow on fouled filters, times take-off consumption"), practice("fouled-factor",
-                "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled), Ui.label("must hold", "soft"));
-        grid.addRow(4, Ui.label("Fuel on the coldest day"), practice("cold-fuel", "Fuel on the coldest day", Practice::coldFuel,
-                Unit.CELSIUS, Practice::withColdFuel), Ui.label("must hold", "soft"));
+        grid.addRow(
+                3,
+                Ui.label("Flow on fouled filters, times take-off consumption"),
+                practice("fouled-factor", "Flow on fouled filters", Practice::fouled, Unit.ONE, Practice::withFouled),
+                Ui.label("must hold", "soft"));
+        grid.addRow(
+                4,
+                Ui.label("Fuel on the coldest day"),
+                practice(
+                        "cold-fuel",
+                        "Fuel on the coldest day",
+                        Practice::coldFuel,
+                        Unit.CELSIUS,
+                        Practice::withColdFuel),
+                Ui.label("must hold", "soft"));
         ToggleButton smear = new ToggleButton();
         smear.setId("smear-passes");
         smear.setAccessibleText("A joint with a smear passes, with a day to look again");
-        smear.setOnAction(e -> changePractice("Say whether a smear passes", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
+        smear.setOnAction(e -> changePractice(
+                "Say whether a smear passes", p -> p.withAsks(p.asks().withSmear(smear.isSelected()))));
         updates.add(() -> {
             smear.setSelected(brief().practice().asks().smear());
             smear.setText(BriefWords.smear(smear.isSelected()));
@@ -316,23 +458,37 @@ public final class BriefPage extends ScrollPane implements Arriving {
         ToggleButton size = new ToggleButton();
         size.setId("vent-size-asked");
         size.setAccessibleText("A vent is asked for its size by rule of thumb beside what it costs");
-        size.setOnAction(e -> changePractice("Say whether a vent's size is asked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
+        size.setOnAction(e -> changePractice(
+                "Say whether a vent's size is asked", p -> p.withAsks(p.asks().withVentSize(size.isSelected()))));
         updates.add(() -> {
             size.setSelected(brief().practice().asks().ventSize());
             size.setText(BriefWords.must(size.isSelected()));
         });
         grid.addRow(6, Ui.label("A vent one size under the line it feeds"), Ui.label(""), size);
-        return tile("Also asked", grid, Ui.wrapped("Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
-                + " line empties: it is computed and"
-                + " only reported unless it must hold. Usual figures are common practice, no source.", "soft"));
+        return tile(
+                "Also asked",
+                grid,
+                Ui.wrapped(
+                        "Loads and cold fuel: on low fuel, clean filters. A gust passes before the"
+                                + " line empties: it is computed and"
+                                + " only reported unless it must hold. Usual figures are common practice, no source.",
+                        "soft"));
     }
 
-    private void asked(GridPane grid, int row, String id, String words, Function<Practice, Measured> get, PracticeSetter set,
-            Function<Practice.Asks, Boolean> asks, BiFunction<Practice.Asks, Boolean, Practice.Asks> with) {
+    private void asked(
+            GridPane grid,
+            int row,
+            String id,
+            String words,
+            Function<Practice, Measured> get,
+            PracticeSetter set,
+            Function<Practice.Asks, Boolean> asks,
+            BiFunction<Practice.Asks, Boolean, Practice.Asks> with) {
         ToggleButton must = new ToggleButton();
         must.setId("must-" + id);
         must.setAccessibleText(words + " must hold");
-        must.setOnAction(e -> changePractice("Ask for " + words.substring(0, words.indexOf(',')).toLowerCase(java.util.Locale.ROOT),
+        must.setOnAction(e -> changePractice(
+                "Ask for " + words.substring(0, words.indexOf(',')).toLowerCase(java.util.Locale.ROOT),
                 p -> p.withAsks(with.apply(p.asks(), must.isSelected()))));
         updates.add(() -> {
             boolean on = asks.apply(brief().practice().asks());
@@ -342,9 +498,14 @@ public final class BriefPage extends ScrollPane implements Arriving {
         grid.addRow(row, Ui.label(words), practice(id, words, get, Unit.ONE, set), must);
     }
 
-    private QuantityField<Quantity> practice(String id, String words, Function<Practice, Measured> get, Unit unit, PracticeSetter set) {
-        QuantityField<Quantity> field = measured(id, words, b -> get.apply(b.practice()), unit, (b, q) -> b.withChoices(b.choices()
-                .with(set.set(b.practice(), new Measured(q, "own")))));
+    private QuantityField<Quantity> practice(
+            String id, String words, Function<Practice, Measured> get, Unit unit, PracticeSetter set) {
+        QuantityField<Quantity> field = measured(
+                id,
+                words,
+                b -> get.apply(b.practice()),
+                unit,
+                (b, q) -> b.withChoices(b.choices().with(set.set(b.practice(), new Measured(q, "own")))));
         field.setPrefWidth(72);
         return field;
     }
@@ -357,13 +518,14 @@ public final class BriefPage extends ScrollPane implements Arriving {
         Brief set(Brief brief, T choice);
     }
 
-    private <T extends Enum<T>> HBox choices(String id, List<T> values, Function<T, String> label,
-            Function<Brief, T> get, ChoiceSetter<T> set) {
+    private <T extends Enum<T>> HBox choices(
+            String id, List<T> values, Function<T, String> label, Function<Brief, T> get, ChoiceSetter<T> set) {
         HBox box = new RowBox(3);
         ToggleGroup group = new ToggleGroup();
         for (T value : values) {
             ToggleButton button = new ToggleButton(label.apply(value));
-            button.setId(id + "-" + value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            button.setId(
+                    id + "-" + value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
             button.setToggleGroup(group);
             button.setMnemonicParsing(false);
             button.setOnAction(e -> {
@@ -377,12 +539,16 @@ public final class BriefPage extends ScrollPane implements Arriving {
     }
 
     private static Node cautions() {
-        VBox box = new ColumnBox(2, Ui.label("Before any test with fuel", "bold"),
+        VBox box = new ColumnBox(
+                2,
+                Ui.label("Before any test with fuel", "bold"),
                 Ui.wrapped("Ventilate. No ignition source near. Extinguisher at hand. Bond aircraft, can and funnel. "
                         + "Approved containers; drained fuel is hazardous waste. Chocks, brakes and a rig that holds "
                         + "before the nose goes up."),
-                Ui.wrapped("A computed pass is no permission to fly: your inspector, the authority and the makers' "
-                        + "instructions decide.", "soft"));
+                Ui.wrapped(
+                        "A computed pass is no permission to fly: your inspector, the authority and the makers' "
+                                + "instructions decide.",
+                        "soft"));
         box.getStyleClass().add("caution");
         return box;
     }

@@ -21,6 +21,7 @@ record BriefWords(Project project, UnitSystem units) {
     private static final double STEEPEST = Math.toRadians(60);
     /** Between the coldest and the warmest fuel anybody has in a tank, K. */
     private static final double COLDEST = 220;
+
     private static final double WARMEST = 350;
 
     private Brief brief() {
@@ -28,7 +29,8 @@ record BriefWords(Project project, UnitSystem units) {
     }
 
     String delivery() {
-        return brief().delivery() == Brief.Delivery.GRAVITY ? "Gravity must bring 150 % of what the engine takes at take-off."
+        return brief().delivery() == Brief.Delivery.GRAVITY
+                ? "Gravity must bring 150 % of what the engine takes at take-off."
                 : "Each pump must bring 125 % of what the engine takes at take-off.";
     }
 
@@ -44,7 +46,8 @@ record BriefWords(Project project, UnitSystem units) {
     }
 
     String times() {
-        return "\u00d7 " + UnitSystem.figure(brief().delivery().factor(), 2) + " for " + brief().delivery().label().toLowerCase(Locale.ROOT) + " =";
+        return "\u00d7 " + UnitSystem.figure(brief().delivery().factor(), 2) + " for "
+                + brief().delivery().label().toLowerCase(Locale.ROOT) + " =";
     }
 
     String needed() {
@@ -53,8 +56,10 @@ record BriefWords(Project project, UnitSystem units) {
 
     /** What nobody said of the engine, and what follows; empty where all of it was said. */
     Optional<String> assumed() {
-        return Unsaid.of(project).all().isEmpty() ? Optional.empty() : Optional.of("Assumed, said by nobody: " + String.join(", ", figures())
-                + ". What rests on them is Not shown until you enter yours, or say that they are so.");
+        return Unsaid.of(project).all().isEmpty()
+                ? Optional.empty()
+                : Optional.of("Assumed, said by nobody: " + String.join(", ", figures())
+                        + ". What rests on them is Not shown until you enter yours, or say that they are so.");
     }
 
     private List<String> figures() {
@@ -67,17 +72,22 @@ record BriefWords(Project project, UnitSystem units) {
         }
         project.system().inlet().ifPresent(i -> {
             if (i.minimumPressure().assumed()) {
-                all.add("least pressure of " + i.name() + " " + units.text(i.minimumPressure().si(), Dimension.PRESSURE));
+                all.add("least pressure of " + i.name() + " "
+                        + units.text(i.minimumPressure().si(), Dimension.PRESSURE));
             }
-            i.maximumPressure().filter(Measured::assumed).ifPresent(m -> all.add("most " + units.text(m.si(), Dimension.PRESSURE)));
+            i.maximumPressure()
+                    .filter(Measured::assumed)
+                    .ifPresent(m -> all.add("most " + units.text(m.si(), Dimension.PRESSURE)));
         });
         return all;
     }
 
     String fuel() {
         Fluid fluid = brief().fuel().at(brief().fuelKelvin());
-        return units.text(fluid.density(), Dimension.DENSITY) + ", " + units.text(fluid.viscosity(), Dimension.KINEMATIC_VISCOSITY)
-                + " at this temperature. Density: ASTM D1250 gasolines; viscosity: usual values with wide scatter; both from memory.";
+        return units.text(fluid.density(), Dimension.DENSITY) + ", "
+                + units.text(fluid.viscosity(), Dimension.KINEMATIC_VISCOSITY)
+                + " at this temperature. Density: ASTM D1250 gasolines; viscosity: usual values with wide"
+                + " scatter; both from memory.";
     }
 
     static String must(boolean asked) {

@@ -53,8 +53,8 @@ public final class Chips extends FlowPane {
     }
 
     private Button button(String label) {
-        Button button = Ui.button(label, prefix + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
-                () -> press(label), "chip");
+        Button button = Ui.button(
+                label, prefix + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), () -> press(label), "chip");
         button.pressedProperty().addListener((o, was, now) -> {
             if (!now) {
                 javafx.application.Platform.runLater(() -> show(wanted));

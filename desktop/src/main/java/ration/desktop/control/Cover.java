@@ -7,8 +7,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 
 /**
- * What a view shows in place of itself when it could not be brought up to date: what stood there before would be of another moment. It
- * goes with the next refresh that succeeds.
+ * What a view shows in place of itself when it could not be brought up to date: what stood there before would be of
+ * another moment. It goes with the next refresh that succeeds.
  */
 public final class Cover {
 
@@ -38,7 +38,8 @@ public final class Cover {
             view.getChildren().remove(words);
         } catch (RuntimeException e) {
             LOG.log(Level.WARNING, "A view could not be brought up to date", e);
-            words.setText("Not shown: this view failed on the document as it is now. What stood here was of another moment. Undo the last change; the other pages go on.");
+            words.setText("Not shown: this view failed on the document as it is now. What stood here was of another"
+                    + " moment. Undo the last change; the other pages go on.");
             if (!view.getChildren().contains(words)) {
                 view.getChildren().add(words);
             }

@@ -4,9 +4,10 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 
 /**
- * Work that follows changes, done at most once between two frames however often it is asked for: the first time as soon as
- * the next frame is laid out, and then with each frame. So a key held down, or a burst of answers, costs one refresh a frame,
- * and what is shown at once, the ledger, is painted before the panels that take longer. To be used on the interface thread.
+ * Work that follows changes, done at most once between two frames however often it is asked for: the first time as soon
+ * as the next frame is laid out, and then with each frame. So a key held down, or a burst of answers, costs one refresh
+ * a frame, and what is shown at once, the ledger, is painted before the panels that take longer. To be used on the
+ * interface thread.
  */
 public final class EachPulse {
 

@@ -9,7 +9,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import ration.why.Why;
 
-/** A figure that tells on a click, or on Enter or Space, how it came about; one that has no derivation is a plain label. */
+/**
+ * A figure that tells on a click, or on Enter or Space, how it came about; one that has no derivation is a plain label.
+ */
 public final class Figure extends Label {
 
     private Optional<Supplier<Why>> because = Optional.empty();

@@ -31,7 +31,10 @@ public final class FindingBox extends ColumnBox {
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
         verdict.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(new RowBox(6, middle, name, verdict), Ui.wrapped(f.detail().in(units)));
+        getChildren()
+                .addAll(
+                        new RowBox(6, middle, name, verdict),
+                        Ui.wrapped(f.detail().in(units)));
         if (!f.remedy().isEmpty()) {
             getChildren().add(Ui.wrapped(f.remedy(), "soft"));
         }

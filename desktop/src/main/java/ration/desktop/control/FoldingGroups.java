@@ -12,8 +12,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /**
- * Titled groups side by side. Where they find no room, the last ones fold to a button that says what they are set to; it opens its
- * group, and others fold for it.
+ * Titled groups side by side. Where they find no room, the last ones fold to a button that says what they are set to;
+ * it opens its group, and others fold for it.
  */
 public final class FoldingGroups extends RowBox {
 
@@ -36,7 +36,11 @@ public final class FoldingGroups extends RowBox {
             open = new ColumnBox(3, title, content);
             Label name = Ui.label("", "soft");
             name.textProperty().bind(title.textProperty());
-            folded = Ui.button("", "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""), () -> { }, "chip");
+            folded = Ui.button(
+                    "",
+                    "fold-" + title.getText().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+.*", ""),
+                    () -> {},
+                    "chip");
             folded.setGraphic(new ColumnBox(2, name, says));
         }
 
@@ -76,7 +80,10 @@ public final class FoldingGroups extends RowBox {
             asked = group;
             requestLayout();
             layout();
-            group.open.lookupAll(".toggle-button").stream().filter(Node::isFocusTraversable).findFirst().ifPresent(Node::requestFocus);
+            group.open.lookupAll(".toggle-button").stream()
+                    .filter(Node::isFocusTraversable)
+                    .findFirst()
+                    .ifPresent(Node::requestFocus);
         });
         group.fold(false);
         getChildren().addAll(group.open, group.folded);
@@ -115,7 +122,8 @@ public final class FoldingGroups extends RowBox {
         double sum = 0;
         for (int i = 0; i < groups.size(); i++) {
             Group g = groups.get(i);
-            sum += (away.contains(g) ? g.folded : g.open).prefWidth(-1) + (i > 0 ? g.rule.prefWidth(-1) + 2 * APART : 0);
+            sum += (away.contains(g) ? g.folded : g.open).prefWidth(-1)
+                    + (i > 0 ? g.rule.prefWidth(-1) + 2 * APART : 0);
         }
         return sum;
     }

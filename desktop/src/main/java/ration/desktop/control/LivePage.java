@@ -5,8 +5,8 @@ import javafx.scene.layout.BorderPane;
 import ration.desktop.session.Session;
 
 /**
- * A page that follows the session while it is in the window, once a frame at most, and catches up with what changed once it
- * is shown again.
+ * A page that follows the session while it is in the window, once a frame at most, and catches up with what changed
+ * once it is shown again.
  */
 public abstract class LivePage extends BorderPane implements Arriving {
 
@@ -17,7 +17,7 @@ public abstract class LivePage extends BorderPane implements Arriving {
     /**
      * A page, to be filled by its subclass.
      *
-     * @param id    of its node
+     * @param id of its node
      * @param words its accessible name
      */
     protected LivePage(Session session, String id, String words) {

@@ -13,12 +13,12 @@ public final class QuantityField<T> extends TextField {
 
     private final Function<String, T> read;
     private final Function<T, String> write;
-    private Consumer<T> onValue = v -> { };
-    private Consumer<String> onTrouble = m -> { };
+    private Consumer<T> onValue = v -> {};
+    private Consumer<String> onTrouble = m -> {};
     private T value;
 
     /**
-     * @param read  throws IllegalArgumentException with a sentence for the writer
+     * @param read throws IllegalArgumentException with a sentence for the writer
      * @param write how a good value is shown
      */
     public QuantityField(String id, String words, Function<String, T> read, Function<T, String> write) {

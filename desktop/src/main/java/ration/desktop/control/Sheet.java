@@ -18,9 +18,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
 /**
- * A table worked by keyboard like a sheet of paper: type to write over a cell, Enter or F2 to change it, Enter goes on to
- * the next row, Tab to the next cell, Delete clears, Escape gives up. Values are set by whoever owns the rows; text that
- * cannot be read stays in the cell, open, and is said by the owner.
+ * A table worked by keyboard like a sheet of paper: type to write over a cell, Enter or F2 to change it, Enter goes on
+ * to the next row, Tab to the next cell, Delete clears, Escape gives up. Values are set by whoever owns the rows; text
+ * that cannot be read stays in the cell, open, and is said by the owner.
  *
  * @param <R> a row
  */
@@ -29,14 +29,14 @@ public final class Sheet<R> extends TableView<R> {
     /**
      * A column.
      *
-     * @param label   its head
-     * @param width   pixels
-     * @param text    of a row
-     * @param node    shown in place of the text, or null
+     * @param label its head
+     * @param width pixels
+     * @param text of a row
+     * @param node shown in place of the text, or null
      * @param mayEdit whether the cell of a row can be written
      */
-    public record Column<R>(String label, double width, Function<R, String> text, Function<R, Node> node,
-            Predicate<R> mayEdit) {
+    public record Column<R>(
+            String label, double width, Function<R, String> text, Function<R, Node> node, Predicate<R> mayEdit) {
         /** A column of words to read. */
         public static <R> Column<R> reading(String label, double width, Function<R, String> text) {
             return new Column<>(label, width, text, null, r -> false);
@@ -57,13 +57,14 @@ public final class Sheet<R> extends TableView<R> {
     private final List<Column<R>> columns;
     private final ObservableList<R> rows = FXCollections.observableArrayList();
     private Writer<R> writer = (r, c, t) -> false;
-    private BiConsumer<Integer, Integer> onPaste = (r, c) -> { };
+    private BiConsumer<Integer, Integer> onPaste = (r, c) -> {};
     /** Typed before there is a field to take it; given to the next one that opens, and to no other. */
     private String typed = "";
     /** Rows to show once the open cell is shut; null where none wait. */
     private List<R> later;
     /** What is open; null where nothing is. */
     private TextField open;
+
     private int tabStart = -1;
 
     public Sheet(String id, List<Column<R>> columns) {
@@ -107,7 +108,10 @@ public final class Sheet<R> extends TableView<R> {
         getFocusModel().focusedCellProperty().addListener(moved);
     }
 
-    /** Shows these rows; the chosen cell stays chosen. While a cell is open they wait until it is shut: it would be lost with its text. */
+    /**
+     * Shows these rows; the chosen cell stays chosen. While a cell is open they wait until it is shut: it would be lost
+     * with its text.
+     */
     public void show(List<R> now) {
         if (editing()) {
             later = List.copyOf(now);
@@ -138,12 +142,16 @@ public final class Sheet<R> extends TableView<R> {
 
     /** The row chosen, or -1. */
     public int row() {
-        return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getRow();
+        return getFocusModel().getFocusedCell() == null
+                ? -1
+                : getFocusModel().getFocusedCell().getRow();
     }
 
     /** The column chosen, or -1. */
     public int column() {
-        return getFocusModel().getFocusedCell() == null ? -1 : getFocusModel().getFocusedCell().getColumn();
+        return getFocusModel().getFocusedCell() == null
+                ? -1
+                : getFocusModel().getFocusedCell().getColumn();
     }
 
     /** A cell was shut: what came meanwhile is shown, before anybody goes on to a row that is not there yet. */
@@ -172,7 +180,8 @@ public final class Sheet<R> extends TableView<R> {
         } else if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.F2) {
             start("");
             e.consume();
-        } else if (e.getCode() == KeyCode.DELETE && columns.get(column()).mayEdit().test(rows.get(row()))) {
+        } else if (e.getCode() == KeyCode.DELETE
+                && columns.get(column()).mayEdit().test(rows.get(row()))) {
             writer.write(rows.get(row()), column(), "");
             e.consume();
         } else if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
@@ -186,7 +195,13 @@ public final class Sheet<R> extends TableView<R> {
 
     private void typed(KeyEvent e) {
         String text = e.getCharacter();
-        if (row() < 0 || e.isShortcutDown() || e.isAltDown() || text.length() != 1 || text.charAt(0) < ' ' || text.charAt(0) == 127 || open != null && e.getTarget() == open && open.getSkin() != null) {
+        if (row() < 0
+                || e.isShortcutDown()
+                || e.isAltDown()
+                || text.length() != 1
+                || text.charAt(0) < ' '
+                || text.charAt(0) == 127
+                || open != null && e.getTarget() == open && open.getSkin() != null) {
             return;
         }
         if (!editing()) {
@@ -203,7 +218,8 @@ public final class Sheet<R> extends TableView<R> {
     private void start(String text) {
         if (columns.get(column()).mayEdit().test(rows.get(row()))) {
             typed = text;
-            // rows that were just shown get their cells when they are laid out: one opened before that would go, with the keys that come meanwhile
+            // rows that were just shown get their cells when they are laid out: one opened before that would go, with
+            // the keys that come meanwhile
             layout();
             edit(row(), getColumns().get(column()));
         }

@@ -4,8 +4,9 @@ import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The heights a box has worked out for the last few widths. A box of wrapping texts is asked for its least and its preferred height by
- * each box around it, and each of those by the next: the work doubles with every box in the nest, unless each remembers what it said.
+ * The heights a box has worked out for the last few widths. A box of wrapping texts is asked for its least and its
+ * preferred height by each box around it, and each of those by the next: the work doubles with every box in the nest,
+ * unless each remembers what it said.
  */
 final class Sizes {
 

@@ -26,8 +26,7 @@ public final class Ui {
     /** Property of a text that is not taken by leaving it: what it held when it was shown. */
     public static final String ASK_BEFORE_LEAVING = "ration.ask-before-leaving";
 
-    private Ui() {
-    }
+    private Ui() {}
 
     public static Label label(String text, String... styles) {
         Label label = new Label(text);
@@ -120,7 +119,9 @@ public final class Ui {
     public static void verdict(Label label, Verdict verdict) {
         label.setText(verdict.word());
         label.getStyleClass().removeIf(s -> s.startsWith("verdict-"));
-        label.getStyleClass().add("verdict-" + verdict.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+        label.getStyleClass()
+                .add("verdict-"
+                        + verdict.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
     }
 
     /** What stands beside a page: a card that scrolls up and down only. */
@@ -140,7 +141,8 @@ public final class Ui {
     /** Up and Down go from one button of a list to the next. */
     public static void walk(Pane rows, KeyEvent e) {
         int step = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
-        List<Node> all = rows.getChildren().stream().filter(Button.class::isInstance).toList();
+        List<Node> all =
+                rows.getChildren().stream().filter(Button.class::isInstance).toList();
         int at = all.indexOf(rows.getScene().getFocusOwner());
         if (step != 0 && at >= 0 && at + step >= 0 && at + step < all.size()) {
             all.get(at + step).requestFocus();

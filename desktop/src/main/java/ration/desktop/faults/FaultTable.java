@@ -16,7 +16,7 @@ import ration.quantity.UnitSystem;
 /**
  * What the page says of the faults that were worked out, before any of it is a node.
  *
- * @param all  in the order they were found
+ * @param all in the order they were found
  * @param only the group looked at; all where empty
  */
 record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
@@ -26,8 +26,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     /** A choice of group, with how many are in it. */
-    record Choice(String text, String id, Optional<Group> group) {
-    }
+    record Choice(String text, String id, Optional<Group> group) {}
 
     /** The faults of a group. */
     record Section(Group group, List<FaultAnswer> rows) {
@@ -41,7 +40,8 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
         /** For those who do not see it. */
         String spoken() {
-            return part + " " + way + ", " + share + ", short " + minutes + ", way out " + (wayOut.isEmpty() ? "not needed" : wayOut) + ", " + verdict.word();
+            return part + " " + way + ", " + share + ", short " + minutes + ", way out "
+                    + (wayOut.isEmpty() ? "not needed" : wayOut) + ", " + verdict.word();
         }
     }
 
@@ -50,10 +50,14 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     List<Choice> choices() {
-        List<Choice> choices = new ArrayList<>(List.of(new Choice("All " + all.size(), "faults-all", Optional.empty())));
+        List<Choice> choices =
+                new ArrayList<>(List.of(new Choice("All " + all.size(), "faults-all", Optional.empty())));
         for (Group g : Group.values()) {
             if (count(g) > 0) {
-                choices.add(new Choice(g.label() + " " + count(g), "faults-" + g.name().toLowerCase(Locale.ROOT).replace('_', '-'), Optional.of(g)));
+                choices.add(new Choice(
+                        g.label() + " " + count(g),
+                        "faults-" + g.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                        Optional.of(g)));
             }
         }
         return choices;
@@ -61,8 +65,12 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
     /** Those looked at, group by group. */
     List<Section> sections() {
-        return Arrays.stream(Group.values()).filter(g -> only.map(o -> o == g).orElse(true)).map(g -> new Section(g, all.stream().filter(f -> f.group() == g).toList()))
-                .filter(s -> !s.rows().isEmpty()).toList();
+        return Arrays.stream(Group.values())
+                .filter(g -> only.map(o -> o == g).orElse(true))
+                .map(g ->
+                        new Section(g, all.stream().filter(f -> f.group() == g).toList()))
+                .filter(s -> !s.rows().isEmpty())
+                .toList();
     }
 
     int shorts() {
@@ -74,7 +82,8 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     String words() {
-        return "end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE) + " are seen too late; " + count(Group.NOT_SHOWN) + " more are not shown";
+        return "end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE)
+                + " are seen too late; " + count(Group.NOT_SHOWN) + " more are not shown";
     }
 
     private long count(Group g) {
@@ -82,13 +91,23 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     static Cells cells(FaultAnswer f) {
-        return new Cells(f.part(), Catalogue.words(f.fault()), share(f.share()), minutes(f), seen(f), f.wayOut().map(w -> w.does() + "  " + share(w.share())).orElse(f.verdict()
-                == Verdict.SHORT ? "none" : ""), f.verdict());
+        return new Cells(
+                f.part(),
+                Catalogue.words(f.fault()),
+                share(f.share()),
+                minutes(f),
+                seen(f),
+                f.wayOut()
+                        .map(w -> w.does() + "  " + share(w.share()))
+                        .orElse(f.verdict() == Verdict.SHORT ? "none" : ""),
+                f.verdict());
     }
 
     /** What arrives as a bar, and how it stands: a share that is not known holds nothing. */
     static double bar(FaultAnswer f) {
-        return Double.isNaN(f.share()) ? 0 : f.verdict() == Verdict.HOLDS || f.share() < 1 ? Math.min(Finding.MET, f.share()) : BELOW;
+        return Double.isNaN(f.share())
+                ? 0
+                : f.verdict() == Verdict.HOLDS || f.share() < 1 ? Math.min(Finding.MET, f.share()) : BELOW;
     }
 
     /** A bar of what is not good in another way than by its flow stays under its notch. */
@@ -103,8 +122,13 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     static String minutes(FaultAnswer f) {
-        return Double.isNaN(f.minutes()) ? "not known" : Double.isInfinite(f.minutes()) ? "no end" : f.minutes() == 0 ? "at once" : UnitSystem.figure(f.minutes(), f.minutes() < 1 ? 2
-                : 1) + " min";
+        return Double.isNaN(f.minutes())
+                ? "not known"
+                : Double.isInfinite(f.minutes())
+                        ? "no end"
+                        : f.minutes() == 0
+                                ? "at once"
+                                : UnitSystem.figure(f.minutes(), f.minutes() < 1 ? 2 : 1) + " min";
     }
 
     /** What the minutes are until. */
@@ -118,18 +142,35 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     private static String seen(FaultAnswer f) {
-        return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN ? "" : f.seen().isEmpty() ? "nothing before it stops" : f.seen().get(0).what();
+        return f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.NOT_SHOWN
+                ? ""
+                : f.seen().isEmpty()
+                        ? "nothing before it stops"
+                        : f.seen().get(0).what();
     }
 
     /** All that shows it, in the order of time. */
     static String allSeen(FaultAnswer f) {
-        return f.seen().isEmpty() ? "Nothing fitted in this document shows it before flow is short. Fit the flow or pressure senders you have: what is not laid out is not"
-                + " counted." : String.join("; ", f.seen().stream().map(s -> s.what() + (s.minutes() == 0 ? ", at once" : " after " + UnitSystem.figure(s.minutes(), 1)
-                        + " min")).toList());
+        return f.seen().isEmpty()
+                ? "Nothing fitted in this document shows it before flow is short. Fit the flow or pressure"
+                        + " senders you have: what is not laid out is not"
+                        + " counted."
+                : String.join(
+                        "; ",
+                        f.seen().stream()
+                                .map(s -> s.what()
+                                        + (s.minutes() == 0
+                                                ? ", at once"
+                                                : " after " + UnitSystem.figure(s.minutes(), 1) + " min"))
+                                .toList());
     }
 
     static String wayOut(FaultAnswer f) {
-        return f.wayOut().map(w -> w.does() + ": " + share(w.share()) + " of the demand then, in the worst case").orElse(f.harm() == FaultAnswer.Harm.PRESSURE
-                ? "No handle or pump is sought that brings the pressure down." : "No handle, pump or less power brings the flow back in every case.");
+        return f.wayOut()
+                .map(w -> w.does() + ": " + share(w.share()) + " of the demand then, in the worst case")
+                .orElse(
+                        f.harm() == FaultAnswer.Harm.PRESSURE
+                                ? "No handle or pump is sought that brings the pressure down."
+                                : "No handle, pump or less power brings the flow back in every case.");
     }
 }

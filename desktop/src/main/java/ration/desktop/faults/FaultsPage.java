@@ -58,11 +58,11 @@ public final class FaultsPage extends LivePage {
     private UnitSystem units;
     /** What the layout fails with nothing failed: said once, and not by every row. */
     private final Label common = Ui.wrapped("", "soft");
+
     private List<FaultAnswer> answers = List.of();
 
     /** What came of a search. */
-    private record Found(List<FaultAnswer> answers, Optional<String> common) {
-    }
+    private record Found(List<FaultAnswer> answers, Optional<String> common) {}
 
     private Optional<Group> only = Optional.empty();
     private FaultAnswer picked;
@@ -153,16 +153,20 @@ public final class FaultsPage extends LivePage {
             return;
         }
         words.setText("Asking the network of every part\u2026");
-        work.start(task -> new Found(FaultSearch.of(a, asked, task.progress(), task.cancelled()), FaultSearch.already(a, asked)), found -> {
-            answers = found.answers();
-            common.setText(found.common().orElse(""));
-            session.faults().set(answers);
-            picked = answers.isEmpty() ? null : answers.get(0);
-            fill();
-        }, why -> {
-            words.setText("It failed: " + why);
-            again.setVisible(true);
-        });
+        work.start(
+                task -> new Found(
+                        FaultSearch.of(a, asked, task.progress(), task.cancelled()), FaultSearch.already(a, asked)),
+                found -> {
+                    answers = found.answers();
+                    common.setText(found.common().orElse(""));
+                    session.faults().set(answers);
+                    picked = answers.isEmpty() ? null : answers.get(0);
+                    fill();
+                },
+                why -> {
+                    words.setText("It failed: " + why);
+                    again.setVisible(true);
+                });
     }
 
     private void restart() {
@@ -192,7 +196,8 @@ public final class FaultsPage extends LivePage {
         words.setText(table.words());
         int n = 0;
         for (FaultTable.Section in : table.sections()) {
-            HBox title = new RowBox(8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
+            HBox title = new RowBox(
+                    8, Ui.label(in.title(), "group-title"), Ui.label(in.group().words(), "soft"));
             title.setAlignment(Pos.BASELINE_LEFT);
             title.getStyleClass().add("fault-group");
             rows.getChildren().add(title);
@@ -239,8 +244,14 @@ public final class FaultsPage extends LivePage {
         name.setAlignment(Pos.CENTER_LEFT);
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, f.verdict());
-        HBox cells = cells(name, Ui.label(said.share(), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"), bar,
-                Ui.label(said.minutes()), Ui.label(said.seen()), Ui.label(said.wayOut()), verdict);
+        HBox cells = cells(
+                name,
+                Ui.label(said.share(), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"),
+                bar,
+                Ui.label(said.minutes()),
+                Ui.label(said.seen()),
+                Ui.label(said.wayOut()),
+                verdict);
         Button row = Ui.button("", "fault-" + n, () -> pick(f));
         row.setGraphic(cells);
         row.getStyleClass().setAll("button", "fault-row");
@@ -272,8 +283,13 @@ public final class FaultsPage extends LivePage {
     private void showCard() {
         card.getChildren().clear();
         if (picked == null) {
-            card.getChildren().add(Ui.wrapped("Every part fails in every way its kind knows, one at a time, in every case of the matrix on clean"
-                    + " filters, with all pumps on and as the flight has them, in every phase of it, and on the hot day. The worst counts.", "soft"));
+            card.getChildren()
+                    .add(Ui.wrapped(
+                            "Every part fails in every way its kind knows, one at a time, in every case of the"
+                                    + " matrix on clean"
+                                    + " filters, with all pumps on and as the flight has them, in every phase"
+                                    + " of it, and on the hot day. The worst counts.",
+                            "soft"));
             return;
         }
         FaultAnswer f = picked;
@@ -284,15 +300,26 @@ public final class FaultsPage extends LivePage {
         HBox.setHgrow(name, Priority.ALWAYS);
         Label big = Ui.label(FaultTable.minutes(f), "main-result");
         big.setId("fault-minutes");
-        card.getChildren().addAll(new RowBox(8, name, Ui.spring(), verdict), Ui.label(FaultTable.cells(f).way(), "soft"), big, Ui.label(FaultTable.until(f), "soft"), Ui.rule(), Ui.label("Case", "group-title"), Ui.wrapped(
-                f.where()), Ui.label("Why", "group-title"), Ui.wrapped(f.why()));
+        card.getChildren()
+                .addAll(
+                        new RowBox(8, name, Ui.spring(), verdict),
+                        Ui.label(FaultTable.cells(f).way(), "soft"),
+                        big,
+                        Ui.label(FaultTable.until(f), "soft"),
+                        Ui.rule(),
+                        Ui.label("Case", "group-title"),
+                        Ui.wrapped(f.where()),
+                        Ui.label("Why", "group-title"),
+                        Ui.wrapped(f.why()));
         if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
             card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
         }
         if (Double.isFinite(f.minutes()) && f.minutes() > 0) {
             chart(f);
         }
-        if (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.THIN || f.wayOut().isPresent()) {
+        if (f.verdict() == Verdict.SHORT
+                || f.verdict() == Verdict.THIN
+                || f.wayOut().isPresent()) {
             card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(FaultTable.wayOut(f)));
         }
         if (f.verdict() != Verdict.HOLDS) {
@@ -300,8 +327,16 @@ public final class FaultsPage extends LivePage {
         }
         Button put = Ui.button("Set it on the layout", "fault-set", () -> set.accept(f));
         put.setMaxWidth(Double.MAX_VALUE);
-        card.getChildren().addAll(Ui.rule(), put, Ui.wrapped("That it fails so: " + f.fault().kind().source() + ". How bad: common practice, no source. Two things that fail at once"
-                + " are not asked. A computed pass is no permission to fly: maker, inspector and authority decide.", "soft"));
+        card.getChildren()
+                .addAll(
+                        Ui.rule(),
+                        put,
+                        Ui.wrapped(
+                                "That it fails so: " + f.fault().kind().source()
+                                        + ". How bad: common practice, no source. Two things that fail at once"
+                                        + " are not asked. A computed pass is no permission to fly: maker,"
+                                        + " inspector and authority decide.",
+                                "soft"));
     }
 
     /** What would take the harm from it: each change asks every fault again, so it is worked out on demand. */
@@ -318,16 +353,27 @@ public final class FaultsPage extends LivePage {
         said.managedProperty().bind(said.textProperty().isNotEmpty());
         Assessment a = done;
         UnitSystem asked = session.units().get();
-        Button ask = Ui.button("What would remove it", "fault-remedies", () -> {
-            said.setText("");
-            search.start(task -> FaultRemedies.of(a, f, asked, task), found -> {
-                box.getChildren().clear();
-                said.setText(found.isEmpty() ? "No vented cap, larger header or flow sender betters it: it needs another part or another line." : "");
-                for (int n = 0; n < found.size(); n++) {
-                    box.getChildren().add(remedy(found.get(n), n));
-                }
-            }, said::setText);
-        }, "chip");
+        Button ask = Ui.button(
+                "What would remove it",
+                "fault-remedies",
+                () -> {
+                    said.setText("");
+                    search.start(
+                            task -> FaultRemedies.of(a, f, asked, task),
+                            found -> {
+                                box.getChildren().clear();
+                                said.setText(
+                                        found.isEmpty()
+                                                ? "No vented cap, larger header or flow sender betters it: it"
+                                                        + " needs another part or another line."
+                                                : "");
+                                for (int n = 0; n < found.size(); n++) {
+                                    box.getChildren().add(remedy(found.get(n), n));
+                                }
+                            },
+                            said::setText);
+                },
+                "chip");
         card.getChildren().addAll(Ui.label("Remedies", "group-title"), ask, bar, said, box);
     }
 
@@ -335,26 +381,44 @@ public final class FaultsPage extends LivePage {
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "fault-try-" + n, () -> session.apply(r.edit()), "chip");
-        take.setAccessibleText("Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
+        take.setAccessibleText(
+                "Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
         HBox top = new RowBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
         top.setAlignment(Pos.CENTER_LEFT);
-        return new ColumnBox(1, top, Ui.wrapped(r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts() + " faults short then", "soft"));
+        return new ColumnBox(
+                1,
+                top,
+                Ui.wrapped(
+                        r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts()
+                                + " faults short then",
+                        "soft"));
     }
 
     /** Its minutes, drawn down behind the page. */
     private void chart(FaultAnswer f) {
-        PicturePane pane = new PicturePane("fault-minutes-chart", (w, h) -> course == null ? new Picture(w, h, List.of()) : LastingPicture.draw(
-                course, session.units().get(), w, h), id -> { });
+        PicturePane pane = new PicturePane(
+                "fault-minutes-chart",
+                (w, h) -> course == null
+                        ? new Picture(w, h, List.of())
+                        : LastingPicture.draw(course, session.units().get(), w, h),
+                id -> {});
         pane.setPrefHeight(118);
         pane.setMinHeight(118);
         card.getChildren().add(pane);
         Assessment a = done;
         course = null;
-        minutes.start(task -> Lasting.of(a.basis().orElseThrow(), f.condition(), a.project().brief().demand() * f.condition().engine().power()
-                .demandShare(), 240), found -> {
+        minutes.start(
+                task -> Lasting.of(
+                        a.basis().orElseThrow(),
+                        f.condition(),
+                        a.project().brief().demand()
+                                * f.condition().engine().power().demandShare(),
+                        240),
+                found -> {
                     course = found;
                     pane.redraw();
-                }, why -> { });
+                },
+                why -> {});
     }
 
     private boolean focusRow(int n) {

@@ -39,26 +39,38 @@ final class CauseTable extends ColumnBox {
         }
         getChildren().add(heads(readings));
         int n = 0;
-        for (Explanation e : ranked.stream().filter(e -> !e.ruledOut()).limit(SHOWN).toList()) {
+        for (Explanation e :
+                ranked.stream().filter(e -> !e.ruledOut()).limit(SHOWN).toList()) {
             getChildren().add(row(e, n++));
         }
-        List<Explanation> rest = ranked.stream().filter(Explanation::ruledOut).limit(SHOWN).toList();
+        List<Explanation> rest =
+                ranked.stream().filter(Explanation::ruledOut).limit(SHOWN).toList();
         if (!rest.isEmpty()) {
-            HBox title = new RowBox(8, Ui.label("Ruled out", "group-title"), Ui.label("a reading speaks against each by more than three errors", "soft"));
+            HBox title = new RowBox(
+                    8,
+                    Ui.label("Ruled out", "group-title"),
+                    Ui.label("a reading speaks against each by more than three errors", "soft"));
             title.getStyleClass().add("fault-group");
             getChildren().add(title);
         }
         for (Explanation e : rest) {
             getChildren().add(row(e, n++));
         }
-        HBox key = new RowBox(12, Ui.label("\u25cf fits within one error", "soft"), Ui.label("\u25cb strained", "soft"), Ui.label(
-                "\u25c0 \u25b6 against", "soft"));
+        HBox key = new RowBox(
+                12,
+                Ui.label("\u25cf fits within one error", "soft"),
+                Ui.label("\u25cb strained", "soft"),
+                Ui.label("\u25c0 \u25b6 against", "soft"));
         key.setPadding(new Insets(4, 8, 4, 8));
         getChildren().add(key);
     }
 
     private static HBox heads(int readings) {
-        HBox box = new RowBox(6, Ui.wide(Ui.label("Cause", "soft"), WIDE[0]), Ui.wide(Ui.label("Belief", "soft"), WIDE[1]), Ui.wide(Ui.label("", "soft"), WIDE[2]));
+        HBox box = new RowBox(
+                6,
+                Ui.wide(Ui.label("Cause", "soft"), WIDE[0]),
+                Ui.wide(Ui.label("Belief", "soft"), WIDE[1]),
+                Ui.wide(Ui.label("", "soft"), WIDE[2]));
         for (int i = 1; i <= readings; i++) {
             box.getChildren().add(Ui.wide(Ui.label(String.valueOf(i), "soft"), FIT));
         }
@@ -74,10 +86,21 @@ final class CauseTable extends ColumnBox {
         bar.setMinSize(Math.max(1, BAR * e.belief()), 7);
         VBox share = new ColumnBox(2, Ui.label(e.word(), "soft"), bar);
         share.setAlignment(Pos.CENTER_LEFT);
-        HBox box = new RowBox(6, Ui.wide(cause, WIDE[0]), Ui.wide(Ui.label(FindWords.percent(e.belief()), "figure"), WIDE[1]), Ui.wide(share, WIDE[2]));
+        HBox box = new RowBox(
+                6,
+                Ui.wide(cause, WIDE[0]),
+                Ui.wide(Ui.label(FindWords.percent(e.belief()), "figure"), WIDE[1]),
+                Ui.wide(share, WIDE[2]));
         box.setAlignment(Pos.CENTER_LEFT);
         for (Explanation.Fit f : e.fits()) {
-            box.getChildren().add(Ui.wide(Ui.label(FindWords.sign(f), f.word().equals("against") ? "wrong-text" : f.word().equals("fits") ? "figure" : "soft"), FIT));
+            box.getChildren()
+                    .add(Ui.wide(
+                            Ui.label(
+                                    FindWords.sign(f),
+                                    f.word().equals("against")
+                                            ? "wrong-text"
+                                            : f.word().equals("fits") ? "figure" : "soft"),
+                            FIT));
         }
         Button row = Ui.button("", "cause-" + n, () -> chosen.accept(e));
         row.setGraphic(box);

@@ -51,7 +51,7 @@ public final class FindPage extends LivePage {
     private final ReadingLog log;
     private final NextCard card;
     private final Needles needles;
-    private final PicturePane places = new PicturePane("find-places", this::drawing, id -> { });
+    private final PicturePane places = new PicturePane("find-places", this::drawing, id -> {});
     private final Label mode = Ui.label("readings in, cause out", "soft");
     private final Button practise = Ui.button("Practise: hide a fault", "find-practise", this::practise, "chip");
     private final Button ready = Ui.button("A prepared case", "find-prepared", this::prepared, "chip");
@@ -64,8 +64,7 @@ public final class FindPage extends LivePage {
     private long seed = System.nanoTime();
 
     /** What came of weighing. */
-    private record Found(Search search, List<NextReading> next) {
-    }
+    private record Found(Search search, List<NextReading> next) {}
 
     /** @param set shows a case on the layout */
     public FindPage(Session session, Consumer<Condition> set) {
@@ -85,10 +84,15 @@ public final class FindPage extends LivePage {
             n.visibleProperty().bind(work.running());
             n.managedProperty().bind(work.running());
         }
-        Button fresh = Ui.button("New search", "find-new", () -> session.apply(Edit.of("Begin a new search", p -> p.withReadings(List.of()))), "chip");
+        Button fresh = Ui.button(
+                "New search",
+                "find-new",
+                () -> session.apply(Edit.of("Begin a new search", p -> p.withReadings(List.of()))),
+                "chip");
         ready.managedProperty().bind(ready.visibleProperty());
         practise.managedProperty().bind(practise.visibleProperty());
-        HBox head = new RowBox(8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, ready, practise, fresh);
+        HBox head = new RowBox(
+                8, Ui.label("Find", "page-title"), mode, Ui.spring(), progress, stop, ready, practise, fresh);
         mode.setId("find-mode");
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
@@ -182,16 +186,19 @@ public final class FindPage extends LivePage {
             return;
         }
         words.setText("Hiding a fault\u2026");
-        work.start(task -> maker.apply(a), rig -> {
-            practice = new Practice(rig, session.whileOpen().work("rig"), () -> start(done), words::setText);
-            log.practise(practice);
-            needles.show(rig);
-            ready.setVisible(false);
-            mode.setText("practise: " + complaint + "; nothing goes into the document");
-            practise.setText("End practice");
-            start(a);
-            log.refresh();
-        }, why -> words.setText(why));
+        work.start(
+                task -> maker.apply(a),
+                rig -> {
+                    practice = new Practice(rig, session.whileOpen().work("rig"), () -> start(done), words::setText);
+                    log.practise(practice);
+                    needles.show(rig);
+                    ready.setVisible(false);
+                    mode.setText("practise: " + complaint + "; nothing goes into the document");
+                    practise.setText("End practice");
+                    start(a);
+                    log.refresh();
+                },
+                why -> words.setText(why));
     }
 
     private void leave() {
@@ -207,18 +214,26 @@ public final class FindPage extends LivePage {
     private void named(Explanation e) {
         Practice p = practice;
         if (!p.rig().names(e)) {
-            words.setText("No: it is not " + e.name() + ", " + e.how() + ". " + p.taken().size() + " readings so far.");
+            words.setText("No: it is not " + e.name() + ", " + e.how() + ". "
+                    + p.taken().size() + " readings so far.");
             return;
         }
-        work.start(task -> p.rig().shortestWay(), way -> words.setText("Right: " + e.name() + ", found in " + p.taken().size() + " readings and about " + p.rig()
-                .minutes(p.taken()) + " min. The shortest way takes " + way.size() + " and " + p.rig().minutes(way) + " min."), words::setText);
+        work.start(
+                task -> p.rig().shortestWay(),
+                way -> words.setText(
+                        "Right: " + e.name() + ", found in " + p.taken().size() + " readings and about "
+                                + p.rig().minutes(p.taken()) + " min. The shortest way takes " + way.size() + " and "
+                                + p.rig().minutes(way) + " min."),
+                words::setText);
     }
 
     private void start(Assessment a) {
         done = a;
         List<Reading> read = readings(a);
         found = new FindWords(read, List.of(), List.of());
-        from = read.isEmpty() ? Assessment.start(a.project()) : read.get(read.size() - 1).setting().condition();
+        from = read.isEmpty()
+                ? Assessment.start(a.project())
+                : read.get(read.size() - 1).setting().condition();
         fill();
         if (a.basis().isEmpty()) {
             work.cancel();
@@ -227,16 +242,22 @@ public final class FindPage extends LivePage {
         }
         List<Reading> known = FindWords.known(read, a.project().system());
         words.setText("Asking the network of every cause\u2026");
-        work.start(task -> {
-            Search s = Search.of(a, known);
-            return new Found(s, s.next(from));
-        }, weighed -> {
-            found = new FindWords(read, weighed.search().explanations(), weighed.next());
-            suspects.setText(known.isEmpty() ? "" : UnitSystem.figure(weighed.search().suspects(), 1));
-            words.setText(found.sum(known.size()));
-            fill();
-            log.refresh();
-        }, why -> words.setText("It failed: " + why));
+        work.start(
+                task -> {
+                    Search s = Search.of(a, known);
+                    return new Found(s, s.next(from));
+                },
+                weighed -> {
+                    found = new FindWords(read, weighed.search().explanations(), weighed.next());
+                    suspects.setText(
+                            known.isEmpty()
+                                    ? ""
+                                    : UnitSystem.figure(weighed.search().suspects(), 1));
+                    words.setText(found.sum(known.size()));
+                    fill();
+                    log.refresh();
+                },
+                why -> words.setText("It failed: " + why));
     }
 
     private void stop() {
@@ -256,8 +277,13 @@ public final class FindPage extends LivePage {
 
     /** The layout with the numbers of the readings on it. */
     private Picture drawing(double w, double h) {
-        return layout(w, h).map(p -> ReadPlaces.draw(p, found.numbers(log.entry()), found.open(), found.next().stream().findFirst().map(n -> n.asked().item()))).orElse(new Picture(w, h,
-                List.of()));
+        return layout(w, h)
+                .map(p -> ReadPlaces.draw(
+                        p,
+                        found.numbers(log.entry()),
+                        found.open(),
+                        found.next().stream().findFirst().map(n -> n.asked().item())))
+                .orElse(new Picture(w, h, List.of()));
     }
 
     /** The drawing the numbers lie on, made beside the window; empty until it is there. */
@@ -267,13 +293,21 @@ public final class FindPage extends LivePage {
             return Optional.empty();
         }
         if (drawn == null || drawnOf != p.system() || drawn.width() != w || drawn.height() != h) {
-            SchematicSubject subject = new SchematicSubject(p.system(), p.brief().envelope().attitudes(), Assessment.start(p), Optional.empty(), "", session
-                    .units().get());
-            drawing.start(task -> ReadPlaces.layout(subject, w, h, Tokens.measure()), picture -> {
-                drawn = picture;
-                drawnOf = subject.system();
-                places.redraw();
-            }, why -> places.setAccessibleText("Where readings were taken: " + why));
+            SchematicSubject subject = new SchematicSubject(
+                    p.system(),
+                    p.brief().envelope().attitudes(),
+                    Assessment.start(p),
+                    Optional.empty(),
+                    "",
+                    session.units().get());
+            drawing.start(
+                    task -> ReadPlaces.layout(subject, w, h, Tokens.measure()),
+                    picture -> {
+                        drawn = picture;
+                        drawnOf = subject.system();
+                        places.redraw();
+                    },
+                    why -> places.setAccessibleText("Where readings were taken: " + why));
             return Optional.empty();
         }
         return Optional.of(drawn);

@@ -16,9 +16,9 @@ import ration.reading.Reading;
 /**
  * What the page says of the causes weighed, before any of it is a node.
  *
- * @param read   every reading, in the order taken
+ * @param read every reading, in the order taken
  * @param ranked causes, the likeliest first; none while they are being weighed
- * @param next   readings worth taking, the best first
+ * @param next readings worth taking, the best first
  */
 record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading> next) {
 
@@ -26,6 +26,7 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
     private static final double DOUBT = 0.4;
     /** Outcomes told narrower than this are one figure. */
     private static final double ALIKE = 0.02;
+
     private static final int LEFT = 3;
 
     FindWords {
@@ -41,46 +42,75 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
 
     /** What came of weighing so many of them. */
     String sum(int known) {
-        if (known > 0 && !ranked.isEmpty() && ranked.get(0).name().startsWith("None") && ranked.get(0).belief() > DOUBT) {
+        if (known > 0
+                && !ranked.isEmpty()
+                && ranked.get(0).name().startsWith("None")
+                && ranked.get(0).belief() > DOUBT) {
             return "Nothing that fails by itself explains these readings: read again, or look for two faults";
         }
-        String gone = known < read.size() ? "; " + (read.size() - known) + " of a place that is no longer laid out are left aside" : "";
-        return (known == 0 ? "Enter a reading below, as the conditions bar is set; or begin with the one on the right" : "suspects after " + known + (known == 1 ? " reading" : " readings"))
+        String gone = known < read.size()
+                ? "; " + (read.size() - known) + " of a place that is no longer laid out are left aside"
+                : "";
+        return (known == 0
+                        ? "Enter a reading below, as the conditions bar is set; or begin with the one on the right"
+                        : "suspects after " + known + (known == 1 ? " reading" : " readings"))
                 + gone;
     }
 
     /** How a sound aircraft fits each reading; none while causes are being weighed. */
     List<Explanation.Fit> sound() {
-        return ranked.stream().filter(e -> e.name().startsWith("Nothing")).findFirst().map(Explanation::fits).orElse(List.of());
+        return ranked.stream()
+                .filter(e -> e.name().startsWith("Nothing"))
+                .findFirst()
+                .map(Explanation::fits)
+                .orElse(List.of());
     }
 
     /** The readings by number where they were taken, those marked that a sound aircraft would not show. */
     List<ReadPlaces.Number> numbers(ReadingEntry entry) {
         List<Explanation.Fit> sound = sound();
-        return IntStream.range(0, read.size()).mapToObj(i -> {
-            Reading r = read.get(i);
-            boolean off = i < sound.size() && Math.abs(sound.get(i).deviation()) > 1;
-            return new ReadPlaces.Number(r.item(), i + 1, off, "Reading " + (i + 1) + ", " + entry.figure(r.what(), r.value()) + (off ? ", off" : ""));
-        }).toList();
+        return IntStream.range(0, read.size())
+                .mapToObj(i -> {
+                    Reading r = read.get(i);
+                    boolean off = i < sound.size() && Math.abs(sound.get(i).deviation()) > 1;
+                    return new ReadPlaces.Number(
+                            r.item(),
+                            i + 1,
+                            off,
+                            "Reading " + (i + 1) + ", " + entry.figure(r.what(), r.value()) + (off ? ", off" : ""));
+                })
+                .toList();
     }
 
     /** Places worth reading at, each with the letter of what is read. */
     Map<String, String> open() {
         Map<String, String> open = new LinkedHashMap<>();
-        next.stream().map(NextReading::asked).filter(r -> r.what() == Reading.What.PRESSURE || r.what() == Reading.What.FLOW).forEach(r -> open.putIfAbsent(r.item(), r.what().word()
-                .substring(0, 1)));
+        next.stream()
+                .map(NextReading::asked)
+                .filter(r -> r.what() == Reading.What.PRESSURE || r.what() == Reading.What.FLOW)
+                .forEach(r -> open.putIfAbsent(r.item(), r.what().word().substring(0, 1)));
         return open;
     }
 
     /** A reading whose instrument is the likeliest cause. */
     Optional<Reading> suspect() {
-        return ranked.stream().findFirst().filter(e -> e.word().equals("likely") && e.fault().isEmpty() && e.name().startsWith("Instrument")).flatMap(e -> IntStream.range(0, read.size())
-                .filter(i -> i < e.fits().size() && Double.isNaN(e.fits().get(i).expected())).mapToObj(read::get).findFirst());
+        return ranked.stream()
+                .findFirst()
+                .filter(e -> e.word().equals("likely")
+                        && e.fault().isEmpty()
+                        && e.name().startsWith("Instrument"))
+                .flatMap(e -> IntStream.range(0, read.size())
+                        .filter(i -> i < e.fits().size()
+                                && Double.isNaN(e.fits().get(i).expected()))
+                        .mapToObj(read::get)
+                        .findFirst());
     }
 
     /** Why no reading is worth taking. */
     String nothingNext() {
-        return ranked.isEmpty() ? "Enter a reading: a pressure, a flow, the minutes until the engine falters, or what is seen and heard, as the conditions bar is set."
+        return ranked.isEmpty()
+                ? "Enter a reading: a pressure, a flow, the minutes until the engine falters, or what is seen"
+                        + " and heard, as the conditions bar is set."
                 : "One cause is left, or no reading that can be taken here would part the rest.";
     }
 
@@ -93,7 +123,8 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
     /** The causes an outcome would leave, the first few by name. */
     static String leaves(NextReading.Outcome o) {
         List<String> all = o.leaves();
-        return String.join("; ", all.subList(0, Math.min(LEFT, all.size()))) + (all.size() > LEFT ? "; and " + (all.size() - LEFT) + " more" : "");
+        return String.join("; ", all.subList(0, Math.min(LEFT, all.size())))
+                + (all.size() > LEFT ? "; and " + (all.size() - LEFT) + " more" : "");
     }
 
     static String percent(double share) {
@@ -102,9 +133,10 @@ record FindWords(List<Reading> read, List<Explanation> ranked, List<NextReading>
 
     /** A cause as those hear it who do not see its row. */
     static String spoken(Explanation e) {
-        List<String> fits = new ArrayList<>(e.fits().stream().map(Explanation.Fit::word).toList());
-        return e.name() + " " + e.how() + ", " + percent(e.belief()) + ", " + e.word() + "; readings: " + String.join(", ", fits) + (e.fault().isPresent() ? "; Enter sets it on the layout"
-                : "");
+        List<String> fits =
+                new ArrayList<>(e.fits().stream().map(Explanation.Fit::word).toList());
+        return e.name() + " " + e.how() + ", " + percent(e.belief()) + ", " + e.word() + "; readings: "
+                + String.join(", ", fits) + (e.fault().isPresent() ? "; Enter sets it on the layout" : "");
     }
 
     /** A dot fits, a ring is strained, an arrow speaks against and shows to which side. */

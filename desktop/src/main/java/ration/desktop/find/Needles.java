@@ -18,7 +18,10 @@ import ration.find.Rig;
 import ration.model.Item;
 import ration.quantity.UnitSystem;
 
-/** The rig runs: what its needles show, a second after the other, as the conditions bar is set. Nothing of it is evidence. */
+/**
+ * The rig runs: what its needles show, a second after the other, as the conditions bar is set. Nothing of it is
+ * evidence.
+ */
 final class Needles extends ColumnBox {
 
     private static final double COLUMN = 108;
@@ -115,7 +118,11 @@ final class Needles extends ColumnBox {
         lines.getChildren().clear();
         int n = 0;
         for (Rig.Needle needle : needles) {
-            String name = session.project().system().item(needle.item()).map(Item::name).orElse(needle.item());
+            String name = session.project()
+                    .system()
+                    .item(needle.item())
+                    .map(Item::name)
+                    .orElse(needle.item());
             UnitSystem units = session.units().get();
             Label figure = Ui.label(units.text(needle.value(), needle.unit().dimension()), "figure");
             figure.setId("needle-" + needle.item() + "-" + needle.quantity());

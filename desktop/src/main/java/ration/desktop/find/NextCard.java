@@ -28,10 +28,17 @@ final class NextCard extends ColumnBox {
         List<NextReading> next = found.next();
         Optional<Reading> again = found.suspect();
         if (again.isPresent()) {
-            Label words = Ui.wrapped("Read " + (found.read().indexOf(again.get()) + 1) + " again with another instrument", "page-title");
+            Label words = Ui.wrapped(
+                    "Read " + (found.read().indexOf(again.get()) + 1) + " again with another instrument", "page-title");
             words.setId("find-again");
-            getChildren().addAll(words, Ui.wrapped("Nothing that fails explains it beside the others. Take away the wrong one.", "soft"), wide(Ui.button(
-                    "Enter what it reads", "find-enter-again", () -> log.prepare(again.get()))), Ui.rule());
+            getChildren()
+                    .addAll(
+                            words,
+                            Ui.wrapped(
+                                    "Nothing that fails explains it beside the others. Take away the wrong one.",
+                                    "soft"),
+                            wide(Ui.button("Enter what it reads", "find-enter-again", () -> log.prepare(again.get()))),
+                            Ui.rule());
         }
         if (next.isEmpty()) {
             getChildren().add(Ui.wrapped(found.nothingNext(), "soft"));
@@ -39,11 +46,21 @@ final class NextCard extends ColumnBox {
             best(next.get(0));
             getChildren().addAll(Ui.rule(), Ui.label("Or else", "group-title"));
             for (NextReading other : next.subList(1, Math.min(4, next.size()))) {
-                getChildren().add(Ui.wrapped(other.words() + ": " + other.minutes() + " min, leaves " + UnitSystem.figure(other.left(), 1), "soft"));
+                getChildren()
+                        .add(Ui.wrapped(
+                                other.words() + ": " + other.minutes() + " min, leaves "
+                                        + UnitSystem.figure(other.left(), 1),
+                                "soft"));
             }
         }
-        getChildren().addAll(Ui.rule(), Ui.wrapped("How common faults are is common practice, no source. Two things that fail at once are not looked"
-                + " for. Ventilate; no ignition source; extinguisher at hand.", "soft"));
+        getChildren()
+                .addAll(
+                        Ui.rule(),
+                        Ui.wrapped(
+                                "How common faults are is common practice, no source. Two things that fail at"
+                                        + " once are not looked"
+                                        + " for. Ventilate; no ignition source; extinguisher at hand.",
+                                "soft"));
     }
 
     private static Button wide(Button b) {
@@ -54,11 +71,21 @@ final class NextCard extends ColumnBox {
     private void best(NextReading best) {
         Label asked = Ui.wrapped(best.words(), "page-title");
         asked.setId("find-next");
-        getChildren().addAll(new RowBox(8, Ui.label("Read next", "group-title"), Ui.spring(), Ui.label(best.minutes() + " min", "soft")), asked, Ui.wrapped(
-                "Leaves " + UnitSystem.figure(best.left(), 1) + " suspects on average."));
+        getChildren()
+                .addAll(
+                        new RowBox(
+                                8,
+                                Ui.label("Read next", "group-title"),
+                                Ui.spring(),
+                                Ui.label(best.minutes() + " min", "soft")),
+                        asked,
+                        Ui.wrapped("Leaves " + UnitSystem.figure(best.left(), 1) + " suspects on average."));
         for (NextReading.Outcome o : best.outcomes().stream().limit(4).toList()) {
-            VBox box = new ColumnBox(1, Ui.label(FindWords.reads(best.asked(), o, log.entry()), "bold"), Ui.label(UnitSystem.figure(100 * o.chance(), 0) + " in 100", "soft"), Ui.wrapped(
-                    FindWords.leaves(o)));
+            VBox box = new ColumnBox(
+                    1,
+                    Ui.label(FindWords.reads(best.asked(), o, log.entry()), "bold"),
+                    Ui.label(UnitSystem.figure(100 * o.chance(), 0) + " in 100", "soft"),
+                    Ui.wrapped(FindWords.leaves(o)));
             box.getStyleClass().add("outcome");
             getChildren().add(box);
         }

@@ -7,7 +7,9 @@ import ration.desktop.session.LongWork;
 import ration.find.Rig;
 import ration.reading.Reading;
 
-/** A search in an aircraft that the program plays: what was asked of it so far. Nothing of it goes into the document. */
+/**
+ * A search in an aircraft that the program plays: what was asked of it so far. Nothing of it goes into the document.
+ */
 final class Practice {
 
     private final Rig rig;
@@ -17,9 +19,9 @@ final class Practice {
     private final LongWork work;
 
     /**
-     * @param work    done beside the window
+     * @param work done beside the window
      * @param changed told after each reading
-     * @param failed  told why there is none
+     * @param failed told why there is none
      */
     Practice(Rig rig, LongWork work, Runnable changed, Consumer<String> failed) {
         this.rig = rig;
@@ -38,9 +40,12 @@ final class Practice {
 
     /** The rig answers beside the window: what it has not been asked yet has to be solved. */
     void ask(Reading asked) {
-        work.start(task -> rig.read(asked), read -> {
-            taken.add(read);
-            changed.run();
-        }, failed);
+        work.start(
+                task -> rig.read(asked),
+                read -> {
+                    taken.add(read);
+                    changed.run();
+                },
+                failed);
     }
 }

@@ -24,18 +24,21 @@ import ration.reading.Setting;
 record ReadingEntry(UnitSystem units) {
 
     /** A reading in words: what and where, the figure, its error, and how the aircraft was set. */
-    record Row(String what, String figure, String error, String how) {
-    }
+    record Row(String what, String figure, String error, String how) {}
 
     /** What a sound aircraft would read there. */
-    record Beside(String words, boolean off) {
-    }
+    record Beside(String words, boolean off) {}
 
-    /** Where readings can be taken, the engine inlet first: names and ids; of parts called alike the second goes by its id too. */
+    /**
+     * Where readings can be taken, the engine inlet first: names and ids; of parts called alike the second goes by its
+     * id too.
+     */
     static Map<String, String> places(FuelSystem system) {
         Map<String, String> all = new LinkedHashMap<>();
         system.inlet().ifPresent(i -> all.put(i.name(), i.id()));
-        system.items().stream().filter(i -> !all.containsValue(i.id())).forEach(i -> all.put(all.containsKey(i.name()) ? i.name() + " (" + i.id() + ")" : i.name(), i.id()));
+        system.items().stream()
+                .filter(i -> !all.containsValue(i.id()))
+                .forEach(i -> all.put(all.containsKey(i.name()) ? i.name() + " (" + i.id() + ")" : i.name(), i.id()));
         return all;
     }
 
@@ -55,30 +58,46 @@ record ReadingEntry(UnitSystem units) {
 
     /** An error as it is entered: a difference, without a unit. */
     String off(Reading asked) {
-        return asked.what().sign() ? "" : UnitSystem.figure(asked.what() == Reading.What.MINUTES ? asked.error() : asked.error() / unit(asked.what()).differenceToSi(1), 1);
+        return asked.what().sign()
+                ? ""
+                : UnitSystem.figure(
+                        asked.what() == Reading.What.MINUTES
+                                ? asked.error()
+                                : asked.error() / unit(asked.what()).differenceToSi(1),
+                        1);
     }
 
     Row row(Reading r, FuelSystem system) {
         Condition c = r.setting().condition();
         List<String> how = new ArrayList<>(c.positions().values());
         how.add(c.engine().power().label().toLowerCase(Locale.ROOT));
-        c.stopped().forEach(id -> how.add(system.item(id).map(i -> i.name() + " off").orElse(id)));
+        c.stopped()
+                .forEach(id ->
+                        how.add(system.item(id).map(i -> i.name() + " off").orElse(id)));
         r.setting().manoeuvres().stream().sorted().forEach(m -> how.add(m.word()));
-        return new Row(r.what().word() + ", " + r.named(system), figure(r.what(), r.value()), r.what().sign() ? "" : "\u00b1 " + error(r), String.join(", ", how));
+        return new Row(
+                r.what().word() + ", " + r.named(system),
+                figure(r.what(), r.value()),
+                r.what().sign() ? "" : "\u00b1 " + error(r),
+                String.join(", ", how));
     }
 
     private String error(Reading r) {
         Unit u = unit(r.what());
-        return r.what() == Reading.What.MINUTES ? figure(r.what(), r.error()) : UnitSystem.figure(r.error() / u.differenceToSi(1), 1) + " " + u.symbol();
+        return r.what() == Reading.What.MINUTES
+                ? figure(r.what(), r.error())
+                : UnitSystem.figure(r.error() / u.differenceToSi(1), 1) + " " + u.symbol();
     }
 
     /** @param fit of the sound aircraft to it; says nothing where that is not known */
     Beside beside(Reading r, Optional<Explanation.Fit> fit) {
-        return fit.filter(f -> !Double.isNaN(f.expected())).map(f -> {
-            boolean off = Math.abs(f.deviation()) > 1;
-            String side = !off ? "" : r.what().sign() ? ": odd" : f.deviation() > 0 ? ": high" : ": low";
-            return new Beside("expected " + figure(r.what(), f.expected()) + side, off);
-        }).orElse(new Beside("", false));
+        return fit.filter(f -> !Double.isNaN(f.expected()))
+                .map(f -> {
+                    boolean off = Math.abs(f.deviation()) > 1;
+                    String side = !off ? "" : r.what().sign() ? ": odd" : f.deviation() > 0 ? ": high" : ": low";
+                    return new Beside("expected " + figure(r.what(), f.expected()) + side, off);
+                })
+                .orElse(new Beside("", false));
     }
 
     /**
@@ -91,7 +110,9 @@ record ReadingEntry(UnitSystem units) {
      */
     Reading read(String place, Reading.What what, String value, String error, Setting how) {
         chosen(place);
-        return what.sign() ? Reading.sign(place, what, so(value), how) : new Reading(place, what, si(what, value, "What was read"), off(what, error), how);
+        return what.sign()
+                ? Reading.sign(place, what, so(value), how)
+                : new Reading(place, what, si(what, value, "What was read"), off(what, error), how);
     }
 
     /** What a rig that hides a fault is asked for: it reads its instruments itself. */

@@ -90,8 +90,15 @@ final class ReadingLog extends ColumnBox {
         scroll.setMinHeight(60);
         scroll.setFocusTraversable(false);
         state.setId("find-state");
-        getChildren().addAll(Ui.rule(), Ui.label("Readings so far", "group-title"), scroll, line, manoeuvres, state,
-                trouble);
+        getChildren()
+                .addAll(
+                        Ui.rule(),
+                        Ui.label("Readings so far", "group-title"),
+                        scroll,
+                        line,
+                        manoeuvres,
+                        state,
+                        trouble);
         prompts();
     }
 
@@ -135,7 +142,10 @@ final class ReadingLog extends ColumnBox {
             String kept = place.getValue();
             places = now;
             place.getItems().setAll(now.keySet());
-            place.setValue(now.containsKey(kept) ? kept : now.keySet().stream().findFirst().orElse(null));
+            place.setValue(
+                    now.containsKey(kept)
+                            ? kept
+                            : now.keySet().stream().findFirst().orElse(null));
         }
         prompts();
         Condition c = session.condition();
@@ -151,8 +161,14 @@ final class ReadingLog extends ColumnBox {
     }
 
     private String words(Condition c) {
-        return session.shown().get().look().map(l -> l.label(session.shown().get().project().system(), session.units().get())).orElse(c.attitude()
-                .label()) + ", " + c.engine().power().label().toLowerCase(java.util.Locale.ROOT) + " power";
+        return session.shown()
+                        .get()
+                        .look()
+                        .map(l -> l.label(
+                                session.shown().get().project().system(),
+                                session.units().get()))
+                        .orElse(c.attitude().label())
+                + ", " + c.engine().power().label().toLowerCase(java.util.Locale.ROOT) + " power";
     }
 
     /** What a sound aircraft would read, a fit for each reading: shown beside it. */
@@ -164,11 +180,22 @@ final class ReadingLog extends ColumnBox {
     private HBox row(Reading r, int n, FuelSystem system) {
         ReadingEntry.Row words = entry().row(r, system);
         ReadingEntry.Beside beside = entry().beside(r, n < fits.size() ? Optional.of(fits.get(n)) : Optional.empty());
-        HBox row = new RowBox(8, Ui.label((n + 1) + "", "bold"), Ui.label(words.what()), Ui.label(words.figure(), "figure"), Ui.label(words.error(), "soft"), Ui.label(beside.words(),
-                beside.off() ? "wrong-text" : "soft"), Ui.label(words.how(), "soft"), Ui.spring());
+        HBox row = new RowBox(
+                8,
+                Ui.label((n + 1) + "", "bold"),
+                Ui.label(words.what()),
+                Ui.label(words.figure(), "figure"),
+                Ui.label(words.error(), "soft"),
+                Ui.label(beside.words(), beside.off() ? "wrong-text" : "soft"),
+                Ui.label(words.how(), "soft"),
+                Ui.spring());
         if (practice == null) {
             String id = "reading-remove-" + n;
-            row.getChildren().add(Ui.named(Ui.button("\u2715", id, () -> session.apply(ReadingEntry.removed(n)), "chip"), id, "Remove reading " + (n + 1)));
+            row.getChildren()
+                    .add(Ui.named(
+                            Ui.button("\u2715", id, () -> session.apply(ReadingEntry.removed(n)), "chip"),
+                            id,
+                            "Remove reading " + (n + 1)));
         }
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
@@ -176,8 +203,13 @@ final class ReadingLog extends ColumnBox {
 
     /** Sets place, kind and setting of a reading that is asked for; its value is for the builder to enter. */
     void prepare(Reading asked) {
-        String id = asked.place().contains(".") ? asked.place().substring(0, asked.place().indexOf('.')) : asked.place();
-        places.entrySet().stream().filter(e -> e.getValue().equals(id)).findFirst().ifPresent(e -> place.setValue(e.getKey()));
+        String id = asked.place().contains(".")
+                ? asked.place().substring(0, asked.place().indexOf('.'))
+                : asked.place();
+        places.entrySet().stream()
+                .filter(e -> e.getValue().equals(id))
+                .findFirst()
+                .ifPresent(e -> place.setValue(e.getKey()));
         what.setValue(asked.what());
         done.forEach((m, box) -> box.setSelected(asked.setting().has(m)));
         error.setText(entry().off(asked));
@@ -188,7 +220,10 @@ final class ReadingLog extends ColumnBox {
 
     private void add() {
         try {
-            Set<Setting.Manoeuvre> did = done.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey).collect(Collectors.toSet());
+            Set<Setting.Manoeuvre> did = done.entrySet().stream()
+                    .filter(e -> e.getValue().isSelected())
+                    .map(Map.Entry::getKey)
+                    .collect(Collectors.toSet());
             Setting how = new Setting(session.condition(), did);
             String at = place.getValue() == null ? null : places.get(place.getValue());
             if (practice != null) {

@@ -110,7 +110,8 @@ final class FlightCard extends ColumnBox {
         big.setId("flight-usable");
         NotchBar bar = new NotchBar(252, 10);
         bar.show(said.ratio(), f.landingVerdict());
-        HBox figure = new RowBox(6, big, Ui.label(said.symbol() + " usable"), Ui.spring(), Ui.label(said.needs(), "soft"));
+        HBox figure =
+                new RowBox(6, big, Ui.label(said.symbol() + " usable"), Ui.spring(), Ui.label(said.needs(), "soft"));
         figure.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
         Label title = Ui.label(said.title(), "page-title");
         title.setId("flight-landing");
@@ -126,7 +127,8 @@ final class FlightCard extends ColumnBox {
         rows.setVgap(2);
         for (LandingWords.Row r : said.rows()) {
             int n = rows.getRowCount();
-            rows.addRow(n, Ui.whole(Ui.label(r.label(), "soft")), whole(r.figure(), "bold"), Ui.label(r.beside(), "soft"));
+            rows.addRow(
+                    n, Ui.whole(Ui.label(r.label(), "soft")), whole(r.figure(), "bold"), Ui.label(r.beside(), "soft"));
             r.verdict().ifPresent(v -> rows.add(word(v), 3, n));
         }
         result.getChildren().add(rows);
@@ -134,7 +136,10 @@ final class FlightCard extends ColumnBox {
 
     /** What is in each tank at the start: full until said. */
     private void start(Flight f, Project project) {
-        Object now = List.of(f.samples().get(0).condition().contents(), session.units().get(), project.system().tanks().stream().map(Item::name).toList());
+        Object now = List.of(
+                f.samples().get(0).condition().contents(),
+                session.units().get(),
+                project.system().tanks().stream().map(Item::name).toList());
         if (now.equals(shownStart)) {
             return;
         }
@@ -142,20 +147,25 @@ final class FlightCard extends ColumnBox {
         start.getChildren().setAll(Ui.label("At the start, " + symbol(), "group-title"));
         project.system().tanks().forEach(t -> {
             Unit unit = session.units().get().unit(Dimension.VOLUME);
-            QuantityField<Quantity> field = new QuantityField<>("start-" + t.id(), t.name() + " at the start", text -> {
-                Quantity q = Quantity.parse(text, unit);
-                if (!(q.si() >= 0)) {
-                    throw new IllegalArgumentException("A tank holds nothing or more.");
-                }
-                return q;
-            }, q -> UnitSystem.figure(unit.fromSi(q.si()), 1));
+            QuantityField<Quantity> field = new QuantityField<>(
+                    "start-" + t.id(),
+                    t.name() + " at the start",
+                    text -> {
+                        Quantity q = Quantity.parse(text, unit);
+                        if (!(q.si() >= 0)) {
+                            throw new IllegalArgumentException("A tank holds nothing or more.");
+                        }
+                        return q;
+                    },
+                    q -> UnitSystem.figure(unit.fromSi(q.si()), 1));
             field.update(Quantity.of(unit.fromSi(f.samples().get(0).tank(t.id())), unit));
             field.setPrefWidth(56);
-            told(field).onValue(q -> edit("Set " + t.name() + " at the start", p -> {
-                Map<String, Measured> filled = new HashMap<>(p.start());
-                filled.put(t.id(), new Measured(q, "planned"));
-                return p.withStart(filled);
-            }));
+            told(field)
+                    .onValue(q -> edit("Set " + t.name() + " at the start", p -> {
+                        Map<String, Measured> filled = new HashMap<>(p.start());
+                        filled.put(t.id(), new Measured(q, "planned"));
+                        return p.withStart(filled);
+                    }));
             HBox row = new RowBox(6, Ui.label(t.name()), Ui.spring(), field);
             row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
             start.getChildren().add(row);
@@ -166,24 +176,44 @@ final class FlightCard extends ColumnBox {
 
     private void plan(Project project) {
         FlightPlan plan = UsualFlight.meant(project);
-        Object now = List.of(plan.phases(), session.units().get(), picked, project.brief().demand());
+        Object now = List.of(
+                plan.phases(), session.units().get(), picked, project.brief().demand());
         if (now.equals(shownPhases)) {
             return;
         }
         shownPhases = now;
         boolean feet = session.units().get() == UnitSystem.US;
-        phases.getChildren().setAll(new RowBox(8, Ui.label("Phases", "group-title"), Ui.spring(), Ui.label(project.flight().isPresent() ? ""
-                : "usual", "soft")), cells(soft("", "min", "%", session.units().get().unit(Dimension.FLOW).symbol(), "pitch",
-                        feet ? "ft" : "m")));
+        phases.getChildren()
+                .setAll(
+                        new RowBox(
+                                8,
+                                Ui.label("Phases", "group-title"),
+                                Ui.spring(),
+                                Ui.label(project.flight().isPresent() ? "" : "usual", "soft")),
+                        cells(soft(
+                                "",
+                                "min",
+                                "%",
+                                session.units().get().unit(Dimension.FLOW).symbol(),
+                                "pitch",
+                                feet ? "ft" : "m")));
         for (int i = 0; i < plan.phases().size(); i++) {
-            phases.getChildren().add(i == picked ? open(plan.phases().get(i), i, project) : closed(plan.phases().get(i), i, project));
+            phases.getChildren()
+                    .add(
+                            i == picked
+                                    ? open(plan.phases().get(i), i, project)
+                                    : closed(plan.phases().get(i), i, project));
         }
-        Button add = Ui.button("Add a phase", "phase-add", () -> edit("Add a phase", p -> {
-            List<Phase> all = new ArrayList<>(p.phases());
-            int at = Math.max(0, Math.min(picked < 0 ? all.size() : picked + 1, all.size()));
-            all.add(at, Phase.of(Phase.Kind.CRUISE, 30, 65, 0, 2500, false));
-            return p.withPhases(all);
-        }), "chip");
+        Button add = Ui.button(
+                "Add a phase",
+                "phase-add",
+                () -> edit("Add a phase", p -> {
+                    List<Phase> all = new ArrayList<>(p.phases());
+                    int at = Math.max(0, Math.min(picked < 0 ? all.size() : picked + 1, all.size()));
+                    all.add(at, Phase.of(Phase.Kind.CRUISE, 30, 65, 0, 2500, false));
+                    return p.withPhases(all);
+                }),
+                "chip");
         phases.getChildren().add(add);
     }
 
@@ -205,7 +235,12 @@ final class FlightCard extends ColumnBox {
     }
 
     private String flow(Phase p, Project project) {
-        return UnitSystem.figure(session.units().get().unit(Dimension.FLOW).fromSi(p.share().si() * project.brief().demand()), 1);
+        return UnitSystem.figure(
+                session.units()
+                        .get()
+                        .unit(Dimension.FLOW)
+                        .fromSi(p.share().si() * project.brief().demand()),
+                1);
     }
 
     private Unit high() {
@@ -218,13 +253,17 @@ final class FlightCard extends ColumnBox {
 
     private Node closed(Phase p, int n, Project project) {
         Button row = Ui.button("", "phase-" + n, () -> pick(n));
-        row.setGraphic(cells(Ui.label(p.kind().label(), "bold"), Ui.label(UnitSystem.figure(p.lasts(), 0)), Ui.label(UnitSystem.figure(100 * p
-                .share().si(), 0)), Ui.label(flow(p, project), "soft"), Ui.label(UnitSystem.figure(Math.toDegrees(p.pitch().si()), 0) + "\u00b0"),
+        row.setGraphic(cells(
+                Ui.label(p.kind().label(), "bold"),
+                Ui.label(UnitSystem.figure(p.lasts(), 0)),
+                Ui.label(UnitSystem.figure(100 * p.share().si(), 0)),
+                Ui.label(flow(p, project), "soft"),
+                Ui.label(UnitSystem.figure(Math.toDegrees(p.pitch().si()), 0) + "\u00b0"),
                 Ui.label(grouped(high().fromSi(p.altitude().si())))));
         row.getStyleClass().setAll("button", "phase-row");
         row.setMaxWidth(Double.MAX_VALUE);
-        row.setAccessibleText(p.kind().label() + ", " + UnitSystem.figure(p.lasts(), 0) + " minutes, " + UnitSystem.figure(100 * p.share().si(), 0)
-                + " percent; Enter to change");
+        row.setAccessibleText(p.kind().label() + ", " + UnitSystem.figure(p.lasts(), 0) + " minutes, "
+                + UnitSystem.figure(100 * p.share().si(), 0) + " percent; Enter to change");
         return row;
     }
 
@@ -238,14 +277,19 @@ final class FlightCard extends ColumnBox {
     }
 
     private Node open(Phase p, int n, Project project) {
-        HBox fields = cells(kind(p, n), number("phase-minutes", "Minutes", Unit.MINUTE, p.minutes(), 0, n, Phase::withMinutes), percent(p, n), Ui
-                .label(flow(p, project), "soft"), number("phase-pitch", "Pitch, degrees", Unit.DEGREE, p.pitch(), 0, n, Phase::withPitch), number(
-                        "phase-altitude", "Altitude at its end", high(), p.altitude(), 0, n, Phase::withAltitude));
+        HBox fields = cells(
+                kind(p, n),
+                number("phase-minutes", "Minutes", Unit.MINUTE, p.minutes(), 0, n, Phase::withMinutes),
+                percent(p, n),
+                Ui.label(flow(p, project), "soft"),
+                number("phase-pitch", "Pitch, degrees", Unit.DEGREE, p.pitch(), 0, n, Phase::withPitch),
+                number("phase-altitude", "Altitude at its end", high(), p.altitude(), 0, n, Phase::withAltitude));
         CheckBox boost = new CheckBox("boost");
         boost.setId("phase-boost");
         boost.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         boost.setAccessibleText("Electric feed pumps on");
-        boost.setVisible(!ration.topology.Topology.of(project.system()).feedPumps().isEmpty());
+        boost.setVisible(
+                !ration.topology.Topology.of(project.system()).feedPumps().isEmpty());
         boost.managedProperty().bind(boost.visibleProperty());
         boost.setSelected(p.boost());
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
@@ -253,17 +297,28 @@ final class FlightCard extends ColumnBox {
         banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         Label outer = Ui.label("out", "soft");
         outer.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-        HBox more = new RowBox(5, boost, banked, number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n,
-                Phase::withBank), outer, outside(p, n), Ui.spring(), Ui.button("Remove", "phase-remove", () -> {
-                    picked = -1;
-                    edit("Remove a phase", plan -> {
-                        List<Phase> all = new ArrayList<>(plan.phases());
-                        if (n < all.size() && all.size() > 1) {
-                            all.remove(n);
-                        }
-                        return plan.withPhases(all);
-                    });
-                }, "chip"));
+        HBox more = new RowBox(
+                5,
+                boost,
+                banked,
+                number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n, Phase::withBank),
+                outer,
+                outside(p, n),
+                Ui.spring(),
+                Ui.button(
+                        "Remove",
+                        "phase-remove",
+                        () -> {
+                            picked = -1;
+                            edit("Remove a phase", plan -> {
+                                List<Phase> all = new ArrayList<>(plan.phases());
+                                if (n < all.size() && all.size() > 1) {
+                                    all.remove(n);
+                                }
+                                return plan.withPhases(all);
+                            });
+                        },
+                        "chip"));
         more.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         more.getChildren().get(2).setStyle("-fx-pref-width: 38px;");
         VBox box = new ColumnBox(3, fields, more);
@@ -293,29 +348,44 @@ final class FlightCard extends ColumnBox {
     }
 
     private QuantityField<Double> percent(Phase p, int n) {
-        QuantityField<Double> field = new QuantityField<>("phase-share", "Percent of take-off consumption", text -> {
-            double v = Quantity.parse(text.replace("%", ""), Unit.ONE).si();
-            if (!(v >= 0 && v <= 120)) {
-                throw new IllegalArgumentException("A phase takes 0 to 120 % of take-off consumption.");
-            }
-            return v;
-        }, v -> UnitSystem.figure(v, 0));
+        QuantityField<Double> field = new QuantityField<>(
+                "phase-share",
+                "Percent of take-off consumption",
+                text -> {
+                    double v = Quantity.parse(text.replace("%", ""), Unit.ONE).si();
+                    if (!(v >= 0 && v <= 120)) {
+                        throw new IllegalArgumentException("A phase takes 0 to 120 % of take-off consumption.");
+                    }
+                    return v;
+                },
+                v -> UnitSystem.figure(v, 0));
         field.update(100 * p.share().si());
-        return told(field).onValue(v -> edit("Set power of " + p.kind().label().toLowerCase(java.util.Locale.ROOT), plan -> change(plan, n, x -> x
-                .withShare(v / 100))));
+        return told(field)
+                .onValue(v -> edit(
+                        "Set power of " + p.kind().label().toLowerCase(java.util.Locale.ROOT),
+                        plan -> change(plan, n, x -> x.withShare(v / 100))));
     }
 
     /** Air outside at the end of a phase; empty is the hot day. */
     private QuantityField<Optional<Quantity>> outside(Phase p, int n) {
-        QuantityField<Optional<Quantity>> field = new QuantityField<>("phase-outside", "Outside temperature at its end, Celsius; empty is the hot day", text -> {
-            Optional<Quantity> q = text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, Unit.CELSIUS));
-            p.withOutside(q.map(x -> new Measured(x, "planned")));
-            return q;
-        }, q -> q.map(x -> UnitSystem.figure(Unit.CELSIUS.fromSi(x.si()), 0)).orElse(""));
+        QuantityField<Optional<Quantity>> field = new QuantityField<>(
+                "phase-outside",
+                "Outside temperature at its end, Celsius; empty is the hot day",
+                text -> {
+                    Optional<Quantity> q =
+                            text.isBlank() ? Optional.empty() : Optional.of(Quantity.parse(text, Unit.CELSIUS));
+                    p.withOutside(q.map(x -> new Measured(x, "planned")));
+                    return q;
+                },
+                q -> q.map(x -> UnitSystem.figure(Unit.CELSIUS.fromSi(x.si()), 0))
+                        .orElse(""));
         field.update(p.outside().map(Measured::quantity));
         field.setPromptText("\u00b0C");
         field.setPrefWidth(40);
-        return told(field).onValue(q -> edit("Set outside temperature", plan -> change(plan, n, x -> x.withOutside(q.map(k -> new Measured(k, "planned"))))));
+        return told(field)
+                .onValue(q -> edit(
+                        "Set outside temperature",
+                        plan -> change(plan, n, x -> x.withOutside(q.map(k -> new Measured(k, "planned"))))));
     }
 
     /** What a phase becomes with a figure. */
@@ -323,15 +393,23 @@ final class FlightCard extends ColumnBox {
         Phase apply(Phase phase, Quantity figure);
     }
 
-    private QuantityField<Quantity> number(String id, String words, Unit unit, Measured shown, int decimals, int n, With with) {
+    private QuantityField<Quantity> number(
+            String id, String words, Unit unit, Measured shown, int decimals, int n, With with) {
         Phase now = UsualFlight.meant(session.shown().get().project()).phases().get(n);
-        QuantityField<Quantity> field = new QuantityField<>(id, words, text -> {
-            Quantity q = Quantity.parse(text, unit);
-            with.apply(now, q); // says what is wrong with it
-            return q;
-        }, q -> UnitSystem.figure(unit.fromSi(q.si()), decimals));
+        QuantityField<Quantity> field = new QuantityField<>(
+                id,
+                words,
+                text -> {
+                    Quantity q = Quantity.parse(text, unit);
+                    with.apply(now, q); // says what is wrong with it
+                    return q;
+                },
+                q -> UnitSystem.figure(unit.fromSi(q.si()), decimals));
         field.update(shown.quantity());
-        return told(field).onValue(q -> edit("Set " + words.toLowerCase(java.util.Locale.ROOT), plan -> change(plan, n, x -> with.apply(x, q))));
+        return told(field)
+                .onValue(q -> edit(
+                        "Set " + words.toLowerCase(java.util.Locale.ROOT),
+                        plan -> change(plan, n, x -> with.apply(x, q))));
     }
 
     private <T> QuantityField<T> told(QuantityField<T> field) {
@@ -340,7 +418,9 @@ final class FlightCard extends ColumnBox {
     }
 
     private static FlightPlan change(FlightPlan plan, int n, UnaryOperator<Phase> change) {
-        return n < plan.phases().size() ? plan.withPhase(n, change.apply(plan.phases().get(n))) : plan;
+        return n < plan.phases().size()
+                ? plan.withPhase(n, change.apply(plan.phases().get(n)))
+                : plan;
     }
 
     private void edit(String name, UnaryOperator<FlightPlan> change) {
@@ -357,7 +437,14 @@ final class FlightCard extends ColumnBox {
         rest.getChildren().addAll(Ui.label("Why this number", "group-title"), Ui.wrapped(said.why(a), "soft"));
         Button card = Ui.button("Card to print, PDF\u2026", "flight-print", () -> print.accept(said.flight()));
         card.setMaxWidth(Double.MAX_VALUE);
-        rest.getChildren().addAll(card, Ui.wrapped("Powers and minutes are common practice, no source; the reserve is that of 14 CFR 91.151, from"
-                + " memory. A computed flight is no permission to fly: dip the tanks, watch the clock.", "soft"));
+        rest.getChildren()
+                .addAll(
+                        card,
+                        Ui.wrapped(
+                                "Powers and minutes are common practice, no source; the reserve is that of 14"
+                                        + " CFR 91.151, from"
+                                        + " memory. A computed flight is no permission to fly: dip the tanks,"
+                                        + " watch the clock.",
+                                "soft"));
     }
 }

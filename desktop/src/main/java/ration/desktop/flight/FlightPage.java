@@ -48,7 +48,7 @@ public final class FlightPage extends LivePage {
     private final HBox modes = new RowBox(4);
     private final Label state = Ui.label("", "soft");
     private final Button again = Ui.button("Fly it", "flight-again", this::restart, "chip");
-    private final PicturePane picture = new PicturePane("flight-picture", this::draw, id -> { });
+    private final PicturePane picture = new PicturePane("flight-picture", this::draw, id -> {});
     private final FlightCard card;
     private Assessment done;
     private Flight flight;
@@ -61,8 +61,7 @@ public final class FlightPage extends LivePage {
     private FuelSystem offered;
 
     /** What came of flying. */
-    private record Flown(Flight flight, Optional<OnBoth> both, FlightVapor vapor) {
-    }
+    private record Flown(Flight flight, Optional<OnBoth> both, FlightVapor vapor) {}
 
     /** @param print told to write the switching card of a flight */
     public FlightPage(Session session, Consumer<Flight> print) {
@@ -87,7 +86,8 @@ public final class FlightPage extends LivePage {
         fault.setAccessibleText("What fails at the moment under the cursor");
         fault.setPrefWidth(190);
         fault.setOnAction(e -> plan(fault.getValue()));
-        HBox head = new RowBox(8, Ui.label("Flight", "page-title"), fault, Ui.spring(), state, progress, stop, again, modes);
+        HBox head = new RowBox(
+                8, Ui.label("Flight", "page-title"), fault, Ui.spring(), state, progress, stop, again, modes);
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -107,8 +107,9 @@ public final class FlightPage extends LivePage {
             chip.setId("flight-" + m.name().toLowerCase(java.util.Locale.ROOT));
             chip.getStyleClass().add("chip");
             chip.setUserData(m);
-            chip.setOnAction(e -> session.apply(Edit.of("Switch " + m.label().toLowerCase(java.util.Locale.ROOT), p -> p.with(UsualFlight.meant(
-                    p).with(m)))));
+            chip.setOnAction(e -> session.apply(Edit.of(
+                    "Switch " + m.label().toLowerCase(java.util.Locale.ROOT),
+                    p -> p.with(UsualFlight.meant(p).with(m)))));
             modes.getChildren().add(chip);
         }
     }
@@ -146,11 +147,18 @@ public final class FlightPage extends LivePage {
         all.put(NOTHING, Faults.NONE);
         for (Fault f : Catalogue.of(system)) {
             String whole = Catalogue.whole(f);
-            String part = whole.isEmpty() ? system.item(f.item()).map(Item::name).orElse(f.item()) : whole;
-            all.put(part + (f.port().isEmpty() || !whole.isEmpty() ? "" : ", " + f.port()) + " " + Catalogue.words(f), Faults.of(f));
+            String part =
+                    whole.isEmpty() ? system.item(f.item()).map(Item::name).orElse(f.item()) : whole;
+            all.put(
+                    part + (f.port().isEmpty() || !whole.isEmpty() ? "" : ", " + f.port()) + " " + Catalogue.words(f),
+                    Faults.of(f));
         }
         ways = all;
-        String kept = all.entrySet().stream().filter(e -> e.getValue().equals(failing)).map(Map.Entry::getKey).findFirst().orElse(NOTHING);
+        String kept = all.entrySet().stream()
+                .filter(e -> e.getValue().equals(failing))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(NOTHING);
         failing = all.get(kept);
         fault.getItems().setAll(all.keySet());
         fault.setValue(kept);
@@ -187,23 +195,26 @@ public final class FlightPage extends LivePage {
             picture.redraw();
             return;
         }
-        work.start(task -> {
-            Flight flown = FlightRun.of(a, UsualFlight.meant(a.project()), failing, fails, task);
-            return new Flown(flown, OnBoth.of(a, flown.plan()), FlightVapor.of(a, flown));
-        }, flown -> {
-            flight = flown.flight();
-            vapor = Optional.of(flown.vapor());
-            card.vapor(flown.vapor());
-            session.flight().set(flight);
-            card.both(flown.both());
-            cursor = Math.min(cursor, last());
-            state.setText(failing.none() ? "" : "fails at " + FlightTable.clock(fails));
-            show();
-        }, why -> {
-            card.nothing(why, a.project());
-            again.setVisible(true);
-            picture.redraw();
-        });
+        work.start(
+                task -> {
+                    Flight flown = FlightRun.of(a, UsualFlight.meant(a.project()), failing, fails, task);
+                    return new Flown(flown, OnBoth.of(a, flown.plan()), FlightVapor.of(a, flown));
+                },
+                flown -> {
+                    flight = flown.flight();
+                    vapor = Optional.of(flown.vapor());
+                    card.vapor(flown.vapor());
+                    session.flight().set(flight);
+                    card.both(flown.both());
+                    cursor = Math.min(cursor, last());
+                    state.setText(failing.none() ? "" : "fails at " + FlightTable.clock(fails));
+                    show();
+                },
+                why -> {
+                    card.nothing(why, a.project());
+                    again.setVisible(true);
+                    picture.redraw();
+                });
     }
 
     private void restart() {
@@ -231,7 +242,8 @@ public final class FlightPage extends LivePage {
         if (flight == null) {
             return new Picture(w, h, List.of());
         }
-        return FlightPicture.draw(done.project(), flight, vapor, cursor, session.units().get(), Tokens.measure(), w, h);
+        return FlightPicture.draw(
+                done.project(), flight, vapor, cursor, session.units().get(), Tokens.measure(), w, h);
     }
 
     private void at(double px) {

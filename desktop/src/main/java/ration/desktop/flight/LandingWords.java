@@ -20,8 +20,8 @@ import ration.quantity.UnitSystem;
  * What the card says of how a flight ends, before any of it is a node.
  *
  * @param flight flown
- * @param vapor  along it; empty while it is worked out
- * @param units  results are shown in
+ * @param vapor along it; empty while it is worked out
+ * @param units results are shown in
  */
 record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units) {
 
@@ -33,8 +33,7 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
      *
      * @param verdict on it; empty where it is only told
      */
-    record Row(String label, String figure, String beside, Optional<Verdict> verdict) {
-    }
+    record Row(String label, String figure, String beside, Optional<Verdict> verdict) {}
 
     String volume(double m3) {
         return UnitSystem.figure(units.unit(Dimension.VOLUME).fromSi(m3), 1);
@@ -45,8 +44,11 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
     }
 
     String title() {
-        return flight.lands() ? "At landing, " + FlightTable.clock(flight.landing().minutes()) : flight.trouble().isEmpty() ? "Engine stops, " + FlightTable.clock(flight
-                .reached().endurance()) : "Not flown to its end";
+        return flight.lands()
+                ? "At landing, " + FlightTable.clock(flight.landing().minutes())
+                : flight.trouble().isEmpty()
+                        ? "Engine stops, " + FlightTable.clock(flight.reached().endurance())
+                        : "Not flown to its end";
     }
 
     String usable() {
@@ -54,18 +56,27 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
     }
 
     String needs() {
-        return "needs " + volume(flight.landing().needs()) + " for " + UnitSystem.figure(flight.plan().reserve(), 0) + " min";
+        return "needs " + volume(flight.landing().needs()) + " for "
+                + UnitSystem.figure(flight.plan().reserve(), 0) + " min";
     }
 
     double ratio() {
-        return flight.landing().needs() > 0 ? Math.min(Finding.MET, Math.max(0, flight.landing().usable() / flight.landing().needs())) : Finding.MET;
+        return flight.landing().needs() > 0
+                ? Math.min(
+                        Finding.MET,
+                        Math.max(0, flight.landing().usable() / flight.landing().needs()))
+                : Finding.MET;
     }
 
     /** What goes wrong before it lands, what stopped the sum, what goes overboard. */
     List<String> wrong() {
         List<String> all = new ArrayList<>();
-        flight.belowPlacard().ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words() + ", before it lands: what it keeps back is not to be planned on."));
-        flight.firstTrouble().ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before it lands."));
+        flight.belowPlacard()
+                .ifPresent(e -> all.add("At " + FlightTable.clock(e.minutes()) + " " + e.words()
+                        + ", before it lands: what it keeps back is not to be planned on."));
+        flight.firstTrouble()
+                .ifPresent(e ->
+                        all.add("At " + FlightTable.clock(e.minutes()) + " the " + e.words() + ", before it lands."));
         if (!flight.trouble().isEmpty()) {
             all.add("Not shown: " + flight.trouble());
         }
@@ -82,39 +93,72 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
 
     List<Row> rows() {
         List<Row> rows = new ArrayList<>();
-        rows.add(new Row("Reserve", Double.isInfinite(flight.landing().reserve()) ? "\u2013" : UnitSystem.figure(flight.landing().reserve(), 0) + " min", "at its power",
+        rows.add(new Row(
+                "Reserve",
+                Double.isInfinite(flight.landing().reserve())
+                        ? "\u2013"
+                        : UnitSystem.figure(flight.landing().reserve(), 0) + " min",
+                "at its power",
                 Optional.of(flight.landingVerdict())));
-        rows.add(new Row("Reached", volume(flight.reached().burnt()) + " " + symbol(), "placards " + volume(flight.reached().placards()), Optional.of(flight.reachedVerdict())));
+        rows.add(new Row(
+                "Reached",
+                volume(flight.reached().burnt()) + " " + symbol(),
+                "placards " + volume(flight.reached().placards()),
+                Optional.of(flight.reachedVerdict())));
         rows.add(new Row("Endurance", FlightTable.clock(flight.reached().endurance()), "last fuel", Optional.empty()));
         if (flight.balance().sides()) {
-            rows.add(new Row("Left, right", volume(flight.balance().most()) + " " + symbol(), "apart, limit " + volume(flight.balance().limit()), Optional.of(flight
-                    .balanceVerdict())));
+            rows.add(new Row(
+                    "Left, right",
+                    volume(flight.balance().most()) + " " + symbol(),
+                    "apart, limit " + volume(flight.balance().limit()),
+                    Optional.of(flight.balanceVerdict())));
         }
-        vapor.ifPresent(v -> rows.add(new Row("Boiling", v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"), v.crossing().map(t -> "boils at "
-                + FlightTable.clock(t)).orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)), Optional.of(v.verdict()))));
+        vapor.ifPresent(v -> rows.add(new Row(
+                "Boiling",
+                v.least().map(l -> VaporAnswer.signed(l.degrees())).orElse("\u2013"),
+                v.crossing()
+                        .map(t -> "boils at " + FlightTable.clock(t))
+                        .orElse("least, wanted " + UnitSystem.figure(v.wanted(), 0)),
+                Optional.of(v.verdict()))));
         return rows;
     }
 
     /** How the usable fuel at landing came about: full less burnt less what the placards keep back. */
     String why(Assessment a) {
-        double total = flight.samples().get(0).condition().contents().values().stream().mapToDouble(v -> v).sum();
-        double held = a.project().system().tanks().stream().mapToDouble(t -> t.unusable().si()).sum();
-        if (flight.events().stream().anyMatch(e -> e.kind() == FlightEvent.Kind.FAILS) || !flight.samples().get(0).condition().faults().none()) {
-            return volume(flight.landing().usable()) + " above the placards can still be fed with what failed; what is in the other tanks is no reserve.";
+        double total = flight.samples().get(0).condition().contents().values().stream()
+                .mapToDouble(v -> v)
+                .sum();
+        double held = a.project().system().tanks().stream()
+                .mapToDouble(t -> t.unusable().si())
+                .sum();
+        if (flight.events().stream().anyMatch(e -> e.kind() == FlightEvent.Kind.FAILS)
+                || !flight.samples().get(0).condition().faults().none()) {
+            return volume(flight.landing().usable())
+                    + " above the placards can still be fed with what failed; what is in the other tanks is"
+                    + " no reserve.";
         }
-        String spare = flight.events().stream().filter(e -> e.kind() == FlightEvent.Kind.LEAST).findFirst().map(e -> " The least to land with is reached at "
-                + FlightTable.clock(e.minutes()) + ".").orElse("");
-        return volume(flight.landing().usable()) + " = " + volume(total) + " \u2212 " + volume(total - held - flight.landing().usable()) + " burnt \u2212 " + volume(held)
+        String spare = flight.events().stream()
+                .filter(e -> e.kind() == FlightEvent.Kind.LEAST)
+                .findFirst()
+                .map(e -> " The least to land with is reached at " + FlightTable.clock(e.minutes()) + ".")
+                .orElse("");
+        return volume(flight.landing().usable()) + " = " + volume(total) + " \u2212 "
+                + volume(total - held - flight.landing().usable()) + " burnt \u2212 " + volume(held)
                 + " kept back by placards." + spare;
     }
 
     /** Which tank would empty first with all of them open, and why. */
     String both(Assessment a, OnBoth b) {
         String name = a.project().system().item(b.first()).map(Item::name).orElse(b.first());
-        StringBuilder words = new StringBuilder(name + " would empty first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left()) + " " + symbol()
-                + " in the others" + (b.stops() ? "; then the engine starves." : "."));
-        b.causes().stream().filter(c -> b.share(c) > 0.01).forEach(c -> words.append(' ').append(UnitSystem.figure(100 * b.share(c), 0)).append(" % ").append(c.words())
-                .append(c.flow() < 0 ? " (the other way)" : "").append(';'));
+        StringBuilder words = new StringBuilder(
+                name + " would empty first, at " + FlightTable.clock(b.minutes()) + " with " + volume(b.left()) + " "
+                        + symbol() + " in the others" + (b.stops() ? "; then the engine starves." : "."));
+        b.causes().stream().filter(c -> b.share(c) > 0.01).forEach(c -> words.append(' ')
+                .append(UnitSystem.figure(100 * b.share(c), 0))
+                .append(" % ")
+                .append(c.words())
+                .append(c.flow() < 0 ? " (the other way)" : "")
+                .append(';'));
         return words.substring(0, words.length() - 1) + ".";
     }
 }

@@ -42,7 +42,7 @@ final class SwitchingPane extends ColumnBox {
     private Object flown = "";
 
     /**
-     * @param edit    changes the plan, under a name for undo
+     * @param edit changes the plan, under a name for undo
      * @param trouble told the sentence when something written cannot be read
      */
     SwitchingPane(Session session, BiConsumer<String, UnaryOperator<FlightPlan>> edit, Consumer<String> trouble) {
@@ -63,14 +63,18 @@ final class SwitchingPane extends ColumnBox {
     }
 
     /**
-     * Shows the plan, and when it was switched. What can be entered is made anew only with the plan: a flight that is flown to its end while
-     * somebody writes takes nothing away.
+     * Shows the plan, and when it was switched. What can be entered is made anew only with the plan: a flight that is
+     * flown to its end while somebody writes takes nothing away.
      *
      * @param f as it was flown; null where nothing is known of it
      */
     void show(Project project, Flight f) {
         FlightPlan plan = UsualFlight.meant(project);
-        Object now = List.of(plan.switching(), plan.limit(), session.units().get(), project.system().selectors());
+        Object now = List.of(
+                plan.switching(),
+                plan.limit(),
+                session.units().get(),
+                project.system().selectors());
         if (!now.equals(shown)) {
             shown = now;
             enter(project, plan);
@@ -93,14 +97,51 @@ final class SwitchingPane extends ColumnBox {
         Switching s = plan.switching();
         entries.getChildren().add(Ui.label("Switching", "group-title"));
         switch (s.mode()) {
-            case CLOCK -> entries.getChildren().add(asked("every", quantity("flight-every", "Minutes from switch to switch", Unit.MINUTE, s
-                    .every(), m -> edit.accept("Set time between switches", p -> p.with(p.switching().withEvery(p.switching().every().with(m))))), "min"));
-            case QUANTITY -> entries.getChildren().add(asked("after", quantity("flight-portion", "What a tank gives before the next", session.units().get()
-                    .unit(Dimension.VOLUME), s.portion(), m -> edit.accept("Set portion of a tank", p -> p.with(p.switching().withPortion(p.switching()
-                            .portion().with(m))))), symbol() + " from a tank"));
-            case BALANCE -> entries.getChildren().add(asked("apart at most", quantity("flight-limit", "Most that left and right may differ",
-                    session.units().get().unit(Dimension.VOLUME), plan.limit(), m -> edit.accept("Set limit of left and right", p -> p.withLimit(p.limit()
-                            .with(m)))), symbol() + ", left and right"));
+            case CLOCK ->
+                entries.getChildren()
+                        .add(asked(
+                                "every",
+                                quantity(
+                                        "flight-every",
+                                        "Minutes from switch to switch",
+                                        Unit.MINUTE,
+                                        s.every(),
+                                        m -> edit.accept(
+                                                "Set time between switches",
+                                                p -> p.with(p.switching()
+                                                        .withEvery(p.switching()
+                                                                .every()
+                                                                .with(m))))),
+                                "min"));
+            case QUANTITY ->
+                entries.getChildren()
+                        .add(asked(
+                                "after",
+                                quantity(
+                                        "flight-portion",
+                                        "What a tank gives before the next",
+                                        session.units().get().unit(Dimension.VOLUME),
+                                        s.portion(),
+                                        m -> edit.accept(
+                                                "Set portion of a tank",
+                                                p -> p.with(p.switching()
+                                                        .withPortion(p.switching()
+                                                                .portion()
+                                                                .with(m))))),
+                                symbol() + " from a tank"));
+            case BALANCE ->
+                entries.getChildren()
+                        .add(asked(
+                                "apart at most",
+                                quantity(
+                                        "flight-limit",
+                                        "Most that left and right may differ",
+                                        session.units().get().unit(Dimension.VOLUME),
+                                        plan.limit(),
+                                        m -> edit.accept(
+                                                "Set limit of left and right",
+                                                p -> p.withLimit(p.limit().with(m)))),
+                                symbol() + ", left and right"));
             case HAND -> hand(project, s);
             case BOTH -> {
                 // one setting, nothing to say
@@ -113,8 +154,10 @@ final class SwitchingPane extends ColumnBox {
         if (f != null) {
             FlowPane cells = new FlowPane(4, 4);
             cells.setId("flight-timetable");
-            f.switches().stream().filter(e -> e.minutes() <= f.landing().minutes()).forEach(e -> cells.getChildren().add(Ui.label(FlightTable
-                    .clock(e.minutes()) + "  " + e.words(), "time-cell")));
+            f.switches().stream()
+                    .filter(e -> e.minutes() <= f.landing().minutes())
+                    .forEach(e -> cells.getChildren()
+                            .add(Ui.label(FlightTable.clock(e.minutes()) + "  " + e.words(), "time-cell")));
             cells.getChildren().add(Ui.label(FlightTable.clock(f.landing().minutes()) + "  land", "time-cell"));
             times.getChildren().add(cells);
             if (s.mode() != Switching.Mode.HAND && f.switches().size() > 1) {
@@ -129,22 +172,32 @@ final class SwitchingPane extends ColumnBox {
         return box;
     }
 
-    private QuantityField<Quantity> quantity(String id, String words, Unit unit, Measured shown, Consumer<Quantity> set) {
-        QuantityField<Quantity> field = new QuantityField<>(id, words, text -> {
-            Quantity q = Quantity.parse(text, unit);
-            if (!(q.si() >= (unit.dimension() == Dimension.TIME ? 60 : 1e-4))) {
-                throw new IllegalArgumentException("That must be more: at least a minute, or a tenth of a litre.");
-            }
-            return q;
-        }, q -> UnitSystem.figure(unit.fromSi(q.si()), unit.dimension() == Dimension.TIME ? 0 : 1));
+    private QuantityField<Quantity> quantity(
+            String id, String words, Unit unit, Measured shown, Consumer<Quantity> set) {
+        QuantityField<Quantity> field = new QuantityField<>(
+                id,
+                words,
+                text -> {
+                    Quantity q = Quantity.parse(text, unit);
+                    if (!(q.si() >= (unit.dimension() == Dimension.TIME ? 60 : 1e-4))) {
+                        throw new IllegalArgumentException(
+                                "That must be more: at least a minute, or a tenth of a litre.");
+                    }
+                    return q;
+                },
+                q -> UnitSystem.figure(unit.fromSi(q.si()), unit.dimension() == Dimension.TIME ? 0 : 1));
         field.update(shown.quantity());
         field.setPrefWidth(52);
         return told(field).onValue(set);
     }
 
     private void take(Flight f) {
-        List<Switching.Step> steps = f.switches().stream().filter(e -> e.minutes() < f.landing().minutes()).map(e -> new Switching.Step(Measured.of(
-                Math.round(e.minutes()), Unit.MINUTE), f.at(e.minutes()).positions())).toList();
+        List<Switching.Step> steps = f.switches().stream()
+                .filter(e -> e.minutes() < f.landing().minutes())
+                .map(e -> new Switching.Step(
+                        Measured.of(Math.round(e.minutes()), Unit.MINUTE),
+                        f.at(e.minutes()).positions()))
+                .toList();
         edit.accept("Switch by hand", p -> p.with(p.switching().withSteps(steps).with(Switching.Mode.HAND)));
     }
 
@@ -154,19 +207,35 @@ final class SwitchingPane extends ColumnBox {
             Switching.Step step = s.steps().get(i);
             HBox row = new RowBox(6, quantityOf(step, n));
             project.system().selectors().forEach(sel -> row.getChildren().add(position(sel, step, n)));
-            row.getChildren().add(Ui.button("\u2715", "step-remove-" + n, () -> edit.accept("Remove a switch", p -> steps(p, n, was -> null)), "chip"));
+            row.getChildren()
+                    .add(Ui.button(
+                            "\u2715",
+                            "step-remove-" + n,
+                            () -> edit.accept("Remove a switch", p -> steps(p, n, was -> null)),
+                            "chip"));
             row.getChildren().get(row.getChildren().size() - 1).setAccessibleText("Remove switch " + (n + 1));
             row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
             entries.getChildren().add(row);
         }
-        entries.getChildren().add(Ui.button("Add a switch", "step-add", () -> edit.accept("Add a switch", p -> {
-            List<Switching.Step> all = new ArrayList<>(p.switching().steps());
-            double last = all.isEmpty() ? -30 : all.get(all.size() - 1).minutes();
-            Map<String, String> first = new HashMap<>();
-            project.system().selectors().forEach(sel -> first.put(sel.id(), sel.positions().get(0).name()));
-            all.add(new Switching.Step(Measured.of(Math.max(0, last + 30), Unit.MINUTE), first));
-            return p.with(p.switching().withSteps(all));
-        }), "chip"));
+        entries.getChildren()
+                .add(Ui.button(
+                        "Add a switch",
+                        "step-add",
+                        () -> edit.accept("Add a switch", p -> {
+                            List<Switching.Step> all =
+                                    new ArrayList<>(p.switching().steps());
+                            double last = all.isEmpty()
+                                    ? -30
+                                    : all.get(all.size() - 1).minutes();
+                            Map<String, String> first = new HashMap<>();
+                            project.system()
+                                    .selectors()
+                                    .forEach(sel -> first.put(
+                                            sel.id(), sel.positions().get(0).name()));
+                            all.add(new Switching.Step(Measured.of(Math.max(0, last + 30), Unit.MINUTE), first));
+                            return p.with(p.switching().withSteps(all));
+                        }),
+                        "chip"));
     }
 
     /** @param change gives null for a step that goes */
@@ -182,20 +251,26 @@ final class SwitchingPane extends ColumnBox {
     }
 
     private QuantityField<Double> quantityOf(Switching.Step step, int n) {
-        QuantityField<Double> field = new QuantityField<>("step-at-" + n, "Time of switch " + (n + 1) + ", hours and minutes", SwitchingPane::minutes,
+        QuantityField<Double> field = new QuantityField<>(
+                "step-at-" + n,
+                "Time of switch " + (n + 1) + ", hours and minutes",
+                SwitchingPane::minutes,
                 FlightTable::clock);
         field.update(step.minutes());
         field.setPrefWidth(60);
-        return told(field).onValue(m -> edit.accept("Set time of a switch", p -> steps(p, n, was -> new Switching.Step(Measured.of(m, Unit.MINUTE),
-                was.positions()))));
+        return told(field)
+                .onValue(m -> edit.accept(
+                        "Set time of a switch",
+                        p -> steps(p, n, was -> new Switching.Step(Measured.of(m, Unit.MINUTE), was.positions()))));
     }
 
     /** 1:30 or 90. */
     private static double minutes(String text) {
         String[] parts = text.strip().split(":");
         try {
-            double m = parts.length == 2 ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip()) : Quantity.parse(text,
-                    Unit.MINUTE).si() / 60;
+            double m = parts.length == 2
+                    ? 60 * Integer.parseInt(parts[0].strip()) + Integer.parseInt(parts[1].strip())
+                    : Quantity.parse(text, Unit.MINUTE).si() / 60;
             if (m >= 0 && m <= 1440) {
                 return m;
             }
@@ -207,15 +282,18 @@ final class SwitchingPane extends ColumnBox {
 
     private ChoiceBox<String> position(Selector sel, Switching.Step step, int n) {
         ChoiceBox<String> box = new ChoiceBox<>();
-        sel.positions().stream().filter(p -> !p.off()).forEach(p -> box.getItems().add(p.name()));
+        sel.positions().stream().filter(p -> !p.off()).forEach(p -> box.getItems()
+                .add(p.name()));
         box.setValue(step.positions().get(sel.id()));
         box.setId("step-" + sel.id() + "-" + n);
         box.setAccessibleText(sel.name() + " at switch " + (n + 1));
-        box.setOnAction(e -> edit.accept("Set position of a switch", p -> steps(p, n, was -> {
-            Map<String, String> to = new HashMap<>(was.positions());
-            to.put(sel.id(), box.getValue());
-            return new Switching.Step(was.at(), to);
-        })));
+        box.setOnAction(e -> edit.accept(
+                "Set position of a switch",
+                p -> steps(p, n, was -> {
+                    Map<String, String> to = new HashMap<>(was.positions());
+                    to.put(sel.id(), box.getValue());
+                    return new Switching.Step(was.at(), to);
+                })));
         return box;
     }
 }

@@ -10,21 +10,20 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
+import ration.assess.Draws;
 import ration.check.Verdict;
+import ration.desktop.control.ColumnBox;
+import ration.desktop.control.RowBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.LongWork;
 import ration.desktop.session.Session;
 import ration.desktop.style.NotchBar;
-import ration.assess.Draws;
-import ration.desktop.control.ColumnBox;
-import ration.desktop.control.RowBox;
 import ration.remedy.Chance;
 import ration.remedy.Remedies;
 import ration.remedy.Remedy;
 
 /** What would buy margin, each with Try, and how sure the margin is; found in the background and stoppable. */
 final class AdvicePane extends ColumnBox {
-
 
     private final Session session;
     private final LongWork work;
@@ -42,7 +41,14 @@ final class AdvicePane extends ColumnBox {
         this.session = session;
         work = session.whileOpen().work("advice");
         setId("advice");
-        HBox head = new RowBox(8, Ui.whole(Ui.label("What would buy margin", "page-title")), Ui.spring(), state, progress, stop, again);
+        HBox head = new RowBox(
+                8,
+                Ui.whole(Ui.label("What would buy margin", "page-title")),
+                Ui.spring(),
+                state,
+                progress,
+                stop,
+                again);
         head.setAlignment(Pos.CENTER_LEFT);
         progress.setPrefWidth(70);
         progress.setId("advice-progress");
@@ -92,10 +98,16 @@ final class AdvicePane extends ColumnBox {
             rows.getChildren().add(Ui.wrapped("Nothing is computed yet.", "soft"));
             return;
         }
-        work.start(task -> Remedies.of(a, task), remedies -> {
-            show(remedies);
-            work.start(task -> Chance.of(a, Draws.SEED, Draws.USUAL_SAMPLES, task), c -> c.ifPresent(this::show), this::failed);
-        }, this::failed);
+        work.start(
+                task -> Remedies.of(a, task),
+                remedies -> {
+                    show(remedies);
+                    work.start(
+                            task -> Chance.of(a, Draws.SEED, Draws.USUAL_SAMPLES, task),
+                            c -> c.ifPresent(this::show),
+                            this::failed);
+                },
+                this::failed);
     }
 
     private void failed(String why) {

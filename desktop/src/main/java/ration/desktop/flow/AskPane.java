@@ -20,14 +20,19 @@ import ration.drawing.Picture;
 import ration.drawing.SteepPicture;
 import ration.quantity.UnitSystem;
 
-/** How steep the case may climb on what is left; which of several open tanks feeds faster and why. Worked out behind the window. */
+/**
+ * How steep the case may climb on what is left; which of several open tanks feeds faster and why. Worked out behind the
+ * window.
+ */
 final class AskPane extends StackPane {
 
     /** What is asked. */
-    enum Question { HOW_STEEP, WHICH_TANK }
-
-    private record Asked(Question question, Assessment assessment, Condition condition, UnitSystem units) {
+    enum Question {
+        HOW_STEEP,
+        WHICH_TANK
     }
+
+    private record Asked(Question question, Assessment assessment, Condition condition, UnitSystem units) {}
 
     private final Session session;
     private final LongWork work;
@@ -42,8 +47,12 @@ final class AskPane extends StackPane {
         work = session.whileOpen().work("questions");
         setId("ask");
         state.setId("ask-state");
-        steepPicture = new PicturePane("how-steep", (w, h) -> steep.map(s -> SteepPicture.draw(s, brief(), now(s), session.units().get(), w, h)).orElse(
-                new Picture(w, h, List.of())), id -> { });
+        steepPicture = new PicturePane(
+                "how-steep",
+                (w, h) -> steep.map(s -> SteepPicture.draw(
+                                s, brief(), now(s), session.units().get(), w, h))
+                        .orElse(new Picture(w, h, List.of())),
+                id -> {});
         table.setId("which-tank");
         VBox.setVgrow(steepPicture, Priority.ALWAYS);
         VBox all = new ColumnBox(6, state, steepPicture, table);
@@ -56,14 +65,20 @@ final class AskPane extends StackPane {
     }
 
     private double now(HowSteep s) {
-        return s.feeding().stream().mapToDouble(t -> session.shown().get().condition().contents().getOrDefault(t, 0.0)).sum();
+        return s.feeding().stream()
+                .mapToDouble(t -> session.shown().get().condition().contents().getOrDefault(t, 0.0))
+                .sum();
     }
 
     /** Works out what is asked of the case shown, unless that was done. */
     void update(Question question) {
         Session.Shown shown = session.shown().get();
-        Asked now = new Asked(question, shown.assessment(), shown.condition(), session.units().get());
-        boolean same = asked != null && asked.question() == question && asked.assessment() == now.assessment() && asked.condition().equals(now.condition())
+        Asked now = new Asked(
+                question, shown.assessment(), shown.condition(), session.units().get());
+        boolean same = asked != null
+                && asked.question() == question
+                && asked.assessment() == now.assessment()
+                && asked.condition().equals(now.condition())
                 && asked.units() == now.units();
         asked = now;
         steepPicture.setVisible(question == Question.HOW_STEEP);
@@ -80,11 +95,14 @@ final class AskPane extends StackPane {
         table.getChildren().clear();
         steepPicture.redraw();
         if (question == Question.HOW_STEEP) {
-            work.start(task -> HowSteep.of(now.assessment(), now.condition(), task), s -> {
-                steep = s;
-                state.setText(words(now).steep(s));
-                steepPicture.redraw();
-            }, this::failed);
+            work.start(
+                    task -> HowSteep.of(now.assessment(), now.condition(), task),
+                    s -> {
+                        steep = s;
+                        state.setText(words(now).steep(s));
+                        steepPicture.redraw();
+                    },
+                    this::failed);
         } else {
             work.start(task -> WhichTank.of(now.assessment(), now.condition()), w -> show(now, w), this::failed);
         }
@@ -105,11 +123,24 @@ final class AskPane extends StackPane {
             GridPane grid = new GridPane();
             grid.setHgap(22);
             grid.setVgap(4);
-            grid.addRow(0, Ui.label("Tank", "soft"), Ui.label("gives", "soft"), Ui.label("of all", "soft"), Ui.label("fuel over inlet", "soft"), Ui.label("its vent adds", "soft"), Ui
-                    .label("lost to " + w.meets(), "soft"));
+            grid.addRow(
+                    0,
+                    Ui.label("Tank", "soft"),
+                    Ui.label("gives", "soft"),
+                    Ui.label("of all", "soft"),
+                    Ui.label("fuel over inlet", "soft"),
+                    Ui.label("its vent adds", "soft"),
+                    Ui.label("lost to " + w.meets(), "soft"));
             int n = 1;
             for (AskWords.Row r : words.rows(w)) {
-                grid.addRow(n++, Ui.label(r.tank(), "bold"), Ui.label(r.gives()), Ui.label(r.share()), Ui.label(r.height()), Ui.label(r.vent()), Ui.label(r.lost()));
+                grid.addRow(
+                        n++,
+                        Ui.label(r.tank(), "bold"),
+                        Ui.label(r.gives()),
+                        Ui.label(r.share()),
+                        Ui.label(r.height()),
+                        Ui.label(r.vent()),
+                        Ui.label(r.lost()));
             }
             table.getChildren().add(grid);
         });

@@ -19,17 +19,25 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
     private static final double ALIKE = 0.005;
 
     /** A tank in words: what it gives, its share, and the heights that make it. */
-    record Row(String tank, String gives, String share, String height, String vent, String lost) {
-    }
+    record Row(String tank, String gives, String share, String height, String vent, String lost) {}
 
     String steep(Optional<HowSteep> found) {
-        return found.map(s -> SteepPicture.words(s, project.brief().envelope(), units) + " Wings level, " + condition.engine().power().label().toLowerCase(Locale.ROOT)
-                + " power, the other tanks as they are.").orElse("Not shown: no tank feeds with the handles so.");
+        return found.map(s -> SteepPicture.words(s, project.brief().envelope(), units) + " Wings level, "
+                        + condition.engine().power().label().toLowerCase(Locale.ROOT)
+                        + " power, the other tanks as they are.")
+                .orElse("Not shown: no tank feeds with the handles so.");
     }
 
     List<Row> rows(WhichTank w) {
-        return w.tanks().stream().map(s -> new Row(name(s.tank()), units.text(s.flow(), Dimension.FLOW), UnitSystem.figure(100 * s.share(), 0) + " %", units.text(s.height(),
-                Dimension.LENGTH), units.text(s.vent(), Dimension.LENGTH), units.text(s.loss(), Dimension.LENGTH))).toList();
+        return w.tanks().stream()
+                .map(s -> new Row(
+                        name(s.tank()),
+                        units.text(s.flow(), Dimension.FLOW),
+                        UnitSystem.figure(100 * s.share(), 0) + " %",
+                        units.text(s.height(), Dimension.LENGTH),
+                        units.text(s.vent(), Dimension.LENGTH),
+                        units.text(s.loss(), Dimension.LENGTH)))
+                .toList();
     }
 
     /** Why the first gives more than the second, by shares, and what lean evens them. */
@@ -40,9 +48,17 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
         WhichTank w = found.get();
         String a = name(w.tanks().get(0).tank());
         String b = name(w.tanks().get(1).tank());
-        String lead = w.shares().map(s -> Math.abs(s.all()) < ALIKE ? a + " and " + b + " give alike" : a + " gives " + percent(s.all()) + " more than " + b + ": " + percent(s.height())
-                + " by the height of its fuel, " + percent(s.vent()) + " by its vent, " + percent(s.line()) + " by its line").orElse("Fuel runs from " + a + " into " + b);
-        return lead + ". " + (w.evens().isPresent() ? lean(w.evens().getAsDouble()) + ", and both give alike." : "No lean within " + WhichTank.MOST_LEAN + "\u00b0 evens them.");
+        String lead = w.shares()
+                .map(s -> Math.abs(s.all()) < ALIKE
+                        ? a + " and " + b + " give alike"
+                        : a + " gives " + percent(s.all()) + " more than " + b + ": " + percent(s.height())
+                                + " by the height of its fuel, " + percent(s.vent()) + " by its vent, "
+                                + percent(s.line()) + " by its line")
+                .orElse("Fuel runs from " + a + " into " + b);
+        return lead + ". "
+                + (w.evens().isPresent()
+                        ? lean(w.evens().getAsDouble()) + ", and both give alike."
+                        : "No lean within " + WhichTank.MOST_LEAN + "\u00b0 evens them.");
     }
 
     /** By how much more, of a logarithm of a ratio. */
@@ -51,7 +67,8 @@ record AskWords(Project project, Condition condition, UnitSystem units) {
     }
 
     static String lean(double degrees) {
-        return (Math.abs(degrees) < 0.1 ? "Less than 0.1" : UnitSystem.figure(Math.abs(degrees), 1)) + "\u00b0 more " + (degrees > 0 ? "right" : "left") + " side down";
+        return (Math.abs(degrees) < 0.1 ? "Less than 0.1" : UnitSystem.figure(Math.abs(degrees), 1)) + "\u00b0 more "
+                + (degrees > 0 ? "right" : "left") + " side down";
     }
 
     private String name(String tank) {

@@ -116,18 +116,35 @@ final class FlowMatrix extends ColumnBox {
     private void chips(List<String> pumpSets, boolean filters) {
         sets.getChildren().clear();
         if (pumpSets.size() > 1 || filters) {
-            sets.getChildren().add(chip("Worst of all", "flow-worst", c -> MatrixCells.Choice.WORST, MatrixCells.Choice.WORST::equals));
+            sets.getChildren()
+                    .add(chip(
+                            "Worst of all",
+                            "flow-worst",
+                            c -> MatrixCells.Choice.WORST,
+                            MatrixCells.Choice.WORST::equals));
         }
         if (pumpSets.size() > 1) {
             sets.getChildren().add(gap());
             for (String set : pumpSets) {
-                sets.getChildren().add(chip(set, "flow-pumps-" + set.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), c -> c.flipped(set), c -> c.pumps().filter(set::equals)
-                        .isPresent()));
+                sets.getChildren()
+                        .add(chip(
+                                set,
+                                "flow-pumps-"
+                                        + set.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                                c -> c.flipped(set),
+                                c -> c.pumps().filter(set::equals).isPresent()));
             }
         }
         if (filters) {
-            sets.getChildren().addAll(gap(), chip("Filters clean", "flow-clean", c -> c.flipped(false), c -> c.fouled().filter(f -> !f).isPresent()), chip("Filters fouled",
-                    "flow-fouled", c -> c.flipped(true), c -> c.fouled().filter(f -> f).isPresent()));
+            sets.getChildren()
+                    .addAll(
+                            gap(),
+                            chip("Filters clean", "flow-clean", c -> c.flipped(false), c -> c.fouled()
+                                    .filter(f -> !f)
+                                    .isPresent()),
+                            chip("Filters fouled", "flow-fouled", c -> c.flipped(true), c -> c.fouled()
+                                    .filter(f -> f)
+                                    .isPresent()));
         }
     }
 
@@ -138,7 +155,8 @@ final class FlowMatrix extends ColumnBox {
     }
 
     /** @param chosen whether it shows what is chosen */
-    private ToggleButton chip(String text, String id, UnaryOperator<MatrixCells.Choice> choose, Predicate<MatrixCells.Choice> chosen) {
+    private ToggleButton chip(
+            String text, String id, UnaryOperator<MatrixCells.Choice> choose, Predicate<MatrixCells.Choice> chosen) {
         ToggleButton chip = new ToggleButton(text);
         chip.setId(id);
         chip.setMnemonicParsing(false);

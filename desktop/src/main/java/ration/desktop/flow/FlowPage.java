@@ -61,10 +61,16 @@ public final class FlowPage extends LivePage {
         advice = new AdvicePane(session);
         ask = new AskPane(session);
         lower.setMinWidth(Region.USE_PREF_SIZE);
-        profile = new PicturePane("path-profile", (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h,
-                measure)).orElse(new Picture(w, h, List.of())), pick);
-        budget = new PicturePane("head-budget", (w, h) -> look().map(l -> HeadBudget.draw(system(), l, units(), w, h))
-                .orElse(new Picture(w, h, List.of())), pick);
+        profile = new PicturePane(
+                "path-profile",
+                (w, h) -> look().map(l -> PathProfile.draw(system(), l, units(), w, h, measure))
+                        .orElse(new Picture(w, h, List.of())),
+                pick);
+        budget = new PicturePane(
+                "head-budget",
+                (w, h) -> look().map(l -> HeadBudget.draw(system(), l, units(), w, h))
+                        .orElse(new Picture(w, h, List.of())),
+                pick);
         sentence.setId("budget-sentence");
         budgetCase.setId("budget-case");
         setCenter(left());
@@ -80,8 +86,14 @@ public final class FlowPage extends LivePage {
         scroll.setFocusTraversable(false);
         VBox cases = new ColumnBox(8, head, scroll, legend(), remarks);
         cases.getStyleClass().add("flow-cases");
-        HBox title = new RowBox(12, lower, profileTitle, Ui.spring(), choose("Along the path", Optional.empty()), choose("How steep", Optional.of(
-                AskPane.Question.HOW_STEEP)), choose("Which tank", Optional.of(AskPane.Question.WHICH_TANK)));
+        HBox title = new RowBox(
+                12,
+                lower,
+                profileTitle,
+                Ui.spring(),
+                choose("Along the path", Optional.empty()),
+                choose("How steep", Optional.of(AskPane.Question.HOW_STEEP)),
+                choose("Which tank", Optional.of(AskPane.Question.WHICH_TANK)));
         title.setAlignment(Pos.BASELINE_LEFT);
         title.getStyleClass().add("flow-title");
         StackPane stack = new StackPane(profile, ask);
@@ -171,7 +183,9 @@ public final class FlowPage extends LivePage {
         low.setText(words.low());
         matrix.update();
         remarks(words.remarks());
-        profileTitle.setText(look().map(l -> asked.isPresent() ? l.label(system(), units()) : PathProfile.title(l, units())).orElse(""));
+        profileTitle.setText(
+                look().map(l -> asked.isPresent() ? l.label(system(), units()) : PathProfile.title(l, units()))
+                        .orElse(""));
         asked.ifPresentOrElse(ask::update, profile::redraw);
         budget.redraw();
         budgetTitle.setText(words.budgetTitle());

@@ -20,7 +20,7 @@ import ration.remedy.Remedy;
 /**
  * What the page says of flow beside its pictures, before any of it is a node.
  *
- * @param a    what was assessed
+ * @param a what was assessed
  * @param look the case looked at; empty where none can be
  */
 record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
@@ -31,8 +31,10 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     /** What is asked. */
     String asked() {
         Brief brief = a.project().brief();
-        return "times the take-off flow of " + units.text(brief.demand(), Dimension.FLOW) + "; " + brief.delivery().label().toLowerCase(Locale.ROOT) + " feed needs " + times(brief
-                .delivery().factor()) + ", " + (a.project().system().hasFilter() ? "1.00\u00d7 with filters fouled" : "every case");
+        return "times the take-off flow of " + units.text(brief.demand(), Dimension.FLOW) + "; "
+                + brief.delivery().label().toLowerCase(Locale.ROOT) + " feed needs "
+                + times(brief.delivery().factor()) + ", "
+                + (a.project().system().hasFilter() ? "1.00\u00d7 with filters fouled" : "every case");
     }
 
     private static String times(double factor) {
@@ -52,16 +54,24 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     }
 
     String budgetCase() {
-        return look.map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW) + ", the most it passes").orElse("");
+        return look.map(l -> "at " + units.text(l.capacity().inletFlow(), Dimension.FLOW) + ", the most it passes")
+                .orElse("");
     }
 
     boolean isShort() {
         return look.filter(l -> l.verdict() == Verdict.SHORT).isPresent();
     }
 
-    /** What the flow needed would take on this path, and by how much it falls short or is met; what is to be mended first where nothing can be looked at. */
+    /**
+     * What the flow needed would take on this path, and by how much it falls short or is met; what is to be mended
+     * first where nothing can be looked at.
+     */
     String sentence() {
-        return look.map(this::sentence).orElse(a.problems().stream().findFirst().map(p -> p.message() + " " + p.remedy()).orElse(""));
+        return look.map(this::sentence)
+                .orElse(a.problems().stream()
+                        .findFirst()
+                        .map(p -> p.message() + " " + p.remedy())
+                        .orElse(""));
     }
 
     private String sentence(CaseAnswer l) {
@@ -79,22 +89,31 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
         }
         double have = left.getAsDouble() * at.weight();
         double gap = have - wanted.getAsDouble();
-        DoubleFunction<String> words = pa -> pumped(l) ? units.text(pa, Dimension.PRESSURE) : units.text(pa / at.weight(), Dimension.LENGTH);
-        return flow + " on this path leaves " + words.apply(have) + " at the inlet; it wants " + words.apply(wanted.getAsDouble()) + (gap < 0 ? ": short by " : ": to spare ")
+        DoubleFunction<String> words =
+                pa -> pumped(l) ? units.text(pa, Dimension.PRESSURE) : units.text(pa / at.weight(), Dimension.LENGTH);
+        return flow + " on this path leaves " + words.apply(have) + " at the inlet; it wants "
+                + words.apply(wanted.getAsDouble()) + (gap < 0 ? ": short by " : ": to spare ")
                 + words.apply(Math.abs(gap)) + ".";
     }
 
     /** What else about flow is not good, worst first. */
     List<Finding> remarks() {
-        return a.findings().stream().filter(f -> f.topic() == Check.Topic.FLOW && f.check() != Check.FLOW_MARGIN && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN))
-                .limit(ROOM).toList();
+        return a.findings().stream()
+                .filter(f -> f.topic() == Check.Topic.FLOW
+                        && f.check() != Check.FLOW_MARGIN
+                        && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN))
+                .limit(ROOM)
+                .toList();
     }
 
     /** What a change costs, and what governs after it. */
     String then(Remedy r) {
-        String positions = r.after().condition().positions().values().stream().map(p -> ", " + p).reduce("", String::concat);
+        String positions = r.after().condition().positions().values().stream()
+                .map(p -> ", " + p)
+                .reduce("", String::concat);
         boolean same = r.after().factor() == a.project().brief().delivery().factor();
-        return r.detail() + "; then " + r.after().condition().attitude().label() + positions + " governs" + (same ? "" : ", which needs " + times(r.after().factor()));
+        return r.detail() + "; then " + r.after().condition().attitude().label() + positions + " governs"
+                + (same ? "" : ", which needs " + times(r.after().factor()));
     }
 
     static String gives(Remedy r) {
@@ -106,11 +125,19 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     }
 
     static String sure(Chance c) {
-        return String.format(Locale.ROOT, "short in %d of %d samples of the measured figures; nine in ten lie between %.2f\u00d7 and %.2f\u00d7", c.shorts(), c.samples(), c.low(), c
-                .high());
+        return String.format(
+                Locale.ROOT,
+                "short in %d of %d samples of the measured figures; nine in ten lie between %.2f\u00d7 and %.2f\u00d7",
+                c.shorts(),
+                c.samples(),
+                c.low(),
+                c.high());
     }
 
-    /** As the ledger has it: more than one sample in twenty short is never better than thin, more than one in three not shown. */
+    /**
+     * As the ledger has it: more than one sample in twenty short is never better than thin, more than one in three not
+     * shown.
+     */
     Verdict sureVerdict(Chance c) {
         return a.flowVerdict().worse(ration.assess.Sureness.ofShare(c.share()));
     }

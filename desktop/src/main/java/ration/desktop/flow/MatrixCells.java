@@ -22,7 +22,7 @@ import ration.quantity.UnitSystem;
 /**
  * What the matrix of cases says, before any of it is a node.
  *
- * @param a      what was assessed
+ * @param a what was assessed
  * @param choice which of the cases that share a cell are looked at
  */
 record MatrixCells(Assessment a, Choice choice) {
@@ -33,7 +33,7 @@ record MatrixCells(Assessment a, Choice choice) {
     /**
      * Pumps and filters chosen above the matrix; at first the worst of all.
      *
-     * @param pumps  words of a pump set; any where empty
+     * @param pumps words of a pump set; any where empty
      * @param fouled whether filters are fouled; either where empty
      */
     record Choice(Optional<String> pumps, Optional<Boolean> fouled) {
@@ -46,15 +46,20 @@ record MatrixCells(Assessment a, Choice choice) {
         }
 
         Choice flipped(boolean wanted) {
-            return new Choice(pumps, fouled.filter(f -> f == wanted).isPresent() ? Optional.empty() : Optional.of(wanted));
+            return new Choice(
+                    pumps, fouled.filter(f -> f == wanted).isPresent() ? Optional.empty() : Optional.of(wanted));
         }
     }
 
     /** What a cell stands for. */
     record Key(String attitude, Map<String, String> positions, String contents) {
         static Key of(CaseAnswer c) {
-            return new Key(c.condition().attitude().name(), c.condition().positions(), c.filling().dry().isPresent() ? DRY : c.filling().level().map(Contents::label)
-                    .orElse(""));
+            return new Key(
+                    c.condition().attitude().name(),
+                    c.condition().positions(),
+                    c.filling().dry().isPresent()
+                            ? DRY
+                            : c.filling().level().map(Contents::label).orElse(""));
         }
     }
 
@@ -62,10 +67,11 @@ record MatrixCells(Assessment a, Choice choice) {
      * A cell in words.
      *
      * @param governs whether it is the least of all
-     * @param looked  whether the window looks at it
+     * @param looked whether the window looks at it
      */
     record Words(String figure, double ratio, Verdict verdict, boolean governs, boolean looked, String spoken) {
-        static final Words NONE = new Words("\u2013", 0, Verdict.NOT_SHOWN, false, false, "No case with what is chosen above");
+        static final Words NONE =
+                new Words("\u2013", 0, Verdict.NOT_SHOWN, false, false, "No case with what is chosen above");
     }
 
     /** Those flown, then those felt on the run and in a gust. */
@@ -77,7 +83,8 @@ record MatrixCells(Assessment a, Choice choice) {
     }
 
     List<String> columns() {
-        List<String> all = new ArrayList<>(Arrays.stream(Contents.values()).map(Contents::label).toList());
+        List<String> all = new ArrayList<>(
+                Arrays.stream(Contents.values()).map(Contents::label).toList());
         if (a.cases().stream().anyMatch(c -> c.filling().dry().isPresent())) {
             all.add(DRY);
         }
@@ -121,13 +128,17 @@ record MatrixCells(Assessment a, Choice choice) {
             return attitude.label();
         }
         double g = attitude.forward() != 0 ? attitude.forward() : attitude.load();
-        boolean judged = a.cases().stream().anyMatch(c -> c.condition().attitude().name().equals(attitude.name()) && c.judged());
+        boolean judged =
+                a.cases().stream().anyMatch(c -> c.condition().attitude().name().equals(attitude.name()) && c.judged());
         return attitude.name() + " " + UnitSystem.figure(g, 2) + " g" + (judged ? "" : ", told");
     }
 
     private boolean chosen(CaseAnswer c, PumpSet usual) {
-        boolean pumps = choice.pumps.map(p -> c.pumps().label().equals(p)).orElseGet(() -> c.judged() || !c.setting().asked() && c.pumps().running() == usual.running());
-        return pumps && choice.fouled.map(f -> f == c.condition().engine().fouled()).orElse(true);
+        boolean pumps = choice.pumps
+                .map(p -> c.pumps().label().equals(p))
+                .orElseGet(() -> c.judged() || !c.setting().asked() && c.pumps().running() == usual.running());
+        return pumps
+                && choice.fouled.map(f -> f == c.condition().engine().fouled()).orElse(true);
     }
 
     /** The worst case of each cell, of what is chosen; one that is not known is worse than any. */
@@ -150,7 +161,13 @@ record MatrixCells(Assessment a, Choice choice) {
         CaseAnswer c = of.get();
         boolean governs = a.governing().filter(g -> g == c).isPresent();
         String figure = UnitSystem.figure(c.margin(), 2);
-        return new Words(figure, c.ratio(), c.verdict(), governs, c.condition().equals(looked), c.label(a.project().system(), units) + ": " + figure + " times, " + c.verdict().word()
-                + (governs ? ", governs" : ""));
+        return new Words(
+                figure,
+                c.ratio(),
+                c.verdict(),
+                governs,
+                c.condition().equals(looked),
+                c.label(a.project().system(), units) + ": " + figure + " times, "
+                        + c.verdict().word() + (governs ? ", governs" : ""));
     }
 }

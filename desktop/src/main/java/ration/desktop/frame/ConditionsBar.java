@@ -45,6 +45,7 @@ final class ConditionsBar extends RowBox {
     private final FoldingGroups groups = new FoldingGroups();
     /** Names the attitude where no button can: under another load factor or on the take-off run. */
     private final Label attitude = Ui.label("Attitude", "soft");
+
     private final Map<String, ToggleButton> presets = new HashMap<>();
     private final Map<String, ContentsGauge> gauges = new HashMap<>();
     private final Map<String, Label> volumes = new HashMap<>();
@@ -52,20 +53,25 @@ final class ConditionsBar extends RowBox {
     private final Map<String, ToggleButton> positions = new HashMap<>();
     private final Map<String, ToggleButton> switches = new HashMap<>();
     private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
-    private final QuantityField<Double> bank = angle("bank", "Bank, right side down as the fuel feels it in a slip, degrees");
-    private final QuantityField<Double> temperature = new QuantityField<>("fuel-temperature", "Fuel temperature",
+    private final QuantityField<Double> bank =
+            angle("bank", "Bank, right side down as the fuel feels it in a slip, degrees");
+    private final QuantityField<Double> temperature = new QuantityField<>(
+            "fuel-temperature",
+            "Fuel temperature",
             text -> {
                 double kelvin = Quantity.parse(text, Unit.CELSIUS).si();
                 if (kelvin < 220 || kelvin > 350) {
                     throw new IllegalArgumentException("Fuel lies between \u221253 and 77 \u00b0C here.");
                 }
                 return kelvin;
-            }, k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 0) + " \u00b0C");
+            },
+            k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 0) + " \u00b0C");
     private final Map<Power, ToggleButton> powers = new java.util.EnumMap<>(Power.class);
     private final ToggleButton fouled = toggle("Fouled", "filters-fouled");
     private final Rotate tilt = new Rotate();
     private final Label failed = Ui.wrapped("", "bold");
-    private final VBox fault = new ColumnBox(3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
+    private final VBox fault = new ColumnBox(
+            3, Ui.label("Fault", "soft"), failed, Ui.button("Clear", "fault-clear", this::clearFault, "chip"));
     private Object structure = "";
 
     ConditionsBar(Session session) {
@@ -93,20 +99,26 @@ final class ConditionsBar extends RowBox {
                 }
             });
         }
-        pitch.onValue(v -> session.look(hands().attitude(v, session.condition().attitude().tiltRad())));
-        bank.onValue(v -> session.look(hands().attitude(session.condition().attitude().pitchRad(), v)));
+        pitch.onValue(v ->
+                session.look(hands().attitude(v, session.condition().attitude().tiltRad())));
+        bank.onValue(v ->
+                session.look(hands().attitude(session.condition().attitude().pitchRad(), v)));
         temperature.onValue(k -> session.look(session.condition().withFuelKelvin(k)));
         update();
     }
 
     private static QuantityField<Double> angle(String id, String words) {
-        return new QuantityField<>(id, words, text -> {
-            double rad = Quantity.parse(text, Unit.DEGREE).si();
-            if (Math.abs(rad) > Handling.MOST) {
-                throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
-            }
-            return rad;
-        }, rad -> Handling.signed(Math.toDegrees(rad)));
+        return new QuantityField<>(
+                id,
+                words,
+                text -> {
+                    double rad = Quantity.parse(text, Unit.DEGREE).si();
+                    if (Math.abs(rad) > Handling.MOST) {
+                        throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
+                    }
+                    return rad;
+                },
+                rad -> Handling.signed(Math.toDegrees(rad)));
     }
 
     private Handling hands() {
@@ -126,10 +138,14 @@ final class ConditionsBar extends RowBox {
         Project project = session.shown().get().project();
         Condition c = session.shown().get().condition();
         Handling shown = new Handling(project, c);
-        Object now = List.of(session.units().get(), project.brief().envelope(), project.system().tanks().stream().map(Tank::id).toList(),
+        Object now = List.of(
+                session.units().get(),
+                project.brief().envelope(),
+                project.system().tanks().stream().map(Tank::id).toList(),
                 project.system().selectors(),
                 shown.switchable().stream().map(i -> i.id() + i.name()).toList(),
-                project.system().tanks().stream().map(Tank::name).toList(), project.system().hasFilter());
+                project.system().tanks().stream().map(Tank::name).toList(),
+                project.system().hasFilter());
         if (!now.equals(structure)) {
             structure = now;
             build(project);
@@ -147,12 +163,13 @@ final class ConditionsBar extends RowBox {
             showContents(tank, c);
         }
         for (Contents k : project.system().tanks().isEmpty() ? new Contents[0] : Contents.values()) {
-            contents.get(k.name()).setSelected(session.filled(k).entrySet().stream().allMatch(
-                    e -> Math.abs(c.contents().getOrDefault(e.getKey(), -1.0) - e.getValue()) < 1e-7));
+            contents.get(k.name())
+                    .setSelected(session.filled(k).entrySet().stream()
+                            .allMatch(
+                                    e -> Math.abs(c.contents().getOrDefault(e.getKey(), -1.0) - e.getValue()) < 1e-7));
         }
-        positions.forEach((key, b) -> b.setSelected(
-                key.equals(key.substring(0, key.indexOf('\n') + 1)
-                        + c.positions().get(key.substring(0, key.indexOf('\n'))))));
+        positions.forEach((key, b) -> b.setSelected(key.equals(
+                key.substring(0, key.indexOf('\n') + 1) + c.positions().get(key.substring(0, key.indexOf('\n'))))));
         shown.switchable().forEach(i -> switches.get(i.id()).setSelected(shown.on(i)));
         groups.say();
     }
@@ -161,7 +178,8 @@ final class ConditionsBar extends RowBox {
         try {
             double capacity = tank.solid().volume();
             double volume = Math.min(capacity, c.contents().getOrDefault(tank.id(), 0.0));
-            String text = UnitSystem.figure(session.units().get().unit(Dimension.VOLUME).fromSi(volume), 1);
+            String text = UnitSystem.figure(
+                    session.units().get().unit(Dimension.VOLUME).fromSi(volume), 1);
             gauges.get(tank.id()).show(volume / capacity, tank.name() + " contents, " + text);
             volumes.get(tank.id()).setText(text);
         } catch (IllegalArgumentException e) {
@@ -177,27 +195,53 @@ final class ConditionsBar extends RowBox {
         contents.clear();
         positions.clear();
         switches.clear();
-        groups.add(attitude, attitudes(project), () -> session.condition().attitude().label());
+        groups.add(attitude, attitudes(project), () -> session.condition()
+                .attitude()
+                .label());
         if (!project.system().tanks().isEmpty()) {
-            groups.add(Ui.label("Contents, " + session.units().get().unit(Dimension.VOLUME).symbol(), "soft"), contents(project), () -> contents
-                    .values().stream().filter(ToggleButton::isSelected).map(ToggleButton::getText).findFirst().orElse("Set"));
+            groups.add(
+                    Ui.label(
+                            "Contents, "
+                                    + session.units()
+                                            .get()
+                                            .unit(Dimension.VOLUME)
+                                            .symbol(),
+                            "soft"),
+                    contents(project),
+                    () -> contents.values().stream()
+                            .filter(ToggleButton::isSelected)
+                            .map(ToggleButton::getText)
+                            .findFirst()
+                            .orElse("Set"));
         }
         for (Selector s : project.system().selectors()) {
-            groups.add(Ui.label(s.name(), "soft"), selector(s), () -> session.condition().positions().getOrDefault(s.id(), ""));
+            groups.add(Ui.label(s.name(), "soft"), selector(s), () -> session.condition()
+                    .positions()
+                    .getOrDefault(s.id(), ""));
         }
         if (!hands().switchable().isEmpty()) {
-            groups.add(Ui.label("Pumps and valves", "soft"), switches(), () -> switches.values().stream().filter(ToggleButton::isSelected)
-                    .count() + " of " + switches.size() + " on");
+            groups.add(
+                    Ui.label("Pumps and valves", "soft"),
+                    switches(),
+                    () -> switches.values().stream()
+                                    .filter(ToggleButton::isSelected)
+                                    .count() + " of " + switches.size() + " on");
         }
-        groups.add(Ui.label("Engine and fuel", "soft"), engine(project), () -> session.condition().engine().power().label() + ", " + UnitSystem.figure(
-                Unit.CELSIUS.fromSi(session.condition().fuelKelvin()), 0) + " \u00b0C" + (session.condition().engine().fouled() ? ", fouled" : ""));
+        groups.add(
+                Ui.label("Engine and fuel", "soft"),
+                engine(project),
+                () -> session.condition().engine().power().label() + ", "
+                        + UnitSystem.figure(
+                                Unit.CELSIUS.fromSi(session.condition().fuelKelvin()), 0) + " \u00b0C"
+                        + (session.condition().engine().fouled() ? ", fouled" : ""));
     }
 
     /** Power, filters and fuel temperature. */
     private Node engine(Project project) {
         VBox powers = new ColumnBox(1);
         for (Power p : Power.values()) {
-            ToggleButton button = toggle(p.label(), "power-" + p.name().toLowerCase().replace('_', '-'));
+            ToggleButton button =
+                    toggle(p.label(), "power-" + p.name().toLowerCase().replace('_', '-'));
             button.getStyleClass().add("tiny");
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText(p.label() + " power");
@@ -222,7 +266,8 @@ final class ConditionsBar extends RowBox {
         grid.setVgap(3);
         int i = 0;
         for (Attitude a : project.brief().envelope().attitudes()) {
-            ToggleButton button = toggle(a.name(), "attitude-" + a.name().toLowerCase().replace(' ', '-'));
+            ToggleButton button =
+                    toggle(a.name(), "attitude-" + a.name().toLowerCase().replace(' ', '-'));
             button.setPrefWidth(74);
             button.getStyleClass().add("preset");
             button.setOnAction(e -> session.look(a));
@@ -236,8 +281,9 @@ final class ConditionsBar extends RowBox {
         fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
         Label banked = Ui.label("Bank", "soft");
-        banked.setTooltip(new javafx.scene.control.Tooltip("Tilt as the fuel feels it: a slip, a skid, a wing-low parking place."
-                + "\nA coordinated turn makes fuel heavier and does not tilt it."));
+        banked.setTooltip(
+                new javafx.scene.control.Tooltip("Tilt as the fuel feels it: a slip, a skid, a wing-low parking place."
+                        + "\nA coordinated turn makes fuel heavier and does not tilt it."));
         fields.addRow(1, banked, bank, steps("bank", 0, 1));
         Group plane = Silhouette.side();
         tilt.setPivotX(Silhouette.WIDTH / 2);
@@ -254,7 +300,9 @@ final class ConditionsBar extends RowBox {
     private Node steps(String what, double p, double t) {
         VBox box = new ColumnBox(
                 Ui.named(Ui.button("\u25b2", what + "-up", () -> nudge(p, t), "step"), what + "-up", what + " up"),
-                Ui.named(Ui.button("\u25bc", what + "-down", () -> nudge(-p, -t), "step"), what + "-down",
+                Ui.named(
+                        Ui.button("\u25bc", what + "-down", () -> nudge(-p, -t), "step"),
+                        what + "-down",
                         what + " down"));
         box.getChildren().forEach(n -> n.setFocusTraversable(false));
         return box;
@@ -268,15 +316,15 @@ final class ConditionsBar extends RowBox {
             button.getStyleClass().add("tiny");
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText("Every tank " + c.label());
-            button.setOnAction(e -> session.look(session.condition()
-                    .withContents(session.filled(c))));
+            button.setOnAction(e -> session.look(session.condition().withContents(session.filled(c))));
             contents.put(c.name(), button);
             states.getChildren().add(button);
         }
         box.getChildren().add(states);
         for (Tank tank : project.system().tanks()) {
-            ContentsGauge gauge = new ContentsGauge("contents-of-" + tank.id(), f ->
-                    session.look(session.condition().withContents(tank.id(), f * capacity(tank.id()))));
+            ContentsGauge gauge = new ContentsGauge(
+                    "contents-of-" + tank.id(),
+                    f -> session.look(session.condition().withContents(tank.id(), f * capacity(tank.id()))));
             gauges.put(tank.id(), gauge);
             Label volume = Ui.label("", "figure");
             volume.setId("volume-of-" + tank.id());
@@ -303,7 +351,8 @@ final class ConditionsBar extends RowBox {
         List<Selector.Position> all = new ArrayList<>(s.positions());
         for (int i = 0; i < all.size(); i++) {
             String name = all.get(i).name();
-            ToggleButton button = toggle(name, "position-" + s.id() + "-" + name.toLowerCase().replace(' ', '-'));
+            ToggleButton button =
+                    toggle(name, "position-" + s.id() + "-" + name.toLowerCase().replace(' ', '-'));
             button.setPrefWidth(88);
             button.setOnAction(e -> session.look(session.condition().withPosition(s.id(), name)));
             positions.put(s.id() + "\n" + name, button);

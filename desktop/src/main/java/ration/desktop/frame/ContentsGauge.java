@@ -2,8 +2,8 @@ package ration.desktop.frame;
 
 import java.util.function.DoubleConsumer;
 import javafx.scene.AccessibleRole;
-import javafx.scene.layout.Region;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 
 /** A small upright tank that is filled by dragging, or with Up and Down. */
 final class ContentsGauge extends Region {

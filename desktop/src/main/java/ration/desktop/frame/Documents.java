@@ -21,9 +21,7 @@ final class Documents {
     private final Node rest;
     private QuantityField<?> leftWrong;
 
-    /**
-     * @param rest   takes the keys when what was written is taken into the document
-     */
+    /** @param rest takes the keys when what was written is taken into the document */
     Documents(Session session, FileDialogs dialogs, MessageBar messages, OpeningCard openingCard, Node rest) {
         this.session = session;
         this.dialogs = dialogs;
@@ -43,14 +41,16 @@ final class Documents {
             then.run();
             return;
         }
-        messages.ask(session.project().name() + " has changes that are not saved.", new MessageBar.Choice("Save first",
-                "leave-save", () -> {
-            save();
-            if (!session.changed().get()) {
-                then.run();
-            }
-        }), new MessageBar.Choice("Give them up", "leave-discard", then), new MessageBar.Choice("Stay", "leave-stay",
-                () -> { }));
+        messages.ask(
+                session.project().name() + " has changes that are not saved.",
+                new MessageBar.Choice("Save first", "leave-save", () -> {
+                    save();
+                    if (!session.changed().get()) {
+                        then.run();
+                    }
+                }),
+                new MessageBar.Choice("Give them up", "leave-discard", then),
+                new MessageBar.Choice("Stay", "leave-stay", () -> {}));
     }
 
     /**
@@ -58,24 +58,32 @@ final class Documents {
      */
     void settled(Runnable then) {
         Node owner = rest.getScene().getFocusOwner();
-        if (!(owner instanceof TextInputControl) && leftWrong != null && leftWrong.dirty() && leftWrong.getScene() != null) {
+        if (!(owner instanceof TextInputControl)
+                && leftWrong != null
+                && leftWrong.dirty()
+                && leftWrong.getScene() != null) {
             owner = leftWrong;
         }
         if (owner instanceof QuantityField<?> field && field.dirty()) {
             field.commit();
             if (field.dirty()) {
-                messages.ask("\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
-                        + " stands.", new MessageBar.Choice("Drop it", "drop-text", () -> {
+                messages.ask(
+                        "\u201c" + field.getText() + "\u201d in " + field.getAccessibleText() + " cannot be taken as it"
+                                + " stands.",
+                        new MessageBar.Choice("Drop it", "drop-text", () -> {
                             field.giveUp();
                             then.run();
-                        }), new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
+                        }),
+                        new MessageBar.Choice("Go on writing", "keep-text", field::requestFocus));
                 return;
             }
-        } else if (owner instanceof TextInputControl text && text.getProperties().get(Ui.ASK_BEFORE_LEAVING) instanceof String was
+        } else if (owner instanceof TextInputControl text
+                && text.getProperties().get(Ui.ASK_BEFORE_LEAVING) instanceof String was
                 && !was.equals(text.getText())) {
-            messages.ask("\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
-                    new MessageBar.Choice("Drop it", "drop-text", then), new MessageBar.Choice("Go on writing", "keep-text",
-                            text::requestFocus));
+            messages.ask(
+                    "\u201c" + text.getText() + "\u201d in " + text.getAccessibleText() + " is not entered yet.",
+                    new MessageBar.Choice("Drop it", "drop-text", then),
+                    new MessageBar.Choice("Go on writing", "keep-text", text::requestFocus));
             return;
         } else if (owner instanceof TextInputControl) {
             rest.requestFocus();
@@ -99,7 +107,10 @@ final class Documents {
     }
 
     void open(Path path) {
-        openingCard.name(path.getFileName() == null ? path.toString() : path.getFileName().toString());
+        openingCard.name(
+                path.getFileName() == null
+                        ? path.toString()
+                        : path.getFileName().toString());
         session.open(path);
     }
 
@@ -117,16 +128,19 @@ final class Documents {
             session.save(path);
             return;
         }
-        messages.ask(path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
+        messages.ask(
+                path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
                 new MessageBar.Choice("Save as\u2026", "conflict-save-as", this::saveAs),
                 new MessageBar.Choice("Write over it", "conflict-over", () -> session.save(path)),
-                new MessageBar.Choice("Leave both", "conflict-leave", () -> { }));
+                new MessageBar.Choice("Leave both", "conflict-leave", () -> {}));
     }
 
     void saveAs() {
-        String name = session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT).ifPresent(path -> save(
-                path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
+        String name =
+                session.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        dialogs.toSave(name + ProjectFile.ENDING, FileDialogs.Kind.DOCUMENT)
+                .ifPresent(path ->
+                        save(path.toString().endsWith(ProjectFile.ENDING) ? path : Path.of(path + ProjectFile.ENDING)));
     }
 
     /** Offers all work that crashes left behind, and names every copy that cannot be read. */
@@ -136,12 +150,19 @@ final class Documents {
     }
 
     private void offer(Home.Left left) {
-        left.damaged().forEach(d -> messages.ask("A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy()
-                + ".", new MessageBar.Choice("Keep it", "damaged-keep", () -> { }), new MessageBar.Choice("Discard it",
-                "damaged-discard", () -> session.home().discard(d.copy()))));
-        left.sound().forEach(w -> messages.ask("Unsaved work on " + w.project().name() + " from an earlier session was found"
-                + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".", new MessageBar.Choice("Bring it back", "recover",
-                () -> leave(() -> session.resume(w))), new MessageBar.Choice("Later", "recover-later", () -> { }),
-                new MessageBar.Choice("Discard it", "recover-discard", () -> session.home().discard(w.copy()))));
+        left.damaged()
+                .forEach(d -> messages.ask(
+                        "A copy of unsaved work cannot be read: " + d.why() + " It is kept as " + d.copy() + ".",
+                        new MessageBar.Choice("Keep it", "damaged-keep", () -> {}),
+                        new MessageBar.Choice("Discard it", "damaged-discard", () -> session.home()
+                                .discard(d.copy()))));
+        left.sound()
+                .forEach(w -> messages.ask(
+                        "Unsaved work on " + w.project().name() + " from an earlier session was found"
+                                + w.file().map(f -> ", of " + f.getFileName()).orElse("") + ".",
+                        new MessageBar.Choice("Bring it back", "recover", () -> leave(() -> session.resume(w))),
+                        new MessageBar.Choice("Later", "recover-later", () -> {}),
+                        new MessageBar.Choice("Discard it", "recover-discard", () -> session.home()
+                                .discard(w.copy()))));
     }
 }

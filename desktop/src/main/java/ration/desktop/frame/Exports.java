@@ -81,7 +81,8 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     public void read(Path path, Consumer<SoakPane.Text> then) {
         try {
             if (Files.size(path) > MOST_LOG) {
-                session.trouble(path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
+                session.trouble(
+                        path.getFileName() + " is larger than 64 MB and was not read. Write every tenth reading.");
                 return;
             }
             byte[] bytes = Files.readAllBytes(path);
@@ -94,7 +95,10 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     /** UTF-8, or Latin-1 as old loggers write it. */
     private static String text(byte[] bytes) {
         try {
-            return StandardCharsets.UTF_8.newDecoder().decode(java.nio.ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(java.nio.ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (java.nio.charset.CharacterCodingException e) {
             return new String(bytes, StandardCharsets.ISO_8859_1);
         }
@@ -113,7 +117,8 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     @Override
     public void testCards() {
         Assessment a = assessment();
-        if (a.programme().tests().stream().allMatch(p -> p.counts() || !p.wanted().asked())) {
+        if (a.programme().tests().stream()
+                .allMatch(p -> p.counts() || !p.wanted().asked())) {
             session.say("No test is still to run, so there is no card to print.");
             return;
         }
@@ -127,7 +132,12 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     /** Gauge card and dipstick strip of a tank. */
     void gaugeCard(String tank) {
-        assessment().tank(tank).ifPresent(t -> write(named("gauge-" + tank), FileDialogs.Kind.PDF, now -> ration.export.GaugeCard.pdf(now.project(), t, now.units())));
+        assessment()
+                .tank(tank)
+                .ifPresent(t -> write(
+                        named("gauge-" + tank),
+                        FileDialogs.Kind.PDF,
+                        now -> ration.export.GaugeCard.pdf(now.project(), t, now.units())));
     }
 
     /** Every drain in walk-round order, to tick off. */
@@ -137,7 +147,10 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     /** When to switch to what. */
     void switchingCard(ration.drawdown.Flight flight) {
-        write(named("switching"), FileDialogs.Kind.PDF, now -> ration.export.SwitchingPdf.of(now.project(), flight, now.units()));
+        write(
+                named("switching"),
+                FileDialogs.Kind.PDF,
+                now -> ration.export.SwitchingPdf.of(now.project(), flight, now.units()));
     }
 
     /** The packet for the inspector; made beside the window, which can stop it. */
@@ -147,13 +160,22 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             Assessment a = assessment();
             UnitSystem units = session.units().get();
             Optional<Path> earlier = asLastIssued();
-            work.start(task -> {
-                try {
-                    return Packet.of(a, Packet.Paper.LETTER, units, java.time.LocalDate.now(), task, earlier.flatMap(Exports::assessed));
-                } catch (IOException e) {
-                    throw new java.io.UncheckedIOException(e);
-                }
-            }, made -> made.ifPresent(bytes -> issued(path, bytes, a.project())), session::trouble);
+            work.start(
+                    task -> {
+                        try {
+                            return Packet.of(
+                                    a,
+                                    Packet.Paper.LETTER,
+                                    units,
+                                    java.time.LocalDate.now(),
+                                    task,
+                                    earlier.flatMap(Exports::assessed));
+                        } catch (IOException e) {
+                            throw new java.io.UncheckedIOException(e);
+                        }
+                    },
+                    made -> made.ifPresent(bytes -> issued(path, bytes, a.project())),
+                    session::trouble);
         });
     }
 
@@ -170,11 +192,14 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             SafeWrite.derived(path, bytes);
             ProjectFile.save(made, then);
             lastIssued = then;
-            SignOff.Issued packet = new SignOff.Issued(java.time.LocalDate.now(), mark, path.getFileName().toString());
+            SignOff.Issued packet = new SignOff.Issued(
+                    java.time.LocalDate.now(), mark, path.getFileName().toString());
             session.apply(Edit.of("Note a packet", p -> p.with(p.signOff().with(packet))));
-            session.done("Written: " + path.getFileName() + ", and beside it " + then.getFileName() + ", the document as it is now, to compare with later.");
+            session.done("Written: " + path.getFileName() + ", and beside it " + then.getFileName()
+                    + ", the document as it is now, to compare with later.");
         } catch (IOException e) {
-            session.trouble(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.");
+            session.trouble(path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
+                    + ". Choose another place; nothing is lost in the window.");
         } catch (ProjectFileException e) {
             session.trouble(e.fullText());
         }
@@ -183,10 +208,18 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     /** The document as it was when the last packet was given out: written in this session, or beside the document. */
     private Optional<Path> asLastIssued() {
         Optional<SignOff.Issued> last = session.project().signOff().last();
-        if (last.isPresent() && lastIssued != null && Files.isRegularFile(lastIssued) && lastIssued.getFileName().toString().contains(last.get().mark().replace(" ", ""))) {
+        if (last.isPresent()
+                && lastIssued != null
+                && Files.isRegularFile(lastIssued)
+                && lastIssued
+                        .getFileName()
+                        .toString()
+                        .contains(last.get().mark().replace(" ", ""))) {
             return Optional.of(lastIssued);
         }
-        return last.filter(l -> session.file().get() != null).map(l -> asIssued(session.file().get().resolveSibling(l.file()), l.mark())).filter(Files::isRegularFile);
+        return last.filter(l -> session.file().get() != null)
+                .map(l -> asIssued(session.file().get().resolveSibling(l.file()), l.mark()))
+                .filter(Files::isRegularFile);
     }
 
     private static Optional<Assessment> assessed(Path file) {
@@ -200,7 +233,8 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     /** The name carries the mark, so that no other document is ever written over. */
     private static Path asIssued(Path packet, String mark) {
-        return packet.resolveSibling(packet.getFileName().toString().replaceAll("\\.pdf$", "") + "-" + mark.replace(" ", "") + ".ration");
+        return packet.resolveSibling(
+                packet.getFileName().toString().replaceAll("\\.pdf$", "") + "-" + mark.replace(" ", "") + ".ration");
     }
 
     @Override
@@ -209,38 +243,53 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
             session.say("No packet was given out yet.");
             return;
         }
-        asLastIssued().or(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT)).ifPresent(path -> session.compare(path, then));
+        asLastIssued()
+                .or(() -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT))
+                .ifPresent(path -> session.compare(path, then));
     }
 
     /** What falls due: as a calendar, or as tables of the parts or the log. */
     void upkeep(UpkeepPage.Paper paper, java.time.LocalDate today) {
         Project p = session.project();
         if (paper == UpkeepPage.Paper.PREFLIGHT) {
-            write(named("preflight"), FileDialogs.Kind.PDF, now -> ration.export.PreflightPdf.of(now.assessment(), now.units()));
+            write(
+                    named("preflight"),
+                    FileDialogs.Kind.PDF,
+                    now -> ration.export.PreflightPdf.of(now.assessment(), now.units()));
             return;
         }
-        write(named("upkeep"), paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE, now -> utf8(switch (paper) {
-            case CALENDAR -> UpkeepFiles.calendar(p, today);
-            case PARTS -> UpkeepFiles.parts(p, today);
-            case LOG, PREFLIGHT -> UpkeepFiles.log(p);
-        }));
+        write(
+                named("upkeep"),
+                paper == UpkeepPage.Paper.CALENDAR ? FileDialogs.Kind.CALENDAR : FileDialogs.Kind.TABLE,
+                now -> utf8(
+                        switch (paper) {
+                            case CALENDAR -> UpkeepFiles.calendar(p, today);
+                            case PARTS -> UpkeepFiles.parts(p, today);
+                            case LOG, PREFLIGHT -> UpkeepFiles.log(p);
+                        }));
     }
 
     void drawingPdf() {
-        look(l -> write(named("drawing"), FileDialogs.Kind.PDF, now -> PrintedSheets.drawingPdf(now.assessment(), l, now.units())));
+        look(l -> write(
+                named("drawing"),
+                FileDialogs.Kind.PDF,
+                now -> PrintedSheets.drawingPdf(now.assessment(), l, now.units())));
     }
 
     void drawingSvg() {
         look(l -> {
             String said = label(l);
-            write(named("drawing"), FileDialogs.Kind.SVG, now -> utf8(PictureSvg.of(PrintedSheets.drawing(
-                    now.assessment(), l, now.units(), Tokens.measure()), said)));
+            write(
+                    named("drawing"),
+                    FileDialogs.Kind.SVG,
+                    now -> utf8(PictureSvg.of(
+                            PrintedSheets.drawing(now.assessment(), l, now.units(), Tokens.measure()), said)));
         });
     }
 
     void matrix() {
-        look(l -> write(named("matrix"), FileDialogs.Kind.TABLE, now -> utf8(MatrixCsv.of(now.assessment(),
-                now.units()))));
+        look(l -> write(
+                named("matrix"), FileDialogs.Kind.TABLE, now -> utf8(MatrixCsv.of(now.assessment(), now.units()))));
     }
 
     void network() {
@@ -260,12 +309,16 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
 
     /** With the case looked at, or a word on why there is none. */
     private void look(Consumer<CaseAnswer> then) {
-        session.shown().get().look().ifPresentOrElse(then, () -> session.say("Nothing is computed yet, so there is nothing"
-                + " to write."));
+        session.shown()
+                .get()
+                .look()
+                .ifPresentOrElse(
+                        then, () -> session.say("Nothing is computed yet, so there is nothing" + " to write."));
     }
 
     private String label(CaseAnswer l) {
-        return session.project().name() + ", " + l.label(session.project().system(), session.units().get());
+        return session.project().name() + ", "
+                + l.label(session.project().system(), session.units().get());
     }
 
     private String named(String what) {
@@ -283,8 +336,7 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     }
 
     /** The document as it was when it was asked for: what is written behind the window knows no later edit. */
-    record Now(Project project, Assessment assessment, UnitSystem units) {
-    }
+    record Now(Project project, Assessment assessment, UnitSystem units) {}
 
     void write(String suggested, FileDialogs.Kind kind, Making making) {
         dialogs.toSave(suggested, kind).ifPresent(chosen -> {
@@ -293,15 +345,21 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         });
     }
 
-    /** Behind the window, one after the other; a window that closes waits for the last. A file is there whole or as it was. */
+    /**
+     * Behind the window, one after the other; a window that closes waits for the last. A file is there whole or as it
+     * was.
+     */
     private void written(Path path, Making making, Now now) {
-        Path[] open = session.file().get() == null ? new Path[0] : new Path[] {session.file().get()};
+        Path[] open = session.file().get() == null
+                ? new Path[0]
+                : new Path[] {session.file().get()};
         writer.execute(() -> {
             String said = "";
             try {
                 SafeWrite.derived(path, making.of(now), open);
             } catch (IOException e) {
-                said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e) + ". Choose another place; nothing is lost in the window.";
+                said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
+                        + ". Choose another place; nothing is lost in the window.";
             } catch (RuntimeException e) {
                 said = path.getFileName() + " was not written: " + e.getMessage();
             }
@@ -317,7 +375,8 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     }
 
     private static ThreadPoolExecutor writer() {
-        ThreadPoolExecutor one = new ThreadPoolExecutor(1, 1, 1, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), r -> new Thread(r, "writing"));
+        ThreadPoolExecutor one = new ThreadPoolExecutor(
+                1, 1, 1, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), r -> new Thread(r, "writing"));
         one.allowCoreThreadTimeOut(true);
         return one;
     }

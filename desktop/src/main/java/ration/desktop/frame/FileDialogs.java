@@ -8,8 +8,13 @@ public interface FileDialogs {
 
     /** What is opened or saved. */
     enum Kind {
-        DOCUMENT("Ration documents", ".ration"), TABLE("Tables, CSV", ".csv"), PDF("PDF", ".pdf"), SVG("Pictures, SVG", ".svg"),
-        NETWORK("EPANET networks, INP", ".inp"), CALENDAR("Calendars, ICS", ".ics"), ANY("Photographs, logs, anything", "");
+        DOCUMENT("Ration documents", ".ration"),
+        TABLE("Tables, CSV", ".csv"),
+        PDF("PDF", ".pdf"),
+        SVG("Pictures, SVG", ".svg"),
+        NETWORK("EPANET networks, INP", ".inp"),
+        CALENDAR("Calendars, ICS", ".ics"),
+        ANY("Photographs, logs, anything", "");
 
         private final String label;
         private final String ending;

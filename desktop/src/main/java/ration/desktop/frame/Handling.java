@@ -13,10 +13,11 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /**
- * What the hands on the conditions bar make of the case looked at, before any of it is a node. Nothing here changes the project.
+ * What the hands on the conditions bar make of the case looked at, before any of it is a node. Nothing here changes the
+ * project.
  *
  * @param project whose envelope names attitudes
- * @param now     the case
+ * @param now the case
  */
 record Handling(Project project, Condition now) {
 
@@ -38,7 +39,9 @@ record Handling(Project project, Condition now) {
 
     /** Tilted by degrees from where it is, within the limits. */
     Attitude nudged(double pitchDegrees, double tiltDegrees) {
-        return attitude(held(now.attitude().pitchRad() + Math.toRadians(pitchDegrees)), held(now.attitude().tiltRad() + Math.toRadians(tiltDegrees)));
+        return attitude(
+                held(now.attitude().pitchRad() + Math.toRadians(pitchDegrees)),
+                held(now.attitude().tiltRad() + Math.toRadians(tiltDegrees)));
     }
 
     private static double held(double rad) {
@@ -47,18 +50,26 @@ record Handling(Project project, Condition now) {
 
     /** Over the attitudes: the one it is in where no button can show it. */
     String attitudeTitle() {
-        return now.attitude().load() == 1 && now.attitude().forward() == 0 ? "Attitude" : now.attitude().label();
+        return now.attitude().load() == 1 && now.attitude().forward() == 0
+                ? "Attitude"
+                : now.attitude().label();
     }
 
     /** What has failed, each part with its way; empty where nothing has. */
     String failed() {
-        return now.faults().all().stream().map(f -> project.system().item(f.item()).map(Item::name).orElse(f.item()) + " " + f.kind().words()).sorted().collect(Collectors
-                .joining("; "));
+        return now.faults().all().stream()
+                .map(f -> project.system().item(f.item()).map(Item::name).orElse(f.item()) + " "
+                        + f.kind().words())
+                .sorted()
+                .collect(Collectors.joining("; "));
     }
 
     /** What has a switch or a lever of its own. */
     List<Item> switchable() {
-        return project.system().items().stream().filter(i -> i.only(Pump.class).isPresent() || i.only(ShutOff.class).isPresent()).toList();
+        return project.system().items().stream()
+                .filter(i ->
+                        i.only(Pump.class).isPresent() || i.only(ShutOff.class).isPresent())
+                .toList();
     }
 
     boolean on(Item item) {
@@ -84,7 +95,8 @@ record Handling(Project project, Condition now) {
 
         @Override
         public Condition selector(Selector s) {
-            List<String> names = s.positions().stream().map(Selector.Position::name).toList();
+            List<String> names =
+                    s.positions().stream().map(Selector.Position::name).toList();
             int next = (names.indexOf(c.positions().getOrDefault(s.id(), names.get(0))) + 1) % names.size();
             return c.withPosition(s.id(), names.get(next));
         }

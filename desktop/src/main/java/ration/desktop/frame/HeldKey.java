@@ -11,10 +11,29 @@ import javafx.scene.input.KeyEvent;
  */
 final class HeldKey {
 
-    private static final Set<KeyCode> REPEATS = EnumSet.of(KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP, KeyCode.DOWN, KeyCode.TAB,
-            KeyCode.PAGE_UP, KeyCode.PAGE_DOWN, KeyCode.HOME, KeyCode.END, KeyCode.PLUS, KeyCode.MINUS, KeyCode.EQUALS,
-            KeyCode.ADD, KeyCode.SUBTRACT, KeyCode.OPEN_BRACKET, KeyCode.CLOSE_BRACKET, KeyCode.COMMA, KeyCode.PERIOD,
-            KeyCode.SHIFT, KeyCode.CONTROL, KeyCode.ALT, KeyCode.META);
+    private static final Set<KeyCode> REPEATS = EnumSet.of(
+            KeyCode.LEFT,
+            KeyCode.RIGHT,
+            KeyCode.UP,
+            KeyCode.DOWN,
+            KeyCode.TAB,
+            KeyCode.PAGE_UP,
+            KeyCode.PAGE_DOWN,
+            KeyCode.HOME,
+            KeyCode.END,
+            KeyCode.PLUS,
+            KeyCode.MINUS,
+            KeyCode.EQUALS,
+            KeyCode.ADD,
+            KeyCode.SUBTRACT,
+            KeyCode.OPEN_BRACKET,
+            KeyCode.CLOSE_BRACKET,
+            KeyCode.COMMA,
+            KeyCode.PERIOD,
+            KeyCode.SHIFT,
+            KeyCode.CONTROL,
+            KeyCode.ALT,
+            KeyCode.META);
     private static final Set<KeyCode> UNDOES = EnumSet.of(KeyCode.Z, KeyCode.Y);
     private static final Set<KeyCode> COMMANDS = EnumSet.of(KeyCode.N, KeyCode.O, KeyCode.S, KeyCode.V);
 
@@ -34,8 +53,12 @@ final class HeldKey {
     /** Whether a repeated press is to be left out. */
     static boolean once(KeyEvent e, boolean writing) {
         if (e.isShortcutDown()) {
-            return writing ? COMMANDS.contains(e.getCode()) : !UNDOES.contains(e.getCode()) && !REPEATS.contains(e.getCode());
+            return writing
+                    ? COMMANDS.contains(e.getCode())
+                    : !UNDOES.contains(e.getCode()) && !REPEATS.contains(e.getCode());
         }
-        return e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.ESCAPE || !writing && !REPEATS.contains(e.getCode());
+        return e.getCode() == KeyCode.ENTER
+                || e.getCode() == KeyCode.ESCAPE
+                || !writing && !REPEATS.contains(e.getCode());
     }
 }

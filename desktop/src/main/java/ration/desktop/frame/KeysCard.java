@@ -40,7 +40,8 @@ final class KeysCard extends StackPane {
         {"Ctrl+S, Ctrl+O, Ctrl+N", "save, open, new"},
         {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4", "flow, tank and vapor that govern, open findings"},
         {"Alt+1 \u2026 Alt+9, Alt+0, Alt+-, Alt+=, Alt+S", "the pages, in the order of the rail"},
-        {"?", "this card"}};
+        {"?", "this card"}
+    };
 
     KeysCard(Runnable close) {
         setId("keys-card");

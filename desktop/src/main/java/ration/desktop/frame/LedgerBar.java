@@ -34,8 +34,7 @@ final class LedgerBar extends RowBox {
     private final List<Cell> cells = new ArrayList<>();
     private final PauseTransition effect = new PauseTransition(EFFECT);
 
-    LedgerBar(Session session, Runnable openFlow, Runnable openTanks, Runnable openVapor,
-            Runnable openFindings) {
+    LedgerBar(Session session, Runnable openFlow, Runnable openTanks, Runnable openVapor, Runnable openFindings) {
         this.session = session;
         List<Runnable> actions = java.util.Arrays.asList(openFlow, openTanks, openVapor, openFindings);
         for (int i = 0; i < IDS.size(); i++) {
@@ -57,13 +56,25 @@ final class LedgerBar extends RowBox {
         });
         session.early().addListener((o, was, now) -> {
             if (now != null) {
-                Ledger.Entry entry = Ledger.early(session.shown().get().assessment(), now, session.units().get());
-                cells.get(0).show(entry, Ledger.of(session.shown().get().assessment(), session.units().get()).entries().get(0).figure());
+                Ledger.Entry entry = Ledger.early(
+                        session.shown().get().assessment(), now, session.units().get());
+                cells.get(0)
+                        .show(
+                                entry,
+                                Ledger.of(
+                                                session.shown().get().assessment(),
+                                                session.units().get())
+                                        .entries()
+                                        .get(0)
+                                        .figure());
             }
         });
         session.units().addListener((o, was, now) -> update(false));
         session.faults().addListener((o, was, now) -> {
-            Ledger.Entry open = Ledger.of(session.shown().get().assessment(), session.units().get()).entries().get(OPEN);
+            Ledger.Entry open = Ledger.of(
+                            session.shown().get().assessment(), session.units().get())
+                    .entries()
+                    .get(OPEN);
             cells.get(OPEN).show(withFaults(open), open.figure());
         });
         update(false);
@@ -87,11 +98,17 @@ final class LedgerBar extends RowBox {
     }
 
     private void update(boolean withEffect) {
-        List<Ledger.Entry> now = Ledger.of(session.shown().get().assessment(), session.units().get()).entries();
+        List<Ledger.Entry> now = Ledger.of(
+                        session.shown().get().assessment(), session.units().get())
+                .entries();
         List<Ledger.Entry> before = withEffect && session.before().get() != null
-                ? Ledger.of(session.before().get(), session.units().get()).entries() : now;
+                ? Ledger.of(session.before().get(), session.units().get()).entries()
+                : now;
         for (int i = 0; i < cells.size(); i++) {
-            cells.get(i).show(i == OPEN ? withFaults(now.get(i)) : now.get(i), before.get(i).figure());
+            cells.get(i)
+                    .show(
+                            i == OPEN ? withFaults(now.get(i)) : now.get(i),
+                            before.get(i).figure());
         }
     }
 
@@ -99,10 +116,22 @@ final class LedgerBar extends RowBox {
     private Ledger.Entry withFaults(Ledger.Entry open) {
         FaultSum sum = FaultSum.of(session.faults().get());
         List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
-        long over = due.stream().filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN).count();
-        Verdict worse = open.verdict().worse(sum.worst()).worse(due.isEmpty() ? Verdict.HOLDS : due.get(0).verdict());
-        return new Ledger.Entry(open.title(), sum.shortWords(), open.figure(), worse, worse == open.verdict() ? open.ratio()
-                : sum.ratio(), open.detail() + (sum.asked() ? "; " + sum.notShownWords() : "") + (over > 0 ? "; " + over + (over == 1 ? " part due" : " parts due") : ""), open.because());
+        long over = due.stream()
+                .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                .count();
+        Verdict worse = open.verdict()
+                .worse(sum.worst())
+                .worse(due.isEmpty() ? Verdict.HOLDS : due.get(0).verdict());
+        return new Ledger.Entry(
+                open.title(),
+                sum.shortWords(),
+                open.figure(),
+                worse,
+                worse == open.verdict() ? open.ratio() : sum.ratio(),
+                open.detail()
+                        + (sum.asked() ? "; " + sum.notShownWords() : "")
+                        + (over > 0 ? "; " + over + (over == 1 ? " part due" : " parts due") : ""),
+                open.because());
     }
 
     /** One figure; a button where it leads somewhere. */

@@ -49,6 +49,7 @@ public final class MainWindow {
     private final LedgerBar ledger;
     /** Under the page: the conditions it is looked at in. */
     private final BorderPane middle = new BorderPane();
+
     private Pages pages;
     private final Exports exports;
     private final KeysCard keys = new KeysCard(this::hideKeys);
@@ -56,6 +57,7 @@ public final class MainWindow {
     private final HeldKey held = new HeldKey();
     /** Whether a key was pressed last: then what takes the focus is scrolled to; under a mouse nothing may move. */
     private boolean byKey = true;
+
     private final OpeningCard openingCard;
     private final Documents documents;
     private Page page = Page.LAYOUT;
@@ -120,7 +122,8 @@ public final class MainWindow {
                 stage.hide();
             }));
         });
-        session.messages().addListener((ListChangeListener<Message>) c -> messages.told(List.copyOf(session.messages()), session::dismiss));
+        session.messages().addListener((ListChangeListener<Message>)
+                c -> messages.told(List.copyOf(session.messages()), session::dismiss));
         session.lifetime().addListener((o, was, now) -> begin());
         begin();
     }
@@ -194,7 +197,11 @@ public final class MainWindow {
     /** The case of a fault, with the fault in it. */
     private void showFault(FaultAnswer f) {
         session.look(f.condition());
-        session.picked().set(session.project().system().item(f.fault().item()).isPresent() ? f.fault().item() : "");
+        session.picked()
+                .set(
+                        session.project().system().item(f.fault().item()).isPresent()
+                                ? f.fault().item()
+                                : "");
         go(Page.LAYOUT);
     }
 
@@ -251,15 +258,16 @@ public final class MainWindow {
     }
 
     /**
-     * No text is longer than a document may hold: what is pasted beyond that is refused as it comes, and said. Not by a formatter: a field
-     * that has one keeps Escape to itself.
+     * No text is longer than a document may hold: what is pasted beyond that is refused as it comes, and said. Not by a
+     * formatter: a field that has one keeps Escape to itself.
      */
     private void bounded(TextInputControl text) {
         if (text.getProperties().putIfAbsent(MOST_TEXT, true) == null) {
             text.textProperty().addListener((o, was, now) -> {
                 if (now != null && now.length() > MOST_TEXT) {
                     text.setText(was);
-                    session.say("That text is longer than " + MOST_TEXT + " letters and was not taken. Attach it as a file instead.");
+                    session.say("That text is longer than " + MOST_TEXT
+                            + " letters and was not taken. Attach it as a file instead.");
                 }
             });
         }
@@ -341,12 +349,28 @@ public final class MainWindow {
         }
     }
 
-    /** Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth, S the sign-off. */
+    /**
+     * Alt and the number of a page in the rail: 0 is the tenth, minus the eleventh, equals the twelfth, S the sign-off.
+     */
     private boolean goes(KeyEvent e) {
         boolean minus = e.getCode() == KeyCode.MINUS || e.getCode() == KeyCode.SUBTRACT;
         boolean equals = e.getCode() == KeyCode.EQUALS || e.getCode() == KeyCode.PLUS || e.getCode() == KeyCode.ADD;
-        if (e.isAltDown() && !e.isShortcutDown() && (e.getCode().isDigitKey() || minus || equals || e.getCode() == KeyCode.S)) {
-            int digit = e.getCode() == KeyCode.S ? 13 : equals ? 12 : minus ? 11 : e.getCode().getName().charAt(e.getCode().getName().length() - 1) - '0';
+        if (e.isAltDown()
+                && !e.isShortcutDown()
+                && (e.getCode().isDigitKey() || minus || equals || e.getCode() == KeyCode.S)) {
+            int digit = e.getCode() == KeyCode.S
+                    ? 13
+                    : equals
+                            ? 12
+                            : minus
+                                    ? 11
+                                    : e.getCode()
+                                                    .getName()
+                                                    .charAt(e.getCode()
+                                                                    .getName()
+                                                                    .length()
+                                                            - 1)
+                                            - '0';
             int at = digit == 0 ? 9 : digit - 1;
             if (at >= 0 && at < Page.values().length) {
                 e.consume();
@@ -358,13 +382,21 @@ public final class MainWindow {
     }
 
     private static boolean combination(KeyEvent e, KeyCode code, boolean shift) {
-        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN,
-                shift ? KeyCombination.SHIFT_DOWN : KeyCombination.SHIFT_ANY).match(e);
+        return new KeyCodeCombination(
+                        code,
+                        KeyCombination.SHORTCUT_DOWN,
+                        shift ? KeyCombination.SHIFT_DOWN : KeyCombination.SHIFT_ANY)
+                .match(e);
     }
 
     private void keyTyped(KeyEvent e) {
         boolean sheet = stage.getScene().getFocusOwner() instanceof Sheet<?>;
-        if (writing() || sheet || pages.layout().choosing() || keys.isVisible() || why.isVisible() || e.isShortcutDown()) {
+        if (writing()
+                || sheet
+                || pages.layout().choosing()
+                || keys.isVisible()
+                || why.isVisible()
+                || e.isShortcutDown()) {
             return;
         }
         switch (e.getCharacter()) {

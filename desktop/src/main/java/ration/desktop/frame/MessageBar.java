@@ -17,14 +17,13 @@ import ration.desktop.control.Ui;
 import ration.desktop.session.Message;
 
 /**
- * Lines over the foot of the page for what must be read or answered; never a window of its own, and nothing moves for them. The newest
- * stands first; what was not closed or answered yet stays under it.
+ * Lines over the foot of the page for what must be read or answered; never a window of its own, and nothing moves for
+ * them. The newest stands first; what was not closed or answered yet stays under it.
  */
 final class MessageBar extends ColumnBox {
 
     /** An answer. */
-    record Choice(String text, String id, Runnable action) {
-    }
+    record Choice(String text, String id, Runnable action) {}
 
     MessageBar() {
         setId("messages");
@@ -41,7 +40,11 @@ final class MessageBar extends ColumnBox {
     /** Shows what is said now, and no more of what was; questions stay over it. */
     void told(List<Message> now, Consumer<Message> closed) {
         getChildren().removeIf(n -> !((Line) n).asks);
-        now.forEach(m -> getChildren().add(new Line(m.text(), Optional.of(m.tone()), new Choice("Close", "message-close", () -> closed.accept(m)))));
+        now.forEach(m -> getChildren()
+                .add(new Line(
+                        m.text(),
+                        Optional.of(m.tone()),
+                        new Choice("Close", "message-close", () -> closed.accept(m)))));
         changed();
     }
 
@@ -53,7 +56,10 @@ final class MessageBar extends ColumnBox {
         line.answer();
     }
 
-    /** One message with its buttons. What is only told lets the pointer through to what it lies over, but for its button. */
+    /**
+     * One message with its buttons. What is only told lets the pointer through to what it lies over, but for its
+     * button.
+     */
     private final class Line extends StackPane {
 
         private final Label text = Ui.wrapped("");
@@ -64,7 +70,11 @@ final class MessageBar extends ColumnBox {
         Line(String message, Optional<Message.Tone> tone, Choice... choices) {
             this.asks = tone.isEmpty();
             Region ground = new Region();
-            ground.getStyleClass().addAll("message", tone.map(t -> "message-" + t.name().toLowerCase(Locale.ROOT)).orElse("calm"));
+            ground.getStyleClass()
+                    .addAll(
+                            "message",
+                            tone.map(t -> "message-" + t.name().toLowerCase(Locale.ROOT))
+                                    .orElse("calm"));
             ground.setMouseTransparent(!asks);
             row.getStyleClass().add("message-row");
             row.setAlignment(Pos.CENTER_LEFT);
@@ -74,7 +84,11 @@ final class MessageBar extends ColumnBox {
             text.setText(message);
             text.setMouseTransparent(!asks);
             text.setAccessibleText(tone.map(t -> t.word() + ": ").orElse("") + message);
-            Label word = Ui.label(tone.filter(t -> t == Message.Tone.TROUBLE).map(Message.Tone::word).orElse(""), "bold");
+            Label word = Ui.label(
+                    tone.filter(t -> t == Message.Tone.TROUBLE)
+                            .map(Message.Tone::word)
+                            .orElse(""),
+                    "bold");
             word.setManaged(!word.getText().isEmpty());
             word.setMouseTransparent(true);
             Region gap = Ui.spring();
@@ -94,7 +108,10 @@ final class MessageBar extends ColumnBox {
 
         /** The first thing that can be answered. */
         void answer() {
-            row.getChildren().stream().filter(Button.class::isInstance).findFirst().ifPresent(Node::requestFocus);
+            row.getChildren().stream()
+                    .filter(Button.class::isInstance)
+                    .findFirst()
+                    .ifPresent(Node::requestFocus);
         }
     }
 }

@@ -18,8 +18,7 @@ public final class NativeFileDialogs implements FileDialogs {
     private static FileChooser chooser(String title, Kind kind) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label(),
-                "*" + kind.ending()));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.label(), "*" + kind.ending()));
         return chooser;
     }
 

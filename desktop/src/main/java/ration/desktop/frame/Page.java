@@ -7,10 +7,19 @@ import ration.check.Finding;
 
 /** The pages of this version, in the order of the job. */
 public enum Page {
-    BRIEF("Brief"), LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL), RUNS("Runs", Topic.RUNS), FLOW("Flow", Topic.FLOW),
-    TANKS("Tanks", Topic.TANKS), VAPOR("Vapor", Topic.VAPOR), AIR("Air & water", Topic.AIR), FAULTS("Faults"),
+    BRIEF("Brief"),
+    LAYOUT("Layout", Topic.LAYOUT, Topic.ELECTRICAL),
+    RUNS("Runs", Topic.RUNS),
+    FLOW("Flow", Topic.FLOW),
+    TANKS("Tanks", Topic.TANKS),
+    VAPOR("Vapor", Topic.VAPOR),
+    AIR("Air & water", Topic.AIR),
+    FAULTS("Faults"),
     FLIGHT("Flight"),
-    HANGAR("Hangar tests", Topic.HANGAR), FIND("Find"), UPKEEP("Upkeep"), SIGN_OFF("Sign-off", Topic.values());
+    HANGAR("Hangar tests", Topic.HANGAR),
+    FIND("Find"),
+    UPKEEP("Upkeep"),
+    SIGN_OFF("Sign-off", Topic.values());
 
     private final String label;
     private final Set<Topic> topics;

@@ -23,8 +23,9 @@ import ration.desktop.upkeep.UpkeepPage;
 import ration.desktop.vapor.VaporPage;
 
 /**
- * The pages of one document and its conditions bar. Another document has pages of its own: what was chosen, typed, read or laid
- * over on these goes with them. Pages but the first are made when they are first wanted: the window stands sooner.
+ * The pages of one document and its conditions bar. Another document has pages of its own: what was chosen, typed, read
+ * or laid over on these goes with them. Pages but the first are made when they are first wanted: the window stands
+ * sooner.
  */
 final class Pages {
 

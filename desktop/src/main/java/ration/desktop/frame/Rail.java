@@ -95,7 +95,11 @@ final class Rail extends ColumnBox {
     }
 
     private void update() {
-        RailState state = RailState.of(session.shown().get().assessment(), session.faults().get(), Optional.ofNullable(session.flight().get()), LocalDate.now());
+        RailState state = RailState.of(
+                session.shown().get().assessment(),
+                session.faults().get(),
+                Optional.ofNullable(session.flight().get()),
+                LocalDate.now());
         rows.forEach((page, row) -> {
             NotchBar bar = bars.get(page);
             RailState.Bar is = state.bars().get(page);

@@ -22,8 +22,7 @@ import ration.upkeep.Due;
 record RailState(Map<Page, Bar> bars) {
 
     /** How far along its bar a page is, and its verdict. */
-    record Bar(double ratio, Verdict verdict) {
-    }
+    record Bar(double ratio, Verdict verdict) {}
 
     private static final Bar NOTHING = new Bar(Finding.MISSED, Verdict.NOT_SHOWN);
     /** Half a bar: something is short that has no ratio. */
@@ -32,7 +31,7 @@ record RailState(Map<Page, Bar> bars) {
     /**
      * @param faults as they were last worked out; none where they were not
      * @param flight as it was last flown; empty where it was not
-     * @param today  for what is due
+     * @param today for what is due
      */
     static RailState of(Assessment a, List<FaultAnswer> faults, Optional<Flight> flight, LocalDate today) {
         Map<Page, Bar> bars = new EnumMap<>(Page.class);
@@ -44,18 +43,32 @@ record RailState(Map<Page, Bar> bars) {
         bars.put(Page.FLIGHT, flight.map(f -> whole(f.verdict())).orElse(NOTHING));
         List<Due> due = Due.of(a.project().upkeep(), today);
         bars.put(Page.UPKEEP, due.isEmpty() ? NOTHING : whole(due.get(0).verdict()));
-        bars.put(Page.BRIEF, a.project().brief().demand() > 0 && Unsaid.of(a.project()).all().isEmpty() ? new Bar(Finding.MET, Verdict.HOLDS) : NOTHING);
+        bars.put(
+                Page.BRIEF,
+                a.project().brief().demand() > 0 && Unsaid.of(a.project()).all().isEmpty()
+                        ? new Bar(Finding.MET, Verdict.HOLDS)
+                        : NOTHING);
         bars.remove(Page.FIND);
         return new RailState(bars);
     }
 
     private static Bar whole(Verdict verdict) {
-        return new Bar(verdict == Verdict.NOT_SHOWN ? Finding.MISSED : verdict == Verdict.SHORT ? SHORT : Finding.MET, verdict);
+        return new Bar(
+                verdict == Verdict.NOT_SHOWN ? Finding.MISSED : verdict == Verdict.SHORT ? SHORT : Finding.MET,
+                verdict);
     }
 
-    /** The worst of its findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it. */
+    /**
+     * The worst of its findings; a page on which nothing was found is not shown, but a layout with nothing wrong in it.
+     */
     private static Bar worst(Assessment a, Page page) {
-        return a.findings().stream().filter(page::concerns).findFirst().map(f -> new Bar(f.ratio(), f.verdict())).orElseGet(() -> page == Page.LAYOUT && !a.blocked()
-                && a.problems().isEmpty() ? new Bar(Finding.MET, Verdict.HOLDS) : NOTHING);
+        return a.findings().stream()
+                .filter(page::concerns)
+                .findFirst()
+                .map(f -> new Bar(f.ratio(), f.verdict()))
+                .orElseGet(() ->
+                        page == Page.LAYOUT && !a.blocked() && a.problems().isEmpty()
+                                ? new Bar(Finding.MET, Verdict.HOLDS)
+                                : NOTHING);
     }
 }

@@ -35,7 +35,13 @@ final class TitleCell extends Button {
     private final Label subtitle = Ui.label("", "soft");
     private final ReadOnlyStringWrapper windowTitle = new ReadOnlyStringWrapper("");
 
-    TitleCell(Session session, FileDialogs dialogs, Documents documents, Exports exports, OpeningCard openingCard, Runnable showKeys) {
+    TitleCell(
+            Session session,
+            FileDialogs dialogs,
+            Documents documents,
+            Exports exports,
+            OpeningCard openingCard,
+            Runnable showKeys) {
         this.session = session;
         this.dialogs = dialogs;
         this.documents = documents;
@@ -66,7 +72,10 @@ final class TitleCell extends Button {
     }
 
     private void titles() {
-        Titles words = new Titles(session.shown().get().project(), session.changed().get(), Optional.ofNullable(session.file().get()));
+        Titles words = new Titles(
+                session.shown().get().project(),
+                session.changed().get(),
+                Optional.ofNullable(session.file().get()));
         aircraft.setText(words.aircraft());
         subtitle.setText(words.subtitle());
         windowTitle.set(words.window());
@@ -81,54 +90,72 @@ final class TitleCell extends Button {
 
         String subtitle() {
             Brief b = project.brief();
-            return b.engine().isBlank() ? b.delivery().label() + " feed" : b.engine() + ", " + b.delivery().label().toLowerCase(java.util.Locale.ROOT) + (b.delivery()
-                    == Brief.Delivery.GRAVITY ? " feed" : " fed");
+            return b.engine().isBlank()
+                    ? b.delivery().label() + " feed"
+                    : b.engine() + ", " + b.delivery().label().toLowerCase(java.util.Locale.ROOT)
+                            + (b.delivery() == Brief.Delivery.GRAVITY ? " feed" : " fed");
         }
 
         String window() {
-            return project.name() + (changed ? " (not saved)" : "") + file.map(f -> " \u2013 " + f.getFileName()).orElse("") + " \u2013 Ration";
+            return project.name() + (changed ? " (not saved)" : "")
+                    + file.map(f -> " \u2013 " + f.getFileName()).orElse("") + " \u2013 Ration";
         }
     }
 
     private ContextMenu menu() {
         ContextMenu menu = new ContextMenu();
-        menu.getItems().addAll(
-                item("New", "menu-new", "Ctrl+N", documents::startNew),
-                item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
-                item("Open the demo", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
+        menu.getItems()
+                .addAll(
+                        item("New", "menu-new", "Ctrl+N", documents::startNew),
+                        item("Open\u2026", "menu-open", "Ctrl+O", documents::askOpen),
+                        item("Open the demo", "menu-demo", null, () -> documents.openDemo(ProjectFile.DEMO)));
         for (String demo : ProjectFile.demos().subList(1, ProjectFile.demos().size())) {
-            menu.getItems().add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
+            menu.getItems()
+                    .add(item("Open the demo " + demo, "menu-demo-" + demo, null, () -> documents.openDemo(demo)));
         }
         Menu systems = new Menu("Whole systems");
         systems.setId("menu-systems");
-        ProjectFile.systems().forEach(s -> systems.getItems().add(item(Character.toUpperCase(s.charAt(0)) + s.substring(1).replace('-', ' '),
-                "menu-system-" + s, null, () -> documents.openDemo(s))));
+        ProjectFile.systems().forEach(s -> systems.getItems()
+                .add(item(
+                        Character.toUpperCase(s.charAt(0)) + s.substring(1).replace('-', ' '),
+                        "menu-system-" + s,
+                        null,
+                        () -> documents.openDemo(s))));
         menu.getItems().add(systems);
         for (Path recent : session.home().recent()) {
-            menu.getItems().add(item(recent.getFileName().toString(), "menu-recent", null,
-                    () -> documents.settled(() -> documents.leave(() -> documents.open(recent)))));
+            menu.getItems()
+                    .add(item(
+                            recent.getFileName().toString(),
+                            "menu-recent",
+                            null,
+                            () -> documents.settled(() -> documents.leave(() -> documents.open(recent)))));
         }
-        menu.getItems().addAll(new SeparatorMenuItem(),
-                item("Save", "menu-save", "Ctrl+S", documents::save),
-                item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", documents::saveAs),
-                new SeparatorMenuItem(),
-                item("Drawing as PDF\u2026", "menu-drawing-pdf", null, exports::drawingPdf),
-                item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
-                item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
-                item("This case as EPANET network\u2026", "menu-network", null, exports::network),
-                item("Compare with an earlier document\u2026", "menu-compare", null, () -> dialogs.toOpen(FileDialogs.Kind.DOCUMENT).ifPresent(path -> {
-                    openingCard.doing("Comparing with " + path.getFileName());
-                    session.compare(path);
-                })),
-                item("Packet for the inspector as PDF\u2026", "menu-packet", null, () -> {
-                    openingCard.doing("Writing the packet");
-                    exports.packet(session.opening());
-                }),
-                item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
-                new SeparatorMenuItem(),
-                item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
-                item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
-                new SeparatorMenuItem(), item("Keys", "menu-keys", null, showKeys));
+        menu.getItems()
+                .addAll(
+                        new SeparatorMenuItem(),
+                        item("Save", "menu-save", "Ctrl+S", documents::save),
+                        item("Save as\u2026", "menu-save-as", "Ctrl+Shift+S", documents::saveAs),
+                        new SeparatorMenuItem(),
+                        item("Drawing as PDF\u2026", "menu-drawing-pdf", null, exports::drawingPdf),
+                        item("Drawing as SVG\u2026", "menu-drawing-svg", null, exports::drawingSvg),
+                        item("Case matrix as CSV\u2026", "menu-matrix", null, exports::matrix),
+                        item("This case as EPANET network\u2026", "menu-network", null, exports::network),
+                        item("Compare with an earlier document\u2026", "menu-compare", null, () -> dialogs.toOpen(
+                                        FileDialogs.Kind.DOCUMENT)
+                                .ifPresent(path -> {
+                                    openingCard.doing("Comparing with " + path.getFileName());
+                                    session.compare(path);
+                                })),
+                        item("Packet for the inspector as PDF\u2026", "menu-packet", null, () -> {
+                            openingCard.doing("Writing the packet");
+                            exports.packet(session.opening());
+                        }),
+                        item("Runs sheet as PDF\u2026", "menu-runs-pdf", null, exports::print),
+                        new SeparatorMenuItem(),
+                        item(named("Undo", session.undoName()), "menu-undo", "Ctrl+Z", session::undo),
+                        item(named("Redo", session.redoName()), "menu-redo", "Ctrl+Shift+Z", session::redo),
+                        new SeparatorMenuItem(),
+                        item("Keys", "menu-keys", null, showKeys));
         return menu;
     }
 

@@ -22,7 +22,7 @@ import ration.quantity.UnitSystem;
  * Which test of the programme is picked and which record is open on the bench. Immutable.
  *
  * @param picked key of the test; empty while none is
- * @param open   id of the record; empty while none is
+ * @param open id of the record; empty while none is
  */
 record Bench(String picked, String open) {
 
@@ -39,7 +39,13 @@ record Bench(String picked, String open) {
 
     /** A test picked: what was interrupted of it is open again. */
     static Bench picked(Programme.Proof proof, Project p) {
-        return new Bench(proof.wanted().key(), p.tests().stream().filter(t -> proof.wanted().is(t) && !t.progress().done()).map(HangarTest::id).reduce((x, y) -> y).orElse(""));
+        return new Bench(
+                proof.wanted().key(),
+                p.tests().stream()
+                        .filter(t -> proof.wanted().is(t) && !t.progress().done())
+                        .map(HangarTest::id)
+                        .reduce((x, y) -> y)
+                        .orElse(""));
     }
 
     /** A record opened, and the test it is of picked. */
@@ -48,12 +54,17 @@ record Bench(String picked, String open) {
     }
 
     Optional<Programme.Proof> proof(Programme programme) {
-        return programme.tests().stream().filter(p -> p.wanted().key().equals(picked)).findFirst();
+        return programme.tests().stream()
+                .filter(p -> p.wanted().key().equals(picked))
+                .findFirst();
     }
 
     /** How far the record that is open has come; empty where it is finished or none is open. */
     String running(Project p) {
-        return p.test(open).filter(t -> !t.progress().done()).map(t -> "running, step " + (t.progress().step() + 1)).orElse("");
+        return p.test(open)
+                .filter(t -> !t.progress().done())
+                .map(t -> "running, step " + (t.progress().step() + 1))
+                .orElse("");
     }
 
     /** How many tests count, no longer count, were interrupted. */
@@ -62,9 +73,13 @@ record Bench(String picked, String open) {
         if (programme.tests().isEmpty()) {
             return a.blocked() ? "nothing can be predicted before the layout is mended" : "";
         }
-        long stale = p.tests().stream().map(t -> Standing.of(t, p.asBuilt()).state()).filter(s -> s == Standing.State.STALE).count();
+        long stale = p.tests().stream()
+                .map(t -> Standing.of(t, p.asBuilt()).state())
+                .filter(s -> s == Standing.State.STALE)
+                .count();
         long broken = p.tests().stream().filter(t -> !t.progress().done()).count();
-        return programme.counting() + " of " + programme.asked() + " count" + (stale > 0 ? ", " + stale + " stale" : "") + (broken > 0 ? ", " + broken + " interrupted" : "");
+        return programme.counting() + " of " + programme.asked() + " count" + (stale > 0 ? ", " + stale + " stale" : "")
+                + (broken > 0 ? ", " + broken + " interrupted" : "");
     }
 
     /** An id that no record has. */
@@ -78,16 +93,26 @@ record Bench(String picked, String open) {
 
     /** A record begun, by whom and with what the last one was. */
     static Edit begin(Wanted w, String id, Project now, LocalDate today) {
-        Optional<HangarTest.Circumstances> last = now.tests().stream().reduce((x, y) -> y).map(HangarTest::by);
-        HangarTest.Circumstances by = new HangarTest.Circumstances(today.toString(), last.map(HangarTest.Circumstances::who).orElse(""), last.map(HangarTest.Circumstances::instrument)
-                .orElse(""), Optional.empty(), "", "");
+        Optional<HangarTest.Circumstances> last =
+                now.tests().stream().reduce((x, y) -> y).map(HangarTest::by);
+        HangarTest.Circumstances by = new HangarTest.Circumstances(
+                today.toString(),
+                last.map(HangarTest.Circumstances::who).orElse(""),
+                last.map(HangarTest.Circumstances::instrument).orElse(""),
+                Optional.empty(),
+                "",
+                "");
         Work work = work(w);
-        return Edit.of("Begin " + w.name().toLowerCase(Locale.ROOT), p -> p.with(new HangarTest(id, w.subject(), on(p, w, work, by), work, HangarTest.Progress.START)));
+        return Edit.of(
+                "Begin " + w.name().toLowerCase(Locale.ROOT),
+                p -> p.with(new HangarTest(id, w.subject(), on(p, w, work, by), work, HangarTest.Progress.START)));
     }
 
     /** What it rests on, as the aircraft is when it begins. */
     private static HangarTest.Circumstances on(Project p, Wanted w, Work work, HangarTest.Circumstances by) {
-        return work instanceof Work.Sheet ? by.on(Standing.restsOn(p.asBuilt(), w.subject(), work)) : p.asBuilt().tank(w.subject()).map(by::on).orElse(by);
+        return work instanceof Work.Sheet
+                ? by.on(Standing.restsOn(p.asBuilt(), w.subject(), work))
+                : p.asBuilt().tank(w.subject()).map(by::on).orElse(by);
     }
 
     private static Work work(Wanted w) {
@@ -97,30 +122,40 @@ record Bench(String picked, String open) {
         if (w.kind() == TestKind.FILL) {
             return new Work.Fill("Level", Measured.of(0, Unit.DEGREE, "level"), java.util.List.of());
         }
-        return w.kind() == TestKind.TOP_OFF ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty()) : w.begun();
+        return w.kind() == TestKind.TOP_OFF
+                ? new Work.TopOff(Measured.of(0, Unit.GALLON), Optional.empty())
+                : w.begun();
     }
 
     static Edit discard(HangarTest t) {
-        return Edit.of("Discard " + t.work().title().toLowerCase(Locale.ROOT), p -> p.withTests(p.tests().stream().filter(x -> !x.id().equals(t.id())).toList()));
+        return Edit.of(
+                "Discard " + t.work().title().toLowerCase(Locale.ROOT),
+                p -> p.withTests(
+                        p.tests().stream().filter(x -> !x.id().equals(t.id())).toList()));
     }
 
     /** A file noted beside a record, as that stands then. */
     static Edit attached(HangarTest t, HangarTest.Photo photo) {
-        return Edit.of("Attach " + photo.file(), p -> p.test(t.id()).map(x -> p.with(x.with(x.by().with(x.by().beside().with(photo))))).orElse(p));
+        return Edit.of("Attach " + photo.file(), p -> p.test(t.id())
+                .map(x -> p.with(x.with(x.by().with(x.by().beside().with(photo)))))
+                .orElse(p));
     }
 
     /** A part whose loss, or a tank whose height, would explain what was poured. */
     static String words(Fit f, UnitSystem u) {
         if (!f.key().equals(Fit.HIGHER)) {
-            return f.name() + ": " + fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 " + fine(u, f.scatter());
+            return f.name() + ": " + fine(u, f.was()) + " \u2192 " + fine(u, f.is()) + " \u00b1 "
+                    + fine(u, f.scatter());
         }
         Unit length = u.unit(Dimension.LENGTH);
         int digits = u == UnitSystem.US ? 2 : 0;
-        return f.name() + ": " + UnitSystem.figure(Math.abs(length.fromSi(f.is())), digits) + " \u00b1 " + UnitSystem.figure(length.fromSi(f.scatter()), digits) + " " + length.symbol()
+        return f.name() + ": " + UnitSystem.figure(Math.abs(length.fromSi(f.is())), digits) + " \u00b1 "
+                + UnitSystem.figure(length.fromSi(f.scatter()), digits) + " " + length.symbol()
                 + (f.is() < 0 ? " lower" : " higher") + " than laid out";
     }
 
     private static String fine(UnitSystem u, double pascal) {
-        return UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(pascal), u == UnitSystem.US ? 3 : 2) + " " + u.unit(Dimension.PRESSURE).symbol();
+        return UnitSystem.figure(u.unit(Dimension.PRESSURE).fromSi(pascal), u == UnitSystem.US ? 3 : 2) + " "
+                + u.unit(Dimension.PRESSURE).symbol();
     }
 }

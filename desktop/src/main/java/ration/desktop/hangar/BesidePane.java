@@ -36,7 +36,7 @@ final class BesidePane extends ColumnBox {
 
     /**
      * @param open told which record to open
-     * @param fit  told which flow test to fit a loss to
+     * @param fit told which flow test to fit a loss to
      * @param over told which logger's table to lay over the Vapor page
      */
     BesidePane(Session session, Consumer<HangarTest> open, Consumer<HangarTest> fit, Consumer<Path> over) {
@@ -54,30 +54,50 @@ final class BesidePane extends ColumnBox {
         Path document = session.file().get();
         if (!unread.isEmpty()) {
             // once: what somebody is writing on just now stays as being compared
-            comparing.start(task -> {
-                unread.forEach(p -> Attachments.state(document, p));
-                return unread;
-            }, read -> shown(picked, test, a), session::trouble);
+            comparing.start(
+                    task -> {
+                        unread.forEach(p -> Attachments.state(document, p));
+                        return unread;
+                    },
+                    read -> shown(picked, test, a),
+                    session::trouble);
         }
     }
 
     /** Shows it; files that have to be gone through first are given back. */
     private List<HangarTest.Photo> shown(Optional<Programme.Proof> picked, Optional<HangarTest> test, Assessment a) {
         getChildren().clear();
-        BesideWords words = new BesideWords(session.project(), a, session.units().get());
+        BesideWords words =
+                new BesideWords(session.project(), a, session.units().get());
         test.ifPresent(t -> runs(t, words));
         picked.ifPresent(p -> asked(p, words));
         List<HangarTest> mine = words.records(picked);
         if (!mine.isEmpty()) {
-            getChildren().addAll(Ui.rule(), Ui.label(picked.isPresent() ? "On record" : "On record, of what is no longer laid out", "group-title"));
-            mine.forEach(t -> getChildren().add(record(t, words.record(t), test.filter(t::equals).isPresent())));
+            getChildren()
+                    .addAll(
+                            Ui.rule(),
+                            Ui.label(
+                                    picked.isPresent() ? "On record" : "On record, of what is no longer laid out",
+                                    "group-title"));
+            mine.forEach(t -> getChildren()
+                    .add(record(t, words.record(t), test.filter(t::equals).isPresent())));
         }
         Path document = session.file().get();
-        return document == null ? List.of() : mine.stream().flatMap(t -> t.by().beside().photos().stream()).filter(p -> Attachments.known(document, p).isEmpty()).toList();
+        return document == null
+                ? List.of()
+                : mine.stream()
+                        .flatMap(t -> t.by().beside().photos().stream())
+                        .filter(p -> Attachments.known(document, p).isEmpty())
+                        .toList();
     }
 
     private void asked(Programme.Proof p, BesideWords words) {
-        getChildren().addAll(Ui.rule(), Ui.label("What it closes", "group-title"), Ui.wrapped(words.asks(p)), Ui.wrapped(words.source(p), "soft"));
+        getChildren()
+                .addAll(
+                        Ui.rule(),
+                        Ui.label("What it closes", "group-title"),
+                        Ui.wrapped(words.asks(p)),
+                        Ui.wrapped(words.source(p), "soft"));
         Label now = Ui.wrapped(words.now(p), p.verdict() == Verdict.SHORT ? "wrong-text" : "plain-text");
         now.setId("wanted-now");
         getChildren().add(now);
@@ -88,8 +108,16 @@ final class BesidePane extends ColumnBox {
         if (runs.isEmpty()) {
             return;
         }
-        getChildren().addAll(Ui.rule(), new RowBox(6, Ui.label("Runs", "group-title"), Ui.spring(), Ui.label(BesideWords.smallest((Work.Sheet) t.work()) ? "the smallest counts" : "",
-                "soft")));
+        getChildren()
+                .addAll(
+                        Ui.rule(),
+                        new RowBox(
+                                6,
+                                Ui.label("Runs", "group-title"),
+                                Ui.spring(),
+                                Ui.label(
+                                        BesideWords.smallest((Work.Sheet) t.work()) ? "the smallest counts" : "",
+                                        "soft")));
         for (BesideWords.Run r : runs) {
             NotchBar bar = new NotchBar(24, 7);
             Label verdict = Ui.label("", "verdict");
@@ -97,8 +125,15 @@ final class BesidePane extends ColumnBox {
                 bar.show(r.ratio().orElseThrow(), v);
                 Ui.verdict(verdict, v);
             });
-            HBox line = r.done() ? new RowBox(8, bar, new ColumnBox(Ui.label(r.name(), "bold"), Ui.label(r.under(), "soft")), Ui.spring(), Ui.label(r.flow(), "bold"), verdict) : new RowBox(8, bar,
-                    Ui.label(r.name(), "soft"), Ui.spring(), Ui.label("to do", "soft"));
+            HBox line = r.done()
+                    ? new RowBox(
+                            8,
+                            bar,
+                            new ColumnBox(Ui.label(r.name(), "bold"), Ui.label(r.under(), "soft")),
+                            Ui.spring(),
+                            Ui.label(r.flow(), "bold"),
+                            verdict)
+                    : new RowBox(8, bar, Ui.label(r.name(), "soft"), Ui.spring(), Ui.label("to do", "soft"));
             line.setAlignment(Pos.CENTER_LEFT);
             getChildren().add(line);
         }
@@ -107,21 +142,33 @@ final class BesidePane extends ColumnBox {
         }
     }
 
-    /** A file beside the document: whether it is what was recorded; a logger's table can be laid over the Vapor page. */
+    /**
+     * A file beside the document: whether it is what was recorded; a logger's table can be laid over the Vapor page.
+     */
     private HBox beside(HangarTest t, HangarTest.Photo p) {
         Path document = session.file().get();
-        Optional<Attachments.State> known = document == null ? Optional.of(Attachments.State.MISSING) : Attachments.known(document, p);
+        Optional<Attachments.State> known =
+                document == null ? Optional.of(Attachments.State.MISSING) : Attachments.known(document, p);
         HBox row = new RowBox(6);
         row.setAlignment(Pos.CENTER_LEFT);
-        known.ifPresentOrElse(state -> beside(row, t, p, state), () -> row.getChildren().setAll(Ui.label(p.file() + ", being compared with the record", "soft")));
+        known.ifPresentOrElse(state -> beside(row, t, p, state), () -> row.getChildren()
+                .setAll(Ui.label(p.file() + ", being compared with the record", "soft")));
         return row;
     }
 
     private void beside(HBox row, HangarTest t, HangarTest.Photo p, Attachments.State state) {
         Path document = session.file().get();
-        row.getChildren().setAll(Ui.label(p.file() + ", " + state.words(), state == Attachments.State.AS_RECORDED ? "soft" : "wrong-text"));
+        row.getChildren()
+                .setAll(Ui.label(
+                        p.file() + ", " + state.words(),
+                        state == Attachments.State.AS_RECORDED ? "soft" : "wrong-text"));
         if (t.work().kind() == TestKind.RUN_LOG && state == Attachments.State.AS_RECORDED) {
-            row.getChildren().add(Ui.button("Over Vapor", "lay-over-" + t.id(), () -> over.accept(document.resolveSibling(p.file())), "chip"));
+            row.getChildren()
+                    .add(Ui.button(
+                            "Over Vapor",
+                            "lay-over-" + t.id(),
+                            () -> over.accept(document.resolveSibling(p.file())),
+                            "chip"));
         }
     }
 

@@ -26,10 +26,10 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     /**
      * One run of a test that is repeated.
      *
-     * @param done    whether it was made
-     * @param under   what was read beside the flow
-     * @param flow    as shown; empty where it is none
-     * @param ratio   over what is asked; empty where nothing is, or the record no longer counts
+     * @param done whether it was made
+     * @param under what was read beside the flow
+     * @param flow as shown; empty where it is none
+     * @param ratio over what is asked; empty where nothing is, or the record no longer counts
      */
     record Run(String name, boolean done, String under, String flow, Optional<Double> ratio) {
         Optional<Verdict> verdict() {
@@ -38,8 +38,7 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     }
 
     /** A record in words. */
-    record Record(String name, String result, String words, boolean good) {
-    }
+    record Record(String name, String result, String words, boolean good) {}
 
     /** Runs made and to be made; none of a test that is not repeated. */
     List<Run> runs(HangarTest t) {
@@ -51,8 +50,12 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
         for (Work.Row r : sheet.rows()) {
             double flow = Readout.flow(sheet, r);
             String read = Readout.row(sheet, r, Map.of(), units);
-            all.add(new Run("Run " + (all.size() + 1), true, flow > 0 ? read.replaceAll(", [^,]*$", "") : read, flow > 0 ? units.text(flow, Dimension.FLOW) : "", flow > 0 && limit > 0
-                    ? Optional.of(flow / limit) : Optional.empty()));
+            all.add(new Run(
+                    "Run " + (all.size() + 1),
+                    true,
+                    flow > 0 ? read.replaceAll(", [^,]*$", "") : read,
+                    flow > 0 ? units.text(flow, Dimension.FLOW) : "",
+                    flow > 0 && limit > 0 ? Optional.of(flow / limit) : Optional.empty()));
         }
         while (all.size() < sheet.form().least()) {
             all.add(new Run("Run " + (all.size() + 1), false, "", "", Optional.empty()));
@@ -63,17 +66,32 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
     /** What a run is asked for; nothing of a record that no longer counts, or never did. */
     private double limit(HangarTest t) {
         boolean open = !t.progress().done() && !t.by().beside().standIn();
-        return open || Standing.of(t, project.asBuilt()).counts() ? a.programme().outcome(t.id()).flatMap(Outcome::measure).map(m -> m.limit()).orElse(0.0) : 0;
+        return open || Standing.of(t, project.asBuilt()).counts()
+                ? a.programme()
+                        .outcome(t.id())
+                        .flatMap(Outcome::measure)
+                        .map(m -> m.limit())
+                        .orElse(0.0)
+                : 0;
     }
 
     /** Whether the smallest of its runs counts, as of a flow. */
     static boolean smallest(Work.Sheet sheet) {
-        return Readout.flow(sheet, sheet.rows().isEmpty() ? Work.Row.of(Map.of()) : sheet.rows().get(0)) > 0;
+        return Readout.flow(
+                        sheet,
+                        sheet.rows().isEmpty()
+                                ? Work.Row.of(Map.of())
+                                : sheet.rows().get(0))
+                > 0;
     }
 
     /** Whether losses can be fitted to it: a finished flow test. */
     static boolean fits(HangarTest t) {
-        return t.work() instanceof Work.Sheet sheet && sheet.form().least() > 1 && !sheet.rows().isEmpty() && smallest(sheet) && t.progress().done();
+        return t.work() instanceof Work.Sheet sheet
+                && sheet.form().least() > 1
+                && !sheet.rows().isEmpty()
+                && smallest(sheet)
+                && t.progress().done();
     }
 
     String asks(Programme.Proof p) {
@@ -90,14 +108,30 @@ record BesideWords(Project project, Assessment a, UnitSystem units) {
 
     /** Records of the test picked; where none is, those of what is no longer laid out. */
     List<HangarTest> records(Optional<Programme.Proof> picked) {
-        return project.tests().stream().filter(t -> picked.map(p -> p.wanted().is(t)).orElseGet(() -> a.programme().tests().stream().noneMatch(p -> p.wanted().is(t)))).toList();
+        return project.tests().stream()
+                .filter(t -> picked.map(p -> p.wanted().is(t)).orElseGet(() -> a.programme().tests().stream()
+                        .noneMatch(p -> p.wanted().is(t))))
+                .toList();
     }
 
     Record record(HangarTest t) {
         Standing standing = Standing.of(t, project.asBuilt());
-        String result = t.work() instanceof Work.Sheet ? a.programme().outcome(t.id()).map(o -> o.measured().in(units)).filter(s -> s.length() < FITS).orElse("") : TankFound.brief(t, units);
-        String state = !t.progress().done() ? "interrupted at step " + (t.progress().step() + 1) : standing.counts() ? "counts" : (standing.state() == Standing.State.STALE
-                ? "no longer counts: " : "") + standing.words();
-        return new Record(Named.of(project.system(), t), result, t.by().date() + (t.by().who().isBlank() ? "" : ", " + t.by().who()) + ", " + state, standing.counts() || !t.progress().done());
+        String result = t.work() instanceof Work.Sheet
+                ? a.programme()
+                        .outcome(t.id())
+                        .map(o -> o.measured().in(units))
+                        .filter(s -> s.length() < FITS)
+                        .orElse("")
+                : TankFound.brief(t, units);
+        String state = !t.progress().done()
+                ? "interrupted at step " + (t.progress().step() + 1)
+                : standing.counts()
+                        ? "counts"
+                        : (standing.state() == Standing.State.STALE ? "no longer counts: " : "") + standing.words();
+        return new Record(
+                Named.of(project.system(), t),
+                result,
+                t.by().date() + (t.by().who().isBlank() ? "" : ", " + t.by().who()) + ", " + state,
+                standing.counts() || !t.progress().done());
     }
 }

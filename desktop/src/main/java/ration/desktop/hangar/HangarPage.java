@@ -35,7 +35,9 @@ import ration.proof.Wanted;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
 
-/** Hangar tests: the programme to the left, the test at hand in the middle, readings and what it closes to the right. */
+/**
+ * Hangar tests: the programme to the left, the test at hand in the middle, readings and what it closes to the right.
+ */
 public final class HangarPage extends LivePage {
 
     /** What the page asks of the window. */
@@ -65,7 +67,7 @@ public final class HangarPage extends LivePage {
     private Bench bench = Bench.EMPTY;
 
     /**
-     * @param today   tells the date that goes on a record
+     * @param today tells the date that goes on a record
      * @param layOver shows a logger's table over the Vapor page
      */
     public HangarPage(Session session, Files files, Supplier<LocalDate> today, Consumer<Path> layOver) {
@@ -78,13 +80,27 @@ public final class HangarPage extends LivePage {
         this.today = today;
         runner = new TestRunner(session, this::leave, this::attach);
         beside = new BesidePane(session, this::open, this::fit, layOver);
-        live = new LivePane((Dimension kind, String text, String from) -> runner.drop(kind, text, from), then -> this.files.choose(then::accept), this::standIn, session::say);
+        live = new LivePane(
+                (Dimension kind, String text, String from) -> runner.drop(kind, text, from),
+                then -> this.files.choose(then::accept),
+                this::standIn,
+                session::say);
         Label title = Ui.label("Hangar tests", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
         sum.setId("tests-sum");
-        HBox head = new RowBox(8, title, sum, Ui.spring(), Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"), Ui.button("Read CSV\u2026", "tests-read",
-                () -> this.files.readTable(this::read), "chip"), Ui.button("Write CSV\u2026", "tests-write", () -> this.files.writeTable("tests.csv", TestsCsv.write(session.project()
-                        .tests())), "chip"));
+        HBox head = new RowBox(
+                8,
+                title,
+                sum,
+                Ui.spring(),
+                Ui.button("Cards to print\u2026", "tests-cards", files::testCards, "chip"),
+                Ui.button("Read CSV\u2026", "tests-read", () -> this.files.readTable(this::read), "chip"),
+                Ui.button(
+                        "Write CSV\u2026",
+                        "tests-write",
+                        () -> this.files.writeTable(
+                                "tests.csv", TestsCsv.write(session.project().tests())),
+                        "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
         setTop(head);
@@ -117,7 +133,10 @@ public final class HangarPage extends LivePage {
         if (begin != null) {
             begin.requestFocus();
         } else {
-            list.getChildren().stream().filter(javafx.scene.control.Button.class::isInstance).findFirst().ifPresent(Node::requestFocus);
+            list.getChildren().stream()
+                    .filter(javafx.scene.control.Button.class::isInstance)
+                    .findFirst()
+                    .ifPresent(Node::requestFocus);
         }
     }
 
@@ -125,10 +144,13 @@ public final class HangarPage extends LivePage {
     protected void refresh() {
         Assessment a = session.shown().get().assessment();
         if (!a.programme().worked()) {
-            proving.start(task -> {
-                a.programme().work();
-                return a;
-            }, worked -> update(), session::trouble);
+            proving.start(
+                    task -> {
+                        a.programme().work();
+                        return a;
+                    },
+                    worked -> update(),
+                    session::trouble);
             return;
         }
         Project project = session.project();
@@ -173,13 +195,17 @@ public final class HangarPage extends LivePage {
 
     private Optional<Source> standIn() {
         Assessment a = session.shown().get().assessment();
-        return session.project().test(bench.open()).filter(t -> a.basis().isPresent() && t.work() instanceof Work.Sheet && !t.progress().done()).map(t -> Source.standIn(() -> StandIn.of(a.basis().get(), a
-                .project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));
+        return session.project()
+                .test(bench.open())
+                .filter(t -> a.basis().isPresent()
+                        && t.work() instanceof Work.Sheet
+                        && !t.progress().done())
+                .map(t -> Source.standIn(() -> StandIn.of(
+                        a.basis().get(), a.project().brief(), t.subject(), (Work.Sheet) t.work(), System.nanoTime())));
     }
 
     /** A file brought beside the document, or why it was not. */
-    private record Brought(Optional<HangarTest.Photo> photo, String trouble) {
-    }
+    private record Brought(Optional<HangarTest.Photo> photo, String trouble) {}
 
     private void attach(HangarTest t) {
         Path document = session.file().get();
@@ -188,13 +214,17 @@ public final class HangarPage extends LivePage {
             return;
         }
         // a film takes seconds: behind the window
-        files.choose(chosen -> attaching.start(task -> {
-            try {
-                return new Brought(Optional.of(Attachments.attach(document, chosen)), "");
-            } catch (ProjectFileException e) {
-                return new Brought(Optional.empty(), e.getMessage() + " Nothing was changed.");
-            }
-        }, b -> b.photo().ifPresentOrElse(p -> session.apply(Bench.attached(t, p)), () -> session.trouble(b.trouble())), session::trouble));
+        files.choose(chosen -> attaching.start(
+                task -> {
+                    try {
+                        return new Brought(Optional.of(Attachments.attach(document, chosen)), "");
+                    } catch (ProjectFileException e) {
+                        return new Brought(Optional.empty(), e.getMessage() + " Nothing was changed.");
+                    }
+                },
+                b -> b.photo()
+                        .ifPresentOrElse(p -> session.apply(Bench.attached(t, p)), () -> session.trouble(b.trouble())),
+                session::trouble));
     }
 
     /** Offers each part whose loss could explain what was poured. */
@@ -227,7 +257,9 @@ public final class HangarPage extends LivePage {
         try {
             List<HangarTest> read = TestsCsv.read(text);
             TestsCsv.Import into = TestsCsv.into(session.project().tests(), read);
-            session.apply(Edit.of("Read tests from a table", p -> p.withTests(TestsCsv.into(p.tests(), read).all())));
+            session.apply(Edit.of(
+                    "Read tests from a table",
+                    p -> p.withTests(TestsCsv.into(p.tests(), read).all())));
             session.done(into.words() + (into.added() > 0 ? " Ctrl+Z takes them back." : ""));
         } catch (IllegalArgumentException e) {
             session.say(e.getMessage() + " Nothing was changed.");

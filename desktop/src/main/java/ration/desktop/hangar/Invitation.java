@@ -8,7 +8,8 @@ import ration.quantity.UnitSystem;
 record Invitation(Programme.Proof proof, UnitSystem units) {
 
     String where() {
-        return proof.wanted().kind().group().label() + ", closes " + proof.wanted().kind().closes().toLowerCase(Locale.ROOT);
+        return proof.wanted().kind().group().label() + ", closes "
+                + proof.wanted().kind().closes().toLowerCase(Locale.ROOT);
     }
 
     String title() {
@@ -17,8 +18,10 @@ record Invitation(Programme.Proof proof, UnitSystem units) {
 
     String words() {
         String asks = proof.wanted().asks();
-        return asks.substring(0, 1).toUpperCase(Locale.ROOT) + asks.substring(1) + ". " + (proof.counts() || proof.record().isEmpty() ? proof.outcome().words().in(units)
-                : "On record: " + proof.state() + ".");
+        return asks.substring(0, 1).toUpperCase(Locale.ROOT) + asks.substring(1) + ". "
+                + (proof.counts() || proof.record().isEmpty()
+                        ? proof.outcome().words().in(units)
+                        : "On record: " + proof.state() + ".");
     }
 
     /** What was measured, where that counts; else what is computed. */
@@ -29,7 +32,8 @@ record Invitation(Programme.Proof proof, UnitSystem units) {
     String under() {
         String predicted = proof.outcome().predicted().in(units);
         String needs = proof.outcome().needs().in(units);
-        return (proof.counts() || predicted.isEmpty() ? "" : "Computed, not measured. ") + (needs.isEmpty() ? "" : "Needs " + needs + ". ");
+        return (proof.counts() || predicted.isEmpty() ? "" : "Computed, not measured. ")
+                + (needs.isEmpty() ? "" : "Needs " + needs + ". ");
     }
 
     String button() {

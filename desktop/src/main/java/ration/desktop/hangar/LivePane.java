@@ -24,7 +24,10 @@ import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.reading.Live;
 
-/** Readings as they come, with their age: from a growing file, a port of this machine, or the stand-in; a steady mean goes into the step in hand. */
+/**
+ * Readings as they come, with their age: from a growing file, a port of this machine, or the stand-in; a steady mean
+ * goes into the step in hand.
+ */
 final class LivePane extends ColumnBox {
 
     /** A mean is taken over so long, s. */
@@ -50,9 +53,13 @@ final class LivePane extends ColumnBox {
 
     /**
      * @param chooseFile asks for a file, and goes on with it
-     * @param standIn    the stand-in for the test in hand; empty where there is none to play
+     * @param standIn the stand-in for the test in hand; empty where there is none to play
      */
-    LivePane(Taker taker, Consumer<Consumer<java.nio.file.Path>> chooseFile, Supplier<Optional<Source>> standIn, Consumer<String> say) {
+    LivePane(
+            Taker taker,
+            Consumer<Consumer<java.nio.file.Path>> chooseFile,
+            Supplier<Optional<Source>> standIn,
+            Consumer<String> say) {
         this.taker = taker;
         setSpacing(6);
         TextField port = new TextField();
@@ -71,13 +78,29 @@ final class LivePane extends ColumnBox {
                 say.accept("A port of this machine is a number from 1 to 65535.");
             }
         });
-        HBox chips = new RowBox(4, Ui.button("File\u2026", "live-file", () -> chooseFile.accept(p -> listen(Source.growing(p))), "chip"), port, Ui.button("Stand-in", "live-stand-in",
-                () -> standIn.get().ifPresentOrElse(this::listen, () -> say.accept("Open a test first, and enter what it is done at: the stand-in plays that.")), "chip"), Ui.button("Stop",
-                        "live-stop", this::stop, "chip"));
+        HBox chips = new RowBox(
+                4,
+                Ui.button("File\u2026", "live-file", () -> chooseFile.accept(p -> listen(Source.growing(p))), "chip"),
+                port,
+                Ui.button(
+                        "Stand-in",
+                        "live-stand-in",
+                        () -> standIn.get()
+                                .ifPresentOrElse(
+                                        this::listen,
+                                        () -> say.accept("Open a test first, and enter what it is done at: the stand-in"
+                                                + " plays that.")),
+                        "chip"),
+                Ui.button("Stop", "live-stop", this::stop, "chip"));
         chips.setAlignment(Pos.CENTER_LEFT);
         from.setId("live-from");
         channels.setId("live-channels");
-        getChildren().addAll(new RowBox(6, Ui.label("Readings", "group-title"), Ui.spring(), from), chips, channels, trouble);
+        getChildren()
+                .addAll(
+                        new RowBox(6, Ui.label("Readings", "group-title"), Ui.spring(), from),
+                        chips,
+                        channels,
+                        trouble);
         clock.setCycleCount(Animation.INDEFINITE);
         sceneProperty().addListener((o, was, now) -> {
             if (now == null) {
@@ -124,8 +147,13 @@ final class LivePane extends ColumnBox {
 
     /** How fast a can fills, where it does. */
     private static String rise(Source s, Live.Shown c) {
-        return c.unit().dimension() != Dimension.VOLUME ? "" : s.live().rise(c.name(), RISE).filter(r -> r > 1e-9).map(r -> ", " + UnitSystem.US.text(r, Dimension.FLOW))
-                .orElse("");
+        return c.unit().dimension() != Dimension.VOLUME
+                ? ""
+                : s.live()
+                        .rise(c.name(), RISE)
+                        .filter(r -> r > 1e-9)
+                        .map(r -> ", " + UnitSystem.US.text(r, Dimension.FLOW))
+                        .orElse("");
     }
 
     private Label[] row(Source s, Live.Shown c) {
@@ -145,7 +173,15 @@ final class LivePane extends ColumnBox {
     private void use(Source s, Live.Shown c) {
         boolean can = c.unit().dimension() == Dimension.VOLUME;
         s.live().steady(c.name(), can ? 0 : STEADY).ifPresent(m -> {
-            String by = s.isStandIn() ? TestRunner.STAND_IN : s.name() + (m.n() > 1 ? " \u00b1" + figure(c.unit(), m.scatter() + c.unit().toSi(0)) : "");
+            String by = s.isStandIn()
+                    ? TestRunner.STAND_IN
+                    : s.name()
+                            + (m.n() > 1
+                                    ? " \u00b1"
+                                            + figure(
+                                                    c.unit(),
+                                                    m.scatter() + c.unit().toSi(0))
+                                    : "");
             if (!taker.take(c.unit().dimension(), figure(c.unit(), m.mean()), by)) {
                 trouble.setText("The step in hand takes nothing of this kind.");
             }

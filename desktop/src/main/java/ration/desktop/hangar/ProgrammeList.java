@@ -32,22 +32,34 @@ final class ProgrammeList extends ColumnBox {
 
     /** @param picked key of the test that is open */
     void show(Programme programme, String picked, String running, LocalDate today) {
-        Optional<String> focused = getChildren().stream().filter(javafx.scene.Node::isFocused).map(javafx.scene.Node::getId).findFirst();
+        Optional<String> focused = getChildren().stream()
+                .filter(javafx.scene.Node::isFocused)
+                .map(javafx.scene.Node::getId)
+                .findFirst();
         getChildren().clear();
         if (programme.tests().isEmpty()) {
             getChildren().add(Ui.wrapped("Lay out a tank first, on the Layout page.", "soft"));
             return;
         }
         getChildren().add(head());
-        new ProgrammeRows(programme, picked, running, today).rows().forEach(r -> getChildren().add(row(r)));
-        focused.flatMap(id -> getChildren().stream().filter(n -> id.equals(n.getId())).findFirst()).ifPresent(javafx.scene.Node::requestFocus);
+        new ProgrammeRows(programme, picked, running, today).rows().forEach(r -> getChildren()
+                .add(row(r)));
+        focused.flatMap(id ->
+                        getChildren().stream().filter(n -> id.equals(n.getId())).findFirst())
+                .ifPresent(javafx.scene.Node::requestFocus);
     }
 
     private static HBox head() {
         Label test = Ui.label("Test", "soft");
         Label state = Ui.label("State", "soft");
         Label closes = Ui.label("Closes", "soft");
-        HBox box = new RowBox(5, Ui.wide(new Region(), WIDE[0]), Ui.wide(new Region(), 24), Ui.wide(test, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(closes, WIDE[3]));
+        HBox box = new RowBox(
+                5,
+                Ui.wide(new Region(), WIDE[0]),
+                Ui.wide(new Region(), 24),
+                Ui.wide(test, WIDE[1]),
+                Ui.wide(state, WIDE[2]),
+                Ui.wide(closes, WIDE[3]));
         box.setPadding(new Insets(4, 8, 3, 8));
         return box;
     }
@@ -62,7 +74,13 @@ final class ProgrammeList extends ColumnBox {
             name.getStyleClass().add("bold");
             state.getStyleClass().add("bold");
         }
-        HBox box = new RowBox(5, Ui.wide(Ui.label(r.group(), "group-title"), WIDE[0]), bar, Ui.wide(name, WIDE[1]), Ui.wide(state, WIDE[2]), Ui.wide(Ui.label(r.closes(), "soft"), WIDE[3]));
+        HBox box = new RowBox(
+                5,
+                Ui.wide(Ui.label(r.group(), "group-title"), WIDE[0]),
+                bar,
+                Ui.wide(name, WIDE[1]),
+                Ui.wide(state, WIDE[2]),
+                Ui.wide(Ui.label(r.closes(), "soft"), WIDE[3]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", r.id(), () -> pick.accept(p));
         row.setGraphic(box);

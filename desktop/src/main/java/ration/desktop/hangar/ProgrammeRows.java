@@ -14,23 +14,33 @@ import ration.proof.Programme;
 /**
  * What the list of tests says, before any of it is a node.
  *
- * @param picked  key of the test that is open
+ * @param picked key of the test that is open
  * @param running how far its record has come; empty where none is open
- * @param today   the day from which a piece to be looked at again is over
+ * @param today the day from which a piece to be looked at again is over
  */
 record ProgrammeRows(Programme programme, String picked, String running, LocalDate today) {
 
     /**
      * A test in words.
      *
-     * @param group   over the first of a group; empty else
-     * @param state   how it stands
-     * @param bad     whether that is to be mended
-     * @param strong  whether it is next or open
-     * @param stale   whether what was done no longer counts
-     * @param spoken  for those who do not see it
+     * @param group over the first of a group; empty else
+     * @param state how it stands
+     * @param bad whether that is to be mended
+     * @param strong whether it is next or open
+     * @param stale whether what was done no longer counts
+     * @param spoken for those who do not see it
      */
-    record Row(Programme.Proof proof, String id, String group, String name, String state, boolean bad, boolean strong, boolean stale, boolean open, String spoken) {
+    record Row(
+            Programme.Proof proof,
+            String id,
+            String group,
+            String name,
+            String state,
+            boolean bad,
+            boolean strong,
+            boolean stale,
+            boolean open,
+            String spoken) {
 
         String closes() {
             return proof.wanted().kind().closes();
@@ -56,26 +66,59 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
 
     private Row row(Programme.Proof p, String group, boolean next) {
         boolean open = p.wanted().key().equals(picked);
-        boolean stale = p.standing().map(Standing::state).filter(s -> s == Standing.State.STALE).isPresent();
+        boolean stale = p.standing()
+                .map(Standing::state)
+                .filter(s -> s == Standing.State.STALE)
+                .isPresent();
         boolean over = over(p);
-        String state = open && !running.isEmpty() ? running : over ? "look again, over" : next && p.record().isEmpty() ? "next" : state(p);
-        return new Row(p, id(p), group, brief(p.wanted().name()), state, stale || over || p.counts() && p.verdict() == Verdict.SHORT, next || open, stale, open, String.join(", ", p.wanted()
-                .name(), p.state() + (over ? ", to be looked at again by now" : ""), "closes " + p.wanted().kind().closes()));
+        String state = open && !running.isEmpty()
+                ? running
+                : over ? "look again, over" : next && p.record().isEmpty() ? "next" : state(p);
+        return new Row(
+                p,
+                id(p),
+                group,
+                brief(p.wanted().name()),
+                state,
+                stale || over || p.counts() && p.verdict() == Verdict.SHORT,
+                next || open,
+                stale,
+                open,
+                String.join(
+                        ", ",
+                        p.wanted().name(),
+                        p.state() + (over ? ", to be looked at again by now" : ""),
+                        "closes " + p.wanted().kind().closes()));
     }
 
     private static String id(Programme.Proof p) {
-        return "wanted-" + p.wanted().key().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("-$", "");
+        return "wanted-"
+                + p.wanted()
+                        .key()
+                        .toLowerCase(Locale.ROOT)
+                        .replaceAll("[^a-z0-9]+", "-")
+                        .replaceAll("-$", "");
     }
 
     /** Whether a piece was to be looked at again by now. */
     private boolean over(Programme.Proof p) {
-        return p.counts() && p.record().map(t -> t.work()).filter(Work.Sheet.class::isInstance).map(Work.Sheet.class::cast).flatMap(Work.Sheet::again).filter(d -> d.compareTo(today
-                .toString()) <= 0).isPresent();
+        return p.counts()
+                && p.record()
+                        .map(t -> t.work())
+                        .filter(Work.Sheet.class::isInstance)
+                        .map(Work.Sheet.class::cast)
+                        .flatMap(Work.Sheet::again)
+                        .filter(d -> d.compareTo(today.toString()) <= 0)
+                        .isPresent();
     }
 
     /** The group and its column say the rest. */
     private static String brief(String name) {
-        return name.replace("Drain test", "Drain").replace(" of ", ", ").replace("Tank under pressure", "Pressure").replaceAll(" tank$", "").replace("Dead-head pressure", "Dead-head");
+        return name.replace("Drain test", "Drain")
+                .replace(" of ", ", ")
+                .replace("Tank under pressure", "Pressure")
+                .replaceAll(" tank$", "")
+                .replace("Dead-head pressure", "Dead-head");
     }
 
     /** Short enough for its column: of a test that counts the day without its year, and the verdict. */
@@ -84,6 +127,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
             return p.state();
         }
         String date = p.record().orElseThrow().by().date();
-        return date.substring(Math.min(5, date.length())) + ", " + p.outcome().verdict().word();
+        return date.substring(Math.min(5, date.length())) + ", "
+                + p.outcome().verdict().word();
     }
 }

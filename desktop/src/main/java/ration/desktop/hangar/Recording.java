@@ -7,8 +7,7 @@ import ration.evidence.Work;
 /** Changes of a record, each of the record as it stands when it is made. */
 final class Recording {
 
-    private Recording() {
-    }
+    private Recording() {}
 
     /** A change of what was read, of a record of this kind of work; others stay as they are. */
     static <W extends Work> UnaryOperator<HangarTest> work(Class<W> kind, UnaryOperator<W> change) {
@@ -16,7 +15,8 @@ final class Recording {
     }
 
     static UnaryOperator<HangarTest> finished(boolean done) {
-        return t -> t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), done));
+        return t ->
+                t.with(new HangarTest.Progress(t.progress().step(), t.progress().seconds(), done));
     }
 
     /** One after the other. */

@@ -54,7 +54,11 @@ final class SheetEntry {
     }
 
     private TextField field(Form.Ask ask, Optional<Measured> known) {
-        TextField field = runner.field("sheet-" + ask.key(), readings().label(ask), known.map(m -> m.quantity().shown()).orElse(""), true);
+        TextField field = runner.field(
+                "sheet-" + ask.key(),
+                readings().label(ask),
+                known.map(m -> m.quantity().shown()).orElse(""),
+                true);
         field.setPromptText(readings().meant(ask).symbol());
         field.getProperties().put(TestRunner.TAKES, ask.unit().dimension());
         return field;
@@ -73,17 +77,22 @@ final class SheetEntry {
     }
 
     private void figures(HangarTest t, Work.Sheet sheet, List<String> keys) {
-        List<Form.Ask> asks = sheet.form().once().stream().filter(a -> keys.contains(a.key())).toList();
-        Map<String, TextField> fields = grid(asks, a -> Optional.ofNullable(sheet.once().get(a.key())));
-        runner.next("Entered", () -> runner.tried(() -> {
-            Map<String, Measured> read = read(asks, fields);
-            UnaryOperator<HangarTest> fed = runner.fed();
-            runner.advance(t, Recording.both(fed, SheetReadings.figures(read)));
-        }));
+        List<Form.Ask> asks =
+                sheet.form().once().stream().filter(a -> keys.contains(a.key())).toList();
+        Map<String, TextField> fields =
+                grid(asks, a -> Optional.ofNullable(sheet.once().get(a.key())));
+        runner.next(
+                "Entered",
+                () -> runner.tried(() -> {
+                    Map<String, Measured> read = read(asks, fields);
+                    UnaryOperator<HangarTest> fed = runner.fed();
+                    runner.advance(t, Recording.both(fed, SheetReadings.figures(read)));
+                }));
         predicted(t);
     }
 
-    private Map<String, TextField> grid(List<Form.Ask> asks, java.util.function.Function<Form.Ask, Optional<Measured>> known) {
+    private Map<String, TextField> grid(
+            List<Form.Ask> asks, java.util.function.Function<Form.Ask, Optional<Measured>> known) {
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(6);
@@ -109,20 +118,35 @@ final class SheetEntry {
             clock(t, time);
         }
         int done = sheet.rows().size();
-        runner.next(done == 0 ? "Record it" : "Record run " + (done + 1), () -> runner.tried(() -> {
-            Map<String, Measured> read = read(asks, fields);
-            UnaryOperator<HangarTest> fed = runner.fed();
-            runner.put("Record a run", t, Recording.both(fed, SheetReadings.on(now -> now.plus(Work.Row.of(read)))));
-        }));
+        runner.next(
+                done == 0 ? "Record it" : "Record run " + (done + 1),
+                () -> runner.tried(() -> {
+                    Map<String, Measured> read = read(asks, fields);
+                    UnaryOperator<HangarTest> fed = runner.fed();
+                    runner.put(
+                            "Record a run",
+                            t,
+                            Recording.both(fed, SheetReadings.on(now -> now.plus(Work.Row.of(read)))));
+                }));
         if (done > 0) {
-            runner.buttons().getChildren().add(1, Ui.button("That was the last", "sheet-last", () -> runner.advance(t), "big-button"));
-            runner.buttons().getChildren().add(2, Ui.button("Strike run " + done, "sheet-strike", () -> runner.put("Strike a run", t, SheetReadings.struck(done)), "plain"));
+            runner.buttons()
+                    .getChildren()
+                    .add(1, Ui.button("That was the last", "sheet-last", () -> runner.advance(t), "big-button"));
+            runner.buttons()
+                    .getChildren()
+                    .add(
+                            2,
+                            Ui.button(
+                                    "Strike run " + done,
+                                    "sheet-strike",
+                                    () -> runner.put("Strike a run", t, SheetReadings.struck(done)),
+                                    "plain"));
         }
         predicted(t);
     }
 
     private void clock(HangarTest t, TextField time) {
-        Button button = Ui.button("Start the clock", "sheet-clock", () -> { });
+        Button button = Ui.button("Start the clock", "sheet-clock", () -> {});
         button.setOnAction(e -> {
             if (runner.clock().getStatus() == Animation.Status.RUNNING) {
                 runner.stop();
@@ -155,21 +179,37 @@ final class SheetEntry {
         runner.entry().getChildren().add(rows);
         Grade good = sheet.form().grades().get(0);
         List<String> open = SheetReadings.open(sheet, pieces);
-        runner.next(open.isEmpty() ? "All looked at" : "Go on, " + open.size() + " not looked at", () -> runner.advance(t));
+        runner.next(
+                open.isEmpty() ? "All looked at" : "Go on, " + open.size() + " not looked at", () -> runner.advance(t));
         if (!open.isEmpty() && pieces.size() > 1) {
-            runner.buttons().getChildren().add(1, Ui.button(open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(), "sheet-rest", () -> runner.put("Look at the rest", t, SheetReadings.all(open, good)),
-                    "big-button"));
+            runner.buttons()
+                    .getChildren()
+                    .add(
+                            1,
+                            Ui.button(
+                                    open.size() == pieces.size() ? "All " + good.word() : "The rest " + good.word(),
+                                    "sheet-rest",
+                                    () -> runner.put("Look at the rest", t, SheetReadings.all(open, good)),
+                                    "big-button"));
         }
     }
 
     private VBox piece(HangarTest t, Work.Sheet sheet, String id, String name) {
         Optional<Work.Row> seen = sheet.row(id);
-        HBox label = new RowBox(8, Ui.label(name, "bold"), Ui.label(runner.head(id).map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel over it").orElse(""), "soft"));
+        HBox label = new RowBox(
+                8,
+                Ui.label(name, "bold"),
+                Ui.label(
+                        runner.head(id)
+                                .map(h -> runner.units().text(h, Dimension.LENGTH) + " of fuel over it")
+                                .orElse(""),
+                        "soft"));
         ToggleGroup group = new ToggleGroup();
         HBox grades = new RowBox(2);
         for (Grade g : sheet.form().grades()) {
             ToggleButton b = new ToggleButton(g.word());
-            b.setId("grade-" + id.replace('.', '-') + "-" + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            b.setId("grade-" + id.replace('.', '-') + "-"
+                    + g.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
             b.setAccessibleText(name + ": " + g.word());
             b.getStyleClass().add("chip");
             b.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
@@ -207,8 +247,13 @@ final class SheetEntry {
 
     private void finish(HangarTest t, Work.Sheet sheet) {
         result(t);
-        runner.next("Finish", () -> runner.put("Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, Recording.finished(true)));
-        runner.buttons().getChildren().add(1, Ui.button("Attach a file\u2026", "sheet-attach", () -> runner.attach(t), "plain"));
+        runner.next(
+                "Finish",
+                () -> runner.put(
+                        "Finish " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, Recording.finished(true)));
+        runner.buttons()
+                .getChildren()
+                .add(1, Ui.button("Attach a file\u2026", "sheet-attach", () -> runner.attach(t), "plain"));
     }
 
     /** Big enough for the wing: what was read, its verdict, a sentence. */

@@ -38,7 +38,10 @@ record SheetReadings(UnitSystem units) {
 
     /** The first figure without which the test says nothing and that nobody entered. */
     Optional<Form.Ask> missing(List<Form.Ask> asks, Map<String, String> entered) {
-        return asks.stream().filter(Form.Ask::needed).filter(a -> entered.getOrDefault(a.key(), "").isBlank()).findFirst();
+        return asks.stream()
+                .filter(Form.Ask::needed)
+                .filter(a -> entered.getOrDefault(a.key(), "").isBlank())
+                .findFirst();
     }
 
     String asksFor(Form.Ask ask) {
@@ -84,7 +87,8 @@ record SheetReadings(UnitSystem units) {
     }
 
     static UnaryOperator<HangarTest> struck(int run) {
-        return on(now -> now.withRows(now.rows().subList(0, Math.min(run - 1, now.rows().size()))));
+        return on(now ->
+                now.withRows(now.rows().subList(0, Math.min(run - 1, now.rows().size()))));
     }
 
     /** Pieces nobody looked at. */

@@ -45,16 +45,24 @@ final class Source implements AutoCloseable {
     }
 
     private Source started(Work work) {
-        thread = new Thread(() -> {
-            try {
-                work.run(new LineCutter(l -> live.line(l, now()), live::tooLong));
-            } catch (IOException | RuntimeException e) {
-                // a source that was stopped ends by what stopped it
-                trouble = closed ? "" : name + ": " + (e instanceof IOException io ? FileTrouble.why(Path.of(name), io) : e.getMessage()) + ".";
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }, "readings");
+        thread = new Thread(
+                () -> {
+                    try {
+                        work.run(new LineCutter(l -> live.line(l, now()), live::tooLong));
+                    } catch (IOException | RuntimeException e) {
+                        // a source that was stopped ends by what stopped it
+                        trouble = closed
+                                ? ""
+                                : name + ": "
+                                        + (e instanceof IOException io
+                                                ? FileTrouble.why(Path.of(name), io)
+                                                : e.getMessage())
+                                        + ".";
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                    }
+                },
+                "readings");
         thread.setDaemon(true);
         thread.start();
         return this;
@@ -74,7 +82,8 @@ final class Source implements AutoCloseable {
         ByteBuffer some = ByteBuffer.allocate(1 << 16);
         while (!closed) {
             try (SeekableByteChannel in = Files.newByteChannel(file)) {
-                Object now = Files.readAttributes(file, BasicFileAttributes.class).fileKey();
+                Object now =
+                        Files.readAttributes(file, BasicFileAttributes.class).fileKey();
                 if (in.size() < at || key != null && !key.equals(now)) {
                     at = 0;
                     lines.begin();

@@ -20,10 +20,10 @@ import ration.quantity.UnitSystem;
 /**
  * What a test says where it stands, before any of it is a node.
  *
- * @param test    the record
+ * @param test the record
  * @param project as it is, which may be newer than what was assessed
- * @param a       what was assessed
- * @param units   results are shown in
+ * @param a what was assessed
+ * @param units results are shown in
  */
 record StepWords(HangarTest test, Project project, Assessment a, UnitSystem units) {
 
@@ -35,8 +35,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     private static final int FEW = 4;
 
     /** Something entered, in words. */
-    record Line(String name, String text) {
-    }
+    record Line(String name, String text) {}
 
     private List<Procedure.Step> steps() {
         return Procedure.of(test, project.system());
@@ -58,11 +57,16 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     }
 
     String where() {
-        return Named.of(project.system(), test) + (done() ? ", finished " + test.by().date() : ", step " + (steps().indexOf(step()) + 1) + " of " + steps().size());
+        return Named.of(project.system(), test)
+                + (done()
+                        ? ", finished " + test.by().date()
+                        : ", step " + (steps().indexOf(step()) + 1) + " of " + steps().size());
     }
 
     String title() {
-        return orphan() ? "What this test was done on is no longer laid out" : done() ? "What was found" : step().title();
+        return orphan()
+                ? "What this test was done on is no longer laid out"
+                : done() ? "What was found" : step().title();
     }
 
     String words() {
@@ -90,30 +94,44 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
 
     /** The figure of a test with a form, where it fits large. */
     String big() {
-        return outcome().map(o -> o.measured().in(units)).filter(s -> s.length() <= WIDEST).orElse("");
+        return outcome()
+                .map(o -> o.measured().in(units))
+                .filter(s -> s.length() <= WIDEST)
+                .orElse("");
     }
 
     /** What a test with a form found. */
     String found() {
-        return outcome().map(o -> countsNot() + o.words().in(units)).orElse("The layout does not ask for this test any more. The record is kept.");
+        return outcome()
+                .map(o -> countsNot() + o.words().in(units))
+                .orElse("The layout does not ask for this test any more. The record is kept.");
     }
 
     /** What the model says a test with a form would read, and what is asked, as soon as its condition is known. */
     String predicted() {
-        return outcome().map(o -> {
-            String predicted = o.predicted().in(units);
-            String needs = o.needs().in(units);
-            return (predicted.isEmpty() ? "" : "Computed for this condition " + predicted + ". ") + (needs.isEmpty() ? "" : "Needs " + needs + ".");
-        }).orElse("");
+        return outcome()
+                .map(o -> {
+                    String predicted = o.predicted().in(units);
+                    String needs = o.needs().in(units);
+                    return (predicted.isEmpty() ? "" : "Computed for this condition " + predicted + ". ")
+                            + (needs.isEmpty() ? "" : "Needs " + needs + ".");
+                })
+                .orElse("");
     }
 
     /** Changes whenever what is drawn of the step does. */
     String state() {
         Work work = test.work();
-        int entered = work instanceof Work.Drain d ? d.trials().size() : work instanceof Work.Fill f ? f.points().size() : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
+        int entered = work instanceof Work.Drain d
+                ? d.trials().size()
+                : work instanceof Work.Fill f
+                        ? f.points().size()
+                        : work instanceof Work.Sheet s ? s.rows().hashCode() : 0;
         boolean ending = done() || test.progress().step() >= steps().size() - 1;
         // what a test with a form found is shown anew once it was worked out
-        String told = work instanceof Work.Sheet && ending ? countsNot() + outcome().map(o -> o.words().in(units)).orElse("") : "";
+        String told = work instanceof Work.Sheet && ending
+                ? countsNot() + outcome().map(o -> o.words().in(units)).orElse("")
+                : "";
         return test.id() + "/" + test.progress().step() + "/" + done() + "/" + entered + "/" + units + "/" + told;
     }
 
@@ -123,17 +141,34 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
         if (test.work() instanceof Work.Drain d) {
             drained(d, all);
         } else if (test.work() instanceof Work.Fill f) {
-            all.add(new Line("Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown()));
+            all.add(new Line(
+                    "Attitude", f.attitude() + ", pitch " + f.pitch().quantity().shown()));
             for (int i = 0; i < f.points().size(); i++) {
-                all.add(new Line(units.fineVolume(f.total(i + 1)), f.points().get(i).reading().map(r -> r.quantity().shown()).orElse("not read")));
+                all.add(new Line(
+                        units.fineVolume(f.total(i + 1)),
+                        f.points()
+                                .get(i)
+                                .reading()
+                                .map(r -> r.quantity().shown())
+                                .orElse("not read")));
             }
         } else if (test.work() instanceof Work.TopOff top) {
             all.add(new Line("In it before", top.before().quantity().shown()));
-            top.metered().ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
+            top.metered()
+                    .ifPresent(m -> all.add(new Line("Metered", m.quantity().shown())));
         } else if (test.work() instanceof Work.Sheet sheet) {
             sheet(sheet, all);
         }
-        test.by().beside().photos().forEach(p -> all.add(new Line("Beside it", p.file() + ", " + p.sha256().substring(0, Math.min(TOLD_APART, p.sha256().length())))));
+        test.by()
+                .beside()
+                .photos()
+                .forEach(p -> all.add(new Line(
+                        "Beside it",
+                        p.file() + ", "
+                                + p.sha256()
+                                        .substring(
+                                                0,
+                                                Math.min(TOLD_APART, p.sha256().length())))));
         if (test.by().beside().standIn()) {
             all.add(new Line("Fed by", "the stand-in: it closes nothing"));
         }
@@ -144,11 +179,19 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     private void drained(Work.Drain d, List<Line> all) {
         for (int i = 0; i < d.trials().size(); i++) {
             Work.Trial trial = d.trials().get(i);
-            all.add(new Line("Trial " + (i + 1), trial.poured().quantity().shown() + " poured" + trial.back().map(b -> ", " + b.quantity().shown() + " back, " + units.fineVolume(trial
-                    .poured().si() - b.si()) + " stays").orElse("")));
+            all.add(new Line(
+                    "Trial " + (i + 1),
+                    trial.poured().quantity().shown() + " poured"
+                            + trial.back()
+                                    .map(b -> ", " + b.quantity().shown() + " back, "
+                                            + units.fineVolume(trial.poured().si() - b.si()) + " stays")
+                                    .orElse("")));
         }
         if (!d.position().isEmpty()) {
-            all.add(new Line("Selector", d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank " + d.tilt().quantity().shown()));
+            all.add(new Line(
+                    "Selector",
+                    d.position() + ", pitch " + d.pitch().quantity().shown() + ", bank "
+                            + d.tilt().quantity().shown()));
         }
     }
 
@@ -157,7 +200,8 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
         Map<String, String> pieces = sheet.form().pieces(project.system());
         int n = 0;
         for (Work.Row r : sheet.rows()) {
-            boolean good = r.grade().filter(g -> g == sheet.form().grades().get(0)).isPresent();
+            boolean good =
+                    r.grade().filter(g -> g == sheet.form().grades().get(0)).isPresent();
             if (!good || sheet.rows().size() <= FEW) {
                 all.add(new Line(r.grade().isPresent() ? "Seen" : "Run " + ++n, Readout.row(sheet, r, pieces, units)));
             }
@@ -166,7 +210,17 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
 
     private String by() {
         HangarTest.Circumstances by = test.by();
-        return Stream.of(by.date(), by.who(), by.instrument(), by.ambient().map(m -> m.quantity().shown()).orElse(""), by.notes(), by.beside().witness().isBlank() ? "" : "witness " + by
-                .beside().witness(), by.beside().calibration()).filter(s -> !s.isBlank()).collect(Collectors.joining(", "));
+        return Stream.of(
+                        by.date(),
+                        by.who(),
+                        by.instrument(),
+                        by.ambient().map(m -> m.quantity().shown()).orElse(""),
+                        by.notes(),
+                        by.beside().witness().isBlank()
+                                ? ""
+                                : "witness " + by.beside().witness(),
+                        by.beside().calibration())
+                .filter(s -> !s.isBlank())
+                .collect(Collectors.joining(", "));
     }
 }

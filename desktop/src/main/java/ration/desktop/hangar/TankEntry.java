@@ -54,7 +54,10 @@ final class TankEntry {
     }
 
     private Tank tank(HangarTest t) {
-        return runner.system().item(t.subject()).flatMap(i -> i.only(Tank.class)).orElseThrow();
+        return runner.system()
+                .item(t.subject())
+                .flatMap(i -> i.only(Tank.class))
+                .orElseThrow();
     }
 
     private TankReadings readings() {
@@ -66,12 +69,18 @@ final class TankEntry {
     }
 
     private void pour(HangarTest t, Tank tank) {
-        warn(tank, Passing.untrusted(Map.of(), shutOffs()), runner.system().selectors().isEmpty() ? "Even with every valve closed" : "Even with the selector at OFF");
+        warn(
+                tank,
+                Passing.untrusted(Map.of(), shutOffs()),
+                runner.system().selectors().isEmpty()
+                        ? "Even with every valve closed"
+                        : "Even with the selector at OFF");
         String usual = readings().usual(t.work());
         TextField amount = runner.field("test-poured", "Amount poured, " + volume(), "", true);
         amount.setPromptText(usual.isEmpty() ? volume() : usual + "?");
         runner.entry().getChildren().add(labelled("Poured", amount));
-        runner.next("Poured", () -> runner.tried(() -> runner.advance(t, readings().poured(amount.getText()))));
+        runner.next(
+                "Poured", () -> runner.tried(() -> runner.advance(t, readings().poured(amount.getText()))));
     }
 
     private static HBox labelled(String text, TextField field) {
@@ -110,16 +119,28 @@ final class TankEntry {
         grid.addRow(4, Ui.label("Bank"), tilt);
         runner.entry().getChildren().add(grid);
         Runnable work = () -> {
-            runner.tried(() -> readings().byMarks(front.getText(), rear.getText(), apart.getText()).ifPresent(pitch::setText));
+            runner.tried(() -> readings()
+                    .byMarks(front.getText(), rear.getText(), apart.getText())
+                    .ifPresent(pitch::setText));
             runner.big(TankReadings.nose(pitch.getText()));
         };
         for (TextField f : List.of(front, rear, apart, pitch)) {
             f.textProperty().addListener((o, was, now) -> work.run());
         }
         work.run();
-        runner.assessment().tank(t.subject()).ifPresent(a -> runner.under("Most is predicted to stay at " + a.predicted().attitude().label()
-                + "."));
-        runner.next("Set", () -> runner.tried(() -> runner.advance(t, readings().attitude(pitch.getText(), tilt.getText(), !front.getText().isBlank()))));
+        runner.assessment()
+                .tank(t.subject())
+                .ifPresent(a -> runner.under("Most is predicted to stay at "
+                        + a.predicted().attitude().label() + "."));
+        runner.next(
+                "Set",
+                () -> runner.tried(() -> runner.advance(
+                        t,
+                        readings()
+                                .attitude(
+                                        pitch.getText(),
+                                        tilt.getText(),
+                                        !front.getText().isBlank()))));
     }
 
     private void select(HangarTest t, Tank tank) {
@@ -139,7 +160,8 @@ final class TankEntry {
         for (Selector.Position p : selector.positions()) {
             if (!p.off()) {
                 ToggleButton button = new ToggleButton(p.name());
-                button.setId("test-position-" + p.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+                button.setId("test-position-"
+                        + p.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
                 button.setToggleGroup(group);
                 button.getStyleClass().add("big-button");
                 button.setSelected(p.name().equals(d.position()));
@@ -152,10 +174,13 @@ final class TankEntry {
             }
         }
         runner.entry().getChildren().setAll(row);
-        runner.next("Selected", () -> runner.tried(() -> {
-            Optional<String> at = Optional.ofNullable((ToggleButton) group.getSelectedToggle()).map(ToggleButton::getText);
-            runner.advance(t, TankReadings.selected(runner.system(), tank, at, on(selector, at.orElse(""))));
-        }));
+        runner.next(
+                "Selected",
+                () -> runner.tried(() -> {
+                    Optional<String> at = Optional.ofNullable((ToggleButton) group.getSelectedToggle())
+                            .map(ToggleButton::getText);
+                    runner.advance(t, TankReadings.selected(runner.system(), tank, at, on(selector, at.orElse(""))));
+                }));
         if (group.getSelectedToggle() instanceof ToggleButton b) {
             chosen.accept(b.getText());
         }
@@ -168,13 +193,14 @@ final class TankEntry {
 
     private void timer(HangarTest t) {
         runner.tickText();
-        runner.next("Start the timer", () -> { });
+        runner.next("Start the timer", () -> {});
         Button button = (Button) runner.buttons().getChildren().get(0);
         button.setOnAction(e -> {
             if (runner.clock().getStatus() == Animation.Status.RUNNING) {
                 runner.stop();
                 double timed = runner.seconds();
-                runner.advance(t, x -> x.with(new HangarTest.Progress(x.progress().step(), timed, false)));
+                runner.advance(
+                        t, x -> x.with(new HangarTest.Progress(x.progress().step(), timed, false)));
             } else {
                 runner.clock().play();
                 button.setText("It sputters");
@@ -185,10 +211,16 @@ final class TankEntry {
     private void back(HangarTest t) {
         Work.Drain d = (Work.Drain) t.work();
         Work.Trial last = d.trials().get(d.trials().size() - 1);
-        TextField amount = runner.field("test-drained", "Amount that came back, " + volume(), last.back().map(b -> b.quantity()
-                .shown()).orElse(""), true);
-        runner.entry().getChildren().add(labelled("Came back, of " + last.poured().quantity().shown(), amount));
-        runner.next("Entered", () -> runner.tried(() -> runner.advance(t, readings().cameBack(amount.getText(), last))));
+        TextField amount = runner.field(
+                "test-drained",
+                "Amount that came back, " + volume(),
+                last.back().map(b -> b.quantity().shown()).orElse(""),
+                true);
+        runner.entry()
+                .getChildren()
+                .add(labelled("Came back, of " + last.poured().quantity().shown(), amount));
+        runner.next(
+                "Entered", () -> runner.tried(() -> runner.advance(t, readings().cameBack(amount.getText(), last))));
     }
 
     private void parked(HangarTest t) {
@@ -198,46 +230,77 @@ final class TankEntry {
     }
 
     private void stands(HangarTest t, String name, String words, Measured pitch) {
-        runner.buttons().getChildren().add(Ui.button(words, "fill-" + name.toLowerCase(java.util.Locale.ROOT), () -> runner.advance(t, TankReadings.standing(name, pitch)), "big-button"));
+        runner.buttons()
+                .getChildren()
+                .add(Ui.button(
+                        words,
+                        "fill-" + name.toLowerCase(java.util.Locale.ROOT),
+                        () -> runner.advance(t, TankReadings.standing(name, pitch)),
+                        "big-button"));
     }
 
     private void reading(HangarTest t) {
         Work.Fill f = (Work.Fill) t.work();
         Unit length = runner.units().unit(Dimension.LENGTH);
         Work.Pour last = f.points().get(f.points().size() - 1);
-        TextField height = runner.field("test-reading", "Height on the gauge, " + length.symbol(), last.reading().map(r -> r.quantity()
-                .shown()).orElse(""), true);
-        runner.entry().getChildren().add(labelled("With " + runner.units().fineVolume(f.total(f.points().size())) + " in, it stands at", height));
-        runner.next("Marked", () -> runner.tried(() -> runner.advance(t, readings().gauge(height.getText(), last))));
+        TextField height = runner.field(
+                "test-reading",
+                "Height on the gauge, " + length.symbol(),
+                last.reading().map(r -> r.quantity().shown()).orElse(""),
+                true);
+        runner.entry()
+                .getChildren()
+                .add(labelled(
+                        "With " + runner.units().fineVolume(f.total(f.points().size())) + " in, it stands at", height));
+        runner.next(
+                "Marked", () -> runner.tried(() -> runner.advance(t, readings().gauge(height.getText(), last))));
     }
 
     private void before(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
-        TextField amount = runner.field("test-before", "In the tank before, " + volume(), top.before().by().isEmpty() ? "" : top.before().quantity().shown(), true);
+        TextField amount = runner.field(
+                "test-before",
+                "In the tank before, " + volume(),
+                top.before().by().isEmpty() ? "" : top.before().quantity().shown(),
+                true);
         amount.setPromptText("0 if dry");
         runner.entry().getChildren().add(labelled("In the tank", amount));
-        runner.next("Go on", () -> runner.tried(() -> runner.advance(t, readings().before(amount.getText()))));
+        runner.next(
+                "Go on", () -> runner.tried(() -> runner.advance(t, readings().before(amount.getText()))));
     }
 
     private void metered(HangarTest t) {
         Work.TopOff top = (Work.TopOff) t.work();
-        runner.assessment().tank(t.subject()).ifPresent(a -> runner.under("Expected by what is known now: " + runner.units().fineVolume(Math.max(0,
-                a.full() - top.before().si())) + "."));
-        TextField amount = runner.field("test-metered", "Metered until full, " + volume(), top.metered().map(m -> m.quantity()
-                .shown()).orElse(""), true);
+        runner.assessment()
+                .tank(t.subject())
+                .ifPresent(a -> runner.under("Expected by what is known now: "
+                        + runner.units()
+                                .fineVolume(Math.max(0, a.full() - top.before().si())) + "."));
+        TextField amount = runner.field(
+                "test-metered",
+                "Metered until full, " + volume(),
+                top.metered().map(m -> m.quantity().shown()).orElse(""),
+                true);
         runner.entry().getChildren().add(labelled("Metered", amount));
-        runner.next("Full", () -> runner.tried(() -> runner.advance(t, readings().metered(amount.getText()))));
+        runner.next(
+                "Full", () -> runner.tried(() -> runner.advance(t, readings().metered(amount.getText()))));
     }
 
     private void finish(HangarTest t) {
         result(t);
         String what = t.work().title().toLowerCase(java.util.Locale.ROOT);
         runner.next("Finish", () -> runner.put("Finish " + what, t, Recording.finished(true)));
-        int again = Procedure.of(t.work(), runner.system(), tank(t)).stream().map(Procedure.Step::asks).toList().indexOf(
-                Procedure.Asks.POUR);
+        int again = Procedure.of(t.work(), runner.system(), tank(t)).stream()
+                .map(Procedure.Step::asks)
+                .toList()
+                .indexOf(Procedure.Asks.POUR);
         if (again >= 0) {
             boolean drain = t.work() instanceof Work.Drain;
-            Button more = Ui.button(drain ? "Repeat" : "Next pour", "test-again", () -> runner.put("Another " + (drain ? "trial" : "pour"), t, x -> x.atStep(again)), "big-button");
+            Button more = Ui.button(
+                    drain ? "Repeat" : "Next pour",
+                    "test-again",
+                    () -> runner.put("Another " + (drain ? "trial" : "pour"), t, x -> x.atStep(again)),
+                    "big-button");
             runner.buttons().getChildren().add(1, more);
             if (!drain) {
                 javafx.application.Platform.runLater(more::requestFocus);

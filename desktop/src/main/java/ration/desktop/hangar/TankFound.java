@@ -13,7 +13,7 @@ import ration.tank.GaugeCurve;
 /**
  * What a drain, a fill or a top-off found.
  *
- * @param big   the figure, large; empty while there is none
+ * @param big the figure, large; empty while there is none
  * @param under what it is against
  */
 record TankFound(String big, String under) {
@@ -32,35 +32,74 @@ record TankFound(String big, String under) {
     }
 
     private static TankFound drained(Work.Drain d, Optional<TankAnswer> computed, UnitSystem u) {
-        DoubleSummaryStatistics stays = d.stayed().stream().mapToDouble(Double::doubleValue).summaryStatistics();
+        DoubleSummaryStatistics stays =
+                d.stayed().stream().mapToDouble(Double::doubleValue).summaryStatistics();
         Attitude at = new Attitude("Drained at", d.pitch().si(), d.tilt().si());
-        String against = computed.map(a -> "; computed for this attitude " + u.fineVolume(a.body().stranded(at.gravity().up(), a.feed()).volume())).orElse("");
-        return new TankFound(u.fineVolume(stays.getMax()) + " stays", (d.stayed().size() == 1 ? "One trial" : d.stayed().size() + " trials, mean " + u.fineVolume(stays.getAverage())
-                + ", scatter " + u.fineVolume(stays.getMax() - stays.getMin()) + "; the largest counts") + against + computed.map(a -> ". Placard " + u.fineVolume(a.placard()) + ".")
-                        .orElse("."));
+        String against = computed.map(a -> "; computed for this attitude "
+                        + u.fineVolume(
+                                a.body().stranded(at.gravity().up(), a.feed()).volume()))
+                .orElse("");
+        return new TankFound(
+                u.fineVolume(stays.getMax()) + " stays",
+                (d.stayed().size() == 1
+                                ? "One trial"
+                                : d.stayed().size() + " trials, mean " + u.fineVolume(stays.getAverage()) + ", scatter "
+                                        + u.fineVolume(stays.getMax() - stays.getMin()) + "; the largest counts")
+                        + against
+                        + computed.map(a -> ". Placard " + u.fineVolume(a.placard()) + ".")
+                                .orElse("."));
     }
 
     private static TankFound filled(Work.Fill f, Optional<TankAnswer> computed, UnitSystem u) {
         Work.Pour last = f.points().get(f.points().size() - 1);
-        return new TankFound(u.fineVolume(f.total(f.points().size())) + " in", last.reading().map(r -> "Stands at " + r.quantity().shown() + computed.map(a -> "; by shape it would be "
-                + u.fineVolume(GaugeCurve.of(a.body(), ApparentGravity.ofAttitude(f.pitch().si(), 0).up()).volumeByShape(r.si())) + " there").orElse("") + ".").orElse(
-                        "Nothing shows on the gauge yet."));
+        return new TankFound(
+                u.fineVolume(f.total(f.points().size())) + " in",
+                last.reading()
+                        .map(r -> "Stands at " + r.quantity().shown()
+                                + computed.map(a -> "; by shape it would be "
+                                                + u.fineVolume(GaugeCurve.of(
+                                                                a.body(),
+                                                                ApparentGravity.ofAttitude(
+                                                                                f.pitch()
+                                                                                        .si(),
+                                                                                0)
+                                                                        .up())
+                                                        .volumeByShape(r.si()))
+                                                + " there")
+                                        .orElse("")
+                                + ".")
+                        .orElse("Nothing shows on the gauge yet."));
     }
 
     private static TankFound topped(Work.TopOff top, Optional<TankAnswer> computed, UnitSystem u) {
         double all = top.before().si() + top.metered().orElseThrow().si();
-        return new TankFound(u.fineVolume(all) + " full", computed.map(a -> a.body().solid().volume()).map(shape -> "By shape it holds " + u.fineVolume(shape) + "; " + u.fineVolume(Math
-                .abs(all - shape)) + (all < shape ? " less" : " more") + " went in.").orElse(""));
+        return new TankFound(
+                u.fineVolume(all) + " full",
+                computed.map(a -> a.body().solid().volume())
+                        .map(shape -> "By shape it holds " + u.fineVolume(shape) + "; "
+                                + u.fineVolume(Math.abs(all - shape)) + (all < shape ? " less" : " more") + " went in.")
+                        .orElse(""));
     }
 
     /** The figure of a record in a few words; empty while it has none, and where its form tells it. */
     static String brief(HangarTest t, UnitSystem units) {
         if (t.work() instanceof Work.Drain d) {
-            return d.stayed().isEmpty() ? "" : units.fineVolume(d.stayed().stream().mapToDouble(Double::doubleValue).max().orElse(0));
+            return d.stayed().isEmpty()
+                    ? ""
+                    : units.fineVolume(d.stayed().stream()
+                            .mapToDouble(Double::doubleValue)
+                            .max()
+                            .orElse(0));
         }
         if (t.work() instanceof Work.Fill f) {
-            return f.points().isEmpty() ? "" : units.fineVolume(f.total(f.points().size()));
+            return f.points().isEmpty()
+                    ? ""
+                    : units.fineVolume(f.total(f.points().size()));
         }
-        return t.work() instanceof Work.TopOff top ? top.metered().map(m -> units.fineVolume(top.before().si() + m.si())).orElse("") : "";
+        return t.work() instanceof Work.TopOff top
+                ? top.metered()
+                        .map(m -> units.fineVolume(top.before().si() + m.si()))
+                        .orElse("")
+                : "";
     }
 }

@@ -17,8 +17,8 @@ import ration.topology.Passing;
 import ration.topology.Topology;
 
 /**
- * What can be entered of a drain, a fill or a top-off, and what that changes of the record. Each throws IllegalArgumentException with
- * a sentence where it cannot be.
+ * What can be entered of a drain, a fill or a top-off, and what that changes of the record. Each throws
+ * IllegalArgumentException with a sentence where it cannot be.
  *
  * @param units meant where none is written
  */
@@ -26,6 +26,7 @@ record TankReadings(UnitSystem units) {
 
     /** Most that any can or meter is asked for, m3: 500 gal. */
     private static final double MOST_VOLUME = 2;
+
     private static final double STEEPEST = Math.toRadians(60);
     /** More than was poured, by as much as a can may be misread. */
     private static final double MISREAD = 1.02;
@@ -47,9 +48,13 @@ record TankReadings(UnitSystem units) {
     /** The amount that is likely poured, to be typed over; empty where nothing tells. */
     String usual(Work work) {
         if (work instanceof Work.Drain d) {
-            return d.trials().isEmpty() ? volume() == Unit.GALLON ? "2.5 gal" : "10 L" : d.trials().get(d.trials().size() - 1).poured().quantity().shown();
+            return d.trials().isEmpty()
+                    ? volume() == Unit.GALLON ? "2.5 gal" : "10 L"
+                    : d.trials().get(d.trials().size() - 1).poured().quantity().shown();
         }
-        return work instanceof Work.Fill f && !f.points().isEmpty() ? f.points().get(f.points().size() - 1).poured().quantity().shown() : "";
+        return work instanceof Work.Fill f && !f.points().isEmpty()
+                ? f.points().get(f.points().size() - 1).poured().quantity().shown()
+                : "";
     }
 
     /** A trial begun, or begun again; a step of a fill. */
@@ -64,7 +69,10 @@ record TankReadings(UnitSystem units) {
     private static Work poured(Work work, Measured poured) {
         if (work instanceof Work.Drain d) {
             Work.Trial trial = new Work.Trial(poured, Optional.empty());
-            return d.trials().isEmpty() || d.trials().get(d.trials().size() - 1).back().isPresent() ? d.plus(trial) : d.withLast(trial);
+            return d.trials().isEmpty()
+                            || d.trials().get(d.trials().size() - 1).back().isPresent()
+                    ? d.plus(trial)
+                    : d.withLast(trial);
         }
         return work instanceof Work.Fill f ? f.plus(new Work.Pour(poured, Optional.empty())) : work;
     }
@@ -75,7 +83,10 @@ record TankReadings(UnitSystem units) {
             return Optional.empty();
         }
         Unit length = units.unit(Dimension.LENGTH);
-        double pitch = NoseHeight.pitch(Quantity.parse(front, length).si(), Quantity.parse(rear, length).si(), Quantity.parse(apart, length).si());
+        double pitch = NoseHeight.pitch(
+                Quantity.parse(front, length).si(),
+                Quantity.parse(rear, length).si(),
+                Quantity.parse(apart, length).si());
         return Optional.of(degrees(pitch));
     }
 
@@ -85,7 +96,9 @@ record TankReadings(UnitSystem units) {
 
     /** A pitch as it is entered, in large letters. */
     static String nose(String pitch) {
-        return pitch.isBlank() ? "" : pitch + " nose " + (pitch.startsWith("\u2212") || pitch.startsWith("-") ? "down" : "up");
+        return pitch.isBlank()
+                ? ""
+                : pitch + " nose " + (pitch.startsWith("\u2212") || pitch.startsWith("-") ? "down" : "up");
     }
 
     /** An angle somebody entered; nothing while nobody did. */
@@ -103,21 +116,28 @@ record TankReadings(UnitSystem units) {
         if (Math.abs(p.si()) > STEEPEST || Math.abs(b.si()) > STEEPEST) {
             throw new IllegalArgumentException("Pitch and bank lie within 60\u00b0.");
         }
-        return Recording.work(Work.Drain.class, x -> x.withAttitude(new Measured(p, marks ? "marks" : "level"), new Measured(b, "level")));
+        return Recording.work(
+                Work.Drain.class,
+                x -> x.withAttitude(new Measured(p, marks ? "marks" : "level"), new Measured(b, "level")));
     }
 
     /** Where fuel would run over from one tank to others, in a sentence; empty where no way is open. */
     static Optional<String> runsOver(FuelSystem system, Tank tank, Passing state, String when) {
         List<Tank> joined = Topology.of(system).joined(tank, state);
-        return joined.isEmpty() ? Optional.empty() : Optional.of(when + " a path stays open to " + String.join(" and ", joined.stream().map(Tank::name).toList())
-                + ": fuel would run over and spoil the count. Close it first.");
+        return joined.isEmpty()
+                ? Optional.empty()
+                : Optional.of(when + " a path stays open to "
+                        + String.join(" and ", joined.stream().map(Tank::name).toList())
+                        + ": fuel would run over and spoil the count. Close it first.");
     }
 
     /** @param state of the handles on that position */
     static UnaryOperator<HangarTest> selected(FuelSystem system, Tank tank, Optional<String> position, Passing state) {
-        String name = position.orElseThrow(() -> new IllegalArgumentException("Choose the position the selector stands at."));
+        String name =
+                position.orElseThrow(() -> new IllegalArgumentException("Choose the position the selector stands at."));
         if (!Topology.of(system).joined(tank, state).isEmpty()) {
-            throw new IllegalArgumentException("On " + name + " another tank feeds too: choose the position of this tank alone.");
+            throw new IllegalArgumentException(
+                    "On " + name + " another tank feeds too: choose the position of this tank alone.");
         }
         return Recording.work(Work.Drain.class, x -> x.withPosition(name));
     }
@@ -126,21 +146,27 @@ record TankReadings(UnitSystem units) {
     UnaryOperator<HangarTest> cameBack(String text, Work.Trial last) {
         Measured came = volumeIn(text, "can");
         if (came.si() > last.poured().si() * MISREAD) {
-            throw new IllegalArgumentException("More came back than the " + last.poured().quantity().shown()
-                    + " poured: the tank was not dry, or another fed into it. Look for an open path, then repeat.");
+            throw new IllegalArgumentException(
+                    "More came back than the " + last.poured().quantity().shown()
+                            + " poured: the tank was not dry, or another fed into it. Look for an open path,"
+                            + " then repeat.");
         }
         return Recording.work(Work.Drain.class, x -> x.withLast(new Work.Trial(last.poured(), Optional.of(came))));
     }
 
     /** How the aircraft stands while it is filled. */
     static UnaryOperator<HangarTest> standing(String name, Measured pitch) {
-        return Recording.both(Recording.work(Work.Fill.class, f -> f.withAttitude(name, pitch)), Recording.work(Work.TopOff.class, top -> new Work.TopOff(top.before(), top.metered(),
-                Optional.of(pitch))));
+        return Recording.both(
+                Recording.work(Work.Fill.class, f -> f.withAttitude(name, pitch)),
+                Recording.work(
+                        Work.TopOff.class, top -> new Work.TopOff(top.before(), top.metered(), Optional.of(pitch))));
     }
 
     /** What the gauge shows; nothing where it shows nothing yet. */
     UnaryOperator<HangarTest> gauge(String text, Work.Pour last) {
-        Optional<Measured> reading = text.isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(text, units.unit(Dimension.LENGTH)), "gauge"));
+        Optional<Measured> reading = text.isBlank()
+                ? Optional.empty()
+                : Optional.of(new Measured(Quantity.parse(text, units.unit(Dimension.LENGTH)), "gauge"));
         if (reading.isPresent() && (reading.get().si() < 0 || reading.get().si() > HIGHEST)) {
             throw new IllegalArgumentException("A height above the foot of the gauge is expected.");
         }

@@ -96,8 +96,10 @@ final class TestRunner extends ColumnBox {
             first.requestFocus();
             first.selectAll();
         } else {
-            buttons.getChildren().stream().filter(Button.class::isInstance).findFirst().ifPresent(
-                    javafx.scene.Node::requestFocus);
+            buttons.getChildren().stream()
+                    .filter(Button.class::isInstance)
+                    .findFirst()
+                    .ifPresent(javafx.scene.Node::requestFocus);
         }
     }
 
@@ -162,15 +164,22 @@ final class TestRunner extends ColumnBox {
 
     /** Marks a test for good where the stand-in feeds a figure that is entered now. */
     UnaryOperator<HangarTest> fed() {
-        boolean standIn = entry.lookupAll(".text-field").stream().anyMatch(n -> STAND_IN.equals(n.getProperties().get(FED_BY)));
+        boolean standIn = entry.lookupAll(".text-field").stream()
+                .anyMatch(n -> STAND_IN.equals(n.getProperties().get(FED_BY)));
         return t -> standIn ? t.with(t.by().with(t.by().beside().fedByStandIn())) : t;
     }
 
     /** Drops a live reading into the field in hand, or the first that takes its kind; false where none does. */
     boolean drop(Dimension kind, String text, String from) {
-        List<TextField> takers = entry.lookupAll(".text-field").stream().filter(n -> kind.equals(n.getProperties().get(TAKES))).map(TextField.class::cast).toList();
-        Optional<TextField> field = takers.stream().filter(f -> f == last).findFirst().or(() -> takers.stream().filter(f -> f.getText().isBlank()).findFirst()).or(() -> takers
-                .stream().findFirst());
+        List<TextField> takers = entry.lookupAll(".text-field").stream()
+                .filter(n -> kind.equals(n.getProperties().get(TAKES)))
+                .map(TextField.class::cast)
+                .toList();
+        Optional<TextField> field = takers.stream()
+                .filter(f -> f == last)
+                .findFirst()
+                .or(() -> takers.stream().filter(f -> f.getText().isBlank()).findFirst())
+                .or(() -> takers.stream().findFirst());
         field.ifPresent(f -> {
             f.setText(text);
             f.getProperties().put(FED_BY, from);
@@ -196,8 +205,8 @@ final class TestRunner extends ColumnBox {
             built = "";
             where.setText("");
             title.setText("No test is open");
-            words.setText("Pick one on the left. Have a marked can, a level, a helper and an extinguisher"
-                    + " at hand.");
+            words.setText(
+                    "Pick one on the left. Have a marked can, a level, a helper and an extinguisher" + " at hand.");
             caution.setVisible(false);
             entry.getChildren().clear();
             buttons.getChildren().clear();
@@ -254,14 +263,25 @@ final class TestRunner extends ColumnBox {
             } else {
                 tanks.result(t);
             }
-            buttons.getChildren().addAll(Ui.button("Close", "test-close", leave), Ui.button("Go on with it", "test-reopen", () -> put("Reopen test", t, Recording.finished(false)), "plain"),
-                    discard(t));
+            buttons.getChildren()
+                    .addAll(
+                            Ui.button("Close", "test-close", leave),
+                            Ui.button(
+                                    "Go on with it",
+                                    "test-reopen",
+                                    () -> put("Reopen test", t, Recording.finished(false)),
+                                    "plain"),
+                            discard(t));
             return;
         }
         step(t, now.step());
         if (t.progress().step() > 0) {
-            buttons.getChildren().add(Ui.button("Back", "test-back", () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
-                    "plain"));
+            buttons.getChildren()
+                    .add(Ui.button(
+                            "Back",
+                            "test-back",
+                            () -> put("Step back", t, x -> x.atStep(t.progress().step() - 1)),
+                            "plain"));
         }
         buttons.getChildren().addAll(Ui.button("Stop here, go on later", "test-later", leave, "plain"), discard(t));
     }
@@ -288,7 +308,8 @@ final class TestRunner extends ColumnBox {
      * @param change of the record as it stands in the document then: a file may have been attached since it was drawn
      */
     void put(String name, HangarTest t, UnaryOperator<HangarTest> change) {
-        session.apply(Edit.of(name, p -> p.test(t.id()).map(x -> p.with(change.apply(x))).orElse(p)));
+        session.apply(Edit.of(
+                name, p -> p.test(t.id()).map(x -> p.with(change.apply(x))).orElse(p)));
         show(session.project().test(t.id()), assessment);
         focusField();
     }
@@ -299,7 +320,8 @@ final class TestRunner extends ColumnBox {
 
     /** Changes the record and goes on to the step after the one that is shown. */
     void advance(HangarTest t, UnaryOperator<HangarTest> change) {
-        put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, x -> change.apply(x).atStep(t.progress().step() + 1));
+        put("Next step of " + t.work().title().toLowerCase(java.util.Locale.ROOT), t, x -> change.apply(x)
+                .atStep(t.progress().step() + 1));
     }
 
     void next(String text, Runnable action) {
@@ -342,23 +364,41 @@ final class TestRunner extends ColumnBox {
         grid.setVgap(6);
         TextField who = field("test-who", "Who measures", t.by().who(), false);
         TextField with = field("test-instrument", "Measured with", t.by().instrument(), false);
-        TextField air = field("test-ambient", "Air temperature", t.by().ambient().map(m -> m.quantity().shown()).orElse(""), false);
+        TextField air = field(
+                "test-ambient",
+                "Air temperature",
+                t.by().ambient().map(m -> m.quantity().shown()).orElse(""),
+                false);
         TextField notes = field("test-notes", "Notes", t.by().notes(), false);
         grid.addRow(0, Ui.label("Who"), who);
         grid.addRow(1, Ui.label("Measured with"), with);
         grid.addRow(2, Ui.label("Air temperature"), air);
         grid.addRow(3, Ui.label("Notes"), notes);
         TextField witness = field("test-witness", "Witness", t.by().beside().witness(), false);
-        TextField right = field("test-calibration", "Instrument last found right, and how far off", t.by().beside().calibration(), false);
+        TextField right = field(
+                "test-calibration",
+                "Instrument last found right, and how far off",
+                t.by().beside().calibration(),
+                false);
         grid.addRow(4, Ui.label("Witness"), witness);
         grid.addRow(5, Ui.label("Found right on, off by"), right);
         entry.getChildren().add(grid);
-        next("Go on", () -> tried(() -> {
-            Optional<Measured> ambient = air.getText().isBlank() ? Optional.empty() : Optional.of(new Measured(Quantity.parse(
-                    air.getText(), Unit.CELSIUS), "thermometer"));
-            advance(t, x -> x.with(x.by().withWho(who.getText().strip()).withInstrument(with.getText().strip()).withAmbient(ambient).withNotes(notes.getText().strip()).with(x.by()
-                    .beside().withWitness(witness.getText().strip()).withCalibration(right.getText().strip()))));
-        }));
+        next(
+                "Go on",
+                () -> tried(() -> {
+                    Optional<Measured> ambient = air.getText().isBlank()
+                            ? Optional.empty()
+                            : Optional.of(new Measured(Quantity.parse(air.getText(), Unit.CELSIUS), "thermometer"));
+                    advance(
+                            t,
+                            x -> x.with(x.by().withWho(who.getText().strip())
+                                    .withInstrument(with.getText().strip())
+                                    .withAmbient(ambient)
+                                    .withNotes(notes.getText().strip())
+                                    .with(x.by().beside()
+                                            .withWitness(witness.getText().strip())
+                                            .withCalibration(right.getText().strip()))));
+                }));
     }
 
     private void tick() {

@@ -23,25 +23,22 @@ import ration.quantity.UnitSystem;
 record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
 
     /** A figure of the case. */
-    record Row(String label, String figure) {
-    }
+    record Row(String label, String figure) {}
 
     /**
      * A loss along the path.
      *
      * @param share of the whole, as long as its bar is
      */
-    record Loss(PathStep step, String name, double share, String figure) {
-    }
+    record Loss(PathStep step, String name, double share, String figure) {}
 
     /**
      * Where the head goes, or the pressure where pumps add to it.
      *
-     * @param all  from the surface to the inlet
+     * @param all from the surface to the inlet
      * @param left at the inlet
      */
-    record Budget(String title, String unit, String all, List<Loss> losses, String left, String words) {
-    }
+    record Budget(String title, String unit, String all, List<Loss> losses, String left, String words) {}
 
     private FlowAnswer flow() {
         return regime.of(look);
@@ -56,7 +53,9 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
         if (regime == Regime.AS_IT_RUNS) {
             OptionalDouble left = flow().headLeft();
             rows.add(new Row("Engine takes", units.text(look.need(), Dimension.FLOW)));
-            rows.add(new Row("Pressure at the inlet", left.isPresent() ? units.text(left.getAsDouble() * flow().weight(), Dimension.PRESSURE) : "none"));
+            rows.add(new Row(
+                    "Pressure at the inlet",
+                    left.isPresent() ? units.text(left.getAsDouble() * flow().weight(), Dimension.PRESSURE) : "none"));
         }
         rows.add(new Row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
         rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
@@ -68,8 +67,11 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
     /** The margin as the quotient it is. */
     String quotient() {
         Unit flow = units.unit(Dimension.FLOW);
-        return UnitSystem.figure(look.margin(), 2) + " = " + UnitSystem.figure(flow.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 " + UnitSystem.figure(flow.fromSi(look.need()), 2)
-                + " " + flow.symbol() + "; the first is what arrives with the inlet held at its least pressure, or what the open needle seat lets through.";
+        return UnitSystem.figure(look.margin(), 2) + " = "
+                + UnitSystem.figure(flow.fromSi(look.capacity().inletFlow()), 2) + " \u00f7 "
+                + UnitSystem.figure(flow.fromSi(look.need()), 2) + " " + flow.symbol()
+                + "; the first is what arrives with the inlet held at its least pressure, or what the open"
+                + " needle seat lets through.";
     }
 
     /** What stands in the way of an answer; empty where nothing does. */
@@ -89,15 +91,34 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
         boolean pumped = flow.pumped() > 0;
         double weight = pumped ? flow.weight() : 1;
         Dimension as = pumped ? Dimension.PRESSURE : Dimension.LENGTH;
-        double most = path.stream().mapToDouble(s -> Math.abs(s.headIn() - s.headOut())).max().orElse(1);
-        List<Loss> losses = path.stream().map(step -> {
-            double loss = step.headIn() - step.headOut();
-            return new Loss(step, a.project().system().item(step.item()).map(Item::name).orElse(step.item()), Math.abs(loss) / (pumped ? most : available.getAsDouble()), units.figure(
-                    loss * weight, as));
-        }).toList();
-        return Optional.of(new Budget("Where the " + (pumped ? "pressure" : "head") + " goes", units.unit(as).symbol(), units.figure(available.getAsDouble() * weight, as), losses, units
-                .figure(left.getAsDouble() * weight, as), "Losses and what is left add up to the head from the fuel surface to the inlet" + (pumped
-                        ? "; pumps add what stands with a minus" : "") + ". Friction: Darcy-Weisbach, Colebrook, " + a.project().brief().choices().friction().label().toLowerCase(Locale.ROOT)
+        double most = path.stream()
+                .mapToDouble(s -> Math.abs(s.headIn() - s.headOut()))
+                .max()
+                .orElse(1);
+        List<Loss> losses = path.stream()
+                .map(step -> {
+                    double loss = step.headIn() - step.headOut();
+                    return new Loss(
+                            step,
+                            a.project()
+                                    .system()
+                                    .item(step.item())
+                                    .map(Item::name)
+                                    .orElse(step.item()),
+                            Math.abs(loss) / (pumped ? most : available.getAsDouble()),
+                            units.figure(loss * weight, as));
+                })
+                .toList();
+        return Optional.of(new Budget(
+                "Where the " + (pumped ? "pressure" : "head") + " goes",
+                units.unit(as).symbol(),
+                units.figure(available.getAsDouble() * weight, as),
+                losses,
+                units.figure(left.getAsDouble() * weight, as),
+                "Losses and what is left add up to the head from the fuel surface to the inlet"
+                        + (pumped ? "; pumps add what stands with a minus" : "")
+                        + ". Friction: Darcy-Weisbach, Colebrook, "
+                        + a.project().brief().choices().friction().label().toLowerCase(Locale.ROOT)
                         + "."));
     }
 }

@@ -16,7 +16,7 @@ import ration.project.Pattern;
 /** What can follow, named in trade terms, over the drawing. */
 final class Chooser extends ColumnBox {
 
-    private Runnable onClose = () -> { };
+    private Runnable onClose = () -> {};
     private String asked = "";
     private String hint = "";
     private double wide;
@@ -56,22 +56,35 @@ final class Chooser extends ColumnBox {
     /** Letters find among what is offered. */
     private void letters(javafx.scene.input.KeyEvent e) {
         String c = e.getCharacter();
-        if (!fresh && c.length() == 1 && (Character.isLetterOrDigit(c.charAt(0)) || c.equals("/") || c.equals("-") || c.equals(" ") && !typed
-                .isEmpty())) {
+        if (!fresh
+                && c.length() == 1
+                && (Character.isLetterOrDigit(c.charAt(0))
+                        || c.equals("/")
+                        || c.equals("-")
+                        || c.equals(" ") && !typed.isEmpty())) {
             type(typed + c.toLowerCase(java.util.Locale.ROOT));
             e.consume();
         }
     }
 
     /** Something to choose: its name in tests and for assistive technology, what it is called, what it is. */
-    record Option(String id, String label, String detail, Runnable chosen) {
-    }
+    record Option(String id, String label, String detail, Runnable chosen) {}
 
     void open(String question, List<NewItem> offers, Consumer<NewItem> chosen, List<Option> joins, Runnable closed) {
-        List<Option> all = new ArrayList<>(offers.stream().map(o -> new Option(o.name().toLowerCase(java.util.Locale.ROOT).replace('_',
-                '-'), o.label(), o.usual(), () -> chosen.accept(o))).toList());
+        List<Option> all = new ArrayList<>(offers.stream()
+                .map(o -> new Option(
+                        o.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+                        o.label(),
+                        o.usual(),
+                        () -> chosen.accept(o)))
+                .toList());
         all.addAll(joins);
-        show(question, "Type to find. Enter adds it, its figures marked as estimates. Escape closes.", 360, all, closed);
+        show(
+                question,
+                "Type to find. Enter adds it, its figures marked as estimates. Escape closes.",
+                360,
+                all,
+                closed);
     }
 
     /** Ports to join. */
@@ -86,9 +99,18 @@ final class Chooser extends ColumnBox {
 
     /** Layouts to start from. */
     void patterns(Consumer<Pattern> chosen, Runnable closed) {
-        show("Start from which layout?", "Every figure in it is an estimate to be measured over. Escape closes.", 620,
-                java.util.Arrays.stream(Pattern.values()).map(p -> new Option(p.name().toLowerCase(java.util.Locale.ROOT)
-                .replace('_', '-'), p.label(), p.detail(), () -> chosen.accept(p))).toList(), closed);
+        show(
+                "Start from which layout?",
+                "Every figure in it is an estimate to be measured over. Escape closes.",
+                620,
+                java.util.Arrays.stream(Pattern.values())
+                        .map(p -> new Option(
+                                p.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+                                p.label(),
+                                p.detail(),
+                                () -> chosen.accept(p)))
+                        .toList(),
+                closed);
     }
 
     private void show(String question, String foot, double width, List<Option> options, Runnable closed) {
@@ -104,11 +126,17 @@ final class Chooser extends ColumnBox {
         getChildren().get(1).requestFocus();
     }
 
-    /** What is offered and holds all that was typed: first what is called so, then what has it in its name, then the rest. */
+    /**
+     * What is offered and holds all that was typed: first what is called so, then what has it in its name, then the
+     * rest.
+     */
     private void fill() {
         getChildren().setAll(Ui.label(asked + (typed.isEmpty() ? "" : "  " + typed), "group-title"));
-        offered.stream().filter(o -> holds(o.label() + " " + o.detail())).sorted(java.util.Comparator.comparingInt(o -> o.label().toLowerCase(
-                java.util.Locale.ROOT).startsWith(typed) ? 0 : holds(o.label()) ? 1 : 2)).forEach(o -> getChildren().add(button(o)));
+        offered.stream()
+                .filter(o -> holds(o.label() + " " + o.detail()))
+                .sorted(java.util.Comparator.comparingInt(o ->
+                        o.label().toLowerCase(java.util.Locale.ROOT).startsWith(typed) ? 0 : holds(o.label()) ? 1 : 2))
+                .forEach(o -> getChildren().add(button(o)));
         if (getChildren().size() == 1) {
             getChildren().add(Ui.label("Nothing is called so: Backspace takes a letter back.", "soft"));
         }

@@ -61,6 +61,7 @@ final class ItemCard extends ScrollPane {
     private final VBox now = new ColumnBox(4);
     /** How the figures of what is shown now came about. */
     private Map<String, Supplier<Why>> whys = Map.of();
+
     private final VBox findings = new ColumnBox(8);
     private QuantityField<LineSize> size;
     private final Chips more = new Chips("do-");
@@ -101,7 +102,9 @@ final class ItemCard extends ScrollPane {
 
     /** What is half written belongs to the item on the card, not to the one picked next. */
     private void settle() {
-        if (getScene() != null && getScene().getFocusOwner() instanceof QuantityField<?> field && field.dirty()
+        if (getScene() != null
+                && getScene().getFocusOwner() instanceof QuantityField<?> field
+                && field.dirty()
                 && figures.containsValue(field)) {
             field.commit();
         }
@@ -126,7 +129,8 @@ final class ItemCard extends ScrollPane {
     private String structure(Item item) {
         StringBuilder words = new StringBuilder(item.id()).append(item.kind());
         fields(item).forEach(f -> words.append('|').append(f.key()).append(f.label()));
-        item.only(Selector.class).ifPresent(s -> s.positions().forEach(p -> words.append('|').append(p.name())));
+        item.only(Selector.class)
+                .ifPresent(s -> s.positions().forEach(p -> words.append('|').append(p.name())));
         return words.toString();
     }
 
@@ -151,14 +155,20 @@ final class ItemCard extends ScrollPane {
         body.getChildren().add(more);
         HBox actions = new RowBox(8);
         if (item.only(EngineInlet.class).isEmpty()) {
-            actions.getChildren().addAll(Ui.button("Remove", "remove", () -> LayoutActions.remove(session)), Ui.button("What to test again?", "test-again-asked",
-                    () -> LayoutActions.testAgain(session)));
+            actions.getChildren()
+                    .addAll(
+                            Ui.button("Remove", "remove", () -> LayoutActions.remove(session)),
+                            Ui.button(
+                                    "What to test again?", "test-again-asked", () -> LayoutActions.testAgain(session)));
         }
         body.getChildren().addAll(Ui.rule(), now, Ui.rule(), Ui.label("Findings", "group-title"), findings, actions);
     }
 
     private Node header(Item item) {
-        TextField name = new QuantityField<String>("item-name", "Name", t -> session.project().system().ownName(item, ItemEntry.name(t)), t -> t).onValue(n -> change("Rename " + item.name(), i -> i.renamed(n))).onTrouble(trouble::setText);
+        TextField name = new QuantityField<String>(
+                        "item-name", "Name", t -> session.project().system().ownName(item, ItemEntry.name(t)), t -> t)
+                .onValue(n -> change("Rename " + item.name(), i -> i.renamed(n)))
+                .onTrouble(trouble::setText);
         name.getStyleClass().addAll("card-field", "name-field");
         HBox.setHgrow(name, Priority.ALWAYS);
         VBox words = new ColumnBox(name, Ui.label(item.kind(), "soft"));
@@ -189,8 +199,11 @@ final class ItemCard extends ScrollPane {
 
     private Node figure(Item item, ItemFigures.Figure field) {
         String id = "field-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
-        QuantityField<Quantity> text = new QuantityField<Quantity>(id, field.label() + " of " + item.name(),
-                t -> Quantity.parse(t, field.value().quantity().unit()), Quantity::shown)
+        QuantityField<Quantity> text = new QuantityField<Quantity>(
+                        id,
+                        field.label() + " of " + item.name(),
+                        t -> Quantity.parse(t, field.value().quantity().unit()),
+                        Quantity::shown)
                 .onTrouble(trouble::setText)
                 .onValue(q -> set(field, m -> m.said(q)));
         text.getStyleClass().add("card-field");
@@ -200,8 +213,10 @@ final class ItemCard extends ScrollPane {
 
     private Node by(Item item, ItemFigures.Figure field) {
         QuantityField<String> how = new QuantityField<String>(
-                "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
-                "How " + field.label() + " of " + item.name() + " was measured", String::strip, t -> t)
+                        "by-" + field.label().toLowerCase(java.util.Locale.ROOT).replace(' ', '-'),
+                        "How " + field.label() + " of " + item.name() + " was measured",
+                        String::strip,
+                        t -> t)
                 .onValue(b -> set(field, m -> new Measured(m.quantity(), b)));
         how.update(field.value().by());
         how.getStyleClass().addAll("card-field", "soft");
@@ -211,10 +226,18 @@ final class ItemCard extends ScrollPane {
 
     /** Sets one figure of the item as it is now. */
     private void set(ItemFigures.Figure field, java.util.function.UnaryOperator<Measured> change) {
-        change("Set " + field.label().toLowerCase(java.util.Locale.ROOT) + " of " + session.project().system()
-                .item(session.picked().get()).map(Item::name).orElse(""), (s, i) -> ItemFigures.of(i, s).stream()
-                .filter(f -> f.key().equals(field.key())).findFirst().map(f -> f.set().apply(change.apply(f.value()))
-                .apply(s)).orElse(s));
+        change(
+                "Set " + field.label().toLowerCase(java.util.Locale.ROOT) + " of "
+                        + session.project()
+                                .system()
+                                .item(session.picked().get())
+                                .map(Item::name)
+                                .orElse(""),
+                (s, i) -> ItemFigures.of(i, s).stream()
+                        .filter(f -> f.key().equals(field.key()))
+                        .findFirst()
+                        .map(f -> f.set().apply(change.apply(f.value())).apply(s))
+                        .orElse(s));
     }
 
     private List<ItemFigures.Figure> fields(Item item) {
@@ -227,7 +250,10 @@ final class ItemCard extends ScrollPane {
 
     private void change(String name, java.util.function.BiFunction<FuelSystem, Item, FuelSystem> edit) {
         String id = shown;
-        session.apply(Edit.of(name, p -> p.system().item(id).map(i -> p.with(edit.apply(p.system(), i))).orElse(p)));
+        session.apply(Edit.of(name, p -> p.system()
+                .item(id)
+                .map(i -> p.with(edit.apply(p.system(), i)))
+                .orElse(p)));
     }
 
     private void changeRun(String name, java.util.function.UnaryOperator<Run> edit) {
@@ -248,9 +274,11 @@ final class ItemCard extends ScrollPane {
     private Node sizes() {
         FlowPane pane = new FlowPane(3, 3);
         for (LineSize s : LineSize.usual()) {
-            Button button = Ui.button(s.kind() == LineSize.Kind.TUBE ? s.shortName() : s.label(),
+            Button button = Ui.button(
+                    s.kind() == LineSize.Kind.TUBE ? s.shortName() : s.label(),
                     "size-" + s.label().replaceAll("[^0-9a-z]+", "-"),
-                    () -> changeRun("Set size to " + s.shortName(), r -> r.resized(s)), "chip");
+                    () -> changeRun("Set size to " + s.shortName(), r -> r.resized(s)),
+                    "chip");
             button.setAccessibleText("Size " + s.label());
             pane.getChildren().add(button);
         }
@@ -268,9 +296,13 @@ final class ItemCard extends ScrollPane {
         for (Fitting f : Fitting.values()) {
             Label count = Ui.label("", "bold");
             count.setId("count-" + f.name().toLowerCase(java.util.Locale.ROOT));
-            Button less = Ui.button("\u2212", "less-" + f.name(), () -> changeRun("Take a " + f.label() + " out",
-                    r -> ItemEntry.less(r, f)), "chip");
-            Button more = Ui.button("+", "more-" + f.name(), () -> changeRun("Add a " + f.label(), r -> ItemEntry.more(r, f)), "chip");
+            Button less = Ui.button(
+                    "\u2212",
+                    "less-" + f.name(),
+                    () -> changeRun("Take a " + f.label() + " out", r -> ItemEntry.less(r, f)),
+                    "chip");
+            Button more = Ui.button(
+                    "+", "more-" + f.name(), () -> changeRun("Add a " + f.label(), r -> ItemEntry.more(r, f)), "chip");
             less.setAccessibleText("One " + f.label() + " less");
             more.setAccessibleText("One " + f.label() + " more");
             grid.addRow(row++, Ui.label(f.label()), count, less, more);
@@ -284,8 +316,12 @@ final class ItemCard extends ScrollPane {
         for (int n = 0; n < selector.positions().size(); n++) {
             int at = n;
             Selector.Position position = selector.positions().get(n);
-            QuantityField<String> name = new QuantityField<String>("field-position-" + (n + 1),
-                    "Name of position " + (n + 1), text -> ItemEntry.position(selector, text), t -> t).onTrouble(trouble::setText)
+            QuantityField<String> name = new QuantityField<String>(
+                            "field-position-" + (n + 1),
+                            "Name of position " + (n + 1),
+                            text -> ItemEntry.position(selector, text),
+                            t -> t)
+                    .onTrouble(trouble::setText)
                     .onValue(text -> change("Name position " + text, i -> ItemEntry.called(i, at, text)));
             name.update(position.name());
             name.getStyleClass().add("card-field");
@@ -298,8 +334,8 @@ final class ItemCard extends ScrollPane {
     /** What can be added to the item or taken from it. */
     private void showMore(Item item) {
         Map<String, Runnable> offers = new LinkedHashMap<>();
-        ItemEdits.of(session.shown().get().project().system(), item.id()).forEach(o -> offers.put(o.label(), () -> LayoutActions.take(session,
-                item.id(), o)));
+        ItemEdits.of(session.shown().get().project().system(), item.id())
+                .forEach(o -> offers.put(o.label(), () -> LayoutActions.take(session, item.id(), o)));
         more.show(offers);
     }
 
@@ -317,10 +353,17 @@ final class ItemCard extends ScrollPane {
             }
         });
         Session.Shown shown = session.shown().get();
-        now.getChildren().setAll(heading("Now", shown.condition().attitude().label()
-                + String.join("", shown.condition().positions().values().stream().map(p -> ", " + p).toList())));
-        shown.look().ifPresentOrElse(l -> itemNow(item, l), () -> now.getChildren().add(
-                Ui.wrapped("Nothing is computed before the layout is mended.", "soft")));
+        now.getChildren()
+                .setAll(heading(
+                        "Now",
+                        shown.condition().attitude().label()
+                                + String.join(
+                                        "",
+                                        shown.condition().positions().values().stream()
+                                                .map(p -> ", " + p)
+                                                .toList())));
+        shown.look().ifPresentOrElse(l -> itemNow(item, l), () -> now.getChildren()
+                .add(Ui.wrapped("Nothing is computed before the layout is mended.", "soft")));
         showFindings(shown.assessment().findingsOn(item.id()), false);
     }
 
@@ -331,14 +374,19 @@ final class ItemCard extends ScrollPane {
 
     private void itemNow(Item item, CaseAnswer look) {
         whys = WhyFlow.ofItem(session.shown().get().project(), look, session.regime(), item);
-        ItemNow shown = item.as(new ItemNow.Of(session.project().system(), look, session.regime(), session.units().get()));
+        ItemNow shown = item.as(new ItemNow.Of(
+                session.project().system(),
+                look,
+                session.regime(),
+                session.units().get()));
         shown.rows().forEach(r -> row(r.label(), r.figure()));
         shown.note().ifPresent(n -> now.getChildren().add(Ui.wrapped(n, "soft")));
     }
 
     private void row(String label, String figure) {
-        Figure value = new Figure("now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), "figure").show(figure,
-                Optional.ofNullable(whys.get(label)));
+        Figure value = new Figure(
+                        "now-" + label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), "figure")
+                .show(figure, Optional.ofNullable(whys.get(label)));
         now.getChildren().add(new RowBox(Ui.label(label), Ui.spring(), value));
     }
 
@@ -352,12 +400,25 @@ final class ItemCard extends ScrollPane {
             HBox steps = new RowBox(4);
             session.project().system().item(f.item()).ifPresent(i -> {
                 if (links) {
-                    steps.getChildren().add(Ui.button("Go to " + i.name(), "go-to-" + i.id(),
-                            () -> session.picked().set(i.id()), "chip"));
+                    steps.getChildren()
+                            .add(Ui.button(
+                                    "Go to " + i.name(),
+                                    "go-to-" + i.id(),
+                                    () -> session.picked().set(i.id()),
+                                    "chip"));
                 }
-                i.only(Run.class).filter(r -> f.verdict() == Verdict.SHORT).ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren().add(
-                        Ui.button("Try " + s.shortName(), "try-" + run.id(), () -> session.apply(Edit.onItem("Try " + s.shortName() + " for "
-                                + run.name(), run.id(), Run.class, r -> r.resized(s))), "chip"))));
+                i.only(Run.class)
+                        .filter(r -> f.verdict() == Verdict.SHORT)
+                        .ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren()
+                                .add(Ui.button(
+                                        "Try " + s.shortName(),
+                                        "try-" + run.id(),
+                                        () -> session.apply(Edit.onItem(
+                                                "Try " + s.shortName() + " for " + run.name(),
+                                                run.id(),
+                                                Run.class,
+                                                r -> r.resized(s))),
+                                        "chip"))));
             });
             if (!steps.getChildren().isEmpty()) {
                 words.getChildren().add(steps);
@@ -379,9 +440,14 @@ final class ItemCard extends ScrollPane {
         Session.Shown shown = session.shown().get();
         UnitSystem units = session.units().get();
         now.getChildren().setAll(Ui.label("Case looked at", "page-title"));
-        shown.look().ifPresentOrElse(l -> caseNow(l, shown, units), () -> now.getChildren().add(Ui.wrapped(
-                "Nothing can be computed yet. " + shown.assessment().problems().stream().findFirst()
-                .map(p -> p.message() + " " + p.remedy()).orElse(""), "soft")));
+        shown.look().ifPresentOrElse(l -> caseNow(l, shown, units), () -> now.getChildren()
+                .add(Ui.wrapped(
+                        "Nothing can be computed yet. "
+                                + shown.assessment().problems().stream()
+                                        .findFirst()
+                                        .map(p -> p.message() + " " + p.remedy())
+                                        .orElse(""),
+                        "soft")));
         showFindings(shown.assessment().findings(), true);
     }
 
@@ -398,7 +464,12 @@ final class ItemCard extends ScrollPane {
         said.budget().ifPresent(b -> {
             now.getChildren().addAll(new Label(), heading(b.title(), b.unit()));
             row("Surface to inlet", b.all());
-            b.losses().forEach(l -> budgetRow(l.name(), l.share(), l.figure(), () -> WhyFlow.loss(a.project(), look, session.regime(), l.step())));
+            b.losses()
+                    .forEach(l -> budgetRow(
+                            l.name(),
+                            l.share(),
+                            l.figure(),
+                            () -> WhyFlow.loss(a.project(), look, session.regime(), l.step())));
             row("Left at the inlet", b.left());
             now.getChildren().add(Ui.wrapped(b.words(), "soft"));
         });

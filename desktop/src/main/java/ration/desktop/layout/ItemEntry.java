@@ -7,14 +7,16 @@ import ration.model.Item;
 import ration.model.Run;
 import ration.model.Selector;
 
-/** What can be entered on a card beside figures; each throws IllegalArgumentException with a sentence where it cannot be. */
+/**
+ * What can be entered on a card beside figures; each throws IllegalArgumentException with a sentence where it cannot
+ * be.
+ */
 final class ItemEntry {
 
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_POSITION = 20;
 
-    private ItemEntry() {
-    }
+    private ItemEntry() {}
 
     static String name(String entered) {
         if (entered.isBlank() || entered.length() > LONGEST_NAME) {
@@ -25,19 +27,25 @@ final class ItemEntry {
 
     /** The name of a position, as on the placard; no other of the handle is called so. */
     static String position(Selector selector, String entered) {
-        if (entered.isBlank() || entered.length() > LONGEST_POSITION || selector.positions().stream().anyMatch(p -> p.name().equals(entered.strip()))) {
-            throw new IllegalArgumentException("Give the position a name of its own, " + LONGEST_POSITION + " letters at most.");
+        if (entered.isBlank()
+                || entered.length() > LONGEST_POSITION
+                || selector.positions().stream().anyMatch(p -> p.name().equals(entered.strip()))) {
+            throw new IllegalArgumentException(
+                    "Give the position a name of its own, " + LONGEST_POSITION + " letters at most.");
         }
         return entered.strip();
     }
 
     /** With a position called otherwise; as it is where it has no such position any more. */
     static Item called(Item item, int at, String name) {
-        return item.only(Selector.class).filter(s -> at < s.positions().size()).<Item>map(s -> {
-            List<Selector.Position> all = new ArrayList<>(s.positions());
-            all.set(at, new Selector.Position(name, all.get(at).joins()));
-            return s.withPorts(s.inlets(), all);
-        }).orElse(item);
+        return item.only(Selector.class)
+                .filter(s -> at < s.positions().size())
+                .<Item>map(s -> {
+                    List<Selector.Position> all = new ArrayList<>(s.positions());
+                    all.set(at, new Selector.Position(name, all.get(at).joins()));
+                    return s.withPorts(s.inlets(), all);
+                })
+                .orElse(item);
     }
 
     static Run more(Run run, Fitting fitting) {

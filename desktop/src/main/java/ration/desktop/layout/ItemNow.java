@@ -33,8 +33,7 @@ record ItemNow(List<Row> rows, Optional<String> note) {
     }
 
     /** A figure under its name. */
-    record Row(String label, String figure) {
-    }
+    record Row(String label, String figure) {}
 
     /** Asked of an item. */
     record Of(FuelSystem system, CaseAnswer look, Regime regime, UnitSystem units) implements SomeKinds<ItemNow> {
@@ -47,10 +46,17 @@ record ItemNow(List<Row> rows, Optional<String> note) {
         public ItemNow otherwise(Item item) {
             Fitted fitted = (Fitted) item;
             List<Row> rows = new ArrayList<>();
-            system.inlet().ifPresent(i -> rows.add(new Row("Height over inlet", units.text(flow().height(fitted.place().point().minus(i.place().point())),
-                    Dimension.LENGTH))));
+            system.inlet()
+                    .ifPresent(i -> rows.add(new Row(
+                            "Height over inlet",
+                            units.text(
+                                    flow().height(fitted.place()
+                                            .point()
+                                            .minus(i.place().point())),
+                                    Dimension.LENGTH))));
             fitted.ports().stream().findFirst().ifPresent(first -> {
-                rows.add(pressure("Pressure in", new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN : first)));
+                rows.add(pressure(
+                        "Pressure in", new PortRef(item.id(), fitted.ports().contains(Item.IN) ? Item.IN : first)));
                 rows.add(pressure("Pressure out", new PortRef(item.id(), Item.OUT)));
                 lost(item, rows);
             });
@@ -61,8 +67,11 @@ record ItemNow(List<Row> rows, Optional<String> note) {
         public ItemNow run(Run run) {
             List<Row> rows = new ArrayList<>();
             rows.add(new Row("Flow", units.text(Math.abs(flow().flow(run.id())), Dimension.FLOW)));
-            rows.add(new Row("Bore", units == UnitSystem.US ? UnitSystem.figure(run.size().bore() / 0.0254, 3) + " in" : UnitSystem.figure(run.size().bore()
-                    * 1000, 2) + " mm"));
+            rows.add(new Row(
+                    "Bore",
+                    units == UnitSystem.US
+                            ? UnitSystem.figure(run.size().bore() / 0.0254, 3) + " in"
+                            : UnitSystem.figure(run.size().bore() * 1000, 2) + " mm"));
             rows.add(new Row("Reynolds number", UnitSystem.figure(flow().reynolds(run), 0)));
             lost(run, rows);
             return new ItemNow(rows, Optional.empty());
@@ -78,8 +87,10 @@ record ItemNow(List<Row> rows, Optional<String> note) {
             for (int i = 0; i < tank.outlets().size(); i++) {
                 Outlet o = tank.outlets().get(i);
                 double out = Math.abs(flow().outflow(tank, o));
-                rows.add(new Row(tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1), flow().state(tank, o).word() + (out > FlowAnswer.NO_FLOW ? " "
-                        + units.text(out, Dimension.FLOW) : "")));
+                rows.add(new Row(
+                        tank.outlets().size() == 1 ? "Outlet" : "Outlet " + (i + 1),
+                        flow().state(tank, o).word()
+                                + (out > FlowAnswer.NO_FLOW ? " " + units.text(out, Dimension.FLOW) : "")));
             }
             lost(tank, rows);
             return new ItemNow(rows, Optional.empty());
@@ -91,9 +102,13 @@ record ItemNow(List<Row> rows, Optional<String> note) {
             rows.add(new Row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
             rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
             rows.add(new Row("Take-off demand", units.text(look.need(), Dimension.FLOW)));
-            look.inletPressureAtDemand(system).ifPresent(p -> rows.add(new Row("Left at demand", units.text(p, Dimension.PRESSURE))));
-            return new ItemNow(rows, Optional.of("An open line on the ground pours more than the engine gets at its least inlet pressure: judge the margin by the"
-                    + " first figure."));
+            look.inletPressureAtDemand(system)
+                    .ifPresent(p -> rows.add(new Row("Left at demand", units.text(p, Dimension.PRESSURE))));
+            return new ItemNow(
+                    rows,
+                    Optional.of("An open line on the ground pours more than the engine gets at its least inlet"
+                            + " pressure: judge the margin by the"
+                            + " first figure."));
         }
 
         private Row pressure(String label, PortRef port) {
@@ -102,8 +117,11 @@ record ItemNow(List<Row> rows, Optional<String> note) {
         }
 
         private void lost(Item item, List<Row> rows) {
-            flow().path().stream().filter(s -> s.item().equals(item.id())).findFirst().ifPresent(s -> rows.add(new Row("Head lost", units.text(s.headIn() - s
-                    .headOut(), Dimension.LENGTH))));
+            flow().path().stream()
+                    .filter(s -> s.item().equals(item.id()))
+                    .findFirst()
+                    .ifPresent(s ->
+                            rows.add(new Row("Head lost", units.text(s.headIn() - s.headOut(), Dimension.LENGTH))));
         }
     }
 }

@@ -25,51 +25,76 @@ import ration.proof.Touched;
 /** Layout edits on the picked item, each one step to undo, then picks what comes next. */
 final class LayoutActions {
 
-    private LayoutActions() {
-    }
+    private LayoutActions() {}
 
     static void add(Session session, Spot spot, NewItem kind) {
         String picked = session.picked().get();
-        take(session, "Add " + kind.label().toLowerCase(java.util.Locale.ROOT), s -> LayoutEdits.add(s, picked, spot, kind));
+        take(
+                session,
+                "Add " + kind.label().toLowerCase(java.util.Locale.ROOT),
+                s -> LayoutEdits.add(s, picked, spot, kind));
     }
 
     static void join(Session session, Joining.Join join) {
-        take(session, "Join " + Joining.words(session.project().system(), join.near()) + " to " + Joining.words(session.project().system(),
-                join.far()), s -> Joining.join(s, join));
+        take(
+                session,
+                "Join " + Joining.words(session.project().system(), join.near()) + " to "
+                        + Joining.words(session.project().system(), join.far()),
+                s -> Joining.join(s, join));
     }
 
     static void branchTo(Session session, PortRef port) {
         String run = session.picked().get();
-        take(session, "Branch to " + Joining.words(session.project().system(), port), s -> Joining.branch(s, run, port));
+        take(
+                session,
+                "Branch to " + Joining.words(session.project().system(), port),
+                s -> Joining.branch(s, run, port));
     }
 
     /** Takes up what an item's card offers. */
     static void take(Session session, String id, ItemEdits.Offer offer) {
-        session.apply(Edit.of(offer.label() + ", " + session.project().system().item(id).map(Item::name).orElse(""), p -> p.with(offer.on(
-                p.system()))));
+        session.apply(Edit.of(
+                offer.label() + ", "
+                        + session.project().system().item(id).map(Item::name).orElse(""),
+                p -> p.with(offer.on(p.system()))));
     }
 
     static void remove(Session session) {
         String picked = session.picked().get();
         String name = session.project().system().item(picked).map(Item::name).orElse("");
         if (!take(session, "Remove " + name, s -> LayoutEdits.remove(s, picked))) {
-            session.say(name.isEmpty() ? "Pick an item first: it is removed, and its line joined again." : name
-                    + " stays: every layout ends at the engine.");
+            session.say(
+                    name.isEmpty()
+                            ? "Pick an item first: it is removed, and its line joined again."
+                            : name + " stays: every layout ends at the engine.");
         }
     }
 
     /** Moves the picked item across the drawing by so many of its widths; its height stays true. */
     static void shift(Session session, String id, double widths) {
-        session.project().system().item(id).filter(i -> i.only(Run.class).isEmpty()).ifPresentOrElse(i -> session.apply(Edit.of("Draw "
-                + i.name() + " further " + (widths > 0 ? "right" : "left"), p -> p.system().item(id).isEmpty() ? p : p.with(p.system().shifted(id,
-                p.system().shifts().getOrDefault(id, 0.0) + widths)))), () -> session.say("Pick an item first: it moves across, never in height."
-                + " Lines follow what they join."));
+        session.project()
+                .system()
+                .item(id)
+                .filter(i -> i.only(Run.class).isEmpty())
+                .ifPresentOrElse(
+                        i -> session.apply(Edit.of(
+                                "Draw " + i.name() + " further " + (widths > 0 ? "right" : "left"),
+                                p -> p.system().item(id).isEmpty()
+                                        ? p
+                                        : p.with(p.system()
+                                                .shifted(id, p.system().shifts().getOrDefault(id, 0.0) + widths)))),
+                        () -> session.say("Pick an item first: it moves across, never in height."
+                                + " Lines follow what they join."));
     }
 
     /** Says, before it is changed, which tests a change of the picked part would end. */
     static void testAgain(Session session) {
         String picked = session.picked().get();
-        session.project().system().item(picked).ifPresent(i -> session.say(Touched.by(session.project(), picked).words(i.name())));
+        session.project()
+                .system()
+                .item(picked)
+                .ifPresent(
+                        i -> session.say(Touched.by(session.project(), picked).words(i.name())));
     }
 
     static void vent(Session session) {
@@ -90,31 +115,49 @@ final class LayoutActions {
     static void giveBack(Session session, Consumer<List<Chooser.Option>> ask) {
         String picked = session.picked().get();
         FuelSystem system = session.project().system();
-        List<Chooser.Option> ways = Returns.of(system, picked).stream().map(to -> new Chooser.Option("return-" + to.port().item() + "-" + to.port().port(), "to " + (to.fresh() ? system.item(
-                to.port().item()).map(Item::name).orElse("") : Joining.words(system, to.port())), to.fresh() ? "new port at its top" : "open port", () -> take(session, "Add return",
-                        s -> Returns.lead(s, picked, to)))).toList();
+        List<Chooser.Option> ways = Returns.of(system, picked).stream()
+                .map(to -> new Chooser.Option(
+                        "return-" + to.port().item() + "-" + to.port().port(),
+                        "to "
+                                + (to.fresh()
+                                        ? system.item(to.port().item())
+                                                .map(Item::name)
+                                                .orElse("")
+                                        : Joining.words(system, to.port())),
+                        to.fresh() ? "new port at its top" : "open port",
+                        () -> take(session, "Add return", s -> Returns.lead(s, picked, to))))
+                .toList();
         if (ways.size() == 1) {
             ways.get(0).chosen().run();
         } else if (!ways.isEmpty()) {
             ask.accept(ways);
         } else {
-            session.say("A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
+            session.say(
+                    "A return leaves a rail, a servo, a bypass regulator, a header's vent or a free outlet: pick one.");
         }
     }
 
     /** Starts the sheet from a pattern; one step to undo. What the brief says already stays said. */
     static void start(Session session, Pattern pattern) {
         Project from = pattern.project();
-        session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system()).with(p.brief().equals(Brief.usual()) ? from.brief()
-                : p.brief().withDelivery(from.brief().delivery()))));
+        session.apply(Edit.of("Start from " + pattern.label(), p -> p.with(from.system())
+                .with(
+                        p.brief().equals(Brief.usual())
+                                ? from.brief()
+                                : p.brief().withDelivery(from.brief().delivery()))));
         session.picked().set("");
     }
 
-    /** Makes the change in the project as it is when it is made, and picks what came of it; whether there was one to make. */
+    /**
+     * Makes the change in the project as it is when it is made, and picks what came of it; whether there was one to
+     * make.
+     */
     private static boolean take(Session session, String name, Function<FuelSystem, Optional<Outcome>> change) {
         Optional<Outcome> now = change.apply(session.project().system());
         now.ifPresent(o -> {
-            session.apply(Edit.of(name, p -> change.apply(p.system()).map(x -> p.with(x.system())).orElse(p)));
+            session.apply(Edit.of(
+                    name,
+                    p -> change.apply(p.system()).map(x -> p.with(x.system())).orElse(p)));
             session.picked().set(o.picked());
         });
         return now.isPresent();

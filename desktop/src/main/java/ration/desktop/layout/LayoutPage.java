@@ -48,7 +48,7 @@ public final class LayoutPage extends BorderPane implements Arriving {
     private final StackPane stack = new StackPane();
     private final BooleanBinding small = Ui.inSmallWindow(this);
     private final ToggleButton cardShown = new ToggleButton("Card");
-    private Runnable marked = () -> { };
+    private Runnable marked = () -> {};
     private final ToggleButton headLine = layer("Head left", Ink.INK, "layer-head", 6.0, 4.0);
     private final ToggleButton vents = layer("Vents", Ink.AIR, "layer-vents", 4.0, 3.0);
     private final ToggleButton drains = layer("Drains", Ink.TEAL, "layer-drains");
@@ -82,19 +82,26 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     private final javafx.scene.control.Button insert = Ui.button("Insert", "insert-item", this::insert);
     private final javafx.scene.control.Button branch = Ui.button("Branch", "branch-item", this::branch);
-    private final javafx.scene.control.Button start = Ui.button("Start from a pattern", "start-pattern", this::patterns);
+    private final javafx.scene.control.Button start =
+            Ui.button("Start from a pattern", "start-pattern", this::patterns);
 
     private HBox head() {
         Label title = Ui.label("Layout", "page-title");
         title.setMinWidth(70);
-        FlowPane lines = new FlowPane(3, 3, legend("Flowing", Ink.FUEL, 5), legend("Standing", Ink.FUEL_STANDING, 5), legend("Below ambient", Ink.PLUM,
-                5), headLine, vents, drains);
+        FlowPane lines = new FlowPane(
+                3,
+                3,
+                legend("Flowing", Ink.FUEL, 5),
+                legend("Standing", Ink.FUEL_STANDING, 5),
+                legend("Below ambient", Ink.PLUM, 5),
+                headLine,
+                vents,
+                drains);
         lines.setAlignment(Pos.CENTER_LEFT);
         lines.setMinWidth(200);
         HBox.setHgrow(lines, Priority.ALWAYS);
-        HBox head = new RowBox(3, title, lines,
-                start, insert, branch,
-                Ui.button("+ Add item", "add-item", this::add), cardShown);
+        HBox head = new RowBox(
+                3, title, lines, start, insert, branch, Ui.button("+ Add item", "add-item", this::add), cardShown);
         cardShown.setId("layout-card");
         cardShown.getStyleClass().add("chip");
         cardShown.setMinWidth(Region.USE_PREF_SIZE);
@@ -104,8 +111,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
         head.getStyleClass().add("page-head");
         for (ToggleButton b : new ToggleButton[] {headLine, vents, drains}) {
             b.setSelected(true);
-            b.setOnAction(e -> drawing.show(new SchematicView.Layers(headLine.isSelected(), vents.isSelected(),
-                    drains.isSelected(), false)));
+            b.setOnAction(e -> drawing.show(
+                    new SchematicView.Layers(headLine.isSelected(), vents.isSelected(), drains.isSelected(), false)));
         }
         return head;
     }
@@ -174,7 +181,10 @@ public final class LayoutPage extends BorderPane implements Arriving {
         return line;
     }
 
-    /** Beside the drawing; in a small window over it, clear of what is picked, while something is or the card is asked for. */
+    /**
+     * Beside the drawing; in a small window over it, clear of what is picked, while something is or the card is asked
+     * for.
+     */
     private void placeCard() {
         if (small.get() && getRight() == card) {
             setRight(null);
@@ -183,8 +193,11 @@ public final class LayoutPage extends BorderPane implements Arriving {
             stack.getChildren().remove(card);
             setRight(card);
         }
-        StackPane.setAlignment(card, drawing.atTheRight(session.picked().get(), card.getWidth()) ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
-        card.setVisible(!small.get() || cardShown.isSelected() || !session.picked().get().isEmpty());
+        StackPane.setAlignment(
+                card, drawing.atTheRight(session.picked().get(), card.getWidth()) ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
+        card.setVisible(!small.get()
+                || cardShown.isSelected()
+                || !session.picked().get().isEmpty());
     }
 
     public void focusDrawing() {
@@ -226,31 +239,35 @@ public final class LayoutPage extends BorderPane implements Arriving {
             LayoutActions.shift(session, session.picked().get(), e.getCode() == KeyCode.LEFT ? -STEP : STEP);
             return;
         }
-        Runnable action = switch (e.getCode()) {
-            case A -> this::add;
-            case I -> this::insert;
-            case B -> this::branch;
-            case J -> this::join;
-            case O -> this::more;
-            case F -> this::find;
-            case V -> () -> LayoutActions.vent(session);
-            case D -> () -> LayoutActions.drain(session);
-            case R -> () -> LayoutActions.giveBack(session, ways -> chooser.joins("Lead it back to what?", ways, this::focusDrawing));
-            case P -> this::patterns;
-            case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
-            case C -> () -> cardShown.setSelected(!cardShown.isSelected());
-            case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
-            case ESCAPE -> () -> {
-                begin(Optional.empty());
-                session.picked().set("");
-                // wherever the keys were: from here letters are commands
-                focusDrawing();
-            };
-            case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
-            case MINUS, SUBTRACT -> () -> drawing.zoomBy(false);
-            case DIGIT0, NUMPAD0 -> drawing::fit;
-            default -> onDrawing ? onDrawing(e.getCode()) : null;
-        };
+        Runnable action =
+                switch (e.getCode()) {
+                    case A -> this::add;
+                    case I -> this::insert;
+                    case B -> this::branch;
+                    case J -> this::join;
+                    case O -> this::more;
+                    case F -> this::find;
+                    case V -> () -> LayoutActions.vent(session);
+                    case D -> () -> LayoutActions.drain(session);
+                    case R ->
+                        () -> LayoutActions.giveBack(
+                                session, ways -> chooser.joins("Lead it back to what?", ways, this::focusDrawing));
+                    case P -> this::patterns;
+                    case M -> () -> show(session.regime() == Regime.AT_MOST ? Regime.AS_IT_RUNS : Regime.AT_MOST);
+                    case C -> () -> cardShown.setSelected(!cardShown.isSelected());
+                    case DELETE, BACK_SPACE -> () -> LayoutActions.remove(session);
+                    case ESCAPE ->
+                        () -> {
+                            begin(Optional.empty());
+                            session.picked().set("");
+                            // wherever the keys were: from here letters are commands
+                            focusDrawing();
+                        };
+                    case PLUS, EQUALS, ADD -> () -> drawing.zoomBy(true);
+                    case MINUS, SUBTRACT -> () -> drawing.zoomBy(false);
+                    case DIGIT0, NUMPAD0 -> drawing::fit;
+                    default -> onDrawing ? onDrawing(e.getCode()) : null;
+                };
         if (action != null) {
             e.consume();
             action.run();
@@ -262,7 +279,8 @@ public final class LayoutPage extends BorderPane implements Arriving {
         String at = session.picked().get();
         return switch (code) {
             case RIGHT -> () -> to(at.isEmpty() ? Optional.of(walk.first()) : walk.downstream(at));
-            case LEFT -> () -> to(at.isEmpty() ? session.project().system().inlet().map(Item::id) : walk.upstream(at));
+            case LEFT ->
+                () -> to(at.isEmpty() ? session.project().system().inlet().map(Item::id) : walk.upstream(at));
             case UP -> () -> to(walk.beside(at, -1));
             case DOWN -> () -> to(walk.beside(at, 1));
             case ENTER -> card::focusFirst;
@@ -285,13 +303,16 @@ public final class LayoutPage extends BorderPane implements Arriving {
     }
 
     private void insert() {
-        pickedRun().ifPresentOrElse(r -> choose(Spot.IN_RUN),
-                () -> session.say("Pick a run first: an item is inserted in a line."));
+        pickedRun()
+                .ifPresentOrElse(
+                        r -> choose(Spot.IN_RUN),
+                        () -> session.say("Pick a run first: an item is inserted in a line."));
     }
 
     private void branch() {
-        pickedRun().ifPresentOrElse(r -> choose(Spot.BRANCH),
-                () -> session.say("Pick a run first: a branch leaves a line."));
+        pickedRun()
+                .ifPresentOrElse(
+                        r -> choose(Spot.BRANCH), () -> session.say("Pick a run first: a branch leaves a line."));
     }
 
     private Optional<Item> pickedRun() {
@@ -308,15 +329,23 @@ public final class LayoutPage extends BorderPane implements Arriving {
     }
 
     private void choose(Spot spot) {
-        String name = session.project().system().item(session.picked().get()).map(Item::name).orElse("");
-        String question = switch (spot) {
-            case IN_RUN -> "What goes into " + name + "?";
-            case BRANCH -> "What joins " + name + " by a tee?";
-            case DOWNSTREAM -> "What follows " + name + "?";
-            case UPSTREAM -> "What feeds " + name + "?";
-        };
-        chooser.open(question, LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
-                kind -> LayoutActions.add(session, spot, kind), spot == Spot.BRANCH ? branches() : spot == Spot.IN_RUN ? List.of() : joins(),
+        String name = session.project()
+                .system()
+                .item(session.picked().get())
+                .map(Item::name)
+                .orElse("");
+        String question =
+                switch (spot) {
+                    case IN_RUN -> "What goes into " + name + "?";
+                    case BRANCH -> "What joins " + name + " by a tee?";
+                    case DOWNSTREAM -> "What follows " + name + "?";
+                    case UPSTREAM -> "What feeds " + name + "?";
+                };
+        chooser.open(
+                question,
+                LayoutEdits.offers(session.project().system(), session.picked().get(), spot),
+                kind -> LayoutActions.add(session, spot, kind),
+                spot == Spot.BRANCH ? branches() : spot == Spot.IN_RUN ? List.of() : joins(),
                 this::focusDrawing);
     }
 
@@ -335,8 +364,14 @@ public final class LayoutPage extends BorderPane implements Arriving {
         Optional<PortRef> from = begun;
         begin(Optional.empty());
         session.picked().set(id);
-        from.filter(p -> session.project().system().item(id).flatMap(i -> i.only(Run.class)).filter(r -> Joining.branches(session.project().system(),
-                r).contains(p)).isPresent()).ifPresent(p -> LayoutActions.branchTo(session, p));
+        from.filter(p -> session.project()
+                        .system()
+                        .item(id)
+                        .flatMap(i -> i.only(Run.class))
+                        .filter(r ->
+                                Joining.branches(session.project().system(), r).contains(p))
+                        .isPresent())
+                .ifPresent(p -> LayoutActions.branchTo(session, p));
     }
 
     /** An open port: the first begins a run, the second ends it. */
@@ -346,26 +381,34 @@ public final class LayoutPage extends BorderPane implements Arriving {
         if (from.isEmpty()) {
             session.picked().set(port.item());
             begin(Optional.of(port));
-            session.say("A run begins at " + Joining.words(system, port) + ": click the port it leads to, or a run for a tee. Escape leaves it.");
+            session.say("A run begins at " + Joining.words(system, port)
+                    + ": click the port it leads to, or a run for a tee. Escape leaves it.");
             return;
         }
         begin(Optional.empty());
         Optional<Joining.Join> join = Joining.between(system, from.get(), port);
         join.ifPresent(j -> LayoutActions.join(session, j));
         if (join.isEmpty() && !from.get().equals(port)) {
-            session.say(Joining.words(system, from.get()) + " and " + Joining.words(system, port) + (from.get().item().equals(port.item())
-                    ? " are ports of one item." : " do not go together: fuel would leave both, or arrive at both."));
+            session.say(Joining.words(system, from.get()) + " and " + Joining.words(system, port)
+                    + (from.get().item().equals(port.item())
+                            ? " are ports of one item."
+                            : " do not go together: fuel would leave both, or arrive at both."));
         }
     }
 
     /** Joins the picked item's open ports to others. */
     private void join() {
         List<Chooser.Option> joins = joins();
-        String name = session.project().system().item(session.picked().get()).map(Item::name).orElse("");
+        String name = session.project()
+                .system()
+                .item(session.picked().get())
+                .map(Item::name)
+                .orElse("");
         if (name.isEmpty()) {
             session.say("Pick an item first: its open ports are joined to others.");
         } else if (joins.isEmpty()) {
-            session.say(name + " has no open port that another open port goes with. An outlet, an inlet or a tee gives one.");
+            session.say(name
+                    + " has no open port that another open port goes with. An outlet, an inlet or a tee gives one.");
         } else {
             chooser.joins("Join " + name + " to what?", joins, this::focusDrawing);
         }
@@ -374,12 +417,19 @@ public final class LayoutPage extends BorderPane implements Arriving {
     /** What else can be done with the picked item: what its card offers, by typing. */
     private void more() {
         String picked = session.picked().get();
-        List<Chooser.Option> offers = ItemEdits.of(session.project().system(), picked).stream().map(o -> new Chooser.Option("more-"
-                + o.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), o.label(), "", () -> LayoutActions.take(session, picked, o)))
+        List<Chooser.Option> offers = ItemEdits.of(session.project().system(), picked).stream()
+                .map(o -> new Chooser.Option(
+                        "more-" + o.label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
+                        o.label(),
+                        "",
+                        () -> LayoutActions.take(session, picked, o)))
                 .toList();
         String name = session.project().system().item(picked).map(Item::name).orElse("");
         if (offers.isEmpty()) {
-            session.say(name.isEmpty() ? "Pick an item first: what can be added to it is offered." : name + " has nothing that could be added to it.");
+            session.say(
+                    name.isEmpty()
+                            ? "Pick an item first: what can be added to it is offered."
+                            : name + " has nothing that could be added to it.");
         } else {
             chooser.acts("What of " + name + "?", offers, this::focusDrawing);
         }
@@ -387,23 +437,37 @@ public final class LayoutPage extends BorderPane implements Arriving {
 
     /** Picks an item by its name. */
     private void find() {
-        List<Chooser.Option> items = session.project().system().items().stream().map(i -> new Chooser.Option("find-" + i.id(), i.name(), i.kind(),
-                () -> session.picked().set(i.id()))).toList();
+        List<Chooser.Option> items = session.project().system().items().stream()
+                .map(i -> new Chooser.Option("find-" + i.id(), i.name(), i.kind(), () -> session.picked()
+                        .set(i.id())))
+                .toList();
         chooser.acts("Go to which item?", items, this::focusDrawing);
     }
 
     private List<Chooser.Option> joins() {
         FuelSystem system = session.project().system();
-        return Joining.of(system, session.picked().get()).stream().map(j -> new Chooser.Option("join-" + j.near().port() + "-" + j.far().item()
-                + "-" + j.far().port(), (j.near().equals(j.from()) ? "to " : "from ") + Joining.words(system, j.far()), "open port; by its "
-                + j.near().port().replace('-', ' '), () -> LayoutActions.join(session, j))).toList();
+        return Joining.of(system, session.picked().get()).stream()
+                .map(j -> new Chooser.Option(
+                        "join-" + j.near().port() + "-" + j.far().item() + "-"
+                                + j.far().port(),
+                        (j.near().equals(j.from()) ? "to " : "from ") + Joining.words(system, j.far()),
+                        "open port; by its " + j.near().port().replace('-', ' '),
+                        () -> LayoutActions.join(session, j)))
+                .toList();
     }
 
     private List<Chooser.Option> branches() {
         FuelSystem system = session.project().system();
-        return pickedRun().flatMap(i -> i.only(Run.class)).map(r -> Joining.branches(system, r).stream().map(p -> new Chooser.Option("branch-"
-                + p.item() + "-" + p.port(), "to " + Joining.words(system, p), "open port, by a tee", () -> LayoutActions.branchTo(session,
-                p))).toList()).orElse(List.of());
+        return pickedRun()
+                .flatMap(i -> i.only(Run.class))
+                .map(r -> Joining.branches(system, r).stream()
+                        .map(p -> new Chooser.Option(
+                                "branch-" + p.item() + "-" + p.port(),
+                                "to " + Joining.words(system, p),
+                                "open port, by a tee",
+                                () -> LayoutActions.branchTo(session, p)))
+                        .toList())
+                .orElse(List.of());
     }
 
     @Override

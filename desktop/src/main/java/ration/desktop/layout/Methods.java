@@ -14,21 +14,25 @@ import javafx.scene.input.KeyEvent;
 import ration.model.Measured;
 import ration.model.Method;
 
-/** The ways a figure may have come about, beside the field that says it: each with how far the figure may be off then. */
+/**
+ * The ways a figure may have come about, beside the field that says it: each with how far the figure may be off then.
+ */
 final class Methods {
 
-    private Methods() {
-    }
+    private Methods() {}
 
     /** Down, or a right click, lists them; a word that is none of them is said to count as an estimate. */
     static void on(TextField field, Measured now, Consumer<String> chosen) {
         ContextMenu menu = new ContextMenu();
-        Arrays.stream(Method.values()).filter(m -> m != Method.ASSUMED && m != Method.FIT).forEach(m -> {
-            MenuItem choice = new MenuItem(m.words());
-            choice.setId("method-" + m.name().toLowerCase(Locale.ROOT));
-            choice.setOnAction(e -> chosen.accept(m == Method.CONFIRMED ? m.word() + ", " + LocalDate.now() : m.word()));
-            menu.getItems().add(choice);
-        });
+        Arrays.stream(Method.values())
+                .filter(m -> m != Method.ASSUMED && m != Method.FIT)
+                .forEach(m -> {
+                    MenuItem choice = new MenuItem(m.words());
+                    choice.setId("method-" + m.name().toLowerCase(Locale.ROOT));
+                    choice.setOnAction(
+                            e -> chosen.accept(m == Method.CONFIRMED ? m.word() + ", " + LocalDate.now() : m.word()));
+                    menu.getItems().add(choice);
+                });
         field.setContextMenu(menu);
         field.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.DOWN) {
@@ -37,8 +41,10 @@ final class Methods {
             }
         });
         Method as = Method.of(now);
-        boolean unknown = as.guessed() && !now.by().isBlank() && !now.by().toLowerCase(Locale.ROOT).startsWith(as.word());
-        field.setTooltip(new Tooltip((unknown ? "\u201c" + now.by() + "\u201d counts as an estimate. " : "") + as.words()
-                + ". Down lists the ways to measure; your own words go behind one: tape, left side."));
+        boolean unknown = as.guessed()
+                && !now.by().isBlank()
+                && !now.by().toLowerCase(Locale.ROOT).startsWith(as.word());
+        field.setTooltip(new Tooltip((unknown ? "\u201c" + now.by() + "\u201d counts as an estimate. " : "")
+                + as.words() + ". Down lists the ways to measure; your own words go behind one: tape, left side."));
     }
 }

@@ -21,7 +21,9 @@ import ration.drawing.TextMeasure;
 import ration.model.Item;
 import ration.model.PortRef;
 
-/** Shows the schematic: pick by click, zoom by wheel, pan by dragging the ground, move an item across by dragging it. */
+/**
+ * Shows the schematic: pick by click, zoom by wheel, pan by dragging the ground, move an item across by dragging it.
+ */
 final class SchematicPane extends Pane {
 
     private static final double MOST_ZOOM = 6;
@@ -36,6 +38,7 @@ final class SchematicPane extends Pane {
     private final Consumer<PortRef> onPort;
     /** The port a run is begun at. */
     private Optional<PortRef> begun = Optional.empty();
+
     private double zoom = 1;
     private double panX;
     private double panY;
@@ -44,6 +47,7 @@ final class SchematicPane extends Pane {
     private boolean dragged;
     /** The item the pointer holds, and where it took it. */
     private String held = "";
+
     private double heldFrom;
     private SchematicView.Layers layers = SchematicView.Layers.ALL;
     private Picture picture;
@@ -85,13 +89,17 @@ final class SchematicPane extends Pane {
             dragX = e.getX();
             dragY = e.getY();
             dragged = false;
-            held = e.isSecondaryButtonDown() ? "" : movable(itemAt(e.getPickResult().getIntersectedNode()));
+            held = e.isSecondaryButtonDown()
+                    ? ""
+                    : movable(itemAt(e.getPickResult().getIntersectedNode()));
             heldFrom = e.getX();
         });
         setOnMouseDragged(e -> {
             if (!held.isEmpty() && (dragged || Math.abs(e.getX() - heldFrom) > 5)) {
                 dragged = true;
-                drawing.getChildren().stream().filter(n -> held.equals(n.getUserData())).forEach(n -> n.setTranslateX(e.getX() - heldFrom));
+                drawing.getChildren().stream()
+                        .filter(n -> held.equals(n.getUserData()))
+                        .forEach(n -> n.setTranslateX(e.getX() - heldFrom));
             } else if (held.isEmpty() && (dragged || Math.hypot(e.getX() - dragX, e.getY() - dragY) > 5)) {
                 dragged = true;
                 panX += e.getX() - dragX;
@@ -131,7 +139,9 @@ final class SchematicPane extends Pane {
     }
 
     private Optional<PortRef> openPort(String written) {
-        return session.shown().get().project().system().openPorts().stream().filter(p -> p.toString().equals(written)).findFirst();
+        return session.shown().get().project().system().openPorts().stream()
+                .filter(p -> p.toString().equals(written))
+                .findFirst();
     }
 
     /** Marks the port a run is begun at, or none. */
@@ -142,13 +152,24 @@ final class SchematicPane extends Pane {
 
     /** The item, if it may be moved across: lines follow what they join. */
     private String movable(String id) {
-        return session.shown().get().project().system().item(id).filter(i -> i.only(ration.model.Run.class).isEmpty()).map(Item::id).orElse("");
+        return session.shown()
+                .get()
+                .project()
+                .system()
+                .item(id)
+                .filter(i -> i.only(ration.model.Run.class).isEmpty())
+                .map(Item::id)
+                .orElse("");
     }
 
     /** Whether an item is drawn in the part of the picture that a card as wide as this would cover at its right. */
     boolean atTheRight(String id, double wide) {
-        return drawing.getChildren().stream().filter(n -> !id.isEmpty() && id.equals(n.getUserData())).mapToDouble(n -> n.getBoundsInParent()
-                .getMaxX()).max().orElse(0) > getWidth() - wide;
+        return drawing.getChildren().stream()
+                        .filter(n -> !id.isEmpty() && id.equals(n.getUserData()))
+                        .mapToDouble(n -> n.getBoundsInParent().getMaxX())
+                        .max()
+                        .orElse(0)
+                > getWidth() - wide;
     }
 
     void zoomBy(boolean in) {
@@ -192,10 +213,17 @@ final class SchematicPane extends Pane {
 
     private void drawn() {
         Session.Shown shown = session.shown().get();
-        picture = Schematic.draw(new SchematicSubject(shown.project().system(),
-                shown.project().brief().envelope().attitudes(), shown.condition(), shown.look(),
-                session.picked().get(), session.units().get(), session.regime()),
-                new SchematicView(getWidth(), getHeight(), zoom, panX, panY, layers), measure);
+        picture = Schematic.draw(
+                new SchematicSubject(
+                        shown.project().system(),
+                        shown.project().brief().envelope().attitudes(),
+                        shown.condition(),
+                        shown.look(),
+                        session.picked().get(),
+                        session.units().get(),
+                        session.regime()),
+                new SchematicView(getWidth(), getHeight(), zoom, panX, panY, layers),
+                measure);
         drawing.getChildren().clear();
         StringBuilder words = new StringBuilder("Schematic");
         for (Picture.Piece piece : picture.pieces()) {
@@ -203,7 +231,9 @@ final class SchematicPane extends Pane {
             if (piece.kind() == Picture.Kind.PORT) {
                 group.setId("port-" + piece.item().replace('.', '-'));
                 group.getStyleClass().add("open-port");
-                group.pseudoClassStateChanged(BEGUN, begun.filter(p -> p.toString().equals(piece.item())).isPresent());
+                group.pseudoClassStateChanged(
+                        BEGUN,
+                        begun.filter(p -> p.toString().equals(piece.item())).isPresent());
             }
             drawing.getChildren().add(group);
             if (!piece.words().isEmpty()) {

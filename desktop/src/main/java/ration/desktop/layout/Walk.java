@@ -21,17 +21,21 @@ final class Walk {
     }
 
     String first() {
-        return system.tanks().stream().map(Tank::id).findFirst()
-                .orElseGet(() -> system.inlet().map(Item::id).orElse(""));
+        return system.tanks().stream().map(Tank::id).findFirst().orElseGet(() -> system.inlet()
+                .map(Item::id)
+                .orElse(""));
     }
 
     Optional<String> downstream(String id) {
-        return system.item(id).flatMap(i -> i.only(Run.class).map(r -> r.to().item()).or(() -> topology.leaving(id).stream().findFirst().map(Run::id)));
+        return system.item(id).flatMap(i -> i.only(Run.class)
+                .map(r -> r.to().item())
+                .or(() -> topology.leaving(id).stream().findFirst().map(Run::id)));
     }
 
     Optional<String> upstream(String id) {
-        return system.item(id).flatMap(i -> i.only(Run.class).map(r -> r.from().item()).or(() -> topology.arriving(id).stream().findFirst().map(
-                Run::id)));
+        return system.item(id).flatMap(i -> i.only(Run.class)
+                .map(r -> r.from().item())
+                .or(() -> topology.arriving(id).stream().findFirst().map(Run::id)));
     }
 
     /** The next line that meets the same item, or the next tank. */
@@ -47,7 +51,8 @@ final class Walk {
         });
         item.get().only(Tank.class).ifPresent(tank -> system.tanks().forEach(t -> ring.add(t.id())));
         int at = ring.indexOf(id);
-        return at < 0 || ring.size() < 2 ? Optional.empty()
+        return at < 0 || ring.size() < 2
+                ? Optional.empty()
                 : Optional.of(ring.get(Math.floorMod(at + step, ring.size())));
     }
 }

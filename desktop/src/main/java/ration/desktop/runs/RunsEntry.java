@@ -11,8 +11,9 @@ import ration.plumbing.SheetColumn;
 import ration.project.Edit;
 
 /**
- * What is written into the runs sheet, before any of it is a node: cells of runs, the empty row at the foot that becomes a run once
- * From and To are written, tables pasted and read. What cannot be taken is told, and stays as it was.
+ * What is written into the runs sheet, before any of it is a node: cells of runs, the empty row at the foot that
+ * becomes a run once From and To are written, tables pasted and read. What cannot be taken is told, and stays as it
+ * was.
  */
 final class RunsEntry {
 
@@ -21,12 +22,11 @@ final class RunsEntry {
     /**
      * What came of it.
      *
-     * @param edit  to be made; empty where nothing is
+     * @param edit to be made; empty where nothing is
      * @param taken whether what was written stands in the cell
-     * @param says  in words; empty where it speaks for itself
+     * @param says in words; empty where it speaks for itself
      */
-    record Outcome(Optional<Edit> edit, boolean taken, String says) {
-    }
+    record Outcome(Optional<Edit> edit, boolean taken, String says) {}
 
     /** What stands in a cell of a run, or of the row that is none yet. */
     String text(FuelSystem system, Optional<Run> run, SheetColumn column) {
@@ -43,13 +43,21 @@ final class RunsEntry {
         } catch (IllegalArgumentException e) {
             return new Outcome(Optional.empty(), false, column.label() + " of " + run.name() + ": " + e.getMessage());
         }
-        return new Outcome(Optional.of(Edit.of("Set " + column.label().toLowerCase(Locale.ROOT) + " of " + run.name(), p -> p.system().item(run.id()).flatMap(i -> i.only(Run.class))
-                .map(now -> p.with(column.set(p.system(), now, text))).orElse(p))), true, "");
+        return new Outcome(
+                Optional.of(
+                        Edit.of("Set " + column.label().toLowerCase(Locale.ROOT) + " of " + run.name(), p -> p.system()
+                                .item(run.id())
+                                .flatMap(i -> i.only(Run.class))
+                                .map(now -> p.with(column.set(p.system(), now, text)))
+                                .orElse(p))),
+                true,
+                "");
     }
 
     private Outcome begin(FuelSystem system, SheetColumn column, String text) {
         draft.put(column, text);
-        if (draft.getOrDefault(SheetColumn.FROM, "").isBlank() || draft.getOrDefault(SheetColumn.TO, "").isBlank()) {
+        if (draft.getOrDefault(SheetColumn.FROM, "").isBlank()
+                || draft.getOrDefault(SheetColumn.TO, "").isBlank()) {
             return new Outcome(Optional.empty(), true, "A run is made once From and To are written.");
         }
         Map<SheetColumn, String> written = new EnumMap<>(draft);
@@ -57,7 +65,10 @@ final class RunsEntry {
             FuelSystem next = RunSheet.add(system, written);
             String name = next.runs().get(next.runs().size() - 1).name();
             draft.clear();
-            return new Outcome(Optional.of(Edit.of("Add run " + name, p -> p.with(RunSheet.add(p.system(), written)))), true, "Added " + name + ".");
+            return new Outcome(
+                    Optional.of(Edit.of("Add run " + name, p -> p.with(RunSheet.add(p.system(), written)))),
+                    true,
+                    "Added " + name + ".");
         } catch (IllegalArgumentException e) {
             draft.remove(column);
             return new Outcome(Optional.empty(), false, "New run: " + e.getMessage());
@@ -76,8 +87,15 @@ final class RunsEntry {
         try {
             RunSheet.Outcome found = RunSheet.paste(system, RunSheet.table(text), row, column);
             String taken = found.changed() + (found.changed() == 1 ? " cell taken." : " cells taken.");
-            return new Outcome(Optional.of(Edit.of(name, p -> p.with(RunSheet.paste(p.system(), RunSheet.table(text), row, column).system()))), true, found.problems().isEmpty() ? taken : taken + " " + found.problems().size() + " not: "
-                    + String.join(" ", found.problems()));
+            return new Outcome(
+                    Optional.of(Edit.of(
+                            name,
+                            p -> p.with(RunSheet.paste(p.system(), RunSheet.table(text), row, column)
+                                    .system()))),
+                    true,
+                    found.problems().isEmpty()
+                            ? taken
+                            : taken + " " + found.problems().size() + " not: " + String.join(" ", found.problems()));
         } catch (IllegalArgumentException e) {
             return new Outcome(Optional.empty(), false, e.getMessage());
         }

@@ -44,8 +44,7 @@ import ration.plumbing.ShoppingList;
 public final class RunsPage extends BorderPane implements Arriving {
 
     /** A row: a run, or the empty one at the foot that becomes a run once From and To are written. */
-    private record Row(Optional<String> run) {
-    }
+    private record Row(Optional<String> run) {}
 
     /** What the page asks of the window. */
     public interface Files {
@@ -57,9 +56,28 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     /** What a column takes, px: those of a job stand side by side in a window of 1280. */
-    private static final Map<SheetColumn, Double> WIDTHS = Map.of(SheetColumn.RUN, 52.0, SheetColumn.FROM, 140.0,
-            SheetColumn.TO, 136.0, SheetColumn.SIZE, 130.0, SheetColumn.CONSTRUCTION, 126.0, SheetColumn.LENGTH, 62.0, SheetColumn.BENDS, 88.0,
-            SheetColumn.TIGHTEST, 92.0, SheetColumn.CLAMP, 104.0, SheetColumn.PART, 100.0);
+    private static final Map<SheetColumn, Double> WIDTHS = Map.of(
+            SheetColumn.RUN,
+            52.0,
+            SheetColumn.FROM,
+            140.0,
+            SheetColumn.TO,
+            136.0,
+            SheetColumn.SIZE,
+            130.0,
+            SheetColumn.CONSTRUCTION,
+            126.0,
+            SheetColumn.LENGTH,
+            62.0,
+            SheetColumn.BENDS,
+            88.0,
+            SheetColumn.TIGHTEST,
+            92.0,
+            SheetColumn.CLAMP,
+            104.0,
+            SheetColumn.PART,
+            100.0);
+
     private static final String RUNS_HINT = "Type to write over a cell. Tab goes on, Enter goes down, Ctrl+V pastes a"
             + " table. The last row adds a run.";
 
@@ -74,6 +92,7 @@ public final class RunsPage extends BorderPane implements Arriving {
     private final VBox side = new ColumnBox(8);
     /** The sheet of the job in hand. */
     private RunsOf hand;
+
     private final Cover cover = new Cover(this);
     private final EachPulse pulse = new EachPulse(() -> cover.guard(this::update));
 
@@ -114,21 +133,40 @@ public final class RunsPage extends BorderPane implements Arriving {
     private HBox head() {
         HBox head = new RowBox(3, Ui.label("Runs", "page-title"));
         ((Label) head.getChildren().get(0)).setMinWidth(70);
-        jobs.forEach((job, of) -> view(head, job.label(), "view-" + job.name().toLowerCase(Locale.ROOT).replace('_', '-'), of.sheet(), RUNS_HINT)
+        jobs.forEach((job, of) -> view(
+                        head,
+                        job.label(),
+                        "view-" + job.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                        of.sheet(),
+                        RUNS_HINT)
                 .setSelected(of == hand));
-        view(head, "Joints", "view-joints", joints, "Type to write over a cell. Tab goes on, Enter goes down, Delete"
-                + " empties it.");
+        view(
+                head,
+                "Joints",
+                "view-joints",
+                joints,
+                "Type to write over a cell. Tab goes on, Enter goes down, Delete" + " empties it.");
         ScrollPane scroll = new ScrollPane(lists);
         scroll.setFitToWidth(true);
         lists.getStyleClass().add("card-body");
         lists.setId("lists");
-        view(head, "Cut and shopping lists", "view-lists", scroll, "Made from the runs and joints; Write PDF puts both on"
-                + " paper.");
-        head.getChildren().addAll(Ui.spring(),
-                Ui.button("Read CSV\u2026", "runs-read", () -> files.readTable(this::read)),
-                Ui.button("Write CSV\u2026", "runs-write", () -> files.writeTable("runs.csv",
-                        RunSheet.csv(session.project().system()))),
-                Ui.button("Write PDF\u2026", "runs-print", files::print));
+        view(
+                head,
+                "Cut and shopping lists",
+                "view-lists",
+                scroll,
+                "Made from the runs and joints; Write PDF puts both on" + " paper.");
+        head.getChildren()
+                .addAll(
+                        Ui.spring(),
+                        Ui.button("Read CSV\u2026", "runs-read", () -> files.readTable(this::read)),
+                        Ui.button(
+                                "Write CSV\u2026",
+                                "runs-write",
+                                () -> files.writeTable(
+                                        "runs.csv",
+                                        RunSheet.csv(session.project().system()))),
+                        Ui.button("Write PDF\u2026", "runs-print", files::print));
         head.getStyleClass().add("page-head");
         return head;
     }
@@ -177,23 +215,29 @@ public final class RunsPage extends BorderPane implements Arriving {
      *
      * @param columns what each column of the sheet is; null where it is none of the runs'
      */
-    private record RunsOf(Sheet<Row> sheet, List<SheetColumn> columns) {
-    }
+    private record RunsOf(Sheet<Row> sheet, List<SheetColumn> columns) {}
 
     private RunsOf sheet(SheetJob job) {
         List<Column<Row>> list = new ArrayList<>();
         List<SheetColumn> of = new ArrayList<>();
-        list.add(new Column<>("", 34, r -> verdict(r).map(f -> f.verdict().word()).orElse(""), this::bar, r -> false));
+        list.add(new Column<>(
+                "", 34, r -> verdict(r).map(f -> f.verdict().word()).orElse(""), this::bar, r -> false));
         of.add(null);
         for (SheetColumn c : job.columns()) {
             list.add(Column.writing(c.label(), WIDTHS.getOrDefault(c, 78.0), r -> text(r, c)));
             of.add(c);
             if (c == SheetColumn.LENGTH) {
-                list.add(Column.reading("Cut length", 86, r -> run(r).map(x -> CutLength.of(system(), x).text()).orElse("")));
+                list.add(Column.reading("Cut length", 86, r -> run(r).map(
+                                x -> CutLength.of(system(), x).text())
+                        .orElse("")));
                 of.add(null);
             }
         }
-        Sheet<Row> sheet = new Sheet<>(job == SheetJob.MAKE_UP ? "runs-sheet" : "runs-sheet-" + job.name().toLowerCase(Locale.ROOT), list);
+        Sheet<Row> sheet = new Sheet<>(
+                job == SheetJob.MAKE_UP
+                        ? "runs-sheet"
+                        : "runs-sheet-" + job.name().toLowerCase(Locale.ROOT),
+                list);
         sheet.onWrite((r, c, t) -> write(r, of.get(c), t)).onPaste((r, c) -> paste(r, of, c));
         sheet.setAccessibleText("Runs sheet, " + job.label());
         sheet.onMove(this::aside);
@@ -218,7 +262,8 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     private List<Finding> findings(String run) {
         return session.shown().get().assessment().findings().stream()
-                .filter(f -> f.item().equals(run) && f.topic() == Check.Topic.RUNS).toList();
+                .filter(f -> f.item().equals(run) && f.topic() == Check.Topic.RUNS)
+                .toList();
     }
 
     private javafx.scene.Node bar(Row row) {
@@ -227,7 +272,9 @@ public final class RunsPage extends BorderPane implements Arriving {
         }
         NotchBar bar = new NotchBar(24, 6);
         Optional<Finding> worst = verdict(row);
-        bar.show(worst.map(Finding::ratio).orElse(0.0), worst.map(Finding::verdict).orElse(Verdict.NOT_SHOWN));
+        bar.show(
+                worst.map(Finding::ratio).orElse(0.0),
+                worst.map(Finding::verdict).orElse(Verdict.NOT_SHOWN));
         return bar;
     }
 
@@ -271,7 +318,9 @@ public final class RunsPage extends BorderPane implements Arriving {
         String[] heads = {"On the run", "The port takes", "Fitting made for", "Adapter", "Sealant"};
         for (int i = 0; i < start.size(); i++) {
             int at = i;
-            list.add(Column.writing(heads[i], widths[i], j -> SheetColumn.ofEnd(j.start()).get(at).text(system(), current(j))));
+            list.add(Column.writing(heads[i], widths[i], j -> SheetColumn.ofEnd(j.start())
+                    .get(at)
+                    .text(system(), current(j))));
         }
         list.add(Column.reading("Found", 420, j -> j.message() + (j.message().isEmpty() ? "" : " " + j.remedy())));
         return list;
@@ -283,15 +332,20 @@ public final class RunsPage extends BorderPane implements Arriving {
 
     private static javafx.scene.Node bar(Joints.Joint joint) {
         NotchBar bar = new NotchBar(24, 6);
-        bar.show(joint.state() == Joints.State.GOOD ? Finding.MET : Finding.MISSED, joint.state() == Joints.State.GOOD
-                ? Verdict.HOLDS : joint.state() == Joints.State.WRONG ? Verdict.SHORT : Verdict.NOT_SHOWN);
+        bar.show(
+                joint.state() == Joints.State.GOOD ? Finding.MET : Finding.MISSED,
+                joint.state() == Joints.State.GOOD
+                        ? Verdict.HOLDS
+                        : joint.state() == Joints.State.WRONG ? Verdict.SHORT : Verdict.NOT_SHOWN);
         return bar;
     }
 
     private boolean writeJoint(Joints.Joint joint, int column, String text) {
         int at = column - 3;
         List<SheetColumn> end = SheetColumn.ofEnd(joint.start());
-        return at >= 0 && at < end.size() && done(entry.write(system(), Optional.of(current(joint)), end.get(at), text));
+        return at >= 0
+                && at < end.size()
+                && done(entry.write(system(), Optional.of(current(joint)), end.get(at), text));
     }
 
     // showing
@@ -319,14 +373,25 @@ public final class RunsPage extends BorderPane implements Arriving {
     }
 
     private void fillLists() {
-        lists.getChildren().setAll(Ui.label("Cut list", "page-title"), Ui.label("Inches to a sixteenth. Allowances for"
-                + " flares and end fittings are common practice: measure one of your own first.", "soft"));
+        lists.getChildren()
+                .setAll(
+                        Ui.label("Cut list", "page-title"),
+                        Ui.label(
+                                "Inches to a sixteenth. Allowances for"
+                                        + " flares and end fittings are common practice: measure one of your"
+                                        + " own first.",
+                                "soft"));
         javafx.scene.layout.GridPane cut = grid();
         int row = 0;
         for (Run r : system().runs()) {
             CutLength length = CutLength.of(system(), r);
-            cut.addRow(row++, Ui.label(r.name(), "bold"), Ui.label(ration.plumbing.LineRules.construction(r).label() + ", "
-                    + r.size().label()), Ui.label(length.text(), "bold"), Ui.label(length.sum(), "soft"));
+            cut.addRow(
+                    row++,
+                    Ui.label(r.name(), "bold"),
+                    Ui.label(ration.plumbing.LineRules.construction(r).label() + ", "
+                            + r.size().label()),
+                    Ui.label(length.text(), "bold"),
+                    Ui.label(length.sum(), "soft"));
         }
         javafx.scene.layout.GridPane buy = grid();
         row = 0;
@@ -348,23 +413,38 @@ public final class RunsPage extends BorderPane implements Arriving {
     private void aside() {
         side.getChildren().clear();
         Sheet<Row> runs = hand.sheet();
-        String id = getCenter() == joints ? joints.row() >= 0 && joints.row() < joints.getItems().size()
-                ? joints.getItems().get(joints.row()).run().id() : "" : runs.row() >= 0 && runs.row() < system().runs().size()
-                ? system().runs().get(runs.row()).id() : "";
+        String id = getCenter() == joints
+                ? joints.row() >= 0 && joints.row() < joints.getItems().size()
+                        ? joints.getItems().get(joints.row()).run().id()
+                        : ""
+                : runs.row() >= 0 && runs.row() < system().runs().size()
+                        ? system().runs().get(runs.row()).id()
+                        : "";
         Optional<Item> run = system().item(id);
         if (run.isEmpty()) {
-            side.getChildren().addAll(Ui.label("New run", "name"), Ui.wrapped("From and To name an item and its port:"
-                    + " Strainer out, Left tank outlet. Still open:", "soft"));
-            system().openPorts().forEach(p -> side.getChildren().add(Ui.label(system().item(p.item()).map(Item::name)
-                    .orElse(p.item()) + " " + p.port())));
+            side.getChildren()
+                    .addAll(
+                            Ui.label("New run", "name"),
+                            Ui.wrapped(
+                                    "From and To name an item and its port:"
+                                            + " Strainer out, Left tank outlet. Still open:",
+                                    "soft"));
+            system().openPorts().forEach(p -> side.getChildren()
+                    .add(Ui.label(system().item(p.item()).map(Item::name).orElse(p.item()) + " " + p.port())));
             return;
         }
-        side.getChildren().addAll(Ui.label(run.get().name(), "name"), Ui.label(run.get().kind() + ", "
-                + ((Run) run.get()).size().label(), "soft"), Ui.rule());
+        side.getChildren()
+                .addAll(
+                        Ui.label(run.get().name(), "name"),
+                        Ui.label(
+                                run.get().kind() + ", "
+                                        + ((Run) run.get()).size().label(),
+                                "soft"),
+                        Ui.rule());
         List<Finding> found = findings(id);
         if (found.isEmpty()) {
-            side.getChildren().add(Ui.wrapped("Nothing is checked yet: write construction, supports, bends and ends.",
-                    "soft"));
+            side.getChildren()
+                    .add(Ui.wrapped("Nothing is checked yet: write construction, supports, bends and ends.", "soft"));
         }
         for (Finding f : found) {
             side.getChildren().add(new FindingBox(f, session.units().get()));

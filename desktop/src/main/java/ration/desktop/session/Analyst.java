@@ -55,21 +55,24 @@ final class Analyst {
     }
 
     /**
-     * @param early told the flow margin of an edit as soon as it is known, before all else; never after the answer itself
+     * @param early told the flow margin of an edit as soon as it is known, before all else; never after the answer
+     *     itself
      */
     void ask(Project project, Condition condition, Consumer<CaseAnswer> early, Consumer<Worked> deliver) {
         long mine = newest.incrementAndGet();
         worker.execute(() -> {
             if (mine == newest.get()) {
                 CompletableFuture.runAsync(() -> {
-                    Schematic.prepare(project.system(), project.brief().envelope().attitudes(), condition);
+                    Schematic.prepare(
+                            project.system(), project.brief().envelope().attitudes(), condition);
                     AirPicture.prepare(project, condition);
                 });
-                atOnce(project).ifPresent(c -> Platform.runLater(() -> {
-                    if (mine == newest.get()) {
-                        early.accept(c);
-                    }
-                }));
+                atOnce(project)
+                        .ifPresent(c -> Platform.runLater(() -> {
+                            if (mine == newest.get()) {
+                                early.accept(c);
+                            }
+                        }));
                 Worked result = compute(project, condition);
                 Platform.runLater(() -> {
                     if (mine == newest.get()) {
@@ -101,7 +104,9 @@ final class Analyst {
     private synchronized Optional<CaseAnswer> atOnce(Project project) {
         try {
             Assessment known = last;
-            return known == null || known.project() == project ? Optional.empty() : Assessment.flowAtOnce(project, known);
+            return known == null || known.project() == project
+                    ? Optional.empty()
+                    : Assessment.flowAtOnce(project, known);
         } catch (RuntimeException e) {
             // the whole assessment that follows says what is wrong
             return Optional.empty();

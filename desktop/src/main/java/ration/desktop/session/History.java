@@ -11,8 +11,7 @@ final class History {
 
     private static final int DEPTH = 500;
 
-    private record Step(String name, Project before, Project after) {
-    }
+    private record Step(String name, Project before, Project after) {}
 
     private final Deque<Step> done = new ArrayDeque<>();
     private final Deque<Step> undone = new ArrayDeque<>();

@@ -26,14 +26,15 @@ import ration.project.Project;
 /**
  * The program's own folder: recent files and unsaved work. Trouble here never stops the work at hand.
  *
- * <p>A copy of unsaved work has a name nobody can guess and a lock beside it that its program holds as long as it lives;
- * what is not locked was left behind. Copies are written beside and renamed, and only their owner can read them.
+ * <p>A copy of unsaved work has a name nobody can guess and a lock beside it that its program holds as long as it
+ * lives; what is not locked was left behind. Copies are written beside and renamed, and only their owner can read them.
  */
 public final class Home {
 
     private static final int RECENT = 8;
     /** A damaged list is not read to its end. */
     private static final long LONGEST_LIST = 64 << 10;
+
     private static final String COPY = "unsaved-";
     private static final String ORIGIN = ".origin";
     private static final String LOCK = ".lock";
@@ -42,7 +43,7 @@ public final class Home {
     private final String own = COPY + UUID.randomUUID() + ProjectFile.ENDING;
     private FileChannel lock;
     private boolean told;
-    private volatile Consumer<String> onTrouble = m -> { };
+    private volatile Consumer<String> onTrouble = m -> {};
 
     public Home(Path folder) {
         this.folder = folder;
@@ -60,16 +61,13 @@ public final class Home {
     }
 
     /** Unsaved work found from an earlier session. */
-    public record Recovered(Path copy, Project project, Optional<Path> file) {
-    }
+    public record Recovered(Path copy, Project project, Optional<Path> file) {}
 
     /** A copy that cannot be read, and why. */
-    public record Damaged(Path copy, String why) {
-    }
+    public record Damaged(Path copy, String why) {}
 
     /** All that was left behind. */
-    public record Left(List<Recovered> sound, List<Damaged> damaged) {
-    }
+    public record Left(List<Recovered> sound, List<Damaged> damaged) {}
 
     public List<Path> recent() {
         List<Path> files = new ArrayList<>();
@@ -82,10 +80,15 @@ public final class Home {
     public void remember(Path file) {
         List<String> lines = new ArrayList<>();
         lines.add(file.toAbsolutePath().toString());
-        recent().stream().map(Path::toString).filter(l -> !lines.contains(l)).limit(RECENT - 1).forEach(lines::add);
+        recent().stream()
+                .map(Path::toString)
+                .filter(l -> !lines.contains(l))
+                .limit(RECENT - 1)
+                .forEach(lines::add);
         try {
             make();
-            SafeWrite.ownerOnly(folder.resolve("recent"), String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
+            SafeWrite.ownerOnly(
+                    folder.resolve("recent"), String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             // recent files are a convenience; the document itself is safe
             return;
@@ -113,7 +116,8 @@ public final class Home {
         if (!Files.isDirectory(folder)) {
             boolean posix = folder.getFileSystem().supportedFileAttributeViews().contains("posix");
             if (posix) {
-                Files.createDirectories(folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+                Files.createDirectories(
+                        folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
             } else {
                 Files.createDirectories(folder);
             }
@@ -125,13 +129,15 @@ public final class Home {
         try {
             make();
             hold();
-            SafeWrite.ownerOnly(origin(folder.resolve(own)), (file == null ? "" : file.toString()).getBytes(
-                    StandardCharsets.UTF_8));
+            SafeWrite.ownerOnly(
+                    origin(folder.resolve(own)),
+                    (file == null ? "" : file.toString()).getBytes(StandardCharsets.UTF_8));
             SafeWrite.ownerOnly(folder.resolve(own), ProjectFile.text(project).getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             if (!told) {
                 told = true;
-                onTrouble.accept("No copy of unsaved work can be kept in " + folder + ": " + FileTrouble.why(folder.resolve(own), e)
+                onTrouble.accept("No copy of unsaved work can be kept in " + folder + ": "
+                        + FileTrouble.why(folder.resolve(own), e)
                         + ". Save often: after a crash nothing could be brought back.");
             }
         }
@@ -140,8 +146,11 @@ public final class Home {
     /** Takes the lock that tells other programs this copy has an owner. */
     private void hold() throws IOException {
         if (lock == null) {
-            FileChannel channel = FileChannel.open(locked(folder.resolve(own)), StandardOpenOption.CREATE_NEW,
-                    StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+            FileChannel channel = FileChannel.open(
+                    locked(folder.resolve(own)),
+                    StandardOpenOption.CREATE_NEW,
+                    StandardOpenOption.WRITE,
+                    LinkOption.NOFOLLOW_LINKS);
             channel.lock();
             lock = channel;
         }
@@ -192,7 +201,8 @@ public final class Home {
         List<Damaged> damaged = new ArrayList<>();
         List<Path> copies;
         try (Stream<Path> files = Files.list(folder)) {
-            copies = files.filter(f -> f.getFileName().toString().matches(COPY + "[0-9a-f-]+\\" + ProjectFile.ENDING)).sorted()
+            copies = files.filter(f -> f.getFileName().toString().matches(COPY + "[0-9a-f-]+\\" + ProjectFile.ENDING))
+                    .sorted()
                     .toList();
         } catch (IOException | java.io.UncheckedIOException e) {
             copies = List.of();

@@ -6,17 +6,16 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 
 /**
- * What goes on only while one document is in the window: what its pages listen to, and the work they have under way. Another
- * document ends all of it at once, and pages are made anew: nothing of one aircraft can be shown with another. On the interface
- * thread.
+ * What goes on only while one document is in the window: what its pages listen to, and the work they have under way.
+ * Another document ends all of it at once, and pages are made anew: nothing of one aircraft can be shown with another.
+ * On the interface thread.
  */
 public final class Lifetime {
 
     private final List<Runnable> ends = new ArrayList<>();
     private boolean ended;
 
-    Lifetime() {
-    }
+    Lifetime() {}
 
     /** Told of changes while the document is in the window. */
     public <T> void follow(ObservableValue<T> what, ChangeListener<? super T> heard) {

@@ -12,7 +12,10 @@ import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
 import ration.task.Task;
 
-/** One long task at a time in the background: a new one cancels the last; progress and result come on the interface thread. */
+/**
+ * One long task at a time in the background: a new one cancels the last; progress and result come on the interface
+ * thread.
+ */
 public final class LongWork {
 
     private final ExecutorService worker;
@@ -52,16 +55,18 @@ public final class LongWork {
         running.set(true);
         progress.set(0);
         AtomicLong told = new AtomicLong();
-        Task task = new Task(share -> {
-            long percent = (long) (share * 100);
-            if (told.getAndSet(percent) != percent) {
-                Platform.runLater(() -> {
-                    if (mine == newest.get()) {
-                        progress.set(share);
+        Task task = new Task(
+                share -> {
+                    long percent = (long) (share * 100);
+                    if (told.getAndSet(percent) != percent) {
+                        Platform.runLater(() -> {
+                            if (mine == newest.get()) {
+                                progress.set(share);
+                            }
+                        });
                     }
-                });
-            }
-        }, () -> mine != newest.get());
+                },
+                () -> mine != newest.get());
         worker.execute(() -> {
             if (mine != newest.get()) {
                 return;

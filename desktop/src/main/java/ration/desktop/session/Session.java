@@ -30,7 +30,6 @@ import ration.fault.FaultAnswer;
 import ration.file.DocumentStamp;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
-import ration.file.SafeWrite;
 import ration.project.Difference;
 import ration.project.Edit;
 import ration.project.Project;
@@ -43,8 +42,7 @@ public final class Session {
     private static final int MOST_DIFFERENCES = 8;
 
     /** What the views show, changed all at once so that no view mixes two moments. */
-    public record Shown(Project project, Condition condition, Assessment assessment, Optional<CaseAnswer> look) {
-    }
+    public record Shown(Project project, Condition condition, Assessment assessment, Optional<CaseAnswer> look) {}
 
     private final Home home;
     private final Analyst analyst = new Analyst();
@@ -88,7 +86,10 @@ public final class Session {
         return shown.getReadOnlyProperty();
     }
 
-    /** Of the document in the window; another one with each document that is opened or begun, once what it shows is there. */
+    /**
+     * Of the document in the window; another one with each document that is opened or begun, once what it shows is
+     * there.
+     */
     public ReadOnlyObjectProperty<Lifetime> lifetime() {
         return lifetime.getReadOnlyProperty();
     }
@@ -103,7 +104,9 @@ public final class Session {
         return before.getReadOnlyProperty();
     }
 
-    /** The worst case of an edit among those that came nearest before, until the whole assessment is there; else null. */
+    /**
+     * The worst case of an edit among those that came nearest before, until the whole assessment is there; else null.
+     */
     public ReadOnlyObjectProperty<CaseAnswer> early() {
         return early.getReadOnlyProperty();
     }
@@ -125,7 +128,9 @@ public final class Session {
 
     /** Which answer of the case is shown: the chosen one, else the usual of this aircraft. */
     public Regime regime() {
-        return chosenRegime.get() != null ? chosenRegime.get() : Regime.usual(shown.get().project().brief());
+        return chosenRegime.get() != null
+                ? chosenRegime.get()
+                : Regime.usual(shown.get().project().brief());
     }
 
     public ObjectProperty<UnitSystem> units() {
@@ -156,10 +161,16 @@ public final class Session {
         return project;
     }
 
-    /** Every tank of the present project filled alike, m3 by tank id; without building a tank where that was done before. */
+    /**
+     * Every tank of the present project filled alike, m3 by tank id; without building a tank where that was done
+     * before.
+     */
     public Map<String, Double> filled(Contents contents) {
         Shown now = shown.get();
-        return now != null && now.assessment().project() == project && !now.assessment().blocked() ? now.assessment().fill(contents)
+        return now != null
+                        && now.assessment().project() == project
+                        && !now.assessment().blocked()
+                ? now.assessment().fill(contents)
                 : Assessment.fill(project, contents);
     }
 
@@ -209,13 +220,16 @@ public final class Session {
 
     /** Puts a demo in the window, read and worked out behind it. */
     public void openDemo(String name) {
-        opening.start(task -> {
-            try {
-                return new Read(Optional.empty(), Optional.of(Worked.of(ProjectFile.demo(name))), "");
-            } catch (ProjectFileException e) {
-                return new Read(Optional.empty(), Optional.empty(), e.fullText());
-            }
-        }, read -> read.worked().ifPresentOrElse(this::begin, () -> trouble(read.trouble())), this::trouble);
+        opening.start(
+                task -> {
+                    try {
+                        return new Read(Optional.empty(), Optional.of(Worked.of(ProjectFile.demo(name))), "");
+                    } catch (ProjectFileException e) {
+                        return new Read(Optional.empty(), Optional.empty(), e.fullText());
+                    }
+                },
+                read -> read.worked().ifPresentOrElse(this::begin, () -> trouble(read.trouble())),
+                this::trouble);
     }
 
     private void show(Project opened, Path from, Optional<DocumentStamp> on, Optional<Worked> known) {
@@ -285,15 +299,27 @@ public final class Session {
         endedWords(was, next).ifPresent(this::say);
     }
 
-    /** Which tests an edit ends, and by which input; empty where it ends none. What was taken away by itself needs no telling. */
+    /**
+     * Which tests an edit ends, and by which input; empty where it ends none. What was taken away by itself needs no
+     * telling.
+     */
     private static Optional<String> endedWords(Project was, Project next) {
-        List<Comparison.Ended> ended = Comparison.ended(was, next).stream().filter(e -> next.test(e.test()).isPresent()).toList();
+        List<Comparison.Ended> ended = Comparison.ended(was, next).stream()
+                .filter(e -> next.test(e.test()).isPresent())
+                .toList();
         if (ended.isEmpty()) {
             return Optional.empty();
         }
-        String titles = String.join(", ", ended.stream().map(Comparison.Ended::title).distinct().limit(MOST_ENDED).toList());
-        return Optional.of("This ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": " + titles + "; " + ended.get(0).causes().get(0)
-                + ". Undo brings " + (ended.size() == 1 ? "it" : "them") + " back.");
+        String titles = String.join(
+                ", ",
+                ended.stream()
+                        .map(Comparison.Ended::title)
+                        .distinct()
+                        .limit(MOST_ENDED)
+                        .toList());
+        return Optional.of("This ends " + (ended.size() == 1 ? "1 test" : ended.size() + " tests") + ": " + titles
+                + "; " + ended.get(0).causes().get(0) + ". Undo brings " + (ended.size() == 1 ? "it" : "them")
+                + " back.");
     }
 
     private static final int MOST_ENDED = 3;
@@ -356,54 +382,77 @@ public final class Session {
     }
 
     /** What came of reading a document, with its assessment, or why there is none. */
-    private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {
-    }
+    private record Read(Optional<ProjectFile.Opened> opened, Optional<Worked> worked, String trouble) {}
 
     /** Opens a file behind the window; says what is wrong and keeps the present document if it cannot be used. */
     public void open(Path path) {
-        opening.start(task -> {
-            try {
-                ProjectFile.Opened opened = ProjectFile.load(path);
-                task.progress().accept(0.4);
-                return new Read(Optional.of(opened), Optional.of(Worked.of(opened.project())), "");
-            } catch (ProjectFileException e) {
-                return new Read(Optional.empty(), Optional.empty(), e.fullText());
-            }
-        }, read -> {
-            if (read.opened().isEmpty()) {
-                trouble(read.trouble());
-                return;
-            }
-            show(read.opened().get().project(), path, Optional.of(read.opened().get().stamp()), read.worked());
-            keeper.execute(() -> home.remember(path));
-        }, this::say);
+        opening.start(
+                task -> {
+                    try {
+                        ProjectFile.Opened opened = ProjectFile.load(path);
+                        task.progress().accept(0.4);
+                        return new Read(Optional.of(opened), Optional.of(Worked.of(opened.project())), "");
+                    } catch (ProjectFileException e) {
+                        return new Read(Optional.empty(), Optional.empty(), e.fullText());
+                    }
+                },
+                read -> {
+                    if (read.opened().isEmpty()) {
+                        trouble(read.trouble());
+                        return;
+                    }
+                    show(
+                            read.opened().get().project(),
+                            path,
+                            Optional.of(read.opened().get().stamp()),
+                            read.worked());
+                    keeper.execute(() -> home.remember(path));
+                },
+                this::say);
     }
 
-    /** Says what was changed since another document, what that did, which tests it ended; worked out behind the window. */
+    /**
+     * Says what was changed since another document, what that did, which tests it ended; worked out behind the window.
+     */
     public void compare(Path earlier) {
         Assessment now = shown.get().assessment();
         UnitSystem in = units.get();
-        opening.start(task -> {
-            try {
-                return Comparison.of(Assessment.ahead(ProjectFile.open(earlier), Optional.empty()).sured(), now, in).sentence();
-            } catch (ProjectFileException e) {
-                return e.getMessage();
-            }
-        }, this::say, this::trouble);
+        opening.start(
+                task -> {
+                    try {
+                        return Comparison.of(
+                                        Assessment.ahead(ProjectFile.open(earlier), Optional.empty())
+                                                .sured(),
+                                        now,
+                                        in)
+                                .sentence();
+                    } catch (ProjectFileException e) {
+                        return e.getMessage();
+                    }
+                },
+                this::say,
+                this::trouble);
     }
 
     /** The same, given to who shows it. */
     public void compare(Path earlier, Consumer<Comparison> then) {
         Assessment now = shown.get().assessment();
         UnitSystem in = units.get();
-        opening.start(task -> {
-            try {
-                return Optional.of(Comparison.of(Assessment.ahead(ProjectFile.open(earlier), Optional.empty()).sured(), now, in));
-            } catch (ProjectFileException e) {
-                Platform.runLater(() -> trouble(e.getMessage()));
-                return Optional.<Comparison>empty();
-            }
-        }, c -> c.ifPresent(then), this::trouble);
+        opening.start(
+                task -> {
+                    try {
+                        return Optional.of(Comparison.of(
+                                Assessment.ahead(ProjectFile.open(earlier), Optional.empty())
+                                        .sured(),
+                                now,
+                                in));
+                    } catch (ProjectFileException e) {
+                        Platform.runLater(() -> trouble(e.getMessage()));
+                        return Optional.<Comparison>empty();
+                    }
+                },
+                c -> c.ifPresent(then),
+                this::trouble);
     }
 
     /** Whether somebody else wrote the document's file since it was opened or saved here. */
@@ -416,9 +465,10 @@ public final class Session {
         try {
             List<String> words = Difference.between(project, ProjectFile.open(path));
             int more = words.size() - MOST_DIFFERENCES;
-            return words.isEmpty() ? "It holds the same as this window."
+            return words.isEmpty()
+                    ? "It holds the same as this window."
                     : "There: " + String.join("; ", words.subList(0, Math.min(words.size(), MOST_DIFFERENCES)))
-                    + (more > 0 ? "; and " + more + " more." : ".");
+                            + (more > 0 ? "; and " + more + " more." : ".");
         } catch (ProjectFileException e) {
             return e.getMessage();
         }

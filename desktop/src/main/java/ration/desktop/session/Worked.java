@@ -10,11 +10,14 @@ import ration.project.Project;
  * A document worked out behind the window, with all that every page asks of the case looked at.
  *
  * @param condition the case looked at
- * @param look      its answer; empty while nothing can be computed
+ * @param look its answer; empty while nothing can be computed
  */
 public record Worked(Assessment assessment, Condition condition, Optional<CaseAnswer> look) {
 
-    /** A document just opened, in the case one starts from; never fails: what cannot be worked out shows nothing and says so. */
+    /**
+     * A document just opened, in the case one starts from; never fails: what cannot be worked out shows nothing and
+     * says so.
+     */
     public static Worked of(Project project) {
         try {
             return of(Assessment.ahead(project, Optional.empty()).sured(), Assessment.start(project));

@@ -16,7 +16,12 @@ final class ComparisonView extends ColumnBox {
         super(6);
         setId("comparison");
         setPadding(new Insets(10, 4, 8, 4));
-        getChildren().add(new RowBox(10, Ui.label("Since the last packet", "page-title"), Ui.spring(), Ui.button("Back to the requirements", "comparison-close", close, "chip")));
+        getChildren()
+                .add(new RowBox(
+                        10,
+                        Ui.label("Since the last packet", "page-title"),
+                        Ui.spring(),
+                        Ui.button("Back to the requirements", "comparison-close", close, "chip")));
         part("What was changed");
         if (c.changes().isEmpty()) {
             getChildren().add(Ui.wrapped("Nothing.", "soft"));
@@ -25,19 +30,26 @@ final class ComparisonView extends ColumnBox {
         part("Ledger, then and now");
         for (Comparison.Figure f : c.ledger()) {
             Label now = Ui.label(f.after() + " " + f.is().word(), f.changed() ? "bold" : "soft");
-            getChildren().add(new RowBox(8, Ui.wide(Ui.label(f.title()), WIDE[0]), Ui.wide(Ui.label(f.before() + " " + f.was().word(), "soft"), WIDE[1]), Ui.wide(now, WIDE[2])));
+            getChildren()
+                    .add(new RowBox(
+                            8,
+                            Ui.wide(Ui.label(f.title()), WIDE[0]),
+                            Ui.wide(Ui.label(f.before() + " " + f.was().word(), "soft"), WIDE[1]),
+                            Ui.wide(now, WIDE[2])));
         }
         part("What turned");
         if (c.findings().isEmpty()) {
             getChildren().add(Ui.wrapped("Nothing.", "soft"));
         }
-        c.findings().forEach(t -> getChildren().add(Ui.wrapped(t.title() + ": " + t.was().map(v -> v.word()).orElse("not there") + ", now " + t.is().map(v -> v.word()).orElse(
-                "not there"))));
+        c.findings().forEach(t -> getChildren()
+                .add(Ui.wrapped(t.title() + ": " + t.was().map(v -> v.word()).orElse("not there") + ", now "
+                        + t.is().map(v -> v.word()).orElse("not there"))));
         part("Tests that ended");
         if (c.ended().isEmpty()) {
             getChildren().add(Ui.wrapped("None.", "soft"));
         }
-        c.ended().forEach(e -> getChildren().add(Ui.wrapped(e.title() + ": " + String.join("; ", e.causes()), "wrong-text")));
+        c.ended().forEach(e -> getChildren()
+                .add(Ui.wrapped(e.title() + ": " + String.join("; ", e.causes()), "wrong-text")));
     }
 
     private void part(String title) {

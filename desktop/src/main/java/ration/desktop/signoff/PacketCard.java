@@ -9,7 +9,6 @@ import ration.assess.Comparison;
 import ration.desktop.control.ColumnBox;
 import ration.desktop.control.Ui;
 import ration.desktop.session.Session;
-import ration.export.Packet;
 import ration.signoff.Requirement;
 
 /** The packet: what it is, its mark, the last one given out, what changed since. */
@@ -34,10 +33,24 @@ final class PacketCard extends ColumnBox {
         cards.setMaxWidth(Double.MAX_VALUE);
         since = Ui.button("What changed since the last packet", "packet-since", () -> papers.sinceLastPacket(compared));
         since.setMaxWidth(Double.MAX_VALUE);
-        VBox caution = new ColumnBox(Ui.wrapped("The packet holds what the builder measured and what follows from it. It approves nothing. Prove flow and unusable fuel on this aircraft,"
-                + " on the ground, before flight. Any change to the layout ends the standing of the tests it touches.", "soft"));
+        VBox caution = new ColumnBox(Ui.wrapped(
+                "The packet holds what the builder measured and what follows from it. It approves nothing."
+                        + " Prove flow and unusable fuel on this aircraft,"
+                        + " on the ground, before flight. Any change to the layout ends the standing of the"
+                        + " tests it touches.",
+                "soft"));
         caution.getStyleClass().add("caution");
-        getChildren().addAll(Ui.label("Packet", "page-title"), open, Ui.label("Document mark", "soft"), mark, last, write, cards, since, caution);
+        getChildren()
+                .addAll(
+                        Ui.label("Packet", "page-title"),
+                        open,
+                        Ui.label("Document mark", "soft"),
+                        mark,
+                        last,
+                        write,
+                        cards,
+                        since,
+                        caution);
     }
 
     void show(List<Requirement> all) {

@@ -13,8 +13,10 @@ record PacketWords(Assessment a, List<Requirement> all) {
 
     String open() {
         long points = all.stream().filter(Requirement::open).count();
-        long accepted = all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
-        return points + (points == 1 ? " point is" : " points are") + " open" + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".";
+        long accepted =
+                all.stream().filter(r -> r.open() && r.accepted().isPresent()).count();
+        return points + (points == 1 ? " point is" : " points are") + " open"
+                + (accepted > 0 ? ", " + accepted + " of them accepted as found" : "") + ".";
     }
 
     /** Of the document as it is. */
@@ -28,13 +30,16 @@ record PacketWords(Assessment a, List<Requirement> all) {
     }
 
     String last() {
-        return issued().map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file() + (i.mark().equals(mark()) ? ": the document is as it was then." : ".")).orElse(
-                "No packet was given out yet.");
+        return issued().map(i -> "Last packet " + i.on() + ", mark " + i.mark() + ", " + i.file()
+                        + (i.mark().equals(mark()) ? ": the document is as it was then." : "."))
+                .orElse("No packet was given out yet.");
     }
 
     /** Tests asked for that show nothing yet. */
     long toRun() {
-        return a.programme().tests().stream().filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN).count();
+        return a.programme().tests().stream()
+                .filter(p -> p.wanted().asked() && p.verdict() == Verdict.NOT_SHOWN)
+                .count();
     }
 
     String cards() {

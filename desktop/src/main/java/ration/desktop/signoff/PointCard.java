@@ -39,9 +39,20 @@ final class PointCard extends ColumnBox {
         accepted.setId("point-accepted");
         owner.setOnAction(e -> keep());
         note.setOnAction(e -> keep());
-        open.getChildren().addAll(Ui.label("Open point", "group-title"), owner, note, Ui.button("Keep", "point-keep", this::keep, "chip"), Ui.label("An inspector accepts it as found",
-                "group-title"), name, reason, Ui.button("Accept as found", "point-accept", this::accept, "chip"), trouble, Ui.wrapped(
-                        "It stays what it is: an acceptance stands beside a finding and never changes it.", "soft"));
+        open.getChildren()
+                .addAll(
+                        Ui.label("Open point", "group-title"),
+                        owner,
+                        note,
+                        Ui.button("Keep", "point-keep", this::keep, "chip"),
+                        Ui.label("An inspector accepts it as found", "group-title"),
+                        name,
+                        reason,
+                        Ui.button("Accept as found", "point-accept", this::accept, "chip"),
+                        trouble,
+                        Ui.wrapped(
+                                "It stays what it is: an acceptance stands beside a finding and never changes it.",
+                                "soft"));
         open.managedProperty().bind(open.visibleProperty());
         remedy.managedProperty().bind(remedy.textProperty().isNotEmpty());
         accepted.managedProperty().bind(accepted.textProperty().isNotEmpty());

@@ -30,8 +30,10 @@ record PointWords(Optional<Requirement> picked) {
     }
 
     String accepted() {
-        return picked.flatMap(Requirement::accepted).map(a -> "Accepted as found by " + a.name() + " on " + a.on() + ": " + a.reason() + (picked.get().acceptedOtherwise()
-                ? ". What was found then was another: " + a.as() : "")).orElse("");
+        return picked.flatMap(Requirement::accepted)
+                .map(a -> "Accepted as found by " + a.name() + " on " + a.on() + ": " + a.reason()
+                        + (picked.get().acceptedOtherwise() ? ". What was found then was another: " + a.as() : ""))
+                .orElse("");
     }
 
     boolean open() {
@@ -66,7 +68,8 @@ record PointWords(Optional<Requirement> picked) {
      */
     Optional<Edit> taken(String name, String reason, LocalDate today) {
         return picked.map(r -> {
-            SignOff.Accepted one = new SignOff.Accepted(r.id(), name.strip(), reason.strip(), today, Requirement.as(r.finding()));
+            SignOff.Accepted one =
+                    new SignOff.Accepted(r.id(), name.strip(), reason.strip(), today, Requirement.as(r.finding()));
             return Edit.of("Accept as found", p -> p.with(p.signOff().with(one)));
         });
     }

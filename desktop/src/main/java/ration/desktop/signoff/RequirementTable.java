@@ -9,7 +9,7 @@ import ration.signoff.Requirement;
 /**
  * What the page says of the requirements, before any of it is a node.
  *
- * @param all  worst first
+ * @param all worst first
  * @param only the verdict looked at; all where empty
  */
 record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
@@ -32,13 +32,23 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
 
         private static Cell of(String text, String style) {
             boolean sentence = text.length() > LONGEST;
-            return new Cell(sentence ? "see text" : text.isEmpty() ? "n/a" : text, sentence || text.isEmpty() ? "soft" : style);
+            return new Cell(
+                    sentence ? "see text" : text.isEmpty() ? "n/a" : text, sentence || text.isEmpty() ? "soft" : style);
         }
     }
 
     /** A row in words. */
-    record Cells(String id, String title, Cell words, String basis, Cell needs, Cell predicted, Cell measured, String hand, Cell since, String spoken) {
-    }
+    record Cells(
+            String id,
+            String title,
+            Cell words,
+            String basis,
+            Cell needs,
+            Cell predicted,
+            Cell measured,
+            String hand,
+            Cell since,
+            String spoken) {}
 
     String allChip() {
         return "All " + all.size();
@@ -54,7 +64,9 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
 
     /** Those looked at. */
     List<Requirement> rows() {
-        return all.stream().filter(r -> only.map(v -> r.verdict() == v).orElse(true)).toList();
+        return all.stream()
+                .filter(r -> only.map(v -> r.verdict() == v).orElse(true))
+                .toList();
     }
 
     Optional<Requirement> row(String id) {
@@ -63,9 +75,17 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
 
     static Cells cells(Requirement r) {
         boolean stale = r.since().equals("stale");
-        return new Cells("requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT), r.title(), new Cell(r.words(), stale ? "wrong-text" : "soft"), brief(r.basis()),
-                Cell.of(r.needs(), "soft"), Cell.of(r.predicted(), "plain-text"), Cell.of(r.measured(), r.struck() ? "struck" : r.measured().equals("not run") ? "soft" : "bold"),
-                hand(r), new Cell(r.since(), stale ? "wrong-text" : "soft"), spoken(r));
+        return new Cells(
+                "requirement-" + r.id().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(Locale.ROOT),
+                r.title(),
+                new Cell(r.words(), stale ? "wrong-text" : "soft"),
+                brief(r.basis()),
+                Cell.of(r.needs(), "soft"),
+                Cell.of(r.predicted(), "plain-text"),
+                Cell.of(r.measured(), r.struck() ? "struck" : r.measured().equals("not run") ? "soft" : "bold"),
+                hand(r),
+                new Cell(r.since(), stale ? "wrong-text" : "soft"),
+                spoken(r));
     }
 
     /** Who has it in hand, or took it as it is; empty where nobody. */
@@ -73,17 +93,25 @@ record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
         if (r.accepted().isPresent()) {
             return r.acceptedOtherwise() ? "accepted otherwise" : "accepted as found";
         }
-        return r.point().filter(p -> !p.owner().isBlank()).map(p -> "with " + p.owner()).orElse("");
+        return r.point()
+                .filter(p -> !p.owner().isBlank())
+                .map(p -> "with " + p.owner())
+                .orElse("");
     }
 
     /** For those who do not see it. */
     private static String spoken(Requirement r) {
-        return r.title() + ", " + r.verdict().word() + (r.needs().isEmpty() ? "" : ", needs " + r.needs()) + (r.predicted().isEmpty() ? "" : ", predicted " + r.predicted())
-                + (r.measured().isEmpty() ? "" : ", measured " + r.measured() + (r.struck() ? ", which no longer counts" : "")) + ", stands since " + r.since();
+        return r.title() + ", " + r.verdict().word() + (r.needs().isEmpty() ? "" : ", needs " + r.needs())
+                + (r.predicted().isEmpty() ? "" : ", predicted " + r.predicted())
+                + (r.measured().isEmpty()
+                        ? ""
+                        : ", measured " + r.measured() + (r.struck() ? ", which no longer counts" : ""))
+                + ", stands since " + r.since();
     }
 
     private static String brief(String basis) {
-        String first = basis.replaceAll("^14 CFR ", "").replaceAll("[;:(,].*", "").strip();
+        String first =
+                basis.replaceAll("^14 CFR ", "").replaceAll("[;:(,].*", "").strip();
         return first.startsWith("Common practice") ? "practice" : first.replace(" before 2017", "");
     }
 }

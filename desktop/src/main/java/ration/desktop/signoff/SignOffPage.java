@@ -109,25 +109,40 @@ public final class SignOffPage extends LivePage {
 
     @Override
     public void arrive() {
-        rows.getChildren().stream().filter(Button.class::isInstance).findFirst().ifPresent(javafx.scene.Node::requestFocus);
+        rows.getChildren().stream()
+                .filter(Button.class::isInstance)
+                .findFirst()
+                .ifPresent(javafx.scene.Node::requestFocus);
     }
 
     @Override
     protected void refresh() {
         Programme programme = session.shown().get().assessment().programme();
         if (!programme.worked()) {
-            proving.start(task -> {
-                programme.work();
-                return programme;
-            }, worked -> update(), session::trouble);
+            proving.start(
+                    task -> {
+                        programme.work();
+                        return programme;
+                    },
+                    worked -> update(),
+                    session::trouble);
             return;
         }
-        Optional<Verdict> only = chips.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey).findFirst();
-        RequirementTable table = new RequirementTable(Requirement.of(session.shown().get().assessment(), session.units().get()), only);
+        Optional<Verdict> only = chips.entrySet().stream()
+                .filter(e -> e.getValue().isSelected())
+                .map(Map.Entry::getKey)
+                .findFirst();
+        RequirementTable table = new RequirementTable(
+                Requirement.of(
+                        session.shown().get().assessment(), session.units().get()),
+                only);
         allChip.setText(table.allChip());
         chips.forEach((v, b) -> b.setText(table.chip(v)));
         basis.setText("basis: " + session.project().brief().choices().basis().label());
-        Optional<String> focused = rows.getChildren().stream().filter(javafx.scene.Node::isFocused).map(javafx.scene.Node::getId).findFirst();
+        Optional<String> focused = rows.getChildren().stream()
+                .filter(javafx.scene.Node::isFocused)
+                .map(javafx.scene.Node::getId)
+                .findFirst();
         rows.getChildren().clear();
         if (compared.isPresent()) {
             rows.getChildren().add(new ComparisonView(compared.get(), () -> {
@@ -141,7 +156,10 @@ public final class SignOffPage extends LivePage {
                 rows.getChildren().add(Ui.wrapped("Nothing is asked of an empty sheet.", "soft"));
             }
         }
-        focused.flatMap(id -> rows.getChildren().stream().filter(n -> id.equals(n.getId())).findFirst()).ifPresent(javafx.scene.Node::requestFocus);
+        focused.flatMap(id -> rows.getChildren().stream()
+                        .filter(n -> id.equals(n.getId()))
+                        .findFirst())
+                .ifPresent(javafx.scene.Node::requestFocus);
         card.show(table.row(picked));
         packet.show(table.all());
     }
@@ -170,8 +188,15 @@ public final class SignOffPage extends LivePage {
             state.getChildren().add(Ui.label(cells.hand(), "soft"));
         }
         VBox name = new ColumnBox(Ui.label(cells.title(), "bold"), label(cells.words()));
-        HBox box = new RowBox(6, Ui.wide(name, WIDE[0]), Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]), right(cells.needs(), WIDE[2]), right(cells.predicted(), WIDE[3]), right(cells
-                .measured(), WIDE[4]), Ui.wide(state, WIDE[5]), Ui.wide(label(cells.since()), WIDE[6]));
+        HBox box = new RowBox(
+                6,
+                Ui.wide(name, WIDE[0]),
+                Ui.wide(Ui.label(cells.basis(), "soft"), WIDE[1]),
+                right(cells.needs(), WIDE[2]),
+                right(cells.predicted(), WIDE[3]),
+                right(cells.measured(), WIDE[4]),
+                Ui.wide(state, WIDE[5]),
+                Ui.wide(label(cells.since()), WIDE[6]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", cells.id(), () -> {
             picked = r.id();

@@ -62,8 +62,8 @@ public final class NotchBar extends Pane {
         Polygon triangle = new Polygon(notch - half, ABOVE - half - 1, notch + half, ABOVE - half - 1, notch, ABOVE);
         triangle.setFill(mark);
         getChildren().add(triangle);
-        setAccessibleText(verdict.word() + (verdict == Verdict.NOT_SHOWN ? ""
-                : ", " + Math.round(ratio * 100) + " percent of what is needed"));
+        setAccessibleText(verdict.word()
+                + (verdict == Verdict.NOT_SHOWN ? "" : ", " + Math.round(ratio * 100) + " percent of what is needed"));
     }
 
     private void fill(double end, Verdict verdict) {

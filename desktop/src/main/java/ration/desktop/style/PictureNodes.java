@@ -24,8 +24,7 @@ import ration.drawing.Picture;
 /** Turns a picture into plain shapes, a group a piece. */
 public final class PictureNodes {
 
-    private PictureNodes() {
-    }
+    private PictureNodes() {}
 
     /** A group whose user data is the id of its item. */
     public static Group group(Picture.Piece piece) {
@@ -73,9 +72,10 @@ public final class PictureNodes {
         Text text = new Text(label.text());
         text.setFont(Tokens.font(label.size(), label.bold()));
         text.setFill(Tokens.color(label.ink()));
-        double width = label.anchor() == Mark.Anchor.START ? 0 : text.getLayoutBounds().getWidth();
-        text.setX(Math.round(label.x() - (label.anchor() == Mark.Anchor.MIDDLE ? width / 2
-                : label.anchor() == Mark.Anchor.END ? width : 0)));
+        double width =
+                label.anchor() == Mark.Anchor.START ? 0 : text.getLayoutBounds().getWidth();
+        text.setX(Math.round(label.x()
+                - (label.anchor() == Mark.Anchor.MIDDLE ? width / 2 : label.anchor() == Mark.Anchor.END ? width : 0)));
         text.setY(Math.round(label.y()));
         return text;
     }
@@ -88,7 +88,8 @@ public final class PictureNodes {
         }
         boolean thin = path.pen().width() <= 1.01 && !path.closed() && spots.size() == 2;
         double snap = thin ? 0.5 : 0;
-        shape.getElements().add(new MoveTo(at(spots.get(0).x(), snap), at(spots.get(0).y(), snap)));
+        shape.getElements()
+                .add(new MoveTo(at(spots.get(0).x(), snap), at(spots.get(0).y(), snap)));
         for (int i = 1; i < spots.size(); i++) {
             Spot s = spots.get(i);
             if (path.corner() > 0 && !path.closed() && i + 1 < spots.size()) {
@@ -113,9 +114,11 @@ public final class PictureNodes {
         double in = Math.hypot(s.x() - before.x(), s.y() - before.y());
         double out = Math.hypot(after.x() - s.x(), after.y() - s.y());
         double r = Math.min(radius, Math.min(in, out) / 2);
-        shape.getElements().add(new LineTo(s.x() - (s.x() - before.x()) / in * r, s.y() - (s.y() - before.y()) / in * r));
-        shape.getElements().add(new QuadCurveTo(s.x(), s.y(), s.x() + (after.x() - s.x()) / out * r,
-                s.y() + (after.y() - s.y()) / out * r));
+        shape.getElements()
+                .add(new LineTo(s.x() - (s.x() - before.x()) / in * r, s.y() - (s.y() - before.y()) / in * r));
+        shape.getElements()
+                .add(new QuadCurveTo(
+                        s.x(), s.y(), s.x() + (after.x() - s.x()) / out * r, s.y() + (after.y() - s.y()) / out * r));
     }
 
     private static Shape styled(Shape shape, Ink fill, Mark.Pen pen) {

@@ -16,7 +16,7 @@ public final class PicturePane extends Pane {
     private final BiFunction<Double, Double, Picture> draw;
 
     /**
-     * @param draw   the picture for a width and a height
+     * @param draw the picture for a width and a height
      * @param onPick told the id of a pressed item
      */
     public PicturePane(String id, BiFunction<Double, Double, Picture> draw, Consumer<String> onPick) {

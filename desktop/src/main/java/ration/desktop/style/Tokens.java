@@ -23,8 +23,7 @@ public final class Tokens {
     private static final Map<Ink, Color> INKS = read();
     private static final Map<String, Font> FONTS = new java.util.HashMap<>();
 
-    private Tokens() {
-    }
+    private Tokens() {}
 
     /** Loads the typeface; call once before the first window. */
     public static void loadFonts() {
@@ -42,8 +41,8 @@ public final class Tokens {
     }
 
     public static Font font(double size, boolean bold) {
-        return FONTS.computeIfAbsent(size + (bold ? "b" : "r"),
-                k -> Font.font("B612", bold ? FontWeight.BOLD : FontWeight.NORMAL, size));
+        return FONTS.computeIfAbsent(
+                size + (bold ? "b" : "r"), k -> Font.font("B612", bold ? FontWeight.BOLD : FontWeight.NORMAL, size));
     }
 
     /** True widths in the typeface; interface thread only. */
@@ -62,7 +61,8 @@ public final class Tokens {
             String sheet = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             for (Ink ink : Ink.values()) {
                 String name = ink.name().toLowerCase(Locale.ROOT).replace('_', '-');
-                Matcher m = Pattern.compile("-ration-" + name + ":\\s*(#[0-9A-Fa-f]{6})").matcher(sheet);
+                Matcher m = Pattern.compile("-ration-" + name + ":\\s*(#[0-9A-Fa-f]{6})")
+                        .matcher(sheet);
                 if (ink == Ink.NONE) {
                     inks.put(ink, Color.TRANSPARENT);
                 } else if (m.find()) {

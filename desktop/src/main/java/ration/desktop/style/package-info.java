@@ -1,4 +1,2 @@
-/**
- * Tokens, fonts and how a core picture becomes JavaFX shapes.
- */
+/** Tokens, fonts and how a core picture becomes JavaFX shapes. */
 package ration.desktop.style;

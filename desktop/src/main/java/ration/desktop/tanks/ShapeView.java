@@ -42,7 +42,9 @@ import ration.quantity.Dimension;
 import ration.quantity.Quantity;
 import ration.quantity.Unit;
 
-/** The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from. */
+/**
+ * The shape of a tank: three views, true as points are typed; its figures, its table of points, patterns to start from.
+ */
 final class ShapeView extends RowBox {
 
     private static final String SECTIONS = "Give sections";
@@ -62,12 +64,22 @@ final class ShapeView extends RowBox {
 
     ShapeView(Session session) {
         this.session = session;
-        views = new PicturePane("shape-views", (w, h) -> tank == null ? new Picture(w, h, List.of()) : ShapeViews.draw(tank,
-                marked().orElse(null), session.units().get(), w, h), id -> { });
-        sheet = new Sheet<>("section-sheet", List.of(
-                Sheet.Column.writing("Section at", 92, r -> r.at().quantity().shown()),
-                Sheet.Column.writing("Point at", 92, r -> r.across().quantity().shown()),
-                Sheet.Column.writing("Water line", 92, r -> r.waterLine().quantity().shown())));
+        views = new PicturePane(
+                "shape-views",
+                (w, h) -> tank == null
+                        ? new Picture(w, h, List.of())
+                        : ShapeViews.draw(
+                                tank, marked().orElse(null), session.units().get(), w, h),
+                id -> {});
+        sheet = new Sheet<>(
+                "section-sheet",
+                List.of(
+                        Sheet.Column.writing(
+                                "Section at", 92, r -> r.at().quantity().shown()),
+                        Sheet.Column.writing(
+                                "Point at", 92, r -> r.across().quantity().shown()),
+                        Sheet.Column.writing(
+                                "Water line", 92, r -> r.waterLine().quantity().shown())));
         sheet.onWrite(this::write).onPaste((r, c) -> paste());
         sheet.setAccessibleText("Points of the sections");
         sheet.onMove(() -> {
@@ -101,9 +113,10 @@ final class ShapeView extends RowBox {
             return Optional.empty();
         }
         SectionTable.Row r = sheet.getItems().get(row);
-        return Optional.of(sections().get().along() == TankShape.Along.BUTT_LINE
-                ? new Point3(r.across().si(), r.at().si(), r.waterLine().si())
-                : new Point3(r.at().si(), r.across().si(), r.waterLine().si()));
+        return Optional.of(
+                sections().get().along() == TankShape.Along.BUTT_LINE
+                        ? new Point3(r.across().si(), r.at().si(), r.waterLine().si())
+                        : new Point3(r.at().si(), r.across().si(), r.waterLine().si()));
     }
 
     void show(Tank now) {
@@ -116,7 +129,8 @@ final class ShapeView extends RowBox {
         FuelSystem system = session.shown().get().project().system();
         List<ItemFigures.Figure> all = ItemFigures.of(tank, system);
         List<ItemEdits.Offer> edits = ItemEdits.of(system, tank.id());
-        List<String> wanted = new ArrayList<>(List.of(tank.id(), tank.shape().getClass().getName()));
+        List<String> wanted =
+                new ArrayList<>(List.of(tank.id(), tank.shape().getClass().getName()));
         all.forEach(f -> wanted.add(f.key() + "|" + f.label()));
         if (!wanted.equals(structure)) {
             structure = wanted;
@@ -127,7 +141,8 @@ final class ShapeView extends RowBox {
         }
         sections().ifPresent(s -> sheet.show(SectionTable.rows(s)));
         Map<String, Runnable> chips = new LinkedHashMap<>();
-        edits.forEach(o -> chips.put(o.label(), () -> session.apply(Edit.of(o.label() + ", " + now.name(), p -> p.with(o.on(p.system()))))));
+        edits.forEach(o -> chips.put(
+                o.label(), () -> session.apply(Edit.of(o.label() + ", " + now.name(), p -> p.with(o.on(p.system()))))));
         if (!(tank.shape() instanceof TankShape.Cylinder) && sections().isEmpty()) {
             chips.put(SECTIONS, () -> reshape("Give sections of ", t -> t.withShape(SectionTable.of(t.shape()))));
         }
@@ -137,33 +152,60 @@ final class ShapeView extends RowBox {
         } catch (IllegalArgumentException e) {
             size.setText("");
         }
-        Validation.of(system).stream().filter(p -> p.item().equals(tank.id()) && p.field().equals("Shape")).findFirst()
-                .map(Problem::message).ifPresent(trouble::setText);
+        Validation.of(system).stream()
+                .filter(p -> p.item().equals(tank.id()) && p.field().equals("Shape"))
+                .findFirst()
+                .map(Problem::message)
+                .ifPresent(trouble::setText);
         views.redraw();
     }
 
     private void build(List<ItemFigures.Figure> all) {
         right.getChildren().clear();
-        HBox patterns = new RowBox(6, Ui.label("Shape", "page-title"), Ui.spring(), Ui.button("Start from a pattern\u2026",
-                "shape-patterns", this::patterns, "chip"));
+        HBox patterns = new RowBox(
+                6,
+                Ui.label("Shape", "page-title"),
+                Ui.spring(),
+                Ui.button("Start from a pattern\u2026", "shape-patterns", this::patterns, "chip"));
         patterns.setAlignment(Pos.CENTER_LEFT);
         right.getChildren().addAll(patterns, patternBox);
         if (sections().isPresent()) {
-            HBox tools = new RowBox(3, Ui.button("Add point", "section-add-point", () -> table("Add point",
-                    SectionTable::withPointAfter), "chip"), Ui.button("Remove point",
-                    "section-remove-point", () -> table("Remove point", SectionTable::without), "chip"),
-                    Ui.button("Add section", "section-add", () -> table("Add section", (s, r) ->
-                            SectionTable.withSectionAfter(s, r.section())), "chip"), Ui.button("Paste table", "section-paste", this::paste,
-                            "chip"));
-            right.getChildren().addAll(sheet, tools, Ui.wrapped("A row a point, in order round its section. Ctrl+V pastes three"
-                    + " columns: section, " + (sections().get().along() == TankShape.Along.BUTT_LINE ? "station" : "butt line")
-                    + ", water line.", "soft"));
+            HBox tools = new RowBox(
+                    3,
+                    Ui.button(
+                            "Add point",
+                            "section-add-point",
+                            () -> table("Add point", SectionTable::withPointAfter),
+                            "chip"),
+                    Ui.button(
+                            "Remove point",
+                            "section-remove-point",
+                            () -> table("Remove point", SectionTable::without),
+                            "chip"),
+                    Ui.button(
+                            "Add section",
+                            "section-add",
+                            () -> table("Add section", (s, r) -> SectionTable.withSectionAfter(s, r.section())),
+                            "chip"),
+                    Ui.button("Paste table", "section-paste", this::paste, "chip"));
+            right.getChildren()
+                    .addAll(
+                            sheet,
+                            tools,
+                            Ui.wrapped(
+                                    "A row a point, in order round its section. Ctrl+V pastes three"
+                                            + " columns: section, "
+                                            + (sections().get().along() == TankShape.Along.BUTT_LINE
+                                                    ? "station"
+                                                    : "butt line")
+                                            + ", water line.",
+                                    "soft"));
         }
         figures.getChildren().clear();
         fields.clear();
         for (ItemFigures.Figure f : all) {
-            QuantityField<Quantity> field = new QuantityField<>("shape-field-" + fields.size(), f.label(), t -> Quantity.parse(t,
-                    f.unit()), Quantity::shown);
+            QuantityField<Quantity> field = new QuantityField<>(
+                    "shape-field-" + fields.size(), f.label(), t -> Quantity.parse(t, f.unit()), Quantity::shown);
             field.getStyleClass().add("card-field");
             field.setPrefWidth(96);
             int at = fields.size();
@@ -180,9 +222,14 @@ final class ShapeView extends RowBox {
     }
 
     private void set(String id, ItemFigures.Figure figure, Quantity q) {
-        session.apply(Edit.of("Set " + figure.label().toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.system().item(id)
-                .flatMap(i -> ItemFigures.of(i, p.system()).stream().filter(f -> f.key().equals(figure.key())).findFirst())
-                .map(f -> p.with(f.set().apply(f.value().with(q)).apply(p.system()))).orElse(p)));
+        session.apply(Edit.of(
+                "Set " + figure.label().toLowerCase(java.util.Locale.ROOT) + " of " + tank.name(), p -> p.system()
+                        .item(id)
+                        .flatMap(i -> ItemFigures.of(i, p.system()).stream()
+                                .filter(f -> f.key().equals(figure.key()))
+                                .findFirst())
+                        .map(f -> p.with(f.set().apply(f.value().with(q)).apply(p.system())))
+                        .orElse(p)));
     }
 
     private boolean write(SectionTable.Row row, int column, String text) {
@@ -198,7 +245,9 @@ final class ShapeView extends RowBox {
         }
     }
 
-    private void table(String name, java.util.function.BiFunction<TankShape.Sections, SectionTable.Row, TankShape.Sections> change) {
+    private void table(
+            String name,
+            java.util.function.BiFunction<TankShape.Sections, SectionTable.Row, TankShape.Sections> change) {
         int row = Math.max(0, sheet.row());
         if (row < sheet.getItems().size()) {
             SectionTable.Row at = sheet.getItems().get(row);
@@ -213,8 +262,8 @@ final class ShapeView extends RowBox {
             return;
         }
         try {
-            TankShape.Sections pasted = SectionTable.parse(text, sections().map(TankShape.Sections::along).orElse(
-                    TankShape.Along.BUTT_LINE));
+            TankShape.Sections pasted = SectionTable.parse(
+                    text, sections().map(TankShape.Sections::along).orElse(TankShape.Along.BUTT_LINE));
             trouble.setText("");
             reshape("Paste sections of ", t -> ShapePattern.reshaped(t, pasted));
         } catch (IllegalArgumentException e) {
@@ -233,10 +282,19 @@ final class ShapeView extends RowBox {
     private void patterns() {
         FlowPane choices = new FlowPane(3, 3);
         for (ShapePattern p : ShapePattern.values()) {
-            choices.getChildren().add(Ui.button(p.label(), "pattern-" + p.name().toLowerCase(java.util.Locale.ROOT).replace('_',
-                    '-'), () -> measures(p), "chip"));
+            choices.getChildren()
+                    .add(Ui.button(
+                            p.label(),
+                            "pattern-"
+                                    + p.name()
+                                            .toLowerCase(java.util.Locale.ROOT)
+                                            .replace('_', '-'),
+                            () -> measures(p),
+                            "chip"));
         }
-        patternBox.getChildren().setAll(Ui.wrapped("Which is it most like? Its measurements are asked next.", "soft"), choices);
+        patternBox
+                .getChildren()
+                .setAll(Ui.wrapped("Which is it most like? Its measurements are asked next.", "soft"), choices);
         choices.getChildren().get(0).requestFocus();
     }
 
@@ -246,8 +304,8 @@ final class ShapeView extends RowBox {
         grid.setVgap(2);
         List<QuantityField<Quantity>> asked = new ArrayList<>();
         for (ShapePattern.Measure m : pattern.measures()) {
-            QuantityField<Quantity> field = new QuantityField<>("measure-" + asked.size(), m.label(), t -> Quantity.parse(t,
-                    m.unit()), Quantity::shown);
+            QuantityField<Quantity> field = new QuantityField<>(
+                    "measure-" + asked.size(), m.label(), t -> Quantity.parse(t, m.unit()), Quantity::shown);
             field.setPrefWidth(96);
             field.update(Quantity.of(m.usual(), m.unit()));
             field.onTrouble(trouble::setText);
@@ -261,7 +319,11 @@ final class ShapeView extends RowBox {
             try {
                 List<Measured> values = new ArrayList<>();
                 for (int i = 0; i < asked.size(); i++) {
-                    values.add(new Measured(Quantity.parse(asked.get(i).getText(), pattern.measures().get(i).unit()), "tape"));
+                    values.add(new Measured(
+                            Quantity.parse(
+                                    asked.get(i).getText(),
+                                    pattern.measures().get(i).unit()),
+                            "tape"));
                 }
                 TankShape shape = pattern.shape(values);
                 patternBox.getChildren().clear();
@@ -271,8 +333,16 @@ final class ShapeView extends RowBox {
                 trouble.setText(e.getMessage());
             }
         });
-        patternBox.getChildren().setAll(Ui.label(pattern.label(), "bold"), grid, new RowBox(6, make, Ui.button("Leave it",
-                "pattern-leave", patternBox.getChildren()::clear, "plain")), Ui.rule());
+        patternBox
+                .getChildren()
+                .setAll(
+                        Ui.label(pattern.label(), "bold"),
+                        grid,
+                        new RowBox(
+                                6,
+                                make,
+                                Ui.button("Leave it", "pattern-leave", patternBox.getChildren()::clear, "plain")),
+                        Ui.rule());
         asked.get(0).requestFocus();
     }
 }

@@ -34,7 +34,6 @@ import ration.quantity.Dimension;
 import ration.quantity.Unit;
 import ration.quantity.UnitSystem;
 import ration.remedy.LessLeft;
-import ration.tank.Stranded;
 import ration.tank.StrandedMap;
 
 /** A tank in the attitude looked at, and the map of what stays in it over all attitudes. */
@@ -67,9 +66,9 @@ final class StayView extends RowBox {
         this.session = session;
         mapping = session.whileOpen().work("stranded map");
         helping = session.whileOpen().work("what leaves less");
-        side = new PicturePane("tank-side", (w, h) -> section(TankSection.From.SIDE, w, h), id -> { });
-        behind = new PicturePane("tank-behind", (w, h) -> section(TankSection.From.BEHIND, w, h), id -> { });
-        map = new PicturePane("stranded-map", this::mapPicture, id -> { });
+        side = new PicturePane("tank-side", (w, h) -> section(TankSection.From.SIDE, w, h), id -> {});
+        behind = new PicturePane("tank-behind", (w, h) -> section(TankSection.From.BEHIND, w, h), id -> {});
+        map = new PicturePane("stranded-map", this::mapPicture, id -> {});
         map.setFocusTraversable(true);
         map.setAccessibleRole(AccessibleRole.SLIDER);
         map.getStyleClass().add("map");
@@ -99,8 +98,17 @@ final class StayView extends RowBox {
         row(rows, 2, "empty-key", "contents set", contents);
         HBox head = new RowBox(6, Ui.label("What would leave less", "group-title"), Ui.spring(), lessNow);
         less.setId("less-left");
-        VBox box = new ColumnBox(5, title("From the side", sideAngle), side, title("From behind, at the outlet", behindAngle), behind,
-                Ui.rule(), rows, Ui.rule(), head, less);
+        VBox box = new ColumnBox(
+                5,
+                title("From the side", sideAngle),
+                side,
+                title("From behind, at the outlet", behindAngle),
+                behind,
+                Ui.rule(),
+                rows,
+                Ui.rule(),
+                head,
+                less);
         box.getStyleClass().add("tank-side");
         Ui.wide(box, 336, 290);
         return box;
@@ -122,39 +130,62 @@ final class StayView extends RowBox {
     }
 
     private VBox middle() {
-        HBox head = new RowBox(8, Ui.label("Stranded fuel", "page-title"), Ui.spring(), mapTitle,
-                Ui.button("Governing", "map-governing", () -> session.look(answer.predicted().attitude()), "chip"));
+        HBox head = new RowBox(
+                8,
+                Ui.label("Stranded fuel", "page-title"),
+                Ui.spring(),
+                mapTitle,
+                Ui.button(
+                        "Governing",
+                        "map-governing",
+                        () -> session.look(answer.predicted().attitude()),
+                        "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(map, Priority.ALWAYS);
-        VBox box = new ColumnBox(6, head, map, Ui.wrapped("Drag the ring, or use the arrow keys, to hold the tank in another attitude."
-                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts it: bank here is tilt as the fuel"
-                + " feels it.", "soft"));
+        VBox box = new ColumnBox(
+                6,
+                head,
+                map,
+                Ui.wrapped(
+                        "Drag the ring, or use the arrow keys, to hold the tank in another attitude."
+                                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts"
+                                + " it: bank here is tilt as the fuel"
+                                + " feels it.",
+                        "soft"));
         box.getStyleClass().add("tank-map");
         return box;
     }
 
     void show(TankAnswer now) {
-        boolean other = answer == null || !answer.tank().equals(now.tank()) || !answer.evidence().equals(now.evidence());
+        boolean other = answer == null
+                || !answer.tank().equals(now.tank())
+                || !answer.evidence().equals(now.evidence());
         answer = now;
         Condition c = session.shown().get().condition();
         UnitSystem units = session.units().get();
-        sideAngle.setText("nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
+        sideAngle.setText(
+                "nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
         behindAngle.setText("bank " + TankFigures.degrees(c.attitude().tiltDegrees()));
         TankFigures.Held held = figures().held(c.attitude(), contents());
         usable.setText(units.fineVolume(held.usable()));
         stranded.setText(units.fineVolume(held.stays()));
         contents.setText(units.fineVolume(held.holds()));
-        mapTitle.setText(units.unit(Dimension.VOLUME) == Unit.GALLON ? "gallons, " + now.tank().name() : "litres, "
-                + now.tank().name());
+        mapTitle.setText(
+                units.unit(Dimension.VOLUME) == Unit.GALLON
+                        ? "gallons, " + now.tank().name()
+                        : "litres, " + now.tank().name());
         side.redraw();
         behind.redraw();
         cards.show(now);
         if (other) {
             drawn = null;
-            mapping.start(task -> StrandedMap.of(now.body(), now.feed()), m -> {
-                drawn = m;
-                map.redraw();
-            }, mapTitle::setText);
+            mapping.start(
+                    task -> StrandedMap.of(now.body(), now.feed()),
+                    m -> {
+                        drawn = m;
+                        map.redraw();
+                    },
+                    mapTitle::setText);
         } else {
             map.redraw();
         }
@@ -164,15 +195,16 @@ final class StayView extends RowBox {
             helpedTank = now.tank().id();
             less.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
             lessNow.setText("predicted now " + units.fineVolume(now.predicted().volume()));
-            helping.start(task -> LessLeft.of(project, now, task), this::less, why -> less.getChildren().setAll(
-                    Ui.wrapped(why, "wrong-text")));
+            helping.start(task -> LessLeft.of(project, now, task), this::less, why -> less.getChildren()
+                    .setAll(Ui.wrapped(why, "wrong-text")));
         }
     }
 
     private void less(List<LessLeft.Row> rows) {
         less.getChildren().clear();
         if (rows.isEmpty()) {
-            less.getChildren().add(Ui.wrapped("No single change to outlet or sump leaves less in the attitudes flown.", "soft"));
+            less.getChildren()
+                    .add(Ui.wrapped("No single change to outlet or sump leaves less in the attitudes flown.", "soft"));
         }
         for (LessLeft.Row r : rows.subList(0, Math.min(3, rows.size()))) {
             int n = less.getChildren().size();
@@ -182,8 +214,9 @@ final class StayView extends RowBox {
             Button take = Ui.button("Try", "less-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", leaves " + figure.getText());
             figure.setMinWidth(Region.USE_PREF_SIZE);
-            VBox words = new ColumnBox(Ui.wrapped(r.title()), Ui.wrapped("then " + r.after().predicted().attitude().label()
-                    + " governs", "soft"));
+            VBox words = new ColumnBox(
+                    Ui.wrapped(r.title()),
+                    Ui.wrapped("then " + r.after().predicted().attitude().label() + " governs", "soft"));
             HBox.setHgrow(words, Priority.ALWAYS);
             HBox row = new RowBox(8, words, bar, figure, take);
             row.setAlignment(Pos.CENTER_LEFT);
@@ -197,20 +230,39 @@ final class StayView extends RowBox {
     }
 
     private double contents() {
-        return session.shown().get().condition().contents().getOrDefault(answer.tank().id(), 0.0);
+        return session.shown()
+                .get()
+                .condition()
+                .contents()
+                .getOrDefault(answer.tank().id(), 0.0);
     }
 
     private Picture section(TankSection.From from, double w, double h) {
-        return answer == null ? new Picture(w, h, List.of()) : TankSection.draw(answer, session.shown().get().condition()
-                .attitude(), from, figures().holds(contents()), w, h);
+        return answer == null
+                ? new Picture(w, h, List.of())
+                : TankSection.draw(
+                        answer,
+                        session.shown().get().condition().attitude(),
+                        from,
+                        figures().holds(contents()),
+                        w,
+                        h);
     }
 
     private Picture mapPicture(double w, double h) {
         if (answer == null || drawn == null) {
             return new Picture(w, h, List.of());
         }
-        return StrandedPicture.draw(new StrandedPicture.Subject(drawn, answer, session.shown().get().project().brief().envelope()
-                .corners(), session.shown().get().condition().attitude(), session.units().get()), w, h, measure);
+        return StrandedPicture.draw(
+                new StrandedPicture.Subject(
+                        drawn,
+                        answer,
+                        session.shown().get().project().brief().envelope().corners(),
+                        session.shown().get().condition().attitude(),
+                        session.units().get()),
+                w,
+                h,
+                measure);
     }
 
     private void drag(MouseEvent e) {
@@ -231,6 +283,7 @@ final class StayView extends RowBox {
     }
 
     private void look(double pitch, double tilt) {
-        session.look(Attitude.ofDegrees("Set by hand", Math.max(-60, Math.min(60, pitch)), Math.max(-60, Math.min(60, tilt))));
+        session.look(Attitude.ofDegrees(
+                "Set by hand", Math.max(-60, Math.min(60, pitch)), Math.max(-60, Math.min(60, tilt))));
     }
 }

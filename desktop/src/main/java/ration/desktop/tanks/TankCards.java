@@ -50,7 +50,7 @@ final class TankCards extends ColumnBox {
         Ui.wide(this, 340, 316);
         placard.setId("placard-says");
         verdict.setId("tank-verdict");
-        gauge = new PicturePane("gauge-picture", this::gaugePicture, id -> { });
+        gauge = new PicturePane("gauge-picture", this::gaugePicture, id -> {});
         capacity.setHgap(8);
         capacity.setVgap(6);
         ColumnConstraints first = new ColumnConstraints(112);
@@ -65,8 +65,16 @@ final class TankCards extends ColumnBox {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         asked.setId("asked-of-tank");
         ToggleGroup group = new ToggleGroup();
-        HBox head = new RowBox(3, chip("Gauge", "cards-gauge", gauge, group), chip("Asked of it", "cards-asked", scroll, group),
-                Ui.spring(), Ui.button("Gauge card, PDF\u2026", "gauge-print", () -> print.accept(answer.tank().id()), "chip"));
+        HBox head = new RowBox(
+                3,
+                chip("Gauge", "cards-gauge", gauge, group),
+                chip("Asked of it", "cards-asked", scroll, group),
+                Ui.spring(),
+                Ui.button(
+                        "Gauge card, PDF\u2026",
+                        "gauge-print",
+                        () -> print.accept(answer.tank().id()),
+                        "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         lower.getChildren().setAll(gauge);
         VBox.setVgrow(lower, Priority.ALWAYS);
@@ -101,10 +109,12 @@ final class TankCards extends ColumnBox {
         }
         placard.setText(figures.placard());
         set.getChildren().clear();
-        figures.wanted().ifPresent(q -> set.getChildren().add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(figures.set(q)))));
+        figures.wanted().ifPresent(q -> set.getChildren()
+                .add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(figures.set(q)))));
         gauge.redraw();
         asked.getChildren().clear();
-        figures.asked(session.shown().get().assessment()).forEach(f -> asked.getChildren().add(new FindingBox(f.title().replace(", " + now.tank().name(), ""), f, units)));
+        figures.asked(session.shown().get().assessment()).forEach(f -> asked.getChildren()
+                .add(new FindingBox(f.title().replace(", " + now.tank().name(), ""), f, units)));
     }
 
     private void rows(TankFigures figures) {
@@ -145,7 +155,12 @@ final class TankCards extends ColumnBox {
             return new Picture(w, h, java.util.List.of());
         }
         Brief.Envelope envelope = session.shown().get().project().brief().envelope();
-        return GaugePicture.draw(answer, Attitude.ofDegrees("Level", 0, 0), envelope.attitudes().get(0), session.units().get(), w,
+        return GaugePicture.draw(
+                answer,
+                Attitude.ofDegrees("Level", 0, 0),
+                envelope.attitudes().get(0),
+                session.units().get(),
+                w,
                 h);
     }
 }

@@ -29,7 +29,7 @@ import ration.why.Why;
  * What the page says of a tank beside its pictures, before any of it is a node.
  *
  * @param answer of the tank shown
- * @param units  results are shown in
+ * @param units results are shown in
  */
 record TankFigures(TankAnswer answer, UnitSystem units) {
 
@@ -43,11 +43,11 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     /**
      * A line of the capacity table.
      *
-     * @param what    over the lines that belong together; empty but for the first
-     * @param how     it was come by
+     * @param what over the lines that belong together; empty but for the first
+     * @param how it was come by
      * @param governs whether it decides
-     * @param id      of the figure in the window; empty where nobody asks for it
-     * @param why     where it comes from, for those that say so
+     * @param id of the figure in the window; empty where nobody asks for it
+     * @param why where it comes from, for those that say so
      */
     record Line(String what, String how, String figure, boolean governs, String id, Optional<Supplier<Why>> why) {
         Line(String what, String how, String figure, boolean governs) {
@@ -58,11 +58,16 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     /** How much it holds. */
     List<Line> capacity() {
         boolean filled = answer.body().calibration().measured();
-        List<Line> lines = new ArrayList<>(List.of(new Line("Total", "by shape", units.fineVolume(answer.body().solid().volume()), !filled)));
+        List<Line> lines = new ArrayList<>(List.of(new Line(
+                "Total", "by shape", units.fineVolume(answer.body().solid().volume()), !filled)));
         if (filled) {
             TankEvidence e = answer.evidence();
-            String last = Stream.concat(e.fills().stream(), e.tops().stream()).map(t -> t.by().date()).max(String::compareTo).orElse("");
-            lines.add(new Line("", "by fills, " + last, units.fineVolume(answer.body().capacity()), true));
+            String last = Stream.concat(e.fills().stream(), e.tops().stream())
+                    .map(t -> t.by().date())
+                    .max(String::compareTo)
+                    .orElse("");
+            lines.add(new Line(
+                    "", "by fills, " + last, units.fineVolume(answer.body().capacity()), true));
         }
         if (answer.tank().fitout().filler().isPresent()) {
             lines.add(new Line("", "to the filler", units.fineVolume(answer.full()), false));
@@ -73,23 +78,53 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     /** What stays in it, by each who says so; the largest counts. */
     List<Line> unusable() {
         TankAnswer.Source source = answer.source();
-        List<Line> lines = new ArrayList<>(List.of(new Line("Unusable", "predicted", units.fineVolume(answer.predicted().volume()), source == TankAnswer.Source.PREDICTED)));
+        List<Line> lines = new ArrayList<>(List.of(new Line(
+                "Unusable",
+                "predicted",
+                units.fineVolume(answer.predicted().volume()),
+                source == TankAnswer.Source.PREDICTED)));
         Optional<TankEvidence.Drained> there = answer.drainedThere();
-        Optional<TankEvidence.Drained> drained = there.or(() -> answer.evidence().drained().stream().max(Comparator.comparingDouble(TankEvidence.Drained::largest)));
-        String how = drained.isEmpty() ? "not drained yet" : there.isPresent() ? "drained, " + drained.get().date() : "drained elsewhere";
-        lines.add(new Line("", how, drained.map(d -> units.fineVolume(d.largest())).orElse(NONE), source == TankAnswer.Source.DRAINED));
+        Optional<TankEvidence.Drained> drained = there.or(() ->
+                answer.evidence().drained().stream().max(Comparator.comparingDouble(TankEvidence.Drained::largest)));
+        String how = drained.isEmpty()
+                ? "not drained yet"
+                : there.isPresent() ? "drained, " + drained.get().date() : "drained elsewhere";
+        lines.add(new Line(
+                "",
+                how,
+                drained.map(d -> units.fineVolume(d.largest())).orElse(NONE),
+                source == TankAnswer.Source.DRAINED));
         answer.carried().ifPresent(c -> {
             boolean governs = source == TankAnswer.Source.LIKELY;
-            lines.add(new Line("", "likely here, \u00d7 " + UnitSystem.figure(c.ratio(), 2), units.fineVolume(c.likely()), governs, "tank-likely", governs ? Optional.of(() -> WhyTanks
-                    .unusable(answer)) : Optional.empty()));
+            lines.add(new Line(
+                    "",
+                    "likely here, \u00d7 " + UnitSystem.figure(c.ratio(), 2),
+                    units.fineVolume(c.likely()),
+                    governs,
+                    "tank-likely",
+                    governs ? Optional.of(() -> WhyTanks.unusable(answer)) : Optional.empty()));
         });
-        lines.add(new Line("", "published", answer.tank().fitout().published().map(m -> units.fineVolume(m.si())).orElse(NONE), source == TankAnswer.Source.PUBLISHED));
+        lines.add(new Line(
+                "",
+                "published",
+                answer.tank()
+                        .fitout()
+                        .published()
+                        .map(m -> units.fineVolume(m.si()))
+                        .orElse(NONE),
+                source == TankAnswer.Source.PUBLISHED));
         lines.add(new Line("", "placard", units.fineVolume(answer.placard()), false));
         return lines;
     }
 
     Line usable() {
-        return new Line("Usable", "full less the largest", units.fineVolume(answer.usable()), true, "tank-usable", Optional.of(() -> WhyTanks.usable(answer)));
+        return new Line(
+                "Usable",
+                "full less the largest",
+                units.fineVolume(answer.usable()),
+                true,
+                "tank-usable",
+                Optional.of(() -> WhyTanks.usable(answer)));
     }
 
     boolean isShort() {
@@ -103,31 +138,40 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     /** What the placard must say, or that it holds. */
     String placard() {
         double stays = Math.max(answer.unusable(), answer.placard());
-        String says = units.fineVolume(Math.max(0, answer.full() - stays)) + " usable, " + units.fineVolume(stays) + " unusable";
+        String says = units.fineVolume(Math.max(0, answer.full() - stays)) + " usable, " + units.fineVolume(stays)
+                + " unusable";
         return isShort() ? "Placard must read " + says + "." : "Placard holds: " + says + ".";
     }
 
     /** The least placard that covers what stays, a tenth up; nothing to set where it does. */
     Optional<Quantity> wanted() {
         Unit volume = units.unit(Dimension.VOLUME);
-        return isShort() ? Optional.of(Quantity.of(Math.ceil(volume.fromSi(answer.unusable()) * PARTS - 1e-9) / PARTS, volume)) : Optional.empty();
+        return isShort()
+                ? Optional.of(Quantity.of(Math.ceil(volume.fromSi(answer.unusable()) * PARTS - 1e-9) / PARTS, volume))
+                : Optional.empty();
     }
 
     Edit set(Quantity placard) {
-        return Edit.onItem("Set unusable fuel of " + answer.tank().name(), answer.tank().id(), Tank.class, t -> t.withUnusable(new Measured(placard, answer.source().word())));
+        return Edit.onItem(
+                "Set unusable fuel of " + answer.tank().name(),
+                answer.tank().id(),
+                Tank.class,
+                t -> t.withUnusable(new Measured(placard, answer.source().word())));
     }
 
     /** What the checks say of this tank, and of reserves. */
     List<Finding> asked(Assessment a) {
-        return a.findings().stream().filter(f -> (f.topic() == Check.Topic.TANKS || f.topic() == Check.Topic.HANGAR) && (f.item().equals(answer.tank().id())
-                || f.check() == Check.TANK_RESERVE)).toList();
+        return a.findings().stream()
+                .filter(f -> (f.topic() == Check.Topic.TANKS || f.topic() == Check.Topic.HANGAR)
+                        && (f.item().equals(answer.tank().id()) || f.check() == Check.TANK_RESERVE))
+                .toList();
     }
 
     /**
      * The tank held in an attitude with something in it.
      *
-     * @param holds  in it, m3
-     * @param stays  of that, m3
+     * @param holds in it, m3
+     * @param stays of that, m3
      */
     record Held(double holds, double stays) {
         double usable() {
@@ -149,11 +193,14 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
 
     /** A change that would leave less, against the placard. */
     static double ratio(LessLeft.Row r) {
-        return Math.min(FULL, r.after().placard() / Math.max(1e-9, r.after().predicted().volume()));
+        return Math.min(
+                FULL, r.after().placard() / Math.max(1e-9, r.after().predicted().volume()));
     }
 
     static Verdict verdict(LessLeft.Row r) {
-        return Verdict.atLeast(Math.max(1e-12, r.after().placard()), Math.max(1e-12, r.after().predicted().volume()));
+        return Verdict.atLeast(
+                Math.max(1e-12, r.after().placard()),
+                Math.max(1e-12, r.after().predicted().volume()));
     }
 
     String leaves(LessLeft.Row r) {

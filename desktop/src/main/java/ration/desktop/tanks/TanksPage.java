@@ -26,8 +26,8 @@ public final class TanksPage extends LivePage {
     private final ToggleGroup viewGroup = new ToggleGroup();
     private final StayView stay;
     private final ShapeView shape;
-    private final Label nothing = Ui.wrapped("There is no tank yet. Lay one out on the Layout page: pick the engine inlet and"
-            + " press A.", "soft");
+    private final Label nothing = Ui.wrapped(
+            "There is no tank yet. Lay one out on the Layout page: pick the engine inlet and" + " press A.", "soft");
     private String chosen = "";
     private List<String> structure = List.of();
 
@@ -38,7 +38,12 @@ public final class TanksPage extends LivePage {
         stay = new StayView(session, print);
         shape = new ShapeView(session);
         nothing.setPadding(new javafx.geometry.Insets(16));
-        HBox head = new RowBox(10, Ui.label("Tanks", "page-title"), tanks, Ui.spring(), view("What stays", "view-stays", stay),
+        HBox head = new RowBox(
+                10,
+                Ui.label("Tanks", "page-title"),
+                tanks,
+                Ui.spring(),
+                view("What stays", "view-stays", stay),
                 view("Shape", "view-shape", shape));
         ((Label) head.getChildren().get(0)).setMinWidth(Region.USE_PREF_SIZE);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -72,7 +77,9 @@ public final class TanksPage extends LivePage {
         Assessment a = session.shown().get().assessment();
         List<Tank> all = a.project().system().tanks();
         if (all.stream().noneMatch(t -> t.id().equals(chosen))) {
-            chosen = a.governingTank().map(t -> t.tank().id()).orElse(all.isEmpty() ? "" : all.get(0).id());
+            chosen = a.governingTank()
+                    .map(t -> t.tank().id())
+                    .orElse(all.isEmpty() ? "" : all.get(0).id());
         }
         List<String> wanted = all.stream().map(t -> t.id() + "\n" + t.name()).toList();
         if (!wanted.equals(structure)) {
@@ -90,8 +97,8 @@ public final class TanksPage extends LivePage {
         }
         tanks.getChildren().forEach(n -> ((ToggleButton) n).setSelected(chosen.equals(n.getUserData())));
         Optional<Tank> tank = all.stream().filter(t -> t.id().equals(chosen)).findFirst();
-        boolean shaping = viewGroup.getSelectedToggle() != null && "view-shape".equals(((ToggleButton) viewGroup
-                .getSelectedToggle()).getId());
+        boolean shaping = viewGroup.getSelectedToggle() != null
+                && "view-shape".equals(((ToggleButton) viewGroup.getSelectedToggle()).getId());
         Optional<TankAnswer> answer = a.tank(chosen);
         if (tank.isEmpty()) {
             setCenter(nothing);

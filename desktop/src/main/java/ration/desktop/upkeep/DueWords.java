@@ -13,7 +13,7 @@ import ration.upkeep.Upkeep;
 /**
  * What the page says of parts with a life, before any of it is a node.
  *
- * @param due    the most urgent first
+ * @param due the most urgent first
  * @param upkeep what is kept
  * @param system whose items they are pieces of
  */
@@ -26,13 +26,22 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
     /**
      * A part in words.
      *
-     * @param where  the item it is a piece of, or its kind
+     * @param where the item it is a piece of, or its kind
      * @param fitted day; unknown where nobody said
-     * @param hours  of the airframe then; empty where nobody said
-     * @param paper  that came with it
-     * @param last   what was last done to it; empty if nothing
+     * @param hours of the airframe then; empty where nobody said
+     * @param paper that came with it
+     * @param last what was last done to it; empty if nothing
      */
-    record Row(String name, String where, String fitted, String hours, String life, String left, String paper, String last, Verdict verdict) {
+    record Row(
+            String name,
+            String where,
+            String fitted,
+            String hours,
+            String life,
+            String left,
+            String paper,
+            String last,
+            Verdict verdict) {
 
         /** For those who do not see it. */
         String spoken() {
@@ -44,7 +53,10 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
     String sum(LocalDate today) {
         long over = count(Verdict.SHORT);
         long unknown = count(Verdict.NOT_SHOWN);
-        return due.isEmpty() ? "parts with a life: none is entered yet" : over + " of " + due.size() + " due" + (unknown > 0 ? ", " + unknown + " of unknown age" : "") + "; today " + today;
+        return due.isEmpty()
+                ? "parts with a life: none is entered yet"
+                : over + " of " + due.size() + " due" + (unknown > 0 ? ", " + unknown + " of unknown age" : "")
+                        + "; today " + today;
     }
 
     private long count(Verdict v) {
@@ -52,13 +64,30 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
     }
 
     Row row(Due d) {
-        return new Row(d.part().name(), system.item(d.part().item()).map(Item::name).orElse(d.part().kind().label()), d.part().fitted().map(f -> f.on().toString()).orElse("unknown"),
-                d.part().fitted().map(f -> UnitSystem.figure(f.hours(), 1) + " h").orElse(""), d.part().life().words(), d.left(), d.part().paper().isBlank() ? "none" : d.part()
-                        .paper(), upkeep.history(d.part().id()).stream().findFirst().map(e -> e.what().word() + " " + e.on()).orElse(""), d.verdict());
+        return new Row(
+                d.part().name(),
+                system.item(d.part().item())
+                        .map(Item::name)
+                        .orElse(d.part().kind().label()),
+                d.part().fitted().map(f -> f.on().toString()).orElse("unknown"),
+                d.part()
+                        .fitted()
+                        .map(f -> UnitSystem.figure(f.hours(), 1) + " h")
+                        .orElse(""),
+                d.part().life().words(),
+                d.left(),
+                d.part().paper().isBlank() ? "none" : d.part().paper(),
+                upkeep.history(d.part().id()).stream()
+                        .findFirst()
+                        .map(e -> e.what().word() + " " + e.on())
+                        .orElse(""),
+                d.verdict());
     }
 
     /** Its life over what of it is used, for a bar; empty where the age is not known. */
     static double bar(Due d) {
-        return d.verdict() == Verdict.NOT_SHOWN ? Finding.MISSED : Double.isNaN(d.used()) || d.used() <= 0 ? Finding.MET : Math.min(Finding.MET, 1 / d.used());
+        return d.verdict() == Verdict.NOT_SHOWN
+                ? Finding.MISSED
+                : Double.isNaN(d.used()) || d.used() <= 0 ? Finding.MET : Math.min(Finding.MET, 1 / d.used());
     }
 }

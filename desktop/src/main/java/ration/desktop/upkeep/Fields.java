@@ -10,23 +10,29 @@ import ration.quantity.UnitSystem;
 /** Fields of this page: hours, days, plain words. */
 final class Fields {
 
-    private Fields() {
-    }
+    private Fields() {}
 
     static QuantityField<Double> hours(String id, String words) {
-        return new QuantityField<>(id, words, Fields::readHours, h -> UnitSystem.figure(h, 1).replace("\u2009", "").replace(" ", ""));
+        return new QuantityField<>(id, words, Fields::readHours, h -> UnitSystem.figure(h, 1)
+                .replace("\u2009", "")
+                .replace(" ", ""));
     }
 
     static double readHours(String text) {
         try {
-            double h = Double.parseDouble(text.strip().toLowerCase(Locale.ROOT).replace("h", "").replace(',', '.').strip());
+            double h = Double.parseDouble(text.strip()
+                    .toLowerCase(Locale.ROOT)
+                    .replace("h", "")
+                    .replace(',', '.')
+                    .strip());
             if (h >= 0 && h <= 100_000) {
                 return h;
             }
         } catch (NumberFormatException e) {
             // said below
         }
-        throw new IllegalArgumentException("\u201c" + text.strip() + "\u201d is no airframe time: 0 to 100,000 hours, as 412.6.");
+        throw new IllegalArgumentException(
+                "\u201c" + text.strip() + "\u201d is no airframe time: 0 to 100,000 hours, as 412.6.");
     }
 
     static LocalDate readDay(String text) {

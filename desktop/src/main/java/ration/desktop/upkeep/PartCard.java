@@ -45,7 +45,8 @@ final class PartCard extends ColumnBox {
     private final Label trouble = Ui.trouble("act-trouble");
     private String shown = "";
 
-    PartCard(Session session, Supplier<LocalDate> today, BiConsumer<String, UnaryOperator<Upkeep>> edit, Runnable gone) {
+    PartCard(
+            Session session, Supplier<LocalDate> today, BiConsumer<String, UnaryOperator<Upkeep>> edit, Runnable gone) {
         super(8);
         this.session = session;
         this.today = today;
@@ -67,7 +68,8 @@ final class PartCard extends ColumnBox {
         if (!p.id().equals(shown)) {
             shown = p.id();
             day.setText(today.get().toString());
-            hours.setText(UnitSystem.figure(upkeep.hours(), 1).replace("\u2009", "").replace(" ", ""));
+            hours.setText(
+                    UnitSystem.figure(upkeep.hours(), 1).replace("\u2009", "").replace(" ", ""));
             paper.clear();
             made.clear();
             found.clear();
@@ -75,9 +77,18 @@ final class PartCard extends ColumnBox {
         }
         Label verdict = Ui.label("", "verdict");
         Ui.verdict(verdict, d.verdict());
-        getChildren().addAll(new RowBox(8, Ui.label(p.name(), "page-title"), Ui.spring(), verdict), Ui.wrapped(p.kind().label() + ", " + p.life().words() + ": " + d.left()
-                + d.on().map(x -> ", due " + x).orElse("") + (Double.isNaN(d.atHours()) ? "" : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"), d.verdict()
-                        == Verdict.SHORT ? "wrong-text" : "soft"), Ui.rule(), Ui.label("As done", "group-title"));
+        getChildren()
+                .addAll(
+                        new RowBox(8, Ui.label(p.name(), "page-title"), Ui.spring(), verdict),
+                        Ui.wrapped(
+                                p.kind().label() + ", " + p.life().words() + ": " + d.left()
+                                        + d.on().map(x -> ", due " + x).orElse("")
+                                        + (Double.isNaN(d.atHours())
+                                                ? ""
+                                                : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"),
+                                d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"),
+                        Ui.rule(),
+                        Ui.label("As done", "group-title"));
         GridPane grid = new GridPane();
         grid.setHgap(6);
         grid.setVgap(4);
@@ -85,9 +96,23 @@ final class PartCard extends ColumnBox {
         grid.addRow(1, who, paper);
         grid.addRow(2, made);
         grid.add(found, 0, 3, 2, 1);
-        getChildren().addAll(grid, trouble, acts(p), life(p), Ui.rule(), Ui.label("To be tested again after it", "group-title"));
-        List<String> ended = Comparison.ended(session.project(), session.project().with(upkeep.replaced(p.id(), new Upkeep.Act(today.get(), upkeep.hours(), "", "", Optional.empty()))))
-                .stream().map(Comparison.Ended::title).distinct().toList();
+        getChildren()
+                .addAll(
+                        grid,
+                        trouble,
+                        acts(p),
+                        life(p),
+                        Ui.rule(),
+                        Ui.label("To be tested again after it", "group-title"));
+        List<String> ended = Comparison.ended(
+                        session.project(),
+                        session.project()
+                                .with(upkeep.replaced(
+                                        p.id(), new Upkeep.Act(today.get(), upkeep.hours(), "", "", Optional.empty()))))
+                .stream()
+                .map(Comparison.Ended::title)
+                .distinct()
+                .toList();
         if (!ended.isEmpty()) {
             getChildren().add(Ui.wrapped("Replacing it ends: " + String.join(", ", ended), "wrong-text"));
         }
@@ -98,12 +123,24 @@ final class PartCard extends ColumnBox {
         }
         for (Entry e : upkeep.history(p.id()).stream().limit(SHOWN).toList()) {
             boolean wrong = upkeep.corrected(e);
-            Button right = Ui.named(Ui.button("Correct", "entry-correct-" + e.number(), () -> act(a -> u -> u.corrected(e.number(), a, said())), "chip"), "entry-correct-" + e
-                    .number(), "Correct entry " + e.number() + ": how it should read stands in the field above");
-            Button copy = Ui.named(Ui.button("Copy", "entry-copy-" + e.number(), () -> copy(e), "chip"), "entry-copy-" + e.number(), "Copy entry " + e.number()
-                    + " for the logbook");
-            getChildren().addAll(Ui.wrapped(e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""), wrong ? "soft" : "figure"), wrong ? new RowBox(6, copy)
-                    : new RowBox(6, copy, right));
+            Button right = Ui.named(
+                    Ui.button(
+                            "Correct",
+                            "entry-correct-" + e.number(),
+                            () -> act(a -> u -> u.corrected(e.number(), a, said())),
+                            "chip"),
+                    "entry-correct-" + e.number(),
+                    "Correct entry " + e.number() + ": how it should read stands in the field above");
+            Button copy = Ui.named(
+                    Ui.button("Copy", "entry-copy-" + e.number(), () -> copy(e), "chip"),
+                    "entry-copy-" + e.number(),
+                    "Copy entry " + e.number() + " for the logbook");
+            getChildren()
+                    .addAll(
+                            Ui.wrapped(
+                                    e.number() + "  " + Upkeep.logbook(e) + (wrong ? " (put right later)" : ""),
+                                    wrong ? "soft" : "figure"),
+                            wrong ? new RowBox(6, copy) : new RowBox(6, copy, right));
         }
         getChildren().add(Ui.wrapped("The maker's instructions and the inspector come first.", "soft"));
     }
@@ -121,12 +158,22 @@ final class PartCard extends ColumnBox {
         });
         HBox box = new RowBox(6, replace);
         if (!temporary) {
-            box.getChildren().addAll(Ui.button("Looked at", "part-looked", () -> act(a -> u -> u.looked(p.id(), a, found.getText())), "chip"), Ui.button("Removed",
-                    "part-removed", () -> {
-                        if (act(a -> u -> u.removed(p.id(), a))) {
-                            gone.run();
-                        }
-                    }, "chip"));
+            box.getChildren()
+                    .addAll(
+                            Ui.button(
+                                    "Looked at",
+                                    "part-looked",
+                                    () -> act(a -> u -> u.looked(p.id(), a, found.getText())),
+                                    "chip"),
+                            Ui.button(
+                                    "Removed",
+                                    "part-removed",
+                                    () -> {
+                                        if (act(a -> u -> u.removed(p.id(), a))) {
+                                            gone.run();
+                                        }
+                                    },
+                                    "chip"));
         }
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return box;
@@ -137,18 +184,35 @@ final class PartCard extends ColumnBox {
         TextField months = Fields.text("life-months", "Life, months; 0 where the calendar does not count", "months");
         TextField flown = Fields.text("life-hours", "Life, airframe hours; 0 where they do not count", "h");
         months.setText(String.valueOf(p.life().months()));
-        flown.setText(UnitSystem.figure(p.life().hours(), 0).replace("\u2009", "").replace(" ", ""));
+        flown.setText(
+                UnitSystem.figure(p.life().hours(), 0).replace("\u2009", "").replace(" ", ""));
         months.setPrefWidth(54);
         flown.setPrefWidth(54);
-        HBox box = new RowBox(6, Ui.label("life", "soft"), months, Ui.label("months", "soft"), flown, Ui.label("h", "soft"), Ui.button("Set", "life-set", () -> {
-            try {
-                Life said = Life.of(whole(months.getText()), Fields.readHours(flown.getText()), p.life().ends());
-                trouble.setText("");
-                edit.accept("Set the life of " + p.name(), u -> u.part(p.id()).map(x -> u.with(x.with(said))).orElse(u));
-            } catch (IllegalArgumentException e) {
-                trouble.setText(e.getMessage());
-            }
-        }, "chip"));
+        HBox box = new RowBox(
+                6,
+                Ui.label("life", "soft"),
+                months,
+                Ui.label("months", "soft"),
+                flown,
+                Ui.label("h", "soft"),
+                Ui.button(
+                        "Set",
+                        "life-set",
+                        () -> {
+                            try {
+                                Life said = Life.of(
+                                        whole(months.getText()),
+                                        Fields.readHours(flown.getText()),
+                                        p.life().ends());
+                                trouble.setText("");
+                                edit.accept("Set the life of " + p.name(), u -> u.part(p.id())
+                                        .map(x -> u.with(x.with(said)))
+                                        .orElse(u));
+                            } catch (IllegalArgumentException e) {
+                                trouble.setText(e.getMessage());
+                            }
+                        },
+                        "chip"));
         box.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         box.setVisible(p.life().ends() != Life.Ends.REMOVE);
         box.managedProperty().bind(box.visibleProperty());
@@ -177,12 +241,19 @@ final class PartCard extends ColumnBox {
 
     private boolean act(Doing doing) {
         try {
-            Optional<LocalDate> printed = made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made.getText()));
+            Optional<LocalDate> printed =
+                    made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made.getText()));
             LocalDate on = Fields.readDay(day.getText());
             if (on.isAfter(today.get())) {
-                throw new IllegalArgumentException("That day is still to come: what was done is entered, not what is meant.");
+                throw new IllegalArgumentException(
+                        "That day is still to come: what was done is entered, not what is meant.");
             }
-            UnaryOperator<Upkeep> change = doing.with(new Upkeep.Act(on, Fields.readHours(hours.getText()), who.getText().strip(), paper.getText().strip(), printed));
+            UnaryOperator<Upkeep> change = doing.with(new Upkeep.Act(
+                    on,
+                    Fields.readHours(hours.getText()),
+                    who.getText().strip(),
+                    paper.getText().strip(),
+                    printed));
             change.apply(session.project().upkeep());
             trouble.setText("");
             edit.accept("Upkeep", change);

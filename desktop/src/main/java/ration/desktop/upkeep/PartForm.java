@@ -31,14 +31,20 @@ final class PartForm extends ColumnBox {
     private final ChoiceBox<Part.Kind> kind = new ChoiceBox<>();
     private final ChoiceBox<String> item = new ChoiceBox<>();
     private final TextField name = Fields.text("new-name", "Name of the part", "name");
-    private final TextField fitted = Fields.text("new-fitted", "Day it was fitted; empty where nobody knows", "fitted; empty if nobody knows");
+    private final TextField fitted =
+            Fields.text("new-fitted", "Day it was fitted; empty where nobody knows", "fitted; empty if nobody knows");
     private final TextField hours = Fields.text("new-hours", "Airframe hours then", "airframe hours then");
-    private final TextField made = Fields.text("new-made", "Maker's date printed on it, if any", "made, if printed on it");
+    private final TextField made =
+            Fields.text("new-made", "Maker's date printed on it, if any", "made, if printed on it");
     private final TextField paper = Fields.text("new-paper", "Paper, batch, length", "paper, batch, length");
     private final Label trouble = Ui.trouble("new-trouble");
     private Map<String, String> items = Map.of();
 
-    PartForm(Session session, Supplier<LocalDate> today, BiConsumer<String, UnaryOperator<Upkeep>> edit, Consumer<String> entered) {
+    PartForm(
+            Session session,
+            Supplier<LocalDate> today,
+            BiConsumer<String, UnaryOperator<Upkeep>> edit,
+            Consumer<String> entered) {
         super(6);
         this.session = session;
         this.today = today;
@@ -62,14 +68,27 @@ final class PartForm extends ColumnBox {
         });
         kind.setValue(Part.Kind.RUBBER_HOSE);
         Label life = Ui.wrapped("", "soft");
-        kind.valueProperty().addListener((o, was, k) -> life.setText("usual life: " + k.usual().words()));
+        kind.valueProperty()
+                .addListener(
+                        (o, was, k) -> life.setText("usual life: " + k.usual().words()));
         life.setText("usual life: " + kind.getValue().usual().words());
         item.setId("new-item");
         item.setAccessibleText("Item it is, or sits on");
         kind.setMaxWidth(Double.MAX_VALUE);
         item.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(Ui.label("A part with a life", "page-title"), kind, life, item, name, fitted, hours, made, paper, trouble, Ui.button("Enter it", "new-enter",
-                this::enter));
+        getChildren()
+                .addAll(
+                        Ui.label("A part with a life", "page-title"),
+                        kind,
+                        life,
+                        item,
+                        name,
+                        fitted,
+                        hours,
+                        made,
+                        paper,
+                        trouble,
+                        Ui.button("Enter it", "new-enter", this::enter));
     }
 
     void begin() {
@@ -98,8 +117,10 @@ final class PartForm extends ColumnBox {
                 if (on.isAfter(today.get())) {
                     throw new IllegalArgumentException("That day is still to come.");
                 }
-                when = Optional.of(new Part.Fitted(on, Fields.readHours(hours.getText()), made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made
-                        .getText()))));
+                when = Optional.of(new Part.Fitted(
+                        on,
+                        Fields.readHours(hours.getText()),
+                        made.getText().isBlank() ? Optional.empty() : Optional.of(Fields.readDay(made.getText()))));
             }
             if (name.getText().isBlank()) {
                 throw new IllegalArgumentException("Give it a name, as it is called on the aircraft.");
@@ -116,7 +137,10 @@ final class PartForm extends ColumnBox {
             hours.clear();
             made.clear();
             paper.clear();
-            session.project().upkeep().parts().stream().reduce((a, b) -> b).map(Part::id).ifPresent(entered);
+            session.project().upkeep().parts().stream()
+                    .reduce((a, b) -> b)
+                    .map(Part::id)
+                    .ifPresent(entered);
         } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
         }

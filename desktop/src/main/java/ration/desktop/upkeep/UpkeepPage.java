@@ -34,7 +34,12 @@ import ration.upkeep.Upkeep;
 public final class UpkeepPage extends LivePage {
 
     /** What can be written out. */
-    public enum Paper { CALENDAR, PARTS, LOG, PREFLIGHT }
+    public enum Paper {
+        CALENDAR,
+        PARTS,
+        LOG,
+        PREFLIGHT
+    }
 
     private static final double[] WIDE = {210, 96, 176, 142, 152};
 
@@ -45,7 +50,8 @@ public final class UpkeepPage extends LivePage {
     private final Label words = Ui.label("", "soft");
     private final PartCard card;
     private final PartForm form;
-    private final PicturePane line = new PicturePane("upkeep-line", (w, h) -> DuePicture.draw(due(), now(), Tokens.measure(), w, h), id -> { });
+    private final PicturePane line =
+            new PicturePane("upkeep-line", (w, h) -> DuePicture.draw(due(), now(), Tokens.measure(), w, h), id -> {});
     private final QuantityField<Double> hours;
     private String picked = "";
 
@@ -62,9 +68,18 @@ public final class UpkeepPage extends LivePage {
         hours.onValue(h -> edit("Set airframe hours", u -> u.withHours(h)));
         card = new PartCard(session, today, this::edit, () -> pick(""));
         form = new PartForm(session, today, this::edit, id -> pick(id));
-        HBox head = new RowBox(8, Ui.label("Upkeep", "page-title"), words, Ui.spring(), Ui.label("Airframe hours", "soft"), hours, Ui.button("+ Part", "part-new",
-                this::begin, "chip"), Ui.button("Pre-flight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"), Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"), Ui.button("Parts, CSV",
-                        "upkeep-parts", () -> write.accept(Paper.PARTS, now()), "chip"), Ui.button("Log, CSV", "upkeep-log", () -> write.accept(Paper.LOG, now()), "chip"));
+        HBox head = new RowBox(
+                8,
+                Ui.label("Upkeep", "page-title"),
+                words,
+                Ui.spring(),
+                Ui.label("Airframe hours", "soft"),
+                hours,
+                Ui.button("+ Part", "part-new", this::begin, "chip"),
+                Ui.button("Pre-flight card", "preflight-card", () -> write.accept(Paper.PREFLIGHT, now()), "chip"),
+                Ui.button("Calendar file", "upkeep-calendar", () -> write.accept(Paper.CALENDAR, now()), "chip"),
+                Ui.button("Parts, CSV", "upkeep-parts", () -> write.accept(Paper.PARTS, now()), "chip"),
+                Ui.button("Log, CSV", "upkeep-log", () -> write.accept(Paper.LOG, now()), "chip"));
         head.getStyleClass().add("page-head");
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
@@ -136,13 +151,20 @@ public final class UpkeepPage extends LivePage {
             rows.getChildren().add(row(d, said.row(d)));
         }
         if (due.isEmpty()) {
-            rows.getChildren().add(Ui.wrapped("Hoses, sight tubes, screens, filter elements, o-rings, vents and senders grow old. + Part enters one; it is"
-                    + " offered the usual life, which is common practice until the maker's is said.", "soft"));
+            rows.getChildren()
+                    .add(Ui.wrapped(
+                            "Hoses, sight tubes, screens, filter elements, o-rings, vents and senders grow old."
+                                    + " + Part enters one; it is"
+                                    + " offered the usual life, which is common practice until the maker's is said.",
+                            "soft"));
         }
         if (upkeep.part(picked).isEmpty()) {
             picked = "";
         }
-        card.show(picked.isEmpty() ? Optional.empty() : due.stream().filter(d -> d.part().id().equals(picked)).findFirst());
+        card.show(
+                picked.isEmpty()
+                        ? Optional.empty()
+                        : due.stream().filter(d -> d.part().id().equals(picked)).findFirst());
         form.show(picked.isEmpty());
         line.redraw();
     }
@@ -158,7 +180,9 @@ public final class UpkeepPage extends LivePage {
 
     private Button row(Due d, DueWords.Row said) {
         VBox name = new ColumnBox(Ui.label(said.name(), "bold"), Ui.label(said.where(), "soft"));
-        VBox fitted = new ColumnBox(Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"), Ui.label(said.hours(), "soft"));
+        VBox fitted = new ColumnBox(
+                Ui.label(said.fitted(), said.hours().isEmpty() ? "wrong-text" : "figure"),
+                Ui.label(said.hours(), "soft"));
         NotchBar bar = new NotchBar(70, 8);
         bar.show(DueWords.bar(d), d.verdict());
         Label verdict = Ui.label("", "verdict");
@@ -167,7 +191,13 @@ public final class UpkeepPage extends LivePage {
         state.setAlignment(Pos.CENTER_LEFT);
         VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
         VBox paper = new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
-        HBox box = new RowBox(6, Ui.wide(name, WIDE[0]), Ui.wide(fitted, WIDE[1]), Ui.wide(Ui.label(said.life()), WIDE[2]), Ui.wide(left, WIDE[3]), Ui.wide(paper, WIDE[4]));
+        HBox box = new RowBox(
+                6,
+                Ui.wide(name, WIDE[0]),
+                Ui.wide(fitted, WIDE[1]),
+                Ui.wide(Ui.label(said.life()), WIDE[2]),
+                Ui.wide(left, WIDE[3]),
+                Ui.wide(paper, WIDE[4]));
         box.setAlignment(Pos.CENTER_LEFT);
         Button row = Ui.button("", "part-" + d.part().id(), () -> pick(d.part().id()));
         row.setGraphic(box);

@@ -22,11 +22,11 @@ import ration.vapor.SoakPath;
 /**
  * The log that lies over the predicted soak, and the run before it. Immutable.
  *
- * @param name    of the log's file
- * @param logged  its readings after shutdown; none while no log lies there
+ * @param name of the log's file
+ * @param logged its readings after shutdown; none while no log lies there
  * @param earlier those of the run before a change
- * @param fit     figures that make the prediction lie on it, once they were asked for
- * @param said    what is said of it
+ * @param fit figures that make the prediction lie on it, once they were asked for
+ * @param said what is said of it
  */
 record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<SoakFit> fit, String said) {
 
@@ -34,6 +34,7 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
 
     /** What a column is where it is no part. */
     static final String NO_PART = "\u2013";
+
     static final String TIME = "time";
     static final List<String> UNITS = List.of("\u00b0C", "\u00b0F", "K", "s", "min");
     private static final int ON_SCREEN = 4000;
@@ -49,25 +50,37 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
      * @param is a part's name, the time, or no part
      * @param in its unit
      */
-    record Meaning(String is, String in) {
-    }
+    record Meaning(String is, String in) {}
 
-    /** What the columns of a table likely are: the first that looks like one is the time, others belong to parts whose names share a word with theirs. */
+    /**
+     * What the columns of a table likely are: the first that looks like one is the time, others belong to parts whose
+     * names share a word with theirs.
+     */
     static List<Meaning> guess(LogTable table, List<SoakPath> parts) {
         List<Meaning> all = new ArrayList<>();
         boolean timed = false;
         for (LogTable.Column c : table.columns()) {
-            boolean time = !timed && (c.clock() || c.name().toLowerCase(Locale.ROOT).matches(".*(time|zeit|sec|min|elapsed).*") || c.unit().filter(u -> u == Unit.SECOND
-                    || u == Unit.MINUTE).isPresent());
+            boolean time = !timed
+                    && (c.clock()
+                            || c.name().toLowerCase(Locale.ROOT).matches(".*(time|zeit|sec|min|elapsed).*")
+                            || c.unit()
+                                    .filter(u -> u == Unit.SECOND || u == Unit.MINUTE)
+                                    .isPresent());
             timed |= time;
-            all.add(new Meaning(time ? TIME : part(c.name(), parts), c.unit().map(Unit::symbol).filter(UNITS::contains).orElse(time ? "s" : "\u00b0C")));
+            all.add(new Meaning(
+                    time ? TIME : part(c.name(), parts),
+                    c.unit().map(Unit::symbol).filter(UNITS::contains).orElse(time ? "s" : "\u00b0C")));
         }
         return all;
     }
 
     private static String part(String column, List<SoakPath> parts) {
         String lower = column.toLowerCase(Locale.ROOT);
-        return parts.stream().map(SoakPath::name).filter(n -> Arrays.stream(n.toLowerCase(Locale.ROOT).split("\\s+")).anyMatch(w -> w.length() > 2 && lower.contains(w))).findFirst()
+        return parts.stream()
+                .map(SoakPath::name)
+                .filter(n -> Arrays.stream(n.toLowerCase(Locale.ROOT).split("\\s+"))
+                        .anyMatch(w -> w.length() > 2 && lower.contains(w)))
+                .findFirst()
                 .orElse(NO_PART);
     }
 
@@ -81,15 +94,21 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
     /**
      * A log laid over it.
      *
-     * @param as      what its columns are
+     * @param as what its columns are
      * @param stopped minutes of the log after which the engine was stopped, as entered
      * @throws IllegalArgumentException with a sentence where something is not said, or nothing lies after shutdown
      */
     SoakLog laid(String file, LogTable table, List<Meaning> as, String stopped, List<SoakPath> parts) {
-        int time = IntStream.range(0, as.size()).filter(i -> TIME.equals(as.get(i).is())).findFirst().orElseThrow(() -> new IllegalArgumentException("Say which column is the time."));
+        int time = IntStream.range(0, as.size())
+                .filter(i -> TIME.equals(as.get(i).is()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("Say which column is the time."));
         double[] values = table.columns().get(time).values();
-        Clock clock = new Clock(values, Arrays.stream(values).filter(v -> !Double.isNaN(v)).findFirst().orElse(0), as.get(time).in().equals("min") ? 1 : 1.0 / 60, Quantity.parse(stopped,
-                Unit.MINUTE).si() / 60);
+        Clock clock = new Clock(
+                values,
+                Arrays.stream(values).filter(v -> !Double.isNaN(v)).findFirst().orElse(0),
+                as.get(time).in().equals("min") ? 1 : 1.0 / 60,
+                Quantity.parse(stopped, Unit.MINUTE).si() / 60);
         List<Logged> all = new ArrayList<>();
         StringBuilder running = new StringBuilder();
         for (int i = 0; i < as.size(); i++) {
@@ -104,7 +123,8 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         if (all.isEmpty()) {
             throw new IllegalArgumentException("Say which part at least one column belongs to.");
         }
-        String ran = running.isEmpty() ? "" : " While it ran, at most:" + running.substring(0, running.length() - 1) + ".";
+        String ran =
+                running.isEmpty() ? "" : " While it ran, at most:" + running.substring(0, running.length() - 1) + ".";
         return new SoakLog(file, all, earlier, Optional.empty(), differences(all, parts) + ran);
     }
 
@@ -113,14 +133,26 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
     }
 
     private static SoakPath of(List<SoakPath> parts, Logged l) {
-        return parts.stream().filter(x -> x.item().equals(l.item())).findFirst().orElseThrow(() -> new IllegalArgumentException(
-                "A part that was logged is no longer on the path: lay the log over it again."));
+        return parts.stream()
+                .filter(x -> x.item().equals(l.item()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "A part that was logged is no longer on the path: lay the log over it again."));
     }
 
-    /** Idle, run up and climb: the hottest of a channel before shutdown, beside what is predicted at this power; empty where nothing was logged then. */
+    /**
+     * Idle, run up and climb: the hottest of a channel before shutdown, beside what is predicted at this power; empty
+     * where nothing was logged then.
+     */
     private static String running(SoakPath part, Clock clock, double[] values, Unit unit) {
-        OptionalDouble most = IntStream.range(0, values.length).filter(r -> clock.minutes(r) < 0 && !Double.isNaN(values[r])).mapToDouble(r -> unit.toSi(values[r])).max();
-        return most.isEmpty() ? "" : " " + part.name() + " " + celsius(most.getAsDouble()) + " \u00b0C, predicted at this power " + celsius(part.soak().at(0)) + ";";
+        OptionalDouble most = IntStream.range(0, values.length)
+                .filter(r -> clock.minutes(r) < 0 && !Double.isNaN(values[r]))
+                .mapToDouble(r -> unit.toSi(values[r]))
+                .max();
+        return most.isEmpty()
+                ? ""
+                : " " + part.name() + " " + celsius(most.getAsDouble()) + " \u00b0C, predicted at this power "
+                        + celsius(part.soak().at(0)) + ";";
     }
 
     /** Readings after shutdown, thinned to what a fit and a screen need. */
@@ -133,11 +165,19 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
             }
         }
         if (good.size() < 2) {
-            throw new IllegalArgumentException("No readings lie within 40 minutes after the engine was stopped: check when that was, and the unit of the time.");
+            throw new IllegalArgumentException(
+                    "No readings lie within 40 minutes after the engine was stopped: check when that was, and"
+                            + " the unit of the time.");
         }
         int step = Math.max(1, good.size() / ON_SCREEN);
-        List<double[]> kept = IntStream.range(0, good.size()).filter(i -> i % step == 0).mapToObj(good::get).toList();
-        return new Logged(item, kept.stream().mapToDouble(g -> g[0]).toArray(), kept.stream().mapToDouble(g -> g[1]).toArray());
+        List<double[]> kept = IntStream.range(0, good.size())
+                .filter(i -> i % step == 0)
+                .mapToObj(good::get)
+                .toList();
+        return new Logged(
+                item,
+                kept.stream().mapToDouble(g -> g[0]).toArray(),
+                kept.stream().mapToDouble(g -> g[1]).toArray());
     }
 
     private String differences(List<Logged> now, List<SoakPath> parts) {
@@ -145,10 +185,17 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
         StringBuilder then = new StringBuilder();
         for (Logged l : now) {
             SoakPath p = of(parts, l);
-            double squares = IntStream.range(0, l.minutes().length).mapToDouble(i -> Math.pow(p.soak().at(60 * l.minutes()[i]) - l.kelvin()[i], 2)).sum();
+            double squares = IntStream.range(0, l.minutes().length)
+                    .mapToDouble(i -> Math.pow(p.soak().at(60 * l.minutes()[i]) - l.kelvin()[i], 2))
+                    .sum();
             off.add(p.name() + " " + UnitSystem.figure(Math.sqrt(squares / l.minutes().length), 1) + " K");
-            earlier.stream().filter(e -> e.item().equals(l.item())).forEach(e -> then.append(" ").append(p.name()).append(" reached ").append(hottest(l)).append(" \u00b0C, ").append(hottest(
-                    e)).append(" \u00b0C in the earlier run."));
+            earlier.stream().filter(e -> e.item().equals(l.item())).forEach(e -> then.append(" ")
+                    .append(p.name())
+                    .append(" reached ")
+                    .append(hottest(l))
+                    .append(" \u00b0C, ")
+                    .append(hottest(e))
+                    .append(" \u00b0C in the earlier run."));
         }
         return "Predicted against logged, root mean square: " + String.join("; ", off) + "." + then;
     }
@@ -169,16 +216,26 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
     /** With the figures that make the prediction lie on it; without, and why, where none do. */
     SoakLog fitted(List<SoakPath> parts) {
         try {
-            SoakFit found = SoakFit.of(logged.stream().map(l -> channel(of(parts, l).soak(), l)).toList());
-            return new SoakLog(name, logged, earlier, Optional.of(found), "Fitted: the soak rises " + UnitSystem.figure(found.soakOver(), 0) + " \u00b0C over outside and fades in "
-                    + UnitSystem.figure(found.fade() / 60, 0) + " min; fit error " + UnitSystem.figure(found.error(), 1) + " K.");
+            SoakFit found = SoakFit.of(
+                    logged.stream().map(l -> channel(of(parts, l).soak(), l)).toList());
+            return new SoakLog(
+                    name,
+                    logged,
+                    earlier,
+                    Optional.of(found),
+                    "Fitted: the soak rises " + UnitSystem.figure(found.soakOver(), 0)
+                            + " \u00b0C over outside and fades in " + UnitSystem.figure(found.fade() / 60, 0)
+                            + " min; fit error " + UnitSystem.figure(found.error(), 1) + " K.");
         } catch (IllegalArgumentException e) {
             return new SoakLog(name, logged, earlier, Optional.empty(), e.getMessage());
         }
     }
 
     private static SoakFit.Channel channel(Soak s, Logged l) {
-        return new SoakFit.Channel(new Soak(s.outside(), s.startOver(), s.soakOver(), s.fade(), s.lag(), l.kelvin()[0]), Arrays.stream(l.minutes()).map(m -> 60 * m).toArray(), l.kelvin());
+        return new SoakFit.Channel(
+                new Soak(s.outside(), s.startOver(), s.soakOver(), s.fade(), s.lag(), l.kelvin()[0]),
+                Arrays.stream(l.minutes()).map(m -> 60 * m).toArray(),
+                l.kelvin());
     }
 
     /**
@@ -189,8 +246,12 @@ record SoakLog(String name, List<Logged> logged, List<Logged> earlier, Optional<
     Edit taken() {
         SoakFit found = fit.orElseThrow();
         String by = "fitted, " + name;
-        Measured over = HeatFigure.BAY_SOAK_OVER.checked(new Measured(Quantity.of(Math.round(found.soakOver() * 10) / 10.0, Unit.CELSIUS), by));
-        Measured fade = HeatFigure.SOAK_FADE.checked(new Measured(Quantity.of(Math.round(found.fade() / 6) / 10.0, Unit.MINUTE), by));
-        return Edit.of("Take fitted soak", p -> p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, over).with(HeatFigure.SOAK_FADE, fade)));
+        Measured over = HeatFigure.BAY_SOAK_OVER.checked(
+                new Measured(Quantity.of(Math.round(found.soakOver() * 10) / 10.0, Unit.CELSIUS), by));
+        Measured fade = HeatFigure.SOAK_FADE.checked(
+                new Measured(Quantity.of(Math.round(found.fade() / 6) / 10.0, Unit.MINUTE), by));
+        return Edit.of(
+                "Take fitted soak",
+                p -> p.with(p.heat().with(HeatFigure.BAY_SOAK_OVER, over).with(HeatFigure.SOAK_FADE, fade)));
     }
 }

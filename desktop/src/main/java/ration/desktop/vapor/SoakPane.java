@@ -30,8 +30,6 @@ import ration.desktop.style.PicturePane;
 import ration.drawing.Picture;
 import ration.drawing.SoakPicture;
 import ration.file.LogTable;
-import ration.heat.Heat;
-import ration.quantity.Unit;
 import ration.vapor.Air;
 import ration.vapor.PathHeat;
 import ration.vapor.SoakPath;
@@ -49,8 +47,7 @@ public final class SoakPane extends ColumnBox {
     }
 
     /** A file's name and text. */
-    public record Text(String name, String content) {
-    }
+    public record Text(String name, String content) {}
 
     private final Session session;
     private final Logs logs;
@@ -73,7 +70,7 @@ public final class SoakPane extends ColumnBox {
         this.path = path;
         this.air = air;
         setId("soak-pane");
-        picture = new PicturePane("soak-picture", (w, h) -> draw(w, h), id -> { });
+        picture = new PicturePane("soak-picture", (w, h) -> draw(w, h), id -> {});
         ProgressBar progress = new ProgressBar();
         progress.setPrefWidth(60);
         progress.progressProperty().bind(reading.progress());
@@ -84,7 +81,8 @@ public final class SoakPane extends ColumnBox {
         }
         said.setId("log-said");
         said.managedProperty().bind(said.textProperty().isNotEmpty());
-        HBox head = new RowBox(6, Ui.label("Heat soak after shutdown", "bold"), Ui.spring(), name, progress, stop, tools);
+        HBox head =
+                new RowBox(6, Ui.label("Heat soak after shutdown", "bold"), Ui.spring(), name, progress, stop, tools);
         head.setAlignment(Pos.CENTER_LEFT);
         body.getChildren().setAll(picture);
         VBox.setVgrow(body, Priority.ALWAYS);
@@ -109,7 +107,8 @@ public final class SoakPane extends ColumnBox {
     }
 
     private void tools() {
-        tools.getChildren().setAll(Ui.button("Lay a log over it\u2026", "log-open", () -> logs.open(this::parse), "chip"));
+        tools.getChildren()
+                .setAll(Ui.button("Lay a log over it\u2026", "log-open", () -> logs.open(this::parse), "chip"));
         if (log.fit().isPresent()) {
             tools.getChildren().add(Ui.button("Take these figures", "log-take", this::take, "chip"));
         }
@@ -147,19 +146,22 @@ public final class SoakPane extends ColumnBox {
     /** Reads a log in the background and asks what its columns are. */
     void parse(Text text) {
         said.setText("");
-        reading.start(task -> {
-            try {
-                return LogTable.read(text.content(), task.progress(), task.cancelled());
-            } catch (IllegalArgumentException e) {
-                return e.getMessage();
-            }
-        }, result -> {
-            if (result instanceof LogTable table && table.rows() > 0) {
-                choose(text.name(), table);
-            } else if (result instanceof String why) {
-                said.setText(text.name() + ": " + why);
-            }
-        }, said::setText);
+        reading.start(
+                task -> {
+                    try {
+                        return LogTable.read(text.content(), task.progress(), task.cancelled());
+                    } catch (IllegalArgumentException e) {
+                        return e.getMessage();
+                    }
+                },
+                result -> {
+                    if (result instanceof LogTable table && table.rows() > 0) {
+                        choose(text.name(), table);
+                    } else if (result instanceof String why) {
+                        said.setText(text.name() + ": " + why);
+                    }
+                },
+                said::setText);
     }
 
     private void choose(String file, LogTable table) {
@@ -170,7 +172,12 @@ public final class SoakPane extends ColumnBox {
         GridPane grid = new GridPane();
         grid.setHgap(8);
         grid.setVgap(3);
-        grid.addRow(0, Ui.label("Column", "soft"), Ui.label("readings", "soft"), Ui.label("is", "soft"), Ui.label("in", "soft"));
+        grid.addRow(
+                0,
+                Ui.label("Column", "soft"),
+                Ui.label("readings", "soft"),
+                Ui.label("is", "soft"),
+                Ui.label("in", "soft"));
         List<ChoiceBox<String>> what = new ArrayList<>();
         List<ChoiceBox<String>> units = new ArrayList<>();
         for (int i = 0; i < table.columns().size(); i++) {
@@ -188,11 +195,19 @@ public final class SoakPane extends ColumnBox {
         stopped.setAccessibleText("Minutes into the log at which the engine was stopped");
         stopped.setPrefWidth(70);
         Button lay = Ui.button("Lay it over", "log-lay", () -> lay(file, table, what, units, stopped.getText()));
-        HBox foot = new RowBox(8, Ui.label("Engine stopped after"), stopped, Ui.label("min of the log"), lay, Ui.button("Leave it",
-                "log-leave", () -> body.getChildren().setAll(picture), "plain"));
+        HBox foot = new RowBox(
+                8,
+                Ui.label("Engine stopped after"),
+                stopped,
+                Ui.label("min of the log"),
+                lay,
+                Ui.button("Leave it", "log-leave", () -> body.getChildren().setAll(picture), "plain"));
         foot.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(new ColumnBox(8, Ui.wrapped(file + ", " + table.rows() + " readings. Say once what its columns"
-                + " are.", "soft"), grid, foot));
+        ScrollPane scroll = new ScrollPane(new ColumnBox(
+                8,
+                Ui.wrapped(file + ", " + table.rows() + " readings. Say once what its columns" + " are.", "soft"),
+                grid,
+                foot));
         scroll.setFitToWidth(true);
         body.getChildren().setAll(scroll);
         lay.requestFocus();
@@ -210,9 +225,13 @@ public final class SoakPane extends ColumnBox {
         return box;
     }
 
-    private void lay(String file, LogTable table, List<ChoiceBox<String>> what, List<ChoiceBox<String>> units, String stopped) {
+    private void lay(
+            String file, LogTable table, List<ChoiceBox<String>> what, List<ChoiceBox<String>> units, String stopped) {
         try {
-            List<SoakLog.Meaning> as = IntStream.range(0, what.size()).mapToObj(i -> new SoakLog.Meaning(what.get(i).getValue(), units.get(i).getValue())).toList();
+            List<SoakLog.Meaning> as = IntStream.range(0, what.size())
+                    .mapToObj(i -> new SoakLog.Meaning(
+                            what.get(i).getValue(), units.get(i).getValue()))
+                    .toList();
             now(log.laid(file, table, as, stopped, parts()));
             remembered.put(headers(table), as);
             body.getChildren().setAll(picture);

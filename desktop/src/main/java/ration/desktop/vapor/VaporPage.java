@@ -64,6 +64,7 @@ public final class VaporPage extends LivePage {
     private final StackPane left = new StackPane();
     /** Until a firewall says what is hot, nothing is shown of vapor. */
     private final Button wall = Ui.button("Add firewall", "vapor-firewall", this::addFirewall, "chip");
+
     private final Label trouble = Ui.trouble("vapor-trouble");
     private final Label caseWords = Ui.label("", "soft");
     private final QuantityField<Double> altitude;
@@ -90,18 +91,31 @@ public final class VaporPage extends LivePage {
         seen = session.project();
         air = hot(seen.heat());
         along = new PicturePane("vapor-path", this::alongPicture, pick);
-        map = new PicturePane("altitude-map", (w, h) -> path().map(p -> AltitudeMap.draw(project(), p, air, w, h,
-                Tokens.measure())).orElse(new Picture(w, h, List.of())), pick);
+        map = new PicturePane(
+                "altitude-map",
+                (w, h) -> path().map(p -> AltitudeMap.draw(project(), p, air, w, h, Tokens.measure()))
+                        .orElse(new Picture(w, h, List.of())),
+                pick);
         soak = new SoakPane(session, logs, () -> path().orElse(new PathHeat(List.of())), () -> air);
-        altitude = new QuantityField<>("vapor-altitude", "Pressure altitude", t -> within(Quantity.parse(t, Unit.FOOT).si(),
-                0, 12_000, "The altitude lies between 0 and 39 000 ft."), m -> UnitSystem.figure(Unit.FOOT.fromSi(m), 0) + " ft");
-        fuel = new QuantityField<>("vapor-fuel", "Fuel in the tank", t -> within(Quantity.parse(t, Unit.CELSIUS).si(), 240, 345,
-                "Fuel lies between \u221233 and 72 \u00b0C here."), k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 1) + " \u00b0C");
+        altitude = new QuantityField<>(
+                "vapor-altitude",
+                "Pressure altitude",
+                t -> within(Quantity.parse(t, Unit.FOOT).si(), 0, 12_000, "The altitude lies between 0 and 39 000 ft."),
+                m -> UnitSystem.figure(Unit.FOOT.fromSi(m), 0) + " ft");
+        fuel = new QuantityField<>(
+                "vapor-fuel",
+                "Fuel in the tank",
+                t -> within(
+                        Quantity.parse(t, Unit.CELSIUS).si(),
+                        240,
+                        345,
+                        "Fuel lies between \u221233 and 72 \u00b0C here."),
+                k -> UnitSystem.figure(Unit.CELSIUS.fromSi(k), 1) + " \u00b0C");
         altitude.setPrefWidth(78);
         fuel.setPrefWidth(74);
         altitude.onTrouble(trouble::setText).onValue(m -> look(new Air(m, air.fuelKelvin())));
         fuel.onTrouble(trouble::setText).onValue(k -> look(new Air(air.altitudeM(), k)));
-        grade = Ui.button("", "vapor-grade", () -> { });
+        grade = Ui.button("", "vapor-grade", () -> {});
         grade.setOnAction(e -> grades().show(grade, Side.BOTTOM, 0, 0));
         setTop(head());
         along.setPrefHeight(286);
@@ -136,9 +150,18 @@ public final class VaporPage extends LivePage {
         Label title = Ui.label("Vapor", "page-title");
         title.setMinWidth(Region.USE_PREF_SIZE);
         wall.managedProperty().bind(wall.visibleProperty());
-        HBox head = new RowBox(6, title, caseWords, Ui.spring(), wall, grade, altitude, fuel, Ui.button("Hot day", "vapor-hot",
-                () -> look(hot(project().heat())), "chip"), Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(
-                        air.altitudeM(), HOT_FUEL)), "chip"), Ui.button("Governing", "vapor-governing", this::governing, "chip"),
+        HBox head = new RowBox(
+                6,
+                title,
+                caseWords,
+                Ui.spring(),
+                wall,
+                grade,
+                altitude,
+                fuel,
+                Ui.button("Hot day", "vapor-hot", () -> look(hot(project().heat())), "chip"),
+                Ui.button("110 \u00b0F fuel", "vapor-110", () -> look(new Air(air.altitudeM(), HOT_FUEL)), "chip"),
+                Ui.button("Governing", "vapor-governing", this::governing, "chip"),
                 Ui.button("Hold to compare", "vapor-hold", this::hold, "chip"));
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("page-head");
@@ -159,8 +182,11 @@ public final class VaporPage extends LivePage {
         }
         buys.setId("more-degrees");
         ToggleGroup group = new ToggleGroup();
-        HBox heads = new RowBox(3, chip("Altitude and fuel temperature", "vapor-map", map, group), chip("What buys degrees",
-                "vapor-buys", buysScroll, group), chip("Heat figures", "vapor-figures", figureScroll, group));
+        HBox heads = new RowBox(
+                3,
+                chip("Altitude and fuel temperature", "vapor-map", map, group),
+                chip("What buys degrees", "vapor-buys", buysScroll, group),
+                chip("Heat figures", "vapor-figures", figureScroll, group));
         left.getChildren().setAll(map);
         VBox.setVgrow(left, Priority.ALWAYS);
         VBox one = new ColumnBox(6, heads, left);
@@ -190,10 +216,12 @@ public final class VaporPage extends LivePage {
     private ContextMenu grades() {
         ContextMenu menu = new ContextMenu();
         for (Volatility v : Volatility.values()) {
-            MenuItem item = new MenuItem(v.label() + ", " + UnitSystem.figure(v.reidPsi(), 1) + " psi Reid, " + v.source());
+            MenuItem item =
+                    new MenuItem(v.label() + ", " + UnitSystem.figure(v.reidPsi(), 1) + " psi Reid, " + v.source());
             item.setId("grade-" + v.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
             item.setMnemonicParsing(false);
-            item.setOnAction(e -> session.apply(Edit.of("Choose " + v.label(), p -> p.with(p.heat().with(v)))));
+            item.setOnAction(e -> session.apply(
+                    Edit.of("Choose " + v.label(), p -> p.with(p.heat().with(v)))));
             menu.getItems().add(item);
         }
         return menu;
@@ -204,8 +232,7 @@ public final class VaporPage extends LivePage {
     }
 
     /** What the path is of: a case on a day. */
-    private record Asked(Optional<CaseAnswer> look, Air air) {
-    }
+    private record Asked(Optional<CaseAnswer> look, Air air) {}
 
     /** Works out the warmth along the path behind the window, unless it is known; then draws. */
     private void heat() {
@@ -222,14 +249,17 @@ public final class VaporPage extends LivePage {
             drawn();
             return;
         }
-        heating.start(task -> VaporAnswer.path(s.project(), now.look().get(), now.air()), p -> {
-            path = Optional.of(p);
-            drawn();
-        }, why -> {
-            path = Optional.empty();
-            trouble.setText("Not shown: " + why);
-            drawn();
-        });
+        heating.start(
+                task -> VaporAnswer.path(s.project(), now.look().get(), now.air()),
+                p -> {
+                    path = Optional.of(p);
+                    drawn();
+                },
+                why -> {
+                    path = Optional.empty();
+                    trouble.setText("Not shown: " + why);
+                    drawn();
+                });
     }
 
     private void drawn() {
@@ -239,12 +269,24 @@ public final class VaporPage extends LivePage {
     }
 
     private Picture alongPicture(double w, double h) {
-        Optional<String> why = session.shown().get().look().filter(l -> l.demand().undelivered()).map(l -> l.demand().reason());
+        Optional<String> why = session.shown()
+                .get()
+                .look()
+                .filter(l -> l.demand().undelivered())
+                .map(l -> l.demand().reason());
         if (why.isPresent()) {
             return VaporPath.without(why.get(), w, h);
         }
-        return VaporPath.draw(new VaporPath.Subject(project(), path().orElse(new PathHeat(List.of())), held, air,
-                session.units().get()), w, h, Tokens.measure());
+        return VaporPath.draw(
+                new VaporPath.Subject(
+                        project(),
+                        path().orElse(new PathHeat(List.of())),
+                        held,
+                        air,
+                        session.units().get()),
+                w,
+                h,
+                Tokens.measure());
     }
 
     private void look(Air other) {
@@ -287,27 +329,33 @@ public final class VaporPage extends LivePage {
         Heat heat = project().heat();
         altitude.update(air.altitudeM());
         fuel.update(air.fuelKelvin());
-        wall.setVisible(project().system().firewall().isEmpty() && project().system().inlet().isPresent());
+        wall.setVisible(project().system().firewall().isEmpty()
+                && project().system().inlet().isPresent());
         grade.setText(heat.volatility().label() + " \u25be");
         grade.setAccessibleText("Fuel bought: " + heat.volatility().label());
         ((Button) lookup("#vapor-hold")).setText(held.isPresent() ? "Let go" : "Hold to compare");
-        caseWords.setText(session.shown().get().look().map(CaseAnswer::condition).map(c -> "pressure in the fuel against the"
-                + " pressure at which it boils, " + c.attitude().label()).orElse(""));
+        caseWords.setText(session.shown()
+                .get()
+                .look()
+                .map(CaseAnswer::condition)
+                .map(c -> "pressure in the fuel against the" + " pressure at which it boils, "
+                        + c.attitude().label())
+                .orElse(""));
         heat();
         figures(heat);
         zones.update(project());
         if (project() != helped) {
             helped = project();
             buys.getChildren().setAll(Ui.label("Working it out\u2026", "soft"));
-            helping.start(task -> MoreDegrees.of(a, task), this::show, why -> buys.getChildren().setAll(Ui.wrapped(why,
-                    "wrong-text")));
+            helping.start(task -> MoreDegrees.of(a, task), this::show, why -> buys.getChildren()
+                    .setAll(Ui.wrapped(why, "wrong-text")));
         }
     }
 
     private void show(List<MoreDegrees.Row> rows) {
         buys.getChildren().clear();
-        session.shown().get().assessment().vapor().ifPresent(v -> buys.getChildren().add(Ui.label("now " + VaporAnswer.signed(
-                v.degrees()) + ", " + v.label(project()), "soft")));
+        session.shown().get().assessment().vapor().ifPresent(v -> buys.getChildren()
+                .add(Ui.label("now " + VaporAnswer.signed(v.degrees()) + ", " + v.label(project()), "soft")));
         if (rows.isEmpty()) {
             buys.getChildren().add(Ui.wrapped("No single change along the path that governs buys degrees.", "soft"));
         }
@@ -319,8 +367,9 @@ public final class VaporPage extends LivePage {
             figure.setMinWidth(62);
             Button take = Ui.button("Try", "degrees-try-" + n, () -> session.apply(r.edit()), "chip");
             take.setAccessibleText("Try: " + r.title() + ", gives " + figure.getText());
-            VBox words = new ColumnBox(Ui.wrapped(r.title(), "bold"), Ui.wrapped(r.costs() + "; then " + r.after().label(project()),
-                    "soft"));
+            VBox words = new ColumnBox(
+                    Ui.wrapped(r.title(), "bold"),
+                    Ui.wrapped(r.costs() + "; then " + r.after().label(project()), "soft"));
             HBox.setHgrow(words, Priority.ALWAYS);
             HBox row = new RowBox(8, words, bar, figure, take);
             row.setAlignment(Pos.CENTER_LEFT);
@@ -332,13 +381,18 @@ public final class VaporPage extends LivePage {
     private void figures(Heat heat) {
         if (figures.getChildren().isEmpty()) {
             for (HeatFigure f : HeatFigure.values()) {
-                QuantityField<Quantity> field = new QuantityField<>("heat-" + f.name().toLowerCase(java.util.Locale.ROOT)
-                        .replace('_', '-'), f.label(), t -> f.checked(new Measured(Quantity.parse(t, f.unit()), "own")).quantity(),
+                QuantityField<Quantity> field = new QuantityField<>(
+                        "heat-" + f.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+                        f.label(),
+                        t -> f.checked(new Measured(Quantity.parse(t, f.unit()), "own"))
+                                .quantity(),
                         Quantity::shown);
                 field.setPrefWidth(92);
                 field.setMinWidth(92);
-                field.onTrouble(trouble::setText).onValue(q -> session.apply(Edit.of("Set " + f.label().toLowerCase(
-                        java.util.Locale.ROOT), p -> p.with(p.heat().with(f, new Measured(q, "own"))))));
+                field.onTrouble(trouble::setText)
+                        .onValue(q -> session.apply(Edit.of(
+                                "Set " + f.label().toLowerCase(java.util.Locale.ROOT),
+                                p -> p.with(p.heat().with(f, new Measured(q, "own"))))));
                 field.setUserData(f);
                 VBox words = new ColumnBox(Ui.wrapped(f.label()), Ui.wrapped(f.source(), "soft"));
                 GridPane.setHgrow(words, Priority.ALWAYS);

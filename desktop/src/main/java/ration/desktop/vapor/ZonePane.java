@@ -32,13 +32,22 @@ final class ZonePane extends ColumnBox {
         this.session = session;
         grid.setHgap(8);
         grid.setVgap(3);
-        getChildren().addAll(Ui.label("Where parts stand", "group-title"), Ui.wrapped("By its place is the engine bay before the"
-                + " firewall, the cabin behind it. A part in a cooling shroud has blast air in flight, and none idling or after"
-                + " shutdown.", "soft"), grid);
+        getChildren()
+                .addAll(
+                        Ui.label("Where parts stand", "group-title"),
+                        Ui.wrapped(
+                                "By its place is the engine bay before the"
+                                        + " firewall, the cabin behind it. A part in a cooling shroud has blast"
+                                        + " air in flight, and none idling or after"
+                                        + " shutdown.",
+                                "soft"),
+                        grid);
     }
 
     void update(Project project) {
-        if (shown != null && shown.system().equals(project.system()) && shown.heat().zones().equals(project.heat().zones())) {
+        if (shown != null
+                && shown.system().equals(project.system())
+                && shown.heat().zones().equals(project.heat().zones())) {
             shown = project;
             return;
         }
@@ -70,8 +79,13 @@ final class ZonePane extends ColumnBox {
         box.setId("zone-" + item.id());
         box.setAccessibleText("Where " + item.name() + " stands");
         box.valueProperty().addListener((o, was, now) -> {
-            Optional<Zone> at = Arrays.stream(Zone.values()).filter(z -> z.label().equals(now)).findFirst();
-            session.apply(Edit.of("Place " + item.name(), p -> p.with(at.map(z -> p.heat().withZone(item.id(), z)).orElseGet(() -> p.heat().withoutZone(item.id())))));
+            Optional<Zone> at = Arrays.stream(Zone.values())
+                    .filter(z -> z.label().equals(now))
+                    .findFirst();
+            session.apply(Edit.of(
+                    "Place " + item.name(),
+                    p -> p.with(at.map(z -> p.heat().withZone(item.id(), z))
+                            .orElseGet(() -> p.heat().withoutZone(item.id())))));
         });
         return box;
     }

@@ -23,14 +23,22 @@ class AirWordsTest {
 
     @ParameterizedTest
     @CsvSource({"corrie-b1, US", "tansy-l3, METRIC", "brindle-a2, US", "collector-sump, METRIC"})
-    void every_vent_is_told_with_its_air_and_its_cost_in_the_units_asked_for(String demo, UnitSystem units) throws ProjectFileException {
+    void every_vent_is_told_with_its_air_and_its_cost_in_the_units_asked_for(String demo, UnitSystem units)
+            throws ProjectFileException {
         Assessment a = Assessment.of(ProjectFile.demo(demo));
         AirWords words = new AirWords(a, Set.of(), units);
         Project p = a.project();
-        assertThat(words.vents()).extracting(v -> v.item().id()).containsExactlyElementsOf(java.util.stream.Stream.concat(a.air().stream().map(x -> x.tank().id()), p.system().all(
-                VentPlenum.class).map(Item::id)).toList());
+        assertThat(words.vents())
+                .extracting(v -> v.item().id())
+                .containsExactlyElementsOf(java.util.stream.Stream.concat(
+                                a.air().stream().map(x -> x.tank().id()),
+                                p.system().all(VentPlenum.class).map(Item::id))
+                        .toList());
         for (AirAnswer x : a.air()) {
-            AirWords.Vent v = words.vents().stream().filter(w -> w.item().id().equals(x.tank().id())).findFirst().orElseThrow();
+            AirWords.Vent v = words.vents().stream()
+                    .filter(w -> w.item().id().equals(x.tank().id()))
+                    .findFirst()
+                    .orElseThrow();
             assertThat(v.said()).isEqualTo(x.line().isPresent());
             assertThat(v.rows().size()).isEqualTo(x.line().isEmpty() ? 0 : x.returning() > 0 ? 4 : 3);
             assertThat(v.rows()).allSatisfy(r -> {
@@ -47,9 +55,16 @@ class AirWordsTest {
         Tank tank = a.project().system().tanks().get(0);
         AirWords words = new AirWords(a, Set.of(tank.id()), UnitSystem.US);
         for (AirWords.Vent v : words.vents()) {
-            Optional<String> found = a.findings().stream().filter(f -> f.check() == Check.AIR_BLOCKED && f.item().equals(v.item().id())).findFirst().map(f -> f.detail().in(
-                    UnitSystem.US));
-            assertThat(v.blocked()).isEqualTo(v.item().id().equals(tank.id()) ? found.or(() -> Optional.of("What stops is not computed.")) : Optional.empty());
+            Optional<String> found = a.findings().stream()
+                    .filter(f -> f.check() == Check.AIR_BLOCKED
+                            && f.item().equals(v.item().id()))
+                    .findFirst()
+                    .map(f -> f.detail().in(UnitSystem.US));
+            assertThat(v.blocked())
+                    .isEqualTo(
+                            v.item().id().equals(tank.id())
+                                    ? found.or(() -> Optional.of("What stops is not computed."))
+                                    : Optional.empty());
         }
     }
 
@@ -62,12 +77,17 @@ class AirWordsTest {
     }
 
     @Test
-    void a_vent_nobody_described_costs_nothing_known_and_a_blocked_one_of_an_unknown_system_is_not_computed() throws ProjectFileException {
+    void a_vent_nobody_described_costs_nothing_known_and_a_blocked_one_of_an_unknown_system_is_not_computed()
+            throws ProjectFileException {
         Project p = ProjectFile.demo("corrie-b1");
         Tank tank = p.system().tanks().get(0);
-        Assessment a = Assessment.of(p.with(p.system().replace(tank.with(tank.fitout().withVent(Optional.empty())))));
+        Assessment a =
+                Assessment.of(p.with(p.system().replace(tank.with(tank.fitout().withVent(Optional.empty())))));
         AirWords words = new AirWords(a, Set.of(), UnitSystem.US);
-        AirWords.Vent v = words.vents().stream().filter(x -> x.item().id().equals(tank.id())).findFirst().orElseThrow();
+        AirWords.Vent v = words.vents().stream()
+                .filter(x -> x.item().id().equals(tank.id()))
+                .findFirst()
+                .orElseThrow();
         assertThat(v.said()).isFalse();
         assertThat(v.rows()).isEmpty();
     }

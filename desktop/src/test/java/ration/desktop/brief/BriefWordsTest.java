@@ -19,7 +19,10 @@ import ration.quantity.UnitSystem;
 /** What the brief says of the job, without a display. */
 class BriefWordsTest {
 
-    /** The sum on the page is the sum that is made: power times consumption over the fuel's weight, and 150 or 125 % of it. */
+    /**
+     * The sum on the page is the sum that is made: power times consumption over the fuel's weight, and 150 or 125 % of
+     * it.
+     */
     @ParameterizedTest
     @CsvSource({"corrie-b1, US, 1.5", "brindle-a2, US, 1.25", "tansy-l3, METRIC, 1.25"})
     void the_demand_is_the_sum_that_is_shown(String demo, UnitSystem units, double factor) throws ProjectFileException {
@@ -41,18 +44,25 @@ class BriefWordsTest {
         Project fresh = Project.empty();
         String assumed = new BriefWords(fresh, UnitSystem.US).assumed().orElseThrow();
         assertThat(assumed).contains("take-off power", "specific consumption", "Not shown");
-        assertThat(new BriefWords(ration.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)), UnitSystem.US).assumed()).isEmpty();
+        assertThat(new BriefWords(ration.project.Unsaid.said(fresh, java.time.LocalDate.of(2026, 3, 9)), UnitSystem.US)
+                        .assumed())
+                .isEmpty();
     }
 
     @Test
     void what_cannot_be_is_refused_with_a_sentence() {
-        assertThatThrownBy(() -> BriefWords.positive(Quantity.of(0, Unit.HORSEPOWER))).hasMessage("It must be above zero.");
-        assertThatThrownBy(() -> BriefWords.notNegative(Quantity.of(-0.1, Unit.GALLON))).hasMessage("It must not be below zero.");
-        assertThatThrownBy(() -> BriefWords.attitude(Quantity.of(-61, Unit.DEGREE))).hasMessageContaining("60\u00b0");
-        assertThatThrownBy(() -> BriefWords.temperature(Quantity.of(80, Unit.CELSIUS))).hasMessageContaining("77");
+        assertThatThrownBy(() -> BriefWords.positive(Quantity.of(0, Unit.HORSEPOWER)))
+                .hasMessage("It must be above zero.");
+        assertThatThrownBy(() -> BriefWords.notNegative(Quantity.of(-0.1, Unit.GALLON)))
+                .hasMessage("It must not be below zero.");
+        assertThatThrownBy(() -> BriefWords.attitude(Quantity.of(-61, Unit.DEGREE)))
+                .hasMessageContaining("60\u00b0");
+        assertThatThrownBy(() -> BriefWords.temperature(Quantity.of(80, Unit.CELSIUS)))
+                .hasMessageContaining("77");
         assertThat(BriefWords.attitude(Quantity.of(60, Unit.DEGREE)).value()).isEqualTo(60);
         assertThat(BriefWords.notNegative(Quantity.of(0, Unit.GALLON)).value()).isZero();
-        assertThat(BriefWords.temperature(Quantity.of(-40, Unit.CELSIUS)).value()).isEqualTo(-40);
+        assertThat(BriefWords.temperature(Quantity.of(-40, Unit.CELSIUS)).value())
+                .isEqualTo(-40);
     }
 
     @ParameterizedTest

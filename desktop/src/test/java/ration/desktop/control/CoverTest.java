@@ -16,7 +16,7 @@ class CoverTest {
     void aViewThatFailsIsCoveredUntilItSucceeds() {
         Pane view = new Pane(new Label("36.0 gph Holds"));
         Cover cover = new Cover(view);
-        cover.guard(() -> { });
+        cover.guard(() -> {});
         assertThat(view.getChildren()).hasSize(1);
         for (int n = 0; n < 2; n++) {
             cover.guard(() -> {

@@ -26,9 +26,15 @@ class FaultTableTest {
         found = FaultSearch.of(Assessment.of(ProjectFile.demo("brindle-a2")));
     }
 
-    private static FaultAnswer like(double share, double minutes, Verdict verdict, List<FaultAnswer.Seen> seen, Optional<FaultAnswer.WayOut> out) {
+    private static FaultAnswer like(
+            double share,
+            double minutes,
+            Verdict verdict,
+            List<FaultAnswer.Seen> seen,
+            Optional<FaultAnswer.WayOut> out) {
         FaultAnswer f = found.get(0);
-        return new FaultAnswer(f.fault(), "Pump", f.condition(), "", FaultAnswer.Harm.LACK, share, minutes, seen, out, verdict, "");
+        return new FaultAnswer(
+                f.fault(), "Pump", f.condition(), "", FaultAnswer.Harm.LACK, share, minutes, seen, out, verdict, "");
     }
 
     @Test
@@ -36,7 +42,10 @@ class FaultTableTest {
         FaultTable all = new FaultTable(found, Optional.empty());
         assertThat(all.sections().stream().flatMap(s -> s.rows().stream())).containsExactlyInAnyOrderElementsOf(found);
         assertThat(all.choices().get(0).text()).isEqualTo("All " + found.size());
-        assertThat(all.choices()).hasSize(all.sections().size() + 1).extracting(FaultTable.Choice::id).doesNotHaveDuplicates();
+        assertThat(all.choices())
+                .hasSize(all.sections().size() + 1)
+                .extracting(FaultTable.Choice::id)
+                .doesNotHaveDuplicates();
         long shorts = found.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
         assertThat(all.sum()).isEqualTo(shorts + " of " + found.size());
         assertThat(all.shorts()).isEqualTo((int) shorts).isPositive();
@@ -46,8 +55,9 @@ class FaultTableTest {
     @EnumSource(Group.class)
     void a_group_shows_its_own_and_the_sum_stays_that_of_all(Group group) {
         FaultTable one = new FaultTable(found, Optional.of(group));
-        assertThat(one.sections().stream().flatMap(s -> s.rows().stream())).allMatch(f -> f.group() == group).hasSize((int) found.stream().filter(f -> f.group() == group)
-                .count());
+        assertThat(one.sections().stream().flatMap(s -> s.rows().stream()))
+                .allMatch(f -> f.group() == group)
+                .hasSize((int) found.stream().filter(f -> f.group() == group).count());
         assertThat(one.sum()).isEqualTo(new FaultTable(found, Optional.empty()).sum());
         assertThat(one.words()).isEqualTo(new FaultTable(found, Optional.empty()).words());
     }
@@ -85,13 +95,19 @@ class FaultTableTest {
 
     @Test
     void what_shows_it_is_told_in_the_order_of_time() {
-        FaultAnswer f = like(0.4, 12.34, Verdict.SHORT, List.of(new FaultAnswer.Seen("Flow sender", 0), new FaultAnswer.Seen("low light of Header", 3)), Optional.of(
-                new FaultAnswer.WayOut("Boost on", 1.2)));
+        FaultAnswer f = like(
+                0.4,
+                12.34,
+                Verdict.SHORT,
+                List.of(new FaultAnswer.Seen("Flow sender", 0), new FaultAnswer.Seen("low light of Header", 3)),
+                Optional.of(new FaultAnswer.WayOut("Boost on", 1.2)));
         assertThat(FaultTable.allSeen(f)).isEqualTo("Flow sender, at once; low light of Header after 3.0 min");
         assertThat(FaultTable.cells(f).minutes()).isEqualTo("12.3 min");
         assertThat(FaultTable.cells(f).wayOut()).isEqualTo("Boost on  1.20\u00d7");
         assertThat(FaultTable.wayOut(f)).isEqualTo("Boost on: 1.20\u00d7 of the demand then, in the worst case");
-        assertThat(FaultTable.cells(like(1.5, Double.POSITIVE_INFINITY, Verdict.HOLDS, List.of(), Optional.empty())).minutes()).isEqualTo("no end");
+        assertThat(FaultTable.cells(like(1.5, Double.POSITIVE_INFINITY, Verdict.HOLDS, List.of(), Optional.empty()))
+                        .minutes())
+                .isEqualTo("no end");
     }
 
     /** Every row can be read by who does not see it: part, share, minutes, way out and verdict. */
@@ -99,7 +115,8 @@ class FaultTableTest {
     void every_row_is_spoken_whole() {
         assertThat(found).allSatisfy(f -> {
             FaultTable.Cells c = FaultTable.cells(f);
-            assertThat(c.spoken()).contains(f.part(), c.share(), c.minutes(), f.verdict().word());
+            assertThat(c.spoken())
+                    .contains(f.part(), c.share(), c.minutes(), f.verdict().word());
         });
     }
 }

@@ -45,11 +45,21 @@ class ReadingEntryTest {
 
     @Test
     void the_inlet_comes_first_and_every_part_can_be_read_at() {
-        assertThat(ReadingEntry.places(corrie.system())).containsValue(inlet()).hasSize(corrie.system().items().size());
-        assertThat(ReadingEntry.places(corrie.system()).values().iterator().next()).isEqualTo(inlet());
-        ration.model.Item other = corrie.system().items().stream().filter(i -> !i.id().equals(inlet())).findFirst().orElseThrow();
-        ration.model.FuelSystem alike = corrie.system().replace(other.renamed(corrie.system().inlet().orElseThrow().name()));
-        assertThat(ReadingEntry.places(alike)).as("called as the inlet is").containsValue(other.id()).hasSize(alike.items().size());
+        assertThat(ReadingEntry.places(corrie.system()))
+                .containsValue(inlet())
+                .hasSize(corrie.system().items().size());
+        assertThat(ReadingEntry.places(corrie.system()).values().iterator().next())
+                .isEqualTo(inlet());
+        ration.model.Item other = corrie.system().items().stream()
+                .filter(i -> !i.id().equals(inlet()))
+                .findFirst()
+                .orElseThrow();
+        ration.model.FuelSystem alike = corrie.system()
+                .replace(other.renamed(corrie.system().inlet().orElseThrow().name()));
+        assertThat(ReadingEntry.places(alike))
+                .as("called as the inlet is")
+                .containsValue(other.id())
+                .hasSize(alike.items().size());
     }
 
     @Test
@@ -60,25 +70,35 @@ class ReadingEntryTest {
         Reading warm = new ReadingEntry(UnitSystem.METRIC).read(inlet(), Reading.What.TEMPERATURE, "40", "1.5", as);
         assertThat(warm.value()).isCloseTo(313.15, within(1e-9));
         assertThat(warm.error()).as("degrees off are no temperature").isCloseTo(1.5, within(1e-9));
-        assertThat(US.read(inlet(), Reading.What.MINUTES, "12", "1", as).value()).as("minutes stay minutes").isEqualTo(12);
-        assertThat(US.read(inlet(), Reading.What.MINUTES, "90 s", "1", as).value()).isEqualTo(1.5);
+        assertThat(US.read(inlet(), Reading.What.MINUTES, "12", "1", as).value())
+                .as("minutes stay minutes")
+                .isEqualTo(12);
+        assertThat(US.read(inlet(), Reading.What.MINUTES, "90 s", "1", as).value())
+                .isEqualTo(1.5);
     }
 
     @Test
     void nothing_is_entered_that_nobody_read() {
-        assertThatThrownBy(() -> US.read(null, Reading.What.PRESSURE, "2", "0.3", as)).hasMessage("Say where it was read.");
-        assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, " ", "0.3", as)).hasMessageContaining("What was read is empty");
-        assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, "2", "", as)).hasMessageContaining("may be off by is empty");
-        assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "", "", as)).hasMessageContaining("no where you looked and it is not");
-        assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "maybe", "", as)).hasMessageContaining("Say yes");
-        assertThatThrownBy(() -> ReadingEntry.asked(null, Reading.What.FLOW, as)).hasMessage("Say where it was read.");
+        assertThatThrownBy(() -> US.read(null, Reading.What.PRESSURE, "2", "0.3", as))
+                .hasMessage("Say where it was read.");
+        assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, " ", "0.3", as))
+                .hasMessageContaining("What was read is empty");
+        assertThatThrownBy(() -> US.read(inlet(), Reading.What.PRESSURE, "2", "", as))
+                .hasMessageContaining("may be off by is empty");
+        assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "", "", as))
+                .hasMessageContaining("no where you looked and it is not");
+        assertThatThrownBy(() -> US.read(inlet(), Reading.What.DRIPS, "maybe", "", as))
+                .hasMessageContaining("Say yes");
+        assertThatThrownBy(() -> ReadingEntry.asked(null, Reading.What.FLOW, as))
+                .hasMessage("Say where it was read.");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"yes", "Y", " no ", "n"})
     void a_sign_is_seen_or_looked_for_and_not_seen(String said) {
         Reading r = US.read(inlet(), Reading.What.DRIPS, said, "", as);
-        assertThat(r.value()).isEqualTo(said.strip().toLowerCase(java.util.Locale.ROOT).startsWith("y") ? 1 : 0);
+        assertThat(r.value())
+                .isEqualTo(said.strip().toLowerCase(java.util.Locale.ROOT).startsWith("y") ? 1 : 0);
         assertThat(US.row(r, corrie.system()).error()).isEmpty();
         assertThat(US.off(r)).isEmpty();
     }
@@ -93,7 +113,8 @@ class ReadingEntryTest {
             ReadingEntry entry = new ReadingEntry(units);
             assertThat(entry.prompt(what)).isNotBlank();
             if (!what.sign()) {
-                assertThat(entry.read(inlet(), what, "1", entry.off(asked), as).error()).isCloseTo(asked.error(), within(0.2 * asked.error()));
+                assertThat(entry.read(inlet(), what, "1", entry.off(asked), as).error())
+                        .isCloseTo(asked.error(), within(0.2 * asked.error()));
             }
             assertThat(entry.row(asked, corrie.system()).what()).startsWith(what.word());
         }
@@ -103,7 +124,10 @@ class ReadingEntryTest {
     void how_the_aircraft_was_set_stands_in_the_row() {
         Setting blown = new Setting(Assessment.start(corrie), Set.of(Setting.Manoeuvre.values()[0]));
         ReadingEntry.Row row = US.row(US.read(inlet(), Reading.What.FLOW, "5", "0.5", blown), corrie.system());
-        assertThat(row.how()).contains(blown.condition().positions().values()).contains("take-off").endsWith(Setting.Manoeuvre.values()[0].word());
+        assertThat(row.how())
+                .contains(blown.condition().positions().values())
+                .contains("take-off")
+                .endsWith(Setting.Manoeuvre.values()[0].word());
         assertThat(row.figure()).contains("gph");
         assertThat(row.error()).isEqualTo("\u00b1 0.5 gph");
     }
@@ -112,14 +136,22 @@ class ReadingEntryTest {
     void a_reading_is_told_to_be_high_or_low_only_beyond_its_error() {
         Reading r = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading sign = US.read(inlet(), Reading.What.DRIPS, "yes", "", as);
-        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(1), 2))).words()).endsWith(": high");
-        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(3), -2))).words()).endsWith(": low");
-        assertThat(US.beside(sign, Optional.of(new Explanation.Fit(0, 9))).words()).endsWith(": odd");
-        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(2), 0.9)))).satisfies(b -> {
-            assertThat(b.off()).isFalse();
-            assertThat(b.words()).startsWith("expected ").doesNotContain(":");
-        });
-        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Double.NaN, 0))).words()).as("anything would do").isEmpty();
+        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(1), 2)))
+                        .words())
+                .endsWith(": high");
+        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(3), -2)))
+                        .words())
+                .endsWith(": low");
+        assertThat(US.beside(sign, Optional.of(new Explanation.Fit(0, 9))).words())
+                .endsWith(": odd");
+        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Unit.PSI.toSi(2), 0.9))))
+                .satisfies(b -> {
+                    assertThat(b.off()).isFalse();
+                    assertThat(b.words()).startsWith("expected ").doesNotContain(":");
+                });
+        assertThat(US.beside(r, Optional.of(new Explanation.Fit(Double.NaN, 0))).words())
+                .as("anything would do")
+                .isEmpty();
         assertThat(US.beside(r, Optional.empty()).words()).isEmpty();
     }
 
@@ -127,10 +159,14 @@ class ReadingEntryTest {
     void readings_are_added_and_taken_away_from_those_there_are_then() {
         Reading r = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading other = US.read(inlet(), Reading.What.FLOW, "4", "0.5", as);
-        Project two = ReadingEntry.added(other).change().apply(ReadingEntry.added(r).change().apply(corrie.withReadings(List.of())));
+        Project two = ReadingEntry.added(other)
+                .change()
+                .apply(ReadingEntry.added(r).change().apply(corrie.withReadings(List.of())));
         assertThat(two.readings()).containsExactly(r, other);
         assertThat(ReadingEntry.removed(0).change().apply(two).readings()).containsExactly(other);
-        assertThat(ReadingEntry.removed(5).change().apply(two)).as("gone already").isEqualTo(two);
+        assertThat(ReadingEntry.removed(5).change().apply(two))
+                .as("gone already")
+                .isEqualTo(two);
     }
 
     /** A search over real readings: what is said fits what was found, and marks what is off. */
@@ -139,19 +175,25 @@ class ReadingEntryTest {
         Reading low = US.read(inlet(), Reading.What.PRESSURE, "0.05", "0.05", as);
         Search search = Search.of(assessed, List.of(low));
         FindWords found = new FindWords(List.of(low), search.explanations(), search.next(as.condition()));
-        assertThat(found.sum(1)).isIn("suspects after 1 reading", "Nothing that fails by itself explains these readings: read again, or look for two faults");
+        assertThat(found.sum(1))
+                .isIn(
+                        "suspects after 1 reading",
+                        "Nothing that fails by itself explains these readings: read again, or look for two faults");
         assertThat(found.sound()).hasSize(1);
         boolean off = Math.abs(found.sound().get(0).deviation()) > 1;
-        assertThat(found.numbers(US)).singleElement().satisfies(n -> assertThat(n.toString()).contains("Reading 1, ").matches(s -> s.contains(", off") == off));
+        assertThat(found.numbers(US)).singleElement().satisfies(n -> assertThat(n.toString())
+                .contains("Reading 1, ")
+                .matches(s -> s.contains(", off") == off));
         assertThat(found.open().values()).allMatch(letter -> letter.equals("p") || letter.equals("f"));
         assertThat(found.ranked()).allSatisfy(e -> {
             assertThat(FindWords.spoken(e)).contains(e.name(), FindWords.percent(e.belief()), e.word());
             assertThat(e.fits()).allSatisfy(f -> assertThat(FindWords.sign(f)).isNotBlank());
         });
-        found.next().stream().findFirst().ifPresent(n -> assertThat(n.outcomes()).allSatisfy(o -> {
-            assertThat(FindWords.reads(n.asked(), o, US)).isNotBlank();
-            assertThat(FindWords.leaves(o)).isNotBlank();
-        }));
+        found.next().stream().findFirst().ifPresent(n -> assertThat(n.outcomes())
+                .allSatisfy(o -> {
+                    assertThat(FindWords.reads(n.asked(), o, US)).isNotBlank();
+                    assertThat(FindWords.leaves(o)).isNotBlank();
+                }));
     }
 
     @Test
@@ -159,7 +201,8 @@ class ReadingEntryTest {
         Reading here = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading gone = US.read("no-such-part.in", Reading.What.PRESSURE, "2", "0.3", as);
         assertThat(FindWords.known(List.of(here, gone), corrie.system())).containsExactly(here);
-        assertThat(new FindWords(List.of(here, gone), List.of(), List.of()).sum(1)).isEqualTo("suspects after 1 reading; 1 of a place that is no longer laid out are left aside");
+        assertThat(new FindWords(List.of(here, gone), List.of(), List.of()).sum(1))
+                .isEqualTo("suspects after 1 reading; 1 of a place that is no longer laid out are left aside");
         assertThat(new FindWords(List.of(), List.of(), List.of()).sum(0)).startsWith("Enter a reading below");
     }
 
@@ -167,12 +210,21 @@ class ReadingEntryTest {
     void an_instrument_that_is_the_likeliest_cause_is_to_be_read_again() {
         Reading first = US.read(inlet(), Reading.What.PRESSURE, "2", "0.3", as);
         Reading second = US.read(inlet(), Reading.What.FLOW, "4", "0.5", as);
-        Explanation wrong = new Explanation("Instrument of reading 2", "misreads", Optional.empty(), 0.6, List.of(new Explanation.Fit(1, 0.1), new Explanation.Fit(Double.NaN, 0)));
+        Explanation wrong = new Explanation(
+                "Instrument of reading 2",
+                "misreads",
+                Optional.empty(),
+                0.6,
+                List.of(new Explanation.Fit(1, 0.1), new Explanation.Fit(Double.NaN, 0)));
         List<Explanation> ranked = new ArrayList<>(List.of(wrong));
-        assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect()).contains(second);
+        assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect())
+                .contains(second);
         ranked.set(0, new Explanation(wrong.name(), wrong.how(), wrong.fault(), 0.3, wrong.fits()));
-        assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect()).as("not likely enough").isEmpty();
-        assertThat(new FindWords(List.of(first), ranked, List.of()).nothingNext()).startsWith("One cause is left");
+        assertThat(new FindWords(List.of(first, second), ranked, List.of()).suspect())
+                .as("not likely enough")
+                .isEmpty();
+        assertThat(new FindWords(List.of(first), ranked, List.of()).nothingNext())
+                .startsWith("One cause is left");
         assertThat(new FindWords(List.of(), List.of(), List.of()).nothingNext()).startsWith("Enter a reading: ");
     }
 }

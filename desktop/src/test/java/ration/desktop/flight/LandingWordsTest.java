@@ -25,7 +25,10 @@ class LandingWordsTest {
         return Double.parseDouble(figure.replace('\u2212', '-').replaceAll("[^0-9.\\-]", ""));
     }
 
-    /** Full less burnt less what the placards keep back is what is usable: as written, to the rounding of its four figures. */
+    /**
+     * Full less burnt less what the placards keep back is what is usable: as written, to the rounding of its four
+     * figures.
+     */
     @ParameterizedTest
     @CsvSource({"corrie-b1, US", "corrie-b1, METRIC", "tansy-l3, US", "brindle-a2, METRIC"})
     void the_sum_that_is_written_adds_up(String demo, UnitSystem units) throws ProjectFileException {
@@ -35,8 +38,15 @@ class LandingWordsTest {
         String[] sides = said.why(a).split("\\. The")[0].split(" = ");
         String[] terms = sides[1].split(" \u2212 ");
         assertThat(terms).hasSize(3);
-        assertThat(read(terms[0]) - read(terms[1]) - read(terms[2].replace(" kept back by placards.", ""))).isCloseTo(read(sides[0]), Offset.offset(0.21));
-        assertThat(read(said.usable())).isCloseTo(Math.max(0, units.unit(Dimension.VOLUME).fromSi(flight.landing().usable())), Offset.offset(0.051));
+        assertThat(read(terms[0]) - read(terms[1]) - read(terms[2].replace(" kept back by placards.", "")))
+                .isCloseTo(read(sides[0]), Offset.offset(0.21));
+        assertThat(read(said.usable()))
+                .isCloseTo(
+                        Math.max(
+                                0,
+                                units.unit(Dimension.VOLUME)
+                                        .fromSi(flight.landing().usable())),
+                        Offset.offset(0.051));
         assertThat(said.symbol()).isEqualTo(units.unit(Dimension.VOLUME).symbol());
     }
 
@@ -46,13 +56,19 @@ class LandingWordsTest {
         Flight flight = flown(Assessment.of(ProjectFile.demo(demo)));
         LandingWords said = new LandingWords(flight, Optional.empty(), UnitSystem.US);
         List<LandingWords.Row> rows = said.rows();
-        assertThat(rows).extracting(LandingWords.Row::label).startsWith("Reserve", "Reached", "Endurance").doesNotContain("Boiling");
+        assertThat(rows)
+                .extracting(LandingWords.Row::label)
+                .startsWith("Reserve", "Reached", "Endurance")
+                .doesNotContain("Boiling");
         assertThat(rows.get(0).verdict()).contains(flight.landingVerdict());
         assertThat(rows.get(1).verdict()).contains(flight.reachedVerdict());
         assertThat(rows.get(2).verdict()).as("only told").isEmpty();
-        assertThat(said.wrong().stream().anyMatch(w -> w.startsWith("At "))).isEqualTo(flight.firstTrouble().isPresent());
+        assertThat(said.wrong().stream().anyMatch(w -> w.startsWith("At ")))
+                .isEqualTo(flight.firstTrouble().isPresent());
         assertThat(said.ratio()).isBetween(0.0, 1.5);
-        if (flight.landingVerdict() == Verdict.SHORT && flight.landing().needs() > 0 && flight.firstTrouble().isEmpty()) {
+        if (flight.landingVerdict() == Verdict.SHORT
+                && flight.landing().needs() > 0
+                && flight.firstTrouble().isEmpty()) {
             assertThat(said.ratio()).isLessThan(1);
         }
     }

@@ -39,12 +39,14 @@ class FlowWordsTest {
     /** No case is without a cell, and no cell shows better than the worst case it stands for. */
     @ParameterizedTest
     @ValueSource(strings = {"corrie-b1", "brindle-a2", "tansy-l3"})
-    void every_judged_case_is_shown_by_its_cell_and_none_is_hidden_by_a_better_one(String name) throws ProjectFileException {
+    void every_judged_case_is_shown_by_its_cell_and_none_is_hidden_by_a_better_one(String name)
+            throws ProjectFileException {
         Assessment a = demo(name);
         MatrixCells m = new MatrixCells(a, Choice.WORST);
         Map<MatrixCells.Key, CaseAnswer> worst = m.worst();
         Set<MatrixCells.Key> laidOut = new HashSet<>();
-        m.attitudes().forEach(t -> m.positions().forEach(p -> m.columns().forEach(c -> laidOut.add(new MatrixCells.Key(t.name(), p, c)))));
+        m.attitudes().forEach(t -> m.positions()
+                .forEach(p -> m.columns().forEach(c -> laidOut.add(new MatrixCells.Key(t.name(), p, c)))));
         assertThat(laidOut).containsAll(m.held());
         for (CaseAnswer c : a.cases()) {
             if (c.judged()) {
@@ -53,7 +55,8 @@ class FlowWordsTest {
             }
         }
         CaseAnswer governing = a.governing().orElseThrow();
-        MatrixCells.Words words = m.words(Optional.of(worst.get(MatrixCells.Key.of(governing))), governing.condition(), UnitSystem.US);
+        MatrixCells.Words words =
+                m.words(Optional.of(worst.get(MatrixCells.Key.of(governing))), governing.condition(), UnitSystem.US);
         assertThat(words.governs()).isTrue();
         assertThat(words.looked()).isTrue();
         assertThat(words.figure()).isEqualTo(UnitSystem.figure(governing.margin(), 2));
@@ -67,10 +70,15 @@ class FlowWordsTest {
         List<Choice> choices = new ArrayList<>(List.of(Choice.WORST.flipped(true), Choice.WORST.flipped(false)));
         PumpSet.of(a.project().system()).forEach(s -> choices.add(Choice.WORST.flipped(s.label())));
         for (Choice choice : choices) {
-            assertThat(new MatrixCells(a, choice).worst().values()).as("%s", choice).allSatisfy(c -> {
-                choice.fouled().ifPresent(f -> assertThat(c.condition().engine().fouled()).isEqualTo(f));
-                choice.pumps().ifPresent(p -> assertThat(c.pumps().label()).isEqualTo(p));
-            });
+            assertThat(new MatrixCells(a, choice).worst().values())
+                    .as("%s", choice)
+                    .allSatisfy(c -> {
+                        choice.fouled().ifPresent(f -> assertThat(
+                                        c.condition().engine().fouled())
+                                .isEqualTo(f));
+                        choice.pumps()
+                                .ifPresent(p -> assertThat(c.pumps().label()).isEqualTo(p));
+                    });
         }
         assertThat(Choice.WORST.flipped(true).flipped(true)).as("pressed again").isEqualTo(Choice.WORST);
         assertThat(Choice.WORST.flipped(true).flipped(false).fouled()).contains(false);
@@ -92,9 +100,11 @@ class FlowWordsTest {
         Assessment a = demo("corrie-b1");
         Project p = a.project();
         ration.model.Run run = p.system().runs().get(0);
-        Assessment edited = Assessment.of(p.with(p.system().replace(run.resized(run.size().nextUp().orElseThrow()))));
-        assertThat(new MatrixCells(a, Choice.WORST).structure()).isEqualTo(new MatrixCells(edited, Choice.WORST).structure()).isNotEqualTo(new MatrixCells(demo("brindle-a2"), Choice.WORST)
-                .structure());
+        Assessment edited = Assessment.of(
+                p.with(p.system().replace(run.resized(run.size().nextUp().orElseThrow()))));
+        assertThat(new MatrixCells(a, Choice.WORST).structure())
+                .isEqualTo(new MatrixCells(edited, Choice.WORST).structure())
+                .isNotEqualTo(new MatrixCells(demo("brindle-a2"), Choice.WORST).structure());
         Assessment blocked = Assessment.of(Project.empty());
         assertThat(new MatrixCells(blocked, Choice.WORST).held()).isEmpty();
         assertThat(new MatrixCells(blocked, Choice.WORST).worst()).isEmpty();
@@ -106,12 +116,19 @@ class FlowWordsTest {
         CaseAnswer governing = a.governing().orElseThrow();
         FlowWords words = new FlowWords(a, Optional.of(governing), UnitSystem.US);
         assertThat(words.isShort()).isEqualTo(governing.verdict() == Verdict.SHORT);
-        assertThat(words.sentence()).contains("on this path leaves").contains(words.isShort() ? ": short by " : ": to spare ");
-        CaseAnswer best = a.cases().stream().filter(c -> c.verdict() == Verdict.HOLDS).findFirst().orElseThrow();
-        assertThat(new FlowWords(a, Optional.of(best), UnitSystem.METRIC).sentence()).contains("L/h on this path leaves", ": to spare ");
+        assertThat(words.sentence())
+                .contains("on this path leaves")
+                .contains(words.isShort() ? ": short by " : ": to spare ");
+        CaseAnswer best = a.cases().stream()
+                .filter(c -> c.verdict() == Verdict.HOLDS)
+                .findFirst()
+                .orElseThrow();
+        assertThat(new FlowWords(a, Optional.of(best), UnitSystem.METRIC).sentence())
+                .contains("L/h on this path leaves", ": to spare ");
         assertThat(words.budgetTitle()).isEqualTo("Where the head goes");
         Assessment pumped = demo("tansy-l3");
-        assertThat(new FlowWords(pumped, pumped.governing(), UnitSystem.US).budgetTitle()).isEqualTo("Where the pressure goes");
+        assertThat(new FlowWords(pumped, pumped.governing(), UnitSystem.US).budgetTitle())
+                .isEqualTo("Where the pressure goes");
         assertThat(new FlowWords(a, Optional.empty(), UnitSystem.US).isShort()).isFalse();
     }
 
@@ -119,7 +136,11 @@ class FlowWordsTest {
     void nothing_to_look_at_says_what_to_mend_first() {
         Assessment a = Assessment.of(Project.empty());
         FlowWords words = new FlowWords(a, Optional.empty(), UnitSystem.US);
-        assertThat(words.sentence()).isEqualTo(a.problems().stream().findFirst().map(p -> p.message() + " " + p.remedy()).orElse(""));
+        assertThat(words.sentence())
+                .isEqualTo(a.problems().stream()
+                        .findFirst()
+                        .map(p -> p.message() + " " + p.remedy())
+                        .orElse(""));
         assertThat(words.now()).isEmpty();
         assertThat(words.budgetCase()).isEmpty();
     }
@@ -127,10 +148,12 @@ class FlowWordsTest {
     @Test
     void remarks_are_what_is_not_good_beside_the_margin() throws ProjectFileException {
         for (String name : List.of("corrie-b1", "brindle-a2", "tansy-l3")) {
-            assertThat(new FlowWords(demo(name), Optional.empty(), UnitSystem.US).remarks()).hasSizeLessThanOrEqualTo(2).allSatisfy(f -> {
-                assertThat(f.check()).isNotEqualTo(Check.FLOW_MARGIN);
-                assertThat(f.verdict()).isIn(Verdict.SHORT, Verdict.NOT_SHOWN);
-            });
+            assertThat(new FlowWords(demo(name), Optional.empty(), UnitSystem.US).remarks())
+                    .hasSizeLessThanOrEqualTo(2)
+                    .allSatisfy(f -> {
+                        assertThat(f.check()).isNotEqualTo(Check.FLOW_MARGIN);
+                        assertThat(f.verdict()).isIn(Verdict.SHORT, Verdict.NOT_SHOWN);
+                    });
         }
     }
 
@@ -138,14 +161,20 @@ class FlowWordsTest {
     void a_change_says_what_it_gives_and_what_governs_then() throws ProjectFileException {
         Assessment a = demo("corrie-b1");
         FlowWords words = new FlowWords(a, a.governing(), UnitSystem.US);
-        assertThat(words.now()).isEqualTo("now " + UnitSystem.figure(a.governing().orElseThrow().margin(), 2) + "\u00d7");
+        assertThat(words.now())
+                .isEqualTo(
+                        "now " + UnitSystem.figure(a.governing().orElseThrow().margin(), 2) + "\u00d7");
         assertThat(Remedies.of(a, Task.QUIET)).isNotEmpty().allSatisfy(r -> {
-            assertThat(words.then(r)).startsWith(r.detail()).contains(r.after().condition().attitude().label(), " governs");
+            assertThat(words.then(r))
+                    .startsWith(r.detail())
+                    .contains(r.after().condition().attitude().label(), " governs");
             assertThat(FlowWords.gives(r)).isEqualTo(UnitSystem.figure(r.after().margin(), 2) + "\u00d7");
         });
     }
 
-    /** What is short or not shown is never made better by being sure of it, and what holds is thin where it is not sure. */
+    /**
+     * What is short or not shown is never made better by being sure of it, and what holds is thin where it is not sure.
+     */
     @Test
     void sureness_never_makes_a_verdict_better() throws ProjectFileException {
         Chance sure = new Chance(400, 0, 1.6, 1.7, 1.8);
@@ -156,7 +185,9 @@ class FlowWordsTest {
             assertThat(words.sureVerdict(sure)).isEqualTo(flow);
             assertThat(words.sureVerdict(unsure)).isEqualTo(flow == Verdict.HOLDS ? Verdict.THIN : flow);
         }
-        assertThat(FlowWords.sure(unsure)).isEqualTo("short in 60 of 400 samples of the measured figures; nine in ten lie between 1.40\u00d7 and 1.80\u00d7");
+        assertThat(FlowWords.sure(unsure))
+                .isEqualTo("short in 60 of 400 samples of the measured figures; nine in ten lie between 1.40\u00d7"
+                        + " and 1.80\u00d7");
     }
 
     @Test
@@ -166,8 +197,10 @@ class FlowWordsTest {
         Optional<WhichTank> found = WhichTank.of(a, c);
         AskWords words = new AskWords(a.project(), c, UnitSystem.US);
         WhichTank w = found.orElseThrow();
-        assertThat(words.rows(w)).hasSize(w.tanks().size()).allSatisfy(r -> assertThat(r.gives()).endsWith("gph"));
-        String first = a.project().system().item(w.tanks().get(0).tank()).orElseThrow().name();
+        assertThat(words.rows(w)).hasSize(w.tanks().size()).allSatisfy(r -> assertThat(r.gives())
+                .endsWith("gph"));
+        String first =
+                a.project().system().item(w.tanks().get(0).tank()).orElseThrow().name();
         assertThat(words.which(found)).contains(first).endsWith(".");
         assertThat(words.which(Optional.empty())).startsWith("With the handles so no two tanks");
         assertThat(AskWords.percent(Math.log(1.25))).isEqualTo("25 %");
@@ -180,7 +213,8 @@ class FlowWordsTest {
         Assessment a = demo("corrie-b1");
         Condition c = a.governing().orElseThrow().condition();
         AskWords words = new AskWords(a.project(), c, UnitSystem.US);
-        assertThat(words.steep(HowSteep.of(a, c, Task.QUIET))).endsWith("Wings level, take-off power, the other tanks as they are.");
+        assertThat(words.steep(HowSteep.of(a, c, Task.QUIET)))
+                .endsWith("Wings level, take-off power, the other tanks as they are.");
         assertThat(words.steep(Optional.empty())).startsWith("Not shown");
     }
 }

@@ -42,7 +42,8 @@ class HandlingTest {
 
     @ParameterizedTest
     @CsvSource({"1, 0", "-1, 0.5", "59.9, -59.9", "60, 60", "61, -75", "-200, 200", "0, 0"})
-    void a_nudge_moves_by_what_it_says_and_never_past_the_limits(double pitch, double tilt) throws ProjectFileException {
+    void a_nudge_moves_by_what_it_says_and_never_past_the_limits(double pitch, double tilt)
+            throws ProjectFileException {
         Attitude a = of("corrie-b1").nudged(pitch, tilt);
         assertThat(Math.toDegrees(a.pitchRad())).isCloseTo(Math.max(-60, Math.min(60, pitch)), Offset.offset(1e-4));
         assertThat(Math.toDegrees(a.tiltRad())).isCloseTo(Math.max(-60, Math.min(60, tilt)), Offset.offset(1e-4));
@@ -55,7 +56,9 @@ class HandlingTest {
         Condition c = h.now();
         for (int i = 1; i <= s.positions().size(); i++) {
             c = at(h, c).operated(s);
-            assertThat(c.positions()).containsEntry(s.id(), s.positions().get(i % s.positions().size()).name());
+            assertThat(c.positions())
+                    .containsEntry(
+                            s.id(), s.positions().get(i % s.positions().size()).name());
         }
     }
 
@@ -68,7 +71,9 @@ class HandlingTest {
             assertThat(at(h, off).on(item)).isFalse();
             assertThat(at(h, off).operated(item)).isEqualTo(h.now());
         });
-        assertThat(h.switchable()).extracting(Item::id).containsAll(h.project().system().all(Pump.class).map(Pump::id).toList());
+        assertThat(h.switchable())
+                .extracting(Item::id)
+                .containsAll(h.project().system().all(Pump.class).map(Pump::id).toList());
         Run run = h.project().system().runs().get(0);
         assertThat(h.operated(run)).isSameAs(h.now());
     }
@@ -94,7 +99,9 @@ class HandlingTest {
         assertThat(h.attitudeTitle()).isEqualTo("Attitude");
         Assessment a = Assessment.of(h.project());
         Set<String> titles = new java.util.HashSet<>();
-        a.cases().stream().filter(c -> c.condition().attitude().load() != 1).forEach(c -> titles.add(at(h, c.condition()).attitudeTitle()));
+        a.cases().stream()
+                .filter(c -> c.condition().attitude().load() != 1)
+                .forEach(c -> titles.add(at(h, c.condition()).attitudeTitle()));
         assertThat(titles).isNotEmpty().doesNotContain("Attitude");
     }
 }

@@ -34,7 +34,11 @@ class RailStateTest {
     }
 
     static Stream<Project> projects() throws ProjectFileException {
-        List<Project> all = new ArrayList<>(List.of(Project.empty(), ProjectFile.demo("corrie-b1"), ProjectFile.demo("tansy-l3"), ProjectFile.demo("brindle-a2")));
+        List<Project> all = new ArrayList<>(List.of(
+                Project.empty(),
+                ProjectFile.demo("corrie-b1"),
+                ProjectFile.demo("tansy-l3"),
+                ProjectFile.demo("brindle-a2")));
         Arrays.stream(Pattern.values()).forEach(p -> all.add(p.project()));
         return all.stream();
     }
@@ -44,23 +48,34 @@ class RailStateTest {
     void no_page_is_better_than_the_worst_of_its_findings_and_none_holds_of_which_nothing_is_known(Project p) {
         Assessment a = Assessment.of(p);
         RailState rail = RailState.of(a, List.of(), Optional.empty(), TODAY);
-        assertThat(rail.bars().keySet()).isEqualTo(Set.copyOf(Arrays.stream(Page.values()).filter(x -> x != Page.FIND).toList()));
+        assertThat(rail.bars().keySet())
+                .isEqualTo(Set.copyOf(
+                        Arrays.stream(Page.values()).filter(x -> x != Page.FIND).toList()));
         rail.bars().forEach((page, bar) -> {
-            Optional<Verdict> worst = a.findings().stream().filter(page::concerns).map(Finding::verdict).reduce(Verdict::worse);
+            Optional<Verdict> worst = a.findings().stream()
+                    .filter(page::concerns)
+                    .map(Finding::verdict)
+                    .reduce(Verdict::worse);
             worst.ifPresent(w -> assertThat(bar.verdict()).as(page.label()).isEqualTo(w));
             if (worst.isEmpty() && page != Page.LAYOUT && page != Page.BRIEF && page != Page.UPKEEP) {
                 assertThat(bar.verdict()).as(page.label()).isEqualTo(Verdict.NOT_SHOWN);
             }
         });
-        assertThat(rail.bars().get(Page.UPKEEP).verdict()).as("the most urgent part, or nothing entered").isEqualTo(Due.of(p.upkeep(), TODAY).stream().findFirst().map(
-                Due::verdict).orElse(Verdict.NOT_SHOWN));
+        assertThat(rail.bars().get(Page.UPKEEP).verdict())
+                .as("the most urgent part, or nothing entered")
+                .isEqualTo(Due.of(p.upkeep(), TODAY).stream()
+                        .findFirst()
+                        .map(Due::verdict)
+                        .orElse(Verdict.NOT_SHOWN));
         assertThat(rail.bars().get(Page.FAULTS).verdict()).as("never asked").isEqualTo(Verdict.NOT_SHOWN);
         assertThat(rail.bars().get(Page.FLIGHT).verdict()).as("never flown").isEqualTo(Verdict.NOT_SHOWN);
     }
 
     @Test
     void an_empty_sheet_holds_nothing() {
-        assertThat(rail(Project.empty()).bars().values()).extracting(RailState.Bar::verdict).doesNotContain(Verdict.HOLDS, Verdict.THIN);
+        assertThat(rail(Project.empty()).bars().values())
+                .extracting(RailState.Bar::verdict)
+                .doesNotContain(Verdict.HOLDS, Verdict.THIN);
     }
 
     @Test
@@ -76,10 +91,37 @@ class RailStateTest {
     @Test
     void faults_stand_at_the_worst_of_them() throws ProjectFileException {
         Assessment a = Assessment.of(ProjectFile.demo("corrie-b1"));
-        FaultAnswer held = new FaultAnswer(new Fault(Fault.Kind.AIR_LEAK, "r1", 1), "R1", a.governing().orElseThrow().condition(), "", FaultAnswer.Harm.NONE, 1.2, Double.POSITIVE_INFINITY, List.of(), Optional
-                .empty(), Verdict.HOLDS, "");
-        FaultAnswer unknown = new FaultAnswer(held.fault(), "R1", held.condition(), "", FaultAnswer.Harm.BEYOND, Double.NaN, Double.NaN, List.of(), Optional.empty(), Verdict.NOT_SHOWN, "");
-        assertThat(RailState.of(a, List.of(held), Optional.empty(), TODAY).bars().get(Page.FAULTS)).isEqualTo(new RailState.Bar(Finding.MET, Verdict.HOLDS));
-        assertThat(RailState.of(a, List.of(held, unknown), Optional.empty(), TODAY).bars().get(Page.FAULTS)).isEqualTo(new RailState.Bar(0.5, Verdict.NOT_SHOWN));
+        FaultAnswer held = new FaultAnswer(
+                new Fault(Fault.Kind.AIR_LEAK, "r1", 1),
+                "R1",
+                a.governing().orElseThrow().condition(),
+                "",
+                FaultAnswer.Harm.NONE,
+                1.2,
+                Double.POSITIVE_INFINITY,
+                List.of(),
+                Optional.empty(),
+                Verdict.HOLDS,
+                "");
+        FaultAnswer unknown = new FaultAnswer(
+                held.fault(),
+                "R1",
+                held.condition(),
+                "",
+                FaultAnswer.Harm.BEYOND,
+                Double.NaN,
+                Double.NaN,
+                List.of(),
+                Optional.empty(),
+                Verdict.NOT_SHOWN,
+                "");
+        assertThat(RailState.of(a, List.of(held), Optional.empty(), TODAY)
+                        .bars()
+                        .get(Page.FAULTS))
+                .isEqualTo(new RailState.Bar(Finding.MET, Verdict.HOLDS));
+        assertThat(RailState.of(a, List.of(held, unknown), Optional.empty(), TODAY)
+                        .bars()
+                        .get(Page.FAULTS))
+                .isEqualTo(new RailState.Bar(0.5, Verdict.NOT_SHOWN));
     }
 }

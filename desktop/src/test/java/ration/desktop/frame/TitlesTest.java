@@ -31,6 +31,7 @@ class TitlesTest {
         assertThat(new Titles(p, false, Optional.empty()).subtitle()).endsWith("gravity feed");
         Project pumped = p.with(p.brief().withDelivery(Brief.Delivery.PUMP).withEngine("Three cylinders"));
         assertThat(new Titles(pumped, false, Optional.empty()).subtitle()).isEqualTo("Three cylinders, pump fed");
-        assertThat(new Titles(p.with(p.brief().withEngine(" ")), false, Optional.empty()).subtitle()).isEqualTo("Gravity feed");
+        assertThat(new Titles(p.with(p.brief().withEngine(" ")), false, Optional.empty()).subtitle())
+                .isEqualTo("Gravity feed");
     }
 }

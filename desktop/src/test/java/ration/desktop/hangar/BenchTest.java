@@ -48,7 +48,10 @@ class BenchTest {
     }
 
     private static Programme.Proof proof(String key) {
-        return corrie.programme().tests().stream().filter(p -> p.wanted().key().equals(key)).findFirst().orElseThrow();
+        return corrie.programme().tests().stream()
+                .filter(p -> p.wanted().key().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static HangarTest record(String id) {
@@ -60,7 +63,11 @@ class BenchTest {
     }
 
     private static ProgrammeRows.Row row(String key, String picked, String running, LocalDate today) {
-        return new ProgrammeRows(corrie.programme(), picked, running, today).rows().stream().filter(r -> r.proof().wanted().key().equals(key)).findFirst().orElseThrow();
+        return new ProgrammeRows(corrie.programme(), picked, running, today)
+                .rows().stream()
+                        .filter(r -> r.proof().wanted().key().equals(key))
+                        .findFirst()
+                        .orElseThrow();
     }
 
     @Test
@@ -68,15 +75,23 @@ class BenchTest {
         Bench bench = Bench.picked(proof("drain.fuselage"), project());
         assertThat(bench).isEqualTo(new Bench("drain.fuselage", "test-4"));
         assertThat(bench.running(project())).isEqualTo("running, step 6");
-        assertThat(Bench.picked(proof("fill.upper"), project()).open()).as("a finished one stays shut").isEmpty();
-        assertThat(bench.in(project().withTests(List.of()))).as("its record is gone").isEqualTo(new Bench("drain.fuselage", ""));
-        assertThat(Bench.EMPTY.opened(record("test-6"), corrie.programme()).picked()).isEqualTo("flow.UPPER");
+        assertThat(Bench.picked(proof("fill.upper"), project()).open())
+                .as("a finished one stays shut")
+                .isEmpty();
+        assertThat(bench.in(project().withTests(List.of())))
+                .as("its record is gone")
+                .isEqualTo(new Bench("drain.fuselage", ""));
+        assertThat(Bench.EMPTY.opened(record("test-6"), corrie.programme()).picked())
+                .isEqualTo("flow.UPPER");
     }
 
     @Test
     void the_head_counts_what_counts_and_what_no_longer_does() {
-        assertThat(Bench.sum(corrie, project())).isEqualTo(corrie.programme().counting() + " of " + corrie.programme().asked() + " count, 1 stale, 1 interrupted");
-        Assessment nothing = worked(project().with(project().system().withItems(List.of())).withTests(List.of()));
+        assertThat(Bench.sum(corrie, project()))
+                .isEqualTo(corrie.programme().counting() + " of "
+                        + corrie.programme().asked() + " count, 1 stale, 1 interrupted");
+        Assessment nothing =
+                worked(project().with(project().system().withItems(List.of())).withTests(List.of()));
         assertThat(Bench.sum(nothing, nothing.project())).doesNotContain("count");
     }
 
@@ -104,7 +119,11 @@ class BenchTest {
     @Test
     void a_record_is_begun_by_whom_the_last_one_was() {
         HangarTest last = project().tests().get(project().tests().size() - 1);
-        HangarTest t = Bench.begin(proof("drains").wanted(), "fresh", project(), TODAY).change().apply(project()).test("fresh").orElseThrow();
+        HangarTest t = Bench.begin(proof("drains").wanted(), "fresh", project(), TODAY)
+                .change()
+                .apply(project())
+                .test("fresh")
+                .orElseThrow();
         assertThat(t.by().who()).isEqualTo(last.by().who()).isNotBlank();
         assertThat(t.by().instrument()).isEqualTo(last.by().instrument());
         assertThat(t.by().inputs()).as("what it rests on").isNotEqualTo(ration.evidence.Inputs.NONE);
@@ -118,8 +137,14 @@ class BenchTest {
         Project since = project().with(drawn.with(drawn.by().withNotes("read since")));
         Project after = Bench.attached(drawn, photo).change().apply(since);
         assertThat(after.test("test-4").orElseThrow().by().notes()).isEqualTo("read since");
-        assertThat(words(after.test("test-4").orElseThrow()).soFar()).contains(new StepWords.Line("Beside it", "wing.jpg, abababababab"));
-        assertThat(Bench.attached(drawn, photo).change().apply(project().withTests(List.of())).tests()).as("of a record that is gone").isEmpty();
+        assertThat(words(after.test("test-4").orElseThrow()).soFar())
+                .contains(new StepWords.Line("Beside it", "wing.jpg, abababababab"));
+        assertThat(Bench.attached(drawn, photo)
+                        .change()
+                        .apply(project().withTests(List.of()))
+                        .tests())
+                .as("of a record that is gone")
+                .isEmpty();
     }
 
     @Test
@@ -139,7 +164,8 @@ class BenchTest {
         StepWords stale = words(record("test-5"));
         assertThat(stale.countsNot()).startsWith("No longer counts: ").contains("R3");
         assertThat(stale.found()).startsWith(stale.countsNot());
-        HangarTest fed = record("test-6").with(record("test-6").by().with(record("test-6").by().beside().fedByStandIn()));
+        HangarTest fed = record("test-6")
+                .with(record("test-6").by().with(record("test-6").by().beside().fedByStandIn()));
         assertThat(words(fed).countsNot()).startsWith("Fed by the stand-in: it closes nothing");
         assertThat(words(fed).soFar()).contains(new StepWords.Line("Fed by", "the stand-in: it closes nothing"));
     }
@@ -147,21 +173,40 @@ class BenchTest {
     @Test
     void a_record_of_what_is_no_longer_laid_out_is_kept_and_says_so() {
         HangarTest t = record("test-3");
-        Project without = project().with(project().system().withItems(project().system().items().stream().filter(i -> !i.id().equals("upper")).toList()));
+        Project without = project()
+                .with(project()
+                        .system()
+                        .withItems(project().system().items().stream()
+                                .filter(i -> !i.id().equals("upper"))
+                                .toList()));
         StepWords words = new StepWords(t, without, corrie, UnitSystem.US);
         assertThat(words.orphan()).isTrue();
         assertThat(words.title()).contains("no longer laid out");
         assertThat(words.words()).isEqualTo("The record is kept.");
-        assertThat(new StepWords(new HangarTest("x", "", record("test-6").by(), record("test-6").work(), HangarTest.Progress.START), project(), corrie, UnitSystem.US).found()).as(
-                "nobody asks for it").contains("does not ask for this test any more");
+        assertThat(new StepWords(
+                                new HangarTest(
+                                        "x",
+                                        "",
+                                        record("test-6").by(),
+                                        record("test-6").work(),
+                                        HangarTest.Progress.START),
+                                project(),
+                                corrie,
+                                UnitSystem.US)
+                        .found())
+                .as("nobody asks for it")
+                .contains("does not ask for this test any more");
     }
 
     /** What is drawn of a step is drawn anew when, and only when, something of it changed. */
     @Test
     void a_step_tells_when_it_is_another() {
         HangarTest t = record("test-4");
-        assertThat(words(t).state()).isEqualTo(words(t.with(t.by().withNotes("said"))).state());
-        assertThat(words(t).state()).isNotEqualTo(words(t.atStep(2)).state()).isNotEqualTo(new StepWords(t, project(), corrie, UnitSystem.METRIC).state());
+        assertThat(words(t).state())
+                .isEqualTo(words(t.with(t.by().withNotes("said"))).state());
+        assertThat(words(t).state())
+                .isNotEqualTo(words(t.atStep(2)).state())
+                .isNotEqualTo(new StepWords(t, project(), corrie, UnitSystem.METRIC).state());
         HangarTest sheet = record("test-8");
         Work.Sheet fewer = ((Work.Sheet) sheet.work()).withRows(List.of());
         assertThat(words(sheet).state()).isNotEqualTo(words(sheet.with(fewer)).state());
@@ -169,38 +214,68 @@ class BenchTest {
 
     @Test
     void what_was_entered_is_told_line_by_line() {
-        assertThat(words(record("test-3")).soFar()).extracting(StepWords.Line::name).startsWith("Trial 1").contains("Selector").endsWith("By");
-        assertThat(words(record("test-6")).soFar()).extracting(StepWords.Line::name).contains("Run 1", "Run 2", "Run 3");
-        assertThat(words(record("test-8")).soFar()).as("of eight joints only what is not good").extracting(StepWords.Line::name).filteredOn("Seen"::equals).hasSizeLessThan(8);
-        StepWords.Line by = words(record("test-3")).soFar().get(words(record("test-3")).soFar().size() - 1);
-        assertThat(by.text()).startsWith(record("test-3").by().date() + ", " + record("test-3").by().who()).doesNotContain(", ,");
+        assertThat(words(record("test-3")).soFar())
+                .extracting(StepWords.Line::name)
+                .startsWith("Trial 1")
+                .contains("Selector")
+                .endsWith("By");
+        assertThat(words(record("test-6")).soFar())
+                .extracting(StepWords.Line::name)
+                .contains("Run 1", "Run 2", "Run 3");
+        assertThat(words(record("test-8")).soFar())
+                .as("of eight joints only what is not good")
+                .extracting(StepWords.Line::name)
+                .filteredOn("Seen"::equals)
+                .hasSizeLessThan(8);
+        StepWords.Line by = words(record("test-3"))
+                .soFar()
+                .get(words(record("test-3")).soFar().size() - 1);
+        assertThat(by.text())
+                .startsWith(record("test-3").by().date() + ", "
+                        + record("test-3").by().who())
+                .doesNotContain(", ,");
     }
 
     @Test
     void a_test_not_begun_invites_with_what_is_computed() {
         Invitation fresh = new Invitation(proof("fill.fuselage"), UnitSystem.US);
         assertThat(fresh.button()).isEqualTo("Begin");
-        assertThat(fresh.words()).endsWith(proof("fill.fuselage").outcome().words().in(UnitSystem.US));
+        assertThat(fresh.words())
+                .endsWith(proof("fill.fuselage").outcome().words().in(UnitSystem.US));
         Invitation again = new Invitation(proof("flow.FUSELAGE"), UnitSystem.US);
         assertThat(again.button()).isEqualTo("Begin again");
         assertThat(again.words()).contains("On record: stale");
         assertThat(again.under()).startsWith("Computed, not measured. ").contains("Needs ");
         Invitation counts = new Invitation(proof("flow.UPPER"), UnitSystem.METRIC);
-        assertThat(counts.big()).isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.METRIC));
+        assertThat(counts.big())
+                .isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.METRIC));
         assertThat(counts.under()).doesNotContain("Computed");
     }
 
     @Test
     void the_list_stands_in_groups_and_marks_what_is_open_stale_or_next() {
-        List<ProgrammeRows.Row> rows = new ProgrammeRows(corrie.programme(), "drain.fuselage", "running, step 6", TODAY).rows();
-        assertThat(rows).extracting(ProgrammeRows.Row::id).doesNotHaveDuplicates().allMatch(id -> id.matches("wanted-[a-z0-9-]*[a-z0-9]"));
-        assertThat(rows.stream().map(ProgrammeRows.Row::group).filter(g -> !g.isEmpty())).doesNotHaveDuplicates().first().isEqualTo(rows.get(0).group());
-        assertThat(rows).filteredOn(ProgrammeRows.Row::open).singleElement().satisfies(r -> assertThat(r.state()).isEqualTo("running, step 6"));
-        assertThat(rows).filteredOn(ProgrammeRows.Row::stale).extracting(r -> r.proof().wanted().key()).containsExactly("flow.FUSELAGE");
+        List<ProgrammeRows.Row> rows =
+                new ProgrammeRows(corrie.programme(), "drain.fuselage", "running, step 6", TODAY).rows();
+        assertThat(rows)
+                .extracting(ProgrammeRows.Row::id)
+                .doesNotHaveDuplicates()
+                .allMatch(id -> id.matches("wanted-[a-z0-9-]*[a-z0-9]"));
+        assertThat(rows.stream().map(ProgrammeRows.Row::group).filter(g -> !g.isEmpty()))
+                .doesNotHaveDuplicates()
+                .first()
+                .isEqualTo(rows.get(0).group());
+        assertThat(rows).filteredOn(ProgrammeRows.Row::open).singleElement().satisfies(r -> assertThat(r.state())
+                .isEqualTo("running, step 6"));
+        assertThat(rows)
+                .filteredOn(ProgrammeRows.Row::stale)
+                .extracting(r -> r.proof().wanted().key())
+                .containsExactly("flow.FUSELAGE");
         assertThat(rows).filteredOn(ProgrammeRows.Row::stale).allMatch(ProgrammeRows.Row::bad);
         assertThat(rows).allSatisfy(r -> {
             assertThat(r.spoken()).contains(r.proof().wanted().name(), r.proof().state(), r.closes());
-            assertThat(r.ratio()).as("nothing is full that does not count").isEqualTo(r.proof().counts() ? r.proof().outcome().ratio() : 0);
+            assertThat(r.ratio())
+                    .as("nothing is full that does not count")
+                    .isEqualTo(r.proof().counts() ? r.proof().outcome().ratio() : 0);
         });
         assertThat(row("flow.UPPER", "", "", TODAY).state()).isEqualTo("03-06, Holds");
     }
@@ -208,7 +283,8 @@ class BenchTest {
     @Test
     void a_smear_is_over_from_the_day_on_which_it_was_to_be_looked_at() {
         String day = ((Work.Sheet) record("test-8").work()).again().orElseThrow();
-        assertThat(row("overnight", "", "", LocalDate.parse(day).minusDays(1)).state()).isEqualTo("03-07, Thin");
+        assertThat(row("overnight", "", "", LocalDate.parse(day).minusDays(1)).state())
+                .isEqualTo("03-07, Thin");
         ProgrammeRows.Row over = row("overnight", "", "", LocalDate.parse(day));
         assertThat(over.state()).isEqualTo("look again, over");
         assertThat(over.bad()).isTrue();
@@ -223,27 +299,36 @@ class BenchTest {
             assertThat(r.ratio()).isPresent();
             assertThat(r.flow()).endsWith("gph");
         });
-        assertThat(words.runs(record("test-5"))).as("stale: no bar").hasSize(3).allSatisfy(r -> assertThat(r.verdict()).isEmpty());
-        HangarTest one = record("test-6").with(((Work.Sheet) record("test-6").work()).withRows(((Work.Sheet) record("test-6").work()).rows().subList(0, 1)));
+        assertThat(words.runs(record("test-5"))).as("stale: no bar").hasSize(3).allSatisfy(r -> assertThat(r.verdict())
+                .isEmpty());
+        HangarTest one = record("test-6")
+                .with(((Work.Sheet) record("test-6").work())
+                        .withRows(((Work.Sheet) record("test-6").work()).rows().subList(0, 1)));
         assertThat(words.runs(one)).extracting(BesideWords.Run::done).containsExactly(true, false, false);
         assertThat(words.runs(record("test-3"))).as("a drain has no runs").isEmpty();
         assertThat(BesideWords.fits(record("test-6"))).isTrue();
-        assertThat(BesideWords.fits(Recording.finished(false).apply(record("test-6")))).isFalse();
+        assertThat(BesideWords.fits(Recording.finished(false).apply(record("test-6"))))
+                .isFalse();
         assertThat(BesideWords.fits(record("test-8"))).isFalse();
     }
 
     @Test
     void records_are_told_with_what_became_of_them() {
         BesideWords words = new BesideWords(project(), corrie, UnitSystem.US);
-        assertThat(words.records(Optional.of(proof("flow.FUSELAGE")))).extracting(HangarTest::id).containsExactly("test-5");
-        assertThat(words.records(Optional.empty())).as("all are of what is laid out").isEmpty();
+        assertThat(words.records(Optional.of(proof("flow.FUSELAGE"))))
+                .extracting(HangarTest::id)
+                .containsExactly("test-5");
+        assertThat(words.records(Optional.empty()))
+                .as("all are of what is laid out")
+                .isEmpty();
         BesideWords.Record stale = words.record(record("test-5"));
         assertThat(stale.words()).contains("no longer counts: ");
         assertThat(stale.good()).isFalse();
         assertThat(words.record(record("test-4")).words()).endsWith("interrupted at step 6");
         assertThat(words.record(record("test-6"))).satisfies(r -> {
             assertThat(r.words()).endsWith(", counts");
-            assertThat(r.result()).isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.US));
+            assertThat(r.result())
+                    .isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.US));
         });
         assertThat(words.now(proof("flow.FUSELAGE"))).startsWith("Now Not shown: stale");
         assertThat(words.source(proof("run-log"))).endsWith("Advised, not asked for.");
@@ -256,9 +341,15 @@ class BenchTest {
         List<Form.Ask> asks = form.each();
         Form.Ask needed = asks.stream().filter(Form.Ask::needed).findFirst().orElseThrow();
         assertThat(readings.missing(asks, Map.of())).contains(needed);
-        assertThatThrownBy(() -> readings.read(asks, Map.of(), Map.of())).hasMessageStartingWith(needed.label() + ": enter what was read, such as 12");
+        assertThatThrownBy(() -> readings.read(asks, Map.of(), Map.of()))
+                .hasMessageStartingWith(needed.label() + ": enter what was read, such as 12");
         Map<String, String> entered = new HashMap<>();
-        asks.stream().filter(Form.Ask::needed).forEach(a -> entered.put(a.key(), UnitSystem.figure(readings.meant(a).fromSi((a.least() + Math.min(a.most(), a.least() + 1)) / 2), 3)));
+        asks.stream()
+                .filter(Form.Ask::needed)
+                .forEach(a -> entered.put(
+                        a.key(),
+                        UnitSystem.figure(
+                                readings.meant(a).fromSi((a.least() + Math.min(a.most(), a.least() + 1)) / 2), 3)));
         Map<String, Measured> read = readings.read(asks, entered, Map.of(needed.key(), TestRunner.STAND_IN));
         assertThat(read.keySet()).isEqualTo(entered.keySet());
         assertThat(read.get(needed.key()).by()).isEqualTo(TestRunner.STAND_IN);
@@ -273,14 +364,22 @@ class BenchTest {
         Map<String, String> pieces = bare.form().pieces(project().system());
         Grade good = bare.form().grades().get(0);
         assertThat(SheetReadings.open(bare, pieces)).containsExactlyElementsOf(pieces.keySet());
-        HangarTest all = SheetReadings.all(SheetReadings.open(bare, pieces), good).apply(seen.with(bare));
+        HangarTest all =
+                SheetReadings.all(SheetReadings.open(bare, pieces), good).apply(seen.with(bare));
         assertThat(SheetReadings.open((Work.Sheet) all.work(), pieces)).isEmpty();
         Work.Row smear = new Work.Row(pieces.keySet().iterator().next(), Map.of(), Optional.of(Grade.SMEAR), "");
-        assertThat(((Work.Sheet) SheetReadings.again(smear, " 2026-12-05 ").apply(all).work()).again()).contains("2026-12-05");
+        assertThat(((Work.Sheet) SheetReadings.again(smear, " 2026-12-05 ")
+                                .apply(all)
+                                .work())
+                        .again())
+                .contains("2026-12-05");
         assertThatThrownBy(() -> SheetReadings.again(smear, "next week")).hasMessageContaining("2026-12-05");
         HangarTest flow = record("test-6");
-        assertThat(((Work.Sheet) SheetReadings.struck(3).apply(flow).work()).rows()).hasSize(2);
-        assertThat(SheetReadings.struck(3).apply(record("test-3"))).as("a drain has no runs to strike").isEqualTo(record("test-3"));
+        assertThat(((Work.Sheet) SheetReadings.struck(3).apply(flow).work()).rows())
+                .hasSize(2);
+        assertThat(SheetReadings.struck(3).apply(record("test-3")))
+                .as("a drain has no runs to strike")
+                .isEqualTo(record("test-3"));
     }
 
     @Test
@@ -288,8 +387,11 @@ class BenchTest {
         HangarTest flow = record("test-6");
         Work.Sheet was = (Work.Sheet) flow.work();
         Measured again = new Measured(Quantity.of(1, Unit.DEGREE), "level");
-        Work.Sheet now = (Work.Sheet) SheetReadings.figures(Map.of("pitch", again)).apply(flow).work();
-        assertThat(now.once()).containsEntry("pitch", again).hasSizeGreaterThanOrEqualTo(was.once().size());
+        Work.Sheet now = (Work.Sheet)
+                SheetReadings.figures(Map.of("pitch", again)).apply(flow).work();
+        assertThat(now.once())
+                .containsEntry("pitch", again)
+                .hasSizeGreaterThanOrEqualTo(was.once().size());
         assertThat(now.rows()).isEqualTo(was.rows());
     }
 }

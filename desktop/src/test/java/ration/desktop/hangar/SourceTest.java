@@ -45,7 +45,9 @@ class SourceTest {
             sources.forEach(Source::close);
             sources.forEach(s -> until(() -> !s.running()));
             for (Socket line : lines) {
-                assertThat(line.getInputStream().read()).as("the other end is closed").isEqualTo(-1);
+                assertThat(line.getInputStream().read())
+                        .as("the other end is closed")
+                        .isEqualTo(-1);
                 line.close();
             }
             assertThat(sources).allSatisfy(s -> assertThat(s.trouble()).isEmpty());
@@ -56,7 +58,8 @@ class SourceTest {
     void aSenderThatEndsInTheMiddleOfALineGivesNoReadingOfIt() throws IOException {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             Source source = Source.port(server.getLocalPort());
-            try (Socket line = server.accept(); OutputStream to = line.getOutputStream()) {
+            try (Socket line = server.accept();
+                    OutputStream to = line.getOutputStream()) {
                 to.write("1,rail,30,psi\n2,rail,31,in".getBytes(StandardCharsets.UTF_8));
             }
             until(() -> !source.running());

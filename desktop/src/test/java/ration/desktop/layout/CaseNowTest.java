@@ -31,20 +31,35 @@ class CaseNowTest {
 
     /** The losses in the budget and what is left add up to what there is from the surface to the inlet. */
     @ParameterizedTest
-    @CsvSource({"corrie-b1, US, AT_MOST", "corrie-b1, METRIC, AS_IT_RUNS", "brindle-a2, METRIC, AS_IT_RUNS", "tansy-l3, US, AS_IT_RUNS"})
+    @CsvSource({
+        "corrie-b1, US, AT_MOST",
+        "corrie-b1, METRIC, AS_IT_RUNS",
+        "brindle-a2, METRIC, AS_IT_RUNS",
+        "tansy-l3, US, AS_IT_RUNS"
+    })
     void theBudgetAddsUp(String name, UnitSystem units, Regime r) throws ProjectFileException {
         Assessment a = demo(name);
         CaseAnswer look = a.governing().orElseThrow();
         CaseNow.Budget b = new CaseNow(a, look, r, units).budget().orElseThrow();
         assertThat(b.losses()).isNotEmpty().allSatisfy(l -> {
             assertThat(l.share()).isBetween(0.0, 1.0001);
-            assertThat(l.name()).isEqualTo(a.project().system().item(l.step().item()).map(Item::name).orElseThrow());
+            assertThat(l.name())
+                    .isEqualTo(a.project()
+                            .system()
+                            .item(l.step().item())
+                            .map(Item::name)
+                            .orElseThrow());
         });
-        double losses = b.losses().stream().mapToDouble(l -> l.step().headIn() - l.step().headOut()).sum();
-        assertThat(losses + r.of(look).headLeft().orElseThrow()).isCloseTo(r.of(look).headAvailable().orElseThrow(), within(1e-9));
+        double losses = b.losses().stream()
+                .mapToDouble(l -> l.step().headIn() - l.step().headOut())
+                .sum();
+        assertThat(losses + r.of(look).headLeft().orElseThrow())
+                .isCloseTo(r.of(look).headAvailable().orElseThrow(), within(1e-9));
         boolean pumped = r.of(look).pumped() > 0;
         assertThat(b.title()).isEqualTo(pumped ? "Where the pressure goes" : "Where the head goes");
-        assertThat(b.unit()).isEqualTo(units.unit(pumped ? Dimension.PRESSURE : Dimension.LENGTH).symbol());
+        assertThat(b.unit())
+                .isEqualTo(units.unit(pumped ? Dimension.PRESSURE : Dimension.LENGTH)
+                        .symbol());
         assertThat(b.words().contains("minus")).isEqualTo(pumped);
     }
 
@@ -53,8 +68,13 @@ class CaseNowTest {
         Assessment a = demo("corrie-b1");
         CaseAnswer look = a.governing().orElseThrow();
         CaseNow now = new CaseNow(a, look, Regime.AS_IT_RUNS, UnitSystem.US);
-        assertThat(now.rows()).extracting(CaseNow.Row::label).containsExactly("Engine takes", "Pressure at the inlet", "At least pressure", "Line open", "Needed", "Margin");
-        assertThat(now.quotient()).startsWith(UnitSystem.figure(look.margin(), 2) + " = ").contains("gph; ");
+        assertThat(now.rows())
+                .extracting(CaseNow.Row::label)
+                .containsExactly(
+                        "Engine takes", "Pressure at the inlet", "At least pressure", "Line open", "Needed", "Margin");
+        assertThat(now.quotient())
+                .startsWith(UnitSystem.figure(look.margin(), 2) + " = ")
+                .contains("gph; ");
         assertThat(now.obstacle()).isEqualTo(look.obstacle(a.project().system()));
         assertThat(now.label()).isEqualTo(look.label(a.project().system(), UnitSystem.US));
     }
@@ -63,7 +83,8 @@ class CaseNowTest {
     @Test
     void whereNothingFlowsNothingIsShared() throws ProjectFileException {
         Assessment a = demo("corrie-b1");
-        CaseAnswer dry = a.look(Assessment.start(a.project()).withContents(java.util.Map.of())).orElseThrow();
+        CaseAnswer dry = a.look(Assessment.start(a.project()).withContents(java.util.Map.of()))
+                .orElseThrow();
         CaseNow now = new CaseNow(a, dry, Regime.AS_IT_RUNS, UnitSystem.US);
         assertThat(now.budget()).isEmpty();
         assertThat(now.obstacle()).isNotEmpty();
@@ -82,11 +103,15 @@ class CaseNowTest {
         String taken = selector.positions().get(0).name();
         assertThatThrownBy(() -> ItemEntry.position(selector, taken + " ")).hasMessageContaining("of its own");
         assertThatThrownBy(() -> ItemEntry.position(selector, " ")).hasMessageContaining("of its own");
-        assertThatThrownBy(() -> ItemEntry.position(selector, "a position called too long")).hasMessageContaining("20 letters");
+        assertThatThrownBy(() -> ItemEntry.position(selector, "a position called too long"))
+                .hasMessageContaining("20 letters");
         Selector after = (Selector) ItemEntry.called(selector, 1, "LOWER");
         assertThat(after.positions().get(1).name()).isEqualTo("LOWER");
-        assertThat(after.positions().get(1).joins()).isEqualTo(selector.positions().get(1).joins());
-        assertThat(ItemEntry.called(selector, 99, "LOWER")).as("taken away meanwhile").isEqualTo(selector);
+        assertThat(after.positions().get(1).joins())
+                .isEqualTo(selector.positions().get(1).joins());
+        assertThat(ItemEntry.called(selector, 99, "LOWER"))
+                .as("taken away meanwhile")
+                .isEqualTo(selector);
         Tank tank = demo("corrie-b1").project().system().tanks().get(0);
         assertThat(ItemEntry.called(tank, 0, "LOWER")).isEqualTo(tank);
     }

@@ -37,8 +37,11 @@ class ItemNowTest {
     }
 
     private static String figure(ItemNow now, String label) {
-        return now.rows().stream().filter(r -> r.label().equals(label)).map(ItemNow.Row::figure).findFirst().orElseThrow(() -> new AssertionError(now.rows()
-                .toString()));
+        return now.rows().stream()
+                .filter(r -> r.label().equals(label))
+                .map(ItemNow.Row::figure)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(now.rows().toString()));
     }
 
     @ParameterizedTest
@@ -46,7 +49,8 @@ class ItemNowTest {
     void aRunTellsItsFlowAndWhatItCosts(Regime regime) {
         Run run = corrie.system().runs().get(0);
         ItemNow said = now(run.id(), regime, UnitSystem.US);
-        assertThat(figure(said, "Flow")).isEqualTo(UnitSystem.US.text(Math.abs(regime.of(look).flow(run.id())), Dimension.FLOW));
+        assertThat(figure(said, "Flow"))
+                .isEqualTo(UnitSystem.US.text(Math.abs(regime.of(look).flow(run.id())), Dimension.FLOW));
         assertThat(figure(said, "Bore")).endsWith(" in");
         assertThat(figure(said, "Head lost")).endsWith(" in");
         assertThat(figure(now(run.id(), regime, UnitSystem.METRIC), "Bore")).endsWith(" mm");
@@ -60,16 +64,22 @@ class ItemNowTest {
         ItemNow said = tank.as(new ItemNow.Of(two.system(), answer, Regime.AS_IT_RUNS, UnitSystem.US));
         assertThat(tank.outlets()).hasSize(2);
         for (int i = 0; i < 2; i++) {
-            assertThat(figure(said, "Outlet " + (i + 1))).startsWith(answer.demand().state(tank, tank.outlets().get(i)).word());
+            assertThat(figure(said, "Outlet " + (i + 1)))
+                    .startsWith(
+                            answer.demand().state(tank, tank.outlets().get(i)).word());
         }
-        assertThat(figure(said, "Flow out")).isEqualTo(UnitSystem.US.text(answer.demand().outflow(tank), Dimension.FLOW));
+        assertThat(figure(said, "Flow out"))
+                .isEqualTo(UnitSystem.US.text(answer.demand().outflow(tank), Dimension.FLOW));
     }
 
     @Test
     void theEngineTellsItsMarginFromItsDemandAndWarnsOfTheOpenLine() {
         ItemNow said = now("carburettor", Regime.AT_MOST, UnitSystem.US);
-        assertThat(said.rows()).extracting(ItemNow.Row::label).containsExactly("At least pressure", "Line open", "Take-off demand", "Left at demand");
-        assertThat(figure(said, "At least pressure")).isEqualTo(UnitSystem.US.text(look.capacity().inletFlow(), Dimension.FLOW));
+        assertThat(said.rows())
+                .extracting(ItemNow.Row::label)
+                .containsExactly("At least pressure", "Line open", "Take-off demand", "Left at demand");
+        assertThat(figure(said, "At least pressure"))
+                .isEqualTo(UnitSystem.US.text(look.capacity().inletFlow(), Dimension.FLOW));
         assertThat(said.note()).get().asString().contains("judge the margin by the first figure");
     }
 
@@ -81,8 +91,11 @@ class ItemNowTest {
         CaseAnswer answer = Assessment.of(p).look(Assessment.start(p)).orElseThrow();
         for (Item item : p.system().items()) {
             for (Regime regime : Regime.values()) {
-                List<ItemNow.Row> rows = item.as(new ItemNow.Of(p.system(), answer, regime, UnitSystem.METRIC)).rows();
-                assertThat(rows).as(item.id()).isNotEmpty().allSatisfy(r -> assertThat(r.figure()).isNotBlank().doesNotContain("NaN", "Infinity", "null"));
+                List<ItemNow.Row> rows = item.as(new ItemNow.Of(p.system(), answer, regime, UnitSystem.METRIC))
+                        .rows();
+                assertThat(rows).as(item.id()).isNotEmpty().allSatisfy(r -> assertThat(r.figure())
+                        .isNotBlank()
+                        .doesNotContain("NaN", "Infinity", "null"));
                 assertThat(rows).extracting(ItemNow.Row::label).doesNotHaveDuplicates();
             }
         }

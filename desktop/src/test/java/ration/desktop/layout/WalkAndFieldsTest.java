@@ -69,23 +69,39 @@ class WalkAndFieldsTest {
     void everyFigureIsSetAndReadBack() {
         FuelSystem system = demo();
         for (NewItem kind : NewItem.values()) {
-            system = LayoutEdits.add(system, "r3", kind == NewItem.TANK ? LayoutEdits.Spot.BRANCH
-                    : LayoutEdits.Spot.IN_RUN, kind).map(LayoutEdits.Outcome::system).orElse(system);
+            system = LayoutEdits.add(
+                            system,
+                            "r3",
+                            kind == NewItem.TANK ? LayoutEdits.Spot.BRANCH : LayoutEdits.Spot.IN_RUN,
+                            kind)
+                    .map(LayoutEdits.Outcome::system)
+                    .orElse(system);
         }
         for (Item item : system.items()) {
             List<ItemFigures.Figure> fields = ItemFigures.of(item, system);
             Set<String> labels = new HashSet<>();
             for (ItemFigures.Figure field : fields) {
-                assertThat(labels.add(field.label())).as(item.id() + " has two rows " + field.label()).isTrue();
-                assertThat(field.value().quantity().unit().dimension()).isEqualTo(field.unit().dimension());
-                Measured other = new Measured(Quantity.of(field.value().quantity().value() + 0.25,
-                        field.value().quantity().unit()), "test");
+                assertThat(labels.add(field.label()))
+                        .as(item.id() + " has two rows " + field.label())
+                        .isTrue();
+                assertThat(field.value().quantity().unit().dimension())
+                        .isEqualTo(field.unit().dimension());
+                Measured other = new Measured(
+                        Quantity.of(
+                                field.value().quantity().value() + 0.25,
+                                field.value().quantity().unit()),
+                        "test");
                 FuelSystem changed = field.set().apply(other).apply(system);
                 Measured shown = ItemFigures.of(changed.item(item.id()).orElseThrow(), changed).stream()
-                        .filter(f -> f.label().equals(field.label())).findFirst().orElseThrow().value();
+                        .filter(f -> f.label().equals(field.label()))
+                        .findFirst()
+                        .orElseThrow()
+                        .value();
                 assertThat(shown).as(item.id() + " " + field.label()).isEqualTo(other);
                 List<Item> before = system.items();
-                long different = changed.items().stream().filter(i -> !before.contains(i)).count();
+                long different = changed.items().stream()
+                        .filter(i -> !before.contains(i))
+                        .count();
                 assertThat(different).as("items changed by " + field.label()).isLessThanOrEqualTo(1);
                 assertThat(changed.items()).hasSameSizeAs(before);
             }

@@ -45,7 +45,13 @@ class RunsEntryTest {
         assertThat(o.taken()).isTrue();
         assertThat(o.says()).isEmpty();
         Project meanwhile = project.with(project.system().replace(before.renamed("Other name")));
-        Run after = (Run) o.edit().orElseThrow().change().apply(meanwhile).system().item(before.id()).orElseThrow();
+        Run after = (Run) o.edit()
+                .orElseThrow()
+                .change()
+                .apply(meanwhile)
+                .system()
+                .item(before.id())
+                .orElseThrow();
         assertThat(after.name()).as("what was changed meanwhile stays").isEqualTo("Other name");
         assertThat(after.size().label()).startsWith("1/2");
     }
@@ -70,15 +76,20 @@ class RunsEntryTest {
         FuelSystem system = project.system();
         Run last = system.runs().get(system.runs().size() - 1);
         project = project.with(system.minus(last.id()));
-        assertThat(write(Optional.empty(), SheetColumn.SIZE, "1/2 x 0.035 tube").says()).contains("once From and To");
-        assertThat(write(Optional.empty(), SheetColumn.FROM, name(last.from())).edit()).isEmpty();
-        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.SIZE)).isEqualTo("1/2 x 0.035 tube");
+        assertThat(write(Optional.empty(), SheetColumn.SIZE, "1/2 x 0.035 tube").says())
+                .contains("once From and To");
+        assertThat(write(Optional.empty(), SheetColumn.FROM, name(last.from())).edit())
+                .isEmpty();
+        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.SIZE))
+                .isEqualTo("1/2 x 0.035 tube");
         RunsEntry.Outcome made = write(Optional.empty(), SheetColumn.TO, name(last.to()));
         assertThat(made.says()).startsWith("Added ");
         Run added = project.system().runAt(last.from()).orElseThrow();
         assertThat(added.to()).isEqualTo(last.to());
         assertThat(added.size().label()).startsWith("1/2");
-        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.SIZE)).as("the next row is empty").isEmpty();
+        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.SIZE))
+                .as("the next row is empty")
+                .isEmpty();
     }
 
     @Test
@@ -87,25 +98,46 @@ class RunsEntryTest {
         RunsEntry.Outcome o = write(Optional.empty(), SheetColumn.TO, "the carpet");
         assertThat(o.taken()).isFalse();
         assertThat(o.says()).startsWith("New run: ");
-        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.FROM)).isEqualTo(name(first().from()));
-        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.TO)).isEmpty();
+        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.FROM))
+                .isEqualTo(name(first().from()));
+        assertThat(entry.text(project.system(), Optional.empty(), SheetColumn.TO))
+                .isEmpty();
     }
 
     @Test
     void a_table_takes_the_cells_it_can_and_tells_the_others() {
-        RunsEntry.Outcome o = RunsEntry.take(project.system(), "1/2 x 0.035 tube\nnonsense\n", 0, SheetColumn.SIZE, "Paste");
+        RunsEntry.Outcome o =
+                RunsEntry.take(project.system(), "1/2 x 0.035 tube\nnonsense\n", 0, SheetColumn.SIZE, "Paste");
         assertThat(o.says()).startsWith("1 cell taken. 1 not: ");
         Project after = o.edit().orElseThrow().change().apply(project);
         assertThat(after.system().runs().get(0).size().label()).startsWith("1/2");
-        assertThat(after.system().runs().get(1)).isEqualTo(project.system().runs().get(1));
-        assertThat(RunsEntry.take(project.system(), "  ", 0, SheetColumn.SIZE, "Paste").says()).isEqualTo("The clipboard holds no table.");
+        assertThat(after.system().runs().get(1))
+                .isEqualTo(project.system().runs().get(1));
+        assertThat(RunsEntry.take(project.system(), "  ", 0, SheetColumn.SIZE, "Paste")
+                        .says())
+                .isEqualTo("The clipboard holds no table.");
     }
 
     /** Whatever is written, a layout comes of it or a sentence. */
     @ParameterizedTest
     @EnumSource(SheetColumn.class)
     void any_text_is_taken_or_told(SheetColumn column) {
-        for (String text : List.of("", " ", "0", "-1", "1e999", "NaN", "12", "12 in", "3/8", "3/8 x 0.035 tube", "\u2013", "yes", "; drop", "1,5", "a".repeat(500))) {
+        for (String text : List.of(
+                "",
+                " ",
+                "0",
+                "-1",
+                "1e999",
+                "NaN",
+                "12",
+                "12 in",
+                "3/8",
+                "3/8 x 0.035 tube",
+                "\u2013",
+                "yes",
+                "; drop",
+                "1,5",
+                "a".repeat(500))) {
             takenOrTold(column, text);
         }
     }
@@ -116,7 +148,8 @@ class RunsEntryTest {
         RunsEntry.Outcome o = new RunsEntry().write(p.system(), Optional.of(run), column, text);
         assertThat(o.taken()).isEqualTo(o.edit().isPresent());
         if (o.taken()) {
-            assertThat(o.edit().orElseThrow().change().apply(p).system().runs()).hasSameSizeAs(p.system().runs());
+            assertThat(o.edit().orElseThrow().change().apply(p).system().runs())
+                    .hasSameSizeAs(p.system().runs());
         } else {
             assertThat(o.says()).isNotBlank();
         }

@@ -39,7 +39,7 @@ class AnalystTest {
         CountDownLatch last = new CountDownLatch(1);
         for (int pitch = 0; pitch <= 30; pitch++) {
             double degrees = pitch;
-            analyst.ask(demo, start.with(Attitude.ofDegrees("Any", pitch, 0)), c -> { }, r -> {
+            analyst.ask(demo, start.with(Attitude.ofDegrees("Any", pitch, 0)), c -> {}, r -> {
                 delivered.add(r.condition().attitude().pitchDegrees());
                 threads.add(Platform.isFxApplicationThread());
                 assertThat(r.assessment().project()).isSameAs(demo);
@@ -72,10 +72,11 @@ class AnalystTest {
             }
             return a;
         });
-        assertThat(analyst.now(demo, Assessment.start(demo)).assessment().governing()).isPresent();
+        assertThat(analyst.now(demo, Assessment.start(demo)).assessment().governing())
+                .isPresent();
         CountDownLatch done = new CountDownLatch(1);
         List<Worked> got = Collections.synchronizedList(new ArrayList<>());
-        analyst.ask(edited, Assessment.start(edited), c -> { }, r -> {
+        analyst.ask(edited, Assessment.start(edited), c -> {}, r -> {
             got.add(r);
             done.countDown();
         });
@@ -83,9 +84,11 @@ class AnalystTest {
         Assessment a = got.get(0).assessment();
         assertThat(a.project()).isSameAs(edited);
         assertThat(a.flowVerdict()).isEqualTo(ration.check.Verdict.NOT_SHOWN);
-        assertThat(ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US).entries()).extracting(
-                ration.assess.Ledger.Entry::verdict).containsOnly(ration.check.Verdict.NOT_SHOWN);
-        assertThat(a.findings()).singleElement().satisfies(f -> assertThat(f.detail().in(ration.quantity.UnitSystem.US))
+        assertThat(ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US).entries())
+                .extracting(ration.assess.Ledger.Entry::verdict)
+                .containsOnly(ration.check.Verdict.NOT_SHOWN);
+        assertThat(a.findings()).singleElement().satisfies(f -> assertThat(
+                        f.detail().in(ration.quantity.UnitSystem.US))
                 .contains("failed"));
     }
 }

@@ -29,22 +29,33 @@ class LongWorkTest {
         List<String> delivered = new ArrayList<>();
         CountDownLatch running = new CountDownLatch(1);
         CountDownLatch stopped = new CountDownLatch(1);
-        WaitForAsyncUtils.asyncFx(() -> work.start(task -> {
-            running.countDown();
-            while (!task.cancelled().getAsBoolean()) {
-                Thread.onSpinWait();
-            }
-            stopped.countDown();
-            return "first";
-        }, delivered::add, delivered::add)).get();
+        WaitForAsyncUtils.asyncFx(() -> work.start(
+                        task -> {
+                            running.countDown();
+                            while (!task.cancelled().getAsBoolean()) {
+                                Thread.onSpinWait();
+                            }
+                            stopped.countDown();
+                            return "first";
+                        },
+                        delivered::add,
+                        delivered::add))
+                .get();
         assertThat(running.await(60, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.asyncFx(() -> work.start(task -> {
-            task.progress().accept(0.5);
-            return "second";
-        }, delivered::add, delivered::add)).get();
+        WaitForAsyncUtils.asyncFx(() -> work.start(
+                        task -> {
+                            task.progress().accept(0.5);
+                            return "second";
+                        },
+                        delivered::add,
+                        delivered::add))
+                .get();
         assertThat(stopped.await(60, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
-        assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get()).containsExactly("second");
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(
+                        () -> !work.running().get())
+                .get());
+        assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get())
+                .containsExactly("second");
     }
 
     @Test
@@ -54,12 +65,16 @@ class LongWorkTest {
         CountDownLatch running = new CountDownLatch(1);
         CountDownLatch go = new CountDownLatch(1);
         CountDownLatch done = new CountDownLatch(1);
-        WaitForAsyncUtils.asyncFx(() -> work.start(task -> {
-            running.countDown();
-            String late = await(go);
-            done.countDown();
-            return late;
-        }, delivered::add, delivered::add)).get();
+        WaitForAsyncUtils.asyncFx(() -> work.start(
+                        task -> {
+                            running.countDown();
+                            String late = await(go);
+                            done.countDown();
+                            return late;
+                        },
+                        delivered::add,
+                        delivered::add))
+                .get();
         assertThat(running.await(60, TimeUnit.SECONDS)).isTrue();
         WaitForAsyncUtils.asyncFx(work::cancel).get();
         go.countDown();
@@ -76,18 +91,25 @@ class LongWorkTest {
         List<String> begun = new ArrayList<>();
         CountDownLatch go = new CountDownLatch(1);
         WaitForAsyncUtils.asyncFx(() -> {
-            work.start(task -> await(go), delivered::add, delivered::add);
-            work.start(task -> {
-                begun.add("second");
-                return "second";
-            }, delivered::add, delivered::add);
-            work.cancel();
-            work.start(task -> "third", delivered::add, delivered::add);
-        }).get();
+                    work.start(task -> await(go), delivered::add, delivered::add);
+                    work.start(
+                            task -> {
+                                begun.add("second");
+                                return "second";
+                            },
+                            delivered::add,
+                            delivered::add);
+                    work.cancel();
+                    work.start(task -> "third", delivered::add, delivered::add);
+                })
+                .get();
         go.countDown();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(
+                        () -> !work.running().get())
+                .get());
         assertThat(begun).isEmpty();
-        assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get()).containsExactly("third");
+        assertThat(WaitForAsyncUtils.asyncFx(() -> List.copyOf(delivered)).get())
+                .containsExactly("third");
     }
 
     private static String await(CountDownLatch go) {
@@ -104,10 +126,16 @@ class LongWorkTest {
         LongWork work = new LongWork("test");
         List<String> said = new ArrayList<>();
         List<String> delivered = new ArrayList<>();
-        WaitForAsyncUtils.asyncFx(() -> work.<String>start((Task task) -> {
-            throw new IllegalStateException("ration.some.Class broke");
-        }, delivered::add, said::add)).get();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(() -> !work.running().get()).get());
+        WaitForAsyncUtils.asyncFx(() -> work.<String>start(
+                        (Task task) -> {
+                            throw new IllegalStateException("ration.some.Class broke");
+                        },
+                        delivered::add,
+                        said::add))
+                .get();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(
+                        () -> !work.running().get())
+                .get());
         assertThat(said).singleElement().asString().startsWith("Not shown").doesNotContain("ration.some");
         assertThat(delivered).isEmpty();
     }

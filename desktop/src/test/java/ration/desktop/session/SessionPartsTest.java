@@ -67,7 +67,10 @@ class SessionPartsTest {
         Files.createDirectories(home());
         Files.writeString(copy, ration.file.ProjectFile.text(named(name)));
         Files.writeString(copy.resolveSibling(copy.getFileName() + ".lock"), "");
-        Files.writeString(copy.resolveSibling(copy.getFileName() + ".origin"), origin, java.nio.charset.StandardCharsets.ISO_8859_1);
+        Files.writeString(
+                copy.resolveSibling(copy.getFileName() + ".origin"),
+                origin,
+                java.nio.charset.StandardCharsets.ISO_8859_1);
         return copy;
     }
 
@@ -82,7 +85,8 @@ class SessionPartsTest {
         living.forget();
         living.keep(named("mine again"), null);
         try (var left = Files.list(home())) {
-            assertThat(left.map(p -> p.getFileName().toString()).filter(n -> n.endsWith(".ration"))).hasSize(1);
+            assertThat(left.map(p -> p.getFileName().toString()).filter(n -> n.endsWith(".ration")))
+                    .hasSize(1);
         }
         living.forget();
         try (var left = Files.list(home())) {
@@ -99,10 +103,14 @@ class SessionPartsTest {
         Files.writeString(damaged, "{");
         Home.Left left = new Home(home()).left();
         assertThat(left.sound()).extracting(w -> w.project().name()).containsExactlyInAnyOrder("one", "two", "three");
-        assertThat(left.sound()).filteredOn(w -> w.project().name().equals("one")).singleElement().satisfies(w ->
-                assertThat(w.file()).contains(Path.of("/somewhere/one.ration")));
-        assertThat(left.sound()).filteredOn(w -> w.copy().equals(two)).singleElement().satisfies(w ->
-                assertThat(w.file()).isEmpty());
+        assertThat(left.sound())
+                .filteredOn(w -> w.project().name().equals("one"))
+                .singleElement()
+                .satisfies(w -> assertThat(w.file()).contains(Path.of("/somewhere/one.ration")));
+        assertThat(left.sound())
+                .filteredOn(w -> w.copy().equals(two))
+                .singleElement()
+                .satisfies(w -> assertThat(w.file()).isEmpty());
         assertThat(left.damaged()).singleElement().satisfies(d -> {
             assertThat(d.copy()).isEqualTo(damaged);
             assertThat(d.why()).contains("damaged");
@@ -118,9 +126,12 @@ class SessionPartsTest {
         writing.keep(named("start"), null);
         Path copy;
         try (var files = Files.list(home())) {
-            copy = files.filter(p -> p.toString().endsWith(".ration")).findFirst().orElseThrow();
+            copy = files.filter(p -> p.toString().endsWith(".ration"))
+                    .findFirst()
+                    .orElseThrow();
         }
-        assertThat(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(copy))).isEqualTo("rw-------");
+        assertThat(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(copy)))
+                .isEqualTo("rw-------");
         java.util.concurrent.atomic.AtomicBoolean end = new java.util.concurrent.atomic.AtomicBoolean();
         Thread writer = new Thread(() -> {
             for (int i = 0; i < 60; i++) {

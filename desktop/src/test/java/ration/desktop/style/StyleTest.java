@@ -20,7 +20,10 @@ import ration.drawing.Ink;
 class StyleTest {
 
     private static String sheet() throws IOException {
-        return new String(StyleTest.class.getResourceAsStream("/ration/desktop/style/ration.css").readAllBytes(),
+        return new String(
+                StyleTest.class
+                        .getResourceAsStream("/ration/desktop/style/ration.css")
+                        .readAllBytes(),
                 StandardCharsets.UTF_8);
     }
 
@@ -32,8 +35,11 @@ class StyleTest {
         try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
             for (Path p : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                 String java = Files.readString(p);
-                assertThat(java).as(p.toString()).doesNotContainPattern("\"#[0-9A-Fa-f]{6}\"")
-                        .doesNotContain("Color.rgb(").doesNotContain("Color.RED");
+                assertThat(java)
+                        .as(p.toString())
+                        .doesNotContainPattern("\"#[0-9A-Fa-f]{6}\"")
+                        .doesNotContain("Color.rgb(")
+                        .doesNotContain("Color.RED");
             }
         }
     }
@@ -41,7 +47,9 @@ class StyleTest {
     @Test
     void everyColourNamedIsDefined() throws IOException {
         String css = sheet();
-        Map<String, Long> defined = Pattern.compile("(-ration-[a-z-]+):").matcher(css).results()
+        Map<String, Long> defined = Pattern.compile("(-ration-[a-z-]+):")
+                .matcher(css)
+                .results()
                 .collect(Collectors.groupingBy(m -> m.group(1), Collectors.counting()));
         Matcher used = Pattern.compile("(-ration-[a-z-]+)").matcher(css);
         while (used.find()) {
@@ -49,15 +57,26 @@ class StyleTest {
         }
         for (Ink ink : Ink.values()) {
             assertThat(Tokens.color(ink)).as(ink.name()).isNotNull();
-            assertThat(ink.hex().isEmpty() ? Color.TRANSPARENT : Color.web(ink.hex())).as(ink + " on paper")
+            assertThat(ink.hex().isEmpty() ? Color.TRANSPARENT : Color.web(ink.hex()))
+                    .as(ink + " on paper")
                     .isEqualTo(Tokens.color(ink));
         }
     }
 
     /** WCAG AA: 4.5 to 1 for text. */
     @ParameterizedTest
-    @CsvSource({"INK, PANEL", "INK, GROUND", "SOFT, PANEL", "SOFT, BAY", "DEEP, PANEL", "RUST_TEXT, PANEL",
-        "FUEL_TEXT, GROUND", "PANEL, OLIVE_UNDER_TEXT", "INK, FUEL_TINT", "RUST_TEXT, BAY"})
+    @CsvSource({
+        "INK, PANEL",
+        "INK, GROUND",
+        "SOFT, PANEL",
+        "SOFT, BAY",
+        "DEEP, PANEL",
+        "RUST_TEXT, PANEL",
+        "FUEL_TEXT, GROUND",
+        "PANEL, OLIVE_UNDER_TEXT",
+        "INK, FUEL_TINT",
+        "RUST_TEXT, BAY"
+    })
     void textStandsOutFromItsGround(Ink text, Ink ground) {
         double a = luminance(Tokens.color(text));
         double b = luminance(Tokens.color(ground));

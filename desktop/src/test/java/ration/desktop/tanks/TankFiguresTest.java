@@ -42,7 +42,10 @@ class TankFiguresTest {
     void one_line_decides_and_it_is_the_one_that_counts(String name) throws ProjectFileException {
         for (TankAnswer t : demo(name).tanks()) {
             TankFigures f = new TankFigures(t, UnitSystem.US);
-            assertThat(f.unusable()).filteredOn(TankFigures.Line::governs).singleElement().satisfies(l -> assertThat(l.figure()).isEqualTo(UnitSystem.US.fineVolume(t.unusable())));
+            assertThat(f.unusable())
+                    .filteredOn(TankFigures.Line::governs)
+                    .singleElement()
+                    .satisfies(l -> assertThat(l.figure()).isEqualTo(UnitSystem.US.fineVolume(t.unusable())));
             assertThat(f.unusable()).extracting(TankFigures.Line::how).contains("predicted", "published", "placard");
             assertThat(f.capacity()).filteredOn(TankFigures.Line::governs).hasSize(1);
             assertThat(f.usable().figure()).isEqualTo(UnitSystem.US.fineVolume(t.usable()));
@@ -53,10 +56,19 @@ class TankFiguresTest {
     @Test
     void a_filled_tank_says_when_and_a_drained_one_where() throws ProjectFileException {
         Assessment a = demo("corrie-b1");
-        assertThat(of(a, "upper", UnitSystem.US).capacity()).extracting(TankFigures.Line::how).contains("by shape", "by fills, 2026-02-21");
-        assertThat(of(a, "upper", UnitSystem.US).unusable()).extracting(TankFigures.Line::how).anyMatch(h -> h.startsWith("drained"));
-        assertThat(of(a, "fuselage", UnitSystem.US).unusable()).extracting(TankFigures.Line::how).contains("not drained yet");
-        assertThat(of(a, "fuselage", UnitSystem.US).unusable()).filteredOn(l -> l.how().equals("not drained yet")).extracting(TankFigures.Line::figure).containsExactly("\u2013");
+        assertThat(of(a, "upper", UnitSystem.US).capacity())
+                .extracting(TankFigures.Line::how)
+                .contains("by shape", "by fills, 2026-02-21");
+        assertThat(of(a, "upper", UnitSystem.US).unusable())
+                .extracting(TankFigures.Line::how)
+                .anyMatch(h -> h.startsWith("drained"));
+        assertThat(of(a, "fuselage", UnitSystem.US).unusable())
+                .extracting(TankFigures.Line::how)
+                .contains("not drained yet");
+        assertThat(of(a, "fuselage", UnitSystem.US).unusable())
+                .filteredOn(l -> l.how().equals("not drained yet"))
+                .extracting(TankFigures.Line::figure)
+                .containsExactly("\u2013");
     }
 
     /** A placard set as offered covers what stays, is at most a tenth more, and is then no longer short. */
@@ -65,13 +77,18 @@ class TankFiguresTest {
     void a_placard_that_is_short_is_set_a_tenth_up(UnitSystem units) throws ProjectFileException {
         Project p = ProjectFile.demo("corrie-b1");
         Tank tank = p.system().tanks().get(0);
-        Assessment low = Assessment.of(p.with(p.system().replace(tank.withUnusable(new Measured(Quantity.of(0, Unit.GALLON), "placard")))));
+        Assessment low = Assessment.of(
+                p.with(p.system().replace(tank.withUnusable(new Measured(Quantity.of(0, Unit.GALLON), "placard")))));
         TankFigures f = of(low, tank.id(), units);
         assertThat(f.isShort()).isTrue();
-        assertThat(f.placard()).startsWith("Placard must read ").contains(units.fineVolume(f.answer().unusable()) + " unusable");
+        assertThat(f.placard())
+                .startsWith("Placard must read ")
+                .contains(units.fineVolume(f.answer().unusable()) + " unusable");
         Quantity wanted = f.wanted().orElseThrow();
         double step = units.unit(Dimension.VOLUME).toSi(0.1);
-        assertThat(wanted.si()).isGreaterThanOrEqualTo(f.answer().unusable() - 1e-12).isLessThan(f.answer().unusable() + step + 1e-12);
+        assertThat(wanted.si())
+                .isGreaterThanOrEqualTo(f.answer().unusable() - 1e-12)
+                .isLessThan(f.answer().unusable() + step + 1e-12);
         TankFigures after = of(Assessment.of(f.set(wanted).change().apply(low.project())), tank.id(), units);
         assertThat(after.isShort()).isFalse();
         assertThat(after.wanted()).isEmpty();
@@ -89,13 +106,17 @@ class TankFiguresTest {
         TankFigures.Held empty = f.held(level, 0);
         assertThat(empty.usable()).isZero();
         assertThat(empty.stays()).isZero();
-        assertThat(f.held(Attitude.ofDegrees("Steep", 30, 20), f.answer().full()).stays()).isGreaterThan(full.stays());
+        assertThat(f.held(Attitude.ofDegrees("Steep", 30, 20), f.answer().full())
+                        .stays())
+                .isGreaterThan(full.stays());
     }
 
     @Test
     void only_what_is_said_of_this_tank_stands_on_its_card() throws ProjectFileException {
         Assessment a = demo("tansy-l3");
-        assertThat(of(a, "left", UnitSystem.US).asked(a)).isNotEmpty().allMatch(f -> f.item().equals("left") || f.check() == Check.TANK_RESERVE);
+        assertThat(of(a, "left", UnitSystem.US).asked(a))
+                .isNotEmpty()
+                .allMatch(f -> f.item().equals("left") || f.check() == Check.TANK_RESERVE);
     }
 
     @Test
@@ -104,7 +125,8 @@ class TankFiguresTest {
         TankFigures f = of(a, "upper", UnitSystem.US);
         List<LessLeft.Row> rows = LessLeft.of(a.project(), f.answer(), Task.QUIET);
         assertThat(rows).isNotEmpty().allSatisfy(r -> {
-            assertThat(f.leaves(r)).isEqualTo(UnitSystem.US.fineVolume(r.after().predicted().volume()));
+            assertThat(f.leaves(r))
+                    .isEqualTo(UnitSystem.US.fineVolume(r.after().predicted().volume()));
             assertThat(TankFigures.ratio(r)).isBetween(0.0, 1.5);
             assertThat(TankFigures.verdict(r) == Verdict.SHORT).isEqualTo(TankFigures.ratio(r) < 1);
         });

@@ -27,7 +27,8 @@ class DueWordsTest {
 
     @Test
     void nothing_entered_says_so() {
-        assertThat(new DueWords(List.of(), Upkeep.NONE, Project.empty().system()).sum(TODAY)).isEqualTo("parts with a life: none is entered yet");
+        assertThat(new DueWords(List.of(), Upkeep.NONE, Project.empty().system()).sum(TODAY))
+                .isEqualTo("parts with a life: none is entered yet");
     }
 
     @Test
@@ -35,12 +36,22 @@ class DueWordsTest {
         for (String demo : List.of("corrie-b1", "tansy-l3", "brindle-a2")) {
             Project p = ProjectFile.demo(demo);
             DueWords words = of(p);
-            long over = words.due().stream().filter(d -> d.verdict() == Verdict.SHORT).count();
-            assertThat(words.due().isEmpty() || words.sum(TODAY).startsWith(over + " of " + words.due().size() + " due")).isTrue();
+            long over = words.due().stream()
+                    .filter(d -> d.verdict() == Verdict.SHORT)
+                    .count();
+            assertThat(words.due().isEmpty()
+                            || words.sum(TODAY)
+                                    .startsWith(over + " of " + words.due().size() + " due"))
+                    .isTrue();
             for (Due d : words.due()) {
                 DueWords.Row row = words.row(d);
-                assertThat(row.spoken()).contains(d.part().name(), d.left(), d.verdict().word());
-                assertThat(row.where()).isEqualTo(p.system().item(d.part().item()).map(Item::name).orElse(d.part().kind().label()));
+                assertThat(row.spoken())
+                        .contains(d.part().name(), d.left(), d.verdict().word());
+                assertThat(row.where())
+                        .isEqualTo(p.system()
+                                .item(d.part().item())
+                                .map(Item::name)
+                                .orElse(d.part().kind().label()));
                 assertThat(row.paper()).isNotBlank();
                 assertThat(row.hours().isEmpty()).isEqualTo(d.part().fitted().isEmpty());
             }
@@ -50,7 +61,10 @@ class DueWordsTest {
     @Test
     void a_part_of_unknown_age_is_counted_apart_and_its_bar_is_empty() throws ProjectFileException {
         Project p = ProjectFile.demo("corrie-b1");
-        Part known = p.upkeep().parts().stream().filter(x -> x.fitted().isPresent() && x.life().ends() != ration.upkeep.Life.Ends.REMOVE).findFirst().orElseThrow();
+        Part known = p.upkeep().parts().stream()
+                .filter(x -> x.fitted().isPresent() && x.life().ends() != ration.upkeep.Life.Ends.REMOVE)
+                .findFirst()
+                .orElseThrow();
         Part unknown = new Part("x1", "Old hose", known.item(), known.kind(), known.life(), Optional.empty(), "");
         Upkeep upkeep = new Upkeep(p.upkeep().hours(), List.of(unknown), List.of());
         DueWords words = new DueWords(Due.of(upkeep, TODAY), upkeep, p.system());

@@ -23,7 +23,9 @@ import ration.project.Project;
 import ration.quantity.Unit;
 import ration.vapor.SoakPath;
 
-/** A log laid over the soak: what its columns are, what is said of it, and the figures taken from it; without a display. */
+/**
+ * A log laid over the soak: what its columns are, what is said of it, and the figures taken from it; without a display.
+ */
 class SoakLogTest {
 
     private static Project project;
@@ -33,11 +35,12 @@ class SoakLogTest {
     static void soak() throws ProjectFileException {
         project = ProjectFile.demo("brindle-a2");
         VaporAnswer v = Assessment.of(project).vapor().orElseThrow();
-        parts = SoakPath.of(project.system(), VaporAnswer.path(project, v.look(), v.air()), project.heat(), Power.TAKE_OFF, 0);
+        parts = SoakPath.of(
+                project.system(), VaporAnswer.path(project, v.look(), v.air()), project.heat(), Power.TAKE_OFF, 0);
     }
 
     private static LogTable table(String text) {
-        return LogTable.read(text, p -> { }, () -> false);
+        return LogTable.read(text, p -> {}, () -> false);
     }
 
     /** A reading every twenty seconds, from the time the log began. */
@@ -60,16 +63,28 @@ class SoakLogTest {
     @Test
     void columns_are_known_by_their_names_and_units() {
         String part = hottest().name();
-        List<Meaning> guess = SoakLog.guess(table("elapsed (min)," + part.toUpperCase(Locale.ROOT) + " (\u00b0F),rpm,time (s)\n0,100,900,0\n1,101,900,60\n2,102,900,120\n"), parts);
-        assertThat(guess).containsExactly(new Meaning(SoakLog.TIME, "min"), new Meaning(part, "\u00b0F"), new Meaning(SoakLog.NO_PART, "\u00b0C"), new Meaning(SoakLog.NO_PART, "s"));
+        List<Meaning> guess = SoakLog.guess(
+                table("elapsed (min)," + part.toUpperCase(Locale.ROOT)
+                        + " (\u00b0F),rpm,time (s)\n0,100,900,0\n1,101,900,60\n2,102,900,120\n"),
+                parts);
+        assertThat(guess)
+                .containsExactly(
+                        new Meaning(SoakLog.TIME, "min"),
+                        new Meaning(part, "\u00b0F"),
+                        new Meaning(SoakLog.NO_PART, "\u00b0C"),
+                        new Meaning(SoakLog.NO_PART, "s"));
     }
 
     @Test
     void a_log_that_is_what_was_predicted_differs_by_nothing() {
-        SoakLog laid = SoakLog.NONE.laid("soak.csv", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
-        assertThat(laid.said()).isEqualTo("Predicted against logged, root mean square: " + hottest().name() + " 0.0 K.");
+        SoakLog laid = SoakLog.NONE.laid(
+                "soak.csv", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
+        assertThat(laid.said())
+                .isEqualTo("Predicted against logged, root mean square: "
+                        + hottest().name() + " 0.0 K.");
         assertThat(laid.name()).isEqualTo("soak.csv");
-        assertThat(laid.logged()).singleElement().satisfies(l -> assertThat(l.minutes()[0]).isZero());
+        assertThat(laid.logged()).singleElement().satisfies(l -> assertThat(l.minutes()[0])
+                .isZero());
     }
 
     /** A constant difference is its own root mean square, whatever the units and wherever the clock began. */
@@ -77,23 +92,53 @@ class SoakLogTest {
     void units_and_the_time_of_shutdown_are_heard() {
         int began = 7200;
         int ran = 300;
-        SoakLog laid = SoakLog.NONE.laid("f", table(log("t,T", began, began + ran + 2400, s -> s < began + ran ? 350 : hottest().soak().at(s - began - ran) + 3)), as(hottest()), "5", parts);
-        assertThat(laid.said()).contains("root mean square: " + hottest().name() + " 3.0 K.").contains("While it ran, at most: " + hottest().name() + " 76.9 \u00b0C, predicted at this power");
+        SoakLog laid = SoakLog.NONE.laid(
+                "f",
+                table(log(
+                        "t,T",
+                        began,
+                        began + ran + 2400,
+                        s -> s < began + ran ? 350 : hottest().soak().at(s - began - ran) + 3)),
+                as(hottest()),
+                "5",
+                parts);
+        assertThat(laid.said())
+                .contains("root mean square: " + hottest().name() + " 3.0 K.")
+                .contains("While it ran, at most: " + hottest().name() + " 76.9 \u00b0C, predicted at this power");
         StringBuilder minutes = new StringBuilder("t,T\n");
         for (int m = 0; m <= 40; m++) {
-            minutes.append(String.format(Locale.ROOT, "%d,%.3f%n", m, Unit.FAHRENHEIT.fromSi(hottest().soak().at(60 * m) - 2)));
+            minutes.append(String.format(
+                    Locale.ROOT,
+                    "%d,%.3f%n",
+                    m,
+                    Unit.FAHRENHEIT.fromSi(hottest().soak().at(60 * m) - 2)));
         }
-        SoakLog other = SoakLog.NONE.laid("f", table(minutes.toString()), List.of(new Meaning(SoakLog.TIME, "min"), new Meaning(hottest().name(), "\u00b0F")), "0", parts);
+        SoakLog other = SoakLog.NONE.laid(
+                "f",
+                table(minutes.toString()),
+                List.of(new Meaning(SoakLog.TIME, "min"), new Meaning(hottest().name(), "\u00b0F")),
+                "0",
+                parts);
         assertThat(other.said()).contains(" 2.0 K.").doesNotContain("While it ran");
     }
 
     @Test
     void what_is_not_said_is_asked_for() {
         LogTable t = table(log("t,T", 0, 600, s -> 330));
-        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, List.of(new Meaning(SoakLog.NO_PART, "s"), as(hottest()).get(1)), "0", parts)).hasMessageContaining("which column is the time");
-        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, List.of(as(hottest()).get(0), new Meaning(SoakLog.NO_PART, "s")), "0", parts)).hasMessageContaining("which part");
-        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "60", parts)).hasMessageContaining("No readings lie within 40 minutes");
-        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "soon", parts)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> SoakLog.NONE.laid(
+                        "f",
+                        t,
+                        List.of(new Meaning(SoakLog.NO_PART, "s"), as(hottest()).get(1)),
+                        "0",
+                        parts))
+                .hasMessageContaining("which column is the time");
+        assertThatThrownBy(() -> SoakLog.NONE.laid(
+                        "f", t, List.of(as(hottest()).get(0), new Meaning(SoakLog.NO_PART, "s")), "0", parts))
+                .hasMessageContaining("which part");
+        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "60", parts))
+                .hasMessageContaining("No readings lie within 40 minutes");
+        assertThatThrownBy(() -> SoakLog.NONE.laid("f", t, as(hottest()), "soon", parts))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     /** A long log is thinned for the screen and keeps its first reading. */
@@ -110,19 +155,26 @@ class SoakLogTest {
 
     @Test
     void a_run_kept_stands_beside_the_one_after_a_change() {
-        SoakLog before = SoakLog.NONE.laid("before", table(log("t,T", 0, 2400, s -> hottest().soak().at(s) + 5)), as(hottest()), "0", parts).kept();
+        SoakLog before = SoakLog.NONE
+                .laid("before", table(log("t,T", 0, 2400, s -> hottest().soak().at(s) + 5)), as(hottest()), "0", parts)
+                .kept();
         assertThat(before.logged()).isEmpty();
-        SoakLog after = before.laid("after", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
+        SoakLog after = before.laid(
+                "after", table(log("t,T", 0, 2400, s -> hottest().soak().at(s))), as(hottest()), "0", parts);
         assertThat(after.earlier()).hasSize(1);
         assertThat(after.said()).contains(hottest().name() + " reached ").endsWith(" \u00b0C in the earlier run.");
     }
 
-    /** A soak made with other figures is fitted back to them, and they go into the document with where they are from. */
+    /**
+     * A soak made with other figures is fitted back to them, and they go into the document with where they are from.
+     */
     @Test
     void a_fit_finds_the_figures_a_log_was_made_with() {
         Soak s = hottest().soak();
         Soak truth = new Soak(s.outside(), s.startOver(), s.soakOver() + 8, s.fade() * 1.3, s.lag(), s.at(0));
-        SoakLog fitted = SoakLog.NONE.laid("soak.csv", table(log("t,T", 0, 2400, truth::at)), as(hottest()), "0", parts).fitted(parts);
+        SoakLog fitted = SoakLog.NONE
+                .laid("soak.csv", table(log("t,T", 0, 2400, truth::at)), as(hottest()), "0", parts)
+                .fitted(parts);
         assertThat(fitted.said()).startsWith("Fitted: the soak rises");
         Heat taken = fitted.taken().change().apply(project).heat();
         assertThat(taken.si(HeatFigure.BAY_SOAK_OVER)).isCloseTo(truth.soakOver(), within(0.5));
@@ -133,7 +185,9 @@ class SoakLogTest {
     @Test
     void a_part_taken_off_the_path_since_is_said_and_nothing_breaks() {
         SoakLog laid = SoakLog.NONE.laid("f", table(log("t,T", 0, 2400, s -> 330)), as(hottest()), "0", parts);
-        SoakLog after = laid.fitted(parts.subList(1, parts.size()).stream().filter(p -> !p.item().equals(hottest().item())).toList());
+        SoakLog after = laid.fitted(parts.subList(1, parts.size()).stream()
+                .filter(p -> !p.item().equals(hottest().item()))
+                .toList());
         assertThat(after.fit()).isEmpty();
         assertThat(after.said()).contains("no longer on the path");
         assertThat(after.logged()).isEqualTo(laid.logged());
