@@ -120,7 +120,7 @@ class CommandsTest {
                 text.replace("Ration", "Ra\ntion").replaceFirst("\"name\"", "\"na\nme\""),
                 text.substring(0, text.length() / 2),
                 text + "x",
-                text.replaceFirst("1", "one"),
+                text.replaceFirst("\"version\" : 2", "\"version\" : two"),
                 text.replaceFirst("\"version\"", "\"format\""))) {
             Path file = Files.writeString(folder.resolve("spoilt.ration"), spoilt);
             assertThat(run("check", file.toString())).isEqualTo(2);
@@ -183,7 +183,7 @@ class CommandsTest {
                 .isEqualTo(1);
         JsonNode tests = new ObjectMapper().readTree(out.toString()).get("tests");
         assertThat(tests)
-                .anyMatch(t -> t.get("test").asText().equals("pump-flow.boost.LEFT")
+                .anyMatch(t -> t.get("test").asText().equals("pump-flow.boost.selector:LEFT")
                         && t.get("verdict").asText().equals("Not shown")
                         && t.get("computed").asText().endsWith("gph"));
         assertThat(Files.size(cards)).isGreaterThan(10_000);

@@ -489,9 +489,7 @@ final class AirChecks {
                             .toList();
                     Tank first = order.get(0);
                     Tank last = order.get(order.size() - 1);
-                    String position = String.join(
-                            ", ",
-                            new java.util.TreeSet<>(c.condition().positions().values()));
+                    String position = Topology.named(system, c.condition().positions());
                     if (c.demand().outflow(first) - c.demand().outflow(last)
                             <= TIE * c.demand().outflow(first)) {
                         add(

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ForkJoinTask;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.breathing.Vents;
@@ -175,21 +176,21 @@ public record Assessment(
         Optional<CaseAnswer> governing =
                 cases.stream().filter(c -> c.judged() && c.answered()).min(Ties.least(CaseAnswer::ratio));
         // four answers that rest on the cases and not on each other
-        var vapor = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED));
-        var hot = ForkJoinTask.adapt(() -> VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED));
-        var air = ForkJoinTask.adapt(() -> AirAnswer.of(project, cases, tanks));
-        var programme = ForkJoinTask.adapt(() -> ProofChecks.programme(project, Optional.of(basis), tanks, before));
+        var vapor = beside(() -> VaporAnswer.of(project, cases, HeatFigure.TANK_FUEL, HeatFigure.NEEDED));
+        var hot = beside(() -> VaporAnswer.of(project, cases, HeatFigure.HOT_FUEL, HeatFigure.HOT_NEEDED));
+        var air = beside(() -> AirAnswer.of(project, cases, tanks));
+        var programme = beside(() -> ProofChecks.programme(project, Optional.of(basis), tanks, before));
         ForkJoinTask.invokeAll(vapor, hot, air, programme);
         List<Finding> findings = new ArrayList<>(Checks.of(List.of(
-                new Checks.Group(Check.PROOF_CHECKED, () -> ProofChecks.of(programme.join())),
+                new Checks.Group(Check.PROOF_CHECKED, () -> ProofChecks.of(programme.join().get())),
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
                 new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
                 new Checks.Group(Check.PATHS_CHECKED, () -> PathChecks.of(project.system())),
                 new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project)),
-                new Checks.Group(Check.VAPOR_CHECKED, () -> VaporChecks.of(project, cases, vapor.join(), hot.join())),
-                new Checks.Group(Check.AIR_CHECKED, () -> AirChecks.of(project, cases, tanks, air.join(), basis)))));
+                new Checks.Group(Check.VAPOR_CHECKED, () -> VaporChecks.of(project, cases, vapor.join().get(), hot.join().get())),
+                new Checks.Group(Check.AIR_CHECKED, () -> AirChecks.of(project, cases, tanks, air.join().get(), basis)))));
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
@@ -226,12 +227,16 @@ public record Assessment(
                 cases,
                 governing,
                 tanks,
-                vapor.join(),
-                hot.join(),
-                air.join(),
-                programme.join(),
+                vapor.join().or(Optional.empty()),
+                hot.join().or(Optional.empty()),
+                air.join().or(List.of()),
+                programme.join().or(Programme.NONE),
                 HowSure.NOT_ASKED,
                 findings);
+    }
+
+    private static <T> ForkJoinTask<Tried<T>> beside(Supplier<T> work) {
+        return ForkJoinTask.adapt(() -> Tried.of(work));
     }
 
     private Assessment with(HowSure other) {

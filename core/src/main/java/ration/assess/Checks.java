@@ -27,12 +27,13 @@ final class Checks {
         private List<Finding> findings() {
             try {
                 return checks.get();
-            } catch (RuntimeException e) {
+            } catch (RuntimeException | Error e) {
+                Tried.log(e);
                 return List.of(notShown(
                         fails,
                         "",
                         fails.title(),
-                        "These checks failed: what they would have" + " said is not known. Undo the last change."));
+                        "These checks failed: what they would have said is not known. Undo the last change."));
             }
         }
     }

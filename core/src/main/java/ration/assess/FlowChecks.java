@@ -11,6 +11,7 @@ import ration.check.Finding;
 import ration.check.Measure;
 import ration.check.Verdict;
 import ration.condition.Contents;
+import ration.condition.PositionKey;
 import ration.flow.FlowAnswer;
 import ration.flow.FlowBasis;
 import ration.flow.PathStep;
@@ -26,6 +27,7 @@ import ration.network.FrictionLaw;
 import ration.project.Project;
 import ration.quantity.Dimension;
 import ration.quantity.UnitSystem;
+import ration.topology.Topology;
 
 /** Whether the flow is enough in every case, and what stands in the way of telling. */
 final class FlowChecks {
@@ -80,7 +82,8 @@ final class FlowChecks {
     private void layout(Problem p) {
         findings.add(new Finding(
                 Check.LAYOUT,
-                p.field().toLowerCase(Locale.ROOT).replace(' ', '-'),
+                (p.item().isEmpty() ? "" : p.item() + ".")
+                        + p.field().toLowerCase(Locale.ROOT).replace(' ', '-'),
                 p.field(),
                 p.item(),
                 Verdict.NOT_SHOWN,
@@ -108,12 +111,11 @@ final class FlowChecks {
                 .distinct()
                 .forEach(p -> findings.add(Checks.notShown(
                         Check.FLOW_MARGIN,
-                        String.join(", ", new java.util.TreeSet<>(p.values())),
-                        "Flow margin on " + String.join(", ", new java.util.TreeSet<>(p.values())),
+                        new PositionKey(p).text(),
+                        p.isEmpty() ? "Flow margin" : "Flow margin on " + Topology.named(system, p),
                         "No case with the handle there has an answer.")));
         for (CaseAnswer c : worst.values()) {
-            String position = String.join(
-                    ", ", new java.util.TreeSet<>(c.condition().positions().values()));
+            String position = Topology.named(system, c.condition().positions());
             String obstacle = c.obstacle(system);
             Finding.Wording detail = u -> String.format(
                             Locale.ROOT,
@@ -127,7 +129,7 @@ final class FlowChecks {
                     .strip();
             findings.add(new Finding(
                             Check.FLOW_MARGIN,
-                            position.isEmpty() ? "" : "." + position,
+                            new PositionKey(c.condition().positions()).text(),
                             "Flow margin" + (position.isEmpty() ? "" : " on " + position),
                             largestLoss(c),
                             c.verdict(),

@@ -82,7 +82,7 @@ public record Finding(
         return because.map(Supplier::get);
     }
 
-    /** Stable: the key of the check with what it was asked of, flow.margin.LEFT. */
+    /** Stable: the key of the check with what it was asked of, flow.margin.selector:LEFT. */
     public String id() {
         return of.isEmpty() ? check.key() : check.key() + "." + of;
     }

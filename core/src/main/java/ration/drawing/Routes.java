@@ -105,7 +105,8 @@ final class Routes {
         }
         try {
             mine.complete(Router.of(subject, view));
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | Error e) {
+            // whoever waits for it is told: nobody else will finish it
             synchronized (LAST) {
                 LAST.remove(key);
             }

@@ -2,9 +2,12 @@ package ration.evidence;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ration.model.FieldSheet;
 import ration.model.FuelSystem;
 import ration.model.Item;
-import ration.model.Selector;
+import ration.topology.Topology;
 
 /** What tests are called. */
 public final class Named {
@@ -33,6 +36,22 @@ public final class Named {
                         + on;
     }
 
+    /** A line that a record rests on, for eyes: R3: length, of r3: length. */
+    public static String line(FuelSystem system, String line) {
+        int at = line.indexOf(": ");
+        Optional<Item> item = at < 0 ? Optional.empty() : system.item(line.substring(0, at));
+        if (item.isEmpty()) {
+            return line;
+        }
+        String key = line.substring(at + 2);
+        return item.get().name() + ": "
+                + FieldSheet.of(item.get()).stream()
+                        .filter(f -> f.key().equals(key))
+                        .map(f -> f.label().toLowerCase(Locale.ROOT))
+                        .findFirst()
+                        .orElse(key);
+    }
+
     /** What it is done on, in words; empty of the whole aircraft. */
     static String on(FuelSystem system, String subject, Work work) {
         List<String> parts = new ArrayList<>();
@@ -40,11 +59,9 @@ public final class Named {
             parts.add(system.item(subject).map(Item::name).orElse(subject));
         }
         if (work instanceof Work.Sheet sheet) {
-            for (Selector s : system.selectors()) {
-                String p = sheet.handles().positions().get(s.id());
-                if (p != null) {
-                    parts.add(p);
-                }
+            String positions = Topology.named(system, sheet.handles().positions());
+            if (!positions.isEmpty()) {
+                parts.add(positions);
             }
         }
         return String.join(", ", parts);

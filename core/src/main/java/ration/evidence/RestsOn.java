@@ -35,7 +35,7 @@ import ration.topology.Passing;
 import ration.topology.Topology;
 
 /**
- * What a test with a {@link Form} rests on, in lines: a part by its id, what of it, and how that stood. Heights and
+ * What a test with a {@link Form} rests on, in lines: a part by its id, the key of its figure, and how that stood. Heights and
  * places count from the engine's inlet, so an aircraft measured from another datum is the same one; names do not count.
  */
 final class RestsOn {
@@ -173,7 +173,7 @@ final class RestsOn {
         boolean tank = item.only(Tank.class).isPresent();
         for (Field f : FieldSheet.of(item)) {
             if (!tank || TANK_KEYS.contains(f.key().replaceAll("[\\[.].*", ""))) {
-                line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item));
+                line(item.id(), f.key(), figure(f, item));
             }
         }
         item.as(new Rest());
@@ -187,11 +187,19 @@ final class RestsOn {
         }
     }
 
+    /** Where the axis a figure lies along begins: what is no place is told as it is. */
+    private double origin(String key) {
+        return switch (key.substring(key.lastIndexOf('.') + 1)) {
+            case "station" -> origin.x();
+            case "buttLine" -> origin.y();
+            case "waterLine" -> origin.z();
+            default -> 0;
+        };
+    }
+
     private String figure(Field f, Item item) {
         double si = f.get().apply(item).si();
-        double from = f.key().endsWith("ation")
-                ? origin.x()
-                : f.key().endsWith("uttLine") ? origin.y() : f.key().endsWith("aterLine") ? origin.z() : 0;
+        double from = origin(f.key());
         Unit unit = f.unit();
         double value = unit.fromSi(unit.dimension() == Dimension.LENGTH ? si - from : si);
         return thousandths(value) + (unit == Unit.ONE ? "" : " " + unit.symbol());
@@ -317,7 +325,7 @@ final class RestsOn {
                     || item.only(VentPlenum.class).isPresent();
             FieldSheet.of(item).stream()
                     .filter(f -> vented && f.key().startsWith("vent"))
-                    .forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+                    .forEach(f -> line(item.id(), f.key(), figure(f, item)));
             item.only(Header.class).ifPresent(h -> h.vents()
                     .forEach(v -> system.runAt(new PortRef(h.id(), v)).ifPresent(this::part)));
         }
@@ -327,7 +335,7 @@ final class RestsOn {
         for (Item item : system.items()) {
             FieldSheet.of(item).stream()
                     .filter(f -> f.key().startsWith("drain"))
-                    .forEach(f -> line(item.id(), f.label().toLowerCase(Locale.ROOT), figure(f, item)));
+                    .forEach(f -> line(item.id(), f.key(), figure(f, item)));
             item.only(Header.class).filter(Header::drain).ifPresent(h -> line(h.id(), "drain", "fitted"));
             item.only(Strainer.class)
                     .ifPresent(s -> line(

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import ration.model.Item;
 import ration.model.Tank;
 import ration.quantity.UnitSystem;
 
@@ -141,18 +140,8 @@ public record Standing(State state, List<Inputs.Change> changes) {
                 .isPresent();
     }
 
-    /** With the part called as it is called now. */
+    /** With the part and its figure called as they are called now. */
     private static Inputs.Change named(Inputs.Change c, AsBuilt now) {
-        int at = c.what().indexOf(": ");
-        return at < 0
-                ? c
-                : new Inputs.Change(
-                        now.system()
-                                        .item(c.what().substring(0, at))
-                                        .map(Item::name)
-                                        .orElse(c.what().substring(0, at))
-                                + c.what().substring(at),
-                        c.was(),
-                        c.now());
+        return new Inputs.Change(Named.line(now.system(), c.what()), c.was(), c.now());
     }
 }

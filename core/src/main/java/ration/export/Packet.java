@@ -410,7 +410,7 @@ public final class Packet {
                         String.join(
                                 "; ",
                                 t.by().inputs().lines().entrySet().stream()
-                                        .map(e -> e.getKey() + " " + e.getValue())
+                                        .map(e -> Named.line(project.system(), e.getKey()) + " " + e.getValue())
                                         .toList()),
                         7,
                         false);

@@ -28,7 +28,7 @@ import ration.project.Project;
 public final class ProjectFile {
 
     public static final String FORMAT = "ration";
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
     public static final String ENDING = ".ration";
     /** Name of the demo that is opened when none is named. */
     public static final String DEMO = "corrie-b1";
@@ -194,7 +194,7 @@ public final class ProjectFile {
             throw new ProjectFileException(
                     name + " cannot be used as it stands; it was not changed. Mend this:", problems);
         }
-        return project;
+        return root.path("version").asInt() == 1 ? Version1.carried(project) : project;
     }
 
     /** Refuses what no aircraft holds before anything is made of it. */

@@ -41,7 +41,7 @@ final class ProjectReader {
     Project read(com.fasterxml.jackson.databind.JsonNode root) {
         JsonObjectReader doc = new JsonObjectReader(root, "", problems, unknown);
         doc.text("format");
-        doc.number("version", 1);
+        doc.number("version", ProjectFile.VERSION);
         String name = doc.text("name");
         String note = doc.text("note", "");
         Brief brief = brief(doc.object("brief"));

@@ -23,7 +23,8 @@ final class SignOffCodec {
                 .put("name", a.name())
                 .put("reason", a.reason())
                 .put("on", a.on().toString())
-                .put("as", a.as()));
+                .put("as", a.as())
+                .put("found", a.found()));
         w.numbered(out, AT, "packets", said.packets(), (p, at, node) -> node.put("on", p.on().toString())
                 .put("mark", p.mark())
                 .put("file", p.file()));
@@ -46,7 +47,8 @@ final class SignOffCodec {
                             a.text("name"),
                             a.text("reason"),
                             LocalDate.parse(a.text("on")),
-                            a.text("as", ""))));
+                            a.text("as", ""),
+                            a.text("found", ""))));
             a.keepUnknown();
             return a;
         });

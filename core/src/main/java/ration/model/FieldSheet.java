@@ -406,7 +406,7 @@ public final class FieldSheet implements Kinds<List<Field>> {
         if (o.screen().isPresent()) {
             sheet.rated(
                     key + ".screen",
-                    "Screen",
+                    prefix.equals("Outlet ") ? "Screen" : prefix + "screen",
                     lens.to(x -> x.screen().orElseThrow(), (x, r) -> x.withScreen(Optional.of(r))));
         }
         if (o.finger().isPresent()) {

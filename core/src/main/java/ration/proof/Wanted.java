@@ -2,10 +2,10 @@ package ration.proof;
 
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ration.condition.Handles;
+import ration.condition.PositionKey;
 import ration.evidence.HangarTest;
 import ration.evidence.TestKind;
 import ration.evidence.Work;
@@ -26,14 +26,14 @@ public record Wanted(
 
     static final Handles NONE = new Handles(Map.of(), Set.of(), Set.of());
 
-    /** Stable: flow.LEFT, tank-pressure.upper. */
+    /** Stable: flow.selector:LEFT, tank-pressure.upper. */
     public String key() {
         return kind.key() + (on().isEmpty() ? "" : "." + on());
     }
 
     /** What it is done on: part, positions; empty of the whole aircraft. */
     public String on() {
-        return Stream.of(subject, String.join("+", new TreeMap<>(handles.positions()).values()))
+        return Stream.of(subject, new PositionKey(handles.positions()).text())
                 .filter(s -> !s.isEmpty())
                 .collect(Collectors.joining("."));
     }

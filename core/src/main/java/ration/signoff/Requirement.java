@@ -66,12 +66,28 @@ public record Requirement(
 
     /** What was accepted, where what is found now is another. */
     public boolean acceptedOtherwise() {
-        return accepted.filter(a -> !a.as().equals(as(finding))).isPresent();
+        return accepted.filter(a -> a.found().isEmpty()
+                        ? !a.as().equals(as(finding))
+                        : !a.found().equals(found(finding)))
+                .isPresent();
     }
 
     /** A finding as it is accepted: its verdict and its words, in one system of units. */
     public static String as(Finding f) {
         return f.verdict().word() + "; " + f.detail().in(UnitSystem.US);
+    }
+
+    /** A finding as it is compared with what was accepted: its verdict and its figure to three digits, whatever the words are. */
+    public static String found(Finding f) {
+        return f.verdict().name().toLowerCase(java.util.Locale.ROOT)
+                + f.measure()
+                        .map(m -> String.format(java.util.Locale.ROOT, " %.3g %.3g", m.value(), m.limit()))
+                        .orElse("");
+    }
+
+    /** As an inspector accepts it today. */
+    public static SignOff.Accepted accept(Finding f, String name, String reason, java.time.LocalDate on) {
+        return new SignOff.Accepted(f.id(), name, reason, on, as(f), found(f));
     }
 
     /** Every requirement, worst first. */
@@ -97,16 +113,12 @@ public record Requirement(
         return f.check() == Check.FLOW_MARGIN
                 ? a.findings().stream()
                         .filter(x ->
-                                x.check() == Check.PROOF_FLOW && positions(x).equals(positions(f)))
+                                x.check() == Check.PROOF_FLOW && x.of().equals(f.of()))
                         .findFirst()
                 : a.findings().stream()
                         .filter(x ->
                                 x.check() == Check.TANK_DRAIN_TEST && x.item().equals(f.item()))
                         .findFirst();
-    }
-
-    private static Set<String> positions(Finding f) {
-        return Set.of(f.of().replaceFirst("^\\.", "").split(", |\\+"));
     }
 
     private static Line test(Assessment a, Finding f, UnitSystem u) {

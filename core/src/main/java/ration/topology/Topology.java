@@ -75,6 +75,21 @@ public final class Topology {
         return all;
     }
 
+    /** Positions for eyes: LEFT; with the selector's name where two of them call one so. */
+    public static String named(FuelSystem system, Map<String, String> positions) {
+        List<String> names = new ArrayList<>();
+        for (Selector s : system.selectors()) {
+            String p = positions.get(s.id());
+            if (p != null) {
+                boolean alone = system.selectors().stream()
+                        .filter(x -> x != s)
+                        .noneMatch(x -> x.positions().stream().anyMatch(y -> y.name().equals(p)));
+                names.add(alone ? p : s.name() + " " + p);
+            }
+        }
+        return String.join(", ", names);
+    }
+
     /** Runs laid out from an item, in layout order. */
     public List<Run> leaving(String item) {
         return leaving.getOrDefault(item, List.of());

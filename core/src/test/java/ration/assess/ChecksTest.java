@@ -35,9 +35,13 @@ class ChecksTest {
         List<Checks.Group> groups = new ArrayList<>();
         for (int i = 0; i < 40; i++) {
             boolean fails = i % 3 == 0;
+            int which = i;
             groups.add(new Checks.Group(i % 2 == 0 ? Check.FLOW_CHECKED : Check.TANKS_CHECKED, () -> {
-                if (fails) {
+                if (fails && which % 2 == 0) {
                     throw new IllegalStateException("broken");
+                }
+                if (fails) {
+                    throw new StackOverflowError();
                 }
                 return List.of(GOOD);
             }));
@@ -53,6 +57,21 @@ class ChecksTest {
                 assertThat(f.detail().in(UnitSystem.US)).contains("not known").contains("Undo");
             }
         }
+    }
+
+    /** An answer that fails is thrown to whoever rests on it, and to nobody else. */
+    @Test
+    void anAnswerThatFailsTakesNothingWithIt() {
+        Tried<String> failed = Tried.of(() -> {
+            throw new StackOverflowError();
+        });
+        assertThat(failed.or("none")).isEqualTo("none");
+        Finding f = Checks.of(List.of(new Checks.Group(Check.VAPOR_CHECKED, () -> List.of(GOOD.worse(
+                                Verdict.HOLDS, failed.get())))))
+                .get(0);
+        assertThat(f.check()).isEqualTo(Check.VAPOR_CHECKED);
+        assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(Tried.of(() -> "good").or("none")).isEqualTo("good");
     }
 
     /** No group of a whole assessment, of a blocked one or of an empty sheet fails unheard. */

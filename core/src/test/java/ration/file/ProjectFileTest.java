@@ -220,7 +220,7 @@ class ProjectFileTest {
                 .isEqualTo(set.condition().handles());
         assertThat(read(ProjectFile.text(read))).isEqualTo(read);
         ObjectNode wrong = demo();
-        wrong.put("version", 2);
+        wrong.put("version", 3);
         assertThat(schema.validate(wrong)).isNotEmpty();
     }
 
@@ -298,7 +298,7 @@ class ProjectFileTest {
                 .add(item(twice, "strainer").deepCopy());
         assertThat(refusal(twice.toString())).contains("Two items are called strainer");
         String key = ProjectFile.text(Systems.corrie())
-                .replaceFirst("\"version\" : 1,", "\"version\" : 1, \"version\" : 1,");
+                .replaceFirst("\"version\" : 2,", "\"version\" : 2, \"version\" : 2,");
         assertThat(refusal(key)).contains("a field stands twice");
     }
 

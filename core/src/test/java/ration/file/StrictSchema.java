@@ -19,7 +19,7 @@ public final class StrictSchema {
     private StrictSchema() {}
 
     static JsonSchema read() throws IOException {
-        JsonNode schema = new ObjectMapper().readTree(Files.readString(Path.of("../docs/format/ration-1.schema.json")));
+        JsonNode schema = new ObjectMapper().readTree(Files.readString(Path.of("../docs/format/ration-2.schema.json")));
         close(schema);
         return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(schema);
     }

@@ -100,6 +100,33 @@ class ProgrammeTest {
         return Measured.of(v, u);
     }
 
+    /** A flow test of a tank with two outlets rests on the screen of each; an outlet more ends nothing that rests on the others. */
+    @Test
+    void theOtherOutletsScreenEndsTheTestToo() {
+        Project p = Systems.demo("two-outlets");
+        String key = Programme.wanted(p).stream()
+                .map(Wanted::key)
+                .filter(k -> k.startsWith("pump-flow."))
+                .findFirst()
+                .orElseThrow();
+        HangarTest done = done(p, proof(p, key).wanted(), proof(p, key).wanted().begun());
+        Tank tank = p.system().tanks().stream()
+                .filter(t -> t.outlets().size() == 2)
+                .findFirst()
+                .orElseThrow();
+        for (int i = 0; i < 2; i++) {
+            int at = i;
+            List<ration.model.Outlet> outlets = new java.util.ArrayList<>(tank.outlets());
+            assertThat(outlets.get(i).screen()).isPresent();
+            outlets.set(at, outlets.get(at).withScreen(Optional.empty()));
+            Project other = p.with(p.system().change(tank.id(), Tank.class, t -> t.withOutlets(outlets)));
+            assertThat(Standing.of(done, other.asBuilt()).state())
+                    .as("screen of outlet " + (at + 1))
+                    .isEqualTo(Standing.State.STALE);
+        }
+        assertThat(Standing.of(done, p.asBuilt()).counts()).isTrue();
+    }
+
     // what is asked
 
     @Test
@@ -166,7 +193,7 @@ class ProgrammeTest {
     void theOpenLineIsPredictedAsItIsHeld() {
         Assessment a = Assessment.of(CORRIE);
         FlowBasis basis = a.basis().orElseThrow();
-        Work.Sheet sheet = flow(CORRIE, "flow.FUSELAGE", 22, 1.6);
+        Work.Sheet sheet = flow(CORRIE, "flow.selector:FUSELAGE", 22, 1.6);
         Condition c = OpenLine.condition(basis, CORRIE.brief(), sheet).orElseThrow();
         double level = OpenLine.of(basis, CORRIE.brief(), sheet).orElseThrow().pours();
         assertThat(level).isEqualTo(basis.ask(c, new FlowQuestion.OpenLine()).inletFlow());
@@ -200,7 +227,7 @@ class ProgrammeTest {
     @Test
     void aFlowTestIsJudgedAtTheEngine() {
         Assessment a = Assessment.of(CORRIE);
-        OpenLine l = OpenLine.of(a.basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+        OpenLine l = OpenLine.of(a.basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
                 .orElseThrow();
         double need = CORRIE.brief().needed();
         assertThat(l.atEngine(l.reading(need))).isCloseTo(need, Offset.offset(1e-15));
@@ -208,14 +235,14 @@ class ProgrammeTest {
                 .as("an open line pours more than what arrives under pressure")
                 .isGreaterThan(need);
         double gph = Unit.GALLON_PER_HOUR.fromSi(l.reading(need));
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3)))
+        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3)))
                 .isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
+        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
                 .as("the smallest counts")
                 .isEqualTo(Verdict.THIN);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
+        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
                 .isEqualTo(Verdict.SHORT);
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3)))
+        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3)))
                 .isEqualTo(Verdict.NOT_SHOWN);
     }
 
@@ -226,13 +253,13 @@ class ProgrammeTest {
     @Test
     void aTestInAnotherConditionClosesNothing() {
         for (Work.Sheet other :
-                List.of(flow(CORRIE, "flow.UPPER", 12, 2.3, 40, 41), flow(CORRIE, "flow.UPPER", 22, 6, 40, 41))) {
-            Programme.Proof p = proof(with(CORRIE, "flow.UPPER", other), "flow.UPPER");
+                List.of(flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 40, 41), flow(CORRIE, "flow.selector:UPPER", 22, 6, 40, 41))) {
+            Programme.Proof p = proof(with(CORRIE, "flow.selector:UPPER", other), "flow.selector:UPPER");
             assertThat(p.counts()).isTrue();
             assertThat(p.verdict()).isEqualTo(Verdict.NOT_SHOWN);
             assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept for what it is");
         }
-        assertThat(verdict(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 12, 2.3, 10)))
+        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 10)))
                 .isEqualTo(Verdict.SHORT);
     }
 
@@ -300,7 +327,7 @@ class ProgrammeTest {
 
     @Test
     void aTestEndsByNameOfItsCauseAndComesBackWithUndo() {
-        Project p = with(CORRIE, "flow.FUSELAGE", flow(CORRIE, "flow.FUSELAGE", 22, 1.6, 24));
+        Project p = with(CORRIE, "flow.selector:FUSELAGE", flow(CORRIE, "flow.selector:FUSELAGE", 22, 1.6, 24));
         Run r3 = (Run) p.system().item("r3").orElseThrow();
         Project wider = p.with(p.system().replace(r3.resized(ration.model.LineSize.parse("3/8 x 0.035"))));
         List<Comparison.Ended> ended = Comparison.ended(p, wider);
@@ -308,14 +335,14 @@ class ProgrammeTest {
             assertThat(e.title()).isEqualTo("Nose-up flow, FUSELAGE");
             assertThat(e.causes().get(0)).isEqualTo("R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube");
         });
-        assertThat(proof(wider, "flow.FUSELAGE").state()).startsWith("stale, R3: size was");
+        assertThat(proof(wider, "flow.selector:FUSELAGE").state()).startsWith("stale, R3: size was");
         assertThat(Assessment.of(wider).findings())
                 .filteredOn(f -> f.check() == Check.PROOF_FLOW && f.id().endsWith("FUSELAGE"))
                 .singleElement()
                 .extracting(Finding::verdict)
                 .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(Comparison.ended(wider, p)).isEmpty();
-        assertThat(proof(p, "flow.FUSELAGE").counts()).isTrue();
+        assertThat(proof(p, "flow.selector:FUSELAGE").counts()).isTrue();
         Run r1 = (Run) p.system().item("r1").orElseThrow();
         assertThat(Comparison.ended(
                         p, p.with(p.system().replace(r1.resized(ration.model.LineSize.parse("1/2 x 0.035"))))))
@@ -351,7 +378,7 @@ class ProgrammeTest {
     /** Before the edit is made: which records a change of a part would end, and what would have to be shown. */
     @Test
     void whatAChangeWouldEndIsToldBeforeIt() {
-        Project p = with(CORRIE, "flow.FUSELAGE", flow(CORRIE, "flow.FUSELAGE", 22, 1.6, 24));
+        Project p = with(CORRIE, "flow.selector:FUSELAGE", flow(CORRIE, "flow.selector:FUSELAGE", 22, 1.6, 24));
         assertThat(Touched.by(p, "r3").ended()).containsExactly("Nose-up flow, FUSELAGE");
         assertThat(Touched.by(p, "r3").asked())
                 .contains("Nose-up flow, UPPER", "Nose-up flow, FUSELAGE", "Paper overnight")
@@ -368,7 +395,7 @@ class ProgrammeTest {
     @Test
     void renewingAPartEndsWhatRestedOnIt() {
         Project p = CORRIE;
-        p = with(p, "flow.FUSELAGE", flow(p, "flow.FUSELAGE", 22, 1.6, 24));
+        p = with(p, "flow.selector:FUSELAGE", flow(p, "flow.selector:FUSELAGE", 22, 1.6, 24));
         ration.upkeep.Upkeep.Act act = new ration.upkeep.Upkeep.Act(
                 java.time.LocalDate.of(2026, 11, 26), 413, "builder", "26-1", Optional.empty());
         Project renewed = p.with(p.upkeep().replaced("hose-r4", act));
@@ -379,7 +406,7 @@ class ProgrammeTest {
         int wrong =
                 renewed.upkeep().log().get(renewed.upkeep().log().size() - 1).number();
         Project corrected = renewed.with(renewed.upkeep().corrected(wrong, act, "not done"));
-        assertThat(proof(corrected, "flow.FUSELAGE").counts()).isTrue();
+        assertThat(proof(corrected, "flow.selector:FUSELAGE").counts()).isTrue();
         Project looked = p.with(p.upkeep().looked("hose-r4", act, "good"));
         assertThat(Comparison.ended(p, looked)).as("a look renews nothing").isEmpty();
     }
@@ -397,12 +424,12 @@ class ProgrammeTest {
 
     @Test
     void whatTheStandInFedNeverCloses() {
-        Work.Sheet sheet = flow(CORRIE, "flow.UPPER", 22, 2.3, 60, 61);
-        HangarTest t = done(CORRIE, proof(CORRIE, "flow.UPPER").wanted(), sheet);
+        Work.Sheet sheet = flow(CORRIE, "flow.selector:UPPER", 22, 2.3, 60, 61);
+        HangarTest t = done(CORRIE, proof(CORRIE, "flow.selector:UPPER").wanted(), sheet);
         Project fed = CORRIE.with(t.with(t.by().with(t.by().beside().fedByStandIn())));
-        assertThat(proof(CORRIE.with(t), "flow.UPPER").verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(proof(fed, "flow.UPPER").verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(proof(fed, "flow.UPPER").state()).contains("stand-in");
+        assertThat(proof(CORRIE.with(t), "flow.selector:UPPER").verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(proof(fed, "flow.selector:UPPER").verdict()).isEqualTo(Verdict.NOT_SHOWN);
+        assertThat(proof(fed, "flow.selector:UPPER").state()).contains("stand-in");
         HangarTest drained = Systems.corrie().tests().stream()
                 .filter(x -> x.work() instanceof Work.Drain && x.progress().done())
                 .findFirst()
@@ -421,7 +448,7 @@ class ProgrammeTest {
     @Test
     void theStandInPoursAndIsReadAsALogger() {
         FlowBasis basis = Assessment.of(CORRIE).basis().orElseThrow();
-        Work.Sheet sheet = flow(CORRIE, "flow.UPPER", 22, 2.3);
+        Work.Sheet sheet = flow(CORRIE, "flow.selector:UPPER", 22, 2.3);
         double pours = OpenLine.of(basis, CORRIE.brief(), sheet).orElseThrow().pours();
         double sum = 0;
         for (int seed = 0; seed < 20; seed++) {
@@ -453,10 +480,10 @@ class ProgrammeTest {
         Project is = CORRIE.with(
                 CORRIE.system().replace(loss.with().apply(tag, Measured.of(Unit.PSI.fromSi(real), Unit.PSI))));
         double gph = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
-                        Assessment.of(is).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+                        Assessment.of(is).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
                 .orElseThrow()
                 .pours());
-        Project tested = with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, gph * 1.005, gph * 0.995));
+        Project tested = with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.005, gph * 0.995));
         HangarTest t = tested.tests().get(0);
         List<Fit> fits = Fit.of(tested, a.basis().orElseThrow(), t);
         Fit strainer = fits.stream()
@@ -466,7 +493,7 @@ class ProgrammeTest {
         assertThat(strainer.is()).isCloseTo(real, Percentage.withPercentage(1));
         assertThat(strainer.scatter()).isPositive().isLessThan(real);
         Project fitted = strainer.applied(tested);
-        assertThat(proof(fitted, "flow.UPPER").counts())
+        assertThat(proof(fitted, "flow.selector:UPPER").counts())
                 .as("the part is the same, it is only known better")
                 .isTrue();
         assertThat(OpenLine.of(Assessment.of(fitted).basis().orElseThrow(), CORRIE.brief(), (Work.Sheet) t.work())
@@ -475,10 +502,10 @@ class ProgrammeTest {
                 .isCloseTo(Unit.GALLON_PER_HOUR.toSi(gph), Percentage.withPercentage(0.1));
         Project lower = CORRIE.with(CORRIE.system().change("upper", Tank.class, x -> x.raised(-0.02)));
         double low = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
-                        Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.UPPER", 22, 2.3))
+                        Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
                 .orElseThrow()
                 .pours());
-        Project once = with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, low));
+        Project once = with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, low));
         Fit tank = Fit.of(once, a.basis().orElseThrow(), once.tests().get(0)).stream()
                 .filter(f -> f.key().equals(Fit.HIGHER))
                 .findFirst()
@@ -486,11 +513,11 @@ class ProgrammeTest {
         assertThat(tank.is())
                 .as("the tank stands 20 mm lower than it was measured")
                 .isCloseTo(-0.02, Offset.offset(1e-4));
-        assertThat(proof(tank.applied(once), "flow.UPPER").counts()).isTrue();
+        assertThat(proof(tank.applied(once), "flow.selector:UPPER").counts()).isTrue();
         assertThat(Fit.of(
-                        with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300)),
+                        with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, 300)),
                         a.basis().orElseThrow(),
-                        with(CORRIE, "flow.UPPER", flow(CORRIE, "flow.UPPER", 22, 2.3, 300))
+                        with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, 300))
                                 .tests()
                                 .get(0)))
                 .as("no loss lets through more than none")

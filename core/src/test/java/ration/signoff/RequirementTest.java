@@ -13,6 +13,8 @@ import ration.Systems;
 import ration.acceptance.SignOff;
 import ration.assess.Assessment;
 import ration.assess.Ledger;
+import ration.check.Check;
+import ration.check.Finding;
 import ration.check.Verdict;
 import ration.evidence.HangarTest;
 import ration.evidence.Standing;
@@ -21,9 +23,12 @@ import ration.export.Packet;
 import ration.file.ProjectFile;
 import ration.file.ProjectFileException;
 import ration.file.StrictSchema;
+import ration.model.FuelSystem;
 import ration.model.LineSize;
 import ration.model.Measured;
 import ration.model.Run;
+import ration.project.LayoutEdits;
+import ration.project.NewItem;
 import ration.project.Project;
 import ration.proof.Wanted;
 import ration.quantity.Unit;
@@ -45,7 +50,7 @@ class RequirementTest {
     private static Project poured(double gph) {
         Wanted w = Assessment.of(CORRIE).programme().tests().stream()
                 .map(t -> t.wanted())
-                .filter(x -> x.key().equals("flow.UPPER"))
+                .filter(x -> x.key().equals("flow.selector:UPPER"))
                 .findFirst()
                 .orElseThrow();
         Work.Sheet sheet = w.begun()
@@ -68,26 +73,26 @@ class RequirementTest {
      */
     @Test
     void aRequirementStandsOnItsTest() {
-        Requirement before = of(CORRIE, "flow.margin..UPPER");
+        Requirement before = of(CORRIE, "flow.margin.selector:UPPER");
         assertThat(before.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(before.since()).isEqualTo("never");
         assertThat(before.measured()).isEqualTo("not run");
         assertThat(before.predicted()).endsWith("gph");
         Project tested = poured(31);
-        Requirement then = of(tested, "flow.margin..UPPER");
+        Requirement then = of(tested, "flow.margin.selector:UPPER");
         assertThat(then.verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(then.since()).isEqualTo("2026-11-20");
         assertThat(then.measured()).isEqualTo("31.0 gph");
         assertThat(then.struck()).isFalse();
         Requirement after = of(
                 tested.with(tested.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035")))),
-                "flow.margin..UPPER");
+                "flow.margin.selector:UPPER");
         assertThat(after.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(after.struck()).isTrue();
         assertThat(after.measured()).isEqualTo("31.0 gph");
         assertThat(after.since()).isEqualTo("stale");
         assertThat(after.words()).contains("R3: size was 5/16");
-        assertThat(of(poured(15), "flow.margin..UPPER").verdict())
+        assertThat(of(poured(15), "flow.margin.selector:UPPER").verdict())
                 .as("short when measured, whatever is computed")
                 .isEqualTo(Verdict.SHORT);
     }
@@ -109,16 +114,43 @@ class RequirementTest {
         }
     }
 
+    /** Two selectors whose positions are called alike, as the chooser makes them: each setting has its test, its line and its name. */
+    @Test
+    void selectorsWithPositionsOfOneNameAreToldApart() {
+        FuelSystem two = CORRIE.system();
+        for (String run : List.of("r1", "r2")) {
+            two = LayoutEdits.add(two, run, LayoutEdits.Spot.IN_RUN, NewItem.SELECTOR)
+                    .orElseThrow()
+                    .system();
+        }
+        assertThat(two.selectors()).hasSize(3);
+        Assessment a = Assessment.of(CORRIE.with(two));
+        List<Requirement> all = Requirement.of(a, UnitSystem.US);
+        assertThat(a.findings()).extracting(Finding::id).doesNotHaveDuplicates();
+        assertThat(a.programme().tests()).extracting(p -> p.wanted().key()).doesNotHaveDuplicates();
+        assertThat(a.programme().tests()).extracting(p -> p.wanted().name()).doesNotHaveDuplicates();
+        assertThat(all).filteredOn(r -> r.finding().check() == Check.FLOW_MARGIN).hasSizeGreaterThan(2);
+    }
+
+    /** An acceptance goes by what was found, not by the words it was found in. */
+    @Test
+    void rewordingEndsNoAcceptance() {
+        Requirement open = of(CORRIE, "flow.margin.selector:FUSELAGE");
+        SignOff.Accepted a = Requirement.accept(open.finding(), "I. Nobody", "not used", DAY);
+        SignOff.Accepted reworded =
+                new SignOff.Accepted(a.finding(), a.name(), a.reason(), a.on(), "Said in other words", a.found());
+        assertThat(of(CORRIE.with(CORRIE.signOff().with(reworded)), open.id()).acceptedOtherwise())
+                .isFalse();
+        SignOff.Accepted other = new SignOff.Accepted(a.finding(), a.name(), a.reason(), a.on(), a.as(), "holds 2 1.5");
+        assertThat(of(CORRIE.with(CORRIE.signOff().with(other)), open.id()).acceptedOtherwise())
+                .isTrue();
+    }
+
     @Test
     void anAcceptanceStandsBesideAndChangesNothing() throws Exception {
-        Requirement open = of(CORRIE, "flow.margin..FUSELAGE");
+        Requirement open = of(CORRIE, "flow.margin.selector:FUSELAGE");
         SignOff said = CORRIE.signOff()
-                .with(new SignOff.Accepted(
-                        open.id(),
-                        "I. Nobody",
-                        "fuselage tank not used for take-off",
-                        DAY,
-                        Requirement.as(open.finding())))
+                .with(Requirement.accept(open.finding(), "I. Nobody", "fuselage tank not used for take-off", DAY))
                 .with(new SignOff.Point(open.id(), "builder", "tube ordered"))
                 .with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
         Project p = CORRIE.with(said);
@@ -142,7 +174,7 @@ class RequirementTest {
                 .isEqualTo(Packet.mark(CORRIE.with(said.unissued())))
                 .isNotEqualTo(Packet.mark(CORRIE));
         assertThat(said.with(new SignOff.Point(open.id(), " ", "")).points()).isEmpty();
-        assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, ""))
+        assertThatThrownBy(() -> new SignOff.Accepted("x", " ", "why", DAY, "", ""))
                 .hasMessageContaining("name and the reason");
         assertThatThrownBy(() -> ProjectFile.read(
                         ProjectFile.text(p).replace("\"I. Nobody\"", "\"\"").getBytes(StandardCharsets.UTF_8),

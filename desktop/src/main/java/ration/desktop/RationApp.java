@@ -43,7 +43,9 @@ public final class RationApp extends Application {
     @Override
     public void start(Stage stage) {
         // the window is made while the document is still being assessed
-        session = new Session(Home.usual());
+        Home home = Home.usual();
+        CompletableFuture.runAsync(home::log);
+        session = new Session(home);
         MainWindow window = new MainWindow(stage, session, new NativeFileDialogs(stage));
         First document = first.exceptionally(e -> First.EMPTY).join();
         session.begin(document.worked());

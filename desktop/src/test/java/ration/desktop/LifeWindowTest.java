@@ -61,8 +61,8 @@ class LifeWindowTest extends WindowHarness {
 
     /** Picks the flow test of the upper tank and leads it up to the can. */
     private void flowUpToTheCan() {
-        until(() -> robot.lookup("#wanted-flow-upper").tryQuery().isPresent());
-        robot.interact(() -> node("#wanted-flow-upper").requestFocus());
+        until(() -> robot.lookup("#wanted-flow-selector-upper").tryQuery().isPresent());
+        robot.interact(() -> node("#wanted-flow-selector-upper").requestFocus());
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#test-begin")
                 .tryQuery()
@@ -113,8 +113,8 @@ class LifeWindowTest extends WindowHarness {
         pour("29 s");
         finish("31.0 gph");
         assertThat(label("#sheet-verdict")).isEqualTo("Holds");
-        until(() -> row("#wanted-flow-upper").contains("counts")
-                && row("#wanted-flow-upper").contains("Holds"));
+        until(() -> row("#wanted-flow-selector-upper").contains("counts")
+                && row("#wanted-flow-selector-upper").contains("Holds"));
         assertThat(last().by().beside().witness()).isEqualTo("a neighbour");
 
         // asked before the edit, told by it, struck after it
@@ -128,10 +128,10 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#message")
                 .startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
         robot.clickOn("#rail-hangar");
-        until(() -> row("#wanted-flow-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
+        until(() -> row("#wanted-flow-selector-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
         robot.clickOn("#rail-sign_off");
-        until(() -> row("#requirement-flow-margin-upper").contains("Not shown")
-                && row("#requirement-flow-margin-upper").contains("measured 31.0 gph, which no longer counts"));
+        until(() -> row("#requirement-flow-margin-selector-upper").contains("Not shown")
+                && row("#requirement-flow-margin-selector-upper").contains("measured 31.0 gph, which no longer counts"));
 
         // again with the stand-in: it closes nothing
         robot.clickOn("#rail-hangar");
@@ -149,18 +149,18 @@ class LifeWindowTest extends WindowHarness {
         until(() -> step().equals("What was found"));
         next();
         until(() -> last().progress().done());
-        until(() -> row("#wanted-flow-upper").contains("by the stand-in, closes nothing"));
+        until(() -> row("#wanted-flow-selector-upper").contains("by the stand-in, closes nothing"));
 
         // by hand: it closes
         flowUpToTheCan();
         pour("22");
         pour("22.5");
         finish("40.0 gph");
-        until(() -> row("#wanted-flow-upper").contains("counts")
-                && row("#wanted-flow-upper").contains("Holds"));
+        until(() -> row("#wanted-flow-selector-upper").contains("counts")
+                && row("#wanted-flow-selector-upper").contains("Holds"));
         robot.clickOn("#rail-sign_off");
-        until(() -> row("#requirement-flow-margin-upper").contains("measured 40.0 gph")
-                && row("#requirement-flow-margin-upper").contains("Holds"));
+        until(() -> row("#requirement-flow-margin-selector-upper").contains("measured 40.0 gph")
+                && row("#requirement-flow-margin-selector-upper").contains("Holds"));
 
         // the packet
         answers.save = folder.resolve("packet.pdf");
@@ -194,7 +194,7 @@ class LifeWindowTest extends WindowHarness {
         assertThat(everyText()).anyMatch(t -> t.startsWith("Nose-up flow, UPPER: R4: renewed is new"));
         robot.interact(() -> ((Button) node("#comparison-close")).fire());
         robot.interact(session::undo);
-        until(() -> row("#requirement-flow-margin-upper").contains("Holds"));
+        until(() -> row("#requirement-flow-margin-selector-upper").contains("Holds"));
         assertThat(Standing.of(last(), session.project().asBuilt()).counts())
                 .as("undo brings the standing back")
                 .isTrue();
@@ -307,8 +307,8 @@ class LifeWindowTest extends WindowHarness {
     @Test
     void anOpenPointIsHeldAndAccepted() {
         robot.clickOn("#rail-sign_off");
-        until(() -> robot.lookup("#requirement-flow-margin-fuselage").tryQuery().isPresent());
-        robot.interact(() -> ((Button) node("#requirement-flow-margin-fuselage")).fire());
+        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage").tryQuery().isPresent());
+        robot.interact(() -> ((Button) node("#requirement-flow-margin-selector-fuselage")).fire());
         until(() -> label("#point-title").equals("Flow margin on FUSELAGE"));
         enter("#point-owner", "builder");
         keys(KeyCode.ENTER);
@@ -319,8 +319,8 @@ class LifeWindowTest extends WindowHarness {
         enter("#accept-reason", "not used for take-off");
         robot.interact(() -> ((Button) node("#point-accept")).fire());
         until(() -> label("#point-accepted").startsWith("Accepted as found by I. Nobody"));
-        assertThat(row("#requirement-flow-margin-fuselage")).contains("Short");
+        assertThat(row("#requirement-flow-margin-selector-fuselage")).contains("Short");
         robot.interact(() -> ((javafx.scene.control.ToggleButton) node("#filter-holds")).fire());
-        until(() -> robot.lookup("#requirement-flow-margin-fuselage").tryQuery().isEmpty());
+        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage").tryQuery().isEmpty());
     }
 }

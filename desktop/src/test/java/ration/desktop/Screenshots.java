@@ -103,7 +103,7 @@ public final class Screenshots {
         });
         SCENES.put("hangar", (s, scene) -> {
             fire(scene, "#rail-hangar");
-            later(scene, "#wanted-flow-fuselage");
+            later(scene, "#wanted-flow-selector-fuselage");
         });
         SCENES.put("vapor", (s, scene) -> {
             demo(s, "brindle-a2");
@@ -142,7 +142,7 @@ public final class Screenshots {
         });
         SCENES.put("signoff", (s, scene) -> {
             fire(scene, "#rail-sign_off");
-            later(scene, "#requirement-flow-margin-fuselage");
+            later(scene, "#requirement-flow-margin-selector-fuselage");
         });
         SCENES.put("why", (s, scene) -> ((Figure) scene.lookup("#ledger-flow-figure")).ask());
         SCENES.put(

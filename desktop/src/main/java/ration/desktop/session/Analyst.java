@@ -121,7 +121,7 @@ final class Analyst {
                 known = after.apply(Assessment.ahead(project, Optional.ofNullable(known)));
                 last = known;
             }
-            return Worked.of(known, condition);
+            return Worked.looked(known, condition);
         } catch (RuntimeException | Error e) {
             Worked failed = Worked.failed(project, condition, e);
             last = failed.assessment();

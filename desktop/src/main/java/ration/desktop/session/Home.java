@@ -124,6 +124,17 @@ public final class Home {
         }
     }
 
+    /** Keeps a log here from now on, with what nobody caught in it. */
+    public void log() {
+        try {
+            make();
+            Log.in(folder);
+            Log.takeUncaught();
+        } catch (IOException e) {
+            // trouble here never stops the work: it is told when something of the user's cannot be kept
+        }
+    }
+
     /** Keeps a copy of unsaved work. */
     synchronized void keep(Project project, Path file) {
         try {

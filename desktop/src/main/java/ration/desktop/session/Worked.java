@@ -34,6 +34,16 @@ public record Worked(Assessment assessment, Condition condition, Optional<CaseAn
         return new Worked(assessment, condition, look);
     }
 
+    /** The same; a case that cannot be looked at takes no answer of the others with it. */
+    static Worked looked(Assessment assessment, Condition condition) {
+        try {
+            return of(assessment, condition);
+        } catch (RuntimeException | Error e) {
+            Failure.words(e);
+            return new Worked(assessment, condition, Optional.empty());
+        }
+    }
+
     static Worked failed(Project project, Condition condition, Throwable why) {
         return new Worked(Assessment.failed(project, Failure.words(why)), condition, Optional.empty());
     }

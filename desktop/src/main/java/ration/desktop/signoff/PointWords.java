@@ -69,7 +69,7 @@ record PointWords(Optional<Requirement> picked) {
     Optional<Edit> taken(String name, String reason, LocalDate today) {
         return picked.map(r -> {
             SignOff.Accepted one =
-                    new SignOff.Accepted(r.id(), name.strip(), reason.strip(), today, Requirement.as(r.finding()));
+                    Requirement.accept(r.finding(), name.strip(), reason.strip(), today);
             return Edit.of("Accept as found", p -> p.with(p.signOff().with(one)));
         });
     }

@@ -82,7 +82,7 @@ class BenchTest {
                 .as("its record is gone")
                 .isEqualTo(new Bench("drain.fuselage", ""));
         assertThat(Bench.EMPTY.opened(record("test-6"), corrie.programme()).picked())
-                .isEqualTo("flow.UPPER");
+                .isEqualTo("flow.selector:UPPER");
     }
 
     @Test
@@ -242,13 +242,13 @@ class BenchTest {
         assertThat(fresh.button()).isEqualTo("Begin");
         assertThat(fresh.words())
                 .endsWith(proof("fill.fuselage").outcome().words().in(UnitSystem.US));
-        Invitation again = new Invitation(proof("flow.FUSELAGE"), UnitSystem.US);
+        Invitation again = new Invitation(proof("flow.selector:FUSELAGE"), UnitSystem.US);
         assertThat(again.button()).isEqualTo("Begin again");
         assertThat(again.words()).contains("On record: stale");
         assertThat(again.under()).startsWith("Computed, not measured. ").contains("Needs ");
-        Invitation counts = new Invitation(proof("flow.UPPER"), UnitSystem.METRIC);
+        Invitation counts = new Invitation(proof("flow.selector:UPPER"), UnitSystem.METRIC);
         assertThat(counts.big())
-                .isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.METRIC));
+                .isEqualTo(proof("flow.selector:UPPER").outcome().measured().in(UnitSystem.METRIC));
         assertThat(counts.under()).doesNotContain("Computed");
     }
 
@@ -269,7 +269,7 @@ class BenchTest {
         assertThat(rows)
                 .filteredOn(ProgrammeRows.Row::stale)
                 .extracting(r -> r.proof().wanted().key())
-                .containsExactly("flow.FUSELAGE");
+                .containsExactly("flow.selector:FUSELAGE");
         assertThat(rows).filteredOn(ProgrammeRows.Row::stale).allMatch(ProgrammeRows.Row::bad);
         assertThat(rows).allSatisfy(r -> {
             assertThat(r.spoken()).contains(r.proof().wanted().name(), r.proof().state(), r.closes());
@@ -277,7 +277,7 @@ class BenchTest {
                     .as("nothing is full that does not count")
                     .isEqualTo(r.proof().counts() ? r.proof().outcome().ratio() : 0);
         });
-        assertThat(row("flow.UPPER", "", "", TODAY).state()).isEqualTo("03-06, Holds");
+        assertThat(row("flow.selector:UPPER", "", "", TODAY).state()).isEqualTo("03-06, Holds");
     }
 
     @Test
@@ -315,7 +315,7 @@ class BenchTest {
     @Test
     void records_are_told_with_what_became_of_them() {
         BesideWords words = new BesideWords(project(), corrie, UnitSystem.US);
-        assertThat(words.records(Optional.of(proof("flow.FUSELAGE"))))
+        assertThat(words.records(Optional.of(proof("flow.selector:FUSELAGE"))))
                 .extracting(HangarTest::id)
                 .containsExactly("test-5");
         assertThat(words.records(Optional.empty()))
@@ -328,9 +328,9 @@ class BenchTest {
         assertThat(words.record(record("test-6"))).satisfies(r -> {
             assertThat(r.words()).endsWith(", counts");
             assertThat(r.result())
-                    .isEqualTo(proof("flow.UPPER").outcome().measured().in(UnitSystem.US));
+                    .isEqualTo(proof("flow.selector:UPPER").outcome().measured().in(UnitSystem.US));
         });
-        assertThat(words.now(proof("flow.FUSELAGE"))).startsWith("Now Not shown: stale");
+        assertThat(words.now(proof("flow.selector:FUSELAGE"))).startsWith("Now Not shown: stale");
         assertThat(words.source(proof("run-log"))).endsWith("Advised, not asked for.");
     }
 

@@ -139,7 +139,7 @@ class RequirementTableTest {
         assertThat(new PointWords(Optional.of(now)).accepted())
                 .isEqualTo("Accepted as found by R. Holt on 2026-05-01: ground runs only");
         SignOff.Accepted otherwise =
-                new SignOff.Accepted(r.id(), "R. Holt", "as it was", TODAY, "Thin; something else");
+                new SignOff.Accepted(r.id(), "R. Holt", "as it was", TODAY, "Thin; something else", "thin 1 1");
         Requirement other = again(r, a.project().with(a.project().signOff().with(otherwise)));
         assertThat(RequirementTable.cells(other).hand()).isEqualTo("accepted otherwise");
         assertThat(new PointWords(Optional.of(other)).accepted())

@@ -1,0 +1,99 @@
+package ration.file;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import ration.acceptance.SignOff;
+import ration.condition.PositionKey;
+import ration.evidence.HangarTest;
+import ration.evidence.Inputs;
+import ration.model.Field;
+import ration.model.FieldSheet;
+import ration.model.FuelSystem;
+import ration.model.Selector;
+import ration.project.Project;
+
+/**
+ * What documents of version 1 called by its words, called by its key. A record's lines said "r3: length" as the card did, findings at a
+ * handle position bore the position's name alone. What cannot be told, one line for the screens of two outlets, a position that two
+ * selectors have, stays as it was written: a record that rests on it no longer counts and says so.
+ */
+final class Version1 {
+
+    /** Findings that were asked of a handle position, and the word they began with. */
+    private static final List<String> AT_A_POSITION = List.of("flow.margin.", "proof.flow.", "proof.pump-flow.");
+
+    private final FuelSystem system;
+
+    private Version1(FuelSystem system) {
+        this.system = system;
+    }
+
+    /** The same document, by keys. */
+    static Project carried(Project read) {
+        Version1 then = new Version1(read.system());
+        SignOff said = read.signOff();
+        List<SignOff.Point> points = said.points().stream()
+                .map(p -> new SignOff.Point(then.finding(p.finding()), p.owner(), p.note()))
+                .toList();
+        List<SignOff.Accepted> accepted = said.accepted().stream()
+                .map(a -> new SignOff.Accepted(then.finding(a.finding()), a.name(), a.reason(), a.on(), a.as(), ""))
+                .toList();
+        return read.withTests(read.tests().stream().map(then::record).toList())
+                .with(new SignOff(points, accepted, said.packets()));
+    }
+
+    private HangarTest record(HangarTest test) {
+        Map<String, String> lines = new LinkedHashMap<>();
+        test.by().inputs().lines().forEach((what, was) -> lines.put(line(what), was));
+        return test.with(test.by().withInputs(new Inputs(lines)));
+    }
+
+    /** A line that a record rests on, by the key of its figure where one figure alone was called so. */
+    String line(String what) {
+        int at = what.indexOf(": ");
+        if (at < 0) {
+            return what;
+        }
+        String label = what.substring(at + 2);
+        List<String> keys = system.item(what.substring(0, at)).map(FieldSheet::of).orElse(List.of()).stream()
+                .filter(f -> calledThen(f).equals(label))
+                .map(Field::key)
+                .toList();
+        return keys.size() == 1 ? what.substring(0, at) + ": " + keys.get(0) : what;
+    }
+
+    /** Every screen of a tank was called one. Whoever rewords the label of a figure adds here what version 1 called it. */
+    private static String calledThen(Field field) {
+        return field.key().endsWith(".screen") ? "screen" : field.label().toLowerCase(Locale.ROOT);
+    }
+
+    private String finding(String id) {
+        return AT_A_POSITION.stream()
+                .filter(id::startsWith)
+                .findFirst()
+                .flatMap(begin -> key(id.substring(begin.length())).map(k -> begin + k))
+                .orElse(id);
+    }
+
+    /** flow.margin..LEFT, answered, and flow.margin.LEFT, not, were one finding; two positions stood between commas or plus signs. */
+    private Optional<String> key(String names) {
+        Map<String, String> positions = new LinkedHashMap<>();
+        for (String name : names.replaceFirst("^\\.", "").split(", |\\+")) {
+            List<Selector> having = new ArrayList<>();
+            for (Selector s : system.selectors()) {
+                if (s.positions().stream().anyMatch(p -> p.name().equals(name))) {
+                    having.add(s);
+                }
+            }
+            if (having.size() != 1) {
+                return Optional.empty();
+            }
+            positions.put(having.get(0).id(), name);
+        }
+        return Optional.of(new PositionKey(positions).text());
+    }
+}
