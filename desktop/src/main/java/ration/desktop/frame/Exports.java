@@ -40,6 +40,8 @@ import ration.quantity.UnitSystem;
 /** Files beside the document: tables read and written, drawings and sheets written. */
 final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, SignOffPage.Papers {
 
+    private static final System.Logger LOG = System.getLogger("ration");
+
     /** Larger tables than this are no runs sheet. */
     private static final long MOST_BYTES = 4_000_000;
     /** A day of ten readings a second is smaller. */
@@ -336,7 +338,13 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
     }
 
     /** The document as it was when it was asked for: what is written behind the window knows no later edit. */
-    record Now(Project project, Assessment assessment, UnitSystem units) {}
+    record Now(Project project, Assessment assessment, UnitSystem units) {
+
+        /** With the assessment of this very document, should the window still show that of the one before an edit. */
+        Now whole() {
+            return assessment.project() == project ? this : new Now(project, Assessment.of(project), units);
+        }
+    }
 
     void write(String suggested, FileDialogs.Kind kind, Making making) {
         dialogs.toSave(suggested, kind).ifPresent(chosen -> {
@@ -356,11 +364,12 @@ final class Exports implements RunsPage.Files, HangarPage.Files, SoakPane.Logs, 
         writer.execute(() -> {
             String said = "";
             try {
-                SafeWrite.derived(path, making.of(now), open);
+                SafeWrite.derived(path, making.of(now.whole()), open);
             } catch (IOException e) {
                 said = path.getFileName() + " cannot be written: " + FileTrouble.why(path, e)
                         + ". Choose another place; nothing is lost in the window.";
-            } catch (RuntimeException e) {
+            } catch (RuntimeException | Error e) {
+                LOG.log(System.Logger.Level.WARNING, "Not written", e);
                 said = path.getFileName() + " was not written: " + e.getMessage();
             }
             String trouble = said;

@@ -67,13 +67,13 @@ final class Analyst {
                             project.system(), project.brief().envelope().attitudes(), condition);
                     AirPicture.prepare(project, condition);
                 });
-                atOnce(project)
+                Precedence.ledger(() -> atOnce(project))
                         .ifPresent(c -> Platform.runLater(() -> {
                             if (mine == newest.get()) {
                                 early.accept(c);
                             }
                         }));
-                Worked result = compute(project, condition);
+                Worked result = Precedence.ledger(() -> compute(project, condition));
                 Platform.runLater(() -> {
                     if (mine == newest.get()) {
                         deliver.accept(result);

@@ -135,8 +135,12 @@ public final class Home {
         }
     }
 
-    /** Keeps a copy of unsaved work. */
-    synchronized void keep(Project project, Path file) {
+    /**
+     * Keeps a copy of unsaved work.
+     *
+     * @return whether it is there
+     */
+    synchronized boolean keep(Project project, Path file) {
         try {
             make();
             hold();
@@ -144,6 +148,7 @@ public final class Home {
                     origin(folder.resolve(own)),
                     (file == null ? "" : file.toString()).getBytes(StandardCharsets.UTF_8));
             SafeWrite.ownerOnly(folder.resolve(own), ProjectFile.text(project).getBytes(StandardCharsets.UTF_8));
+            return true;
         } catch (IOException e) {
             if (!told) {
                 told = true;
@@ -151,6 +156,7 @@ public final class Home {
                         + FileTrouble.why(folder.resolve(own), e)
                         + ". Save often: after a crash nothing could be brought back.");
             }
+            return false;
         }
     }
 

@@ -66,14 +66,14 @@ public final class LongWork {
                         });
                     }
                 },
-                () -> mine != newest.get());
+                () -> Precedence.giveWay(() -> mine != newest.get()));
         worker.execute(() -> {
             if (mine != newest.get()) {
                 return;
             }
             Runnable end;
             try {
-                T result = work.apply(task);
+                T result = Precedence.search(() -> work.apply(task));
                 end = () -> deliver.accept(result);
             } catch (RuntimeException | Error e) {
                 String why = Failure.words(e);

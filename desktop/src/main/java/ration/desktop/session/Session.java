@@ -280,9 +280,11 @@ public final class Session {
         stamp = work.file().map(f -> DocumentStamp.UNKNOWN);
         Project copy = project;
         Path from = file.get();
-        keep(() -> {
-            home.keep(copy, from);
-            home.discard(work.copy());
+        // in turn, and not with the orders of which only the newest counts: the copy left behind goes once there is another
+        keeper.execute(() -> {
+            if (home.keep(copy, from)) {
+                home.discard(work.copy());
+            }
         });
     }
 

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -138,5 +139,36 @@ class LongWorkTest {
                 .get());
         assertThat(said).singleElement().asString().startsWith("Not shown").doesNotContain("ration.some");
         assertThat(delivered).isEmpty();
+    }
+
+    /** While the ledger's figures are worked out long work stands still, and goes on after. */
+    @Test
+    void longWorkGivesWayToTheLedger() throws Exception {
+        LongWork work = new LongWork("test");
+        AtomicLong asked = new AtomicLong();
+        AtomicLong went = new AtomicLong();
+        WaitForAsyncUtils.asyncFx(() -> work.start(
+                        task -> {
+                            do {
+                                asked.incrementAndGet();
+                            } while (!task.cancelled().getAsBoolean() && went.incrementAndGet() > 0);
+                            return "";
+                        },
+                        r -> {},
+                        r -> {}))
+                .get();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> went.get() > 100);
+        long during = Precedence.ledger(() -> {
+            long before = went.get();
+            for (int i = 0; i < 100_000; i++) {
+                Thread.onSpinWait();
+            }
+            return went.get() - before;
+        });
+        assertThat(during).as("the one that was just asking").isLessThanOrEqualTo(1);
+        long then = went.get();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> went.get() > then + 100);
+        work.close();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> asked.get() > went.get());
     }
 }
