@@ -31,8 +31,8 @@ import ration.why.Why;
 @Command(
         name = "check",
         mixinStandardHelpOptions = true,
-        description = "Prints ledger, findings and the case matrix of a document. Exit code 0: nothing Short; "
-                + "1: something Short; 2: the file cannot be used.")
+        description = "Prints ledger, findings and the case matrix of a document. Exit code 0: nothing fails; "
+                + "1: something fails; 2: the file cannot be used.")
 final class CheckCommand implements Callable<Integer> {
 
     @Spec
@@ -74,7 +74,7 @@ final class CheckCommand implements Callable<Integer> {
         } else {
             out.print(json ? asJson(assessment) : asText(assessment));
         }
-        boolean anyShort = assessment.findings().stream().anyMatch(f -> f.verdict() == Verdict.SHORT);
+        boolean anyShort = assessment.findings().stream().anyMatch(f -> f.verdict() == Verdict.FAILS);
         return anyShort ? 1 : 0;
     }
 

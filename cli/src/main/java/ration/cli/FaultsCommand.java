@@ -24,8 +24,8 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "faults",
         mixinStandardHelpOptions = true,
-        description = "One part fails: flow left at once, minutes until Short, what shows it, the way out. Exit code"
-                + " 0: none is Short;"
+        description = "One part fails: flow left at once, minutes until flow fails, what shows it, the way out. Exit code"
+                + " 0: none fails;"
                 + " 1: some are; 2: the file cannot be used.")
 final class FaultsCommand implements Callable<Integer> {
 
@@ -49,7 +49,7 @@ final class FaultsCommand implements Callable<Integer> {
         Assessment a = found.get();
         List<FaultAnswer> answers = FaultSearch.of(a);
         spec.commandLine().getOut().print(json ? asJson(a, answers) : asText(a, answers));
-        return answers.stream().anyMatch(f -> f.verdict() == Verdict.SHORT) ? 1 : 0;
+        return answers.stream().anyMatch(f -> f.verdict() == Verdict.FAILS) ? 1 : 0;
     }
 
     private static String asText(Assessment a, List<FaultAnswer> answers) {

@@ -117,7 +117,7 @@ final class FlyCommand implements Callable<Integer> {
         spec.commandLine()
                 .getOut()
                 .print(form.json ? asJson(a, f) : form.csv ? FlightTable.csv(a.project(), f) : asText(a, f));
-        return f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN ? 1 : 0;
+        return f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN ? 1 : 0;
     }
 
     private static String clock(double minutes) {

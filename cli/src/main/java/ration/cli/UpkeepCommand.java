@@ -57,7 +57,7 @@ final class UpkeepCommand implements Callable<Integer> {
         spec.commandLine()
                 .getOut()
                 .print(json ? asJson(p, due, day) : calendar ? UpkeepFiles.calendar(p, day) : asText(p, due, day));
-        return due.stream().anyMatch(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN) ? 1 : 0;
+        return due.stream().anyMatch(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN) ? 1 : 0;
     }
 
     private static String asText(Project p, List<Due> due, LocalDate day) {

@@ -209,12 +209,12 @@ class CommandsTest {
                 .contains(
                         "R3: size was 5/16, now 3/8",
                         "Ledger",
-                        "Short \u2192 Holds",
+                        "Fails \u2192 Holds",
                         "Tests that count no more\n  none");
         assertThat(run("diff", better.toString(), before.toString(), "--json")).isEqualTo(1);
         JsonNode json = new ObjectMapper().readTree(out.toString());
         assertThat(json.get("ledger")).hasSize(4);
-        assertThat(json.get("findings").findValuesAsText("after")).contains("Short");
+        assertThat(json.get("findings").findValuesAsText("after")).contains("Fails");
         assertThat(run("diff", "demo", folder.resolve("none.ration").toString()))
                 .isEqualTo(2);
     }
@@ -227,7 +227,7 @@ class CommandsTest {
                 .contains(
                         "Ledger",
                         "Flow margin",
-                        "Short",
+                        "Fails",
                         "Take-off run 12\u00b0, +0.25 g, FUSELAGE",
                         "Climb 17\u00b0, FUSELAGE",
                         "Not shown",
@@ -235,7 +235,7 @@ class CommandsTest {
                         "from memory");
         int code = run("check", saved(fixed(demo)).toString());
         assertThat(code).as(out.toString()).isZero();
-        assertThat(out.toString()).contains("Holds").doesNotContain("Short ");
+        assertThat(out.toString()).contains("Holds").doesNotContain("Fails ");
     }
 
     /** One part fails: words by group, an object a fault in JSON with null for what has no end or is not known. */
@@ -381,8 +381,8 @@ class CommandsTest {
             assertThat(root.path("cases").path(i).path("mass_residual_m3_s").asDouble())
                     .isLessThan(1e-9);
         }
-        assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("Short");
-        assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Short");
+        assertThat(root.path("ledger").path(0).path("verdict").asText()).isEqualTo("Fails");
+        assertThat(root.path("findings").path(0).path("verdict").asText()).isEqualTo("Fails");
     }
 
     /** Unusable fuel, vapor and what is open stand beside the flow margin, in words and as JSON. */
@@ -395,7 +395,7 @@ class CommandsTest {
         JsonNode ledger = new ObjectMapper().readTree(out.toString()).path("ledger");
         assertThat(ledger)
                 .extracting(e -> e.path("verdict").asText())
-                .containsExactly("Holds", "Holds", "Thin", "Short");
+                .containsExactly("Holds", "Holds", "Thin", "Fails");
     }
 
     @Test

@@ -39,7 +39,7 @@ public record SignOff(List<Point> points, List<Accepted> accepted, List<Issued> 
      * @param name of the inspector
      * @param reason in their own words
      * @param on day
-     * @param as what was found then, for eyes: Short; 1.20 x ...
+     * @param as what was found then, for eyes: Fails; 1.20 x ...
      * @param found the same as it is compared; empty in documents of version 1, which are told by their words
      */
     public record Accepted(String finding, String name, String reason, LocalDate on, String as, String found) {

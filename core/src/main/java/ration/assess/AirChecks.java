@@ -138,7 +138,7 @@ final class AirChecks {
                     a.tank().id(),
                     "Vent of " + a.tank().name(),
                     a.tank().id(),
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Finding.MISSED,
                     u -> "It leads" + " round and never outside: no air comes in.",
                     "14 CFR 23.975(a)" + PART,
@@ -168,7 +168,7 @@ final class AirChecks {
         boolean sized = project.brief().practice().asks().ventSize();
         double ratio = sized ? Math.min(MOST_DROP / drop, thumb) : MOST_DROP / drop;
         Verdict verdict =
-                ratio < 1 ? Verdict.SHORT : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
+                ratio < 1 ? Verdict.FAILS : MOST_DROP / drop < 1 + Verdict.THIN_SHARE ? Verdict.THIN : Verdict.HOLDS;
         String only = thumb >= 1 || MOST_DROP / drop < 1
                 ? ""
                 : sized
@@ -273,12 +273,12 @@ final class AirChecks {
                         item,
                         "Blocked vent of " + name,
                         item,
-                        b.outlasts() ? Verdict.HOLDS : Verdict.SHORT,
+                        b.outlasts() ? Verdict.HOLDS : Verdict.FAILS,
                         b.outlasts() ? Finding.MET : Finding.MISSED,
                         u -> b.outlasts()
                                 ? "In every attitude, full or not, its fuel ends before the trapped air holds it back."
                                 : "At take-off"
-                                        + " demand flow is short "
+                                        + " demand flow fails "
                                         + (b.soonest().seconds() < 1
                                                 ? "at once on the ground, there is hardly any air to thin, after "
                                                 : "after " + minutes(b.soonest()) + " on the ground to ")
@@ -320,7 +320,7 @@ final class AirChecks {
                     f.item(),
                     "Low point without a drain, " + name(f),
                     f.item(),
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Finding.MISSED,
                     u -> at(u, f) + " lies lower than what it joins with the aircraft parked: water stays there.",
                     "14 CFR 23.999(a)" + PART,
@@ -351,7 +351,7 @@ final class AirChecks {
                 item,
                 "Vent trap, " + name(spots.get(0)),
                 item,
-                Verdict.SHORT,
+                Verdict.FAILS,
                 Finding.MISSED,
                 u -> at(u, spots.get(0))
                         + (spots.size() == 1 ? " is a low spot" : " is the first of " + spots.size() + " low spots")

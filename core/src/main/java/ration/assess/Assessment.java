@@ -588,10 +588,10 @@ public record Assessment(
                 .worse(sureOf);
     }
 
-    /** Findings that are not yet good: Short and Not shown. */
+    /** Findings that are not yet good: Fails and Not shown. */
     public long open() {
         return findings().stream()
-                .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
                 .count();
     }
 

@@ -56,7 +56,7 @@ final class BuildChecks {
                         j.id(),
                         "Joint of " + j.run().name() + " at " + j.at(),
                         j.run(),
-                        Verdict.SHORT,
+                        Verdict.FAILS,
                         Finding.MISSED,
                         u -> j.message(),
                         "37\u00b0 flares, pipe threads and hose families: AC 43.13-1B" + " (from memory)",
@@ -207,7 +207,7 @@ final class BuildChecks {
                     run.id(),
                     "Clamps of " + run.name(),
                     run,
-                    fits ? Verdict.HOLDS : Verdict.SHORT,
+                    fits ? Verdict.HOLDS : Verdict.FAILS,
                     fits ? Finding.MET : Finding.MISSED,
                     u -> "A clamp for " + close(u, holds) + " on a tube of " + close(u, outer) + ".",
                     Checks.PRACTICE,
@@ -239,13 +239,13 @@ final class BuildChecks {
                     is / wanted,
                     u -> close(u, is) + " against at least " + close(u, wanted) + ".",
                     source,
-                    verdict == Verdict.SHORT ? remedy : "");
+                    verdict == Verdict.FAILS ? remedy : "");
         }
     }
 
     private void limit(
             Check check, String of, String title, Run run, double is, double most, String source, String remedy) {
-        Verdict verdict = is > most * (1 + 1e-9) ? Verdict.SHORT : Verdict.HOLDS;
+        Verdict verdict = is > most * (1 + 1e-9) ? Verdict.FAILS : Verdict.HOLDS;
         add(
                 check,
                 of,
@@ -255,7 +255,7 @@ final class BuildChecks {
                 Math.min(Finding.MET, most / is),
                 u -> "Every " + u.text(is, Dimension.LENGTH) + ", at most " + u.text(most, Dimension.LENGTH) + ".",
                 source,
-                verdict == Verdict.SHORT ? remedy : "");
+                verdict == Verdict.FAILS ? remedy : "");
     }
 
     /** Wrong only outside both recalled series; the overlap is the target. */
@@ -284,7 +284,7 @@ final class BuildChecks {
                 run.id(),
                 "Torque of " + run.name(),
                 run,
-                outside ? Verdict.SHORT : off ? Verdict.THIN : Verdict.HOLDS,
+                outside ? Verdict.FAILS : off ? Verdict.THIN : Verdict.HOLDS,
                 outside ? Finding.MISSED : off ? 1.02 : Finding.MET,
                 words,
                 LineRules.TUBE_SOURCE + "; two series recalled",
@@ -324,7 +324,7 @@ final class BuildChecks {
                 run.id(),
                 "Length supplied for " + run.name(),
                 run,
-                tooShort || tooLong ? Verdict.SHORT : Verdict.HOLDS,
+                tooShort || tooLong ? Verdict.FAILS : Verdict.HOLDS,
                 tooShort ? have / least : tooLong ? most / have * 0.95 : Finding.MET,
                 u -> u.text(have, Dimension.LENGTH) + " supplied, "
                         + (hose
@@ -351,7 +351,7 @@ final class BuildChecks {
                     run.id(),
                     "Movement of " + run.name(),
                     run,
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Finding.MISSED,
                     u -> "Its ends move against each other, and it is "
                             + made.label().toLowerCase(Locale.ROOT) + ".",
@@ -364,7 +364,7 @@ final class BuildChecks {
                     run.id(),
                     "Nothing temporary flies",
                     run,
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Finding.MISSED,
                     u -> run.name() + " is marked as fitted for ground runs only.",
                     Checks.PRACTICE,
@@ -378,7 +378,7 @@ final class BuildChecks {
                     run.id(),
                     "Size and construction of " + run.name(),
                     run,
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Finding.MISSED,
                     u -> made.label() + " with the size " + run.size().label() + ".",
                     Checks.PRACTICE,
@@ -408,7 +408,7 @@ final class BuildChecks {
                 run.id(),
                 "Fire resistance of " + run.name(),
                 run,
-                holds ? Verdict.HOLDS : Verdict.SHORT,
+                holds ? Verdict.HOLDS : Verdict.FAILS,
                 holds ? Finding.MET : Finding.MISSED,
                 u -> made.label()
                         + (run.build().marks().sleeved()

@@ -251,7 +251,7 @@ public final class CaseAnswer {
     public Verdict verdict() {
         Verdict found = !judged || !answered()
                 ? Verdict.NOT_SHOWN
-                : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.SHORT;
+                : capacity.usable() ? Verdict.atLeast(margin(), factor) : Verdict.FAILS;
         return found.shownIf(unsaid.flowSaid());
     }
 

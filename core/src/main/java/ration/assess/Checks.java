@@ -12,7 +12,7 @@ final class Checks {
 
     static final String PRACTICE = "Common practice, no source";
 
-    /** Short, Not shown, Thin, Holds; within each by ratio. */
+    /** Fails, Not shown, Thin, Holds; within each by ratio. */
     static final Comparator<Finding> WORST_FIRST =
             Comparator.comparing(Finding::verdict).reversed().thenComparing(Ties.least(Finding::ratio));
 

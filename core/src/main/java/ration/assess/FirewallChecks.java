@@ -40,7 +40,7 @@ final class FirewallChecks {
                     b.id(),
                     b.name() + " in the firewall",
                     b.id(),
-                    in ? Verdict.HOLDS : Verdict.SHORT,
+                    in ? Verdict.HOLDS : Verdict.FAILS,
                     in ? Finding.MET : Finding.MISSED,
                     u -> "It stands " + u.text(off, Dimension.LENGTH) + " off the firewall at station "
                             + u.text(wall.station().si(), Dimension.LENGTH) + ".",
@@ -61,7 +61,7 @@ final class FirewallChecks {
                             item.id(),
                             "Shut-off behind the firewall",
                             item.id(),
-                            behind ? Verdict.HOLDS : Verdict.SHORT,
+                            behind ? Verdict.HOLDS : Verdict.FAILS,
                             behind ? Finding.MET : Finding.MISSED,
                             u -> item.name() + (behind ? " is" : " is not")
                                     + " on the cabin side: station "

@@ -203,7 +203,7 @@ final class FlowChecks {
                                 + String.format(Locale.ROOT, "%.2f\u00d7", l.margin())
                                 + (l.ratio() >= 1
                                         ? "."
-                                        : ", which is still short: a step of several. Flow ranks what buys margin."))
+                                        : ", which still fails: a step of several. Flow ranks what buys margin."))
                         .orElse("Try " + up.shortName() + ".");
     }
 
@@ -221,7 +221,7 @@ final class FlowChecks {
                             tank.id(),
                             "No overflow between tanks",
                             tank.id(),
-                            Verdict.SHORT,
+                            Verdict.FAILS,
                             Finding.MISSED,
                             u -> tank.name() + " fills at " + u.text(filling, Dimension.FLOW)
                                     + " while full: it runs over its vent. " + c.label(system, u) + ".",
@@ -246,7 +246,7 @@ final class FlowChecks {
                     "",
                     "Inlet pressure at take-off demand",
                     system.inlet().get().id(),
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     Math.min(0.99, never.get().margin()),
                     u -> never.get().demand().reason() + " " + never.get().label(system, u) + ".",
                     "14 CFR 23.955(a) before 2017 (from memory), as a guide",
@@ -264,7 +264,7 @@ final class FlowChecks {
                 .ifPresent(c -> {
                     double left = c.inletPressureAtDemand(system).getAsDouble();
                     double least = inlet.minimumPressure().si();
-                    Verdict shown = left < least ? Verdict.SHORT : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
+                    Verdict shown = left < least ? Verdict.FAILS : left < least * 1.05 ? Verdict.THIN : Verdict.HOLDS;
                     Verdict verdict = unanswered ? shown.worse(Verdict.NOT_SHOWN) : shown;
                     findings.add(new Finding(
                                     Check.FLOW_INLET_PRESSURE,
@@ -272,7 +272,7 @@ final class FlowChecks {
                                     "Inlet pressure at take-off demand",
                                     inlet.id(),
                                     verdict,
-                                    shown == Verdict.SHORT && !(least > 0)
+                                    shown == Verdict.FAILS && !(least > 0)
                                             ? Finding.MISSED
                                             : least > 0 ? Math.max(0, left / least) : Finding.MET,
                                     u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "

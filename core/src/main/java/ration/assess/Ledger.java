@@ -92,7 +92,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
         Map<String, Verdict> checks = new LinkedHashMap<>();
         a.findings().forEach(f -> checks.merge(f.countsAs(), f.verdict(), Verdict::worse));
         long shortOnes =
-                checks.values().stream().filter(v -> v == Verdict.SHORT).count();
+                checks.values().stream().filter(v -> v == Verdict.FAILS).count();
         long open = shortOnes
                 + checks.values().stream().filter(v -> v == Verdict.NOT_SHOWN).count();
         Verdict worst = a.findings().stream().map(Finding::verdict).reduce(Verdict.HOLDS, Verdict::worse);
@@ -103,7 +103,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                 open + " of " + checks.size(),
                 worst,
                 worst == Verdict.HOLDS || worst == Verdict.THIN ? Finding.MET : good,
-                shortOnes + " short, " + (open - shortOnes) + " not shown");
+                shortOnes + " fail, " + (open - shortOnes) + " not shown");
         Entry unusable = a.governingTank()
                 .map(t -> new Entry(
                                 "Unusable",
@@ -164,7 +164,7 @@ public record Ledger(Entry flow, Entry unusable, Entry vapor, Entry open) {
                     "Vapor",
                     "",
                     "boils",
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     0,
                     boiling.get().label(a.project().system(), units));
         }

@@ -48,7 +48,7 @@ final class PathChecks {
                 "",
                 "A valve shuts every way to the engine",
                 open.map(Tank::id).orElse(""),
-                open.isEmpty() ? Verdict.HOLDS : Verdict.SHORT,
+                open.isEmpty() ? Verdict.HOLDS : Verdict.FAILS,
                 open.isEmpty() ? Finding.MET : Finding.MISSED,
                 u -> open.map(t -> "From " + t.name()
                                 + " fuel comes to the engine past every shut-off and every selector"
@@ -80,7 +80,7 @@ final class PathChecks {
                 "",
                 "A filter on every way to the engine",
                 open.map(Tank::id).orElse(""),
-                open.isEmpty() ? Verdict.HOLDS : screens ? Verdict.NOT_SHOWN : Verdict.SHORT,
+                open.isEmpty() ? Verdict.HOLDS : screens ? Verdict.NOT_SHOWN : Verdict.FAILS,
                 open.isEmpty() ? Finding.MET : Finding.MISSED,
                 u -> open.map(t -> "From " + t.name() + " fuel comes to the engine past every strainer and" + " filter"
                                 + (screens

@@ -143,7 +143,7 @@ final class PressureChecks {
                                         .orElse("") + ".",
                         "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide; "
                                 + Method.source(i.maximumPressure().orElseThrow()),
-                        verdict == Verdict.SHORT ? "A regulator, or a pump of less pressure." : "")
+                        verdict == Verdict.FAILS ? "A regulator, or a pump of less pressure." : "")
                 .with(Measure.atMost(found, limit, Dimension.PRESSURE)));
     }
 
@@ -183,7 +183,7 @@ final class PressureChecks {
                                         + ". Each line is asked for what it stands itself: side by side the"
                                         + " strongest pump, in series the sum."),
                 LineRules.RATING_SOURCE,
-                verdict == Verdict.SHORT ? "Use a construction rated for it, or a relief." : ""));
+                verdict == Verdict.FAILS ? "Use a construction rated for it, or a relief." : ""));
     }
 
     private static String why(FlowAnswer a) {
@@ -255,7 +255,7 @@ final class PressureChecks {
                     regulator.id(),
                     title,
                     regulator.id(),
-                    off ? Verdict.SHORT : Verdict.HOLDS,
+                    off ? Verdict.FAILS : Verdict.HOLDS,
                     !off ? Finding.MET : over ? w.wanted() / w.pressure() : Math.max(0, w.pressure() / w.wanted()),
                     u -> u.text(lowest, Dimension.PRESSURE)
                             + " to " + u.text(highest, Dimension.PRESSURE) + " from idle to take-off; furthest off at "
@@ -290,7 +290,7 @@ final class PressureChecks {
                         header.id(),
                         header.name() + " stays wet",
                         header.id(),
-                        Verdict.SHORT,
+                        Verdict.FAILS,
                         Finding.MISSED,
                         u -> never.get().demand().reason() + " " + never.get().label(basis.system(), u) + ".",
                         PRACTICE,
@@ -334,7 +334,7 @@ final class PressureChecks {
                             header.id(),
                             header.name() + " stays wet",
                             header.id(),
-                            Verdict.SHORT,
+                            Verdict.FAILS,
                             c.demand().inletFlow() / c.need(),
                             u -> "It takes in "
                                     + u.text(c.demand().inletFlow(), Dimension.FLOW) + " of "
@@ -367,7 +367,7 @@ final class PressureChecks {
                         "",
                         "No air drawn from an empty tank",
                         c.demand().airDrawn().get(0).split("\\.")[0],
-                        Verdict.SHORT,
+                        Verdict.FAILS,
                         Finding.MISSED,
                         u -> c.obstacle(basis.system()) + " The fuel in the other tank is" + " out of reach. "
                                 + c.label(basis.system(), u) + ".",
@@ -388,7 +388,7 @@ final class PressureChecks {
                 && electric.stream().allMatch(p -> p.build().wiring().apart());
         boolean second = pumps.size() > 1;
         String id = pumps.get(0).id();
-        Verdict verdict = !second ? Verdict.SHORT : engine || apart ? Verdict.HOLDS : Verdict.NOT_SHOWN;
+        Verdict verdict = !second ? Verdict.FAILS : engine || apart ? Verdict.HOLDS : Verdict.NOT_SHOWN;
         findings.add(new Finding(
                 Check.FLOW_SECOND_PUMP,
                 "",

@@ -65,7 +65,7 @@ final class ProofChecks {
                         ? ""
                         : p.verdict() == Verdict.THIN
                                 ? "Look at it again."
-                                : p.verdict() == Verdict.SHORT
+                                : p.verdict() == Verdict.FAILS
                                         ? "Mend what it shows, then test again."
                                         : "Run it on the Hangar tests page.");
         return counts ? p.outcome().measure().map(f::with).orElse(f) : f;

@@ -82,7 +82,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
 
     private static Optional<Sureness> found(Assessment a, BooleanSupplier stop) {
         if (a.governing().isEmpty()
-                || a.governing().get().verdict() == Verdict.SHORT
+                || a.governing().get().verdict() == Verdict.FAILS
                         && !a.governing().get().capacity().usable()) {
             return Optional.empty();
         }
@@ -125,7 +125,7 @@ public record Sureness(List<Deciding> deciding, double guessed, int shorts, int 
         }
         double off = (c.ratio() - 1) / Math.sqrt(Math.max(1e-18, variance));
         // what is short, or not shown anyway, needs no samples
-        if (c.verdict() == Verdict.SHORT || c.verdict() == Verdict.NOT_SHOWN || off > FAR) {
+        if (c.verdict() == Verdict.FAILS || c.verdict() == Verdict.NOT_SHOWN || off > FAR) {
             return Optional.of(new Sureness(deciding, guessed, 0, 0));
         }
         Draws.Samples s = Draws.sample(

@@ -206,7 +206,7 @@ final class TankChecks {
         double space = t.expansion();
         boolean clear = t.tank().vent().isPresent()
                 && t.tank().fitout().vent().flatMap(v -> v.to()).isEmpty();
-        Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.SHORT;
+        Verdict verdict = space >= need ? Verdict.atLeast(space, need) : clear ? Verdict.HOLDS : Verdict.FAILS;
         findings.add(finding(
                         Check.TANK_EXPANSION,
                         "",
@@ -262,7 +262,7 @@ final class TankChecks {
                 continue;
             }
             Verdict verdict =
-                    finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need) : Verdict.SHORT;
+                    finger.isEmpty() ? Verdict.NOT_SHOWN : mesh && wide ? Verdict.atLeast(clear, need) : Verdict.FAILS;
             String which = t.tank().outlets().size() > 1 ? " " + o.name() : "";
             findings.add(new Finding(
                     Check.TANK_SCREEN,

@@ -138,10 +138,10 @@ public record VaporAnswer(CaseAnswer look, Air air, Gap gap, Heat heat, HeatFigu
             return Verdict.NOT_SHOWN;
         }
         if (!heatSaid(look, heat)) {
-            return degrees() < needed() ? Verdict.SHORT : Verdict.NOT_SHOWN;
+            return degrees() < needed() ? Verdict.FAILS : Verdict.NOT_SHOWN;
         }
         Verdict found =
-                degrees() < needed() ? Verdict.SHORT : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
+                degrees() < needed() ? Verdict.FAILS : degrees() < needed() + THIN ? Verdict.THIN : Verdict.HOLDS;
         return found.shownIf(look.unsaid().demandSaid());
     }
 

@@ -90,7 +90,7 @@ final class VaporChecks {
     }
 
     /**
-     * A case that boils with the fuel no warmer than it is asked for has no gap to give: Short, whatever the others
+     * A case that boils with the fuel no warmer than it is asked for has no gap to give: Fails, whatever the others
      * leave.
      */
     private void boils(Check check, String of, String title, CaseAnswer c) {
@@ -99,7 +99,7 @@ final class VaporChecks {
                 of,
                 title,
                 "",
-                Verdict.SHORT,
+                Verdict.FAILS,
                 Finding.MISSED,
                 u -> c.label(system, u) + ", no warmer than "
                         + u.temperature(c.condition().fuelKelvin(), 0) + ": "
@@ -209,7 +209,7 @@ final class VaporChecks {
                             t.runs().get(0),
                             "Trapped fuel in " + where,
                             t.runs().get(0),
-                            gives ? Verdict.THIN : Verdict.SHORT,
+                            gives ? Verdict.THIN : Verdict.FAILS,
                             gives ? ADVICE : Finding.MISSED,
                             u -> UnitSystem.figure(t.volume() * 1e6, 0) + " mL can be shut in with nothing"
                                     + " to relieve it: in rigid line about "

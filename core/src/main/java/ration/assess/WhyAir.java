@@ -65,7 +65,7 @@ public final class WhyAir {
     /** How long a shut vent lets a tank feed. */
     public static Why blocked(Project project, AirAnswer.Blocked b) {
         return Why.by(
-                "Minutes until flow is short",
+                "Minutes until flow fails",
                 Term.of(b.soonest().seconds(), Dimension.TIME),
                 Term.of(b.soonest().volume(), Dimension.VOLUME)
                         .over(Term.of(project.brief().demand(), Dimension.FLOW)),

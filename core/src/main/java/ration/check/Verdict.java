@@ -5,7 +5,7 @@ public enum Verdict {
     HOLDS("Holds"),
     THIN("Thin"),
     NOT_SHOWN("Not shown"),
-    SHORT("Short");
+    FAILS("Fails");
 
     /** Share past the requirement up to which a result counts as Thin. */
     public static final double THIN_SHARE = 0.05;
@@ -23,7 +23,7 @@ public enum Verdict {
     /** The verdict on a result that should be at least the need; both positive. */
     public static Verdict atLeast(double result, double need) {
         double ratio = result / need;
-        return ratio < 1 ? SHORT : ratio < 1 + THIN_SHARE ? THIN : HOLDS;
+        return ratio < 1 ? FAILS : ratio < 1 + THIN_SHARE ? THIN : HOLDS;
     }
 
     /** This, or Not shown where that is worse, if what it rests on is not known. */

@@ -4,7 +4,7 @@
  * <p>{@link ration.check.Check} is the register of all checks, with the page each belongs to and whether it must
  * answer.
  *
- * <p>A verdict is Holds, Thin (within 5 % past the requirement), Short or Not shown; Not shown is never good. Citations
+ * <p>A verdict is Holds, Thin (within 5 % past the requirement), Fails or Not shown; Not shown is never good. Citations
  * are from memory and say so: they are a guide, no amateur-built aircraft must meet them, and the inspector, the
  * authority and the makers' instructions decide.
  */

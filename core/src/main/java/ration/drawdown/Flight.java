@@ -87,8 +87,8 @@ public record Flight(
 
         Verdict verdict() {
             return needs <= 0
-                    ? usable > 0 ? Verdict.HOLDS : Verdict.SHORT
-                    : usable <= 0 ? Verdict.SHORT : Verdict.atLeast(usable, needs);
+                    ? usable > 0 ? Verdict.HOLDS : Verdict.FAILS
+                    : usable <= 0 ? Verdict.FAILS : Verdict.atLeast(usable, needs);
         }
     }
 
@@ -106,7 +106,7 @@ public record Flight(
             return !sides
                     ? Verdict.HOLDS
                     : most > limit
-                            ? Verdict.SHORT
+                            ? Verdict.FAILS
                             : most > limit / (1 + Verdict.THIN_SHARE) ? Verdict.THIN : Verdict.HOLDS;
         }
     }
@@ -122,7 +122,7 @@ public record Flight(
     public record Reached(double burnt, double placards, double spilt, double endurance) {
 
         Verdict verdict() {
-            return burnt < placards - 1e-6 ? Verdict.SHORT : Verdict.HOLDS;
+            return burnt < placards - 1e-6 ? Verdict.FAILS : Verdict.HOLDS;
         }
     }
 
@@ -153,12 +153,12 @@ public record Flight(
     public Verdict landingVerdict() {
         // what ends before it lands is short, whatever is left in the tanks
         if (reached.endurance() < landing.minutes() - 1e-6 && trouble.isEmpty()) {
-            return Verdict.SHORT;
+            return Verdict.FAILS;
         }
         return !trouble.isEmpty()
                 ? Verdict.NOT_SHOWN
                 : firstTrouble().isPresent() || belowPlacard().isPresent()
-                        ? Verdict.SHORT
+                        ? Verdict.FAILS
                         : landing.verdict().shownIf(said);
     }
 

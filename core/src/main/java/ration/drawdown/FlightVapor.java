@@ -157,7 +157,7 @@ public record FlightVapor(
             return Verdict.NOT_SHOWN;
         }
         double d = least().get().degrees();
-        return (d < wanted ? Verdict.SHORT : d < wanted + THIN ? Verdict.THIN : Verdict.HOLDS).shownIf(demandSaid);
+        return (d < wanted ? Verdict.FAILS : d < wanted + THIN ? Verdict.THIN : Verdict.HOLDS).shownIf(demandSaid);
     }
 
     /** The least, with its place and time: +8.2 C, Engine pump, 0:26. */

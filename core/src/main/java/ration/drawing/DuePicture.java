@@ -57,7 +57,7 @@ public final class DuePicture {
         }
         marks.add(new Label(LEFT, axis + 28, "today", 11, true, Ink.INK, Anchor.START));
         List<Due> shown = new ArrayList<>(due.stream()
-                .filter(d -> d.verdict() == Verdict.SHORT
+                .filter(d -> d.verdict() == Verdict.FAILS
                         || d.verdict() == Verdict.NOT_SHOWN
                         || d.on().filter(o -> o.isBefore(end)).isPresent())
                 .toList());
@@ -77,7 +77,7 @@ public final class DuePicture {
                 continue;
             }
             free[row] = x + w + 14;
-            boolean bad = d.verdict() == Verdict.SHORT;
+            boolean bad = d.verdict() == Verdict.FAILS;
             double y = axis - (row + 1) * ROW + 4;
             marks.add(SchematicPart.line(x, axis, x, y, Pen.of(bad ? Ink.RUST : Ink.INK, 1)));
             marks.addAll(sign(d, x, axis));
@@ -94,12 +94,12 @@ public final class DuePicture {
     }
 
     private static LocalDate day(Due d, LocalDate today) {
-        return d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN ? today : d.on().orElse(today);
+        return d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN ? today : d.on().orElse(today);
     }
 
     /** A filled diamond is replaced, a ring is looked at. */
     private static List<Mark> sign(Due d, double x, double y) {
-        Ink ink = d.verdict() == Verdict.SHORT ? Ink.RUST : Ink.INK;
+        Ink ink = d.verdict() == Verdict.FAILS ? Ink.RUST : Ink.INK;
         return List.of(
                 d.part().life().ends() == Life.Ends.LOOK
                         ? new Disc(new Spot(x, y), 4, Ink.PANEL, Pen.of(ink, 1.6))

@@ -45,7 +45,7 @@ final class EngineBlock extends SchematicPart {
         CaseAnswer a = answer.get();
         Ink verdictInk =
                 switch (a.verdict()) {
-                    case SHORT -> Ink.RUST_TEXT;
+                    case FAILS -> Ink.RUST_TEXT;
                     case NOT_SHOWN -> Ink.SOFT;
                     default -> Ink.DEEP;
                 };

@@ -99,7 +99,7 @@ final class FlightStrips {
                 "Left less right, " + volume.symbol(),
                 "most " + UnitSystem.figure(volume.fromSi(flight.balance().most()), 1) + " at "
                         + FlightTable.clock(flight.balance().at()) + ", limit " + UnitSystem.figure(limit, 1),
-                flight.balanceVerdict() == Verdict.SHORT);
+                flight.balanceVerdict() == Verdict.FAILS);
         for (double v : new double[] {-limit, limit}) {
             marks.add(SchematicPart.line(x.fromPx(), y.at(v), x.toPx(), y.at(v), Pen.of(Ink.RUST, 1)));
             value(marks, y, v, 0);
@@ -148,7 +148,7 @@ final class FlightStrips {
                 "To boiling, \u00b0C",
                 "least " + v.words(project)
                         + (v.fuelSaid() ? ", wanted " + UnitSystem.figure(v.wanted(), 0) : ": which fuel is not said"),
-                v.verdict() == Verdict.SHORT || v.verdict() == Verdict.NOT_SHOWN);
+                v.verdict() == Verdict.FAILS || v.verdict() == Verdict.NOT_SHOWN);
         marks.add(new Box(
                 x.fromPx(),
                 y.at(v.wanted()),

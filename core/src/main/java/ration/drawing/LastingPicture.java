@@ -80,15 +80,15 @@ public final class LastingPicture {
             marks.add(new Label(
                     at - 6,
                     y.fromPx() - 6,
-                    "short at " + UnitSystem.figure(lasting.minutes(), 1),
+                    "flow fails at " + UnitSystem.figure(lasting.minutes(), 1),
                     11,
                     true,
                     Ink.RUST_TEXT,
                     Anchor.END));
         }
         String words = Double.isFinite(lasting.minutes())
-                ? "Inlet pressure falls until it is short after " + UnitSystem.figure(lasting.minutes(), 1) + " minutes"
-                : "Inlet pressure is not short in the " + UnitSystem.figure(last, 0) + " minutes looked at";
+                ? "Inlet pressure falls until flow fails after " + UnitSystem.figure(lasting.minutes(), 1) + " minutes"
+                : "Flow does not fail in the " + UnitSystem.figure(last, 0) + " minutes looked at";
         return new Picture(width, height, List.of(new Piece("", Kind.RUN, words, marks)));
     }
 }

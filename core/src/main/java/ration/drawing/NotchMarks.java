@@ -28,7 +28,7 @@ public final class NotchMarks {
                 0,
                 Ink.PANEL,
                 none ? Pen.of(Ink.SOFT, 1, 1.5, 2.0) : Pen.of(Ink.EDGE, 1)));
-        if (n.verdict() == Verdict.SHORT) {
+        if (n.verdict() == Verdict.FAILS) {
             double stop = Math.max(n.x() + 0.2 * n.width(), Math.min(end, notch - 3));
             for (double x = n.x(); x + n.height() <= stop; x += 4) {
                 marks.add(new Path(
@@ -57,7 +57,7 @@ public final class NotchMarks {
                     List.of(new Spot(notch, n.y() + 1), new Spot(notch, n.y() + n.height() - 1)),
                     false,
                     Ink.NONE,
-                    Pen.of(n.verdict() == Verdict.SHORT ? Ink.INK : Ink.PANEL, 1.4),
+                    Pen.of(n.verdict() == Verdict.FAILS ? Ink.INK : Ink.PANEL, 1.4),
                     0));
         }
         double half = n.height() < 8 ? 2.5 : 3.5;

@@ -278,7 +278,7 @@ public final class PathProfile {
     /** What the inlet lacks when the flow needed runs: the bracket at the end. */
     private void bracket() {
         OptionalDouble wanted = answer.pressureWanted(answer.need() * answer.factor());
-        if (needed.isEmpty() || wanted.isEmpty() || answer.verdict() != Verdict.SHORT) {
+        if (needed.isEmpty() || wanted.isEmpty() || answer.verdict() != Verdict.FAILS) {
             return;
         }
         Stretch last = needed.get(needed.size() - 1);

@@ -66,7 +66,7 @@ public final class SteepPicture {
                     at + 11,
                     least.isPresent()
                             ? "holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
-                            : "short on any",
+                            : "fails on any",
                     11,
                     false,
                     least.isPresent() ? Ink.INK : Ink.RUST_TEXT,
@@ -151,7 +151,7 @@ public final class SteepPicture {
                     .append(
                             least.isPresent()
                                     ? " holds from " + units.text(least.getAsDouble(), Dimension.VOLUME)
-                                    : " is short on any amount");
+                                    : " fails on any amount");
         }
         return said.append('.').toString();
     }

@@ -9,18 +9,18 @@ public enum Grade {
     DRY("dry", Verdict.HOLDS),
     /** Recorded with the day it is looked at again. */
     SMEAR("smear", Verdict.THIN),
-    WET("wet", Verdict.SHORT),
-    DRIP("drips", Verdict.SHORT),
-    RUNNING("runs", Verdict.SHORT),
+    WET("wet", Verdict.FAILS),
+    DRIP("drips", Verdict.FAILS),
+    RUNNING("runs", Verdict.FAILS),
     TIGHT("tight", Verdict.HOLDS),
-    BUBBLES("bubbles", Verdict.SHORT),
+    BUBBLES("bubbles", Verdict.FAILS),
     FREE("free", Verdict.HOLDS),
-    WEAK("weak", Verdict.SHORT),
-    BLOCKED("blocked", Verdict.SHORT),
+    WEAK("weak", Verdict.FAILS),
+    BLOCKED("blocked", Verdict.FAILS),
     FOUND("water found", Verdict.HOLDS),
-    MISSED("water missed", Verdict.SHORT),
+    MISSED("water missed", Verdict.FAILS),
     STARTED("started", Verdict.HOLDS),
-    NO_START("did not start", Verdict.SHORT);
+    NO_START("did not start", Verdict.FAILS);
 
     private final String word;
     private final Verdict verdict;

@@ -235,7 +235,7 @@ public final class Packet {
 
     private List<Finding> open() {
         return assessment.findings().stream()
-                .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
                 .toList();
     }
 
@@ -253,7 +253,7 @@ public final class Packet {
 
     private List<Due> due() {
         return Due.of(project.upkeep(), today).stream()
-                .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                 .toList();
     }
 
@@ -310,7 +310,7 @@ public final class Packet {
                 .toList();
         pages.page(
                 "Flow cases",
-                "the " + worst.size() + " of " + assessment.cases().size() + " nearest to short");
+                "the " + worst.size() + " of " + assessment.cases().size() + " nearest to failing");
         pages.table(
                 List.of(
                         new Column<CaseAnswer>("Case", 0.5, c -> c.label(project.system(), units)),
@@ -483,7 +483,7 @@ public final class Packet {
                                 0.1,
                                 f -> Double.isNaN(f.share()) ? "" : UnitSystem.figure(f.share(), 2) + "\u00d7"),
                         new Column<>(
-                                "Short in",
+                                "Flow fails in",
                                 0.12,
                                 f -> Double.isNaN(f.minutes())
                                         ? ""

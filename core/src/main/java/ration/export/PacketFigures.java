@@ -173,7 +173,7 @@ final class PacketFigures {
                         new Column<>("Blocked, soonest", 0.2, x -> x.blocked()
                                 .map(b -> b.outlasts()
                                         ? "outlasts the tank"
-                                        : "short after "
+                                        : "flow fails after "
                                                 + UnitSystem.figure(b.soonest().seconds() / 60, 1) + " min")
                                 .orElse("not computed"))),
                 assessment.air());

@@ -194,7 +194,7 @@ public final class TestCards {
         return line + 10;
     }
 
-    /** A ruler of readings with Short, Thin and Holds on it. */
+    /** A ruler of readings with Fails, Thin and Holds on it. */
     private double strip(Programme.Proof p, double at) throws IOException {
         String needs = p.outcome().needs().in(units).replaceAll("[^0-9.].*", "");
         if (needs.isEmpty()) {
@@ -218,8 +218,8 @@ public final class TestCards {
         for (double x : new double[] {EDGE, needAt, thin, EDGE + LEFT}) {
             pdf.line(x, top, x, top + 18, x == needAt ? 1.6 : 0.8, Ink.INK);
         }
-        pdf.box(EDGE + 8, top + 4, pdf.width("Short", 8, true) + 4, 11, Ink.PANEL);
-        pdf.text(EDGE + 10, top + 12, "Short", 8, true, Ink.INK);
+        pdf.box(EDGE + 8, top + 4, pdf.width("Fails", 8, true) + 4, 11, Ink.PANEL);
+        pdf.text(EDGE + 10, top + 12, "Fails", 8, true, Ink.INK);
         pdf.text(Math.min(thin + 6, EDGE + LEFT - 26), top + 12, "Holds", 8, true, Ink.INK);
         double step = high - low > 12 ? 5 : high - low > 6 ? 2 : 1;
         for (double v = Math.ceil(low / step) * step; v <= high + 1e-9; v += step) {

@@ -93,7 +93,7 @@ public record FaultAnswer(
     /** In which of four groups it stands. */
     public enum Group {
         NO_WAY_OUT("No way out", "nothing the pilot can switch brings the flow back"),
-        TOO_LATE("Seen too late", "seen less than a minute before it is short"),
+        TOO_LATE("Seen too late", "seen less than a minute before flow fails"),
         WAY_OUT("With a way out", "seen in time, and a switch brings it back"),
         NO_HARM("No harm", "the need is met with nothing done"),
         NOT_SHOWN("Not shown", "not computed: counts as not held");
@@ -120,7 +120,7 @@ public record FaultAnswer(
             case NOT_SHOWN -> Group.NOT_SHOWN;
             case HOLDS -> Group.NO_HARM;
             case THIN -> Group.WAY_OUT;
-            case SHORT -> wayOut.isEmpty() ? Group.NO_WAY_OUT : Group.TOO_LATE;
+            case FAILS -> wayOut.isEmpty() ? Group.NO_WAY_OUT : Group.TOO_LATE;
         };
     }
 }

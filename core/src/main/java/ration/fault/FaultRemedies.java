@@ -93,7 +93,7 @@ public final class FaultRemedies {
         // all others are asked only of what betters this one
         int shorts = better
                 ? (int) FaultSearch.of(then, ways, units, share -> {}, () -> false).stream()
-                        .filter(f -> f.verdict() == Verdict.SHORT)
+                        .filter(f -> f.verdict() == Verdict.FAILS)
                         .count()
                 : 0;
         return better

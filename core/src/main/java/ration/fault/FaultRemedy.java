@@ -9,6 +9,6 @@ import ration.project.Edit;
  * @param detail what it takes
  * @param edit does it
  * @param after the same fault then
- * @param shorts faults that end Short then, of all
+ * @param shorts faults that end in Fails then, of all
  */
 public record FaultRemedy(String title, String detail, Edit edit, FaultAnswer after, int shorts) {}

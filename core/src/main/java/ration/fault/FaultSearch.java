@@ -410,7 +410,7 @@ public final class FaultSearch {
                         0,
                         List.of(),
                         Optional.empty(),
-                        Verdict.SHORT,
+                        Verdict.FAILS,
                         "It boils on the hot day: " + where
                                 + ". Nothing fitted here shows it before; what arrives then is taken as nothing.")
                 : unknown(f, "Which fuel is bought is not said, so it is not known what boils more easily.");
@@ -522,7 +522,7 @@ public final class FaultSearch {
                 0,
                 List.of(new Seen("the engine runs rich or floods", 0)),
                 Optional.empty(),
-                Verdict.SHORT,
+                Verdict.FAILS,
                 "The inlet stands at "
                         + units.text(stands, Dimension.PRESSURE) + ", over the " + units.text(most, Dimension.PRESSURE)
                         + " it takes; without the failure it stands at "
@@ -538,7 +538,7 @@ public final class FaultSearch {
                 .toList();
         FaultAnswer worst = null;
         for (Row r : least) {
-            if (worst != null && worst.verdict() == Verdict.SHORT) {
+            if (worst != null && worst.verdict() == Verdict.FAILS) {
                 // nothing is worse: only whether it comes sooner
                 double soonest = worst.minutes();
                 double minutes = !headers || r.boils()
@@ -604,7 +604,7 @@ public final class FaultSearch {
         double lead = seen.isEmpty() ? 0 : minutes - seen.get(0).minutes();
         Verdict verdict = Double.isInfinite(minutes)
                 ? Verdict.HOLDS
-                : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.SHORT;
+                : out.isPresent() && lead >= TIME_TO_ACT ? Verdict.THIN : Verdict.FAILS;
         return in(f, r, harm, share, minutes, seen, out, verdict, why);
     }
 
@@ -644,7 +644,7 @@ public final class FaultSearch {
                 .sorted(Comparator.comparingDouble(r -> air(f, r)))
                 .toList()) {
             if (worst != null
-                    && worst.verdict() == Verdict.SHORT
+                    && worst.verdict() == Verdict.FAILS
                     && Double.isInfinite(Lasting.minutes(
                             assessment.basis().orElseThrow(),
                             r.now().condition(),

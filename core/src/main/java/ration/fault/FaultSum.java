@@ -23,7 +23,7 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
         return new FaultSum(
                 true,
                 found.size(),
-                count(found, Verdict.SHORT),
+                count(found, Verdict.FAILS),
                 count(found, Verdict.NOT_SHOWN),
                 found.stream().map(FaultAnswer::verdict).reduce(Verdict.HOLDS, Verdict::worse));
     }
@@ -41,7 +41,7 @@ public record FaultSum(boolean asked, int all, int shorts, int notShown, Verdict
 
     /** How many end short, in words. */
     public String shortWords() {
-        return asked ? shorts + " faults short" : "faults not asked";
+        return asked ? shorts + " faults fail" : "faults not asked";
     }
 
     /** How many are not computed, in words; nothing where none was asked. */

@@ -40,10 +40,15 @@ final class Version1 {
                 .map(p -> new SignOff.Point(then.finding(p.finding()), p.owner(), p.note()))
                 .toList();
         List<SignOff.Accepted> accepted = said.accepted().stream()
-                .map(a -> new SignOff.Accepted(then.finding(a.finding()), a.name(), a.reason(), a.on(), a.as(), ""))
+                .map(a -> new SignOff.Accepted(then.finding(a.finding()), a.name(), a.reason(), a.on(), verdict(a.as()), ""))
                 .toList();
         return read.withTests(read.tests().stream().map(then::record).toList())
                 .with(new SignOff(points, accepted, said.packets()));
+    }
+
+    /** The verdict Fails was called Short. */
+    private static String verdict(String as) {
+        return as.startsWith("Short;") ? "Fails;" + as.substring("Short;".length()) : as;
     }
 
     private HangarTest record(HangarTest test) {

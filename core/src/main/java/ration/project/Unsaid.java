@@ -10,7 +10,7 @@ import ration.model.FuelSystem;
 import ration.model.Measured;
 
 /**
- * The figures of the engine that the program put in and nobody said. What they decide may turn out Short, never better
+ * The figures of the engine that the program put in and nobody said. What they decide may turn out Fails, never better
  * than Not shown.
  *
  * @param demand take-off power, specific consumption

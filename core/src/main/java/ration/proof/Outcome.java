@@ -69,7 +69,7 @@ public record Outcome(
     /** The same figures, not shown, and why. */
     Outcome notShown(Wording why) {
         return new Outcome(
-                verdict == Verdict.SHORT ? Verdict.SHORT : Verdict.NOT_SHOWN,
+                verdict == Verdict.FAILS ? Verdict.FAILS : Verdict.NOT_SHOWN,
                 Math.min(ratio, 1),
                 needs,
                 predicted,

@@ -156,7 +156,7 @@ final class Outcomes {
         double all = top.get().before().si() + top.get().metered().get().si();
         double off = Math.abs(all - f.full()) / f.full();
         return Outcome.measured(
-                off <= 0.02 ? Verdict.HOLDS : off <= 0.05 ? Verdict.THIN : Verdict.SHORT,
+                off <= 0.02 ? Verdict.HOLDS : off <= 0.05 ? Verdict.THIN : Verdict.FAILS,
                 1.05 - off,
                 Measure.atMost(off, 0.05, Dimension.NUMBER),
                 u -> "within 5 %",
@@ -314,7 +314,7 @@ final class Outcomes {
         boolean holds = shut.getAsDouble() <= allowed;
         return said(
                 Outcome.measured(
-                        runs && holds ? Verdict.HOLDS : Verdict.SHORT,
+                        runs && holds ? Verdict.HOLDS : Verdict.FAILS,
                         runs && holds ? 1.5 : 0.8,
                         Measure.atMost(
                                 shut.getAsDouble(),
@@ -427,7 +427,7 @@ final class Outcomes {
         Verdict worst = bad.stream()
                 .map(r -> r.grade().get() == Grade.SMEAR
                                 && !brief.practice().asks().smear()
-                        ? Verdict.SHORT
+                        ? Verdict.FAILS
                         : r.grade().get().verdict())
                 .reduce(Verdict.HOLDS, Verdict::worse);
         String seen = bad.isEmpty()
@@ -441,8 +441,8 @@ final class Outcomes {
                                                 + r.grade().get().word())
                                         .toList())
                         + (bad.size() > 3 ? " and " + (bad.size() - 3) + " more" : "");
-        if (worst == Verdict.SHORT) {
-            return Outcome.seen(Verdict.SHORT, needs, seen, seen + ".");
+        if (worst == Verdict.FAILS) {
+            return Outcome.seen(Verdict.FAILS, needs, seen, seen + ".");
         }
         OptionalDouble said = figure.isEmpty() ? OptionalDouble.of(least) : sheet.figure(figure);
         if (pieces.isEmpty() || !open.isEmpty() || said.isEmpty() || said.getAsDouble() < least) {
@@ -508,18 +508,18 @@ final class Outcomes {
                 + (both ? ", at one temperature" : "") + ".";
         Outcome seen = looked(sheet, "", 0, Unit.ONE, "no bubbles");
         boolean bladder = start.getAsDouble() < need - 1e-6;
-        Verdict v = seen.verdict() == Verdict.SHORT || drop > TIGHT
-                ? Verdict.SHORT
+        Verdict v = seen.verdict() == Verdict.FAILS || drop > TIGHT
+                ? Verdict.FAILS
                 : bladder ? Verdict.THIN : Verdict.HOLDS;
         Outcome found = Outcome.measured(
                 v,
-                v == Verdict.SHORT ? 0.5 : start.getAsDouble() / need,
+                v == Verdict.FAILS ? 0.5 : start.getAsDouble() / need,
                 Measure.atLeast(start.getAsDouble(), need, Dimension.PRESSURE),
                 needs,
                 NOTHING,
                 measured,
                 u -> words.in(u)
-                        + (seen.verdict() == Verdict.SHORT ? " " + seen.words().in(u) : "")
+                        + (seen.verdict() == Verdict.FAILS ? " " + seen.words().in(u) : "")
                         + (bladder && v == Verdict.THIN ? " Enough for a bladder alone." : ""));
         if (start.getAsDouble() < least - 1e-6) {
             return found.notShown(u -> u.text(least, Dimension.PRESSURE) + " are asked.");
@@ -547,7 +547,7 @@ final class Outcomes {
                 UnitSystem.figure(drops.getAsDouble(), 0) + (drops.getAsDouble() == 1 ? " drop in " : " drops in ")
                         + UnitSystem.figure(Unit.MINUTE.fromSi(watched.getAsDouble()), 0) + " min";
         if (drops.getAsDouble() > 0) {
-            return Outcome.seen(Verdict.SHORT, needs, said, said + ".");
+            return Outcome.seen(Verdict.FAILS, needs, said, said + ".");
         }
         return watched.getAsDouble() < Unit.MINUTE.toSi(minutes) - 1e-6
                 ? Outcome.open(u -> needs, NOTHING, u -> said, u -> said + ": not long enough.")
@@ -580,7 +580,7 @@ final class Outcomes {
         }
         if (!rises) {
             return Outcome.seen(
-                    Verdict.SHORT,
+                    Verdict.FAILS,
                     "one reading an amount",
                     pairs.size() + " pairs",
                     "It does not go one way: two amounts show alike.");
@@ -630,7 +630,7 @@ final class Outcomes {
                 / mean;
         String figure = UnitSystem.figure(mean, 0) + " pulses a gallon";
         return Outcome.measured(
-                scatter <= 0.015 ? Verdict.HOLDS : scatter <= 0.03 ? Verdict.THIN : Verdict.SHORT,
+                scatter <= 0.015 ? Verdict.HOLDS : scatter <= 0.03 ? Verdict.THIN : Verdict.FAILS,
                 1.03 - scatter + 0.02,
                 Measure.atMost(scatter, 0.03, Dimension.NUMBER),
                 u -> "within 3 %",
@@ -654,7 +654,7 @@ final class Outcomes {
                 .max(java.util.Comparator.comparingDouble(r -> Math.abs(r.si("shows") - r.si("height") * weight)))
                 .orElseThrow();
         double off = Math.abs(worst.si("shows") - worst.si("height") * weight);
-        Verdict v = off <= TIGHT ? Verdict.HOLDS : off <= 2 * TIGHT ? Verdict.THIN : Verdict.SHORT;
+        Verdict v = off <= TIGHT ? Verdict.HOLDS : off <= 2 * TIGHT ? Verdict.THIN : Verdict.FAILS;
         return Outcome.measured(
                 v,
                 v == Verdict.HOLDS ? 1.5 : v == Verdict.THIN ? 1.02 : 0.5,
@@ -702,7 +702,7 @@ final class Outcomes {
                     u -> "starts in 30 s", NOTHING, u -> "not run", u -> "In the worst minutes of the soak.");
         }
         double s = seconds.getAsDouble();
-        Verdict v = grade.get() != Grade.STARTED || s > 30 ? Verdict.SHORT : s > 10 ? Verdict.THIN : Verdict.HOLDS;
+        Verdict v = grade.get() != Grade.STARTED || s > 30 ? Verdict.FAILS : s > 10 ? Verdict.THIN : Verdict.HOLDS;
         String said = grade.get().word() + ", " + UnitSystem.figure(s, 0) + " s cranked, "
                 + UnitSystem.figure(Unit.MINUTE.fromSi(sheet.figure("soak").getAsDouble()), 0) + " min after shutdown";
         return Outcome.seen(v, "starts in 30 s", said, sentence(said));

@@ -125,7 +125,7 @@ public final class Programme {
             return counts() ? outcome().verdict() : Verdict.NOT_SHOWN;
         }
 
-        /** How it stands, in a few words: counts 2026-02-28, Short. */
+        /** How it stands, in a few words: counts 2026-02-28, Fails. */
         public String state() {
             if (record.isEmpty()) {
                 return wanted.asked() ? "not run" : "not run, advised";

@@ -61,7 +61,7 @@ public record Requirement(
     }
 
     public boolean open() {
-        return verdict == Verdict.SHORT || verdict == Verdict.NOT_SHOWN;
+        return verdict == Verdict.FAILS || verdict == Verdict.NOT_SHOWN;
     }
 
     /** What was accepted, where what is found now is another. */

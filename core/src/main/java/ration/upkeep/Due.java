@@ -39,7 +39,7 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
     /** Of one part. */
     public static Due of(Upkeep upkeep, Part p, LocalDate today) {
         if (p.life().ends() == Life.Ends.REMOVE) {
-            return new Due(p, 1, Optional.empty(), Double.NaN, "remove before flight", Verdict.SHORT);
+            return new Due(p, 1, Optional.empty(), Double.NaN, "remove before flight", Verdict.FAILS);
         }
         Optional<Entry> looked = p.life().ends() == Life.Ends.LOOK ? last(upkeep, p) : Optional.empty();
         Optional<LocalDate> begins = looked.map(Entry::on)
@@ -57,7 +57,7 @@ public record Due(Part part, double used, Optional<LocalDate> on, double atHours
         double byHours =
                 Double.isNaN(endHours) ? 0 : (upkeep.hours() - from) / p.life().hours();
         double used = Math.max(byDate, byHours);
-        Verdict verdict = used >= 1 ? Verdict.SHORT : used >= THIN ? Verdict.THIN : Verdict.HOLDS;
+        Verdict verdict = used >= 1 ? Verdict.FAILS : used >= THIN ? Verdict.THIN : Verdict.HOLDS;
         return new Due(
                 p,
                 used,

@@ -49,12 +49,12 @@ class AssessmentTest {
 
     @Test
     void verdictsHaveTheirBands() {
-        assertThat(Verdict.atLeast(1.49, 1.5)).isEqualTo(Verdict.SHORT);
+        assertThat(Verdict.atLeast(1.49, 1.5)).isEqualTo(Verdict.FAILS);
         assertThat(Verdict.atLeast(1.50, 1.5)).isEqualTo(Verdict.THIN);
         assertThat(Verdict.atLeast(1.574, 1.5)).isEqualTo(Verdict.THIN);
         assertThat(Verdict.atLeast(1.576, 1.5)).isEqualTo(Verdict.HOLDS);
         assertThat(Verdict.HOLDS.worse(Verdict.NOT_SHOWN)).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(Verdict.SHORT.worse(Verdict.NOT_SHOWN)).isEqualTo(Verdict.SHORT);
+        assertThat(Verdict.FAILS.worse(Verdict.NOT_SHOWN)).isEqualTo(Verdict.FAILS);
     }
 
     @Test
@@ -65,10 +65,10 @@ class AssessmentTest {
         assertThat(governing.condition().attitude().name()).isEqualTo("Take-off run");
         assertThat(governing.condition().positions()).containsEntry("selector", "FUSELAGE");
         assertThat(governing.filling()).isEqualTo(Filling.of(Contents.LAST_USABLE));
-        assertThat(before.flowVerdict()).isEqualTo(Verdict.SHORT);
+        assertThat(before.flowVerdict()).isEqualTo(Verdict.FAILS);
         assertThat(before.findings().stream()
                         .filter(f ->
-                                f.verdict() == Verdict.SHORT && f.check().key().equals("flow.margin")))
+                                f.verdict() == Verdict.FAILS && f.check().key().equals("flow.margin")))
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.item()).isEqualTo("r3");
@@ -82,7 +82,7 @@ class AssessmentTest {
                 wide.with(wide.system().change("r2", Run.class, r -> r.resized(LineSize.parse("1/2 x 0.035 tube")))));
         assertThat(after.flowVerdict()).isEqualTo(Verdict.THIN);
         assertThat(after.findings())
-                .noneMatch(f -> f.check().key().equals("flow.margin") && f.verdict() == Verdict.SHORT);
+                .noneMatch(f -> f.check().key().equals("flow.margin") && f.verdict() == Verdict.FAILS);
     }
 
     @Test
@@ -124,7 +124,7 @@ class AssessmentTest {
         Assessment a = Assessment.of(Systems.project(Systems.twoTanks(40, 12)));
         assertThat(a.findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.overflow.right");
-            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
             assertThat(f.detail().in(UnitSystem.METRIC)).contains("L/h").doesNotContain("gph");
             assertThat(f.source()).contains("23.957").contains("from memory");
         });
@@ -147,7 +147,7 @@ class AssessmentTest {
         Ledger ledger = Ledger.of(Assessment.of(Systems.corrie()), UnitSystem.US);
         assertThat(ledger.unusable().verdict())
                 .as("a test of another attitude makes more likely than the placard")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(ledger.unusable().figure()).isEqualTo("1.32 gal");
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
         assertThat(ledger.unusable().detail())
@@ -172,7 +172,7 @@ class AssessmentTest {
         Assessment a = Assessment.of(demo.with(demo.system().replace(moved)));
         assertThat(a.findingsOn("selector")).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("build.shut-off.selector");
-            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         });
     }
 
@@ -246,7 +246,7 @@ class AssessmentTest {
         Condition dry = Systems.level(system, 0).withPosition("selector", "LEFT");
         CaseAnswer look = a.look(dry).orElseThrow();
         assertThat(look.margin()).isZero();
-        assertThat(look.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(look.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(look.obstacle(system)).contains("left").contains("stands clear of the fuel");
         assertThat(a.look(dry.withPosition("selector", "OFF")).orElseThrow().obstacle(system))
                 .isNotBlank();
@@ -295,7 +295,7 @@ class AssessmentTest {
                             ration.check.Check.FLOW_INLET_PRESSURE);
             assertThat(measured).allSatisfy(f -> {
                 if (f.verdict() != Verdict.NOT_SHOWN) {
-                    assertThat(f.verdict() != Verdict.SHORT)
+                    assertThat(f.verdict() != Verdict.FAILS)
                             .as(f.id() + " " + f.measure())
                             .isEqualTo(f.measure().get().met());
                 }

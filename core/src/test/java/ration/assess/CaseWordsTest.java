@@ -86,7 +86,7 @@ class CaseWordsTest {
         CaseAnswer shut = a.look(c.with(FaultWords.parse(corrie.system(), "filter-fouled:strainer=shut")))
                 .orElseThrow();
         assertThat(shut.margin()).isZero();
-        assertThat(shut.verdict()).isEqualTo(ration.check.Verdict.SHORT);
+        assertThat(shut.verdict()).isEqualTo(ration.check.Verdict.FAILS);
     }
 
     @Test

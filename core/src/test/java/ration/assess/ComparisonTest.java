@@ -57,7 +57,7 @@ class ComparisonTest {
         assertThat(c.sentence())
                 .startsWith("Since then: R3: size was 5/16, now 3/8")
                 .contains(
-                        "Flow margin 1.12\u00d7 Short, now ",
+                        "Flow margin 1.12\u00d7 Fails, now ",
                         "Tests that count no more: Nose-up flow, UPPER (R3: size was 5/16 x 0.035 tube, now 3/8"
                                 + " x 0.035 tube)");
     }
@@ -153,7 +153,7 @@ class ComparisonTest {
                         t -> t.with(t.fitout().with(ration.model.Fitout.Piece.SECOND_AIR, true)))));
         assertThat(c.findings()).anySatisfy(t -> {
             assertThat(t.title()).contains("Blocked vent of Fuselage tank");
-            assertThat(t.was()).isEqualTo(Optional.of(Verdict.SHORT));
+            assertThat(t.was()).isEqualTo(Optional.of(Verdict.FAILS));
             assertThat(t.is()).isEqualTo(Optional.of(Verdict.HOLDS));
         });
     }

@@ -103,7 +103,7 @@ class LoadCasesTest {
         assertThat(Ledger.of(a, UnitSystem.US).vapor().detail()).contains("110 \u00b0F");
         Assessment warmer =
                 Assessment.of(p.with(p.heat().with(HeatFigure.HOT_FUEL, Measured.of(120, Unit.FAHRENHEIT))));
-        assertThat(warmer.hotFuel().orElseThrow().verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(warmer.hotFuel().orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
     }
 
     /** Fuel with its one tank dry on BOTH, pumped from above: the matrix asks it, and says what comes of it. */
@@ -133,7 +133,7 @@ class LoadCasesTest {
                         .withPower(ration.quantity.Quantity.of(400, Unit.HORSEPOWER)));
         assertThat(Assessment.of(p).findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.air");
-            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
             assertThat(f.source()).contains("23.951(b)").contains("from memory");
             assertThat(f.detail().in(UnitSystem.US)).contains("left dry, the rest low");
         });

@@ -51,7 +51,7 @@ class NobodyKnowsTest {
             names = {"GRAVITY_SELECTOR", "FUSELAGE_GRAVITY", "BOOST_AND_ENGINE_PUMP", "PUMP_MODULES"})
     void aLayoutOfEstimatesIsNotShown(Pattern pattern) {
         Assessment a = Assessment.of(Unsaid.said(pattern.project(), DAY));
-        assertThat(a.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+        assertThat(a.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
         assertThat(a.sure().orElseThrow().mostlyGuessed()).isTrue();
         assertThat(finding(a, Check.FLOW_SURE).verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(finding(a, Check.FLOW_SURE).item()).as("where to begin").isNotBlank();
@@ -181,7 +181,7 @@ class NobodyKnowsTest {
         assertThat(other.minimumPressure().assumed()).isTrue();
         assertThat(other.maximumPressure().orElseThrow().assumed()).isTrue();
         Assessment a = Assessment.of(p.with(p.system().replace(other)));
-        assertThat(a.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+        assertThat(a.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
     }
 
     /**
@@ -210,7 +210,7 @@ class NobodyKnowsTest {
                         Offset.offset(0.05 * way + 0.03));
         Project taped = p.with(p.system().replace(r.withLength(Measured.of(1, Unit.INCH, "tape"))));
         Assessment wrong = Assessment.of(taped);
-        assertThat(wrong.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+        assertThat(wrong.flowVerdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
         assertThat(wrong.findings())
                 .filteredOn(f -> f.check() == Check.FLOW_MARGIN || f.check() == Check.VAPOR_GAP)
                 .isNotEmpty()
@@ -325,7 +325,7 @@ class NobodyKnowsTest {
             Assessment a = Assessment.of(spoilt);
             assertThat(a.unansweredTanks()).extracting(Tank::id).containsExactly(t.id());
             Ledger.Entry entry = Ledger.of(a, UnitSystem.US).entries().get(1);
-            assertThat(entry.verdict()).as(t.name() + ": " + entry).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+            assertThat(entry.verdict()).as(t.name() + ": " + entry).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
             assertThat(entry.detail() + entry.figure()).containsAnyOf(t.name(), "\u2013");
             assertThat(a.findings())
                     .anyMatch(f -> f.check() == Check.TANK_UNUSABLE

@@ -75,7 +75,7 @@ class PartsSaidTest {
 
     /** A quarter more than the draw; 5 A is ample for a pump of 1.6 A (common practice, no source). */
     @ParameterizedTest
-    @CsvSource({"1.6, 5, HOLDS", "1.6, 1.9, SHORT", "4, 5.6, HOLDS", "4, 4.9, SHORT", ", 5, NOT_SHOWN"})
+    @CsvSource({"1.6, 5, HOLDS", "1.6, 1.9, FAILS", "4, 5.6, HOLDS", "4, 4.9, FAILS", ", 5, NOT_SHOWN"})
     void aBreakerCarriesAQuarterMoreThanTheDraw(Double draw, double rating, Verdict wanted) {
         Project p = PARALLEL.with(PARALLEL.system().change("pump-one", Pump.class, x -> {
             Pump.Build b = new Pump.Build(
@@ -127,7 +127,7 @@ class PartsSaidTest {
                         b.name(),
                         new Place(Measured.of(wall + 0.1, Unit.METRE), there.buttLine(), there.waterLine())))));
         assertThat(finding(in, Check.BUILD_BULKHEAD).orElseThrow().verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(finding(off, Check.BUILD_BULKHEAD).orElseThrow().verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(finding(off, Check.BUILD_BULKHEAD).orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
         assertThat(finding(demo, Check.BUILD_BULKHEAD)).isEmpty();
         Project tight = in.with(in.system()
                 .replace(in.system()
@@ -151,7 +151,7 @@ class PartsSaidTest {
                         ration.model.EngineInlet.class,
                         i -> i.withPressures(Measured.of(70, Unit.PSI), Optional.empty())));
         Finding told = finding(rail, Check.FLOW_INLET_PRESSURE).orElseThrow();
-        assertThat(told.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(told.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(told.detail().in(UnitSystem.US))
                 .contains("cannot reach the least inlet pressure: against a shut end 65")
                 .contains("70");

@@ -70,7 +70,7 @@ class PressureChecksTest {
         assertThat(verdict(BOOST, "flow.inlet-pressure-most")).isEqualTo(Verdict.HOLDS);
         Project weak = with(
                 BOOST, "servo", EngineInlet.class, i -> i.withPressures(i.minimumPressure(), Optional.of(psi(45))));
-        assertThat(verdict(weak, "flow.inlet-pressure-most")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(weak, "flow.inlet-pressure-most")).isEqualTo(Verdict.FAILS);
         assertThat(says(weak, "flow.inlet-pressure-most"))
                 .contains("against 45.00 psi")
                 .contains("every pump on");
@@ -101,7 +101,7 @@ class PressureChecksTest {
                 .with(r.build().with(Optional.of(Construction.PUSH_ON))));
         assertThat(verdict(soft, "build.dead-head"))
                 .as("65 psi of either pump, on hose for 50")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(says(soft, "build.dead-head"))
                 .contains("R12")
                 .doesNotContain("130")
@@ -117,7 +117,7 @@ class PressureChecksTest {
                 .findFirst()
                 .orElseThrow();
         Project thin = PARALLEL.with(PARALLEL.system().replace(back.withSize(LineSize.parse("0.06 in bore"))));
-        assertThat(verdict(thin, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(thin, "flow.regulated.regulator")).isEqualTo(Verdict.FAILS);
         assertThat(finding(thin, "flow.regulated.regulator").orElseThrow().remedy())
                 .contains("larger return");
     }
@@ -129,7 +129,7 @@ class PressureChecksTest {
                 "regulator",
                 Regulator.class,
                 r -> new Regulator(r.tag(), r.style(), r.reference(), psi(140), r.loss()));
-        assertThat(verdict(high, "flow.regulated.regulator")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(high, "flow.regulated.regulator")).isEqualTo(Verdict.FAILS);
         assertThat(finding(high, "flow.regulated.regulator").orElseThrow().remedy())
                 .contains("do not reach");
     }
@@ -144,7 +144,7 @@ class PressureChecksTest {
                 s = s.replace(run.withSize(LineSize.parse("0.05 in bore")));
             }
         }
-        assertThat(verdict(HEADER.with(s), "flow.header.header")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(HEADER.with(s), "flow.header.header")).isEqualTo(Verdict.FAILS);
     }
 
     /** 23.991(b) before 2017 (from memory): an emergency pump with a supply of its own. */
@@ -164,7 +164,7 @@ class PressureChecksTest {
                 .filter(r -> r.to().item().equals("pump-two") || r.from().item().equals("pump-two"))
                 .map(Item::id)
                 .toArray(String[]::new));
-        assertThat(verdict(one.with(s), "flow.second-pump")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(one.with(s), "flow.second-pump")).isEqualTo(Verdict.FAILS);
     }
 
     @Test
@@ -178,7 +178,7 @@ class PressureChecksTest {
     @ParameterizedTest
     @CsvSource({
         "8, 15, HOLDS, at least 10.0 A",
-        "8, 5, SHORT, at least 10.0 A",
+        "8, 5, FAILS, at least 10.0 A",
         "0, 5, NOT_SHOWN, what the pump draws is not said"
     })
     void aBreakerIsLargerThanWhatThePumpDraws(double draws, double rating, Verdict verdict, String words) {
@@ -246,7 +246,7 @@ class PressureChecksTest {
                 cut = cut.minus(run.id());
             }
         }
-        assertThat(verdict(HEADER.with(cut), "flow.header.header")).isEqualTo(Verdict.SHORT);
+        assertThat(verdict(HEADER.with(cut), "flow.header.header")).isEqualTo(Verdict.FAILS);
         assertThat(says(HEADER.with(cut), "flow.header.header")).contains("brings fuel to");
     }
 

@@ -74,7 +74,7 @@ class TankChecksTest {
 
     /** 25 gal want 0.50 gal over the fuel; a tenth of an inch of this tank is a quarter gallon. */
     @ParameterizedTest
-    @CsvSource({"9.70, HOLDS", "9.795, THIN", "9.81, SHORT", "10.0, SHORT"})
+    @CsvSource({"9.70, HOLDS", "9.795, THIN", "9.81, FAILS", "10.0, FAILS"})
     void twoPercentOfATwentyFiveGallonTank(double lip, Verdict verdict) {
         Tank tank = box(25, 0).with(Fitout.NONE.withFiller(Optional.of(Place.inches(10, 0, FLOOR + lip))));
         Finding f = finding(project(tank), "tank.expansion.tank");
@@ -109,7 +109,7 @@ class TankChecksTest {
     void theSumpOfTheHandbook(double gallons, double sump) {
         double lip = sump / gallons * DEEP;
         assertThat(finding(project(box(gallons, lip * 0.99)), "tank.sump.tank").verdict())
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         Finding just = finding(project(box(gallons, lip * 1.01)), "tank.sump.tank");
         assertThat(just.verdict()).isEqualTo(Verdict.THIN);
         assertThat(words(just)).contains("against " + UnitSystem.figure(sump * 128, 1) + " fl oz");
@@ -143,7 +143,7 @@ class TankChecksTest {
     /** 0.305 in bore wants 0.3653 in2 clear: 16 mesh of 0.018 wire, 0.50 in wide, 0.459 in long. */
     @Test
     void theOutletScreenOfTheHandbook() {
-        assertThat(screen(16, 0.018, 0.5, 0.458).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(screen(16, 0.018, 0.5, 0.458).verdict()).isEqualTo(Verdict.FAILS);
         assertThat(screen(16, 0.018, 0.5, 0.460).verdict()).isEqualTo(Verdict.THIN);
         assertThat(screen(16, 0.018, 0.5, 1.0).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(words(screen(16, 0.018, 0.5, 1.0))).contains("against 0.37 in\u00b2", "five times the outlet");
@@ -151,10 +151,10 @@ class TankChecksTest {
 
     @Test
     void tooFineTooCoarseAndTooNarrowAreShort() {
-        assertThat(screen(20, 0.010, 0.5, 3).verdict()).isEqualTo(Verdict.SHORT);
-        assertThat(screen(6, 0.018, 0.5, 3).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(screen(20, 0.010, 0.5, 3).verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(screen(6, 0.018, 0.5, 3).verdict()).isEqualTo(Verdict.FAILS);
         Finding narrow = screen(16, 0.018, 0.25, 3);
-        assertThat(narrow.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(narrow.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(words(narrow)).contains("narrower than the outlet");
         assertThat(finding(project(box(25, 0)), "tank.screen.tank.outlet").verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
@@ -172,7 +172,7 @@ class TankChecksTest {
                 .isCloseTo(1, Offset.offset(1e-6));
         assertThat(t.source()).isEqualTo(TankAnswer.Source.PUBLISHED);
         Finding f = finding(project(tank), "tank.unusable.tank");
-        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(words(f)).contains("2.00 gal stays by the maker's figure", "Usable then is 23.0 gal of 25.0 gal");
         assertThat(finding(project(tank.withUnusable(Measured.of(2.2, Unit.GALLON))), "tank.unusable.tank")
                         .verdict())
@@ -186,7 +186,7 @@ class TankChecksTest {
                 .filter(e -> e.title().contains("Unusable"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(short1.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(short1.verdict()).isEqualTo(Verdict.FAILS);
     }
 
     @Test

@@ -56,7 +56,7 @@ class TradeChecksTest {
                 bare = removed(bare, i.id());
             }
         }
-        assertThat(only(p.with(bare), Check.BUILD_FILTERED).verdict()).isIn(Verdict.SHORT, Verdict.NOT_SHOWN);
+        assertThat(only(p.with(bare), Check.BUILD_FILTERED).verdict()).isIn(Verdict.FAILS, Verdict.NOT_SHOWN);
         FuelSystem open = p.system();
         for (Item i : List.copyOf(open.items())) {
             open = i.only(ShutOff.class).isPresent() ? removed(open, i.id()) : open;
@@ -70,7 +70,7 @@ class TradeChecksTest {
                     s.loss()));
         }
         Finding shut = only(p.with(open), Check.BUILD_SHUTS);
-        assertThat(shut.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(shut.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(shut.detail().in(UnitSystem.US)).contains("past every shut-off");
     }
 
@@ -87,7 +87,7 @@ class TradeChecksTest {
                         t -> t.with(t.fitout()
                                 .withVent(t.fitout().vent().map(v -> v.withBore(Measured.of(0.2, Unit.INCH)))))));
         Finding f = only(narrow, Check.AIR_VENT);
-        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(f.detail().in(UnitSystem.US)).contains("by rule only");
         Practice asked = narrow.brief().practice();
         Project left = narrow.with(narrow.brief()
@@ -113,7 +113,7 @@ class TradeChecksTest {
     void adviceIsSolved() {
         Project p = Systems.corrie();
         Finding f = Assessment.of(p).findings().stream()
-                .filter(x -> x.check() == Check.FLOW_MARGIN && x.verdict() == Verdict.SHORT)
+                .filter(x -> x.check() == Check.FLOW_MARGIN && x.verdict() == Verdict.FAILS)
                 .findFirst()
                 .orElseThrow();
         Project done = p.with(p.system().change("r3", Run.class, r -> r.resized(LineSize.parse("3/8 x 0.035 tube"))));
@@ -151,7 +151,7 @@ class TradeChecksTest {
      * the pumps' 65 psi fails one of them.
      */
     @ParameterizedTest
-    @org.junit.jupiter.params.provider.CsvSource({"PUSH_ON, SHORT", "INJECTION, HOLDS", "BARBED, HOLDS"})
+    @org.junit.jupiter.params.provider.CsvSource({"PUSH_ON, FAILS", "INJECTION, HOLDS", "BARBED, HOLDS"})
     void hoseIsRatedByItsKind(ration.model.Construction made, Verdict verdict) {
         Project p = Systems.said(ration.project.Pattern.TWO_PUMPS_PARALLEL.project());
         Run hose = p.system().runs().stream()
@@ -172,7 +172,7 @@ class TradeChecksTest {
         Run r = (Run) p.system().item("r1").orElseThrow();
         var near = r.build().with(ration.model.RunBuild.Figure.CHAFE, Optional.of(Measured.of(0.2, Unit.INCH, "tape")));
         assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(false, false, false)))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(of(p, r.with(near.with(new ration.model.RunBuild.Marks(true, false, false)))))
                 .isEqualTo(Verdict.THIN);
     }

@@ -76,13 +76,13 @@ class VaporChecksTest {
 
     /** The degrees wanted are the builder's own choice: within a degree over them is thin, under them short. */
     @ParameterizedTest
-    @CsvSource({"0, HOLDS", "6, HOLDS", "7, THIN", "8, SHORT", "12, SHORT"})
+    @CsvSource({"0, HOLDS", "6, HOLDS", "7, THIN", "8, FAILS", "12, FAILS"})
     void theDegreesWantedAreAChoice(double wanted, Verdict verdict) {
         Project p = demo("brindle-a2");
         Finding f = finding(p.with(p.heat().with(HeatFigure.NEEDED, Measured.of(wanted, Unit.CELSIUS))), "vapor.gap")
                 .orElseThrow();
         assertThat(f.verdict()).isEqualTo(verdict);
-        assertThat(f.ratio() < 1).isEqualTo(verdict == Verdict.SHORT);
+        assertThat(f.ratio() < 1).isEqualTo(verdict == Verdict.FAILS);
     }
 
     /** From avgas to winter mogas, each more volatile than the one before. */
@@ -194,7 +194,7 @@ class VaporChecksTest {
     void aRigidTrapIsShortAndAHoseSoftensIt() {
         Finding rigid = finding(trapped(LineSize.parse("3/8 x 0.035 tube")), "vapor.trapped.r2")
                 .orElseThrow();
-        assertThat(rigid.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(rigid.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(words(rigid)).contains("12 mL can be shut in", "about 241 psi more for each");
         assertThat(rigid.remedy()).contains("bleed");
         LineSize hose = LineSize.usual().stream()
@@ -215,7 +215,7 @@ class VaporChecksTest {
             assertThat(f.source()).isNotBlank();
             assertThat(f.detail().in(UnitSystem.US)).isNotBlank().doesNotContain("NaN", "Infinity", "null");
             assertThat(f.detail().in(UnitSystem.METRIC)).isNotBlank().doesNotContain(" gph", " psi", " gal ", "NaN");
-            if (f.verdict() == Verdict.SHORT) {
+            if (f.verdict() == Verdict.FAILS) {
                 assertThat(f.remedy()).as(f.title()).isNotBlank();
             }
         });

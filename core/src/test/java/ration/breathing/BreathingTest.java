@@ -255,7 +255,7 @@ class BreathingTest {
         Tank t = (Tank) p.system().item("upper").orElseThrow();
         VentLine narrow = t.fitout().vent().orElseThrow().withBore(Systems.in(0.12));
         assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.of(narrow)))))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(p.with(p.system().replace(t.with(t.fitout().withVent(Optional.empty()))))))
                 .isEqualTo(Verdict.NOT_SHOWN);
     }
@@ -409,7 +409,7 @@ class BreathingTest {
         assertThat(b.drop(1e-4)).isCloseTo(2 * a.drop(1e-4), Percentage.withPercentage(1e-6));
         assertThat(b.inFlight()).isGreaterThan(2 * a.inFlight());
         Finding ring = finding(both(0, 0, Optional.of("right"), Optional.of("left")), "air.vent.left");
-        assertThat(ring.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(ring.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(ring.detail().in(ration.quantity.UnitSystem.US)).contains("never outside");
     }
 
@@ -427,7 +427,7 @@ class BreathingTest {
                 .isEqualTo(Verdict.HOLDS);
         assertThat(finding(p.with(p.system().replace(s.withBowl(Optional.of(little)))), "air.bowl.strainer")
                         .verdict())
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     @Test
@@ -497,7 +497,7 @@ class BreathingTest {
         Project clear = both(0, 0, Optional.empty(), Optional.empty());
         Project into = both(0, 0, Optional.of("right"), Optional.empty());
         assertThat(finding(clear, "tank.expansion.left").verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(finding(into, "tank.expansion.left").verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(finding(into, "tank.expansion.left").verdict()).isEqualTo(Verdict.FAILS);
         Project nowhere = both(0, 0, Optional.of("gone"), Optional.empty());
         assertThat(finding(nowhere, "air.vent.left").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(finding(nowhere, "air.vent.left").detail().in(ration.quantity.UnitSystem.US))
@@ -552,7 +552,7 @@ class BreathingTest {
             assertThat(b.soonest().seconds() / 60).isLessThan(air.tank().id().equals("fuselage") ? 0.14 : 0.32);
             assertThat(b.suction()).isPositive();
             Finding f = finding(Systems.corrie(), "air.blocked." + air.tank().id());
-            assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
             assertThat(f.detail().in(ration.quantity.UnitSystem.US))
                     .contains("min on the ground")
                     .contains("8 000 ft")
@@ -570,6 +570,6 @@ class BreathingTest {
         assertThat(finding(capped, "air.blocked.upper").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(finding(capped, "air.blocked.upper").detail().in(ration.quantity.UnitSystem.US))
                 .contains("so it is said");
-        assertThat(finding(capped, "air.blocked.fuselage").verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(finding(capped, "air.blocked.fuselage").verdict()).isEqualTo(Verdict.FAILS);
     }
 }

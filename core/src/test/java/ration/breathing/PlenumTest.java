@@ -104,7 +104,7 @@ class PlenumTest {
         Project p = Systems.project(shared(30, 30));
         Assessment a = Assessment.of(p);
         AirAnswerOf found = new AirAnswerOf(a);
-        assertThat(found.finding("plenum").verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(found.finding("plenum").verdict()).isEqualTo(Verdict.FAILS);
         assertThat(found.finding("plenum").detail().in(UnitSystem.US)).contains("flow is short");
         var blocked = ration.assess.AirAnswer.blocked(
                         p,

@@ -113,7 +113,7 @@ class FlightRunTest {
         Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()).with(Switching.Mode.HAND));
         FlightEvent trouble = f.firstTrouble().orElseThrow();
         assertThat(trouble.words()).isEqualTo("engine starves on LEFT");
-        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         Flight.Sample then = f.at(trouble.minutes());
         assertThat(then.tank("left")).isCloseTo(f.floors().get(then.phase()).get("left"), Offset.offset(0.02 * GALLON));
         assertThat(then.tank("right")).isCloseTo(f.samples().get(0).tank("right"), Offset.offset(1e-9));
@@ -228,7 +228,7 @@ class FlightRunTest {
                 .as("full tanks that cannot be fed are no reserve")
                 .isZero();
         assertThat(f.lands()).isFalse();
-        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(f.firstTrouble()).isPresent();
     }
 
@@ -275,7 +275,7 @@ class FlightRunTest {
                 Task.QUIET);
         FlightEvent starves = f.firstTrouble().orElseThrow();
         assertThat(starves.minutes()).isGreaterThan(40);
-        assertThat(f.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(f.switches())
                 .filteredOn(e -> e.minutes() > starves.minutes() + 1e-6)
                 .noneMatch(e -> e.words().equals("UPPER"));
@@ -307,7 +307,7 @@ class FlightRunTest {
         Flight byHand = FlightRun.of(a, plan.with(late.with(Switching.Mode.HAND)));
         assertThat(byHand.belowPlacard().orElseThrow().about()).isEqualTo("upper");
         assertThat(byHand.firstTrouble()).isEmpty();
-        assertThat(byHand.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(byHand.verdict()).isEqualTo(Verdict.FAILS);
     }
 
     /** A rail whose regulator follows the manifold has its least pressure over that: closed throttle is no starving. */

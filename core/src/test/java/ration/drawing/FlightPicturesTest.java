@@ -159,14 +159,14 @@ class FlightPicturesTest {
                             .orElseThrow()
                             .x()
                     - 4;
-            if (d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN) {
+            if (d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN) {
                 assertThat(x).as(d.part().name()).isCloseTo(left, within(1e-9));
             } else {
                 assertThat(x).as(d.part().name()).isGreaterThan(left);
             }
         }
         long soon = due.stream()
-                .filter(d -> d.verdict() == Verdict.SHORT
+                .filter(d -> d.verdict() == Verdict.FAILS
                         || d.verdict() == Verdict.NOT_SHOWN
                         || d.on().filter(o -> o.isBefore(TODAY.plusMonths(24))).isPresent())
                 .count();

@@ -178,7 +178,7 @@ class SchematicTest {
                 .contains(
                         "heights in Climb 17\u00b0, nose to the right",
                         "no flow",
-                        "Short",
+                        "Fails",
                         "left at the inlet",
                         "Upper tank",
                         "on FUSELAGE",

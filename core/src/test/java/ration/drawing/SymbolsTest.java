@@ -117,7 +117,7 @@ class SymbolsTest {
     // the notch bar on paper
 
     @ParameterizedTest
-    @CsvSource({"HOLDS, 1.4", "THIN, 1.02", "SHORT, 0.9", "SHORT, 0", "NOT_SHOWN, 0"})
+    @CsvSource({"HOLDS, 1.4", "THIN, 1.02", "FAILS, 0.9", "FAILS, 0", "NOT_SHOWN, 0"})
     void theNotchStandsAtTwoThirdsAndShortStaysBeforeIt(Verdict verdict, double ratio) {
         List<Mark> marks = NotchMarks.of(new Notch(10, 20, 90, 10, ratio, verdict));
         List<Mark.Path> triangles = marks.stream()
@@ -130,7 +130,7 @@ class SymbolsTest {
                 .satisfies(t -> assertThat(t.spots().get(2).x()).isEqualTo(70));
         boolean hatched = marks.stream()
                 .anyMatch(m -> m instanceof Mark.Path path && path.pen().ink() == Ink.RUST);
-        assertThat(hatched).as("only Short is hatched").isEqualTo(verdict == Verdict.SHORT);
+        assertThat(hatched).as("only Fails is hatched").isEqualTo(verdict == Verdict.FAILS);
         if (hatched) {
             marks.stream()
                     .filter(Mark.Path.class::isInstance)

@@ -69,7 +69,7 @@ class AttitudesTest {
         assertThat(Unit.GALLON.fromSi(c.likely())).isCloseTo(1.32, Offset.offset(0.005));
         assertThat(c.likely()).isCloseTo(a.predicted().volume() * c.from().mean() / c.there(), Offset.offset(1e-12));
         assertThat(a.source()).isEqualTo(TankAnswer.Source.LIKELY);
-        assertThat(a.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(a.verdict()).isEqualTo(Verdict.FAILS);
         Finding f = drainTest(Systems.corrie());
         assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);
         assertThat(f.detail().in(UnitSystem.US))

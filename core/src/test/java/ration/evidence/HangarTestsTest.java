@@ -95,7 +95,7 @@ class HangarTestsTest {
         assertThat(Unit.GALLON.fromSi(usable)).isCloseTo(42.6, Offset.offset(1e-6));
         assertThat(a.tanks()).allSatisfy(t -> {
             assertThat(t.source()).isEqualTo(TankAnswer.Source.DRAINED);
-            assertThat(t.verdict()).isEqualTo(Verdict.SHORT);
+            assertThat(t.verdict()).isEqualTo(Verdict.FAILS);
         });
         Ledger.Entry entry = Ledger.of(a, UnitSystem.US).unusable();
         assertThat(entry.figure()).isEqualTo("0.70 gal");

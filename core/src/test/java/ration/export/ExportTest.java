@@ -133,7 +133,7 @@ class ExportTest {
                 .contains("Corrie B1")
                 .contains("Fuselage tank")
                 .contains("Carburettor")
-                .contains("Short")
+                .contains("Fails")
                 .contains("no permission to fly");
     }
 

@@ -88,10 +88,10 @@ class PacketTest {
         Assessment a = Assessment.of(p);
         String whole = String.join("\n", pages).replaceAll("\\s+", " ");
         long open = a.findings().stream()
-                        .filter(f -> f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN)
+                        .filter(f -> f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN)
                         .count()
                 + ration.upkeep.Due.of(p.upkeep(), DAY).stream()
-                        .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                        .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                         .count();
         assertThat(whole)
                 .contains(

@@ -168,7 +168,7 @@ class EveryCaseTest {
     @Test
     void theTakeOffRunIsAsked() {
         FaultAnswer pinched = FaultSearch.of(Assessment.of(Systems.corrie()), new Fault(Kind.LINE_PINCHED, "r2", 0.5));
-        assertThat(pinched.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(pinched.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(pinched.where()).startsWith("Take-off run");
         assertThat(pinched.share()).isLessThan(0.95);
     }
@@ -179,7 +179,7 @@ class EveryCaseTest {
         Assessment a = Assessment.of(Systems.demo("tansy-l3"));
         for (String id : List.of("r1", "r2", "r5", "r3")) {
             FaultAnswer f = FaultSearch.of(a, new Fault(Kind.AIR_LEAK, id));
-            assertThat(f.verdict()).as(id).isEqualTo(Verdict.SHORT);
+            assertThat(f.verdict()).as(id).isEqualTo(Verdict.FAILS);
             assertThat(f.why()).as(id).contains("Air is drawn in");
         }
         assertThat(FaultSearch.of(a, new Fault(Kind.AIR_LEAK, "r9")).verdict())
@@ -196,7 +196,7 @@ class EveryCaseTest {
                 Catalogue.of(a.project().system()).stream()
                         .filter(f -> f.kind() == Kind.AIR_LEAK)
                         .toList());
-        assertThat(leaks).isNotEmpty().allMatch(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.SHORT);
+        assertThat(leaks).isNotEmpty().allMatch(f -> f.verdict() == Verdict.HOLDS || f.verdict() == Verdict.FAILS);
     }
 
     /**
@@ -225,7 +225,7 @@ class EveryCaseTest {
     void whatIsNotLackOfFlowIsNeverCalledHarmless() {
         Assessment brindle = Assessment.of(Systems.demo("brindle-a2"));
         FaultAnswer header = FaultSearch.of(brindle, new Fault(Kind.VENT_SHUT, "header"));
-        assertThat(header.verdict()).isIn(Verdict.NOT_SHOWN, Verdict.SHORT);
+        assertThat(header.verdict()).isIn(Verdict.NOT_SHOWN, Verdict.FAILS);
         assertThat(header.why()).containsAnyOf("reserve is gone", "over the 5.00 psi");
         FaultAnswer knocked = FaultSearch.of(brindle, new Fault(Kind.VALVE_SHUT, "shut-off"));
         assertThat(knocked.share()).isZero();

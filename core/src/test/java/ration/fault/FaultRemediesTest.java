@@ -95,7 +95,7 @@ class FaultRemediesTest {
                         .as(r.title())
                         .isEqualTo(
                                 FaultSearch.of(Assessment.of(r.edit().change().apply(p))).stream()
-                                        .filter(f -> f.verdict() == Verdict.SHORT)
+                                        .filter(f -> f.verdict() == Verdict.FAILS)
                                         .count());
             }
             if (kind != Kind.SUPPLY_DEAD) {
@@ -185,7 +185,7 @@ class FaultRemediesTest {
     void nothingIsOfferedThatChangesNothing() {
         Assessment a = Assessment.of(Systems.said(Pattern.GRAVITY_SELECTOR.project()));
         for (FaultAnswer f : FaultSearch.of(a).stream()
-                .filter(f -> f.verdict() == Verdict.SHORT)
+                .filter(f -> f.verdict() == Verdict.FAILS)
                 .limit(4)
                 .toList()) {
             assertThat(remedies(a, f)).as(f.part() + " " + f.fault()).allSatisfy(r -> assertThat(

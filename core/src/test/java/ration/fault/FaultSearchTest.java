@@ -114,7 +114,7 @@ class FaultSearchTest {
         Project one = Systems.said(Pattern.TWO_PUMPS_PARALLEL.project());
         List<FaultAnswer> together = supplies(one);
         assertThat(together).hasSize(1);
-        assertThat(together.get(0).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(together.get(0).verdict()).isEqualTo(Verdict.FAILS);
         assertThat(together.get(0).share()).isLessThan(1);
         String second =
                 one.system().all(Pump.class).skip(1).findFirst().orElseThrow().id();
@@ -151,7 +151,7 @@ class FaultSearchTest {
         double left = other.vapor().orElseThrow().degrees();
         FaultAnswer answer = FaultSearch.of(a, winter);
         assertThat(answer.part()).isEqualTo("Fuel");
-        assertThat(answer.verdict()).isEqualTo(left < 0 ? Verdict.SHORT : Verdict.HOLDS);
+        assertThat(answer.verdict()).isEqualTo(left < 0 ? Verdict.FAILS : Verdict.HOLDS);
         assertThat(answer.why()).contains(other.vapor().orElseThrow().label(other.project()));
         assertThat(FaultSearch.of(a, new Fault(Kind.WATER, "strainer")).verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
@@ -184,7 +184,7 @@ class FaultSearchTest {
             f.wayOut().ifPresent(out -> {
                 assertThat(out.does()).as(f.part()).isNotBlank();
                 assertThat(out.share()).as(f.part()).isGreaterThanOrEqualTo(1);
-                assertThat(f.verdict()).as(f.part()).isIn(Verdict.SHORT, Verdict.THIN, Verdict.NOT_SHOWN);
+                assertThat(f.verdict()).as(f.part()).isIn(Verdict.FAILS, Verdict.THIN, Verdict.NOT_SHOWN);
             });
         }
     }
@@ -252,9 +252,9 @@ class FaultSearchTest {
         FaultAnswer supply = supplies(one.project()).get(0);
         List<FaultRemedy> buses = FaultRemedies.of(one, supply, UnitSystem.US, Task.QUIET);
         assertThat(buses.get(0).title()).contains("second bus");
-        assertThat(buses.get(0).after().verdict()).isLessThan(Verdict.SHORT);
+        assertThat(buses.get(0).after().verdict()).isLessThan(Verdict.FAILS);
         Project bused = buses.get(0).edit().change().apply(one.project());
-        assertThat(supplies(bused)).extracting(FaultAnswer::verdict).doesNotContain(Verdict.SHORT);
+        assertThat(supplies(bused)).extracting(FaultAnswer::verdict).doesNotContain(Verdict.FAILS);
     }
 
     private static Project fitted(Project p, String run, NewItem kind) {
@@ -335,7 +335,7 @@ class FaultSearchTest {
     @Test
     void aPumpUnderAShutVentIsNotHarmless() {
         FaultAnswer left = find(faults("tansy-l3"), Kind.VENT_SHUT, "left");
-        assertThat(left.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(left.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(left.why()).contains("shell");
     }
 
@@ -422,10 +422,10 @@ class FaultSearchTest {
         FaultSum sum = FaultSum.of(corrie);
         assertThat(sum.shorts())
                 .isEqualTo((int) corrie.stream()
-                        .filter(f -> f.verdict() == Verdict.SHORT)
+                        .filter(f -> f.verdict() == Verdict.FAILS)
                         .count())
                 .isPositive();
-        assertThat(sum.worst()).isEqualTo(Verdict.SHORT);
+        assertThat(sum.worst()).isEqualTo(Verdict.FAILS);
         assertThat(sum.ratio()).isBetween(0.0, 0.999);
     }
 

@@ -141,7 +141,7 @@ class AirInFlowTest {
                         .withPower(ration.quantity.Quantity.of(650, Unit.HORSEPOWER)));
         assertThat(Assessment.of(p).findings()).anySatisfy(f -> {
             assertThat(f.id()).isEqualTo("flow.inlet-pressure");
-            assertThat(f.verdict()).isEqualTo(ration.check.Verdict.SHORT);
+            assertThat(f.verdict()).isEqualTo(ration.check.Verdict.FAILS);
             assertThat(f.detail().in(ration.quantity.UnitSystem.US)).contains("cannot deliver");
         });
     }
@@ -173,14 +173,14 @@ class AirInFlowTest {
                                 s.bowl())));
         Assessment a = Assessment.of(high);
         assertThat(a.governing().orElseThrow().margin()).isZero();
-        assertThat(a.governing().orElseThrow().verdict()).isEqualTo(ration.check.Verdict.SHORT);
+        assertThat(a.governing().orElseThrow().verdict()).isEqualTo(ration.check.Verdict.FAILS);
         ration.assess.Ledger ledger = ration.assess.Ledger.of(a, ration.quantity.UnitSystem.US);
-        assertThat(ledger.vapor().verdict()).isEqualTo(ration.check.Verdict.SHORT);
+        assertThat(ledger.vapor().verdict()).isEqualTo(ration.check.Verdict.FAILS);
         assertThat(ledger.vapor().figure()).isEqualTo("boils");
         assertThat(a.findings())
                 .filteredOn(f -> f.id().equals("vapor.gap") || f.id().equals("vapor.hot-fuel"))
                 .hasSize(2)
-                .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(ration.check.Verdict.SHORT));
+                .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(ration.check.Verdict.FAILS));
         assertThat(a.findings())
                 .filteredOn(f -> f.id().equals("vapor.gap"))
                 .first()

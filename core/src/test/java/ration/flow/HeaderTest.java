@@ -85,7 +85,7 @@ class HeaderTest {
         assertThat(c.capacity().inletFlow()).isCloseTo(in, Offset.offset(1e-8));
         assertThat(gph(in)).isLessThan(20);
         assertThat(Assessment.of(thin).findings())
-                .anyMatch(f -> f.id().equals("flow.header.header") && f.verdict() == ration.check.Verdict.SHORT);
+                .anyMatch(f -> f.id().equals("flow.header.header") && f.verdict() == ration.check.Verdict.FAILS);
     }
 
     /** Pump modules with check valves inside keep an empty tank out of it. */

@@ -78,7 +78,7 @@ class PlumbingTest {
 
     /** Two series of torques are recalled: flagged only outside both, the overlap is the target. */
     @ParameterizedTest
-    @CsvSource({"118, HOLDS", "80, THIN", "128, THIN", "70, SHORT", "140, SHORT"})
+    @CsvSource({"118, HOLDS", "80, THIN", "128, THIN", "70, FAILS", "140, FAILS"})
     void torqueIsFlaggedOnlyOutsideBothSeries(int torque, Verdict verdict) {
         FuelSystem s = SheetColumn.SIZE.set(SYSTEM, r3(), "3/8 x 0.035 tube");
         s = SheetColumn.TORQUE.set(s, run(s), torque + " lb-in");
@@ -94,16 +94,16 @@ class PlumbingTest {
         assertThat(finding(set(SheetColumn.SUPPORTS, "15.5 in"), "build.supports.r3"))
                 .get()
                 .extracting(Finding::verdict)
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(finding(set(SheetColumn.TIGHTEST, "1/2"), "build.bend.r3"))
                 .get()
                 .extracting(Finding::verdict)
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     /** Slack of hose 5 to 8 %, AC 43.13-1B (from memory); more kinks. */
     @ParameterizedTest
-    @CsvSource({"18, SHORT", "19.5, HOLDS", "20.5, HOLDS", "22, SHORT"})
+    @CsvSource({"18, FAILS", "19.5, HOLDS", "20.5, HOLDS", "22, FAILS"})
     void suppliedHoseIsNeitherTooShortNorTooLong(double supplied, Verdict verdict) {
         Run r4 = (Run) SYSTEM.item("r4").orElseThrow();
         FuelSystem s = SheetColumn.SUPPLIED.set(SYSTEM, r4, supplied + " in");
@@ -115,7 +115,7 @@ class PlumbingTest {
         assertThat(finding(set(SheetColumn.MOVES, "yes"), "build.moving.r3"))
                 .get()
                 .extracting(Finding::verdict)
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(finding(set(SheetColumn.TEMPORARY, "x"), "build.temporary.r3"))
                 .isPresent();
     }

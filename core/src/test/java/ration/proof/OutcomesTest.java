@@ -98,11 +98,11 @@ class OutcomesTest {
         assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180, 5, 190))
                         .verdict())
                 .as("two amounts show alike")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 240, 5, 240))
                         .verdict())
                 .as("it does not move")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(of(TestKind.LEVEL_SENDER, sender(unusable, 240, 5, 180)).verdict())
                 .as("two pairs are not enough")
                 .isEqualTo(Verdict.NOT_SHOWN);
@@ -118,7 +118,7 @@ class OutcomesTest {
 
     /** Pulses of a gallon may scatter by a hundredth and a half, or thinly by three. */
     @ParameterizedTest
-    @CsvSource({"10000, 10000, HOLDS", "10000, 10100, HOLDS", "10000, 10200, THIN", "10000, 10400, SHORT"})
+    @CsvSource({"10000, 10000, HOLDS", "10000, 10100, HOLDS", "10000, 10200, THIN", "10000, 10400, FAILS"})
     void aFlowSenderScattersLittle(double one, double other, Verdict verdict) {
         Work.Sheet sheet = begun(TestKind.FLOW_SENDER)
                 .plus(row("volume", 1.0, Unit.GALLON, "pulses", one, Unit.ONE))
@@ -144,7 +144,7 @@ class OutcomesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"STARTED, 5, HOLDS", "STARTED, 10, HOLDS", "STARTED, 20, THIN", "STARTED, 31, SHORT"})
+    @CsvSource({"STARTED, 5, HOLDS", "STARTED, 10, HOLDS", "STARTED, 20, THIN", "STARTED, 31, FAILS"})
     void aHotEngineStartsSoon(Grade grade, double seconds, Verdict verdict) {
         Work.Sheet sheet = begun(TestKind.HOT_RESTART)
                 .with("soak", Measured.of(20, Unit.MINUTE))
@@ -162,12 +162,12 @@ class OutcomesTest {
         assertThat(of(TestKind.HOT_RESTART, sheet.seen(Work.Row.seen("start", failed)))
                         .verdict())
                 .as("it did not start")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     /** A column of fuel makes density times gravity times height: 720 kg/m3, 0.5 m and 9.80665 m/s2 are half a psi. */
     @ParameterizedTest
-    @CsvSource({"0, HOLDS", "0.09, HOLDS", "0.15, THIN", "0.3, SHORT"})
+    @CsvSource({"0, HOLDS", "0.09, HOLDS", "0.15, THIN", "0.3, FAILS"})
     void aGaugeIsComparedWithAColumnOfFuel(double off, Verdict verdict) {
         Project p = Systems.demo("brindle-a2");
         Outcomes outcomes = new Outcomes(p, Assessment.of(p).basis(), Map.of());

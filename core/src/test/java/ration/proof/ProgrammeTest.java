@@ -241,7 +241,7 @@ class ProgrammeTest {
                 .as("the smallest counts")
                 .isEqualTo(Verdict.THIN);
         assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3)))
                 .isEqualTo(Verdict.NOT_SHOWN);
     }
@@ -260,7 +260,7 @@ class ProgrammeTest {
             assertThat(p.outcome().words().in(UnitSystem.US)).contains("kept for what it is");
         }
         assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 10)))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     private static FlowBasis basis(Project p) {
@@ -538,14 +538,14 @@ class ProgrammeTest {
                 .seen(Work.Row.seen("seams", Grade.TIGHT));
         assertThat(verdict(CORRIE, "tank-pressure.upper", s))
                 .as("no temperatures: a loss")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         Work.Sheet warm = s.with("warm", m(20, Unit.CELSIUS)).with("cool", m(16, Unit.CELSIUS));
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm)).isEqualTo(Verdict.HOLDS);
         assertThat(verdict(CORRIE, "tank-pressure.upper", s.with("cool", m(-10, Unit.CELSIUS))))
                 .as("one temperature alone makes up for nothing")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(CORRIE, "tank-pressure.upper", warm.seen(Work.Row.seen("seams", Grade.BUBBLES))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(
                         CORRIE,
                         "tank-pressure.upper",
@@ -577,11 +577,11 @@ class ProgrammeTest {
         Work.Sheet ran = s.with("idle", m(20, Unit.PSI)).with("full", m(16, Unit.PSI));
         assertThat(verdict(tansy, "dead-head.boost", ran)).isEqualTo(Verdict.HOLDS);
         assertThat(verdict(tansy, "dead-head.boost", ran.with("shut", m(24, Unit.PSI))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(tansy, "dead-head.boost", ran.with("full", m(12, Unit.PSI))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
         assertThat(verdict(tansy, "dead-head.boost", ran.with("idle", m(46, Unit.PSI))))
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     /** 100LL at 15 C weighs about 0.72 kg/L: 30 in make 0.78 psi (0.72 x 0.03613 psi an inch of water x 30). */
@@ -593,7 +593,7 @@ class ProgrammeTest {
         Wanted w = new Wanted(TestKind.GAUGE_CHECK, "", Wanted.NONE, "gauge", true, "", "");
         assertThat(outcomes.of(w, Optional.of(done(s))).verdict()).isEqualTo(Verdict.NOT_SHOWN);
         for (Object[] c :
-                new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.SHORT}, {0.5, Verdict.SHORT}
+                new Object[][] {{0.78, Verdict.HOLDS}, {0.93, Verdict.THIN}, {1.1, Verdict.FAILS}, {0.5, Verdict.FAILS}
                 }) {
             Work.Sheet two =
                     s.plus(Work.Row.of(Map.of("height", m(30, Unit.INCH), "shows", m((double) c[0], Unit.PSI))));
@@ -630,7 +630,7 @@ class ProgrammeTest {
                                         .with("drops", m(1, Unit.ONE)))))
                         .verdict())
                 .as("a drop is a drop")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     /** One joint not looked at leaves the sheet open; one that is wet makes it short; a smear needs its day. */
@@ -663,8 +663,8 @@ class ProgrammeTest {
                                 .withAsks(CORRIE.brief().practice().asks().withSmear(false)))));
         assertThat(verdict(strict, key, s.seen(new Work.Row(last, Map.of(), Optional.of(Grade.SMEAR), "2026-12-05"))))
                 .as("a practice choice")
-                .isEqualTo(Verdict.SHORT);
-        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.WET)))).isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
+        assertThat(verdict(CORRIE, key, s.seen(Work.Row.seen(last, Grade.WET)))).isEqualTo(Verdict.FAILS);
         Project grown = with(CORRIE, key, s.seen(Work.Row.seen(last, Grade.DRY)));
         Run r3 = (Run) grown.system().item("r3").orElseThrow();
         assertThat(proof(

@@ -94,7 +94,7 @@ class RequirementTest {
         assertThat(after.words()).contains("R3: size was 5/16");
         assertThat(of(poured(15), "flow.margin.selector:UPPER").verdict())
                 .as("short when measured, whatever is computed")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     @Test
@@ -155,7 +155,7 @@ class RequirementTest {
                 .with(new SignOff.Issued(DAY, "0000 1111 2222 3333", "packet.pdf"));
         Project p = CORRIE.with(said);
         Requirement r = of(p, open.id());
-        assertThat(r.verdict()).isEqualTo(open.verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(r.verdict()).isEqualTo(open.verdict()).isEqualTo(Verdict.FAILS);
         assertThat(r.accepted()).isPresent();
         assertThat(r.acceptedOtherwise()).isFalse();
         assertThat(r.point().orElseThrow().owner()).isEqualTo("builder");

@@ -52,7 +52,7 @@ class UpkeepTest {
         assertThat(d.on()).contains(LocalDate.of(2026, 6, 2));
         assertThat(d.verdict()).isEqualTo(Verdict.THIN);
         assertThat(d.left()).isEqualTo("12 weeks left");
-        assertThat(due(u, LocalDate.of(2026, 6, 2)).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(due(u, LocalDate.of(2026, 6, 2)).verdict()).isEqualTo(Verdict.FAILS);
         assertThat(due(u, LocalDate.of(2026, 6, 1)).verdict()).isEqualTo(Verdict.THIN);
         Upkeep older = at(412.6)
                 .plus(
@@ -63,7 +63,7 @@ class UpkeepTest {
                                 LocalDate.of(2021, 6, 2), 96.4, Optional.of(LocalDate.of(2020, 12, 1)))),
                         "");
         assertThat(due(older, TODAY).on()).contains(LocalDate.of(2025, 12, 1));
-        assertThat(due(older, TODAY).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(due(older, TODAY).verdict()).isEqualTo(Verdict.FAILS);
     }
 
     /** Every kind of part with every date, and every kind of entry, as the file has them. */
@@ -97,14 +97,14 @@ class UpkeepTest {
         Due d = due(u, TODAY);
         assertThat(d.atHours()).isEqualTo(455.1);
         assertThat(d.left()).isEqualTo("5.1 h left");
-        assertThat(due(u.withHours(455.1), TODAY).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(due(u.withHours(455.1), TODAY).verdict()).isEqualTo(Verdict.FAILS);
         Upkeep looked = u.withHours(455.1).looked("strainer-screen", act(TODAY, 455.1), "a few fibres");
         assertThat(due(looked, TODAY).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(due(looked, TODAY).atHours()).isEqualTo(505.1);
         Upkeep mistaken = looked.corrected(1, act(TODAY, 455.1), "the other strainer");
         assertThat(due(mistaken, TODAY).verdict())
                 .as("a look that was put right does not count")
-                .isEqualTo(Verdict.SHORT);
+                .isEqualTo(Verdict.FAILS);
     }
 
     /** What nobody knows is due now and not shown; what is temporary is Short until it is gone. */
@@ -117,7 +117,7 @@ class UpkeepTest {
         assertThat(all)
                 .extracting(d -> d.part().name())
                 .containsExactly("Worm clamp on R4", "Hose at the plenum", "Sight tube");
-        assertThat(all).extracting(Due::verdict).containsExactly(Verdict.SHORT, Verdict.NOT_SHOWN, Verdict.HOLDS);
+        assertThat(all).extracting(Due::verdict).containsExactly(Verdict.FAILS, Verdict.NOT_SHOWN, Verdict.HOLDS);
         assertThat(all.get(1).left()).isEqualTo("age unknown: due now");
         Upkeep off = u.removed("worm-clamp-on-r4", act(TODAY, 10));
         assertThat(off.parts()).hasSize(2);

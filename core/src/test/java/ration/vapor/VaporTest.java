@@ -86,7 +86,7 @@ class VaporTest {
                         .degrees())
                 .isLessThan(now);
         assertThat(answer(p.with(p.heat().with(Volatility.MOGAS_D))).degrees()).isLessThan(0);
-        assertThat(answer(p.with(p.heat().with(Volatility.MOGAS_D))).verdict()).isEqualTo(Verdict.SHORT);
+        assertThat(answer(p.with(p.heat().with(Volatility.MOGAS_D))).verdict()).isEqualTo(Verdict.FAILS);
     }
 
     /** Pressures along the path are the solver's own at the ports, and the fuel warms on its way through warmer air. */

@@ -94,7 +94,7 @@ class AirWindowTest extends WindowHarness {
                                 .withPoints(java.util.List.of(ration.model.Place.inches(50, 0, 22))))))));
         robot.clickOn("#rail-air");
         until(() -> everyText().contains("Low point without a drain, R1"));
-        assertThat(label("#ledger-open-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-open-verdict")).isEqualTo("Fails");
     }
 
     /** A vent that is too narrow is short by the drop or by the rule, on the page and in the ledger, and back again. */

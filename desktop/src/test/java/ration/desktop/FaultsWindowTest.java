@@ -27,7 +27,7 @@ class FaultsWindowTest extends WindowHarness {
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
         assertThat(label("#faults-words")).contains("end short", "have no way out", "not shown");
-        until(() -> node("#rail-faults").getAccessibleText().contains("Short"));
+        until(() -> node("#rail-faults").getAccessibleText().contains("Fails"));
         robot.interact(() -> node("#fault-0").requestFocus());
         until(() -> !label("#fault-part").isEmpty());
         String first = label("#fault-part");

@@ -134,7 +134,7 @@ class FlightWindowTest extends WindowHarness {
     void changesOfThePlanAreFeltAtOnce() {
         tansy();
         robot.clickOn("#flight-hand");
-        until(() -> label("#flight-verdict").equals("Short")
+        until(() -> label("#flight-verdict").equals("Fails")
                 && everyText().stream().anyMatch(t -> t.contains("engine starves on LEFT")));
         assertThat(session.project().flight().orElseThrow().switching().mode()).isEqualTo(Switching.Mode.HAND);
         robot.interact(session::undo);
@@ -147,7 +147,7 @@ class FlightWindowTest extends WindowHarness {
         robot.write("195");
         keys(KeyCode.ENTER);
         until(() -> label("#flight-landing").equals("At landing, 4:05")
-                && label("#flight-verdict").equals("Short"));
+                && label("#flight-verdict").equals("Fails"));
         assertThat(session.project().flight().orElseThrow().phases().get(3).lasts())
                 .isEqualTo(195);
         robot.interact(session::undo);
@@ -160,7 +160,7 @@ class FlightWindowTest extends WindowHarness {
     void whatIsInTheTanksAtTheStartIsEntered() {
         tansy();
         fill("#start-left", "20");
-        until(() -> session.flight().get() != null && label("#flight-verdict").equals("Short"));
+        until(() -> session.flight().get() != null && label("#flight-verdict").equals("Fails"));
         assertThat(session.project().flight().orElseThrow().start().get("left").si())
                 .isCloseTo(ration.quantity.Unit.GALLON.toSi(20), org.assertj.core.data.Offset.offset(1e-9));
         assertThat(session.flight().get().at(0).tank("left"))

@@ -319,7 +319,7 @@ class LifeWindowTest extends WindowHarness {
         enter("#accept-reason", "not used for take-off");
         robot.interact(() -> ((Button) node("#point-accept")).fire());
         until(() -> label("#point-accepted").startsWith("Accepted as found by I. Nobody"));
-        assertThat(row("#requirement-flow-margin-selector-fuselage")).contains("Short");
+        assertThat(row("#requirement-flow-margin-selector-fuselage")).contains("Fails");
         robot.interact(() -> ((javafx.scene.control.ToggleButton) node("#filter-holds")).fire());
         until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage").tryQuery().isEmpty());
     }

@@ -155,7 +155,7 @@ class TanksWindowTest extends WindowHarness {
         keys(KeyCode.ENTER);
         until(() -> last().progress().done());
         until(() -> label("#ledger-unusable-figure").equals("1.50 gal"));
-        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Fails");
         assertThat(label("#ledger-unusable-case")).contains("drain test", "Upper tank");
         Work.Drain drain = (Work.Drain) last().work();
         assertThat(drain.position()).isEqualTo("UPPER");
@@ -330,7 +330,7 @@ class TanksWindowTest extends WindowHarness {
         until(() -> !label("#ledger-unusable-figure").equals("1.32 gal"));
         assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", "")))
                 .isBetween(1.33, 1.8);
-        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-unusable-verdict")).isEqualTo("Fails");
         assertThat(label("#ledger-unusable-case")).contains("5\u00b0 bank");
         fill("#brief-glide-slip", "80");
         until(() -> everyText().stream().anyMatch(t -> t.contains("An attitude lies within 60\u00b0")));

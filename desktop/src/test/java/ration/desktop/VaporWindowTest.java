@@ -51,7 +51,7 @@ class VaporWindowTest extends WindowHarness {
     void anotherFuelAnotherVerdictAndBack() {
         brindle();
         robot.clickOn("#vapor-grade").clickOn("#grade-mogas-d");
-        until(() -> label("#ledger-vapor-verdict").equals("Short"));
+        until(() -> label("#ledger-vapor-verdict").equals("Fails"));
         control(KeyCode.Z);
         until(() -> label("#ledger-vapor-verdict").equals("Thin"));
     }
@@ -64,7 +64,7 @@ class VaporWindowTest extends WindowHarness {
         fill("#heat-needed", "90");
         until(() -> label("#vapor-trouble").contains("lies between"));
         fill("#heat-needed", "9");
-        until(() -> label("#ledger-vapor-verdict").equals("Short"));
+        until(() -> label("#ledger-vapor-verdict").equals("Fails"));
         assertThat(session.project().heat().si(HeatFigure.NEEDED)).isEqualTo(9);
     }
 

@@ -48,14 +48,14 @@ class WindowTest extends WindowHarness {
         until(() -> !((ToggleButton) node("#attitude-climb")).isSelected());
         assertThat(((TextField) node("#pitch")).getText()).isEqualTo("+16.0\u00b0");
         robot.write("g");
-        until(() -> texts().contains("Short") && texts().contains("on FUSELAGE"));
+        until(() -> texts().contains("Fails") && texts().contains("on FUSELAGE"));
         assertThat(((ToggleButton) node("#contents-low")).isSelected()).isTrue();
     }
 
     @Test
     void changeATubeAndSeeMarginAndHeadLineChange() {
         robot.write("g");
-        until(() -> texts().contains("Short"));
+        until(() -> texts().contains("Fails"));
         Set<String> before = texts();
         keys(KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT, KeyCode.RIGHT);
         until(() -> session.picked().get().equals("r3"));
@@ -65,7 +65,7 @@ class WindowTest extends WindowHarness {
         robot.write("3/8 x 0.035 tube");
         keys(KeyCode.ENTER);
         until(() -> figure().equals("1.29\u00d7"));
-        assertThat(label("#ledger-flow-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-flow-verdict")).isEqualTo("Fails");
         assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
         until(() -> !texts().equals(before));
         Set<String> after = texts();
@@ -371,7 +371,7 @@ class WindowTest extends WindowHarness {
         until(() -> node("#flow-page").isVisible()
                 && node("#cell-5-1-2").getStyleClass().contains("governs"));
         assertThat(node("#cell-5-1-2").getAccessibleText())
-                .contains("Take-off run", "FUSELAGE", "1.12", "Short", "governs");
+                .contains("Take-off run", "FUSELAGE", "1.12", "Fails", "governs");
         assertThat(label("#budget-sentence"))
                 .startsWith("20.6 gph on this path leaves")
                 .contains("short by");
@@ -382,7 +382,7 @@ class WindowTest extends WindowHarness {
         until(() -> label("#chance").contains("400 samples"));
         robot.clickOn("#try-1");
         until(() -> figure().equals("1.29\u00d7"));
-        assertThat(label("#ledger-flow-verdict")).isEqualTo("Short");
+        assertThat(label("#ledger-flow-verdict")).isEqualTo("Fails");
         assertThat(label("#ledger-flow-was")).isEqualTo("was 1.12\u00d7");
         until(() -> textsOf("#head-budget").contains("3/8 \u00b7 16 in"));
         control(KeyCode.Z);
@@ -615,7 +615,7 @@ class WindowTest extends WindowHarness {
         control(KeyCode.V);
         until(() -> label("#runs-said").startsWith("3 cells taken. 1 not: Row 3: Chafe gap"));
         until(() -> session.shown().get().assessment().findings().stream()
-                .anyMatch(f -> f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.SHORT));
+                .anyMatch(f -> f.id().equals("build.supports.r3") && f.verdict() == ration.check.Verdict.FAILS));
         robot.interact(() -> sheet("#runs-sheet").choose(2, 1));
         until(() -> textsOf("#runs-side").contains("Supports of R3"));
         control(KeyCode.Z);

@@ -95,7 +95,7 @@ record BriefWords(Project project, UnitSystem units) {
     }
 
     static String smear(boolean passes) {
-        return passes ? "is looked at again" : "is short";
+        return passes ? "is looked at again" : "fails";
     }
 
     // what can be entered; each throws IllegalArgumentException with a sentence where it cannot be

@@ -40,7 +40,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
 
         /** For those who do not see it. */
         String spoken() {
-            return part + " " + way + ", " + share + ", short " + minutes + ", way out "
+            return part + " " + way + ", " + share + ", flow fails " + minutes + ", way out "
                     + (wayOut.isEmpty() ? "not needed" : wayOut) + ", " + verdict.word();
         }
     }
@@ -82,7 +82,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     }
 
     String words() {
-        return "end short; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE)
+        return "fail; " + count(Group.NO_WAY_OUT) + " have no way out, " + count(Group.TOO_LATE)
                 + " are seen too late; " + count(Group.NOT_SHOWN) + " more are not shown";
     }
 
@@ -99,7 +99,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
                 seen(f),
                 f.wayOut()
                         .map(w -> w.does() + "  " + share(w.share()))
-                        .orElse(f.verdict() == Verdict.SHORT ? "none" : ""),
+                        .orElse(f.verdict() == Verdict.FAILS ? "none" : ""),
                 f.verdict());
     }
 
@@ -152,7 +152,7 @@ record FaultTable(List<FaultAnswer> all, Optional<Group> only) {
     /** All that shows it, in the order of time. */
     static String allSeen(FaultAnswer f) {
         return f.seen().isEmpty()
-                ? "Nothing fitted in this document shows it before flow is short. Fit the flow or pressure"
+                ? "Nothing fitted in this document shows it before flow fails. Fit the flow or pressure"
                         + " senders you have: what is not laid out is not"
                         + " counted."
                 : String.join(

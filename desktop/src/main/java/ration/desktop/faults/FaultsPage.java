@@ -96,7 +96,7 @@ public final class FaultsPage extends LivePage {
         HBox result = new RowBox(12, sum, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new javafx.geometry.Insets(8, 16, 4, 16));
-        HBox titles = cells("One part fails", "Flow", "", "Short in", "What shows it", "Way out", "");
+        HBox titles = cells("One part fails", "Flow", "", "Flow fails in", "What shows it", "Way out", "");
         titles.getChildren().forEach(n -> n.getStyleClass().add("soft"));
         titles.setPadding(new javafx.geometry.Insets(0, 24, 4, 24));
         ScrollPane scroll = new ScrollPane(rows);
@@ -184,14 +184,14 @@ public final class FaultsPage extends LivePage {
         rows.getChildren().clear();
         FaultTable table = new FaultTable(answers, only);
         sum.setText(table.sum());
-        sum.getStyleClass().remove("verdict-short");
+        sum.getStyleClass().remove("verdict-fails");
         if (table.empty()) {
             showCard();
             return;
         }
         table.choices().forEach(c -> chip(c.text(), c.id(), c.group()));
         if (table.shorts() > 0) {
-            sum.getStyleClass().add("verdict-short");
+            sum.getStyleClass().add("verdict-fails");
         }
         words.setText(table.words());
         int n = 0;
@@ -246,7 +246,7 @@ public final class FaultsPage extends LivePage {
         Ui.verdict(verdict, f.verdict());
         HBox cells = cells(
                 name,
-                Ui.label(said.share(), f.verdict() == Verdict.SHORT && f.share() < 1 ? "wrong-text" : "figure"),
+                Ui.label(said.share(), f.verdict() == Verdict.FAILS && f.share() < 1 ? "wrong-text" : "figure"),
                 bar,
                 Ui.label(said.minutes()),
                 Ui.label(said.seen()),
@@ -311,13 +311,13 @@ public final class FaultsPage extends LivePage {
                         Ui.wrapped(f.where()),
                         Ui.label("Why", "group-title"),
                         Ui.wrapped(f.why()));
-        if (!f.seen().isEmpty() || f.verdict() == Verdict.SHORT) {
+        if (!f.seen().isEmpty() || f.verdict() == Verdict.FAILS) {
             card.getChildren().addAll(Ui.label("What shows it", "group-title"), Ui.wrapped(FaultTable.allSeen(f)));
         }
         if (Double.isFinite(f.minutes()) && f.minutes() > 0) {
             chart(f);
         }
-        if (f.verdict() == Verdict.SHORT
+        if (f.verdict() == Verdict.FAILS
                 || f.verdict() == Verdict.THIN
                 || f.wayOut().isPresent()) {
             card.getChildren().addAll(Ui.label("Way out", "group-title"), Ui.wrapped(FaultTable.wayOut(f)));
@@ -382,15 +382,15 @@ public final class FaultsPage extends LivePage {
         Ui.verdict(verdict, r.after().verdict());
         Button take = Ui.button("Try", "fault-try-" + n, () -> session.apply(r.edit()), "chip");
         take.setAccessibleText(
-                "Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults short");
+                "Try: " + r.title() + ", then " + r.after().verdict().word() + ", " + r.shorts() + " faults fail");
         HBox top = new RowBox(6, Ui.label(r.title(), "bold"), Ui.spring(), verdict, take);
         top.setAlignment(Pos.CENTER_LEFT);
         return new ColumnBox(
                 1,
                 top,
                 Ui.wrapped(
-                        r.detail() + "; short in " + FaultTable.minutes(r.after()) + ", " + r.shorts()
-                                + " faults short then",
+                        r.detail() + "; flow fails in " + FaultTable.minutes(r.after()) + ", " + r.shorts()
+                                + " faults fail then",
                         "soft"));
     }
 

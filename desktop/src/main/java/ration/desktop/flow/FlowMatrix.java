@@ -209,7 +209,7 @@ final class FlowMatrix extends ColumnBox {
             figure.setText(words.figure());
             bar.show(words.ratio(), words.verdict());
             getStyleClass().removeAll("short", "governs", "looked-at");
-            if (words.verdict() == Verdict.SHORT) {
+            if (words.verdict() == Verdict.FAILS) {
                 getStyleClass().add("short");
             }
             if (words.governs()) {

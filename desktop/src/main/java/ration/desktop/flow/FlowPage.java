@@ -133,7 +133,7 @@ public final class FlowPage extends LivePage {
         box.setMinSize(18, 13);
         box.setMaxSize(18, 13);
         HBox legend = new RowBox(8, box, Ui.label("governs", "soft"));
-        for (Verdict v : List.of(Verdict.HOLDS, Verdict.THIN, Verdict.SHORT, Verdict.NOT_SHOWN)) {
+        for (Verdict v : List.of(Verdict.HOLDS, Verdict.THIN, Verdict.FAILS, Verdict.NOT_SHOWN)) {
             NotchBar bar = new NotchBar(32, 6);
             bar.show(v == Verdict.HOLDS ? 1.4 : v == Verdict.THIN ? 1.03 : 0.8, v);
             Label word = Ui.label(v.word(), "soft");

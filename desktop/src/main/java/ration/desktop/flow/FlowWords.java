@@ -59,7 +59,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     }
 
     boolean isShort() {
-        return look.filter(l -> l.verdict() == Verdict.SHORT).isPresent();
+        return look.filter(l -> l.verdict() == Verdict.FAILS).isPresent();
     }
 
     /**
@@ -101,7 +101,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
         return a.findings().stream()
                 .filter(f -> f.topic() == Check.Topic.FLOW
                         && f.check() != Check.FLOW_MARGIN
-                        && (f.verdict() == Verdict.SHORT || f.verdict() == Verdict.NOT_SHOWN))
+                        && (f.verdict() == Verdict.FAILS || f.verdict() == Verdict.NOT_SHOWN))
                 .limit(ROOM)
                 .toList();
     }
@@ -127,7 +127,7 @@ record FlowWords(Assessment a, Optional<CaseAnswer> look, UnitSystem units) {
     static String sure(Chance c) {
         return String.format(
                 Locale.ROOT,
-                "short in %d of %d samples of the measured figures; nine in ten lie between %.2f\u00d7 and %.2f\u00d7",
+                "fails in %d of %d samples of the measured figures; nine in ten lie between %.2f\u00d7 and %.2f\u00d7",
                 c.shorts(),
                 c.samples(),
                 c.low(),

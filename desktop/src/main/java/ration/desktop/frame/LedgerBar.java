@@ -117,7 +117,7 @@ final class LedgerBar extends RowBox {
         FaultSum sum = FaultSum.of(session.faults().get());
         List<Due> due = Due.of(session.shown().get().project().upkeep(), java.time.LocalDate.now());
         long over = due.stream()
-                .filter(d -> d.verdict() == Verdict.SHORT || d.verdict() == Verdict.NOT_SHOWN)
+                .filter(d -> d.verdict() == Verdict.FAILS || d.verdict() == Verdict.NOT_SHOWN)
                 .count();
         Verdict worse = open.verdict()
                 .worse(sum.worst())

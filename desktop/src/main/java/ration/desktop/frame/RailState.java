@@ -54,7 +54,7 @@ record RailState(Map<Page, Bar> bars) {
 
     private static Bar whole(Verdict verdict) {
         return new Bar(
-                verdict == Verdict.NOT_SHOWN ? Finding.MISSED : verdict == Verdict.SHORT ? SHORT : Finding.MET,
+                verdict == Verdict.NOT_SHOWN ? Finding.MISSED : verdict == Verdict.FAILS ? SHORT : Finding.MET,
                 verdict);
     }
 

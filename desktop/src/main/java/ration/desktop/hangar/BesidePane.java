@@ -98,7 +98,7 @@ final class BesidePane extends ColumnBox {
                         Ui.label("What it closes", "group-title"),
                         Ui.wrapped(words.asks(p)),
                         Ui.wrapped(words.source(p), "soft"));
-        Label now = Ui.wrapped(words.now(p), p.verdict() == Verdict.SHORT ? "wrong-text" : "plain-text");
+        Label now = Ui.wrapped(words.now(p), p.verdict() == Verdict.FAILS ? "wrong-text" : "plain-text");
         now.setId("wanted-now");
         getChildren().add(now);
     }

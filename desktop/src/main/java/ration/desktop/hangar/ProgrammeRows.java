@@ -80,7 +80,7 @@ record ProgrammeRows(Programme programme, String picked, String running, LocalDa
                 group,
                 brief(p.wanted().name()),
                 state,
-                stale || over || p.counts() && p.verdict() == Verdict.SHORT,
+                stale || over || p.counts() && p.verdict() == Verdict.FAILS,
                 next || open,
                 stale,
                 open,

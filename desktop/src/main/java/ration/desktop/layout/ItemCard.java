@@ -408,7 +408,7 @@ final class ItemCard extends ScrollPane {
                                     "chip"));
                 }
                 i.only(Run.class)
-                        .filter(r -> f.verdict() == Verdict.SHORT)
+                        .filter(r -> f.verdict() == Verdict.FAILS)
                         .ifPresent(run -> run.size().nextUp().ifPresent(s -> steps.getChildren()
                                 .add(Ui.button(
                                         "Try " + s.shortName(),

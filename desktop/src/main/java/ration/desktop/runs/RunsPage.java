@@ -336,7 +336,7 @@ public final class RunsPage extends BorderPane implements Arriving {
                 joint.state() == Joints.State.GOOD ? Finding.MET : Finding.MISSED,
                 joint.state() == Joints.State.GOOD
                         ? Verdict.HOLDS
-                        : joint.state() == Joints.State.WRONG ? Verdict.SHORT : Verdict.NOT_SHOWN);
+                        : joint.state() == Joints.State.WRONG ? Verdict.FAILS : Verdict.NOT_SHOWN);
         return bar;
     }
 

@@ -15,7 +15,7 @@ import ration.signoff.Requirement;
 record RequirementTable(List<Requirement> all, Optional<Verdict> only) {
 
     /** Verdicts in the order of their chips. */
-    static final List<Verdict> ORDER = List.of(Verdict.SHORT, Verdict.NOT_SHOWN, Verdict.THIN, Verdict.HOLDS);
+    static final List<Verdict> ORDER = List.of(Verdict.FAILS, Verdict.NOT_SHOWN, Verdict.THIN, Verdict.HOLDS);
     /** Letters of a figure or a short word; what is longer is a sentence and stands in the words. */
     private static final int LONGEST = 12;
 

@@ -11,13 +11,13 @@ import ration.drawing.Ink;
 
 /**
  * Result over need on a scale from 0 to 1.5; the notch, always at two thirds, is the need. Holds is solid, Thin lighter
- * with a tick, Short hatched and short of the notch, Not shown dotted.
+ * with a tick, Fails hatched and short of the notch, Not shown dotted.
  */
 public final class NotchBar extends Pane {
 
     static final double ABOVE = 5;
     private static final double SHORT_GAP = 3;
-    /** A yes-or-no check that is missed has no fill of its own; so much hatch says Short all the same. */
+    /** A yes-or-no check that is missed has no fill of its own; so much hatch says Fails all the same. */
     private static final double LEAST_HATCH = 0.2;
 
     private final double length;
@@ -47,7 +47,7 @@ public final class NotchBar extends Pane {
                 frame.setStroke(Tokens.color(Ink.SOFT));
                 frame.getStrokeDashArray().setAll(1.5, 2.0);
             }
-            case SHORT -> hatch(Math.max(LEAST_HATCH * length, Math.min(end, notch - SHORT_GAP)));
+            case FAILS -> hatch(Math.max(LEAST_HATCH * length, Math.min(end, notch - SHORT_GAP)));
             default -> fill(end, verdict);
         }
         boolean solid = verdict == Verdict.HOLDS || verdict == Verdict.THIN;

@@ -128,7 +128,7 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
     }
 
     boolean isShort() {
-        return answer.verdict() == Verdict.SHORT;
+        return answer.verdict() == Verdict.FAILS;
     }
 
     double ratio() {

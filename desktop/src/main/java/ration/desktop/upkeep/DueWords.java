@@ -51,7 +51,7 @@ record DueWords(List<Due> due, Upkeep upkeep, FuelSystem system) {
 
     /** How many are due, and how many nobody knows the age of. */
     String sum(LocalDate today) {
-        long over = count(Verdict.SHORT);
+        long over = count(Verdict.FAILS);
         long unknown = count(Verdict.NOT_SHOWN);
         return due.isEmpty()
                 ? "parts with a life: none is entered yet"

@@ -86,7 +86,7 @@ final class PartCard extends ColumnBox {
                                         + (Double.isNaN(d.atHours())
                                                 ? ""
                                                 : ", at " + UnitSystem.figure(d.atHours(), 1) + " h"),
-                                d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"),
+                                d.verdict() == Verdict.FAILS ? "wrong-text" : "soft"),
                         Ui.rule(),
                         Ui.label("As done", "group-title"));
         GridPane grid = new GridPane();

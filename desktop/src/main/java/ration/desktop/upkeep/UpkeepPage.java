@@ -189,7 +189,7 @@ public final class UpkeepPage extends LivePage {
         Ui.verdict(verdict, d.verdict());
         HBox state = new RowBox(6, bar, verdict);
         state.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.SHORT ? "wrong-text" : "soft"));
+        VBox left = new ColumnBox(state, Ui.label(said.left(), d.verdict() == Verdict.FAILS ? "wrong-text" : "soft"));
         VBox paper = new ColumnBox(Ui.label(said.paper()), Ui.label(said.last(), "soft"));
         HBox box = new RowBox(
                 6,

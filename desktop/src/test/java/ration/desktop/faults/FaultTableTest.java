@@ -46,7 +46,7 @@ class FaultTableTest {
                 .hasSize(all.sections().size() + 1)
                 .extracting(FaultTable.Choice::id)
                 .doesNotHaveDuplicates();
-        long shorts = found.stream().filter(f -> f.verdict() == Verdict.SHORT).count();
+        long shorts = found.stream().filter(f -> f.verdict() == Verdict.FAILS).count();
         assertThat(all.sum()).isEqualTo(shorts + " of " + found.size());
         assertThat(all.shorts()).isEqualTo((int) shorts).isPositive();
     }
@@ -84,7 +84,7 @@ class FaultTableTest {
 
     @Test
     void a_fault_that_nothing_shows_and_nothing_mends_says_both() {
-        FaultAnswer f = like(0, 0, Verdict.SHORT, List.of(), Optional.empty());
+        FaultAnswer f = like(0, 0, Verdict.FAILS, List.of(), Optional.empty());
         FaultTable.Cells cells = FaultTable.cells(f);
         assertThat(cells.minutes()).isEqualTo("at once");
         assertThat(cells.seen()).isEqualTo("nothing before it stops");
@@ -98,7 +98,7 @@ class FaultTableTest {
         FaultAnswer f = like(
                 0.4,
                 12.34,
-                Verdict.SHORT,
+                Verdict.FAILS,
                 List.of(new FaultAnswer.Seen("Flow sender", 0), new FaultAnswer.Seen("low light of Header", 3)),
                 Optional.of(new FaultAnswer.WayOut("Boost on", 1.2)));
         assertThat(FaultTable.allSeen(f)).isEqualTo("Flow sender, at once; low light of Header after 3.0 min");

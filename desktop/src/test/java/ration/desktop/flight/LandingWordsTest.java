@@ -66,7 +66,7 @@ class LandingWordsTest {
         assertThat(said.wrong().stream().anyMatch(w -> w.startsWith("At ")))
                 .isEqualTo(flight.firstTrouble().isPresent());
         assertThat(said.ratio()).isBetween(0.0, 1.5);
-        if (flight.landingVerdict() == Verdict.SHORT
+        if (flight.landingVerdict() == Verdict.FAILS
                 && flight.landing().needs() > 0
                 && flight.firstTrouble().isEmpty()) {
             assertThat(said.ratio()).isLessThan(1);

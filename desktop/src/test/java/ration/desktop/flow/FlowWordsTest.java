@@ -115,7 +115,7 @@ class FlowWordsTest {
         Assessment a = demo("corrie-b1");
         CaseAnswer governing = a.governing().orElseThrow();
         FlowWords words = new FlowWords(a, Optional.of(governing), UnitSystem.US);
-        assertThat(words.isShort()).isEqualTo(governing.verdict() == Verdict.SHORT);
+        assertThat(words.isShort()).isEqualTo(governing.verdict() == Verdict.FAILS);
         assertThat(words.sentence())
                 .contains("on this path leaves")
                 .contains(words.isShort() ? ": short by " : ": to spare ");
@@ -152,7 +152,7 @@ class FlowWordsTest {
                     .hasSizeLessThanOrEqualTo(2)
                     .allSatisfy(f -> {
                         assertThat(f.check()).isNotEqualTo(Check.FLOW_MARGIN);
-                        assertThat(f.verdict()).isIn(Verdict.SHORT, Verdict.NOT_SHOWN);
+                        assertThat(f.verdict()).isIn(Verdict.FAILS, Verdict.NOT_SHOWN);
                     });
         }
     }

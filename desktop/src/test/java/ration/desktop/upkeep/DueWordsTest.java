@@ -37,7 +37,7 @@ class DueWordsTest {
             Project p = ProjectFile.demo(demo);
             DueWords words = of(p);
             long over = words.due().stream()
-                    .filter(d -> d.verdict() == Verdict.SHORT)
+                    .filter(d -> d.verdict() == Verdict.FAILS)
                     .count();
             assertThat(words.due().isEmpty()
                             || words.sum(TODAY)
