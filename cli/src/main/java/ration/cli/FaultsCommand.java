@@ -24,7 +24,8 @@ import ration.quantity.UnitSystem;
 @Command(
         name = "faults",
         mixinStandardHelpOptions = true,
-        description = "One part fails: flow left at once, minutes until flow fails, what shows it, the way out. Exit code"
+        description = "One part fails: flow left at once, minutes until flow fails, what shows it, the way out."
+                + " Exit code"
                 + " 0: none fails;"
                 + " 1: some are; 2: the file cannot be used.")
 final class FaultsCommand implements Callable<Integer> {

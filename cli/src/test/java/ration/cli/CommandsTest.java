@@ -228,7 +228,7 @@ class CommandsTest {
                         "Ledger",
                         "Flow margin",
                         "Fails",
-                        "Take-off run 12\u00b0, +0.25 g, FUSELAGE",
+                        "Take-off run 12\u00b0, 0.25 g forward, FUSELAGE",
                         "Climb 17\u00b0, FUSELAGE",
                         "Not shown",
                         "no permission to fly",
@@ -243,7 +243,12 @@ class CommandsTest {
     void faultsAreTold() throws IOException {
         assertThat(run("faults", "tansy-l3")).isEqualTo(1);
         assertThat(out.toString())
-                .contains("No way out", "Strainer fouled shut", "No harm", "Engine pump dead", "no permission to fly");
+                .contains(
+                        "No way out",
+                        "Strainer fouled shut",
+                        "Flow still meets demand",
+                        "Engine pump dead",
+                        "no permission to fly");
         assertThat(run("faults", "tansy-l3", "--json")).isEqualTo(1);
         JsonNode faults = new ObjectMapper().readTree(out.toString());
         assertThat(faults).allSatisfy(f -> assertThat(f.fieldNames())
@@ -282,7 +287,7 @@ class CommandsTest {
                         "switch RIGHT",
                         "no permission to fly");
         assertThat(run("fly", "tansy-l3", "--plan", "hand")).isEqualTo(1);
-        assertThat(out.toString()).contains("engine starves on LEFT");
+        assertThat(out.toString()).contains("fuel starvation on LEFT");
         assertThat(run("fly", "tansy-l3", "--plan", "clock", "--json")).isZero();
         JsonNode flight = new ObjectMapper().readTree(out.toString());
         assertThat(flight.path("rule").asText()).isEqualTo("clock");

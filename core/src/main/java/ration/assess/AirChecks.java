@@ -188,7 +188,7 @@ final class AirChecks {
                                         ? u.small(a.drop(a.returning())) + " while fuel comes" + " back, "
                                         : "")
                                 + u.small(a.drop(a.descending()))
-                                + " descending, " + u.small(drop) + " both together, against " + u.small(MOST_DROP)
+                                + " descending, " + u.small(drop) + " both together; maximum " + u.small(MOST_DROP)
                                 + "; filling "
                                 + u.small(a.drop(a.filling()))
                                 + (a.through().isEmpty() ? "" : "; it breathes through " + beyond(a))
@@ -249,7 +249,7 @@ final class AirChecks {
                     item,
                     Verdict.HOLDS,
                     Finding.MET,
-                    u -> "Air also comes in by a second way, a vented cap or another tip: so it is said here.",
+                    u -> "Second air source entered (vented cap or second vent). Not verified here.",
                     PRACTICE,
                     "");
             return;
@@ -290,8 +290,8 @@ final class AirChecks {
                                         + (b.boilsFirst()
                                                 ? "On the hot day up there the fuel boils first. "
                                                 : "It does not boil before that. ")
-                                        + "The shell then bears " + u.text(b.suction(), Dimension.PRESSURE)
-                                        + " of suction: no limit of it is known here.",
+                                        + "Tank then under " + u.text(b.suction(), Dimension.PRESSURE)
+                                        + " vacuum: collapse limit not known here.",
                         "Trapped air by p V^n, n 1.4 to 1.0; common practice, no source",
                         "A second way for air: a vented cap, or a second"
                                 + " tip that ice or an insect does not close with the first.")
@@ -458,10 +458,10 @@ final class AirChecks {
                             s.id(),
                             Verdict.atLeast(Math.max(has, 1e-12), need),
                             has / need,
-                            u -> "It holds " + UnitSystem.figure(has / OUNCE, 1) + " fl oz against "
-                                    + UnitSystem.figure(need / OUNCE, 1) + ", one for each 20 gal of tank.",
+                            u -> "Bowl " + UnitSystem.figure(has / OUNCE, 1) + " fl oz; minimum "
+                                    + UnitSystem.figure(need / OUNCE, 1) + " (1 fl oz per 20 gal of tank).",
                             "14 CFR 23.971(c)" + PART,
-                            "A larger bowl.")
+                            "Fit a larger bowl.")
                     .because(() -> WhyTanks.bowl(
                             air.stream()
                                     .mapToDouble(a -> a.tank().solid().volume())

@@ -182,15 +182,22 @@ public record Assessment(
         var programme = beside(() -> ProofChecks.programme(project, Optional.of(basis), tanks, before));
         ForkJoinTask.invokeAll(vapor, hot, air, programme);
         List<Finding> findings = new ArrayList<>(Checks.of(List.of(
-                new Checks.Group(Check.PROOF_CHECKED, () -> ProofChecks.of(programme.join().get())),
+                new Checks.Group(
+                        Check.PROOF_CHECKED,
+                        () -> ProofChecks.of(programme.join().get())),
                 new Checks.Group(Check.FLOW_CHECKED, () -> FlowChecks.of(project, problems, cases, basis)),
                 new Checks.Group(Check.FIREWALL_CHECKED, () -> FirewallChecks.of(project.system())),
                 new Checks.Group(Check.PATHS_CHECKED, () -> PathChecks.of(project.system())),
                 new Checks.Group(Check.PRESSURES_CHECKED, () -> PressureChecks.of(project, basis, cases)),
                 new Checks.Group(Check.TANKS_CHECKED, () -> TankChecks.of(project, tanks, basis)),
                 new Checks.Group(Check.BUILD_CHECKED, () -> BuildChecks.of(project)),
-                new Checks.Group(Check.VAPOR_CHECKED, () -> VaporChecks.of(project, cases, vapor.join().get(), hot.join().get())),
-                new Checks.Group(Check.AIR_CHECKED, () -> AirChecks.of(project, cases, tanks, air.join().get(), basis)))));
+                new Checks.Group(
+                        Check.VAPOR_CHECKED,
+                        () -> VaporChecks.of(
+                                project, cases, vapor.join().get(), hot.join().get())),
+                new Checks.Group(
+                        Check.AIR_CHECKED,
+                        () -> AirChecks.of(project, cases, tanks, air.join().get(), basis)))));
         findings.addAll(Answered.missing(project, true, tanks, findings));
         Unsaid unsaid = Unsaid.of(project);
         findings.replaceAll(f -> NeedsSaid.said(f, unsaid));
@@ -218,7 +225,7 @@ public record Assessment(
                 ? f
                 : f.worse(
                         Verdict.NOT_SHOWN,
-                        "It has no answer in every case: " + open.get().label(project.system(), UnitSystem.US) + "."));
+                        "Some cases did not solve: " + open.get().label(project.system(), UnitSystem.US) + "."));
         findings.sort(Checks.WORST_FIRST);
         return new Assessment(
                 project,

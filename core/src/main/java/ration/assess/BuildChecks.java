@@ -237,7 +237,7 @@ final class BuildChecks {
                     run,
                     verdict,
                     is / wanted,
-                    u -> close(u, is) + " against at least " + close(u, wanted) + ".",
+                    u -> close(u, is) + "; minimum " + close(u, wanted) + ".",
                     source,
                     verdict == Verdict.FAILS ? remedy : "");
         }

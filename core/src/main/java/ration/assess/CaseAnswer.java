@@ -343,7 +343,7 @@ public final class CaseAnswer {
         return "the outlet of " + system.item(tank).map(Item::name).orElse(tank);
     }
 
-    /** The case in words: Climb 17\u00b0, FUSELAGE, 1.5 gal left. */
+    /** The case in words: Climb 17\u00b0, FUSELAGE, 1.5 gal in tank. */
     public String label(FuelSystem system, UnitSystem units) {
         StringBuilder words = new StringBuilder(condition.attitude().label());
         for (Selector s : system.selectors()) {
@@ -388,6 +388,6 @@ public final class CaseAnswer {
         Double left = feeding.isEmpty() && condition.contents().size() == 1
                 ? condition.contents().values().iterator().next()
                 : condition.contents().get(feeding);
-        return left == null ? "low fuel" : units.text(left, Dimension.VOLUME) + " left";
+        return left == null ? "low fuel" : units.text(left, Dimension.VOLUME) + " in tank";
     }
 }

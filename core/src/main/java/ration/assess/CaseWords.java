@@ -37,7 +37,7 @@ public final class CaseWords {
             Condition next = word.isEmpty() ? c : said(project, c, word);
             if (next == null) {
                 throw new IllegalArgumentException("\u201c" + part.strip() + "\u201d is not known here. Say any of: "
-                        + String.join(", ", known(project)) + "; or pitch 12, bank -3.");
+                        + String.join(", ", known(project)) + "; or pitch 12, tilt -3.");
             }
             c = next;
         }
@@ -86,7 +86,9 @@ public final class CaseWords {
 
     private static Condition angle(Condition c, String word) {
         String[] parts = word.split("\\s+");
-        if (parts.length == 2 && (parts[0].equals("pitch") || parts[0].equals("bank"))) {
+        // the tilt of the fuel was called bank before
+        boolean tilt = parts[0].equals("tilt") || parts[0].equals("bank");
+        if (parts.length == 2 && (parts[0].equals("pitch") || tilt)) {
             try {
                 double degrees =
                         Double.parseDouble(parts[1].replace("\u00b0", "").replace('\u2212', '-'));
@@ -95,7 +97,7 @@ public final class CaseWords {
                                 parts[0].equals("pitch")
                                         ? degrees
                                         : c.attitude().pitchDegrees(),
-                                parts[0].equals("bank") ? degrees : c.attitude().tiltDegrees())
+                                tilt ? degrees : c.attitude().tiltDegrees())
                         .under("Set by hand", c.attitude().load(), c.attitude().forward()));
             } catch (NumberFormatException e) {
                 return null;

@@ -119,7 +119,7 @@ final class FlowChecks {
             String obstacle = c.obstacle(system);
             Finding.Wording detail = u -> String.format(
                             Locale.ROOT,
-                            "%.2f\u00d7 take-off demand against %.2f\u00d7: " + "%s of %s. %s. %s",
+                            "%.2f\u00d7 takeoff demand; needs %.2f\u00d7. %s available, %s required. %s. %s",
                             c.margin(),
                             c.factor(),
                             u.figure(c.capacity().inletFlow(), Dimension.FLOW),
@@ -179,7 +179,7 @@ final class FlowChecks {
     private String remedy(CaseAnswer c) {
         Optional<Item> item = system.item(largestLoss(c));
         if (item.isEmpty()) {
-            return "Bring fuel to the engine in this case, or placard against it.";
+            return "Fix the feed in this case, or prohibit it by placard.";
         }
         Optional<Run> run =
                 item.get().only(Run.class).filter(r -> r.size().nextUp().isPresent());
@@ -275,7 +275,7 @@ final class FlowChecks {
                                     shown == Verdict.FAILS && !(least > 0)
                                             ? Finding.MISSED
                                             : least > 0 ? Math.max(0, left / least) : Finding.MET,
-                                    u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + " against "
+                                    u -> cannotReach(c, least, u) + u.text(left, Dimension.PRESSURE) + "; minimum "
                                             + u.text(least, Dimension.PRESSURE) + ". " + c.label(system, u) + "."
                                             + (unanswered ? " Not every case has an answer." : ""),
                                     "14 CFR 23.955(a) before 2017 (from memory), as a guide; "

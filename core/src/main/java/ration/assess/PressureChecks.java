@@ -122,7 +122,7 @@ final class PressureChecks {
                     i.id(),
                     verdict,
                     Finding.MISSED,
-                    u -> "It has no answer in every case: " + why,
+                    u -> "Some cases did not solve: " + why,
                     "14 CFR 23.955(c)(3) before 2017 (from memory), as a guide",
                     ""));
             return;
@@ -134,7 +134,7 @@ final class PressureChecks {
                         i.id(),
                         verdict,
                         found <= 0 ? Finding.MET : limit / found,
-                        u -> u.text(found, Dimension.PRESSURE) + " against "
+                        u -> u.text(found, Dimension.PRESSURE) + "; maximum "
                                 + u.text(limit, Dimension.PRESSURE) + ", every pump on at "
                                 + at.engine().power().label().toLowerCase(Locale.ROOT) + " power"
                                 + at.positions().values().stream()
@@ -177,7 +177,7 @@ final class PressureChecks {
                         + (Double.isNaN(most)
                                 ? ""
                                 : u.text(most, Dimension.PRESSURE) + " in " + run.name()
-                                        + " if every pump pushes against a shut end and nothing goes back; it is "
+                                        + " dead-headed, all pumps on, nothing returning; it is "
                                         + LineRules.construction(run).label().toLowerCase(Locale.ROOT) + ", "
                                         + u.text(limit, Dimension.PRESSURE)
                                         + ". Each line is asked for what it stands itself: side by side the"
@@ -240,7 +240,7 @@ final class PressureChecks {
                         regulator.id(),
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
-                        u -> "It has no answer in every" + " case: " + why,
+                        u -> "Some cases did not solve: " + why,
                         PRACTICE + ": within 5 % of the setting",
                         ""));
                 continue;
@@ -322,7 +322,7 @@ final class PressureChecks {
                         header.id(),
                         Verdict.NOT_SHOWN,
                         Finding.MISSED,
-                        u -> "It has no answer in every case. " + open.get().label(basis.system(), u) + ": "
+                        u -> "Some cases did not solve. " + open.get().label(basis.system(), u) + ": "
                                 + open.get().demand().reason(),
                         PRACTICE,
                         ""));

@@ -7,9 +7,9 @@ import ration.project.Brief;
 public enum Regime {
 
     /** The engine takes its demand, returns flow, gauges read as their needles will. */
-    AS_IT_RUNS("As it runs"),
+    AS_IT_RUNS("At demand"),
     /** The inlet is held at its least pressure: the most that can pass. */
-    AT_MOST("At most");
+    AT_MOST("Max flow");
 
     private final String label;
 

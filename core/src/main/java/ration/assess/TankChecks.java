@@ -121,16 +121,16 @@ final class TankChecks {
 
     private static String found(TankAnswer.Source source) {
         return switch (source) {
-            case DRAINED -> "drain test";
-            case LIKELY -> "drain test of another attitude, by measured over predicted there";
-            case PUBLISHED -> "maker's figure";
-            case PREDICTED -> "shape";
+            case DRAINED -> "the drain test";
+            case LIKELY -> "a drain test at another attitude, scaled";
+            case PUBLISHED -> "the manufacturer's figure";
+            case PREDICTED -> "its shape";
         };
     }
 
     private void placard(TankAnswer t) {
-        Finding.Wording detail = u -> "The placard keeps back " + u.text(t.placard(), Dimension.VOLUME) + "; "
-                + u.fineVolume(t.unusable()) + " stays by the " + found(t.source())
+        Finding.Wording detail = u -> "Placard " + u.text(t.placard(), Dimension.VOLUME) + " unusable; "
+                + u.fineVolume(t.unusable()) + " needed by " + found(t.source())
                 + t.attitude().map(a -> ", " + a.label()).orElse("") + ". Usable then is "
                 + u.text(t.usable(), Dimension.VOLUME) + " of "
                 + u.text(t.full(), Dimension.VOLUME) + ".";

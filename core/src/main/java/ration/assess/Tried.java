@@ -3,8 +3,8 @@ package ration.assess;
 import java.util.function.Supplier;
 
 /**
- * What was worked out beside other things, or what kept it from being: one that fails takes nothing else with it, and whoever rests on
- * it fails in turn and says so.
+ * What was worked out beside other things, or what kept it from being: one that fails takes nothing else with it, and
+ * whoever rests on it fails in turn and says so.
  *
  * @param <T> the answer
  */

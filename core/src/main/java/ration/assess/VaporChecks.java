@@ -207,7 +207,7 @@ final class VaporChecks {
             findings.add(new Finding(
                             Check.VAPOR_TRAPPED,
                             t.runs().get(0),
-                            "Trapped fuel in " + where,
+                            "No thermal relief, " + where,
                             t.runs().get(0),
                             gives ? Verdict.THIN : Verdict.FAILS,
                             gives ? ADVICE : Finding.MISSED,
@@ -225,7 +225,7 @@ final class VaporChecks {
             findings.add(new Finding(
                     Check.VAPOR_TRAPPED,
                     "",
-                    "Trapped fuel",
+                    "Thermal relief",
                     "",
                     Verdict.HOLDS,
                     Finding.MET,

@@ -76,7 +76,8 @@ public final class WhyFlow {
         WhyFlow w = new WhyFlow(project, look);
         Map<String, Supplier<Why>> all = new LinkedHashMap<>();
         if (look.capacity().inletFlow() > 0) {
-            all.put("At least pressure", () -> w.atLeastPressure().orElseThrow());
+            all.put("Available flow, at minimum inlet pressure", () -> w.atLeastPressure()
+                    .orElseThrow());
         }
         all.put("Needed", w::needed);
         all.put("Margin", () -> margin(project, look));

@@ -60,7 +60,7 @@ public enum Check {
     VAPOR_GAP("vapor.gap", Topic.VAPOR, "Fuel stays liquid", Answers.ONCE_SOLVED),
     VAPOR_HOT_FUEL("vapor.hot-fuel", Topic.VAPOR, "Hot fuel case", Answers.ONCE_SOLVED),
     VAPOR_RESTART("vapor.restart", Topic.VAPOR, "Restart after shutdown", Answers.WHEN_IT_CONCERNS),
-    VAPOR_TRAPPED("vapor.trapped", Topic.VAPOR, "Trapped fuel", Answers.ONCE_SOLVED),
+    VAPOR_TRAPPED("vapor.trapped", Topic.VAPOR, "Thermal relief", Answers.ONCE_SOLVED),
     VAPOR_SUCTION_DRAIN("vapor.suction-drain", Topic.VAPOR, "Drain on suction", Answers.WHEN_IT_CONCERNS),
     VAPOR_SUCTION_FILTER("vapor.suction-filter", Topic.VAPOR, "Filter on suction", Answers.WHEN_IT_CONCERNS),
     VAPOR_LIFT("vapor.lift", Topic.VAPOR, "Suction lift", Answers.WHEN_IT_CONCERNS),

@@ -55,15 +55,17 @@ public record Attitude(String name, double pitchRad, double tiltRad, double load
     }
 
     /**
-     * The name with its angles and what else pulls: Climb 17\u00b0, Slip right, 6\u00b0 bank, Take-off run 12\u00b0,
-     * +0.25 g.
+     * The name with its angles and what else pulls: Climb 17\u00b0, Slip right, tilt 6\u00b0 right, Take-off run
+     * 12\u00b0, 0.25 g forward.
      */
     public String label() {
         String pitch = degrees(pitchDegrees());
         String words = name + (pitch.equals("0\u00b0") ? "" : " " + pitch);
-        words += tiltRad == 0 ? "" : ", " + degrees(tiltDegrees()) + " bank";
+        words += tiltRad == 0 ? "" : ", tilt " + degrees(Math.abs(tiltDegrees())) + (tiltRad > 0 ? " right" : " left");
         words += load == 1 ? "" : ", " + number(load) + " g";
-        return forward == 0 ? words : words + ", " + (forward > 0 ? "+" : "") + number(forward) + " g";
+        return forward == 0
+                ? words
+                : words + ", " + number(Math.abs(forward)) + " g " + (forward > 0 ? "forward" : "aft");
     }
 
     private static String number(double g) {

@@ -48,7 +48,11 @@ public record Fault(Kind kind, String item, String port, double severity) {
         PUMP_DEAD(Felt.IN_THE_NETWORK, "dead", "", Source.PUMPS),
         PUMP_WEAK(Felt.IN_THE_NETWORK, "weak", "share of its pressure left", Source.PRACTICE),
         /** What it lifts runs back within it: its relief hangs open, or the hose inside its tank or module is off. */
-        RELIEF_STUCK_OPEN(Felt.IN_THE_NETWORK, "runs back within itself: relief open, or its hose off inside", "", Source.PRACTICE),
+        RELIEF_STUCK_OPEN(
+                Felt.IN_THE_NETWORK,
+                "runs back within itself: relief open, or its hose" + " off inside",
+                "",
+                Source.PRACTICE),
         /**
          * The electric supply is gone: every electric pump on the bus that the port names stands; every one where none
          * is named.

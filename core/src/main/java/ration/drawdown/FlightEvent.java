@@ -20,10 +20,10 @@ public record FlightEvent(double minutes, Kind kind, String about, String words)
         HEADER_EMPTY("header empty", true),
         OVERFLOWS("tank overflows", true),
         IMBALANCE("imbalance over its limit", true),
-        LEAST("least to land with", false),
-        STARVES("engine starves", true),
+        LEAST("down to reserve fuel", false),
+        STARVES("fuel starvation", true),
         LANDS("lands", false),
-        ENDS("last fuel", false),
+        ENDS("fuel exhaustion", false),
         DUE("switch due", false),
         FAILS("something fails", true),
         BELOW_PLACARD("under its placard", true);

@@ -364,8 +364,8 @@ public final class FlightRun {
                 ends ? FlightEvent.Kind.ENDS : FlightEvent.Kind.STARVES,
                 "",
                 (ends
-                                ? "last fuel: engine stops"
-                                : "engine starves"
+                                ? "fuel exhaustion: engine stops"
+                                : "fuel starvation"
                                         + (pilot.now().positions().isEmpty()
                                                 ? ""
                                                 : " on " + pilot.now().words()))
@@ -517,7 +517,7 @@ public final class FlightRun {
             }
             case LEAST -> {
                 leastTold = true;
-                event(at.minutes(), w.kind(), "", "least to land with");
+                event(at.minutes(), w.kind(), "", "down to reserve fuel");
             }
             case HEADER_FALLS ->
                 event(at.minutes(), w.kind(), w.about(), drawdown.named(w.about()) + " begins to fall");

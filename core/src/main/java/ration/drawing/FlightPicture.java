@@ -284,8 +284,8 @@ public final class FlightPicture {
         if (placard <= 0) {
             return;
         }
-        String words = "placard keeps back " + UnitSystem.figure(placard, 1) + (tanks.size() > 1 ? " in a tank" : "")
-                + "; tinted: under the outlet in the attitude flown";
+        String words = "placard unusable " + UnitSystem.figure(placard, 1) + " " + volume.symbol()
+                + (tanks.size() > 1 ? " per tank" : "") + "; tinted: below the outlet at the attitude flown";
         double w = measure.width(words, 11, false);
         double y = volumes().at(placard) - 5;
         double best = LEFT + 6;

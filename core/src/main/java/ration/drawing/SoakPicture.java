@@ -117,7 +117,7 @@ public final class SoakPicture {
             ground.add(new Label(key + 172, height - 6, "earlier", 11, false, Ink.SOFT, Anchor.START));
         }
         String words = risk == null
-                ? "no part boils: restart is not at risk"
+                ? "no boiling predicted during soak"
                 : "restart at risk, " + UnitSystem.figure(risk.from() / 60, 0) + " to "
                         + (risk.to() >= SoakPath.LENGTH - 20 ? "over " : "") + UnitSystem.figure(risk.to() / 60, 0)
                         + " min";

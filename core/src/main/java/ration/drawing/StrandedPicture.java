@@ -204,7 +204,7 @@ public final class StrandedPicture {
         pill(marks, LEFT + 8, y.fromPx() - 8, "nose down", Anchor.START);
         double words = y.fromPx() + 33;
         marks.add(new Label(LEFT, words, "left wing low", 11, false, Ink.SOFT, Anchor.START));
-        marks.add(new Label(x.at(0), words, "bank", 11, false, Ink.SOFT, Anchor.MIDDLE));
+        marks.add(new Label(x.at(0), words, "fuel tilt", 11, false, Ink.SOFT, Anchor.MIDDLE));
         marks.add(new Label(x.toPx(), words, "right wing low", 11, false, Ink.SOFT, Anchor.END));
         double foot = height - 8;
         marks.add(SchematicPart.line(LEFT, foot - 4, LEFT + 22, foot - 4, Pen.of(Ink.INK, 2)));

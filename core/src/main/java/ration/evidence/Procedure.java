@@ -50,10 +50,12 @@ public final class Procedure {
         }
     }
 
-    static final String FUEL = "Ventilate; no ignition source near; extinguisher at hand; bond aircraft, can and"
-            + " funnel; approved containers; drained fuel is hazardous waste.";
+    static final String FUEL = "Fire hazard. Outdoors or well ventilated. No ignition sources. Extinguisher at"
+            + " hand. Ground and bond aircraft, can and funnel. Approved containers. Dispose of drained fuel as"
+            + " hazardous waste.";
     static final String RIG =
-            "Chocks, brakes, and a rig that holds before the nose goes up. Nobody under the" + " aircraft.";
+            "Tip-over hazard. Chock wheels, set brakes, secure the aircraft before raising the nose. Nobody"
+                    + " under the aircraft.";
 
     private Procedure() {}
 
@@ -80,7 +82,7 @@ public final class Procedure {
         boolean shutOff = system.all(ShutOff.class).findAny().isPresent();
         String close = selector
                 ? "Turn the selector to OFF"
-                : shutOff ? "Close the shut-off" : "Clamp nothing hard: close" + " the line at its joint";
+                : shutOff ? "Close the shut-off" : "Do not clamp rigid line. Disconnect and cap it at a fitting";
         List<Step> steps = new ArrayList<>(start(
                 tank,
                 "a drain test",

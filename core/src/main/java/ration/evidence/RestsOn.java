@@ -35,8 +35,9 @@ import ration.topology.Passing;
 import ration.topology.Topology;
 
 /**
- * What a test with a {@link Form} rests on, in lines: a part by its id, the key of its figure, and how that stood. Heights and
- * places count from the engine's inlet, so an aircraft measured from another datum is the same one; names do not count.
+ * What a test with a {@link Form} rests on, in lines: a part by its id, the key of its figure, and how that stood.
+ * Heights and places count from the engine's inlet, so an aircraft measured from another datum is the same one; names
+ * do not count.
  */
 final class RestsOn {
 

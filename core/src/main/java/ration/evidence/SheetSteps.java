@@ -12,14 +12,13 @@ import ration.evidence.Procedure.Step;
 final class SheetSteps {
 
     private static final String PRESSURE =
-            "Never from a shop regulator: a column of water, a balloon or a hand pump with its own gauge. A"
-                    + " tank under pressure can burst:"
-                    + " stand clear.";
+            "Burst hazard. Never use shop air. Use a water column or a hand pump with a gauge. Stand clear.";
     private static final String PROPELLER =
-            "Propeller: chocks, brakes, somebody at the controls, nobody in front. Extinguisher at hand. Burns.";
+            "Propeller hazard. Chocks, brakes, one person at the controls, propeller area clear. Burn hazard."
+                    + " Extinguisher at hand.";
     private static final String LIVE =
-            "Electric pump with the line open: metal can, bonded; no spark at the last connection;"
-                    + " extinguisher at hand.";
+            "Fire hazard: electric pump, open line. Metal can, bonded. Make the last electrical connection away"
+                    + " from the can. Extinguisher at hand.";
 
     private SheetSteps() {}
 
@@ -50,12 +49,12 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "A gauge on the rail or the carburettor. Pinch a return in rubber hose only, a towel"
-                                + " round it, smooth jaws.",
+                        "Connect a gauge at the rail or carburetor. Pinch the return only on rubber hose:"
+                                + " smooth-jaw clamp over a cloth. Never a rigid or PTFE line.",
                         step(
                                 Asks.FIGURES,
                                 "Run the pump, read the gauge",
-                                "At idle, with most flow, and with nothing flowing: its own maximum.",
+                                "1 Engine idling. 2 Full power. 3 Dead-headed (no flow): pump maximum pressure.",
                                 LIVE,
                                 "volts",
                                 "idle",
@@ -76,8 +75,8 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Outlets, vent and cap closed. 3.5 psi in a metal tank, 2 psi in a bladder: 8.1 ft of"
-                                + " water make 3.5 psi.",
+                        "Plug outlets, vent and cap. Test pressure 3.5 psi metal tank, 2.0 psi bladder: do not"
+                                + " exceed. 3.5 psi = 8.1 ft of water.",
                         step(
                                 Asks.FIGURES,
                                 "Put it under pressure, wait",
@@ -117,7 +116,7 @@ final class SheetSteps {
                 begin(
                         kind,
                         on,
-                        "Run what it holds against; its other side open over a can.",
+                        "Pressurize the downstream side; open the upstream side over a can. Any flow is a leak-back.",
                         step(Asks.FIGURES, "Watch the open side", "", LIVE, "minutes", "drops"));
             case FIRST_RUN ->
                 begin(
@@ -129,7 +128,7 @@ final class SheetSteps {
                         step(
                                 Asks.EACH,
                                 "Look at every joint forward of the firewall",
-                                "With a light; magnetos off, key out.",
+                                "Ignition OFF, key out, propeller treated as live. Use a light.",
                                 PROPELLER));
             case VENTS ->
                 begin(
@@ -140,7 +139,8 @@ final class SheetSteps {
                         step(
                                 Asks.EACH,
                                 "Blow through, vent by vent",
-                                "By mouth or a bulb: a shop hose bursts a tank.",
+                                "Use a squeeze bulb. Never shop air: it can burst the tank. Do not put your"
+                                        + " mouth to a fuel vent.",
                                 FUEL));
             case DRAINS ->
                 begin(
@@ -219,8 +219,8 @@ final class SheetSteps {
             step(
                     Asks.FIGURES,
                     "Line off, open end at the inlet's height",
-                    "Selector shut. Fix the open end; say how much higher it stands than the inlet, 0 if"
-                            + " level with it.",
+                    "Selector OFF. Disconnect the line. Secure its end at inlet height; enter the height"
+                            + " difference, + if above.",
                     caution,
                     "open",
                     "fuel"),

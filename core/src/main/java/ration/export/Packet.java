@@ -315,7 +315,7 @@ public final class Packet {
                 List.of(
                         new Column<CaseAnswer>("Case", 0.5, c -> c.label(project.system(), units)),
                         new Column<>(
-                                "At least pressure",
+                                "Available flow",
                                 0.16,
                                 c -> units.text(c.capacity().inletFlow(), Dimension.FLOW)),
                         new Column<>(
@@ -473,7 +473,7 @@ public final class Packet {
                 all.stream().filter(f -> f.verdict() != Verdict.HOLDS).toList();
         pages.page(
                 "One part fails",
-                all.size() + " faults; " + (all.size() - harm.size()) + " do no harm and are not listed");
+                all.size() + " failures; " + (all.size() - harm.size()) + " with flow still at demand are not listed");
         pages.table(
                 List.of(
                         new Column<FaultAnswer>(

@@ -166,20 +166,24 @@ public final class PreflightPdf {
     }
 
     private void handles() throws IOException {
-        List<String> rows = new ArrayList<>();
+        List<String> selectors = new ArrayList<>();
         project.system()
                 .all(Selector.class)
-                .forEach(s -> rows.add(s.name() + ": "
+                .forEach(s -> selectors.add(s.name() + ": "
                         + String.join(
                                 ", ",
                                 s.positions().stream()
                                         .map(Selector.Position::name)
                                         .toList())));
-        project.system().all(ShutOff.class).forEach(s -> rows.add(s.name()));
-        if (!rows.isEmpty()) {
-            title("Handles");
-            for (String r : rows) {
-                row(r, List.of("turns", "set"));
+        List<String> shutOffs =
+                project.system().all(ShutOff.class).map(ShutOff::name).toList();
+        if (!selectors.isEmpty() || !shutOffs.isEmpty()) {
+            title("Selectors and valves");
+            for (String s : selectors) {
+                row(s, List.of("moves freely", "on takeoff tank"));
+            }
+            for (String s : shutOffs) {
+                row(s, List.of("moves freely", "open"));
             }
             y += 6;
         }

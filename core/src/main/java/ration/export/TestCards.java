@@ -355,8 +355,8 @@ public final class TestCards {
         pdf.text(
                 EDGE,
                 HEIGHT - 16,
-                "A card closes nothing by itself: enter it, with the witness's name. It approves nothing. The"
-                        + " inspector decides.",
+                "This card is a worksheet, not a record: enter the results, with the witness's name. It"
+                        + " approves nothing; the inspector decides.",
                 7.5,
                 false,
                 Ink.INK);

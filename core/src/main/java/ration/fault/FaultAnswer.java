@@ -95,7 +95,7 @@ public record FaultAnswer(
         NO_WAY_OUT("No way out", "nothing the pilot can switch brings the flow back"),
         TOO_LATE("Seen too late", "seen less than a minute before flow fails"),
         WAY_OUT("With a way out", "seen in time, and a switch brings it back"),
-        NO_HARM("No harm", "the need is met with nothing done"),
+        NO_HARM("Flow still meets demand", "no pilot action needed for flow"),
         NOT_SHOWN("Not shown", "not computed: counts as not held");
 
         private final String label;

@@ -456,9 +456,8 @@ public final class FaultSearch {
                 shutsBack && at > 0 ? " The inlet stands at " + units.text(at, Dimension.PRESSURE) + " at most." : "";
         boolean limit = system.inlet().flatMap(i -> i.maximumPressure()).isPresent();
         String open = f.kind() == Kind.FUEL_LEAK
-                ? "Enough arrives, but fuel runs out where the pressure stands over ambient: fire, and time,"
-                        + " are not computed. Shut it off"
-                        + " and land."
+                ? "Flow meets demand, but fuel is leaking: fire risk, not computed. Isolate that line if"
+                        + " another feed is available. Land as soon as possible."
                 : f.kind() == Kind.CAP_LOST
                         ? "Enough arrives, but rain comes in and the air over the wing draws fuel out: how"
                                 + " much, and what endurance is"
@@ -632,7 +631,7 @@ public final class FaultSearch {
                     List.of(),
                     Optional.empty(),
                     Verdict.HOLDS,
-                    "Air also comes in by a second way: so it is said of this tank.");
+                    "Second air source entered for this tank; not verified.");
         }
         List<Row> feeding = own.stream()
                 .filter(r -> system.tanks().stream()

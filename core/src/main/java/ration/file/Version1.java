@@ -17,9 +17,10 @@ import ration.model.Selector;
 import ration.project.Project;
 
 /**
- * What documents of version 1 called by its words, called by its key. A record's lines said "r3: length" as the card did, findings at a
- * handle position bore the position's name alone. What cannot be told, one line for the screens of two outlets, a position that two
- * selectors have, stays as it was written: a record that rests on it no longer counts and says so.
+ * What documents of version 1 called by its words, called by its key. A record's lines said "r3: length" as the card
+ * did, findings at a handle position bore the position's name alone. What cannot be told, one line for the screens of
+ * two outlets, a position that two selectors have, stays as it was written: a record that rests on it no longer counts
+ * and says so.
  */
 final class Version1 {
 
@@ -40,7 +41,8 @@ final class Version1 {
                 .map(p -> new SignOff.Point(then.finding(p.finding()), p.owner(), p.note()))
                 .toList();
         List<SignOff.Accepted> accepted = said.accepted().stream()
-                .map(a -> new SignOff.Accepted(then.finding(a.finding()), a.name(), a.reason(), a.on(), verdict(a.as()), ""))
+                .map(a -> new SignOff.Accepted(
+                        then.finding(a.finding()), a.name(), a.reason(), a.on(), verdict(a.as()), ""))
                 .toList();
         return read.withTests(read.tests().stream().map(then::record).toList())
                 .with(new SignOff(points, accepted, said.packets()));
@@ -71,7 +73,9 @@ final class Version1 {
         return keys.size() == 1 ? what.substring(0, at) + ": " + keys.get(0) : what;
     }
 
-    /** Every screen of a tank was called one. Whoever rewords the label of a figure adds here what version 1 called it. */
+    /**
+     * Every screen of a tank was called one. Whoever rewords the label of a figure adds here what version 1 called it.
+     */
     private static String calledThen(Field field) {
         return field.key().endsWith(".screen") ? "screen" : field.label().toLowerCase(Locale.ROOT);
     }
@@ -84,7 +88,10 @@ final class Version1 {
                 .orElse(id);
     }
 
-    /** flow.margin..LEFT, answered, and flow.margin.LEFT, not, were one finding; two positions stood between commas or plus signs. */
+    /**
+     * flow.margin..LEFT, answered, and flow.margin.LEFT, not, were one finding; two positions stood between commas or
+     * plus signs.
+     */
     private Optional<String> key(String names) {
         Map<String, String> positions = new LinkedHashMap<>();
         for (String name : names.replaceFirst("^\\.", "").split(", |\\+")) {

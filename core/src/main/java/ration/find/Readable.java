@@ -194,8 +194,8 @@ final class Readable {
                 .sorted()
                 .toList());
         if (r.what() == Reading.What.PRESSURE && !closed(r)) {
-            all.add("A joint has to be opened: catch the fuel, ventilate, no ignition source, extinguisher at"
-                    + " hand; leak check after.");
+            all.add("Fire hazard: opening a fuel fitting. Fuel pressure off, catch fuel, ventilate, no ignition"
+                    + " source, extinguisher at hand. Leak-check before the next start.");
         }
         if (FUEL_ABOUT.contains(r.what())) {
             all.add("Fuel is about: outside, bonded, no ignition source, extinguisher at hand.");
@@ -218,9 +218,9 @@ final class Readable {
                     case VOLTS -> "Volts at the plug of " + at;
                     case AMPS -> "What " + at + " draws";
                     case FLUTTERS -> "Does the pressure flutter at " + at;
-                    case SILENT -> "Listen: does " + at + " make no sound";
-                    case STILL -> "Does " + at + " stand still while the engine is run up";
-                    case WILL_NOT_FILL -> "Fill: does " + at + " refuse fuel";
+                    case SILENT -> "Listen: is " + at + " silent";
+                    case STILL -> "Is " + at + " frozen during run-up";
+                    case WILL_NOT_FILL -> "Refuel: does fuel back up in the filler of " + at;
                     case OVERBOARD -> "Does " + at + " stream overboard";
                     case DRIPS -> "Look and smell: does " + at + " drip";
                     case WATER -> "Drain a sample: is there water in " + at;

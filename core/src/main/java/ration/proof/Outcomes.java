@@ -123,8 +123,8 @@ final class Outcomes {
                 needs,
                 predicted,
                 u -> u.fineVolume(most),
-                u -> u.fineVolume(most) + " stayed at " + where + ", the placard keeps back "
-                        + u.fineVolume(f.placard()) + ".");
+                u -> u.fineVolume(most) + " stayed at " + where + ", placard unusable " + u.fineVolume(f.placard())
+                        + ".");
     }
 
     private static Outcome fill(Optional<Work> work) {
@@ -181,11 +181,11 @@ final class Outcomes {
         OpenLine l = line.get();
         double reading = l.reading(need);
         Wording predicted = u -> u.text(l.pours(), Dimension.FLOW);
-        Wording asks = u -> "The engine wants " + atEngine.in(u) + " at its least pressure: "
+        Wording asks = u -> "Required " + atEngine.in(u) + " at minimum inlet pressure: "
                 + (Double.isNaN(reading)
                         ? "none arrives there"
                         : u.text(reading, Dimension.FLOW) + " out of the open line")
-                + " here. Asked with the nose at " + degrees(wantedPitch()) + " or more, on "
+                + " here. Test at " + degrees(wantedPitch()) + " nose-up or more, with "
                 + u.fineVolume(leastFuel(sheet)) + " or less.";
         Wording needs = u -> Double.isNaN(reading) ? atEngine.in(u) : u.text(reading, Dimension.FLOW);
         List<Double> flows = sheet.full().stream()

@@ -136,7 +136,7 @@ public final class Programme {
                     "counts " + t.by().date() + ", " + outcome().verdict().word();
                 case INTERRUPTED -> "interrupted at step " + (t.progress().step() + 1);
                 case STALE -> "stale, " + standing.get().words();
-                case STAND_IN -> "by the stand-in, closes nothing";
+                case STAND_IN -> "simulated, not evidence";
                 case GONE -> "what it was done on is gone";
             };
         }

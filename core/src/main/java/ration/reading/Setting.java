@@ -24,8 +24,8 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         RETURN_PINCHED(
                 "return pinched",
                 2,
-                "Rubber hose only, a towel round it and smooth jaws, never a"
-                        + " hard line; it must stand the pump's full pressure."),
+                "Pinch rubber hose only, smooth-jaw clamp over a cloth. Never rigid or PTFE line. The system"
+                        + " sees full pump pressure: hose and fittings must be rated for it."),
         CAP_LOOSENED("cap loosened", 1, "On the ground only: vapor comes out."),
         LINE_OPEN(
                 "line open",
@@ -35,7 +35,8 @@ public record Setting(Condition condition, Set<Manoeuvre> manoeuvres) {
         HOT(
                 "hot",
                 20,
-                "Run until everything under the cowl is hot, then look: burns, propeller; extinguisher at hand."),
+                "Propeller and burn hazard. Run until heat-soaked. Read gauges from the cockpit; look under the"
+                        + " cowl only after shutdown, ignition off. Extinguisher at hand."),
         /** The hose of each regulator that follows the manifold is off: it holds over the air outside. */
         REFERENCE_OFF("reference hose off", 2, "Plug the manifold's end: an engine that draws air there runs on."),
         /** Switched off, and time given to cool: what vapor did is gone. */

@@ -77,7 +77,10 @@ public record Requirement(
         return f.verdict().word() + "; " + f.detail().in(UnitSystem.US);
     }
 
-    /** A finding as it is compared with what was accepted: its verdict and its figure to three digits, whatever the words are. */
+    /**
+     * A finding as it is compared with what was accepted: its verdict and its figure to three digits, whatever the
+     * words are.
+     */
     public static String found(Finding f) {
         return f.verdict().name().toLowerCase(java.util.Locale.ROOT)
                 + f.measure()
@@ -112,8 +115,7 @@ public record Requirement(
     private static Optional<Finding> partner(Assessment a, Finding f) {
         return f.check() == Check.FLOW_MARGIN
                 ? a.findings().stream()
-                        .filter(x ->
-                                x.check() == Check.PROOF_FLOW && x.of().equals(f.of()))
+                        .filter(x -> x.check() == Check.PROOF_FLOW && x.of().equals(f.of()))
                         .findFirst()
                 : a.findings().stream()
                         .filter(x ->

@@ -81,9 +81,8 @@ public final class Topology {
         for (Selector s : system.selectors()) {
             String p = positions.get(s.id());
             if (p != null) {
-                boolean alone = system.selectors().stream()
-                        .filter(x -> x != s)
-                        .noneMatch(x -> x.positions().stream().anyMatch(y -> y.name().equals(p)));
+                boolean alone = system.selectors().stream().filter(x -> x != s).noneMatch(x -> x.positions().stream()
+                        .anyMatch(y -> y.name().equals(p)));
                 names.add(alone ? p : s.name() + " " + p);
             }
         }

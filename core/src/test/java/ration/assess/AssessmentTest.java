@@ -151,7 +151,7 @@ class AssessmentTest {
         assertThat(ledger.unusable().figure()).isEqualTo("1.32 gal");
         assertThat(ledger.unusable().need()).isEqualTo("placard 1.3");
         assertThat(ledger.unusable().detail())
-                .isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+                .isEqualTo("Likely by a test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
         assertThat(ledger.vapor().verdict()).as("a restart is at risk").isEqualTo(Verdict.THIN);
         assertThat(ledger.vapor().detail())
                 .isEqualTo("110 \u00b0F +6.4 \u00b0C; Upper tank outlet, 38 \u00b0C fuel, 8 000 ft; restart at"
@@ -161,7 +161,7 @@ class AssessmentTest {
                         .verdict())
                 .isEqualTo(Verdict.NOT_SHOWN);
         assertThat(ledger.flow().figure()).endsWith("\u00d7");
-        assertThat(ledger.flow().detail()).startsWith("Take-off run 12\u00b0, +0.25 g, FUSELAGE");
+        assertThat(ledger.flow().detail()).startsWith("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE");
     }
 
     @Test
@@ -270,7 +270,7 @@ class AssessmentTest {
     @Test
     void labelsSayTheCase() {
         assertThat(Attitude.ofDegrees("Climb", 17, 0).label()).isEqualTo("Climb 17\u00b0");
-        assertThat(Attitude.ofDegrees("Slip left", 0, -6).label()).isEqualTo("Slip left, \u22126\u00b0 bank");
+        assertThat(Attitude.ofDegrees("Slip left", 0, -6).label()).isEqualTo("Slip left, tilt 6\u00b0 left");
         assertThat(Attitude.ofDegrees("Level", 0, 0).label()).isEqualTo("Level");
         assertThat(Contents.LAST_USABLE.volume(10, 1, 2)).isEqualTo(3);
         assertThat(Contents.LAST_USABLE.volume(2, 1, 2))

@@ -52,11 +52,11 @@ class CaseWordsTest {
 
     @Test
     void anAngleSaidAfterALoadKeepsTheLoad() {
-        Condition c = CaseWords.parse(CORRIE, "take-off run, pitch 9, bank -2");
+        Condition c = CaseWords.parse(CORRIE, "take-off run, pitch 9, tilt -2");
         assertThat(c.attitude().pitchDegrees()).isCloseTo(9, Offset.offset(1e-9));
         assertThat(c.attitude().tiltDegrees()).isCloseTo(-2, Offset.offset(1e-9));
         assertThat(c.attitude().forward()).isEqualTo(0.25);
-        assertThat(c.attitude().label()).isEqualTo("Set by hand 9\u00b0, \u22122\u00b0 bank, +0.25 g");
+        assertThat(c.attitude().label()).isEqualTo("Set by hand 9\u00b0, tilt 2\u00b0 left, 0.25 g forward");
     }
 
     @Test

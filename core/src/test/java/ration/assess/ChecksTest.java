@@ -66,8 +66,8 @@ class ChecksTest {
             throw new StackOverflowError();
         });
         assertThat(failed.or("none")).isEqualTo("none");
-        Finding f = Checks.of(List.of(new Checks.Group(Check.VAPOR_CHECKED, () -> List.of(GOOD.worse(
-                                Verdict.HOLDS, failed.get())))))
+        Finding f = Checks.of(List.of(
+                        new Checks.Group(Check.VAPOR_CHECKED, () -> List.of(GOOD.worse(Verdict.HOLDS, failed.get())))))
                 .get(0);
         assertThat(f.check()).isEqualTo(Check.VAPOR_CHECKED);
         assertThat(f.verdict()).isEqualTo(Verdict.NOT_SHOWN);

@@ -72,7 +72,7 @@ class PressureChecksTest {
                 BOOST, "servo", EngineInlet.class, i -> i.withPressures(i.minimumPressure(), Optional.of(psi(45))));
         assertThat(verdict(weak, "flow.inlet-pressure-most")).isEqualTo(Verdict.FAILS);
         assertThat(says(weak, "flow.inlet-pressure-most"))
-                .contains("against 45.00 psi")
+                .contains("maximum 45.00 psi")
                 .contains("every pump on");
         Project unknown =
                 with(BOOST, "servo", EngineInlet.class, i -> i.withPressures(i.minimumPressure(), Optional.empty()));

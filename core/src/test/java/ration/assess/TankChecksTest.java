@@ -173,7 +173,8 @@ class TankChecksTest {
         assertThat(t.source()).isEqualTo(TankAnswer.Source.PUBLISHED);
         Finding f = finding(project(tank), "tank.unusable.tank");
         assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(words(f)).contains("2.00 gal stays by the maker's figure", "Usable then is 23.0 gal of 25.0 gal");
+        assertThat(words(f))
+                .contains("2.00 gal needed by the manufacturer's figure", "Usable then is 23.0 gal of 25.0 gal");
         assertThat(finding(project(tank.withUnusable(Measured.of(2.2, Unit.GALLON))), "tank.unusable.tank")
                         .verdict())
                 .isEqualTo(Verdict.HOLDS);
@@ -206,7 +207,7 @@ class TankChecksTest {
                 new HangarTest.Progress(7, 100, true));
         Project tested = project(tank).withTests(List.of(test));
         assertThat(finding(tested, "tank.drain-test.tank").verdict()).isEqualTo(Verdict.HOLDS);
-        assertThat(words(finding(tested, "tank.unusable.tank"))).contains("1.50 gal stays by the drain test");
+        assertThat(words(finding(tested, "tank.unusable.tank"))).contains("1.50 gal needed by the drain test");
         Project moved = tested.with(tested.system().replace(box(25, 0.5)));
         assertThat(finding(moved, "tank.drain-test.tank").verdict()).isEqualTo(Verdict.NOT_SHOWN);
         Finding stale = finding(moved, "tank.stale.tank");

@@ -120,7 +120,7 @@ class TradeChecksTest {
         double margin = Assessment.of(done).governing().orElseThrow().margin();
         double said = Double.parseDouble(f.remedy().replaceAll(".* it is ([0-9.]+)\u00d7.*", "$1"));
         assertThat(said).isCloseTo(margin, Offset.offset(0.005));
-        assertThat(f.remedy()).contains("still short: a step of several");
+        assertThat(f.remedy()).contains("still fails: a step of several");
     }
 
     /**

@@ -112,7 +112,7 @@ class FlightRunTest {
     void aTankForgottenStarvesTheEngine() {
         Flight f = FlightRun.of(TANSY, UsualFlight.of(TANSY.project()).with(Switching.Mode.HAND));
         FlightEvent trouble = f.firstTrouble().orElseThrow();
-        assertThat(trouble.words()).isEqualTo("engine starves on LEFT");
+        assertThat(trouble.words()).isEqualTo("fuel starvation on LEFT");
         assertThat(f.verdict()).isEqualTo(Verdict.FAILS);
         Flight.Sample then = f.at(trouble.minutes());
         assertThat(then.tank("left")).isCloseTo(f.floors().get(then.phase()).get("left"), Offset.offset(0.02 * GALLON));

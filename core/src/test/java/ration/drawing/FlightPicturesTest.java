@@ -117,8 +117,8 @@ class FlightPicturesTest {
                 new Lasting.Point(0, 4000, 0.02), new Lasting.Point(5, 2500, 0.015), new Lasting.Point(9.4, 0, 0.01));
         Picture p = LastingPicture.draw(new Lasting(9.4, 0.01, 0, Map.of(), course), UnitSystem.US, 260, 150);
         staysOnItsSheet(p);
-        assertThat(p.texts()).contains("short at 9.4", "min", "Inlet pressure over its least, psi");
-        assertThat(p.pieces().get(0).words()).endsWith("short after 9.4 minutes");
+        assertThat(p.texts()).contains("flow fails at 9.4", "min", "Inlet pressure over its least, psi");
+        assertThat(p.pieces().get(0).words()).endsWith("flow fails after 9.4 minutes");
     }
 
     @Test
@@ -127,8 +127,8 @@ class FlightPicturesTest {
         Picture p = LastingPicture.draw(
                 new Lasting(Double.POSITIVE_INFINITY, 0.01, 0, Map.of(), course), UnitSystem.METRIC, 260, 150);
         staysOnItsSheet(p);
-        assertThat(p.texts()).noneMatch(t -> t.contains("short"));
-        assertThat(p.pieces().get(0).words()).isEqualTo("Inlet pressure is not short in the 30 minutes looked at");
+        assertThat(p.texts()).noneMatch(t -> t.contains("fails"));
+        assertThat(p.pieces().get(0).words()).isEqualTo("Flow does not fail in the 30 minutes looked at");
         List<Lasting.Point> nothing =
                 List.of(new Lasting.Point(0, Double.NaN, 0.02), new Lasting.Point(1, Double.NaN, 0.02));
         assertThat(LastingPicture.draw(new Lasting(0, 0, 0, Map.of(), nothing), UnitSystem.US, 260, 150)

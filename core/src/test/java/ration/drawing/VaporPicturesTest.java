@@ -156,7 +156,7 @@ class VaporPicturesTest {
                 .with(HeatFigure.BAY_CLIMB_OVER, Measured.of(0, Unit.CELSIUS))
                 .with(HeatFigure.HOT_DAY, Measured.of(60, Unit.FAHRENHEIT)));
         assertThat(SoakPicture.draw(soak(cool), List.of(), List.of(), 400, 300).texts())
-                .contains("no part boils: restart is not at risk");
+                .contains("no boiling predicted during soak");
         assertThat(SoakPicture.draw(List.of(), List.of(), List.of(), 400, 300).texts())
                 .containsExactly("Nothing on the path stands in the engine bay.");
     }

@@ -282,7 +282,7 @@ class HangarTestsTest {
                 new Work.Fill("Level", Measured.of(0, Unit.DEGREE), List.of()),
                 new Work.TopOff(gal(0), Optional.empty()))) {
             List<Procedure.Step> steps = Procedure.of(w, s, t);
-            assertThat(steps.get(0).caution()).contains("Ventilate", "extinguisher", "bond", "waste");
+            assertThat(steps.get(0).caution()).contains("ventilated", "Extinguisher", "bond", "waste");
             assertThat(steps.get(steps.size() - 1).asks()).isEqualTo(Procedure.Asks.RESULT);
             assertThat(steps).allSatisfy(x -> assertThat(x.title()).isNotBlank());
         }

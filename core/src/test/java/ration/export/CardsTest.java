@@ -36,7 +36,7 @@ class CardsTest {
         assertThat(text)
                 .contains(
                         "card " + left.size() + " of " + left.size(),
-                        "A card closes nothing by itself",
+                        "This card is a worksheet, not a record",
                         "Caution",
                         Packet.mark(a.project()));
         for (Programme.Proof p : left) {

@@ -28,8 +28,8 @@ import ration.project.Project;
 import ration.quantity.UnitSystem;
 
 /**
- * A way to fail that does nothing in the network would be called harmless: each that is said to be felt there is felt in one document
- * at least, and those that are not said so are felt in none.
+ * A way to fail that does nothing in the network would be called harmless: each that is said to be felt there is felt
+ * in one document at least, and those that are not said so are felt in none.
  */
 class EveryFaultIsFeltTest {
 
@@ -78,7 +78,10 @@ class EveryFaultIsFeltTest {
     private static Project referred() {
         Project p = Systems.demo("collector-sump");
         return p.with(p.system()
-                .change("regulator", Regulator.class, r -> new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss())));
+                .change(
+                        "regulator",
+                        Regulator.class,
+                        r -> new Regulator(r.tag(), r.style(), Regulator.Reference.MANIFOLD, r.setting(), r.loss())));
     }
 
     private void ask(Project p) {
@@ -89,7 +92,8 @@ class EveryFaultIsFeltTest {
                 open.add(f);
             }
         }
-        List<CaseAnswer> cases = a.cases().stream().filter(c -> c.judged() && c.answered()).toList();
+        List<CaseAnswer> cases =
+                a.cases().stream().filter(c -> c.judged() && c.answered()).toList();
         int step = Math.max(1, cases.size() / CASES);
         for (int i = 0; i < cases.size() && !open.isEmpty(); i += step) {
             CaseAnswer sound = cases.get(i);

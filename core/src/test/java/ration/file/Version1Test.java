@@ -19,7 +19,10 @@ import ration.evidence.HangarTest;
 import ration.evidence.Inputs;
 import ration.project.Project;
 
-/** Documents of version 1, as the program of that time wrote them, open for ever; what they called by words is found by its key. */
+/**
+ * Documents of version 1, as the program of that time wrote them, open for ever; what they called by words is found by
+ * its key.
+ */
 class Version1Test {
 
     private static final Path WRITTEN = Path.of("src/test/resources/version-1");
@@ -45,7 +48,8 @@ class Version1Test {
     @Test
     void recordsThatCountedGoOnCounting() throws Exception {
         Assessment a = Assessment.of(then("corrie-b1"));
-        assertThat(a.programme().tests().stream().filter(p -> p.counts()).count()).isPositive();
+        assertThat(a.programme().tests().stream().filter(p -> p.counts()).count())
+                .isPositive();
         assertThat(then("corrie-b1").tests())
                 .flatMap(t -> t.by().inputs().lines().keySet())
                 .anyMatch(l -> l.matches("[a-z0-9-]+: [a-z]+[A-Z].*"));
@@ -56,7 +60,8 @@ class Version1Test {
     void oneLineForTwoScreensIsNotGuessed() throws Exception {
         Project p = Systems.demo("two-outlets");
         String tank = p.system().tanks().stream()
-                .filter(t -> t.outlets().size() == 2 && t.outlets().get(1).screen().isPresent())
+                .filter(t ->
+                        t.outlets().size() == 2 && t.outlets().get(1).screen().isPresent())
                 .findFirst()
                 .orElseThrow()
                 .id();
@@ -75,7 +80,8 @@ class Version1Test {
     void whatWasSaidOfAFindingStaysWithIt() throws Exception {
         Project p = Systems.corrie();
         SignOff said = SignOff.NONE;
-        for (String id : List.of("flow.margin..UPPER", "flow.margin.FUSELAGE", "proof.flow.UPPER", "tank.unusable.upper")) {
+        for (String id :
+                List.of("flow.margin..UPPER", "flow.margin.FUSELAGE", "proof.flow.UPPER", "tank.unusable.upper")) {
             said = said.with(new SignOff.Point(id, "builder", "tube ordered"));
         }
         assertThat(reread(p.with(said)).signOff().points())

@@ -315,9 +315,9 @@ class SignaturesTest {
                 .isCloseTo(1, Offset.offset(1e-9)));
         assertThat(next.stream().filter(n -> n.words().contains("return pinched")))
                 .isNotEmpty()
-                .allSatisfy(n -> assertThat(n.caution()).contains("never a hard line"));
+                .allSatisfy(n -> assertThat(n.caution()).contains("Never rigid or PTFE line"));
         assertThat(next.stream().filter(n -> n.words().contains("open line")))
-                .allSatisfy(n -> assertThat(n.caution()).contains("extinguisher"));
+                .allSatisfy(n -> assertThat(n.caution()).containsIgnoringCase("extinguisher"));
     }
 
     /** Each prepared case is of its demo, its complaint comes true, and who asks well finds the cause. */

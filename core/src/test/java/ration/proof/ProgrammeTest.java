@@ -100,7 +100,10 @@ class ProgrammeTest {
         return Measured.of(v, u);
     }
 
-    /** A flow test of a tank with two outlets rests on the screen of each; an outlet more ends nothing that rests on the others. */
+    /**
+     * A flow test of a tank with two outlets rests on the screen of each; an outlet more ends nothing that rests on the
+     * others.
+     */
     @Test
     void theOtherOutletsScreenEndsTheTestToo() {
         Project p = Systems.demo("two-outlets");
@@ -235,12 +238,21 @@ class ProgrammeTest {
                 .as("an open line pours more than what arrives under pressure")
                 .isGreaterThan(need);
         double gph = Unit.GALLON_PER_HOUR.fromSi(l.reading(need));
-        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3)))
+        assertThat(verdict(
+                        CORRIE,
+                        "flow.selector:UPPER",
+                        flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.07, gph * 1.3)))
                 .isEqualTo(Verdict.HOLDS);
-        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
+        assertThat(verdict(
+                        CORRIE,
+                        "flow.selector:UPPER",
+                        flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 1.02)))
                 .as("the smallest counts")
                 .isEqualTo(Verdict.THIN);
-        assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
+        assertThat(verdict(
+                        CORRIE,
+                        "flow.selector:UPPER",
+                        flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.2, gph * 0.98)))
                 .isEqualTo(Verdict.FAILS);
         assertThat(verdict(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3)))
                 .isEqualTo(Verdict.NOT_SHOWN);
@@ -252,8 +264,9 @@ class ProgrammeTest {
      */
     @Test
     void aTestInAnotherConditionClosesNothing() {
-        for (Work.Sheet other :
-                List.of(flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 40, 41), flow(CORRIE, "flow.selector:UPPER", 22, 6, 40, 41))) {
+        for (Work.Sheet other : List.of(
+                flow(CORRIE, "flow.selector:UPPER", 12, 2.3, 40, 41),
+                flow(CORRIE, "flow.selector:UPPER", 22, 6, 40, 41))) {
             Programme.Proof p = proof(with(CORRIE, "flow.selector:UPPER", other), "flow.selector:UPPER");
             assertThat(p.counts()).isTrue();
             assertThat(p.verdict()).isEqualTo(Verdict.NOT_SHOWN);
@@ -429,7 +442,7 @@ class ProgrammeTest {
         Project fed = CORRIE.with(t.with(t.by().with(t.by().beside().fedByStandIn())));
         assertThat(proof(CORRIE.with(t), "flow.selector:UPPER").verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(proof(fed, "flow.selector:UPPER").verdict()).isEqualTo(Verdict.NOT_SHOWN);
-        assertThat(proof(fed, "flow.selector:UPPER").state()).contains("stand-in");
+        assertThat(proof(fed, "flow.selector:UPPER").state()).contains("simulated");
         HangarTest drained = Systems.corrie().tests().stream()
                 .filter(x -> x.work() instanceof Work.Drain && x.progress().done())
                 .findFirst()
@@ -480,10 +493,13 @@ class ProgrammeTest {
         Project is = CORRIE.with(
                 CORRIE.system().replace(loss.with().apply(tag, Measured.of(Unit.PSI.fromSi(real), Unit.PSI))));
         double gph = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
-                        Assessment.of(is).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
+                        Assessment.of(is).basis().orElseThrow(),
+                        CORRIE.brief(),
+                        flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
                 .orElseThrow()
                 .pours());
-        Project tested = with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.005, gph * 0.995));
+        Project tested = with(
+                CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, gph * 1.005, gph * 0.995));
         HangarTest t = tested.tests().get(0);
         List<Fit> fits = Fit.of(tested, a.basis().orElseThrow(), t);
         Fit strainer = fits.stream()
@@ -502,7 +518,9 @@ class ProgrammeTest {
                 .isCloseTo(Unit.GALLON_PER_HOUR.toSi(gph), Percentage.withPercentage(0.1));
         Project lower = CORRIE.with(CORRIE.system().change("upper", Tank.class, x -> x.raised(-0.02)));
         double low = Unit.GALLON_PER_HOUR.fromSi(OpenLine.of(
-                        Assessment.of(lower).basis().orElseThrow(), CORRIE.brief(), flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
+                        Assessment.of(lower).basis().orElseThrow(),
+                        CORRIE.brief(),
+                        flow(CORRIE, "flow.selector:UPPER", 22, 2.3))
                 .orElseThrow()
                 .pours());
         Project once = with(CORRIE, "flow.selector:UPPER", flow(CORRIE, "flow.selector:UPPER", 22, 2.3, low));

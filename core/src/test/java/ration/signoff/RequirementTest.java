@@ -114,7 +114,10 @@ class RequirementTest {
         }
     }
 
-    /** Two selectors whose positions are called alike, as the chooser makes them: each setting has its test, its line and its name. */
+    /**
+     * Two selectors whose positions are called alike, as the chooser makes them: each setting has its test, its line
+     * and its name.
+     */
     @Test
     void selectorsWithPositionsOfOneNameAreToldApart() {
         FuelSystem two = CORRIE.system();
@@ -129,7 +132,9 @@ class RequirementTest {
         assertThat(a.findings()).extracting(Finding::id).doesNotHaveDuplicates();
         assertThat(a.programme().tests()).extracting(p -> p.wanted().key()).doesNotHaveDuplicates();
         assertThat(a.programme().tests()).extracting(p -> p.wanted().name()).doesNotHaveDuplicates();
-        assertThat(all).filteredOn(r -> r.finding().check() == Check.FLOW_MARGIN).hasSizeGreaterThan(2);
+        assertThat(all)
+                .filteredOn(r -> r.finding().check() == Check.FLOW_MARGIN)
+                .hasSizeGreaterThan(2);
     }
 
     /** An acceptance goes by what was found, not by the words it was found in. */

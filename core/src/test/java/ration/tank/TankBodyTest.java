@@ -223,7 +223,7 @@ class TankBodyTest {
                     .isGreaterThanOrEqualTo(
                             body.stranded(a.gravity().up(), Feed.GRAVITY).volume() - 1e-12);
         }
-        assertThat(worst.attitude().label()).isEqualTo("Glide \u22126\u00b0, 3\u00b0 bank");
+        assertThat(worst.attitude().label()).isEqualTo("Glide \u22126\u00b0, tilt 3\u00b0 right");
         assertThat(Governing.inside(0, 0, corners)).isTrue();
         assertThat(Governing.inside(Math.toRadians(16), Math.toRadians(5), corners))
                 .isFalse();

@@ -63,7 +63,7 @@ class FaultsWindowTest extends WindowHarness {
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
         assertThat(label("#ledger-open-need"))
                 .as("what fails is part of what is open")
-                .isEqualTo(label("#faults-sum").replaceAll(" .*", "") + " faults short");
+                .isEqualTo(label("#faults-sum").replaceAll(" .*", "") + " faults fail");
         assertThat(label("#ledger-open-case"))
                 .contains("; "
                         + session.faults().get().stream()
@@ -71,9 +71,9 @@ class FaultsWindowTest extends WindowHarness {
                                 .count() + " faults not shown");
         String before = label("#faults-sum");
         robot.clickOn("#faults-no-way-out");
-        until(() -> everyText().stream().noneMatch(t -> t.startsWith("No harm  ")));
+        until(() -> everyText().stream().noneMatch(t -> t.startsWith("Flow still meets demand  ")));
         robot.clickOn("#faults-all");
-        until(() -> everyText().stream().anyMatch(t -> t.startsWith("No harm  ")));
+        until(() -> everyText().stream().anyMatch(t -> t.startsWith("Flow still meets demand  ")));
         robot.interact(
                 () -> session.look(session.condition().with(new Fault(Fault.Kind.FILTER_FOULED, "strainer", 4))));
         robot.interact(() -> session.apply(ration.project.Edit.of(

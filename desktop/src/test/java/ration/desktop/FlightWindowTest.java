@@ -135,7 +135,7 @@ class FlightWindowTest extends WindowHarness {
         tansy();
         robot.clickOn("#flight-hand");
         until(() -> label("#flight-verdict").equals("Fails")
-                && everyText().stream().anyMatch(t -> t.contains("engine starves on LEFT")));
+                && everyText().stream().anyMatch(t -> t.contains("fuel starvation on LEFT")));
         assertThat(session.project().flight().orElseThrow().switching().mode()).isEqualTo(Switching.Mode.HAND);
         robot.interact(session::undo);
         until(() -> label("#flight-verdict").equals("Holds"));

@@ -128,12 +128,14 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#message")
                 .startsWith("This ends 3 tests: Nose-up flow, UPPER, Paper overnight; R3: size was 5/16"));
         robot.clickOn("#rail-hangar");
-        until(() -> row("#wanted-flow-selector-upper").contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8 x 0.035 tube"));
+        until(() -> row("#wanted-flow-selector-upper")
+                .contains("stale, R3: size was 5/16 x 0.035 tube, now 3/8" + " x 0.035 tube"));
         robot.clickOn("#rail-sign_off");
         until(() -> row("#requirement-flow-margin-selector-upper").contains("Not shown")
-                && row("#requirement-flow-margin-selector-upper").contains("measured 31.0 gph, which no longer counts"));
+                && row("#requirement-flow-margin-selector-upper")
+                        .contains("measured 31.0 gph, which no" + " longer counts"));
 
-        // again with the stand-in: it closes nothing
+        // again with the simulator: not evidence
         robot.clickOn("#rail-hangar");
         flowUpToTheCan();
         robot.interact(() -> ((Button) node("#live-stand-in")).fire());
@@ -149,7 +151,7 @@ class LifeWindowTest extends WindowHarness {
         until(() -> step().equals("What was found"));
         next();
         until(() -> last().progress().done());
-        until(() -> row("#wanted-flow-selector-upper").contains("by the stand-in, closes nothing"));
+        until(() -> row("#wanted-flow-selector-upper").contains("simulated, not evidence"));
 
         // by hand: it closes
         flowUpToTheCan();
@@ -307,7 +309,9 @@ class LifeWindowTest extends WindowHarness {
     @Test
     void anOpenPointIsHeldAndAccepted() {
         robot.clickOn("#rail-sign_off");
-        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage").tryQuery().isPresent());
+        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage")
+                .tryQuery()
+                .isPresent());
         robot.interact(() -> ((Button) node("#requirement-flow-margin-selector-fuselage")).fire());
         until(() -> label("#point-title").equals("Flow margin on FUSELAGE"));
         enter("#point-owner", "builder");
@@ -321,6 +325,8 @@ class LifeWindowTest extends WindowHarness {
         until(() -> label("#point-accepted").startsWith("Accepted as found by I. Nobody"));
         assertThat(row("#requirement-flow-margin-selector-fuselage")).contains("Fails");
         robot.interact(() -> ((javafx.scene.control.ToggleButton) node("#filter-holds")).fire());
-        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage").tryQuery().isEmpty());
+        until(() -> robot.lookup("#requirement-flow-margin-selector-fuselage")
+                .tryQuery()
+                .isEmpty());
     }
 }

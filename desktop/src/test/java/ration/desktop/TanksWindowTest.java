@@ -62,9 +62,9 @@ class TanksWindowTest extends WindowHarness {
         until(() -> ((ToggleButton) node("#tank-upper")).isSelected());
         until(() -> label("#stranded-here").equals("1.24 gal"));
         assertThat(label("#ledger-unusable-case"))
-                .isEqualTo("Likely by a test, Glide \u22126\u00b0, 3\u00b0 bank, Upper tank");
+                .isEqualTo("Likely by a test, Glide \u22126\u00b0, tilt 3\u00b0 right, Upper tank");
         assertThat(node("#stranded-map").getAccessibleText()).contains("Most stays, 1.24 gal");
-        assertThat(label("#placard-says")).startsWith("Placard must read");
+        assertThat(label("#placard-says")).startsWith("Placard needs");
     }
 
     @Test
@@ -161,7 +161,7 @@ class TanksWindowTest extends WindowHarness {
         assertThat(drain.position()).isEqualTo("UPPER");
         assertThat(last().by().who()).isEqualTo("helper");
         control(KeyCode.DIGIT2);
-        until(() -> label("#placard-says").startsWith("Placard must read")
+        until(() -> label("#placard-says").startsWith("Placard needs")
                 && label("#placard-says").contains("1.50 gal unusable"));
         robot.clickOn("#placard-set");
         until(() -> label("#ledger-unusable-verdict").equals("Thin")
@@ -194,7 +194,7 @@ class TanksWindowTest extends WindowHarness {
                         && t.contains("no test was done there. At pitch 17\u00b0, bank 0\u00b0 0.15 gal stayed.")));
         assertThat(label("#ledger-open-case"))
                 .as("a test of one attitude does not show another")
-                .startsWith("3 short, 6 not shown;");
+                .startsWith("3 fail, 6 not shown;");
     }
 
     /** Fill and mark of the fuselage tank by keyboard: the gauge and the capacity follow. */
@@ -331,7 +331,7 @@ class TanksWindowTest extends WindowHarness {
         assertThat(Double.parseDouble(label("#ledger-unusable-figure").replace(" gal", "")))
                 .isBetween(1.33, 1.8);
         assertThat(label("#ledger-unusable-verdict")).isEqualTo("Fails");
-        assertThat(label("#ledger-unusable-case")).contains("5\u00b0 bank");
+        assertThat(label("#ledger-unusable-case")).contains("tilt 5\u00b0");
         fill("#brief-glide-slip", "80");
         until(() -> everyText().stream().anyMatch(t -> t.contains("An attitude lies within 60\u00b0")));
         keys(KeyCode.ESCAPE);

@@ -24,7 +24,7 @@ class WhyWindowTest extends WindowHarness {
         keys(KeyCode.W);
         until(() -> label("#why-equation").equals("1.125 = 15.46 gph \u00f7 13.75 gph"));
         assertThat(label("#why-figure")).isEqualTo("Flow margin");
-        assertThat(everyText()).anyMatch(t -> t.contains("Take-off run 12\u00b0, +0.25 g, FUSELAGE"));
+        assertThat(everyText()).anyMatch(t -> t.contains("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE"));
         until(() -> node("#why-part-0").isFocused());
         keys(KeyCode.SPACE);
         until(() -> label("#why-figure").equals("Flow with the inlet at its least pressure"));

@@ -38,7 +38,7 @@ class WindowTest extends WindowHarness {
 
     @Test
     void tiltToTheClimbByKeyAndSeeTheCase() {
-        assertThat(label("#ledger-flow-case")).startsWith("Take-off run 12\u00b0, +0.25 g, FUSELAGE");
+        assertThat(label("#ledger-flow-case")).startsWith("Take-off run 12\u00b0, 0.25 g forward, FUSELAGE");
         for (int i = 0; i < 17; i++) {
             robot.write("]");
         }
@@ -253,7 +253,7 @@ class WindowTest extends WindowHarness {
     @Test
     void unitsSwitchTogether() {
         robot.clickOn("#units-metric");
-        until(() -> label("#ledger-flow-case").contains("6.1 L left"));
+        until(() -> label("#ledger-flow-case").contains("6.1 L in tank"));
         assertThat(texts()).contains("mm", "kPa").doesNotContain("psi", "in");
         assertThat(texts()).noneMatch(t -> t.contains(" gph") || t.endsWith(" psi") || t.endsWith(" in"));
         robot.clickOn("#units-us");
@@ -288,7 +288,7 @@ class WindowTest extends WindowHarness {
         robot.clickOn("#more-ELBOW_90");
         until(() -> label("#count-elbow_90").equals("1"));
         robot.clickOn("#ledger-flow");
-        until(() -> label("#conditions-attitude").equals("Take-off run 12\u00b0, +0.25 g")
+        until(() -> label("#conditions-attitude").equals("Take-off run 12\u00b0, 0.25 g forward")
                 && node("#flow-page").isVisible());
     }
 
@@ -730,7 +730,7 @@ class WindowTest extends WindowHarness {
     /** A single vent that ices shut is Short; a cap that breathes too answers it, tank by tank. */
     @Test
     void aVentedCapAnswersABlockedVent() {
-        until(() -> label("#ledger-open-case").startsWith("3 short, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("3 fail, 6 not shown;"));
         for (String tank : new String[] {"upper", "fuselage"}) {
             robot.interact(() -> session.picked().set(tank));
             until(() -> robot.lookup("#do-cap-vented-too").tryQuery().isPresent());
@@ -738,8 +738,8 @@ class WindowTest extends WindowHarness {
             keys(KeyCode.SPACE);
             until(() -> robot.lookup("#do-cap-not-vented").tryQuery().isPresent());
         }
-        until(() -> label("#ledger-open-case").startsWith("2 short, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("2 fail, 6 not shown;"));
         control(KeyCode.Z);
-        until(() -> label("#ledger-open-case").startsWith("3 short, 6 not shown;"));
+        until(() -> label("#ledger-open-case").startsWith("3 fail, 6 not shown;"));
     }
 }

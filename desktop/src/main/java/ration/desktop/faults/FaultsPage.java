@@ -96,7 +96,7 @@ public final class FaultsPage extends LivePage {
         HBox result = new RowBox(12, sum, words);
         result.setAlignment(Pos.BASELINE_LEFT);
         result.setPadding(new javafx.geometry.Insets(8, 16, 4, 16));
-        HBox titles = cells("One part fails", "Flow", "", "Flow fails in", "What shows it", "Way out", "");
+        HBox titles = cells("One part fails", "Flow", "", "Fails in", "What shows it", "Way out", "");
         titles.getChildren().forEach(n -> n.getStyleClass().add("soft"));
         titles.setPadding(new javafx.geometry.Insets(0, 24, 4, 24));
         ScrollPane scroll = new ScrollPane(rows);

@@ -293,7 +293,7 @@ final class FlightCard extends ColumnBox {
         boost.managedProperty().bind(boost.visibleProperty());
         boost.setSelected(p.boost());
         boost.setOnAction(e -> edit("Set boost pump", plan -> change(plan, n, x -> x.withBoost(boost.isSelected()))));
-        Label banked = Ui.label("bank", "soft");
+        Label banked = Ui.label("tilt", "soft");
         banked.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         Label outer = Ui.label("out", "soft");
         outer.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
@@ -301,7 +301,14 @@ final class FlightCard extends ColumnBox {
                 5,
                 boost,
                 banked,
-                number("phase-bank", "Bank, degrees, right side down", Unit.DEGREE, p.bank(), 0, n, Phase::withBank),
+                number(
+                        "phase-bank",
+                        "Fuel tilt, degrees, right side down",
+                        Unit.DEGREE,
+                        p.bank(),
+                        0,
+                        n,
+                        Phase::withBank),
                 outer,
                 outside(p, n),
                 Ui.spring(),
@@ -441,9 +448,9 @@ final class FlightCard extends ColumnBox {
                 .addAll(
                         card,
                         Ui.wrapped(
-                                "Powers and minutes are common practice, no source; the reserve is that of 14"
-                                        + " CFR 91.151, from"
-                                        + " memory. A computed flight is no permission to fly: dip the tanks,"
+                                "Power and times: common practice, no source. Reserve 30 min: day VFR, 14 CFR"
+                                        + " 91.151 from memory (night: 45 min). A computed flight is no"
+                                        + " permission to fly: dip the tanks,"
                                         + " watch the clock.",
                                 "soft"));
     }

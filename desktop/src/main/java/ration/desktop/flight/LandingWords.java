@@ -105,7 +105,8 @@ record LandingWords(Flight flight, Optional<FlightVapor> vapor, UnitSystem units
                 volume(flight.reached().burnt()) + " " + symbol(),
                 "placards " + volume(flight.reached().placards()),
                 Optional.of(flight.reachedVerdict())));
-        rows.add(new Row("Endurance", FlightTable.clock(flight.reached().endurance()), "last fuel", Optional.empty()));
+        rows.add(new Row(
+                "Endurance", FlightTable.clock(flight.reached().endurance()), "to fuel exhaustion", Optional.empty()));
         if (flight.balance().sides()) {
             rows.add(new Row(
                     "Left, right",

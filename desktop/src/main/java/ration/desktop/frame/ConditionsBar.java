@@ -54,7 +54,7 @@ final class ConditionsBar extends RowBox {
     private final Map<String, ToggleButton> switches = new HashMap<>();
     private final QuantityField<Double> pitch = angle("pitch", "Pitch, nose up, degrees");
     private final QuantityField<Double> bank =
-            angle("bank", "Bank, right side down as the fuel feels it in a slip, degrees");
+            angle("bank", "Tilt, right side down as the fuel feels it in a slip, degrees");
     private final QuantityField<Double> temperature = new QuantityField<>(
             "fuel-temperature",
             "Fuel temperature",
@@ -280,7 +280,7 @@ final class ConditionsBar extends RowBox {
         fields.setVgap(3);
         fields.getColumnConstraints().add(new javafx.scene.layout.ColumnConstraints(32));
         fields.addRow(0, Ui.label("Pitch", "soft"), pitch, steps("pitch", 1, 0));
-        Label banked = Ui.label("Bank", "soft");
+        Label banked = Ui.label("Tilt", "soft");
         banked.setTooltip(
                 new javafx.scene.control.Tooltip("Tilt as the fuel feels it: a slip, a skid, a wing-low parking place."
                         + "\nA coordinated turn makes fuel heavier and does not tilt it."));

@@ -49,7 +49,7 @@ final class Documents {
                         then.run();
                     }
                 }),
-                new MessageBar.Choice("Give them up", "leave-discard", then),
+                new MessageBar.Choice("Discard changes", "leave-discard", then),
                 new MessageBar.Choice("Stay", "leave-stay", () -> {}));
     }
 
@@ -131,8 +131,8 @@ final class Documents {
         messages.ask(
                 path.getFileName() + " was changed on disk since it was opened here. " + session.differenceOnDisk(path),
                 new MessageBar.Choice("Save as\u2026", "conflict-save-as", this::saveAs),
-                new MessageBar.Choice("Write over it", "conflict-over", () -> session.save(path)),
-                new MessageBar.Choice("Leave both", "conflict-leave", () -> {}));
+                new MessageBar.Choice("Overwrite", "conflict-over", () -> session.save(path)),
+                new MessageBar.Choice("Cancel", "conflict-leave", () -> {}));
     }
 
     void saveAs() {

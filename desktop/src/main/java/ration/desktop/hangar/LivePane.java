@@ -83,7 +83,7 @@ final class LivePane extends ColumnBox {
                 Ui.button("File\u2026", "live-file", () -> chooseFile.accept(p -> listen(Source.growing(p))), "chip"),
                 port,
                 Ui.button(
-                        "Stand-in",
+                        "Simulator",
                         "live-stand-in",
                         () -> standIn.get()
                                 .ifPresentOrElse(

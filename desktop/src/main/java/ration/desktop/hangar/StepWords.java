@@ -86,7 +86,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
     /** Why a record shows nothing, whatever was read in it: it ended, or the stand-in fed it. */
     String countsNot() {
         if (test.by().beside().standIn()) {
-            return "Fed by the stand-in: it closes nothing. ";
+            return "Simulated data: not evidence. ";
         }
         Standing standing = Standing.of(test, project.asBuilt());
         return !done() || standing.counts() ? "" : "No longer counts: " + standing.words() + ". When it was done: ";
@@ -170,7 +170,7 @@ record StepWords(HangarTest test, Project project, Assessment a, UnitSystem unit
                                                 0,
                                                 Math.min(TOLD_APART, p.sha256().length())))));
         if (test.by().beside().standIn()) {
-            all.add(new Line("Fed by", "the stand-in: it closes nothing"));
+            all.add(new Line("Fed by", "the simulator: not evidence"));
         }
         all.add(new Line("By", by()));
         return all;

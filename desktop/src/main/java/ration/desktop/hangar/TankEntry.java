@@ -110,13 +110,13 @@ final class TankEntry {
         TextField rear = runner.field("mark-rear", "Height of the rear mark", "", false);
         TextField apart = runner.field("mark-apart", "Distance between the marks", "", false);
         TextField pitch = runner.field("test-pitch", "Pitch, nose up", TankReadings.entered(d.pitch()), false);
-        TextField tilt = runner.field("test-tilt", "Bank, right side down", TankReadings.entered(d.tilt()), false);
+        TextField tilt = runner.field("test-tilt", "Roll, right wing low", TankReadings.entered(d.tilt()), false);
         tilt.setPromptText("0\u00b0 if level");
         grid.addRow(0, Ui.label("Forward mark over the floor"), front);
         grid.addRow(1, Ui.label("Rear mark over the floor"), rear);
         grid.addRow(2, Ui.label("Between the marks"), apart);
         grid.addRow(3, Ui.label("or pitch, by a level"), pitch);
-        grid.addRow(4, Ui.label("Bank"), tilt);
+        grid.addRow(4, Ui.label("Roll"), tilt);
         runner.entry().getChildren().add(grid);
         Runnable work = () -> {
             runner.tried(() -> readings()

@@ -57,7 +57,7 @@ record CaseNow(Assessment a, CaseAnswer look, Regime regime, UnitSystem units) {
                     "Pressure at the inlet",
                     left.isPresent() ? units.text(left.getAsDouble() * flow().weight(), Dimension.PRESSURE) : "none"));
         }
-        rows.add(new Row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
+        rows.add(new Row("Available flow", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
         rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
         rows.add(new Row("Needed", units.text(look.need() * look.factor(), Dimension.FLOW)));
         rows.add(new Row("Margin", UnitSystem.figure(look.margin(), 2) + "\u00d7"));

@@ -16,6 +16,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import ration.assess.Assessment;
 import ration.assess.CaseAnswer;
@@ -180,7 +181,9 @@ final class ItemCard extends ScrollPane {
     }
 
     private static Node heading(String title, String right) {
-        HBox box = new RowBox(Ui.label(title, "group-title"), Ui.spring(), Ui.label(right, "soft"));
+        Label name = Ui.label(title, "group-title");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        HBox box = new RowBox(8, name, Ui.spring(), Ui.label(right, "soft"));
         box.setAlignment(Pos.BASELINE_LEFT);
         return box;
     }

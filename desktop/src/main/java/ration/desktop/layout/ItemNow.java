@@ -99,7 +99,7 @@ record ItemNow(List<Row> rows, Optional<String> note) {
         @Override
         public ItemNow engineInlet(EngineInlet inlet) {
             List<Row> rows = new ArrayList<>();
-            rows.add(new Row("At least pressure", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
+            rows.add(new Row("Available flow", units.text(look.capacity().inletFlow(), Dimension.FLOW)));
             rows.add(new Row("Line open", units.text(look.openLine().inletFlow(), Dimension.FLOW)));
             rows.add(new Row("Take-off demand", units.text(look.need(), Dimension.FLOW)));
             look.inletPressureAtDemand(system)

@@ -25,8 +25,8 @@ final class Log {
     static AutoCloseable in(Path folder) {
         try {
             Files.createDirectories(folder);
-            FileHandler file = new FileHandler(
-                    folder.toString().replace("%", "%%") + "/ration-%g.log", LARGEST, KEPT, true);
+            FileHandler file =
+                    new FileHandler(folder.toString().replace("%", "%%") + "/ration-%g.log", LARGEST, KEPT, true);
             file.setFormatter(new SimpleFormatter());
             file.setEncoding("UTF-8");
             LOG.addHandler(file);

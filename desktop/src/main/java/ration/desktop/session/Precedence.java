@@ -7,8 +7,8 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
 /**
- * The ledger comes first. Long work has threads of its own, so that it never sits on those the ledger's figures are worked out with,
- * and pauses wherever it asks whether to stop while they are.
+ * The ledger comes first. Long work has threads of its own, so that it never sits on those the ledger's figures are
+ * worked out with, and pauses wherever it asks whether to stop while they are.
  */
 final class Precedence {
 

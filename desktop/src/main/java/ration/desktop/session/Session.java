@@ -280,7 +280,8 @@ public final class Session {
         stamp = work.file().map(f -> DocumentStamp.UNKNOWN);
         Project copy = project;
         Path from = file.get();
-        // in turn, and not with the orders of which only the newest counts: the copy left behind goes once there is another
+        // in turn, and not with the orders of which only the newest counts: the copy left behind goes once there is
+        // another
         keeper.execute(() -> {
             if (home.keep(copy, from)) {
                 home.discard(work.copy());

@@ -68,8 +68,7 @@ record PointWords(Optional<Requirement> picked) {
      */
     Optional<Edit> taken(String name, String reason, LocalDate today) {
         return picked.map(r -> {
-            SignOff.Accepted one =
-                    Requirement.accept(r.finding(), name.strip(), reason.strip(), today);
+            SignOff.Accepted one = Requirement.accept(r.finding(), name.strip(), reason.strip(), today);
             return Edit.of("Accept as found", p -> p.with(p.signOff().with(one)));
         });
     }

@@ -148,9 +148,7 @@ final class StayView extends RowBox {
                 map,
                 Ui.wrapped(
                         "Drag the ring, or use the arrow keys, to hold the tank in another attitude."
-                                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts"
-                                + " it: bank here is tilt as the fuel"
-                                + " feels it.",
+                                + " A coordinated turn presses fuel down and strands none; a slip or skid tilts it.",
                         "soft"));
         box.getStyleClass().add("tank-map");
         return box;
@@ -165,7 +163,7 @@ final class StayView extends RowBox {
         UnitSystem units = session.units().get();
         sideAngle.setText(
                 "nose to the right, " + TankFigures.degrees(c.attitude().pitchDegrees()));
-        behindAngle.setText("bank " + TankFigures.degrees(c.attitude().tiltDegrees()));
+        behindAngle.setText("tilt " + TankFigures.degrees(c.attitude().tiltDegrees()));
         TankFigures.Held held = figures().held(c.attitude(), contents());
         usable.setText(units.fineVolume(held.usable()));
         stranded.setText(units.fineVolume(held.stays()));

@@ -110,7 +110,10 @@ final class TankCards extends ColumnBox {
         placard.setText(figures.placard());
         set.getChildren().clear();
         figures.wanted().ifPresent(q -> set.getChildren()
-                .add(Ui.button("Set the placard to " + q.shown(), "placard-set", () -> session.apply(figures.set(q)))));
+                .add(Ui.button(
+                        "Set placard: " + q.shown() + " unusable",
+                        "placard-set",
+                        () -> session.apply(figures.set(q)))));
         gauge.redraw();
         asked.getChildren().clear();
         figures.asked(session.shown().get().assessment()).forEach(f -> asked.getChildren()

@@ -140,7 +140,9 @@ record TankFigures(TankAnswer answer, UnitSystem units) {
         double stays = Math.max(answer.unusable(), answer.placard());
         String says = units.fineVolume(Math.max(0, answer.full() - stays)) + " usable, " + units.fineVolume(stays)
                 + " unusable";
-        return isShort() ? "Placard must read " + says + "." : "Placard holds: " + says + ".";
+        return isShort()
+                ? "Placard needs " + units.fineVolume(stays) + " unusable or more: " + says + "."
+                : "Placard holds: " + says + ".";
     }
 
     /** The least placard that covers what stays, a tenth up; nothing to set where it does. */

@@ -166,8 +166,8 @@ class BenchTest {
         assertThat(stale.found()).startsWith(stale.countsNot());
         HangarTest fed = record("test-6")
                 .with(record("test-6").by().with(record("test-6").by().beside().fedByStandIn()));
-        assertThat(words(fed).countsNot()).startsWith("Fed by the stand-in: it closes nothing");
-        assertThat(words(fed).soFar()).contains(new StepWords.Line("Fed by", "the stand-in: it closes nothing"));
+        assertThat(words(fed).countsNot()).startsWith("Simulated data: not evidence");
+        assertThat(words(fed).soFar()).contains(new StepWords.Line("Fed by", "the simulator: not evidence"));
     }
 
     @Test

@@ -71,7 +71,7 @@ class CaseNowTest {
         assertThat(now.rows())
                 .extracting(CaseNow.Row::label)
                 .containsExactly(
-                        "Engine takes", "Pressure at the inlet", "At least pressure", "Line open", "Needed", "Margin");
+                        "Engine takes", "Pressure at the inlet", "Available flow", "Line open", "Needed", "Margin");
         assertThat(now.quotient())
                 .startsWith(UnitSystem.figure(look.margin(), 2) + " = ")
                 .contains("gph; ");

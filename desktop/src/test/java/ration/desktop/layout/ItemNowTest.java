@@ -77,8 +77,8 @@ class ItemNowTest {
         ItemNow said = now("carburettor", Regime.AT_MOST, UnitSystem.US);
         assertThat(said.rows())
                 .extracting(ItemNow.Row::label)
-                .containsExactly("At least pressure", "Line open", "Take-off demand", "Left at demand");
-        assertThat(figure(said, "At least pressure"))
+                .containsExactly("Available flow", "Line open", "Take-off demand", "Left at demand");
+        assertThat(figure(said, "Available flow"))
                 .isEqualTo(UnitSystem.US.text(look.capacity().inletFlow(), Dimension.FLOW));
         assertThat(said.note()).get().asString().contains("judge the margin by the first figure");
     }

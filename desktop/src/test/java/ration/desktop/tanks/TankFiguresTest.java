@@ -82,7 +82,7 @@ class TankFiguresTest {
         TankFigures f = of(low, tank.id(), units);
         assertThat(f.isShort()).isTrue();
         assertThat(f.placard())
-                .startsWith("Placard must read ")
+                .startsWith("Placard needs ")
                 .contains(units.fineVolume(f.answer().unusable()) + " unusable");
         Quantity wanted = f.wanted().orElseThrow();
         double step = units.unit(Dimension.VOLUME).toSi(0.1);
