@@ -26,7 +26,7 @@ class FaultsWindowTest extends WindowHarness {
         assertThat(node("#rail-faults").getAccessibleText()).contains("Not shown");
         robot.clickOn("#rail-faults");
         until(() -> label("#faults-sum").matches("\\d+ of \\d+"));
-        assertThat(label("#faults-words")).contains("end short", "have no way out", "not shown");
+        assertThat(label("#faults-words")).contains("fail; ", "have no way out", "not shown");
         until(() -> node("#rail-faults").getAccessibleText().contains("Fails"));
         robot.interact(() -> node("#fault-0").requestFocus());
         until(() -> !label("#fault-part").isEmpty());

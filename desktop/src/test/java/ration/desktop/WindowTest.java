@@ -278,8 +278,10 @@ class WindowTest extends WindowHarness {
         until(() -> robot.lookup("#go-to-r3").tryQuery().isPresent());
         robot.interact(() -> node("#go-to-r3").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> session.picked().get().equals("r3"));
-        robot.clickOn("#try-r3");
+        until(() -> session.picked().get().equals("r3")
+                && robot.lookup("#try-r3").tryQuery().isPresent());
+        robot.interact(() -> node("#try-r3").requestFocus());
+        keys(KeyCode.SPACE);
         until(() -> figure().equals("1.29\u00d7"));
         control(KeyCode.Z);
         until(() -> figure().equals("1.12\u00d7"));
@@ -721,7 +723,7 @@ class WindowTest extends WindowHarness {
         control(KeyCode.Z);
         until(() -> figure().equals("1.12\u00d7"));
         fill("#brief-take-off-run", "0.4");
-        until(() -> label("#ledger-flow-case").startsWith("Take-off run 12\u00b0, +0.4 g"));
+        until(() -> label("#ledger-flow-case").startsWith("Take-off run 12\u00b0, 0.4 g forward"));
         assertThat(Double.parseDouble(figure().replace("\u00d7", ""))).isLessThan(1.12);
         robot.clickOn("#rail-flow");
         until(() -> everyText().contains("Take-off run 0.40 g"));
