@@ -34,7 +34,7 @@ class AirWindowTest extends WindowHarness {
         keys(KeyCode.SPACE);
         until(() -> robot.lookup("#blocked-fuselage").tryQuery().isPresent());
         assertThat(label("#blocked-fuselage"))
-                .contains("flow is short after 0.13 min")
+                .contains("flow fails after 0.13 min")
                 .contains("min at 8 000 ft");
         until(() -> node("#air-picture").getAccessibleText().contains("vent of Fuselage tank, blocked"));
         keys(KeyCode.SPACE);

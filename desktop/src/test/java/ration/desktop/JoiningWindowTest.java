@@ -185,7 +185,7 @@ class JoiningWindowTest extends WindowHarness {
         until(() -> robot.lookup("#block-vent-plenum").tryQuery().isPresent());
         robot.interact(() -> node("#block-vent-plenum").requestFocus());
         keys(KeyCode.SPACE);
-        until(() -> label("#blocked-vent-plenum").contains("flow is short after"));
+        until(() -> label("#blocked-vent-plenum").contains("flow fails after"));
         control(KeyCode.Z);
         until(() -> session.project().system().all(VentPlenum.class).findAny().isEmpty());
     }

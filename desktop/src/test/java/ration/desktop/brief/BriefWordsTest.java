@@ -75,6 +75,6 @@ class BriefWordsTest {
     @Test
     void what_is_asked_and_what_is_only_told_read_differently() {
         assertThat(BriefWords.must(true)).isEqualTo("must hold").isNotEqualTo(BriefWords.must(false));
-        assertThat(BriefWords.smear(false)).isEqualTo("is short").isNotEqualTo(BriefWords.smear(true));
+        assertThat(BriefWords.smear(false)).isEqualTo("fails").isNotEqualTo(BriefWords.smear(true));
     }
 }

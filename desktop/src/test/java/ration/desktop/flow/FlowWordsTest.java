@@ -186,7 +186,7 @@ class FlowWordsTest {
             assertThat(words.sureVerdict(unsure)).isEqualTo(flow == Verdict.HOLDS ? Verdict.THIN : flow);
         }
         assertThat(FlowWords.sure(unsure))
-                .isEqualTo("short in 60 of 400 samples of the measured figures; nine in ten lie between 1.40\u00d7"
+                .isEqualTo("fails in 60 of 400 samples of the measured figures; nine in ten lie between 1.40\u00d7"
                         + " and 1.80\u00d7");
     }
 
