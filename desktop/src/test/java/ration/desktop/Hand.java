@@ -79,9 +79,7 @@ final class Hand extends FxRobot {
      * All events so far are done, and the pulse after them: what asked for one has had it, and the page is laid out.
      */
     static void settle() {
-        for (int n = 0; n < ROUNDS; n++) {
-            round();
-        }
+        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
         CountDownLatch pulse = new CountDownLatch(1);
         AnimationTimer timer = new AnimationTimer() {
             @Override

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -44,6 +45,7 @@ class KeysOnlyWindowTest extends WindowHarness {
 
     /** A key that opens the chooser, letters that find, and Enter; then it has come to pass. */
     private void choose(KeyCode key, String letters, BooleanSupplier done) {
+        until(this::keysAreHeard);
         press(key);
         until(() -> robot.lookup("#chooser").query().isVisible());
         List<KeyCode> word = new ArrayList<>(letters.toUpperCase(java.util.Locale.ROOT)
@@ -59,6 +61,17 @@ class KeysOnlyWindowTest extends WindowHarness {
         inOneGo(word);
         until(done);
         until(() -> !robot.lookup("#chooser").query().isVisible());
+    }
+
+    /** Somebody has the focus, and not the chooser that was just shut. */
+    private boolean keysAreHeard() {
+        Node owner = node("#schematic").getScene().getFocusOwner();
+        for (Node n = owner; n != null; n = n.getParent()) {
+            if (!n.isVisible()) {
+                return false;
+            }
+        }
+        return owner != null;
     }
 
     private FuelSystem system() {
