@@ -149,7 +149,7 @@ class LifeWindowTest extends WindowHarness {
         robot.clickOn("#rail-hangar");
         flowUpToTheCan();
         robot.interact(() -> ((Button) node("#live-stand-in")).fire());
-        // the can is empty when it begins, and for some seconds it may read just that: its scale is a little off each time
+        // the can is empty when it begins, and may read just that: its scale is a little off each time
         until(() -> robot.lookup("#live-use-can").tryQuery().isPresent() && inTheCan() > 0.05);
         enter("#sheet-time", "20");
         robot.interact(() -> ((Button) node("#live-use-can")).fire());
