@@ -13,6 +13,8 @@ import java.util.function.Supplier;
 final class Precedence {
 
     private static final long PAUSE_NS = 500_000;
+    /** A pause ends by itself: whoever asks while holding what the ledger waits for must go on. */
+    private static final long LONGEST_NS = 200_000_000;
     private static final AtomicInteger LEDGERS = new AtomicInteger();
     private static final ForkJoinPool SEARCHES =
             new ForkJoinPool(Math.max(2, Runtime.getRuntime().availableProcessors()));
@@ -29,9 +31,10 @@ final class Precedence {
         }
     }
 
-    /** Waits while a ledger is worked out, unless it is to stop. */
+    /** Waits a while where a ledger is worked out, unless it is to stop. */
     static boolean giveWay(BooleanSupplier stop) {
-        while (LEDGERS.get() > 0 && !stop.getAsBoolean()) {
+        long until = System.nanoTime() + LONGEST_NS;
+        while (LEDGERS.get() > 0 && !stop.getAsBoolean() && System.nanoTime() < until) {
             LockSupport.parkNanos(PAUSE_NS);
         }
         return stop.getAsBoolean();
